@@ -1,0 +1,47 @@
+package org.undanus.core.evidence;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** All readings of a system, in the order they were taken. Immutable. */
+public final class Evidence {
+    public static final Evidence NONE = new Evidence(List.of());
+
+    private final List<Reading> readings;
+    private final Map<PointKey, Reading> latest = new HashMap<>();
+
+    private Evidence(List<Reading> readings) {
+        this.readings = readings;
+        readings.forEach(reading -> latest.put(reading.key(), reading));
+    }
+
+    /** @param readings oldest first */
+    public static Evidence of(Collection<Reading> readings) {
+        return new Evidence(List.copyOf(readings));
+    }
+
+    /** This and one later reading. */
+    public Evidence with(Reading reading) {
+        List<Reading> longer = new ArrayList<>(readings);
+        longer.add(reading);
+        return of(longer);
+    }
+
+    /** The reading that stands: the last one taken of the point. */
+    public Optional<Reading> latest(PointKey key) {
+        return Optional.ofNullable(latest.get(key));
+    }
+
+    public List<Reading> readings() {
+        return readings;
+    }
+
+    /** Every reading of a point, oldest first. */
+    public List<Reading> history(PointKey key) {
+        return readings.stream().filter(r -> r.key().equals(key)).toList();
+    }
+}

@@ -1,0 +1,12 @@
+package org.undanus.core.evidence;
+
+/** What a point is read of, and what a requirement is judged for. */
+public enum Scope {
+    SYSTEM,
+    OUTDOOR_UNIT,
+    INDOOR_UNIT,
+    /** Any unit, indoor or outdoor. */
+    UNIT,
+    /** A unit with a power circuit of its own. */
+    POWERED_UNIT
+}

@@ -1,0 +1,51 @@
+package org.undanus.core.installation;
+
+import java.util.Objects;
+import org.undanus.core.evidence.Scope;
+
+/**
+ * One unit of a system.
+ *
+ * @param id unique within the installation, for example {@code indoor-2}
+ * @param ownSupply whether a power circuit of its own feeds it (an indoor unit fed from the outdoor one has none)
+ */
+public record Component(String id, Kind kind, String title, boolean ownSupply) {
+
+    /** What a unit is. */
+    public enum Kind {
+        OUTDOOR,
+        INDOOR_WALL,
+        INDOOR_DUCTED,
+        FURNACE_COIL
+    }
+
+    public Component {
+        Objects.requireNonNull(kind);
+        if (id == null || !id.matches("[a-z][a-z0-9-]{0,39}")) {
+            throw new IllegalArgumentException(
+                    "A unit's id is lower-case letters, digits and hyphens, for example indoor-2; not \"" + id + "\"");
+        }
+        if (title == null || title.isBlank()) {
+            throw new IllegalArgumentException("A unit needs a title");
+        }
+    }
+
+    public boolean outdoor() {
+        return kind == Kind.OUTDOOR;
+    }
+
+    public boolean wallMounted() {
+        return kind == Kind.INDOOR_WALL;
+    }
+
+    /** Whether this unit is one of those a scope speaks of. */
+    public boolean within(Scope scope) {
+        return switch (scope) {
+            case SYSTEM -> false;
+            case UNIT -> true;
+            case OUTDOOR_UNIT -> outdoor();
+            case INDOOR_UNIT -> !outdoor();
+            case POWERED_UNIT -> ownSupply;
+        };
+    }
+}

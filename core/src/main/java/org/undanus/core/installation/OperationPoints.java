@@ -1,0 +1,28 @@
+package org.undanus.core.installation;
+
+import java.util.List;
+import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.quantity.Dimension;
+
+/** How the machine was running when it was read. They stand here because several stations ask. */
+public final class OperationPoints {
+    private OperationPoints() {}
+
+    public static final Point MODE = Point.choice(
+            "operation.mode", Scope.SYSTEM, "Mode", "What the machine was asked to do.", List.of("cooling", "heating"));
+    public static final Point RUN_TIME = Point.quantity(
+                    "operation.run-time",
+                    Scope.SYSTEM,
+                    Dimension.DURATION,
+                    "Running without a break since",
+                    "Minutes since the compressor started, stage and fan speed unchanged.",
+                    0,
+                    86_400)
+            .with(InstrumentKind.CLOCK);
+
+    public static List<Point> all() {
+        return List.of(MODE, RUN_TIME);
+    }
+}

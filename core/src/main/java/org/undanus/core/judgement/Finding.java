@@ -1,0 +1,150 @@
+package org.undanus.core.judgement;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.TemperatureDifference;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
+
+/** A judgement being put together: steps are noted as they are taken, then one verdict concludes it. */
+public final class Finding {
+    private final Examination x;
+    private final List<Step> steps = new ArrayList<>();
+    private Optional<Comparison> comparison = Optional.empty();
+    private Verdict verdict;
+    private Text because;
+    private Optional<Text> remedy = Optional.empty();
+
+    Finding(Examination x) {
+        this.x = x;
+    }
+
+    public Finding step(String name, Quantity value) {
+        return step(name, "", Text.of("{}", value), "");
+    }
+
+    public Finding step(String name, String how, Quantity value, String source) {
+        return step(name, how, Text.of("{}", value), source);
+    }
+
+    public Finding step(String name, String how, Text value, String source) {
+        steps.add(new Step(name, how, value, source));
+        return this;
+    }
+
+    /** Notes that something has not been said rather than measured. */
+    public Finding step(String name, String value) {
+        return step(name, "", Text.of("{}", value), "");
+    }
+
+    /** The comparison's own verdict, worded by how much room there is. */
+    public Judgement compare(LimitKey key, Uncertain measured, double resolution, List<Limit> limits, Text remedy) {
+        hold(key, measured, resolution, limits);
+        return comparison.isPresent() ? conclude(comparison.get().verdict(), room(), remedy) : nobodyLimits();
+    }
+
+    /** Holds the value against the limits without concluding yet; empty where nobody sets a limit. */
+    public Optional<Comparison> hold(LimitKey key, Uncertain measured, double resolution, List<Limit> limits) {
+        if (!limits.isEmpty()) {
+            Comparison made = Comparison.of(key, measured, resolution, limits, x.rules());
+            comparison = Optional.of(made);
+            step(key.title(), "", Text.of("{}", Text.Amount.of(key.dimension(), measured, resolution)), "");
+            for (Comparison.Held held : made.limits()) {
+                step(
+                        "Limit, " + held.limit().authority().name(),
+                        held.deferral()
+                                .map(d -> "gives way: " + d.reason())
+                                .orElse(held.binds() ? "binds" : "a stricter limit binds"),
+                        Text.of(
+                                "{} {}",
+                                held.limit().bound().words(),
+                                held.limit().value()),
+                        held.limit().source());
+            }
+            step("Margin", "room to the binding limit", Text.of("{}", difference(key.dimension(), made.margin())), "");
+            if (measured.standardUncertainty() > 0) {
+                step(
+                        "Probability of conforming",
+                        "normal error about the reading",
+                        Text.of("{} %", String.format("%.1f", 100 * made.probabilityOfConforming())),
+                        "JCGM 106");
+            }
+        }
+        return comparison;
+    }
+
+    public Judgement nobodyLimits() {
+        return conclude(
+                Verdict.DOES_NOT_APPLY,
+                Text.of("No authority limits this: the rule book is silent and no data sheet is at hand."),
+                "");
+    }
+
+    public Judgement conclude(Verdict reached, Text why, String whatNext) {
+        return conclude(reached, why, Text.of("{}", whatNext));
+    }
+
+    /** @param whatNext the remedy; printed only where something is left to do */
+    public Judgement conclude(Verdict reached, Text why, Text whatNext) {
+        verdict = reached;
+        because = why;
+        boolean silent = !reached.open() || whatNext.toString().isBlank();
+        remedy = silent ? Optional.empty() : Optional.of(whatNext);
+        return x.judgement(this);
+    }
+
+    /** How the value stands to the binding limit, in a sentence. */
+    public Text room() {
+        Comparison made = comparison.orElseThrow();
+        Dimension dimension = made.dimension();
+        Comparison.Held binding = made.binding();
+        Quantity gap = difference(dimension, Math.abs(made.margin()));
+        String who = binding.limit().authority().name();
+        return switch (made.verdict()) {
+            case MEETS -> Text.of("{} inside the binding limit ({}).", gap, who);
+            case FAILS ->
+                Text.of(
+                        binding.limit().bound() == Bound.AT_LEAST
+                                ? "{} short of the binding limit ({})."
+                                : "{} over the binding limit ({}).",
+                        gap,
+                        who);
+            default ->
+                Text.of(
+                        "The reading's uncertainty straddles the limit ({}). An instrument good to ±{} or better would settle"
+                                + " it.",
+                        who,
+                        gap);
+        };
+    }
+
+    private static Quantity difference(Dimension dimension, double si) {
+        return dimension == Dimension.TEMPERATURE ? TemperatureDifference.ofKelvin(si) : dimension.of(si);
+    }
+
+    Verdict verdict() {
+        return verdict;
+    }
+
+    Text because() {
+        return because;
+    }
+
+    Optional<Text> remedy() {
+        return remedy;
+    }
+
+    Optional<Comparison> comparison() {
+        return comparison;
+    }
+
+    List<Step> steps() {
+        return steps;
+    }
+}

@@ -1,0 +1,49 @@
+package org.undanus.core.judgement;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.SchoolTopic;
+
+/**
+ * What one requirement comes to for one subject, with everything needed to explain it. Never stored as truth: it is
+ * computed again from case, evidence and rule book.
+ *
+ * @param component the unit's id, or {@link PointKey#SYSTEM}
+ * @param subject the unit's title, empty for the system
+ * @param because one or two sentences: why this verdict
+ * @param remedy what to do next
+ * @param evidence every point looked at, read or not
+ * @param school the school it was judged by, where practitioners differ
+ * @param otherSchools the same by the other schools
+ */
+public record Judgement(
+        About about,
+        String component,
+        String subject,
+        Verdict verdict,
+        Text because,
+        Optional<Text> remedy,
+        Optional<Comparison> comparison,
+        List<Step> derivation,
+        List<PointKey> evidence,
+        Optional<SchoolTopic.School> school,
+        List<Judgement> otherSchools) {
+
+    public Judgement {
+        derivation = List.copyOf(derivation);
+        evidence = List.copyOf(evidence);
+        otherSchools = List.copyOf(otherSchools);
+    }
+
+    /** Requirement and subject in one name, unique within an installation. */
+    public String key() {
+        return about.id() + "@" + component;
+    }
+
+    Judgement withOtherSchools(List<Judgement> others) {
+        return new Judgement(
+                about, component, subject, verdict, because, remedy, comparison, derivation, evidence, school, others);
+    }
+}

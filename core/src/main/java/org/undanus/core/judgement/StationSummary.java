@@ -1,0 +1,22 @@
+package org.undanus.core.judgement;
+
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.Map;
+
+/** How a station, or a whole case, stands. */
+public record StationSummary(Map<Verdict, Long> counts, Verdict worst) {
+
+    public static StationSummary of(Collection<Judgement> judgements) {
+        Map<Verdict, Long> counts = new EnumMap<>(Verdict.class);
+        for (Judgement judgement : judgements) {
+            counts.merge(judgement.verdict(), 1L, Long::sum);
+        }
+        Verdict worst = counts.keySet().stream().reduce(Verdict.DOES_NOT_APPLY, Verdict::or);
+        return new StationSummary(counts, worst);
+    }
+
+    public long count(Verdict verdict) {
+        return counts.getOrDefault(verdict, 0L);
+    }
+}

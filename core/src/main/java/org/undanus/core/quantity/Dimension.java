@@ -1,0 +1,48 @@
+package org.undanus.core.quantity;
+
+import java.util.function.DoubleFunction;
+
+/** The kinds of quantity Undanus reads. Each has one SI unit and one value type. */
+public enum Dimension {
+    LENGTH("a length", "40.5 in, 3' 4-1/2\" or 1.03 m", Length::ofMetres),
+    CONDUCTOR_AREA("a conductor size", "8 AWG or 10 mm²", ConductorArea::ofSquareMetres),
+    MASS("a mass", "2 lb 6 oz or 1.08 kg", Mass::ofKilograms),
+    DURATION("a length of time", "25 min or 1:40 (hours and minutes)", Duration::ofSeconds),
+    GAUGE_PRESSURE("a gauge pressure", "118 psig or 8.1 barg", GaugePressure::ofPascals),
+    ABSOLUTE_PRESSURE("an absolute pressure", "350 micron or 46.7 Pa", AbsolutePressure::ofPascals),
+    PRESSURE_DIFFERENCE("a pressure difference", "0.45 inwc or 112 Pa", PressureDifference::ofPascals),
+    TEMPERATURE("a temperature", "75 °F or 24 °C", Temperature::ofKelvin),
+    TEMPERATURE_DIFFERENCE("a temperature difference", "18 F° or 10 K", TemperatureDifference::ofKelvin),
+    POWER("a power", "36 kBtu/h, 3 t or 10.5 kW", Power::ofWatts),
+    CURRENT("a current", "27.4 A", Current::ofAmperes),
+    VOLTAGE("a voltage", "238 V", Voltage::ofVolts),
+    RESISTANCE("a resistance", "0.35 ohm", Resistance::ofOhms),
+    VOLUME_FLOW("an airflow", "1200 cfm or 2040 m³/h", VolumeFlow::ofCubicMetresPerSecond),
+    RATIO("a share", "45 %", Ratio::ofFraction),
+    COUNT("a number", "3", Count::of);
+
+    private final String named;
+    private final String example;
+    private final DoubleFunction<Quantity> factory;
+
+    Dimension(String named, String example, DoubleFunction<Quantity> factory) {
+        this.named = named;
+        this.example = example;
+        this.factory = factory;
+    }
+
+    /** The kind with its article, for sentences: "a gauge pressure". */
+    public String named() {
+        return named;
+    }
+
+    /** What a person might type for it. */
+    public String example() {
+        return example;
+    }
+
+    /** The value type of this dimension for a number in its SI unit. */
+    public Quantity of(double si) {
+        return factory.apply(si);
+    }
+}

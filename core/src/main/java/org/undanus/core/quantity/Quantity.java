@@ -1,0 +1,29 @@
+package org.undanus.core.quantity;
+
+/**
+ * A number with a kind. Every kind has its own type, so that a gauge pressure cannot be passed where an absolute one is
+ * meant, nor a temperature where a difference is. {@code toString} prints field notation that parses back.
+ */
+public sealed interface Quantity
+        permits Length,
+                ConductorArea,
+                Mass,
+                Duration,
+                GaugePressure,
+                AbsolutePressure,
+                PressureDifference,
+                Temperature,
+                TemperatureDifference,
+                Power,
+                Current,
+                Voltage,
+                Resistance,
+                VolumeFlow,
+                Ratio,
+                Count {
+
+    /** The number in the SI unit of its dimension (conductor areas in m², temperatures in K, ratios as fractions). */
+    double si();
+
+    Dimension dimension();
+}

@@ -1,0 +1,193 @@
+package org.undanus.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Locale;
+
+/**
+ * Prints quantities in a reader's unit system, with as many digits as the instrument resolves. What it prints
+ * {@link FieldNotation} reads back.
+ */
+public final class QuantityFormat {
+    public static final QuantityFormat US = new QuantityFormat(UnitSystem.US);
+    public static final QuantityFormat SI = new QuantityFormat(UnitSystem.SI);
+
+    private static final double INCH = 0.0254;
+    private static final int EIGHTHS = 8;
+    private static final double INCHES_ALONE_BELOW = 24;
+    private static final double METRES_FROM = 10;
+    private static final double DEEP_VACUUM_BELOW = 3000;
+    private static final double DUCT_PRESSURE_BELOW = 5000;
+
+    private final UnitSystem system;
+
+    private QuantityFormat(UnitSystem system) {
+        this.system = system;
+    }
+
+    public static QuantityFormat of(UnitSystem system) {
+        return system == UnitSystem.US ? US : SI;
+    }
+
+    /** Prints with the unit's usual number of digits. */
+    public String format(Quantity quantity) {
+        return format(quantity, 0);
+    }
+
+    /**
+     * Prints with the digits that a step of {@code resolution} (SI) justifies; 0 for the unit's usual digits.
+     */
+    public String format(Quantity quantity, double resolution) {
+        double si = quantity.si();
+        return switch (quantity.dimension()) {
+            case LENGTH -> length(si, resolution);
+            case CONDUCTOR_AREA -> conductor(si);
+            case MASS -> mass(si, resolution);
+            case DURATION -> duration(si);
+            case COUNT -> decimal(si, resolution == 0 ? 0 : digits(resolution));
+            default -> {
+                Choice choice = choice(quantity);
+                yield choice.print(si, resolution);
+            }
+        };
+    }
+
+    /** Prints a half-width: a length in small units, a temperature as a difference. */
+    public String formatUncertainty(Dimension dimension, double si) {
+        if (dimension == Dimension.LENGTH) {
+            FieldUnit unit = FieldUnit.of(dimension, system == UnitSystem.US ? "in" : "mm");
+            return decimal(unit.fromSi(si), system == UnitSystem.US ? 2 : 0) + " " + unit.symbol();
+        }
+        if (dimension == Dimension.TEMPERATURE) {
+            return format(TemperatureDifference.ofKelvin(si), 0.01);
+        }
+        if (dimension == Dimension.COUNT) {
+            return decimal(si, 2);
+        }
+        Quantity half = dimension.of(si);
+        Choice choice = choice(half);
+        return choice.print(si, si / 10);
+    }
+
+    private record Choice(FieldUnit unit, int usualDigits) {
+        String print(double si, double resolution) {
+            int digits = resolution == 0 ? usualDigits : digits(resolution / Math.abs(unit.factor()));
+            String gap = unit.symbol().startsWith("%") ? " " : unit.symbol().isEmpty() ? "" : " ";
+            return decimal(unit.fromSi(si), digits) + gap + unit.symbol();
+        }
+    }
+
+    private Choice choice(Quantity quantity) {
+        boolean us = system == UnitSystem.US;
+        double size = Math.abs(quantity.si());
+        Dimension d = quantity.dimension();
+        return switch (d) {
+            case GAUGE_PRESSURE -> us ? in(d, "psig", 0) : in(d, "barg", 2);
+            case ABSOLUTE_PRESSURE ->
+                size < DEEP_VACUUM_BELOW
+                        ? (us ? in(d, "micron", 0) : in(d, "Pa", 1))
+                        : (us ? in(d, "psia", 2) : in(d, "kPa abs", 1));
+            case PRESSURE_DIFFERENCE ->
+                size < DUCT_PRESSURE_BELOW
+                        ? (us ? in(d, "inwc", 2) : in(d, "Pa", 0))
+                        : (us ? in(d, "psi", 1) : in(d, "kPa", 1));
+            case TEMPERATURE -> us ? in(d, "°F", 1) : in(d, "°C", 1);
+            case TEMPERATURE_DIFFERENCE -> us ? in(d, "F°", 1) : in(d, "K", 1);
+            case POWER -> us ? in(d, "kBtu/h", 1) : in(d, "kW", 2);
+            case VOLUME_FLOW -> us ? in(d, "cfm", 0) : in(d, "m³/h", 0);
+            case CURRENT -> in(d, "A", 1);
+            case VOLTAGE -> in(d, "V", 0);
+            case RESISTANCE -> in(d, "ohm", 2);
+            case RATIO -> in(d, "%", 0);
+            case CONDUCTOR_AREA -> in(d, "mm²", 1);
+            case MASS -> us ? in(d, "oz", 1) : in(d, "kg", 3);
+            case LENGTH -> us ? in(d, "in", 1) : in(d, "mm", 0);
+            case DURATION -> in(d, "min", 0);
+            case COUNT -> in(d, "", 0);
+        };
+    }
+
+    private static Choice in(Dimension dimension, String symbol, int digits) {
+        return new Choice(FieldUnit.of(dimension, symbol), digits);
+    }
+
+    private String length(double metres, double resolution) {
+        if (system == UnitSystem.SI) {
+            return Math.abs(metres) < METRES_FROM
+                    ? in(Dimension.LENGTH, "mm", 0).print(metres, Math.max(resolution, 1e-3))
+                    : in(Dimension.LENGTH, "m", 1).print(metres, Math.max(resolution, 0.01));
+        }
+        if (resolution >= 12 * INCH) {
+            return in(Dimension.LENGTH, "ft", 0).print(metres, 0);
+        }
+        return feetAndInches(metres / INCH);
+    }
+
+    private static String feetAndInches(double inches) {
+        long eighths = Math.round(Math.abs(inches) * EIGHTHS);
+        String sign = inches < 0 && eighths > 0 ? "-" : "";
+        long perFoot = 12L * EIGHTHS;
+        if (eighths < INCHES_ALONE_BELOW * EIGHTHS) {
+            return sign + inches(eighths) + " in";
+        }
+        return sign + eighths / perFoot + "' " + inches(eighths % perFoot) + "\"";
+    }
+
+    private static String inches(long eighths) {
+        long whole = eighths / EIGHTHS;
+        long part = eighths % EIGHTHS;
+        if (part == 0) {
+            return Long.toString(whole);
+        }
+        long divisor = part % 4 == 0 ? 4 : part % 2 == 0 ? 2 : 1;
+        String fraction = part / divisor + "/" + EIGHTHS / divisor;
+        return whole == 0 ? fraction : whole + "-" + fraction;
+    }
+
+    private String conductor(double area) {
+        var gauge = WireGauge.nearest(area);
+        if (system == UnitSystem.US && gauge.isPresent()) {
+            return WireGauge.name(gauge.getAsInt());
+        }
+        return new Choice(FieldUnit.of(Dimension.CONDUCTOR_AREA, "mm²"), 1)
+                .print(area, area < 10e-6 ? 0.01e-6 : 0.1e-6);
+    }
+
+    private String mass(double kilograms, double resolution) {
+        if (system == UnitSystem.SI) {
+            return in(Dimension.MASS, "kg", 3).print(kilograms, resolution);
+        }
+        double tenthsOfOunce = Math.rint(
+                Math.abs(kilograms) / FieldUnit.of(Dimension.MASS, "oz").factor() * 10);
+        long pounds = (long) (tenthsOfOunce / 160);
+        String sign = kilograms < 0 ? "-" : "";
+        String ounces = decimal((tenthsOfOunce - pounds * 160) / 10, 1) + " oz";
+        return sign + (pounds == 0 ? ounces : pounds + " lb " + ounces);
+    }
+
+    private static String duration(double seconds) {
+        double size = Math.abs(seconds);
+        if (size >= 2 * 31_556_952.0) {
+            return in(Dimension.DURATION, "a", 1).print(seconds, 0).replace(" a", " years");
+        }
+        if (size >= 3 * 86_400) {
+            return in(Dimension.DURATION, "d", 0).print(seconds, 0).replace(" d", " days");
+        }
+        if (size < 120) {
+            return in(Dimension.DURATION, "s", 0).print(seconds, 0);
+        }
+        long minutes = Math.round(size / 60);
+        String sign = seconds < 0 ? "-" : "";
+        return minutes < 60 ? sign + minutes + " min" : sign + minutes / 60 + " h " + minutes % 60 + " min";
+    }
+
+    private static int digits(double resolution) {
+        return (int) Math.max(0, Math.min(3, Math.ceil(-Math.log10(resolution) - 1e-9)));
+    }
+
+    private static String decimal(double value, int digits) {
+        BigDecimal rounded = BigDecimal.valueOf(value).setScale(digits, RoundingMode.HALF_UP);
+        // "-0.0" says nothing that "0.0" does not
+        return String.format(Locale.ROOT, "%s", rounded.signum() == 0 ? rounded.abs() : rounded);
+    }
+}

@@ -1,0 +1,75 @@
+package org.undanus.core.quantity;
+
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * A sentence whose quantities are printed only when the reader's unit system is known. {@code {}} marks the place of
+ * the next argument: a {@link Quantity}, an {@link Amount}, another {@link Text} or anything with a plain string.
+ */
+public record Text(String pattern, List<Object> arguments) {
+
+    /** A quantity to print with given digits, optionally with its ± expanded uncertainty. */
+    public record Amount(Quantity quantity, double resolution, double expandedUncertainty) {
+        /**
+         * A measured value. Its digits follow its uncertainty (JCGM 100, 7.2.6), or the reading's own last digit where
+         * there is none.
+         */
+        public static Amount of(Dimension dimension, Uncertain value, double resolution) {
+            double expanded = value.expanded();
+            double digits = expanded > 0 ? Math.max(expanded / 10, resolution) : resolution;
+            return new Amount(dimension.of(value.value()), digits, expanded);
+        }
+
+        String in(UnitSystem system) {
+            QuantityFormat format = QuantityFormat.of(system);
+            String value = format.format(quantity, usableResolution());
+            return expandedUncertainty == 0
+                    ? value
+                    : value + " ± " + format.formatUncertainty(quantity.dimension(), expandedUncertainty);
+        }
+
+        private double usableResolution() {
+            return quantity.dimension() == Dimension.LENGTH ? 0 : resolution;
+        }
+    }
+
+    public Text {
+        Objects.requireNonNull(pattern);
+        arguments = List.copyOf(arguments);
+    }
+
+    public static Text of(String pattern, Object... arguments) {
+        return new Text(pattern, List.of(arguments));
+    }
+
+    /** The sentence in a reader's units. */
+    public String in(UnitSystem system) {
+        StringBuilder sentence = new StringBuilder();
+        int from = 0;
+        for (Object argument : arguments) {
+            int mark = pattern.indexOf("{}", from);
+            if (mark < 0) {
+                throw new IllegalStateException("More arguments than places in: " + pattern);
+            }
+            sentence.append(pattern, from, mark).append(print(argument, system));
+            from = mark + 2;
+        }
+        return sentence.append(pattern.substring(from)).toString();
+    }
+
+    private static String print(Object argument, UnitSystem system) {
+        if (argument instanceof Quantity quantity) {
+            return QuantityFormat.of(system).format(quantity);
+        }
+        if (argument instanceof Amount amount) {
+            return amount.in(system);
+        }
+        return argument instanceof Text text ? text.in(system) : argument.toString();
+    }
+
+    @Override
+    public String toString() {
+        return in(UnitSystem.SI);
+    }
+}

@@ -1,0 +1,26 @@
+package org.undanus.core.quantity;
+
+/**
+ * A number with its standard uncertainty, both in the SI unit of some dimension.
+ *
+ * @param standardUncertainty one standard deviation, 0 for a counted or read-off value
+ */
+public record Uncertain(double value, double standardUncertainty) {
+    private static final double COVERAGE_FACTOR = 2;
+
+    public Uncertain {
+        if (!Double.isFinite(value) || !Double.isFinite(standardUncertainty) || standardUncertainty < 0) {
+            throw new IllegalArgumentException(
+                    "An uncertain value needs finite numbers: " + value + " ± " + standardUncertainty);
+        }
+    }
+
+    public static Uncertain exact(double value) {
+        return new Uncertain(value, 0);
+    }
+
+    /** Expanded uncertainty U = 2u, about 95 % (JCGM 100). */
+    public double expanded() {
+        return COVERAGE_FACTOR * standardUncertainty;
+    }
+}

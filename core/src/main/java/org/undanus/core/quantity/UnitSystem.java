@@ -1,0 +1,7 @@
+package org.undanus.core.quantity;
+
+/** Which units a reader wants to see. What was typed is kept as typed whatever this says. */
+public enum UnitSystem {
+    US,
+    SI
+}

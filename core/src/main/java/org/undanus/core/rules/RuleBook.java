@@ -1,0 +1,114 @@
+package org.undanus.core.rules;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.UnitSystem;
+
+/**
+ * One version of a rule book. Immutable; made by {@link RuleBookReader}.
+ *
+ * @param yaml the text it was read from, kept so that a case can carry its rules with it
+ */
+public record RuleBook(
+        String id,
+        String title,
+        int version,
+        UnitSystem display,
+        DecisionRule decisionRule,
+        String note,
+        Map<String, Authority> authorities,
+        Map<String, List<Limit>> limits,
+        List<Deferral> deferrals,
+        Map<String, Ruling> settings,
+        Map<String, String> schools,
+        Map<String, List<Quantity>> sizeLists,
+        Map<String, String> tables,
+        Map<String, Grade> minimumGrades,
+        Map<InstrumentKind, Accuracy> instruments,
+        String yaml) {
+
+    /** A setting's value and where it comes from. */
+    public record Ruling(Quantity value, String source) {}
+
+    public RuleBook {
+        authorities = Map.copyOf(authorities);
+        limits = Map.copyOf(limits);
+        deferrals = List.copyOf(deferrals);
+        settings = Map.copyOf(settings);
+        schools = Map.copyOf(schools);
+        sizeLists = Map.copyOf(sizeLists);
+        tables = Map.copyOf(tables);
+        minimumGrades = Map.copyOf(minimumGrades);
+        instruments = Map.copyOf(instruments);
+    }
+
+    /** What the book's authorities say of this; empty where it is silent. */
+    public List<Limit> limits(LimitKey key) {
+        return limits.getOrDefault(key.id(), List.of());
+    }
+
+    /** The authority that stands for plates and makers' instructions. */
+    public Authority maker() {
+        return first(Authority.Kind.MAKER);
+    }
+
+    /** The authority that stands for the adopted code where a requirement itself derives a limit from it. */
+    public Authority code() {
+        return first(Authority.Kind.CODE);
+    }
+
+    private Authority first(Authority.Kind kind) {
+        return authorities.values().stream()
+                .filter(authority -> authority.kind() == kind)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** @throws IllegalStateException when the book lacks it, which the reader does not allow */
+    public Ruling setting(Setting setting) {
+        Ruling ruling = settings.get(setting.id());
+        if (ruling == null) {
+            throw new IllegalStateException("The rule book " + id + " does not set " + setting.id());
+        }
+        return ruling;
+    }
+
+    /** A setting's value in SI. */
+    public double number(Setting setting) {
+        return setting(setting).value().si();
+    }
+
+    public SchoolTopic.School school(SchoolTopic topic) {
+        return topic.school(schools.get(topic.id()));
+    }
+
+    public List<Quantity> sizes(String list) {
+        return sizeLists.getOrDefault(list, List.of());
+    }
+
+    /** The weakest grade a requirement accepts: its own word, else its station's, else none. */
+    public Optional<Grade> minimumGrade(String requirement, String station) {
+        return Optional.ofNullable(minimumGrades.getOrDefault(requirement, minimumGrades.get(station)));
+    }
+
+    /** The accuracy assumed of an instrument of which only the kind is known. */
+    public Accuracy accuracy(InstrumentKind kind) {
+        return instruments.getOrDefault(kind, Accuracy.EXACT);
+    }
+
+    /** Whether an authority gives way on a limit because another has spoken. */
+    public Optional<Deferral> deferral(LimitKey key, Limit limit, List<Limit> spoken) {
+        return deferrals.stream()
+                .filter(d -> d.limit().equals(key.id())
+                        && d.authority().equals(limit.authority().id()))
+                .filter(d -> spoken.stream()
+                        .anyMatch(other -> other.bound() == limit.bound()
+                                && other.authority().id().equals(d.to())))
+                .findFirst();
+    }
+}

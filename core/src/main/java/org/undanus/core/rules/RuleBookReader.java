@@ -1,0 +1,367 @@
+package org.undanus.core.rules;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.FieldNotationException;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.UnitSystem;
+
+/**
+ * Reads a rule book from YAML. Every problem is found in one reading and named by line and key; a book with any problem
+ * is refused whole. The format is described in docs/formats/rule-book.md.
+ */
+public final class RuleBookReader {
+    private static final String FORMAT = "undanus-rule-book/1";
+    private static final Set<String> SECTIONS = Set.of(
+            "format",
+            "id",
+            "title",
+            "version",
+            "display",
+            "decision-rule",
+            "note",
+            "authorities",
+            "schools",
+            "limits",
+            "deferrals",
+            "settings",
+            "sizes",
+            "tables",
+            "minimum-grades",
+            "instruments");
+
+    private final Vocabulary vocabulary;
+    private final List<RuleBookException.Problem> problems = new ArrayList<>();
+    private final Map<String, Authority> authorities = new LinkedHashMap<>();
+
+    private RuleBookReader(Vocabulary vocabulary) {
+        this.vocabulary = vocabulary;
+    }
+
+    /**
+     * @param vocabulary the words the stations know
+     * @throws RuleBookException naming every problem
+     */
+    public static RuleBook read(String yaml, Vocabulary vocabulary) {
+        return new RuleBookReader(vocabulary).readBook(yaml);
+    }
+
+    private RuleBook readBook(String yaml) {
+        YamlTree root = YamlTree.parse(yaml, problems);
+        Map<String, YamlTree> sections = root.entries(SECTIONS);
+        for (String section :
+                List.of("format", "id", "title", "version", "authorities", "schools", "limits", "settings")) {
+            if (!sections.containsKey(section)) {
+                root.problem("The section \"" + section + "\" is missing.");
+            }
+        }
+        text(sections, "format").ifPresent(format -> {
+            if (!format.equals(FORMAT)) {
+                sections.get("format").problem("This reads " + FORMAT + ", not " + format + ".");
+            }
+        });
+        String id = text(sections, "id").orElse("");
+        if (!id.matches("[a-z0-9][a-z0-9-]{0,59}") && sections.containsKey("id")) {
+            sections.get("id").problem("An id is lower-case letters, digits and hyphens.");
+        }
+        readAuthorities(sections);
+        RuleBook book = new RuleBook(
+                id,
+                text(sections, "title").orElse(""),
+                wholeNumber(sections, "version"),
+                choice(sections, "display", UnitSystem.values(), u -> u.name().toLowerCase(Locale.ROOT), UnitSystem.SI),
+                choice(sections, "decision-rule", DecisionRule.values(), DecisionRule::key, DecisionRule.GUARDED),
+                text(sections, "note").orElse(""),
+                authorities,
+                readLimits(sections),
+                readDeferrals(sections),
+                readSettings(sections),
+                readSchools(sections),
+                readSizes(sections),
+                readTables(sections),
+                readGrades(sections),
+                readInstruments(sections),
+                yaml);
+        requireComplete(root, book);
+        if (!problems.isEmpty()) {
+            throw new RuleBookException(problems);
+        }
+        return book;
+    }
+
+    private void requireComplete(YamlTree root, RuleBook book) {
+        missing(
+                root,
+                "settings",
+                vocabulary.settings().keySet(),
+                book.settings().keySet());
+        missing(root, "schools", vocabulary.topics().keySet(), book.schools().keySet());
+        missing(root, "sizes", vocabulary.sizeLists().keySet(), book.sizeLists().keySet());
+        missing(root, "tables", vocabulary.tables().keySet(), book.tables().keySet());
+        for (Authority.Kind kind : List.of(Authority.Kind.MAKER, Authority.Kind.CODE)) {
+            if (authorities.values().stream().filter(a -> a.kind() == kind).count() != 1) {
+                root.problem("Exactly one authority of kind " + kind.key()
+                        + " is needed: limits that follow from plates or code speak as it.");
+            }
+        }
+    }
+
+    private void missing(YamlTree root, String section, Set<String> needed, Set<String> given) {
+        Set<String> lacking = new TreeSet<>(needed);
+        lacking.removeAll(given);
+        if (!lacking.isEmpty() && problems.isEmpty()) {
+            root.problem("The section \"" + section + "\" lacks " + String.join(", ", lacking) + ".");
+        }
+    }
+
+    private void readAuthorities(Map<String, YamlTree> sections) {
+        section(sections, "authorities").forEach((id, tree) -> {
+            Map<String, YamlTree> fields = tree.entries(Set.of("kind", "name", "note"));
+            Authority.Kind kind = choice(fields, "kind", Authority.Kind.values(), Authority.Kind::key, null);
+            Optional<String> name = required(tree, fields, "name");
+            if (kind == null) {
+                tree.problem("An authority needs a kind: code, maker, programme or practice.");
+            } else if (name.isPresent()) {
+                authorities.put(
+                        id,
+                        new Authority(id, kind, name.get(), text(fields, "note").orElse("")));
+            }
+        });
+    }
+
+    private Map<String, List<Limit>> readLimits(Map<String, YamlTree> sections) {
+        Map<String, List<Limit>> limits = new LinkedHashMap<>();
+        section(sections, "limits").forEach((id, tree) -> known(tree, vocabulary.limits(), id, "limit")
+                .ifPresent(key -> {
+                    List<Limit> all = new ArrayList<>();
+                    tree.items().forEach(item -> all.addAll(limit(item, key)));
+                    limits.put(id, List.copyOf(all));
+                }));
+        return limits;
+    }
+
+    private List<Limit> limit(YamlTree item, LimitKey key) {
+        Map<String, YamlTree> fields = item.entries(Set.of("by", "at-least", "at-most", "source"));
+        Optional<Authority> authority =
+                required(item, fields, "by").flatMap(by -> known(fields.get("by"), authorities, by, "authority"));
+        Optional<String> source = required(item, fields, "source");
+        List<Limit> sides = new ArrayList<>();
+        if (!fields.containsKey("at-least") && !fields.containsKey("at-most")) {
+            item.problem("A limit says at-least, at-most or both.");
+        }
+        BiFunction<String, Bound, Optional<Limit>> side = (name, bound) -> Optional.ofNullable(fields.get(name))
+                .flatMap(tree -> quantity(tree, key.dimension()))
+                .filter(value -> authority.isPresent() && source.isPresent())
+                .map(value -> new Limit(authority.get(), bound, value, source.get()));
+        side.apply("at-least", Bound.AT_LEAST).ifPresent(sides::add);
+        side.apply("at-most", Bound.AT_MOST).ifPresent(sides::add);
+        return sides;
+    }
+
+    private List<Deferral> readDeferrals(Map<String, YamlTree> sections) {
+        List<Deferral> deferrals = new ArrayList<>();
+        if (sections.containsKey("deferrals")) {
+            sections.get("deferrals").items().forEach(item -> {
+                Map<String, YamlTree> fields = item.entries(Set.of("limit", "authority", "to", "reason"));
+                Optional<String> limit = required(item, fields, "limit");
+                Optional<String> authority = required(item, fields, "authority");
+                Optional<String> to = required(item, fields, "to");
+                Optional<String> reason = required(item, fields, "reason");
+                limit.ifPresent(id -> known(fields.get("limit"), vocabulary.limits(), id, "limit"));
+                authority.ifPresent(id -> known(fields.get("authority"), authorities, id, "authority"));
+                to.ifPresent(id -> known(fields.get("to"), authorities, id, "authority"));
+                if (limit.isPresent() && authority.isPresent() && to.isPresent() && reason.isPresent()) {
+                    deferrals.add(new Deferral(limit.get(), authority.get(), to.get(), reason.get()));
+                }
+            });
+        }
+        return deferrals;
+    }
+
+    private Map<String, RuleBook.Ruling> readSettings(Map<String, YamlTree> sections) {
+        Map<String, RuleBook.Ruling> settings = new LinkedHashMap<>();
+        section(sections, "settings").forEach((id, tree) -> known(tree, vocabulary.settings(), id, "setting")
+                .ifPresent(setting -> {
+                    Map<String, YamlTree> fields = tree.entries(Set.of("value", "source"));
+                    Optional<Quantity> value = required(tree, fields, "value")
+                            .flatMap(text -> quantity(fields.get("value"), setting.dimension()));
+                    Optional<String> source = required(tree, fields, "source");
+                    if (value.isPresent() && source.isPresent()) {
+                        settings.put(id, new RuleBook.Ruling(value.get(), source.get()));
+                    }
+                }));
+        return settings;
+    }
+
+    private Map<String, String> readSchools(Map<String, YamlTree> sections) {
+        Map<String, String> schools = new LinkedHashMap<>();
+        section(sections, "schools").forEach((id, tree) -> known(tree, vocabulary.topics(), id, "topic")
+                .ifPresent(topic -> tree.text().ifPresent(chosen -> {
+                    List<String> there =
+                            topic.schools().stream().map(SchoolTopic.School::id).toList();
+                    oneOf(tree, chosen, there).ifPresent(school -> schools.put(id, school));
+                })));
+        return schools;
+    }
+
+    private Map<String, List<Quantity>> readSizes(Map<String, YamlTree> sections) {
+        Map<String, List<Quantity>> sizes = new LinkedHashMap<>();
+        section(sections, "sizes").forEach((id, tree) -> known(tree, vocabulary.sizeLists(), id, "list of sizes")
+                .ifPresent(dimension -> {
+                    List<Quantity> list = new ArrayList<>();
+                    for (YamlTree item : tree.items()) {
+                        quantity(item, dimension).ifPresent(size -> {
+                            if (!list.isEmpty() && list.get(list.size() - 1).si() >= size.si()) {
+                                item.problem("Sizes rise from first to last.");
+                            }
+                            list.add(size);
+                        });
+                    }
+                    sizes.put(id, List.copyOf(list));
+                }));
+        return sizes;
+    }
+
+    private Map<String, String> readTables(Map<String, YamlTree> sections) {
+        Map<String, String> tables = new LinkedHashMap<>();
+        section(sections, "tables").forEach((id, tree) -> known(tree, vocabulary.tables(), id, "table")
+                .ifPresent(there -> tree.text()
+                        .flatMap(chosen ->
+                                oneOf(tree, chosen, there.stream().sorted().toList()))
+                        .ifPresent(table -> tables.put(id, table))));
+        return tables;
+    }
+
+    private Map<String, Grade> readGrades(Map<String, YamlTree> sections) {
+        Map<String, Grade> grades = new LinkedHashMap<>();
+        section(sections, "minimum-grades").forEach((id, tree) -> {
+            if (!vocabulary.gradeable().contains(id)) {
+                tree.problem("\"" + id + "\" is neither a station nor a requirement.");
+            }
+            tree.text()
+                    .flatMap(word -> oneOf(
+                            tree,
+                            word,
+                            Arrays.stream(Grade.values())
+                                    .map(g -> g.name().toLowerCase(Locale.ROOT))
+                                    .toList()))
+                    .ifPresent(word -> grades.put(id, Grade.valueOf(word.toUpperCase(Locale.ROOT))));
+        });
+        return grades;
+    }
+
+    private Map<InstrumentKind, Accuracy> readInstruments(Map<String, YamlTree> sections) {
+        Map<InstrumentKind, Accuracy> instruments = new EnumMap<>(InstrumentKind.class);
+        section(sections, "instruments").forEach((id, tree) -> {
+            Map<String, YamlTree> fields = tree.entries(Set.of("dimension", "of-reading", "constant", "resolution"));
+            List<String> kinds = Arrays.stream(InstrumentKind.values())
+                    .map(InstrumentKind::key)
+                    .toList();
+            Optional<InstrumentKind> kind =
+                    oneOf(tree, id, kinds).map(key -> InstrumentKind.values()[kinds.indexOf(key)]);
+            Dimension dimension = choice(
+                    fields,
+                    "dimension",
+                    Dimension.values(),
+                    d -> d.name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                    null);
+            if (dimension == null) {
+                tree.problem("An instrument needs the dimension its accuracy is stated in.");
+                return;
+            }
+            double ofReading = number(fields, "of-reading", Dimension.RATIO);
+            double constant = number(fields, "constant", dimension);
+            double resolution = number(fields, "resolution", dimension);
+            if (ofReading < 0 || constant < 0 || resolution < 0) {
+                tree.problem("Accuracy figures are never negative.");
+            } else {
+                kind.ifPresent(k -> instruments.put(k, new Accuracy(ofReading, 0, 0, constant, resolution)));
+            }
+        });
+        return instruments;
+    }
+
+    private double number(Map<String, YamlTree> fields, String name, Dimension dimension) {
+        return Optional.ofNullable(fields.get(name))
+                .flatMap(tree -> quantity(tree, dimension))
+                .map(Quantity::si)
+                .orElse(0.0);
+    }
+
+    // -- small parts
+
+    private Map<String, YamlTree> section(Map<String, YamlTree> sections, String name) {
+        return sections.containsKey(name) ? sections.get(name).entries() : Map.of();
+    }
+
+    private Optional<Quantity> quantity(YamlTree tree, Dimension dimension) {
+        return tree.text().flatMap(text -> {
+            try {
+                return Optional.of(FieldNotation.parse(text, dimension).value());
+            } catch (FieldNotationException e) {
+                tree.problem(e.getMessage());
+                return Optional.empty();
+            }
+        });
+    }
+
+    private Optional<String> text(Map<String, YamlTree> fields, String name) {
+        return Optional.ofNullable(fields.get(name)).flatMap(YamlTree::text);
+    }
+
+    private Optional<String> required(YamlTree owner, Map<String, YamlTree> fields, String name) {
+        if (!fields.containsKey(name)) {
+            owner.problem("\"" + name + "\" is missing here.");
+        }
+        return text(fields, name);
+    }
+
+    private int wholeNumber(Map<String, YamlTree> fields, String name) {
+        Optional<String> text = text(fields, name);
+        if (text.isPresent() && !text.get().matches("[1-9]\\d{0,5}")) {
+            fields.get(name).problem("A whole number from 1 is expected.");
+            return 0;
+        }
+        return text.map(Integer::parseInt).orElse(0);
+    }
+
+    private <T> T choice(Map<String, YamlTree> fields, String name, T[] values, Function<T, String> key, T otherwise) {
+        List<String> keys = Arrays.stream(values).map(key).toList();
+        return text(fields, name)
+                .flatMap(word -> oneOf(fields.get(name), word, keys))
+                .map(word -> values[keys.indexOf(word)])
+                .orElse(otherwise);
+    }
+
+    private static Optional<String> oneOf(YamlTree tree, String word, List<String> known) {
+        if (known.contains(word)) {
+            return Optional.of(word);
+        }
+        tree.problem("\"" + word + "\" is not one of " + String.join(", ", known) + ".");
+        return Optional.empty();
+    }
+
+    private static <T> Optional<T> known(YamlTree tree, Map<String, T> words, String id, String kind) {
+        Optional<T> found = Optional.ofNullable(words.get(id));
+        if (found.isEmpty()) {
+            tree.problem("No " + kind + " is called \"" + id + "\". Known: "
+                    + String.join(", ", words.keySet().stream().sorted().toList()) + ".");
+        }
+        return found;
+    }
+}

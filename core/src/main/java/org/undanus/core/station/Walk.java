@@ -1,0 +1,73 @@
+package org.undanus.core.station;
+
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Judge;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.StationPlan;
+import org.undanus.core.rules.Vocabulary;
+import org.undanus.core.station.electrical.Electrical;
+import org.undanus.core.station.papers.Papers;
+import org.undanus.core.station.running.Running;
+import org.undanus.core.station.siting.Siting;
+
+/** The stations there are so far, in working order, with the judge and the vocabulary made from them. */
+public final class Walk {
+    private static final List<StationPlan> PLANS =
+            List.of(Papers.plan(), Siting.plan(), Electrical.plan(), Running.plan());
+    private static final Map<String, Point> POINTS = PLANS.stream()
+            .flatMap(plan -> plan.points().stream())
+            .collect(Collectors.toMap(Point::id, Function.identity(), (a, b) -> a, LinkedHashMap::new));
+    private static final Judge JUDGE = new Judge(PLANS);
+    private static final Vocabulary VOCABULARY = vocabularyOf(PLANS);
+
+    private Walk() {}
+
+    public static List<StationPlan> plans() {
+        return PLANS;
+    }
+
+    public static Optional<StationPlan> plan(Station station) {
+        return PLANS.stream().filter(plan -> plan.station() == station).findFirst();
+    }
+
+    public static Optional<Point> point(String id) {
+        return Optional.ofNullable(POINTS.get(id));
+    }
+
+    public static Judge judge() {
+        return JUDGE;
+    }
+
+    /** The words a rule book may use. */
+    public static Vocabulary vocabulary() {
+        return VOCABULARY;
+    }
+
+    private static Vocabulary vocabularyOf(List<StationPlan> plans) {
+        List<About> abouts = plans.stream()
+                .flatMap(plan -> plan.requirements().stream())
+                .map(Requirement::about)
+                .toList();
+        Set<String> gradeable = new LinkedHashSet<>();
+        Stream.of(Station.values()).map(Station::key).forEach(gradeable::add);
+        abouts.stream().map(About::id).forEach(gradeable::add);
+        return Vocabulary.of(
+                abouts.stream().flatMap(about -> about.limits().stream()).toList(),
+                abouts.stream().flatMap(about -> about.settings().stream()).toList(),
+                abouts.stream().flatMap(about -> about.topic().stream()).toList(),
+                Electrical.sizeLists(),
+                Electrical.tables(),
+                gradeable);
+    }
+}

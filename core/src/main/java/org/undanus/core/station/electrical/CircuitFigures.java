@@ -1,0 +1,143 @@
+package org.undanus.core.station.electrical;
+
+import static org.undanus.core.installation.PlatePoints.COMPRESSOR_CURRENT;
+import static org.undanus.core.installation.PlatePoints.FAN_CURRENT;
+import static org.undanus.core.installation.PlatePoints.HEATER_CURRENT;
+import static org.undanus.core.installation.PlatePoints.MAXIMUM_OVERCURRENT_DEVICE;
+import static org.undanus.core.installation.PlatePoints.MINIMUM_CIRCUIT_AMPACITY;
+
+import java.math.BigDecimal;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Step;
+import org.undanus.core.quantity.Current;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.Setting;
+
+/**
+ * The two figures a circuit is judged by, minimum ampacity and maximum overcurrent device: from the plate, else from the
+ * data sheet, else computed from the plate's currents after the practice of NFPA 70, article 440 (parts III and IV).
+ */
+final class CircuitFigures {
+    static final Setting LARGEST_MOTOR_FACTOR = new Setting(
+            "electrical.largest-motor-factor", Dimension.COUNT, "Factor on the largest motor for minimum ampacity");
+    static final Setting DEVICE_FACTOR =
+            new Setting("electrical.device-factor", Dimension.COUNT, "Factor on the compressor for the largest device");
+    static final Setting FIRST_DEVICE_FACTOR = new Setting(
+            "electrical.first-device-factor", Dimension.COUNT, "Factor on the compressor for the device to try first");
+    static final Setting HEATER_FACTOR =
+            new Setting("electrical.heater-factor", Dimension.COUNT, "Factor on heaters that run with the compressor");
+    static final String DEVICE_SIZES = "electrical.device-sizes";
+
+    /** A figure with the step that explains it. */
+    record Figure(double ampere, Step step) {
+        Limit as(Bound bound, Examination x) {
+            return new Limit(
+                    x.rules().maker(),
+                    bound,
+                    Current.ofAmperes(ampere),
+                    step.source().isEmpty() ? step.how() : step.source());
+        }
+    }
+
+    private CircuitFigures() {}
+
+    /** Empty where neither plate, sheet nor currents give it. */
+    static Optional<Figure> minimumAmpacity(Examination x) {
+        String name = "Minimum circuit ampacity";
+        return x.number(MINIMUM_CIRCUIT_AMPACITY)
+                .map(ampere -> figure(name, ampere, "read", "Nameplate"))
+                .or(() -> fromSheet(x, name, DataSheet::minimumCircuitAmpacity))
+                .or(() -> x.number(COMPRESSOR_CURRENT).map(compressor -> {
+                    double fans = x.number(FAN_CURRENT).orElse(0.0);
+                    double heaters = x.number(HEATER_CURRENT).orElse(0.0);
+                    double motor = x.rules().number(LARGEST_MOTOR_FACTOR);
+                    double heater = x.rules().number(HEATER_FACTOR);
+                    return figure(
+                            name + ", computed",
+                            motor * Math.max(compressor, fans) + Math.min(compressor, fans) + heater * heaters,
+                            String.format(
+                                    "%s × largest motor + other motors + %s × heaters", plain(motor), plain(heater)),
+                            x.rules().setting(LARGEST_MOTOR_FACTOR).source());
+                }));
+    }
+
+    /** Empty where neither plate, sheet nor currents give it. */
+    static Optional<Figure> maximumDevice(Examination x) {
+        String name = "Maximum overcurrent device";
+        return x.number(MAXIMUM_OVERCURRENT_DEVICE)
+                .map(ampere -> figure(name, ampere, "read", "Nameplate"))
+                .or(() -> fromSheet(x, name, DataSheet::maximumOvercurrentDevice))
+                .or(() -> x.number(COMPRESSOR_CURRENT).map(compressor -> computedDevice(x, name, compressor)));
+    }
+
+    private static Figure computedDevice(Examination x, String name, double compressor) {
+        double others = x.number(FAN_CURRENT).orElse(0.0)
+                + x.rules().number(HEATER_FACTOR) * x.number(HEATER_CURRENT).orElse(0.0);
+        double factor = x.rules().number(DEVICE_FACTOR);
+        double ceiling = factor * compressor + others;
+        double least = minimumAmpacity(x).orElseThrow().ampere();
+        List<Double> sizes =
+                x.rules().sizes(DEVICE_SIZES).stream().map(Quantity::si).toList();
+        // never below the minimum ampacity: a device that trips at start protects nothing
+        double size = sizes.stream()
+                .filter(s -> s <= ceiling && s >= least)
+                .max(Comparator.naturalOrder())
+                .or(() -> sizes.stream().filter(s -> s >= least).findFirst())
+                .orElse(ceiling);
+        double first = x.rules().number(FIRST_DEVICE_FACTOR) * compressor + others;
+        return figure(
+                name + ", computed",
+                size,
+                String.format(
+                        "%s × compressor + others = %.1f A, next lower standard size; try %.1f A or the size below it first",
+                        plain(factor), ceiling, first),
+                x.rules().setting(DEVICE_FACTOR).source());
+    }
+
+    /** The current the circuit is made for, A: the plate's currents, else the minimum ampacity on the safe side. */
+    static Optional<Figure> designCurrent(Examination x) {
+        return x.number(COMPRESSOR_CURRENT)
+                .map(compressor -> figure(
+                        "Design current Ib",
+                        loadCurrent(x, compressor),
+                        "compressor + fans + heaters",
+                        "IEC 60364-4-43"))
+                .or(() -> minimumAmpacity(x)
+                        .map(f -> figure(
+                                "Design current Ib",
+                                f.ampere(),
+                                "minimum circuit ampacity, as the plate lacks the motor currents",
+                                "IEC 60364-4-43")));
+    }
+
+    /** Compressor, fans and heaters together, A. */
+    static double loadCurrent(Examination x, double compressor) {
+        return compressor
+                + x.number(FAN_CURRENT).orElse(0.0)
+                + x.number(HEATER_CURRENT).orElse(0.0);
+    }
+
+    private static Optional<Figure> fromSheet(
+            Examination x, String name, Function<DataSheet, Optional<Current>> field) {
+        return x.sheet().flatMap(sheet -> field.apply(sheet)
+                .map(current ->
+                        figure(name, current.si(), "the plate lacks it; from the data sheet", sheet.document())));
+    }
+
+    private static Figure figure(String name, double ampere, String how, String source) {
+        return new Figure(ampere, new Step(name, how, Text.of("{}", Current.ofAmperes(ampere)), source));
+    }
+
+    private static String plain(double number) {
+        return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
+    }
+}

@@ -1,0 +1,87 @@
+package org.undanus.core.station.electrical;
+
+import static org.undanus.core.station.electrical.CircuitPoints.AMBIENT;
+import static org.undanus.core.station.electrical.CircuitPoints.BUNDLED;
+import static org.undanus.core.station.electrical.CircuitPoints.CONDUCTOR_MATERIAL;
+import static org.undanus.core.station.electrical.CircuitPoints.CONDUCTOR_SIZE;
+import static org.undanus.core.station.electrical.CircuitPoints.INSULATION;
+import static org.undanus.core.station.electrical.CircuitPoints.TERMINALS;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Step;
+import org.undanus.core.quantity.Current;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Propagation;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.core.rules.Setting;
+
+/**
+ * What the conductors can carry where they lie: table value at the insulation's rating × ambient factor × grouping
+ * factor, and never above the table value at the terminals' rating.
+ */
+record InstalledConductor(Uncertain ampacity, List<Step> steps) {
+    static final Setting TERMINAL_RATING = new Setting(
+            "electrical.terminal-rating", Dimension.TEMPERATURE, "Terminal rating taken where none is marked");
+    static final String TABLE = "electrical.conductors";
+    static final Point[] NEEDS = {CONDUCTOR_SIZE, CONDUCTOR_MATERIAL, INSULATION, AMBIENT, BUNDLED};
+
+    static Map<String, Set<String>> tables() {
+        return Map.of(TABLE, ConductorTable.names());
+    }
+
+    static ConductorTable table(RuleBook rules) {
+        return ConductorTable.named(rules.tables().get(TABLE));
+    }
+
+    /** Empty where the rule book's table has no such conductor. All of {@link #NEEDS} must have been read. */
+    static Optional<InstalledConductor> of(Examination x) {
+        ConductorTable table = table(x.rules());
+        String metal = x.chosen(CONDUCTOR_MATERIAL).orElseThrow();
+        double area = x.need(CONDUCTOR_SIZE).quantity().si();
+        int insulation = Integer.parseInt(x.chosen(INSULATION).orElseThrow());
+        int terminals = x.chosen(TERMINALS).map(Integer::valueOf).orElseGet(() -> (int)
+                Math.round(((Temperature) x.rules().setting(TERMINAL_RATING).value()).celsius()));
+        int bundled = (int) Math.round(x.need(BUNDLED).quantity().si());
+        return table.column(metal, area, insulation).map(column -> {
+            double grouping = table.groupingFactor(bundled);
+            double ceiling = table.column(metal, area, terminals)
+                    .map(ConductorTable.Column::ampere)
+                    .orElse(column.ampere());
+            Uncertain ambient = x.need(AMBIENT).uncertain();
+            Uncertain ampacity = Propagation.through(
+                    in -> Math.min(ceiling, column.ampere() * table.ambientFactor(column.rating(), in[0]) * grouping),
+                    ambient);
+            List<Step> steps = new ArrayList<>();
+            steps.add(new Step(
+                    "Table value",
+                    metal + ", " + column.rating() + " °C column",
+                    Text.of("{}", Current.ofAmperes(column.ampere())),
+                    table.source()));
+            steps.add(new Step(
+                    "Ambient factor",
+                    "√((insulation − air)/(insulation − base))",
+                    Text.of("{}", String.format("%.3f", table.ambientFactor(column.rating(), ambient.value()))),
+                    table.source()));
+            steps.add(new Step(
+                    "Grouping factor",
+                    bundled + " loaded conductors together",
+                    Text.of("{}", String.format("%.2f", grouping)),
+                    table.source()));
+            steps.add(new Step(
+                    "Ceiling at the terminals",
+                    "table value in the " + terminals + " °C column, no factors",
+                    Text.of("{}", Current.ofAmperes(ceiling)),
+                    x.rules().setting(TERMINAL_RATING).source()));
+            return new InstalledConductor(ampacity, List.copyOf(steps));
+        });
+    }
+}

@@ -1,0 +1,130 @@
+package org.undanus.core.station.electrical;
+
+import static org.undanus.core.station.electrical.CircuitPoints.DEVICE_RATING;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Comparison;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.quantity.Current;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
+
+/**
+ * The overcurrent device is neither below what the circuit needs nor above the plate's maximum. By plate ampacity: from
+ * the circuit minimum to the plate maximum (NFPA 70, 440 part III and 110.3(B); a motor-compressor circuit may carry a
+ * device above the small-conductor limits of 240.4). By design current: Ib ≤ In ≤ Iz, and never above the plate maximum
+ * (IEC 60364-4-43; for devices whose conventional tripping current is 1.45 In the 1.45 rule then holds too).
+ */
+final class OvercurrentDevice implements Requirement {
+    private static final LimitKey LIMIT =
+            new LimitKey("electrical.overcurrent-device", Dimension.CURRENT, "Overcurrent device");
+    private static final About ABOUT = About.of(
+                    "electrical.overcurrent-device",
+                    Station.ELECTRICAL,
+                    Scope.POWERED_UNIT,
+                    "Overcurrent device fits the plate",
+                    Severity.SAFETY)
+            .sources("Nameplate", "NFPA 70, 110.3(B) and article 440", "IEC 60364-4-43")
+            .needs(DEVICE_RATING)
+            .limits(LIMIT)
+            .settings(
+                    CircuitFigures.DEVICE_FACTOR,
+                    CircuitFigures.FIRST_DEVICE_FACTOR,
+                    CircuitFigures.LARGEST_MOTOR_FACTOR,
+                    CircuitFigures.HEATER_FACTOR)
+            .schools(Protection.TOPIC)
+            .cautions("Only a qualified person changes a device, with the supply locked off and proven dead.");
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        boolean design = x.by(Protection.DESIGN);
+        Optional<CircuitFigures.Figure> floor =
+                design ? CircuitFigures.designCurrent(x) : CircuitFigures.minimumAmpacity(x);
+        Optional<CircuitFigures.Figure> ceiling = CircuitFigures.maximumDevice(x);
+        if (floor.isEmpty() || ceiling.isEmpty()) {
+            return x.notShown(x.missing(
+                    PlatePoints.MINIMUM_CIRCUIT_AMPACITY,
+                    PlatePoints.MAXIMUM_OVERCURRENT_DEVICE,
+                    PlatePoints.COMPRESSOR_CURRENT));
+        }
+        Finding finding = x.finding();
+        for (CircuitFigures.Figure figure : List.of(floor.get(), ceiling.get())) {
+            finding.step(
+                    figure.step().name(),
+                    figure.step().how(),
+                    figure.step().value(),
+                    figure.step().source());
+        }
+        List<Limit> limits = new ArrayList<>(x.rules().limits(LIMIT));
+        limits.add(floor.get().as(Bound.AT_LEAST, x));
+        limits.add(ceiling.get().as(Bound.AT_MOST, x));
+        if (design) {
+            List<Point> missing = x.missing(InstalledConductor.NEEDS);
+            Optional<InstalledConductor> conductor = missing.isEmpty() ? InstalledConductor.of(x) : Optional.empty();
+            if (conductor.isEmpty()) {
+                return x.notShown(missing.isEmpty() ? List.of(CircuitPoints.CONDUCTOR_SIZE) : missing);
+            }
+            limits.add(new Limit(
+                    x.rules().code(),
+                    Bound.AT_MOST,
+                    Current.ofAmperes(conductor.get().ampacity().value()),
+                    "IEC 60364-4-43: In ≤ Iz, what the conductors carry"));
+        }
+        Value.Measured rating = x.need(DEVICE_RATING);
+        Comparison held = finding.hold(LIMIT, rating.uncertain(), rating.resolution(), limits)
+                .orElseThrow();
+        return finding.conclude(held.verdict(), finding.room(), remedy(x, held));
+    }
+
+    /** Names the largest standard sizes between the binding floor and ceiling. */
+    private static Text remedy(Examination x, Comparison held) {
+        double least = binding(held, Bound.AT_LEAST);
+        double most = binding(held, Bound.AT_MOST);
+        List<Quantity> fitting = x.rules().sizes(CircuitFigures.DEVICE_SIZES).stream()
+                .filter(size -> size.si() >= least && size.si() <= most)
+                .sorted(Comparator.comparingDouble(Quantity::si).reversed())
+                .limit(2)
+                .toList();
+        if (fitting.isEmpty()) {
+            return Text.of(
+                    "No standard size lies between {} and {}: conductors or circuit must change. The authority decides.",
+                    Current.ofAmperes(least),
+                    Current.ofAmperes(most));
+        }
+        String places = fitting.stream().map(size -> "{}").collect(Collectors.joining(" or "));
+        return new Text(
+                "Have a " + places + " device fitted. An old device left in place is a common cause.",
+                List.copyOf(fitting));
+    }
+
+    private static double binding(Comparison held, Bound bound) {
+        return held.limits().stream()
+                .filter(h -> h.binds() && h.limit().bound() == bound)
+                .mapToDouble(h -> h.limit().value().si())
+                .findFirst()
+                .orElseThrow();
+    }
+}

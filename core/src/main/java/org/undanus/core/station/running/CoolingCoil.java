@@ -1,0 +1,171 @@
+package org.undanus.core.station.running;
+
+import java.util.OptionalDouble;
+import org.undanus.core.fluid.MoistAir;
+import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Temperature;
+
+/**
+ * What a cooling coil does to air: an apparatus dew point and a bypass factor, fixed at the rated point (26.7/19.4 °C
+ * entering, 35 °C outdoors, sea level) and carried to other conditions.
+ *
+ * <p>Bypass factor BF = exp(−A0/ṁ). Off rating, capacity is the rated one times
+ * [1 + a(WB − 19.4) + b(ODB − 35)] · (c + d · flow ratio); leaving enthalpy at the apparatus is h − (Q/ṁ)/(1 − BF). Where
+ * that surface would be wetter than the entering air the coil is dry: the wet bulb at which it just dries gives the
+ * capacity, all of it sensible. Source: the apparatus-dew-point method of ASHRAE Fundamentals and of the open
+ * building-simulation engines. Fan heat is not counted: the rating is net of it.
+ *
+ * <p>Every call solves a few one-dimensional equations by bisection; about ten microseconds.
+ */
+final class CoolingCoil {
+    private static final Temperature RATED_DRY_BULB = Temperature.ofCelsius(26.7);
+    private static final Temperature RATED_WET_BULB = Temperature.ofCelsius(19.4);
+    private static final Temperature RATED_OUTDOOR = Temperature.ofCelsius(35);
+    private static final AbsolutePressure SEA_LEVEL = AbsolutePressure.ofPascals(101_325);
+
+    /**
+     * How capacity moves away from the rated point; rule book data.
+     *
+     * @param perWetBulb share per K of entering wet bulb above rating
+     * @param perOutdoor share per K of outdoor temperature above rating
+     * @param flowFixed share that does not follow airflow; the rest follows it in proportion
+     */
+    record Slopes(double perWetBulb, double perOutdoor, double flowFixed) {}
+
+    /**
+     * The rating.
+     *
+     * @param capacity total, W
+     * @param airflow m³/s at the entering state
+     * @param sensibleRatio 0 to 1
+     */
+    record Rating(double capacity, double airflow, double sensibleRatio) {}
+
+    /** Rated capacity, airflow and sensible ratio contradict each other: no coil surface could do this. */
+    static final class ImpossibleRating extends IllegalArgumentException {
+        private static final long serialVersionUID = 1L;
+
+        ImpossibleRating() {
+            super("Sensible ratio and airflow of the sheet cannot both be right: no coil surface leaves air like that");
+        }
+    }
+
+    private final Rating rating;
+    private final Slopes slopes;
+    private final double transfer;
+
+    /** @throws ImpossibleRating when the rated leaving state and the entering state have no apparatus dew point */
+    CoolingCoil(Rating rating, Slopes slopes) {
+        this.rating = rating;
+        this.slopes = slopes;
+        MoistAir entering = MoistAir.ofWetBulb(RATED_DRY_BULB, RATED_WET_BULB, SEA_LEVEL);
+        double massFlow = rating.airflow / entering.specificVolume();
+        double drop = rating.capacity / massFlow;
+        double leaving = RATED_DRY_BULB.celsius() - rating.sensibleRatio * drop / entering.heatCapacity();
+        double ratio = entering.humidityRatio()
+                - (1 - rating.sensibleRatio) * drop / (2501e3 + 1860 * RATED_DRY_BULB.celsius());
+        double apparatus = apparatusDewPoint(entering, leaving, ratio);
+        double bypass = (leaving - apparatus) / (RATED_DRY_BULB.celsius() - apparatus);
+        transfer = -Math.log(bypass) * massFlow;
+    }
+
+    /**
+     * Where the line from the entering to the leaving state meets saturation: the warmest such point below the leaving
+     * temperature.
+     */
+    private static double apparatusDewPoint(MoistAir entering, double leaving, double leavingRatio) {
+        double t1 = entering.dryBulb().celsius();
+        double slope = (entering.humidityRatio() - leavingRatio) / (t1 - leaving);
+        double step = 0.05;
+        for (double t = leaving; t > -20; t -= step) {
+            if (excess(entering, slope, t) >= 0) {
+                if (t == leaving) {
+                    throw new ImpossibleRating();
+                }
+                double low = t;
+                double high = t + step;
+                for (int i = 0; i < 40; i++) {
+                    double middle = (low + high) / 2;
+                    if (excess(entering, slope, middle) >= 0) {
+                        low = middle;
+                    } else {
+                        high = middle;
+                    }
+                }
+                return low;
+            }
+        }
+        throw new ImpossibleRating();
+    }
+
+    /** How far the line lies above saturation at t. */
+    private static double excess(MoistAir entering, double slope, double t) {
+        double line = entering.humidityRatio() - slope * (entering.dryBulb().celsius() - t);
+        return line - MoistAir.saturated(Temperature.ofCelsius(t), SEA_LEVEL).humidityRatio();
+    }
+
+    /** Leaving dry bulb, °C. Outdoor in °C, airflow in m³/s at the entering state. */
+    double leaving(MoistAir entering, double outdoor, double airflow) {
+        double massFlow = airflow / entering.specificVolume();
+        double contact = 1 - Math.exp(-transfer / massFlow);
+        double t = entering.dryBulb().celsius();
+        MoistAir apparatus = apparatus(entering, outdoor, airflow, massFlow, contact);
+        if (apparatus.humidityRatio() < entering.humidityRatio()) {
+            return t - contact * (t - apparatus.dryBulb().celsius());
+        }
+        double drying = dryingWetBulb(entering, outdoor, airflow, massFlow, contact);
+        return t - capacity(drying, outdoor, airflow) / (massFlow * entering.heatCapacity());
+    }
+
+    private MoistAir apparatus(MoistAir entering, double outdoor, double airflow, double massFlow, double contact) {
+        double capacity = capacity(entering.wetBulb().celsius(), outdoor, airflow);
+        return MoistAir.saturatedOfEnthalpy(entering.enthalpy() - capacity / massFlow / contact, entering.pressure());
+    }
+
+    /** The entering wet bulb, at the same dry bulb, at which the surface just takes no more water. */
+    private double dryingWetBulb(MoistAir entering, double outdoor, double airflow, double massFlow, double contact) {
+        double low = entering.wetBulb().celsius();
+        double high = entering.dryBulb().celsius();
+        for (int i = 0; i < 40; i++) {
+            double middle = (low + high) / 2;
+            MoistAir wetter =
+                    MoistAir.ofWetBulb(entering.dryBulb(), Temperature.ofCelsius(middle), entering.pressure());
+            if (apparatus(wetter, outdoor, airflow, massFlow, contact).humidityRatio() >= wetter.humidityRatio()) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return (low + high) / 2;
+    }
+
+    /** Total capacity, W. */
+    double capacity(double wetBulb, double outdoor, double airflow) {
+        double conditions = 1
+                + slopes.perWetBulb * (wetBulb - RATED_WET_BULB.celsius())
+                + slopes.perOutdoor * (outdoor - RATED_OUTDOOR.celsius());
+        return rating.capacity * conditions * (slopes.flowFixed + (1 - slopes.flowFixed) * airflow / rating.airflow);
+    }
+
+    /**
+     * The airflow that would explain a leaving temperature, as a share of {@code airflow}: less air leaves colder. Empty
+     * where no share from 0.3 to 2 does.
+     */
+    OptionalDouble explainingShare(MoistAir entering, double outdoor, double airflow, double leaving) {
+        double low = 0.3;
+        double high = 2;
+        if (leaving(entering, outdoor, low * airflow) > leaving
+                || leaving(entering, outdoor, high * airflow) < leaving) {
+            return OptionalDouble.empty();
+        }
+        for (int i = 0; i < 40; i++) {
+            double middle = (low + high) / 2;
+            if (leaving(entering, outdoor, middle * airflow) < leaving) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return OptionalDouble.of((low + high) / 2);
+    }
+}

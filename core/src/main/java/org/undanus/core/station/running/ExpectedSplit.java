@@ -1,0 +1,138 @@
+package org.undanus.core.station.running;
+
+import static org.undanus.core.station.running.RunningPoints.AIRFLOW;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.fluid.MoistAir;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Step;
+import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Power;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Ratio;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.VolumeFlow;
+import org.undanus.core.rules.Setting;
+
+/**
+ * The split this pair of units should show at this site: rating from the sheet's listing of the pair, else from the plate,
+ * gaps filled from the rule book; then {@link CoolingCoil}.
+ *
+ * @param airflow taken for the expectation, m³/s
+ * @param tolerance of airflow, a share
+ */
+record ExpectedSplit(
+        CoolingCoil coil, double airflow, double tolerance, AbsolutePressure atmosphere, List<Step> steps) {
+
+    static final Setting TOLERANCE =
+            new Setting("running.airflow-tolerance", Dimension.RATIO, "Airflow tolerance behind the expected band");
+    private static final Setting AIRFLOW_PER_TON = new Setting(
+            "running.airflow-per-ton",
+            Dimension.VOLUME_FLOW,
+            "Airflow per ton of refrigeration where the sheet gives none");
+    private static final Setting SENSIBLE_RATIO = new Setting(
+            "running.sensible-ratio", Dimension.RATIO, "Sensible ratio at rating where the sheet gives none");
+    private static final Setting PER_WET_BULB = new Setting(
+            "running.capacity-per-wet-bulb", Dimension.RATIO, "Capacity per K of entering wet bulb above rating");
+    private static final Setting PER_OUTDOOR =
+            new Setting("running.capacity-per-outdoor", Dimension.RATIO, "Capacity per K of outdoor air above rating");
+    private static final Setting FLOW_FIXED = new Setting(
+            "running.capacity-flow-fixed", Dimension.RATIO, "Share of capacity that does not follow airflow");
+    private static final double TON = 3516.853;
+
+    static Setting[] settings() {
+        return new Setting[] {TOLERANCE, AIRFLOW_PER_TON, SENSIBLE_RATIO, PER_WET_BULB, PER_OUTDOOR, FLOW_FIXED};
+    }
+
+    /**
+     * Empty where no rated capacity is known.
+     *
+     * @throws CoolingCoil.ImpossibleRating when the rating contradicts itself
+     */
+    static Optional<ExpectedSplit> of(Examination x) {
+        Optional<Component> outdoor = x.facts().outdoorUnit();
+        Optional<DataSheet> sheet = outdoor.flatMap(unit -> x.at(unit).sheet());
+        Optional<DataSheet.Pair> pair =
+                x.written(PlatePoints.MODEL).flatMap(model -> sheet.flatMap(s -> s.pairWith(model)));
+        Optional<Quantity> onPlate = outdoor.flatMap(
+                unit -> x.at(unit).measured(PlatePoints.COOLING_CAPACITY).map(Value.Measured::quantity));
+        String document = sheet.map(DataSheet::document).orElse("");
+        Optional<Quantity> listed = pair.flatMap(DataSheet.Pair::cooling).map(Quantity.class::cast);
+        return listed.or(() -> onPlate)
+                .map(capacity -> of(x, pair, capacity, listed.isPresent() ? document : "Nameplate", document));
+    }
+
+    private static ExpectedSplit of(
+            Examination x, Optional<DataSheet.Pair> pair, Quantity capacity, String capacitySource, String document) {
+        List<Step> steps = new ArrayList<>();
+        steps.add(new Step("Rated cooling capacity", "", Text.of("{}", Power.ofWatts(capacity.si())), capacitySource));
+
+        Optional<VolumeFlow> sheetFlow = pair.flatMap(DataSheet.Pair::airflow);
+        double ratedFlow =
+                sheetFlow.map(VolumeFlow::si).orElseGet(() -> x.rules().number(AIRFLOW_PER_TON) * capacity.si() / TON);
+        steps.add(new Step(
+                "Rated airflow",
+                sheetFlow.isPresent() ? "" : "rule book figure per ton",
+                Text.of("{}", VolumeFlow.ofCubicMetresPerSecond(ratedFlow)),
+                sheetFlow.isPresent()
+                        ? document
+                        : x.rules().setting(AIRFLOW_PER_TON).source()));
+
+        Optional<Ratio> sheetRatio = pair.flatMap(DataSheet.Pair::sensibleRatio);
+        double ratio = sheetRatio.map(Ratio::si).orElseGet(() -> x.rules().number(SENSIBLE_RATIO));
+        steps.add(new Step(
+                "Sensible ratio at rating",
+                "",
+                Text.of("{}", Ratio.ofFraction(ratio)),
+                sheetRatio.isPresent()
+                        ? document
+                        : x.rules().setting(SENSIBLE_RATIO).source()));
+
+        Optional<Double> measured = x.number(AIRFLOW);
+        double airflow = measured.orElse(ratedFlow);
+        steps.add(new Step(
+                "Airflow taken",
+                measured.isPresent() ? "measured here" : "as rated, by volume",
+                Text.of("{}", VolumeFlow.ofCubicMetresPerSecond(airflow)),
+                ""));
+        AbsolutePressure atmosphere = x.facts().site().atmosphere();
+        steps.add(new Step("Air pressure at the site", "standard atmosphere", Text.of("{}", atmosphere), "ISO 2533"));
+
+        CoolingCoil coil = new CoolingCoil(
+                new CoolingCoil.Rating(capacity.si(), ratedFlow, ratio),
+                new CoolingCoil.Slopes(
+                        x.rules().number(PER_WET_BULB),
+                        x.rules().number(PER_OUTDOOR),
+                        x.rules().number(FLOW_FIXED)));
+        return new ExpectedSplit(coil, airflow, x.rules().number(TOLERANCE), atmosphere, List.copyOf(steps));
+    }
+
+    /** Expected split in K; temperatures in kelvin, airflow as a share of the expected. */
+    double split(double dryBulb, double wetBulb, double outdoor, double share) {
+        MoistAir entering = entering(dryBulb, wetBulb);
+        return entering.dryBulb().celsius()
+                - coil.leaving(entering, outdoor - Temperature.ZERO_CELSIUS, share * airflow);
+    }
+
+    OptionalDouble explainingShare(double dryBulb, double wetBulb, double outdoor, double supply) {
+        return coil.explainingShare(
+                entering(dryBulb, wetBulb),
+                outdoor - Temperature.ZERO_CELSIUS,
+                airflow,
+                supply - Temperature.ZERO_CELSIUS);
+    }
+
+    private MoistAir entering(double dryBulb, double wetBulb) {
+        return MoistAir.ofWetBulb(
+                Temperature.ofKelvin(dryBulb), Temperature.ofKelvin(Math.min(wetBulb, dryBulb)), atmosphere);
+    }
+}

@@ -1,0 +1,28 @@
+package org.undanus.core.station.running;
+
+import java.util.List;
+import java.util.stream.Stream;
+import org.undanus.core.installation.OperationPoints;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.StationPlan;
+
+/** What station 13 asks and judges. */
+public final class Running {
+    private Running() {}
+
+    public static StationPlan plan() {
+        return new StationPlan(
+                Station.RUNNING,
+                Stream.concat(
+                                OperationPoints.all().stream(),
+                                Stream.of(
+                                        RunningPoints.OUTDOOR,
+                                        RunningPoints.RETURN_DRY_BULB,
+                                        RunningPoints.RETURN_WET_BULB,
+                                        RunningPoints.SUPPLY_EARLIER,
+                                        RunningPoints.SUPPLY_DRY_BULB,
+                                        RunningPoints.AIRFLOW))
+                        .toList(),
+                List.of(new SteadyOperation(), new TemperatureSplit()));
+    }
+}

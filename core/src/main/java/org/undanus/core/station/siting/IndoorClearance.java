@@ -1,0 +1,74 @@
+package org.undanus.core.station.siting;
+
+import java.util.List;
+import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.Face;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.LimitKey;
+
+/** A wall unit has the room at its sides and above that its sheet asks for. Source: data sheet, installation space. */
+final class IndoorClearance implements Requirement {
+    private final Face face;
+    private final Point point;
+    private final LimitKey limit;
+    private final About about;
+
+    IndoorClearance(Face face) {
+        this.face = face;
+        String name = "indoor-clearance-" + face.key();
+        String title = face == Face.ABOVE ? "Room above the unit" : "Room at its " + face.key();
+        point = Point.quantity(
+                        "siting." + name,
+                        Scope.INDOOR_UNIT,
+                        Dimension.LENGTH,
+                        title,
+                        "Tape from the cabinet to the nearest wall, shelf or ceiling on this side.",
+                        0,
+                        15)
+                .with(InstrumentKind.TAPE);
+        limit = new LimitKey("siting." + name, Dimension.LENGTH, title);
+        about = About.of("siting." + name, Station.SITING, Scope.INDOOR_UNIT, title, Severity.PERFORMANCE)
+                .sources("Data sheet, installation space")
+                .limits(limit)
+                .cautions("Ladder on firm, level ground; nobody below.");
+    }
+
+    Point point() {
+        return point;
+    }
+
+    @Override
+    public About about() {
+        return about;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        if (!x.unit().wallMounted()) {
+            return x.finding()
+                    .conclude(
+                            Verdict.DOES_NOT_APPLY,
+                            Text.of("Only wall-mounted units draw and throw air this way."),
+                            "");
+        }
+        if (!x.has(point)) {
+            return x.notShown(List.of(point));
+        }
+        return Clearance.judge(
+                x,
+                point,
+                limit,
+                x.sheet().map(sheet -> sheet.clearances().get(face)),
+                "Move the unit or what stands beside it");
+    }
+}

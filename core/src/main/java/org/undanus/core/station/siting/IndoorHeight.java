@@ -1,0 +1,60 @@
+package org.undanus.core.station.siting;
+
+import java.util.List;
+import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.LimitKey;
+
+/** A wall unit hangs at the height over the floor that its sheet and the rule book ask for. */
+final class IndoorHeight implements Requirement {
+    static final Point HEIGHT = Point.quantity(
+                    "siting.indoor-height",
+                    Scope.INDOOR_UNIT,
+                    Dimension.LENGTH,
+                    "Height over the floor",
+                    "Tape from the finished floor to the underside of the unit.",
+                    0,
+                    15)
+            .with(InstrumentKind.TAPE);
+
+    private static final LimitKey LIMIT =
+            new LimitKey("siting.indoor-height", Dimension.LENGTH, "Height over the floor");
+    private static final About ABOUT = About.of(
+                    "siting.indoor-height",
+                    Station.SITING,
+                    Scope.INDOOR_UNIT,
+                    "Height over the floor",
+                    Severity.PERFORMANCE)
+            .sources("Data sheet, mounting height")
+            .limits(LIMIT)
+            .cautions("Ladder on firm, level ground; nobody below.");
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        if (!x.unit().wallMounted()) {
+            return x.finding()
+                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("Only wall-mounted units have a mounting height."), "");
+        }
+        if (!x.has(HEIGHT)) {
+            return x.notShown(List.of(HEIGHT));
+        }
+        return Clearance.judge(
+                x, HEIGHT, LIMIT, x.sheet().flatMap(DataSheet::lowestMounting), "Move the unit up or down");
+    }
+}

@@ -1,0 +1,68 @@
+package org.undanus.core.station.siting;
+
+import java.util.Optional;
+import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.Face;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.rules.LimitKey;
+
+/**
+ * One face of the outdoor unit has the clear distance that code, maker and programme ask for. Front is where the air
+ * leaves, unless the maker's sheet draws it otherwise. Source: data sheet; mechanical code, clearances for service.
+ */
+final class OutdoorClearance implements Requirement {
+    private final Face face;
+    private final Point point;
+    private final LimitKey limit;
+    private final About about;
+
+    OutdoorClearance(Face face) {
+        this.face = face;
+        String name = "outdoor-clearance-" + face.key();
+        point = Point.quantity(
+                        "siting." + name,
+                        Scope.OUTDOOR_UNIT,
+                        Dimension.LENGTH,
+                        "Clear distance, " + face.key(),
+                        "Tape the shortest distance from the cabinet to anything solid on this side.",
+                        0,
+                        30)
+                .with(InstrumentKind.TAPE);
+        limit = new LimitKey("siting." + name, Dimension.LENGTH, "Clear distance, " + face.key());
+        about = About.of(
+                        "siting." + name,
+                        Station.SITING,
+                        Scope.OUTDOOR_UNIT,
+                        "Clear distance, " + face.key(),
+                        Severity.PERFORMANCE)
+                .sources("Data sheet, installation space", "Adopted mechanical code, clearances for service")
+                .needs(point)
+                .limits(limit)
+                .cautions("On a roof or ladder, keep three points of contact and stay clear of the edge.");
+    }
+
+    Point point() {
+        return point;
+    }
+
+    @Override
+    public About about() {
+        return about;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        Optional<Length> asked = x.sheet().map(sheet -> sheet.clearances().get(face));
+        return Clearance.judge(
+                x, point, limit, asked, "Move the unit, or what stands before its " + face.key() + " face,");
+    }
+}
