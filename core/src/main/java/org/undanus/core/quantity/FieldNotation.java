@@ -17,7 +17,8 @@ public final class FieldNotation {
      *
      * @param value the quantity
      * @param unit the unit as written, the last one where several were
-     * @param resolution the step of the last digit written, in SI; a typed {@code 1.03 m} resolves 0.01 m
+     * @param resolution the step of the last digit written, in SI (a typed {@code 1.03 m} resolves 0.01 m); 0 where the
+     *     writing does not tell
      */
     public record Understood(Quantity value, String unit, double resolution) {}
 
@@ -145,7 +146,7 @@ public final class FieldNotation {
             }
             unit = next;
             smallestFactor = next.factor();
-            resolution = step(number) * Math.abs(next.factor());
+            resolution = resolution(number, next);
             skipSpaces();
         } while (position < text.length());
         return new Understood(dimension.of(total), unit.symbol(), resolution);
@@ -193,16 +194,20 @@ public final class FieldNotation {
         return Long.parseLong(digits);
     }
 
-    private static double step(Matcher number) {
-        if (number.group("bottom") != null) {
-            return 1 / Double.parseDouble(number.group("bottom"));
-        }
+    /**
+     * The step of the last digit, SI. Feet and inches without a decimal point tell none: who reads 7' 0" off a tape
+     * writes 7 ft.
+     */
+    private static double resolution(Matcher number, FieldUnit unit) {
         String decimal = number.group("decimal");
-        int mark = Math.max(decimal.lastIndexOf('.'), decimal.lastIndexOf(','));
+        int mark = decimal == null ? -1 : Math.max(decimal.lastIndexOf('.'), decimal.lastIndexOf(','));
+        if (decimal == null || (mark < 0 && unit.inFeetOrInches())) {
+            return 0;
+        }
         double power = number.group("power") == null
                 ? 0
                 : Double.parseDouble(number.group("power").substring(1));
-        return Math.pow(10, power - (mark < 0 ? 0 : decimal.length() - mark - 1));
+        return Math.pow(10, power - (mark < 0 ? 0 : decimal.length() - mark - 1)) * Math.abs(unit.factor());
     }
 
     private FieldUnit unit(FieldUnit previous) {

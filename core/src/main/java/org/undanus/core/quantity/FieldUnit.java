@@ -153,6 +153,10 @@ public record FieldUnit(String symbol, Dimension dimension, double factor, doubl
         return !wordUnit || end >= text.length() || !Character.isLetter(text.charAt(end));
     }
 
+    boolean inFeetOrInches() {
+        return factor == INCH || factor == FOOT;
+    }
+
     double toSi(double typed) {
         return typed * factor + offset;
     }

@@ -1,0 +1,163 @@
+package org.undanus.core;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.Case;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.DataSheets;
+import org.undanus.core.installation.Face;
+import org.undanus.core.installation.Site;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Current;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Power;
+import org.undanus.core.quantity.Ratio;
+import org.undanus.core.quantity.Voltage;
+import org.undanus.core.quantity.VolumeFlow;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.core.rules.RuleBookReader;
+import org.undanus.core.rules.ShippedRuleBooks;
+import org.undanus.core.station.Walk;
+
+/** A small case that tests fill with typed readings and judge. */
+public final class CaseFixture {
+    public static final RuleBook PLATE_BOOK = book(0);
+    public static final RuleBook DESIGN_BOOK = book(1);
+
+    private static RuleBook book(int index) {
+        return RuleBookReader.read(ShippedRuleBooks.yaml().get(index), Walk.vocabulary());
+    }
+
+    private final List<Reading> readings = new ArrayList<>();
+    private final List<Component> components = new ArrayList<>(List.of(
+            new Component("outdoor", Component.Kind.OUTDOOR, "Outdoor unit", true),
+            new Component("indoor", Component.Kind.INDOOR_WALL, "Wall unit", false)));
+    private final Map<InstrumentKind, Accuracy> accuracies = new EnumMap<>(InstrumentKind.class);
+    private RuleBook rules = PLATE_BOOK;
+    private DataSheets sheets = DataSheets.of(List.of(outdoorSheet(), indoorSheet()));
+    private Length elevation = Length.ofMetres(0);
+
+    public static DataSheet outdoorSheet() {
+        return new DataSheet(
+                "Ondrel",
+                "WS-12",
+                "Ondrel 4410, edition 3",
+                Optional.of("R32"),
+                Optional.empty(),
+                Map.of(Face.FRONT, Length.ofMetres(0.5), Face.BACK, Length.ofMetres(0.1)),
+                Optional.empty(),
+                Optional.of(new DataSheet.VoltageRange(Voltage.ofVolts(197), Voltage.ofVolts(253))),
+                Optional.of(Current.ofAmperes(12)),
+                Optional.of(Current.ofAmperes(20)),
+                List.of(new DataSheet.Pair(
+                        "WS-12 I",
+                        Optional.of(Power.ofWatts(3516.853 * 3)),
+                        Optional.of(VolumeFlow.ofCubicMetresPerSecond(3 * 400 * 4.719474e-4)),
+                        Optional.of(Ratio.ofFraction(0.75)))));
+    }
+
+    private static DataSheet indoorSheet() {
+        return new DataSheet(
+                "Ondrel",
+                "WS-12 I",
+                "Ondrel 4411, edition 2",
+                Optional.of("R32"),
+                Optional.empty(),
+                Map.of(
+                        Face.LEFT,
+                        Length.ofMetres(0.1),
+                        Face.RIGHT,
+                        Length.ofMetres(0.1),
+                        Face.ABOVE,
+                        Length.ofMetres(0.08)),
+                Optional.of(Length.ofMetres(1.8)),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of());
+    }
+
+    public CaseFixture rules(RuleBook book) {
+        rules = book;
+        return this;
+    }
+
+    /** Reads from here on with instruments of this kind being this good. */
+    public CaseFixture accuracy(InstrumentKind kind, Accuracy accuracy) {
+        accuracies.put(kind, accuracy);
+        return this;
+    }
+
+    public CaseFixture noSheets() {
+        sheets = DataSheets.NONE;
+        return this;
+    }
+
+    public CaseFixture elevation(double metres) {
+        elevation = Length.ofMetres(metres);
+        return this;
+    }
+
+    public CaseFixture indoorKind(Component.Kind kind, boolean ownSupply) {
+        components.set(1, new Component("indoor", kind, "Indoor unit", ownSupply));
+        return this;
+    }
+
+    public CaseFixture read(String point, String component, String typed) {
+        return read(point, component, typed, Grade.WITNESSED);
+    }
+
+    public CaseFixture read(String pointId, String component, String typed, Grade grade) {
+        Point point = Walk.point(pointId).orElseThrow(() -> new IllegalArgumentException("No point " + pointId));
+        var understood = Entry.understand(
+                point, typed, accuracies.getOrDefault(point.instrument(), rules.accuracy(point.instrument())));
+        readings.add(new Reading(
+                new UUID(0, readings.size()),
+                new PointKey(pointId, point.scope() == Scope.SYSTEM ? PointKey.SYSTEM : component),
+                typed,
+                understood.value(),
+                understood.unit(),
+                Optional.empty(),
+                grade,
+                "inspector",
+                Instant.EPOCH));
+        return this;
+    }
+
+    public CaseFixture outdoor(String point, String typed) {
+        return read(point, "outdoor", typed);
+    }
+
+    public CaseFixture indoor(String point, String typed) {
+        return read(point, "indoor", typed);
+    }
+
+    public List<Judgement> judgements() {
+        Case facts = new Case(new Site("Lido", elevation), components, sheets, LocalDate.of(2026, 9, 1));
+        return Walk.judge().judge(facts, Evidence.of(readings), rules);
+    }
+
+    /** The judgement of a requirement for the outdoor unit or, where it speaks of indoor ones, the indoor unit. */
+    public Judgement judge(String requirement) {
+        return judgements().stream()
+                .filter(j -> j.about().id().equals(requirement))
+                .findFirst()
+                .orElseThrow();
+    }
+}

@@ -1,0 +1,69 @@
+package org.undanus.core.quantity;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class QuantityFormatTest {
+
+    @ParameterizedTest(name = "{0} {1}")
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "1.0287|LENGTH|3' 4-1/2\"|1029 mm",
+                "0.4699|LENGTH|18-1/2 in|470 mm",
+                "0.003|LENGTH|1/8 in|3 mm",
+                "26.2|LENGTH|85' 11-1/2\"|26.20 m",
+                "-0.01|LENGTH|-3/8 in|-10 mm",
+                "813581|GAUGE_PRESSURE|118 psig|8.14 barg",
+                "46.66284|ABSOLUTE_PRESSURE|350 micron|46.7 Pa",
+                "101325|ABSOLUTE_PRESSURE|14.70 psia|101.3 kPa abs",
+                "112.09|PRESSURE_DIFFERENCE|0.45 inwc|112 Pa",
+                "297.0388889|TEMPERATURE|75.0 °F|23.9 °C",
+                "10|TEMPERATURE_DIFFERENCE|18.0 F°|10.0 K",
+                "10550.559|POWER|36.0 kBtu/h|10.55 kW",
+                "1.077281877|MASS|2 lb 6.0 oz|1.077 kg",
+                "6000|DURATION|1 h 40 min|1 h 40 min",
+                "0.5663369|VOLUME_FLOW|1200 cfm|2039 m³/h",
+                "8.3656e-6|CONDUCTOR_AREA|8 AWG|8.37 mm²",
+                "1e-5|CONDUCTOR_AREA|10.0 mm²|10.0 mm²",
+                "0.45|RATIO|45 %|45 %",
+                "27.4|CURRENT|27.4 A|27.4 A",
+                "0|VOLTAGE|0 V|0 V",
+            })
+    void printsInBothSystemsAndReadsItBack(double si, Dimension dimension, String us, String metric) {
+        Quantity quantity = dimension.of(si);
+        assertThat(QuantityFormat.US.format(quantity)).isEqualTo(us);
+        assertThat(QuantityFormat.SI.format(quantity)).isEqualTo(metric);
+        double tolerance = Math.max(Math.abs(si) * 0.05, 0.2);
+        assertThat(FieldNotation.parse(us, dimension).value().si()).isCloseTo(si, within(tolerance));
+        assertThat(FieldNotation.parse(quantity.toString(), dimension).value().si())
+                .isCloseTo(si, within(tolerance));
+    }
+
+    @Test
+    void digitsFollowTheResolution() {
+        assertThat(QuantityFormat.SI.format(Voltage.ofVolts(198.04), 0.1)).isEqualTo("198.0 V");
+        assertThat(QuantityFormat.SI.format(Voltage.ofVolts(198.04), 1)).isEqualTo("198 V");
+        assertThat(QuantityFormat.US.format(Temperature.ofCelsius(24), 5.0 / 9)).isEqualTo("75 °F");
+    }
+
+    @Test
+    void uncertaintyOfATemperatureIsADifference() {
+        assertThat(QuantityFormat.US.formatUncertainty(Dimension.TEMPERATURE, 0.5))
+                .isEqualTo("0.90 F°");
+        assertThat(QuantityFormat.SI.formatUncertainty(Dimension.LENGTH, 0.0035))
+                .isEqualTo("4 mm");
+    }
+
+    @Test
+    void textPrintsItsQuantitiesInTheReadersUnits() {
+        Text text = Text.of("{} over the plate, at {}.", Current.ofAmperes(10), Length.ofMetres(1.0287));
+        assertThat(text.in(UnitSystem.US)).isEqualTo("10.0 A over the plate, at 3' 4-1/2\".");
+        assertThat(text.in(UnitSystem.SI)).isEqualTo("10.0 A over the plate, at 1029 mm.");
+    }
+}

@@ -1,0 +1,74 @@
+package org.undanus.core.station.running;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.offset;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.core.fluid.MoistAir;
+import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Temperature;
+
+class CoolingCoilTest {
+    private static final double TON = 3516.853;
+    private static final double CFM = 4.719474e-4;
+    private static final AbsolutePressure SEA_LEVEL = AbsolutePressure.ofPascals(101_325);
+    private static final CoolingCoil.Slopes SLOPES = new CoolingCoil.Slopes(0.031, -0.009, 0.8);
+    private static final CoolingCoil COIL = new CoolingCoil(new CoolingCoil.Rating(3 * TON, 1200 * CFM, 0.75), SLOPES);
+
+    private static MoistAir air(double dryFahrenheit, double wetFahrenheit) {
+        return MoistAir.ofWetBulb(
+                Temperature.ofCelsius((dryFahrenheit - 32) / 1.8),
+                Temperature.ofCelsius((wetFahrenheit - 32) / 1.8),
+                SEA_LEVEL);
+    }
+
+    private static double splitFahrenheit(MoistAir entering, double outdoorCelsius, double share) {
+        return 1.8 * (entering.dryBulb().celsius() - COIL.leaving(entering, outdoorCelsius, share * 1200 * CFM));
+    }
+
+    /** Target splits of a public energy code's table: return air 70 °F, 400 cfm per ton. */
+    @ParameterizedTest(name = "wet bulb {0} °F: {1} F°")
+    @CsvSource({"58, 18.7, 2", "60, 17.7, 2", "62, 16.5, 1", "64, 15.2, 1", "66, 13.7, 1", "68, 11.9, 1"})
+    void followsThePublishedTargetSplits(double wetBulb, double split, double within) {
+        assertThat(splitFahrenheit(air(70, wetBulb), 35, 1)).isCloseTo(split, offset(within));
+    }
+
+    @Test
+    void returnsTheRatedPointAtTheRatedPoint() {
+        MoistAir rated = MoistAir.ofWetBulb(Temperature.ofCelsius(26.7), Temperature.ofCelsius(19.4), SEA_LEVEL);
+        double massFlow = 1200 * CFM / rated.specificVolume();
+        double expected = 26.7 - 0.75 * 3 * TON / massFlow / rated.heatCapacity();
+        assertThat(COIL.leaving(rated, 35, 1200 * CFM)).isCloseTo(expected, offset(0.15));
+    }
+
+    @Test
+    void lessAirLeavesColderAndDrierAirSplitsMore() {
+        assertThat(splitFahrenheit(air(75, 63), 35, 0.7)).isGreaterThan(splitFahrenheit(air(75, 63), 35, 1) + 2);
+        assertThat(splitFahrenheit(air(75, 60), 35, 1)).isGreaterThan(splitFahrenheit(air(75, 66), 35, 1));
+    }
+
+    @Test
+    void aDryCoilStillCools() {
+        double split = splitFahrenheit(air(80, 52), 35, 1);
+        assertThat(split).isBetween(18.0, 28.0);
+    }
+
+    @Test
+    void findsTheAirflowThatExplainsAReading() {
+        MoistAir entering = air(75, 63);
+        double leaving = COIL.leaving(entering, 32, 0.62 * 1200 * CFM);
+        assertThat(COIL.explainingShare(entering, 32, 1200 * CFM, leaving).orElseThrow())
+                .isCloseTo(0.62, offset(1e-4));
+        assertThat(COIL.explainingShare(entering, 32, 1200 * CFM, 23)).isEmpty();
+    }
+
+    @Test
+    void contradictoryRatingsAreRefused() {
+        assertThatThrownBy(() -> new CoolingCoil(new CoolingCoil.Rating(3 * TON, 1200 * CFM, 0.30), SLOPES))
+                .isInstanceOf(CoolingCoil.ImpossibleRating.class)
+                .hasMessageContaining("cannot both be right");
+    }
+}

@@ -1,0 +1,95 @@
+package org.undanus.core.station.siting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.core.CaseFixture;
+import org.undanus.core.installation.Component;
+import org.undanus.core.judgement.Comparison;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.UnitSystem;
+
+class SitingTest {
+
+    @ParameterizedTest(name = "front {0} {1}")
+    @CsvSource({
+        "37 in, MEETS",
+        "36 in, TOO_CLOSE", // on the programme's limit, tape ±3 mm
+        "34 in, FAILS",
+    })
+    void frontAgainstCodeMakerAndProgramme(String taped, Verdict verdict) {
+        Judgement judgement = new CaseFixture()
+                .outdoor("plate.model", "WS-12")
+                .outdoor("siting.outdoor-clearance-front", taped)
+                .judge("siting.outdoor-clearance-front");
+        assertThat(judgement.verdict()).isEqualTo(verdict);
+        assertThat(judgement.comparison().orElseThrow().limits())
+                .extracting(held -> held.limit().authority().id())
+                .containsExactly("code", "programme", "maker");
+    }
+
+    @Test
+    void remedyNamesTheMissingDistanceInTheReadersUnits() {
+        Judgement judgement = new CaseFixture()
+                .outdoor("siting.outdoor-clearance-front", "30 in")
+                .judge("siting.outdoor-clearance-front");
+        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.US)).contains("6 in more");
+        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.SI)).contains("152 mm more");
+        assertThat(judgement.because().in(UnitSystem.US)).contains("6 in short").contains("Lake Halls");
+    }
+
+    @Test
+    void atTheBackTheMakersFigureOutranksPractice() {
+        CaseFixture fixture = new CaseFixture().outdoor("siting.outdoor-clearance-back", "6 in");
+        assertThat(fixture.judge("siting.outdoor-clearance-back").verdict()).isEqualTo(Verdict.FAILS);
+        Judgement withSheet = fixture.outdoor("plate.model", "WS-12").judge("siting.outdoor-clearance-back");
+        assertThat(withSheet.verdict()).isEqualTo(Verdict.MEETS);
+        assertThat(withSheet.comparison().orElseThrow().limits())
+                .filteredOn(Comparison.Held::binds)
+                .singleElement()
+                .satisfies(held -> assertThat(held.limit().source()).contains("Ondrel 4410"));
+    }
+
+    @Test
+    void tooCloseSaysWhichInstrumentWouldSettleIt() {
+        assertThat(new CaseFixture()
+                        .outdoor("siting.outdoor-clearance-front", "914 mm")
+                        .judge("siting.outdoor-clearance-front")
+                        .because()
+                        .toString())
+                .contains("good to ±");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "siting.indoor-clearance-left, 5 in, MEETS",
+        "siting.indoor-clearance-right, 2 in, FAILS",
+        "siting.indoor-clearance-above, 80 mm, TOO_CLOSE",
+        "siting.indoor-height, 2.2 m, MEETS",
+        "siting.indoor-height, 1.9 m, FAILS",
+    })
+    void indoorWallUnit(String requirement, String taped, Verdict verdict) {
+        assertThat(new CaseFixture()
+                        .indoor("plate.model", "WS-12 I")
+                        .indoor(requirement, taped)
+                        .judge(requirement)
+                        .verdict())
+                .isEqualTo(verdict);
+    }
+
+    @Test
+    void ductedUnitsHaveNoMountingHeight() {
+        CaseFixture ducted = new CaseFixture().indoorKind(Component.Kind.INDOOR_DUCTED, true);
+        assertThat(ducted.judge("siting.indoor-height").verdict()).isEqualTo(Verdict.DOES_NOT_APPLY);
+        assertThat(ducted.judge("siting.indoor-clearance-left").verdict()).isEqualTo(Verdict.DOES_NOT_APPLY);
+    }
+
+    @Test
+    void unreadFaceIsNotShown() {
+        assertThat(new CaseFixture().judge("siting.outdoor-clearance-above").verdict())
+                .isEqualTo(Verdict.NOT_SHOWN);
+    }
+}
