@@ -1,0 +1,42 @@
+package org.undanus.server.account;
+
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+
+/** The accounts there are. */
+@Service
+public class Accounts {
+    private final AccountMapper mapper;
+    private final PasswordEncoder encoder;
+    private final String hashOfNobody;
+
+    Accounts(AccountMapper mapper, PasswordEncoder encoder) {
+        this.mapper = mapper;
+        this.encoder = encoder;
+        this.hashOfNobody = encoder.encode("nobody");
+    }
+
+    /** The person, where name and password go together. An unknown name takes as long as a wrong password. */
+    Optional<Person> check(String name, String password) {
+        AccountMapper.AccountRow row = mapper.find(name.strip().toLowerCase(Locale.ROOT));
+        boolean right = encoder.matches(password, row == null ? hashOfNobody : row.passwordHash());
+        return row != null && right
+                ? Optional.of(new Person(row.name(), row.title(), row.role(), Optional.ofNullable(row.crew())))
+                : Optional.empty();
+    }
+
+    public boolean none() {
+        return mapper.count() == 0;
+    }
+
+    public void add(Person person, String password) {
+        mapper.insert(new AccountMapper.AccountRow(
+                person.name(),
+                person.title(),
+                encoder.encode(password),
+                person.role(),
+                person.crew().orElse(null)));
+    }
+}

@@ -1,0 +1,87 @@
+package org.undanus.server.account;
+
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Everything under /api needs a session but signing in; every change needs the CSRF token. */
+@Configuration
+class SecurityConfiguration {
+    private static final String CONTENT_POLICY = "default-src 'self'; script-src 'self'; style-src 'self';"
+            + " img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; object-src 'none';"
+            + " base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    @Bean
+    SecurityFilterChain security(HttpSecurity http, JsonMapper json) {
+        http.authorizeHttpRequests(rules -> rules.dispatcherTypeMatchers(DispatcherType.ERROR)
+                        .permitAll()
+                        .requestMatchers("/api/session", "/api/openapi/**", "/actuator/health")
+                        .permitAll()
+                        .requestMatchers("/api/**", "/actuator/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
+                .csrf(csrf -> csrf.spa())
+                .formLogin(form -> form.disable())
+                .httpBasic(basic -> basic.disable())
+                .logout(logout -> logout.disable())
+                .exceptionHandling(
+                        handling -> handling.authenticationEntryPoint((request, response, e) -> problem(
+                                        json,
+                                        response,
+                                        HttpStatus.UNAUTHORIZED,
+                                        "You are not signed in, or the session has ended."))
+                                .accessDeniedHandler(
+                                        (request, response, e) -> problem(
+                                                json,
+                                                response,
+                                                HttpStatus.FORBIDDEN,
+                                                "This change was refused because the page is out of date. Load it again; nothing was changed.")))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)
+                        .referrerPolicy(
+                                policy -> policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
+        return http.build();
+    }
+
+    private static void problem(JsonMapper json, HttpServletResponse response, HttpStatus status, String sentence)
+            throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        json.writeValue(response.getOutputStream(), ProblemDetail.forStatusAndDetail(status, sentence));
+    }
+
+    @Bean
+    SecurityContextRepository sessions() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    PasswordEncoder passwords() {
+        return new BCryptPasswordEncoder();
+    }
+
+    /** Sign-in goes through {@link SessionController}; this keeps the framework from inventing an account of its own. */
+    @Bean
+    AuthenticationManager noOtherSignIn() {
+        return authentication -> {
+            throw new BadCredentialsException("Sign in at /api/session");
+        };
+    }
+}

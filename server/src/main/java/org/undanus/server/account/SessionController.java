@@ -1,0 +1,103 @@
+package org.undanus.server.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in and out, and who is there. */
+@RestController
+@RequestMapping("/api/session")
+class SessionController {
+
+    record Credentials(
+            @NotBlank(message = "is empty") @Size(max = 60, message = "is longer than 60 characters") String name,
+            @NotBlank(message = "is empty") @Size(max = 72, message = "is longer than 72 characters")
+                    String password) {}
+
+    /**
+     * @param person empty when nobody is signed in
+     * @param demoAccounts in demo mode, accounts to try
+     */
+    record Session(Optional<Person> person, List<DemoAccounts.Account> demoAccounts) {}
+
+    private final Accounts accounts;
+    private final SignInThrottle throttle;
+    private final SecurityContextRepository sessions;
+    private final ObjectProvider<DemoAccounts> demo;
+
+    SessionController(
+            Accounts accounts,
+            SignInThrottle throttle,
+            SecurityContextRepository sessions,
+            ObjectProvider<DemoAccounts> demo) {
+        this.accounts = accounts;
+        this.throttle = throttle;
+        this.sessions = sessions;
+        this.demo = demo;
+    }
+
+    /** Also hands out the CSRF cookie. */
+    @GetMapping
+    Session session(@AuthenticationPrincipal Person person, CsrfToken token) {
+        token.getToken();
+        return session(Optional.ofNullable(person));
+    }
+
+    @PostMapping
+    Session signIn(
+            @Valid @RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
+        String key = credentials.name().strip().toLowerCase(Locale.ROOT) + " " + request.getRemoteAddr();
+        throttle.admit(key);
+        Optional<Person> person = accounts.check(credentials.name(), credentials.password());
+        if (person.isEmpty()) {
+            throttle.wrong(key);
+            throw new BadCredentialsException("wrong");
+        }
+        throttle.right(key);
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(person.get(), null, List.of()));
+        SecurityContextHolder.setContext(context);
+        sessions.saveContext(context, request, response);
+        return session(person);
+    }
+
+    @DeleteMapping
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOut(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+        SecurityContextHolder.clearContext();
+    }
+
+    private Session session(Optional<Person> person) {
+        return new Session(
+                person, demo.stream().flatMap(d -> d.accounts().stream()).toList());
+    }
+}

@@ -1,0 +1,2 @@
+/** The makers' data sheets as kept here, in the open form that files carry them in. */
+package org.undanus.server.datasheet;

@@ -1,0 +1,293 @@
+package org.undanus.server.installation;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.Case;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Site;
+import org.undanus.core.installation.Stage;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.core.station.Walk;
+import org.undanus.server.account.Person;
+import org.undanus.server.datasheet.SheetLibrary;
+import org.undanus.server.installation.InstallationMapper.ComponentRow;
+import org.undanus.server.installation.InstallationMapper.InstallationRow;
+import org.undanus.server.installation.InstallationMapper.ReadingRow;
+import org.undanus.server.installation.InstallationMapper.SiteRow;
+import org.undanus.server.installation.InstallationMapper.VisitRow;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.journal.JournalCheck;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.rulebook.RuleBooks;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Opens case files, keeps what is added to them, and lets nobody see another crew's. */
+@Service
+public class CaseFiles implements JournalCheck.Journalled {
+    private static final String READING_ADDED = "reading.added";
+
+    /** What an installation needs to be entered. */
+    public record Opening(
+            String reference,
+            String title,
+            String building,
+            double elevation,
+            String system,
+            String crew,
+            boolean replacement,
+            Stage stage,
+            LocalDate visitedOn,
+            List<Component> components,
+            RuleBook rules) {}
+
+    private final InstallationMapper mapper;
+    private final RuleBooks books;
+    private final SheetLibrary sheets;
+    private final Journal journal;
+    private final JsonMapper json;
+
+    CaseFiles(InstallationMapper mapper, RuleBooks books, SheetLibrary sheets, Journal journal, JsonMapper json) {
+        this.mapper = mapper;
+        this.books = books;
+        this.sheets = sheets;
+        this.journal = journal;
+        this.json = json;
+    }
+
+    /** @throws NotFoundException when there is none, or it is none of this person's business */
+    @Transactional(readOnly = true)
+    public CaseFile open(String id, Person person) {
+        InstallationRow row = visible(id, person);
+        return file(row, mapper.components(id), mapper.visits(id), mapper.readings(id));
+    }
+
+    /** As {@link #open}, holding the installation for one writer until the transaction ends. */
+    @Transactional
+    public CaseFile openForWriting(String id, Person person) {
+        visible(id, person);
+        mapper.lock(id);
+        return open(id, person);
+    }
+
+    private InstallationRow visible(String id, Person person) {
+        InstallationRow row = mapper.find(id);
+        if (row == null || !person.maySee(row.crew())) {
+            throw new NotFoundException("There is no such installation in your register.");
+        }
+        return row;
+    }
+
+    /** All that this person may see, by reference. */
+    @Transactional(readOnly = true)
+    public List<CaseFile> all(Person person) {
+        Map<String, List<ComponentRow>> components = grouped(mapper.allComponents(), ComponentRow::installationId);
+        Map<String, List<VisitRow>> visits = grouped(mapper.allVisits(), VisitRow::installationId);
+        Map<String, List<ReadingRow>> readings = grouped(mapper.allReadings(), ReadingRow::installationId);
+        return mapper.all().stream()
+                .filter(row -> person.maySee(row.crew()))
+                .map(row -> file(
+                        row,
+                        components.get(row.id()),
+                        visits.get(row.id()),
+                        readings.getOrDefault(row.id(), List.of())))
+                .toList();
+    }
+
+    private static <T> Map<String, List<T>> grouped(List<T> rows, Function<T, String> by) {
+        return rows.stream().collect(Collectors.groupingBy(by));
+    }
+
+    private CaseFile file(
+            InstallationRow row, List<ComponentRow> components, List<VisitRow> visits, List<ReadingRow> readings) {
+        VisitRow visit = visits.get(visits.size() - 1);
+        Case facts = new Case(
+                new Site(row.siteName(), Length.ofMetres(row.elevation())),
+                components.stream()
+                        .map(c -> new Component(c.id(), c.kind(), c.title(), c.ownSupply()))
+                        .toList(),
+                sheets.sheets(),
+                visit.visitedOn());
+        CaseFile.Header header = new CaseFile.Header(
+                row.id(),
+                row.reference(),
+                row.title(),
+                row.siteName(),
+                row.system(),
+                row.crew(),
+                row.replacement(),
+                visit.stage(),
+                visit.visitedOn(),
+                visit.id(),
+                row.version());
+        List<Reading> known =
+                readings.stream().flatMap(r -> reading(r).stream()).toList();
+        return CaseFile.judged(header, facts, Evidence.of(known), books.book(row.ruleBook(), row.ruleBookVersion()));
+    }
+
+    /** Empty for a point this version no longer knows. */
+    private static Optional<Reading> reading(ReadingRow row) {
+        return Walk.point(row.point())
+                .map(point -> new Reading(
+                        UUID.fromString(row.id()),
+                        new PointKey(row.point(), row.component()),
+                        row.typed(),
+                        value(row, point),
+                        row.unit(),
+                        Optional.ofNullable(row.instrument()),
+                        row.grade(),
+                        row.enteredBy(),
+                        row.enteredAt()));
+    }
+
+    private static Value value(ReadingRow row, Point point) {
+        return point.kind() == Point.Kind.QUANTITY
+                ? new Value.Measured(
+                        point.dimension().orElseThrow().of(row.si()), row.standardUncertainty(), row.resolution())
+                : Entry.understand(point, row.typed(), Accuracy.EXACT).value();
+    }
+
+    /** Where a reading of this id has been kept: the installation's id and the reading. */
+    @Transactional(readOnly = true)
+    public Optional<Map.Entry<String, Reading>> keptReading(UUID id) {
+        return Optional.ofNullable(mapper.reading(id.toString()))
+                .flatMap(row -> reading(row).map(reading -> Map.entry(row.installationId(), reading)));
+    }
+
+    @Transactional
+    public void keep(Reading reading, CaseFile.Header header) {
+        Optional<Value.Measured> measured =
+                reading.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
+        ReadingRow row = new ReadingRow(
+                reading.id().toString(),
+                header.id(),
+                header.visitId(),
+                reading.key().point(),
+                reading.key().component(),
+                reading.typed(),
+                measured.map(m -> m.quantity().si()).orElse(null),
+                measured.map(Value.Measured::standardUncertainty).orElse(null),
+                measured.map(Value.Measured::resolution).orElse(null),
+                reading.unit(),
+                reading.instrument().orElse(null),
+                reading.grade(),
+                reading.by(),
+                reading.at());
+        mapper.insertReading(row);
+        journal.write(reading.at(), reading.by(), READING_ADDED, row.id(), row);
+    }
+
+    @Override
+    public String action() {
+        return READING_ADDED;
+    }
+
+    @Override
+    public Map<String, String> contents() {
+        Map<String, String> contents = new TreeMap<>();
+        mapper.allReadings().forEach(row -> contents.put(row.id(), json.writeValueAsString(row)));
+        return contents;
+    }
+
+    /**
+     * Enters an installation in the register.
+     *
+     * @return its id
+     * @throws UnsuitableException when the reference is taken or the building is known at another height
+     */
+    @Transactional
+    public String enter(Opening opening, String by, Instant at) {
+        if (mapper.countReference(opening.reference()) > 0) {
+            throw new UnsuitableException(
+                    "reference", "The reference " + opening.reference() + " is already in the register.");
+        }
+        String siteId = siteId(opening);
+        String id = UUID.randomUUID().toString();
+        mapper.insert(new InstallationRow(
+                id,
+                opening.reference(),
+                siteId,
+                opening.building(),
+                opening.elevation(),
+                opening.title(),
+                opening.system(),
+                opening.crew(),
+                opening.replacement(),
+                opening.rules().id(),
+                opening.rules().version(),
+                1));
+        List<Component> components = new ArrayList<>(opening.components());
+        for (int place = 0; place < components.size(); place++) {
+            Component c = components.get(place);
+            mapper.insertComponent(new ComponentRow(id, c.id(), c.kind(), c.title(), c.ownSupply(), place));
+        }
+        mapper.insertVisit(new VisitRow(UUID.randomUUID().toString(), id, opening.stage(), opening.visitedOn()));
+        journal.write(at, by, "installation.entered", id, Map.of("reference", opening.reference()));
+        return id;
+    }
+
+    private String siteId(Opening opening) {
+        SiteRow known = mapper.site(opening.building());
+        if (known == null) {
+            String id = UUID.randomUUID().toString();
+            mapper.insertSite(new SiteRow(id, opening.building(), opening.elevation()));
+            return id;
+        }
+        if (Math.abs(known.elevation() - opening.elevation()) > 1) {
+            throw new UnsuitableException(
+                    "elevation",
+                    opening.building() + " is in the register at " + Math.round(known.elevation())
+                            + " m above sea level.");
+        }
+        return known.id();
+    }
+
+    /**
+     * Changes what the register says, if nobody else has meanwhile.
+     *
+     * @throws ConflictException with both versions when somebody has
+     */
+    @Transactional
+    public void amend(CaseFile.Header header, RuleBook rules, Person person, Instant at) {
+        InstallationRow before = visible(header.id(), person);
+        int changed = mapper.update(new InstallationRow(
+                header.id(),
+                before.reference(),
+                before.siteId(),
+                before.siteName(),
+                before.elevation(),
+                header.title(),
+                header.system(),
+                header.crew(),
+                header.replacement(),
+                rules.id(),
+                rules.version(),
+                header.version()));
+        if (changed == 0) {
+            throw new ConflictException(
+                    "Someone changed this installation meanwhile. Nothing was saved; compare the two.",
+                    header,
+                    open(header.id(), person).header());
+        }
+        journal.write(at, person.name(), "installation.amended", header.id(), header);
+    }
+}

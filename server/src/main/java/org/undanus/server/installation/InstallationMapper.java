@@ -1,0 +1,128 @@
+package org.undanus.server.installation;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Stage;
+
+@Mapper
+interface InstallationMapper {
+
+    record InstallationRow(
+            String id,
+            String reference,
+            String siteId,
+            String siteName,
+            double elevation,
+            String title,
+            String system,
+            String crew,
+            boolean replacement,
+            String ruleBook,
+            int ruleBookVersion,
+            int version) {}
+
+    record ComponentRow(
+            String installationId, String id, Component.Kind kind, String title, boolean ownSupply, int place) {}
+
+    record VisitRow(String id, String installationId, Stage stage, LocalDate visitedOn) {}
+
+    record ReadingRow(
+            String id,
+            String installationId,
+            String visitId,
+            String point,
+            String component,
+            String typed,
+            Double si,
+            Double standardUncertainty,
+            Double resolution,
+            String unit,
+            String instrument,
+            Grade grade,
+            String enteredBy,
+            Instant enteredAt) {}
+
+    record SiteRow(String id, String name, double elevation) {}
+
+    String INSTALLATION =
+            "SELECT i.id, i.reference, i.site_id, s.name AS site_name, s.elevation, i.title, i.system, i.crew,"
+                    + " i.replacement, i.rule_book, i.rule_book_version, i.version"
+                    + " FROM installation i JOIN site s ON s.id = i.site_id ";
+    String READING =
+            "SELECT id, installation_id, visit_id, point, component, typed, si, standard_uncertainty, resolution,"
+                    + " unit, instrument, grade, entered_by, entered_at FROM reading ";
+
+    @Select(INSTALLATION + "ORDER BY i.reference")
+    List<InstallationRow> all();
+
+    @Select(INSTALLATION + "WHERE i.id = #{id}")
+    InstallationRow find(String id);
+
+    @Select("SELECT COUNT(*) FROM installation WHERE reference = #{reference}")
+    int countReference(String reference);
+
+    /** Lets one writer at a time at an installation. */
+    @Select("SELECT id FROM installation WHERE id = #{id} FOR UPDATE")
+    String lock(String id);
+
+    @Select("SELECT installation_id, id, kind, title, own_supply, place FROM component"
+            + " WHERE installation_id = #{id} ORDER BY place")
+    List<ComponentRow> components(String id);
+
+    @Select("SELECT installation_id, id, kind, title, own_supply, place FROM component ORDER BY installation_id, place")
+    List<ComponentRow> allComponents();
+
+    @Select(
+            "SELECT id, installation_id, stage, visited_on FROM visit WHERE installation_id = #{id} ORDER BY visited_on, id")
+    List<VisitRow> visits(String id);
+
+    @Select("SELECT id, installation_id, stage, visited_on FROM visit ORDER BY installation_id, visited_on, id")
+    List<VisitRow> allVisits();
+
+    @Select(READING + "WHERE installation_id = #{id} ORDER BY sequence")
+    List<ReadingRow> readings(String id);
+
+    @Select(READING + "ORDER BY installation_id, sequence")
+    List<ReadingRow> allReadings();
+
+    @Select(READING + "WHERE id = #{id}")
+    ReadingRow reading(String id);
+
+    @Select("SELECT id, name, elevation FROM site WHERE name = #{name}")
+    SiteRow site(String name);
+
+    @Insert("INSERT INTO site (id, name, elevation) VALUES (#{id}, #{name}, #{elevation})")
+    void insertSite(SiteRow row);
+
+    @Insert("INSERT INTO installation (id, reference, site_id, title, system, crew, replacement, rule_book,"
+            + " rule_book_version, version) VALUES (#{id}, #{reference}, #{siteId}, #{title}, #{system}, #{crew},"
+            + " #{replacement}, #{ruleBook}, #{ruleBookVersion}, #{version})")
+    void insert(InstallationRow row);
+
+    @Update(
+            "UPDATE installation SET title = #{title}, system = #{system}, crew = #{crew}, replacement = #{replacement},"
+                    + " rule_book = #{ruleBook}, rule_book_version = #{ruleBookVersion}, version = version + 1"
+                    + " WHERE id = #{id} AND version = #{version}")
+    int update(InstallationRow row);
+
+    @Insert("INSERT INTO component (installation_id, id, kind, title, own_supply, place)"
+            + " VALUES (#{installationId}, #{id}, #{kind}, #{title}, #{ownSupply}, #{place})")
+    void insertComponent(ComponentRow row);
+
+    @Insert("INSERT INTO visit (id, installation_id, stage, visited_on)"
+            + " VALUES (#{id}, #{installationId}, #{stage}, #{visitedOn})")
+    void insertVisit(VisitRow row);
+
+    @Insert("INSERT INTO reading (id, installation_id, visit_id, point, component, typed, si, standard_uncertainty,"
+            + " resolution, unit, instrument, grade, entered_by, entered_at) VALUES (#{id}, #{installationId}, #{visitId},"
+            + " #{point}, #{component}, #{typed}, #{si}, #{standardUncertainty}, #{resolution}, #{unit}, #{instrument},"
+            + " #{grade}, #{enteredBy}, #{enteredAt})")
+    void insertReading(ReadingRow row);
+}

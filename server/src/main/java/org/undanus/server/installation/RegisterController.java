@@ -1,0 +1,247 @@
+package org.undanus.server.installation;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Stage;
+import org.undanus.core.judgement.StationSummary;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.FieldNotationException;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.server.account.Person;
+import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.rulebook.RuleBooks;
+
+/** The register: which installations there are and how each stands. */
+@RestController
+@RequestMapping("/api/installations")
+class RegisterController {
+
+    record RegisterEntry(
+            String id,
+            String reference,
+            String title,
+            String building,
+            String system,
+            String crew,
+            String stage,
+            LocalDate visitedOn,
+            Verdict worst,
+            Map<Verdict, Long> counts,
+            int readings) {}
+
+    record InstallationView(
+            String id,
+            String reference,
+            String title,
+            String building,
+            String system,
+            String crew,
+            boolean replacement,
+            String stage,
+            LocalDate visitedOn,
+            int version,
+            String ruleBook,
+            String ruleBookTitle,
+            UnitSystem display,
+            List<Component> components) {}
+
+    record NewComponent(
+            @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String title,
+            @NotNull(message = "is missing") Component.Kind kind,
+            boolean ownSupply) {}
+
+    record NewInstallation(
+            @NotBlank(message = "is empty")
+                    @Pattern(
+                            regexp = "[A-Za-z0-9][A-Za-z0-9 ./-]{0,39}",
+                            message = "may hold letters, digits, spaces, . / and -, 40 at most")
+                    String reference,
+            @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String title,
+            @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String building,
+            @NotBlank(message = "is empty") String elevation,
+            @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String system,
+            @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String crew,
+            boolean replacement,
+            @NotNull(message = "is missing") Stage stage,
+            @NotNull(message = "is missing") LocalDate visitedOn,
+            @NotBlank(message = "is empty") String ruleBook,
+            @NotEmpty(message = "needs at least one unit") @Size(max = 20, message = "holds at most 20 units")
+                    List<@Valid NewComponent> components) {}
+
+    record Amendment(
+            @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String title,
+            @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String system,
+            @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String crew,
+            boolean replacement,
+            @NotBlank(message = "is empty") String ruleBook,
+            int version) {}
+
+    private final CaseFiles cases;
+    private final RuleBooks books;
+
+    RegisterController(CaseFiles cases, RuleBooks books) {
+        this.cases = cases;
+        this.books = books;
+    }
+
+    @GetMapping
+    List<RegisterEntry> all(@AuthenticationPrincipal Person person) {
+        return cases.all(person).stream().map(RegisterController::entry).toList();
+    }
+
+    @GetMapping("/{id}")
+    InstallationView one(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        return view(cases.open(id, person));
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    @Transactional
+    InstallationView enter(@Valid @RequestBody NewInstallation asked, @AuthenticationPrincipal Person person) {
+        requireInspector(person);
+        String id = cases.enter(
+                new CaseFiles.Opening(
+                        asked.reference().strip(),
+                        asked.title().strip(),
+                        asked.building().strip(),
+                        elevation(asked.elevation()),
+                        asked.system().strip(),
+                        asked.crew().strip(),
+                        asked.replacement(),
+                        asked.stage(),
+                        asked.visitedOn(),
+                        components(asked.components()),
+                        book(asked.ruleBook())),
+                person.name(),
+                Instant.now());
+        return view(cases.open(id, person));
+    }
+
+    @PutMapping("/{id}")
+    @Transactional
+    InstallationView amend(
+            @PathVariable String id, @Valid @RequestBody Amendment asked, @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.openForWriting(id, person);
+        requireInspector(person);
+        CaseFile.Header h = file.header();
+        cases.amend(
+                new CaseFile.Header(
+                        h.id(),
+                        h.reference(),
+                        asked.title().strip(),
+                        h.building(),
+                        asked.system().strip(),
+                        asked.crew().strip(),
+                        asked.replacement(),
+                        h.stage(),
+                        h.visitedOn(),
+                        h.visitId(),
+                        asked.version()),
+                book(asked.ruleBook()),
+                person,
+                Instant.now());
+        return view(cases.open(id, person));
+    }
+
+    private static void requireInspector(Person person) {
+        if (!person.inspects()) {
+            throw new NotAllowedException("The register is kept by the inspection office.");
+        }
+    }
+
+    private static double elevation(String typed) {
+        try {
+            Length height =
+                    (Length) FieldNotation.parse(typed, Dimension.LENGTH).value();
+            AbsolutePressure.ofStandardAtmosphere(height);
+            return height.si();
+        } catch (FieldNotationException e) {
+            throw new UnsuitableException("elevation", e.getMessage());
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("elevation", e.getMessage() + ".");
+        }
+    }
+
+    private RuleBook book(String id) {
+        return books.newest(id).orElseThrow(() -> new UnsuitableException("ruleBook", "There is no such rule book."));
+    }
+
+    /** Ids from kinds: outdoor-1, indoor-1, indoor-2. */
+    private static List<Component> components(List<NewComponent> asked) {
+        Set<String> taken = new HashSet<>();
+        return asked.stream()
+                .map(c -> {
+                    String stem = c.kind() == Component.Kind.OUTDOOR ? "outdoor-" : "indoor-";
+                    int number = 1;
+                    while (!taken.add(stem + number)) {
+                        number++;
+                    }
+                    return new Component(stem + number, c.kind(), c.title().strip(), c.ownSupply());
+                })
+                .toList();
+    }
+
+    private static RegisterEntry entry(CaseFile file) {
+        StationSummary summary = StationSummary.of(file.judgements().all());
+        CaseFile.Header h = file.header();
+        return new RegisterEntry(
+                h.id(),
+                h.reference(),
+                h.title(),
+                h.building(),
+                h.system(),
+                h.crew(),
+                h.stage().title(),
+                h.visitedOn(),
+                summary.worst(),
+                summary.counts(),
+                file.evidence().readings().size());
+    }
+
+    private static InstallationView view(CaseFile file) {
+        CaseFile.Header h = file.header();
+        return new InstallationView(
+                h.id(),
+                h.reference(),
+                h.title(),
+                h.building(),
+                h.system(),
+                h.crew(),
+                h.replacement(),
+                h.stage().title(),
+                h.visitedOn(),
+                h.version(),
+                file.rules().id(),
+                file.rules().title(),
+                file.rules().display(),
+                file.facts().components());
+    }
+}

@@ -1,0 +1,57 @@
+package org.undanus.server.journal;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
+import java.util.HexFormat;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Writes down every change in the transaction that makes it. */
+@Service
+public class Journal {
+    private final JournalMapper mapper;
+    private final JsonMapper json;
+
+    Journal(JournalMapper mapper, JsonMapper json) {
+        this.mapper = mapper;
+        this.json = json;
+    }
+
+    /**
+     * @param action what was done, for example {@code reading.added}
+     * @param subject the id of what it was done to
+     * @param content what it now says; written as JSON
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void write(Instant at, String byWhom, String action, String subject, Object content) {
+        JournalMapper.Head head = mapper.lockHead();
+        long sequence = head.sequence() + 1;
+        String text = json.writeValueAsString(content);
+        String hash = hash(head.hash(), sequence, at, byWhom, action, subject, text);
+        mapper.insert(new JournalMapper.Entry(sequence, at, byWhom, action, subject, text, hash));
+        mapper.moveHead(new JournalMapper.Head(sequence, hash));
+    }
+
+    static String hash(
+            String before, long sequence, Instant at, String byWhom, String action, String subject, String content) {
+        String line = String.join(
+                "\n",
+                before,
+                Long.toString(sequence),
+                Long.toString(at.toEpochMilli()),
+                byWhom,
+                action,
+                subject,
+                content);
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(line.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(digest);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java platform has SHA-256", e);
+        }
+    }
+}

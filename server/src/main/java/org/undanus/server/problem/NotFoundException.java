@@ -1,0 +1,10 @@
+package org.undanus.server.problem;
+
+/** There is no such thing, or it is none of this person's business; the two are told apart by nobody. */
+public final class NotFoundException extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    public NotFoundException(String sentence) {
+        super(sentence);
+    }
+}

@@ -1,0 +1,176 @@
+package org.undanus.server.problem;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.validation.FieldError;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.undanus.core.rules.RuleBookException;
+import tools.jackson.core.JacksonException;
+
+/** Turns every failure into problem+json. */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    @ExceptionHandler
+    ProblemDetail notFound(NotFoundException e) {
+        return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail notAllowed(NotAllowedException e) {
+        return problem(HttpStatus.FORBIDDEN, "Not allowed", e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail notSignedIn(AuthenticationException e) {
+        return problem(HttpStatus.UNAUTHORIZED, "Not signed in", "Name or password is wrong. Nothing was changed.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail unsuitable(UnsuitableException e) {
+        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Cannot be taken", e.getMessage());
+        problem.setProperty("fields", Map.of(e.field(), e.getMessage()));
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail askFirst(AskFirstException e) {
+        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Unusual value", e.getMessage());
+        problem.setProperty("ask", true);
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail conflict(ConflictException e) {
+        ProblemDetail problem = problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
+        problem.setProperty("yours", e.yours());
+        problem.setProperty("theirs", e.theirs());
+        return problem;
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> tooManyTries(TooManyTriesException e) {
+        return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+                .header(HttpHeaders.RETRY_AFTER, Long.toString(e.seconds()))
+                .body(problem(HttpStatus.TOO_MANY_REQUESTS, "Slow down", e.getMessage()));
+    }
+
+    @ExceptionHandler
+    ProblemDetail ruleBook(RuleBookException e) {
+        ProblemDetail problem = problem(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "Rule book cannot be read",
+                "The rule book has " + e.problems().size() + " problem(s); nothing was changed.");
+        problem.setProperty("problems", e.problems());
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail wrongKind(MethodArgumentTypeMismatchException e) {
+        return problem(
+                HttpStatus.BAD_REQUEST,
+                "Cannot be read",
+                "\"" + shortened(String.valueOf(e.getValue())) + "\" is not a value for " + e.getName() + ".");
+    }
+
+    @ExceptionHandler
+    ProblemDetail database(DataAccessException e) {
+        LOG.error("The database refused", e);
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "Not saved",
+                "The database did not answer in time. Nothing was saved; what you typed is still here. Try again.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail unexpected(Exception e) {
+        LOG.error("Unexpected", e);
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Unexpected",
+                "Something went wrong here that should not. Nothing was saved. The server's log says more.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        for (FieldError error : e.getBindingResult().getFieldErrors()) {
+            fields.putIfAbsent(error.getField(), error.getDefaultMessage());
+        }
+        ProblemDetail problem = problem(
+                HttpStatus.BAD_REQUEST,
+                "Cannot be taken",
+                "Please mend: "
+                        + String.join(
+                                "; ",
+                                fields.entrySet().stream()
+                                        .map(f -> f.getKey() + " " + f.getValue())
+                                        .toList())
+                        + ".");
+        problem.setProperty("fields", fields);
+        return handleExceptionInternal(e, problem, headers, status, request);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        Optional<BodyTooLargeException> tooLarge = cause(e, BodyTooLargeException.class);
+        if (tooLarge.isPresent()) {
+            ProblemDetail problem = tooLarge.get().problem();
+            return handleExceptionInternal(e, problem, headers, HttpStatus.CONTENT_TOO_LARGE, request);
+        }
+        String where = cause(e, JacksonException.class)
+                .map(j -> {
+                    String path = j.getPath().stream()
+                            .map(r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
+                            .reduce((a, b) -> a + "." + b)
+                            .orElse("");
+                    long line = j.getLocation() == null ? 0 : j.getLocation().getLineNr();
+                    return (path.isEmpty() ? "" : " at \"" + shortened(path) + "\"")
+                            + (line > 0 ? " in line " + line : "");
+                })
+                .orElse("");
+        ProblemDetail problem = problem(
+                HttpStatus.BAD_REQUEST,
+                "Cannot be read",
+                "What was sent is not the JSON expected" + where + ". Nothing was changed.");
+        return handleExceptionInternal(e, problem, headers, status, request);
+    }
+
+    private static <T extends Throwable> Optional<T> cause(Throwable thrown, Class<T> kind) {
+        for (Throwable t = thrown; t != null; t = t.getCause()) {
+            if (kind.isInstance(t)) {
+                return Optional.of(kind.cast(t));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static String shortened(String words) {
+        return words.length() <= 80 ? words : words.substring(0, 80) + "…";
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String title, String detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setTitle(title);
+        return problem;
+    }
+}

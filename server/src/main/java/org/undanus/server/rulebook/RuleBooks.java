@@ -1,0 +1,95 @@
+package org.undanus.server.rulebook;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.core.rules.RuleBookException;
+import org.undanus.core.rules.RuleBookReader;
+import org.undanus.core.rules.ShippedRuleBooks;
+import org.undanus.core.station.Walk;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.NotFoundException;
+
+/** The rule books there are. */
+@Service
+public class RuleBooks {
+    private final RuleBookMapper mapper;
+    private final Journal journal;
+    private final Map<String, RuleBook> read = new ConcurrentHashMap<>();
+
+    RuleBooks(RuleBookMapper mapper, Journal journal) {
+        this.mapper = mapper;
+        this.journal = journal;
+    }
+
+    /** @throws NotFoundException when there is no such version */
+    public RuleBook book(String id, int version) {
+        String key = id + "@" + version;
+        RuleBook known = read.get(key);
+        if (known == null) {
+            RuleBookMapper.BookRow row = mapper.find(id, version);
+            if (row == null) {
+                throw new NotFoundException("There is no rule book " + id + " in version " + version + ".");
+            }
+            known = RuleBookReader.read(row.yaml(), Walk.vocabulary());
+            read.put(key, known);
+        }
+        return known;
+    }
+
+    /** The newest version of each book. */
+    public List<RuleBook> newest() {
+        return mapper.all().stream()
+                .collect(
+                        Collectors.toMap(RuleBookMapper.BookRow::id, row -> row, (older, newer) -> newer, TreeMap::new))
+                .values()
+                .stream()
+                .map(row -> book(row.id(), row.version()))
+                .toList();
+    }
+
+    public Optional<RuleBook> newest(String id) {
+        return newest().stream().filter(book -> book.id().equals(id)).findFirst();
+    }
+
+    /**
+     * Reads a book and keeps it.
+     *
+     * @throws RuleBookException naming every problem by line and key
+     * @throws ConflictException when this version is already kept and says something else
+     */
+    @Transactional
+    public RuleBook add(String yaml, String by, Instant at) {
+        RuleBook book = RuleBookReader.read(yaml, Walk.vocabulary());
+        RuleBookMapper.BookRow kept = mapper.find(book.id(), book.version());
+        if (kept == null) {
+            mapper.insert(new RuleBookMapper.BookRow(book.id(), book.version(), book.title(), yaml));
+            journal.write(at, by, "rule-book.added", book.id() + "@" + book.version(), Map.of("yaml", yaml));
+        } else if (!kept.yaml().equals(yaml)) {
+            throw new ConflictException(
+                    "Version " + book.version() + " of " + book.id()
+                            + " is already kept and says something else. Raise the version number; nothing was changed.",
+                    yaml,
+                    kept.yaml());
+        }
+        return book;
+    }
+
+    /** Keeps the shipped books where they are not kept yet. */
+    public void ensureShipped(String by, Instant at) {
+        for (String yaml : ShippedRuleBooks.yaml()) {
+            RuleBook book = RuleBookReader.read(yaml, Walk.vocabulary());
+            if (mapper.find(book.id(), book.version()) == null) {
+                add(yaml, by, at);
+            }
+        }
+    }
+}

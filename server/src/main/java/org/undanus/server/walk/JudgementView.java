@@ -1,0 +1,153 @@
+package org.undanus.server.walk;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.judgement.Comparison;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.MarginBar;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.Deferral;
+import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.station.Walk;
+
+/** A judgement printed in a reader's units. */
+public record JudgementView(
+        String key,
+        String requirement,
+        String title,
+        String component,
+        String subject,
+        String station,
+        Verdict verdict,
+        String severity,
+        String because,
+        Optional<String> remedy,
+        Optional<BarView> bar,
+        List<LimitView> limits,
+        Optional<String> probability,
+        List<StepView> derivation,
+        List<EvidenceView> evidence,
+        List<String> sources,
+        List<String> cautions,
+        Optional<String> school,
+        List<SchoolView> otherSchools) {
+
+    /** The layout of a margin bar, positions from 0 to 1. */
+    public record BarView(
+            double permittedFrom,
+            double permittedTo,
+            List<TickView> ticks,
+            double needle,
+            double whiskerFrom,
+            double whiskerTo,
+            String reading) {}
+
+    public record TickView(double position, String label, boolean binds, boolean defers, int row) {}
+
+    /** @param givesWay why it does not bind though stricter, where that is so */
+    public record LimitView(
+            String authority,
+            String note,
+            String bound,
+            String value,
+            String source,
+            boolean binds,
+            Optional<String> givesWay) {}
+
+    public record StepView(String name, String how, String value, String source) {}
+
+    /** @param reading what was typed, empty where the line is open */
+    public record EvidenceView(
+            String point,
+            String component,
+            String line,
+            Optional<String> reading,
+            Optional<String> grade,
+            Optional<String> by) {}
+
+    /** The same requirement by another school. */
+    public record SchoolView(String title, Verdict verdict, String because, Optional<BarView> bar) {}
+
+    public static JudgementView of(Judgement judgement, Evidence evidence, UnitSystem units) {
+        return new JudgementView(
+                judgement.key(),
+                judgement.about().id(),
+                judgement.about().title(),
+                judgement.component(),
+                judgement.subject(),
+                judgement.about().station().key(),
+                judgement.verdict(),
+                judgement.about().severity().title(),
+                judgement.because().in(units),
+                judgement.remedy().map(text -> text.in(units)),
+                bar(judgement, units),
+                judgement.comparison().stream()
+                        .flatMap(c -> c.limits().stream())
+                        .map(held -> limit(held, units))
+                        .toList(),
+                judgement
+                        .comparison()
+                        .filter(c -> c.measured().standardUncertainty() > 0)
+                        .map(c -> String.format("%.1f %%", 100 * c.probabilityOfConforming())),
+                judgement.derivation().stream()
+                        .map(s -> new StepView(s.name(), s.how(), s.value().in(units), s.source()))
+                        .toList(),
+                judgement.evidence().stream()
+                        .map(key -> evidence(key, evidence))
+                        .toList(),
+                judgement.about().sources(),
+                judgement.about().cautions(),
+                judgement.school().map(SchoolTopic.School::title),
+                judgement.otherSchools().stream()
+                        .map(other -> new SchoolView(
+                                other.school().orElseThrow().title(),
+                                other.verdict(),
+                                other.because().in(units),
+                                bar(other, units)))
+                        .toList());
+    }
+
+    private static LimitView limit(Comparison.Held held, UnitSystem units) {
+        return new LimitView(
+                held.limit().authority().name(),
+                held.limit().authority().note(),
+                held.limit().bound().words(),
+                QuantityFormat.of(units).format(held.limit().value()),
+                held.limit().source(),
+                held.binds(),
+                held.deferral().map(Deferral::reason));
+    }
+
+    private static EvidenceView evidence(PointKey key, Evidence evidence) {
+        Optional<Reading> reading = evidence.latest(key);
+        return new EvidenceView(
+                key.point(),
+                key.component(),
+                Walk.point(key.point()).map(Point::title).orElse(key.point()),
+                reading.map(Reading::typed),
+                reading.map(r -> r.grade().title()),
+                reading.map(Reading::by));
+    }
+
+    private static Optional<BarView> bar(Judgement judgement, UnitSystem units) {
+        return judgement.comparison().map(comparison -> {
+            MarginBar bar = MarginBar.of(comparison);
+            return new BarView(
+                    bar.permittedFrom(),
+                    bar.permittedTo(),
+                    bar.ticks().stream()
+                            .map(t -> new TickView(t.position(), t.label().in(units), t.binds(), t.defers(), t.row()))
+                            .toList(),
+                    bar.needle(),
+                    bar.whiskerFrom(),
+                    bar.whiskerTo(),
+                    bar.reading().in(units));
+        });
+    }
+}

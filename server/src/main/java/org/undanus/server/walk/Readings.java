@@ -1,0 +1,149 @@
+package org.undanus.server.walk;
+
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.server.account.Person;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.AskFirstException;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.toolcase.Toolcase;
+
+/** Takes readings: understands what was typed, keeps it, and finds which judgements it changed. */
+@Service
+class Readings {
+
+    /**
+     * @param id made by whoever types, so that sending twice keeps once
+     * @param basedOn the reading seen on the line when this was typed, empty for an open line
+     * @param confirmed whether the person has been asked about an unusual value
+     */
+    record Typed(
+            UUID id,
+            PointKey key,
+            String typed,
+            Optional<String> instrument,
+            Grade grade,
+            Optional<UUID> basedOn,
+            boolean confirmed) {}
+
+    /** @param changed the judgements that are not what they were */
+    record Outcome(CaseFile file, CaseFile.Line line, List<Judgement> changed) {}
+
+    private final CaseFiles cases;
+    private final Toolcase toolcase;
+
+    Readings(CaseFiles cases, Toolcase toolcase) {
+        this.cases = cases;
+        this.toolcase = toolcase;
+    }
+
+    /**
+     * Keeps a reading.
+     *
+     * @throws UnsuitableException when what was typed cannot be taken
+     * @throws AskFirstException when it is unusual and not confirmed
+     * @throws ConflictException when someone else has read the line meanwhile
+     */
+    @Transactional
+    Outcome save(String installation, Typed typed, Person person, UnitSystem units) {
+        CaseFile before = cases.openForWriting(installation, person);
+        CaseFile.Line line = line(before, typed.key());
+        requireGrade(person, typed.grade());
+        Optional<Map.Entry<String, Reading>> kept = cases.keptReading(typed.id());
+        if (kept.isPresent()) {
+            requireSame(kept.get(), installation, typed);
+            return new Outcome(before, line, List.of());
+        }
+        Optional<Reading> latest = before.evidence().latest(typed.key());
+        if (!latest.map(Reading::id).equals(typed.basedOn())) {
+            throw new ConflictException(
+                    "Someone has read this line meanwhile. Yours is not saved yet; choose which one stands.",
+                    typed.typed(),
+                    latest.map(reading -> StationView.reading(reading, units)).orElse(null));
+        }
+        Entry.Understood understood = understand(line.point(), typed.typed(), typed.instrument(), before.rules());
+        if (!understood.plausible() && !typed.confirmed()) {
+            throw new AskFirstException("\"" + typed.typed().strip() + "\" is far from what is usual for "
+                    + line.point().title().toLowerCase(Locale.ROOT) + ". Save it as it is?");
+        }
+        Reading reading = new Reading(
+                typed.id(),
+                typed.key(),
+                typed.typed().strip(),
+                understood.value(),
+                understood.unit(),
+                typed.instrument(),
+                typed.grade(),
+                person.name(),
+                Instant.now().truncatedTo(ChronoUnit.MILLIS));
+        cases.keep(reading, before.header());
+        CaseFile after = before.with(before.evidence().with(reading));
+        return new Outcome(after, line, changed(before, after));
+    }
+
+    /** What a text would be taken as, without keeping it. */
+    Entry.Understood understand(Point point, String typed, Optional<String> instrument, RuleBook rules) {
+        Accuracy accuracy = instrument
+                .map(id -> toolcase.find(id)
+                        .map(Instrument::accuracy)
+                        .orElseThrow(() -> new UnsuitableException("instrument", "There is no such instrument.")))
+                .orElseGet(() -> rules.accuracy(point.instrument()));
+        try {
+            return Entry.understand(point, typed, accuracy);
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("typed", e.getMessage());
+        }
+    }
+
+    static CaseFile.Line line(CaseFile file, PointKey key) {
+        return file.line(key).orElseThrow(() -> new NotFoundException("This installation has no such line."));
+    }
+
+    private static void requireGrade(Person person, Grade grade) {
+        if (!person.inspects() && grade != Grade.RECORDED) {
+            throw new NotAllowedException(
+                    "A crew fills in the commissioning record: its readings are of grade recorded.");
+        }
+    }
+
+    private static void requireSame(Map.Entry<String, Reading> kept, String installation, Typed typed) {
+        Reading reading = kept.getValue();
+        boolean same = kept.getKey().equals(installation)
+                && reading.key().equals(typed.key())
+                && reading.typed().equals(typed.typed().strip());
+        if (!same) {
+            throw new UnsuitableException("id", "This id already belongs to another reading. Nothing was saved.");
+        }
+    }
+
+    private static List<Judgement> changed(CaseFile before, CaseFile after) {
+        Map<String, Judgement> old =
+                before.judgements().all().stream().collect(Collectors.toMap(Judgement::key, Function.identity()));
+        return after.judgements().all().stream()
+                .filter(judgement -> !judgement.equals(old.get(judgement.key())))
+                .toList();
+    }
+}

@@ -1,0 +1,153 @@
+package org.undanus.server.walk;
+
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.Component;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.StationSummary;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.Walk;
+import org.undanus.server.installation.CaseFile;
+
+/** A station as it is shown: lines, judgements, figure. */
+record StationView(
+        String key,
+        int number,
+        String title,
+        String question,
+        List<LineView> lines,
+        List<JudgementView> judgements,
+        FiguresView figures) {
+
+    /** A station on the route. */
+    record RouteStation(
+            String key,
+            int number,
+            String title,
+            boolean built,
+            int read,
+            int lines,
+            Verdict worst,
+            Map<Verdict, Long> counts) {}
+
+    /**
+     * @param group the unit the line belongs to, empty for the system
+     * @param earlier how many readings this one supersedes
+     */
+    record LineView(
+            String point,
+            String component,
+            String group,
+            String title,
+            String how,
+            String caution,
+            Point.Kind kind,
+            List<String> options,
+            String example,
+            boolean optional,
+            String instrumentKind,
+            Optional<ReadingView> reading,
+            int earlier) {}
+
+    /** @param us what was understood, in US units; empty for other than quantities */
+    record ReadingView(
+            String id,
+            String typed,
+            Optional<String> us,
+            Optional<String> si,
+            Optional<String> uncertainty,
+            Optional<String> instrument,
+            Grade grade,
+            String by,
+            Instant at) {}
+
+    static List<RouteStation> route(CaseFile file) {
+        return Arrays.stream(Station.values())
+                .map(station -> {
+                    List<CaseFile.Line> lines = file.lines(station).stream()
+                            .filter(line -> !line.point().optional())
+                            .toList();
+                    StationSummary summary = StationSummary.of(file.judgements().of(station));
+                    int read = (int) lines.stream()
+                            .filter(line -> file.evidence().latest(line.key()).isPresent())
+                            .count();
+                    return new RouteStation(
+                            station.key(),
+                            station.number(),
+                            station.title(),
+                            Walk.plan(station).isPresent(),
+                            read,
+                            lines.size(),
+                            summary.worst(),
+                            summary.counts());
+                })
+                .toList();
+    }
+
+    static StationView of(CaseFile file, Station station, UnitSystem units) {
+        return new StationView(
+                station.key(),
+                station.number(),
+                station.title(),
+                station.question(),
+                file.lines(station).stream()
+                        .map(line -> line(line, file.evidence(), units))
+                        .toList(),
+                file.judgements().of(station).stream()
+                        .map(j -> JudgementView.of(j, file.evidence(), units))
+                        .toList(),
+                FiguresView.of(file, station, units));
+    }
+
+    static LineView line(CaseFile.Line line, Evidence evidence, UnitSystem units) {
+        Point point = line.point();
+        return new LineView(
+                point.id(),
+                line.key().component(),
+                line.component().map(Component::title).orElse(""),
+                point.title(),
+                point.how(),
+                point.caution(),
+                point.kind(),
+                point.options(),
+                point.dimension().map(Dimension::example).orElse(""),
+                point.optional(),
+                point.instrument().key(),
+                evidence.latest(line.key()).map(reading -> reading(reading, units)),
+                Math.max(0, evidence.history(line.key()).size() - 1));
+    }
+
+    static ReadingView reading(Reading reading, UnitSystem units) {
+        Optional<Value.Measured> measured =
+                reading.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
+        return new ReadingView(
+                reading.id().toString(),
+                reading.typed(),
+                measured.map(m -> QuantityFormat.US.format(m.quantity(), m.resolution())),
+                measured.map(m -> QuantityFormat.SI.format(m.quantity(), m.resolution())),
+                measured.filter(m -> m.standardUncertainty() > 0).map(m -> uncertainty(m, units)),
+                reading.instrument(),
+                reading.grade(),
+                reading.by(),
+                reading.at());
+    }
+
+    static String uncertainty(Value.Measured measured, UnitSystem units) {
+        return "± "
+                + QuantityFormat.of(units)
+                        .formatUncertainty(
+                                measured.quantity().dimension(),
+                                measured.uncertain().expanded());
+    }
+}

@@ -1,0 +1,177 @@
+package org.undanus.server.walk;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.server.account.Person;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.toolcase.Toolcase;
+
+/** The walk over HTTP. */
+@RestController
+@RequestMapping("/api")
+class WalkController {
+
+    record TypedReading(
+            @NotNull(message = "is missing") UUID id,
+            @NotBlank(message = "is empty") @Size(max = 80, message = "is no point") String point,
+            @NotBlank(message = "is empty") @Size(max = 40, message = "is no unit") String component,
+            @NotNull(message = "is missing") @Size(max = 400, message = "is longer than a reading can be") String typed,
+            Optional<@Size(max = 60, message = "is no instrument") String> instrument,
+            @NotNull(message = "is missing") Grade grade,
+            Optional<UUID> basedOn,
+            boolean confirmed) {}
+
+    record SavedReading(
+            StationView.LineView line,
+            List<JudgementView> changed,
+            List<StationView.RouteStation> route,
+            FiguresView figures) {}
+
+    record Question(
+            @NotBlank(message = "is empty") String point,
+            @NotBlank(message = "is empty") String component,
+            @NotNull(message = "is missing") @Size(max = 400, message = "is longer than a reading can be") String typed,
+            Optional<String> instrument) {}
+
+    record Echo(Optional<String> us, Optional<String> si, Optional<String> uncertainty, boolean plausible) {}
+
+    record InstrumentView(String id, String title, String kind) {}
+
+    private final CaseFiles cases;
+    private final Readings readings;
+    private final Toolcase toolcase;
+
+    WalkController(CaseFiles cases, Readings readings, Toolcase toolcase) {
+        this.cases = cases;
+        this.readings = readings;
+        this.toolcase = toolcase;
+    }
+
+    @GetMapping("/instruments")
+    List<InstrumentView> instruments() {
+        return toolcase.instruments().stream()
+                .map(i -> new InstrumentView(i.id(), i.title(), i.kind().key()))
+                .toList();
+    }
+
+    @GetMapping("/installations/{id}/route")
+    List<StationView.RouteStation> route(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        return StationView.route(cases.open(id, person));
+    }
+
+    @GetMapping("/installations/{id}/stations/{station}")
+    StationView station(
+            @PathVariable String id,
+            @PathVariable String station,
+            @RequestParam Optional<UnitSystem> units,
+            @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        return StationView.of(file, named(station), units.orElse(file.rules().display()));
+    }
+
+    /** Every reading of one line, oldest first. */
+    @GetMapping("/installations/{id}/history")
+    List<StationView.ReadingView> history(
+            @PathVariable String id,
+            @RequestParam String point,
+            @RequestParam String component,
+            @RequestParam Optional<UnitSystem> units,
+            @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        CaseFile.Line line = Readings.line(file, new PointKey(point, component));
+        return file.evidence().history(line.key()).stream()
+                .map(reading ->
+                        StationView.reading(reading, units.orElse(file.rules().display())))
+                .toList();
+    }
+
+    @PostMapping("/installations/{id}/readings")
+    @ResponseStatus(HttpStatus.CREATED)
+    SavedReading save(
+            @PathVariable String id,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody TypedReading typed,
+            @AuthenticationPrincipal Person person) {
+        UnitSystem system = units.orElse(UnitSystem.SI);
+        Readings.Outcome outcome = readings.save(
+                id,
+                new Readings.Typed(
+                        typed.id(),
+                        new PointKey(typed.point(), typed.component()),
+                        typed.typed(),
+                        typed.instrument(),
+                        typed.grade(),
+                        typed.basedOn(),
+                        typed.confirmed()),
+                person,
+                system);
+        return new SavedReading(
+                StationView.line(outcome.line(), outcome.file().evidence(), system),
+                outcome.changed().stream()
+                        .map(j -> JudgementView.of(j, outcome.file().evidence(), system))
+                        .toList(),
+                StationView.route(outcome.file()),
+                FiguresView.of(outcome.file(), stationOf(outcome), system));
+    }
+
+    /** How a text would be understood, in both unit systems. Nothing is kept. */
+    @PostMapping("/installations/{id}/understand")
+    Echo understand(
+            @PathVariable String id,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody Question question,
+            @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        CaseFile.Line line = Readings.line(file, new PointKey(question.point(), question.component()));
+        Entry.Understood understood =
+                readings.understand(line.point(), question.typed(), question.instrument(), file.rules());
+        Optional<Value.Measured> measured =
+                understood.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
+        return new Echo(
+                measured.map(m -> QuantityFormat.US.format(m.quantity(), m.resolution())),
+                measured.map(m -> QuantityFormat.SI.format(m.quantity(), m.resolution())),
+                measured.filter(m -> m.standardUncertainty() > 0)
+                        .map(m -> StationView.uncertainty(
+                                m, units.orElse(file.rules().display()))),
+                understood.plausible());
+    }
+
+    private static Station named(String key) {
+        return Arrays.stream(Station.values())
+                .filter(station -> station.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("There is no such station on the walk."));
+    }
+
+    private static Station stationOf(Readings.Outcome outcome) {
+        return Arrays.stream(Station.values())
+                .filter(station -> outcome.file().lines(station).contains(outcome.line()))
+                .findFirst()
+                .orElseThrow();
+    }
+}
