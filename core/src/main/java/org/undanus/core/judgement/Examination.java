@@ -160,35 +160,43 @@ public final class Examination {
         return new Finding(this);
     }
 
-    /** The evidence is not there: names the lines to read. */
+    /** The evidence is not there, or too weak: names the lines to read. */
     public Judgement notShown(List<Point> missing) {
-        String names = missing.stream().map(Point::title).collect(Collectors.joining(", "));
+        List<Reading> weak = missing.stream()
+                .flatMap(point -> tooWeak.stream().filter(r -> r.key().equals(key(point))))
+                .toList();
         Point first = missing.get(0);
-        return finding().conclude(Verdict.NOT_SHOWN, Text.of("Not read yet: {}.", names), first.how());
+        if (weak.isEmpty()) {
+            return finding().conclude(Verdict.NOT_SHOWN, Text.of("Not read yet: {}.", titles(missing)), first.how());
+        }
+        Grade least = rules.minimumGrade(about.id(), about.station().key()).orElseThrow();
+        String grades = weak.stream().map(r -> lower(r.grade())).distinct().collect(Collectors.joining(", "));
+        return finding()
+                .conclude(
+                        Verdict.NOT_SHOWN,
+                        Text.of(
+                                "{}: the rule book asks for evidence at least {}; what is there is {}.",
+                                titles(missing),
+                                lower(least),
+                                grades),
+                        "Read it, or find it in the commissioning record.");
+    }
+
+    private static String titles(List<Point> points) {
+        return points.stream().map(Point::title).collect(Collectors.joining(", "));
+    }
+
+    private static String lower(Grade grade) {
+        return grade.title().toLowerCase(Locale.ROOT);
     }
 
     Judgement judgement(Finding finding) {
-        Text because = finding.because();
-        if (finding.verdict() == Verdict.NOT_SHOWN && !tooWeak.isEmpty()) {
-            String grades = tooWeak.stream()
-                    .map(r -> r.grade().title().toLowerCase(Locale.ROOT))
-                    .distinct()
-                    .collect(Collectors.joining(", "));
-            because = Text.of(
-                    "{} The rule book asks for evidence at least {} here; what is there is {}.",
-                    because,
-                    rules.minimumGrade(about.id(), about.station().key())
-                            .orElseThrow()
-                            .title()
-                            .toLowerCase(Locale.ROOT),
-                    grades);
-        }
         return new Judgement(
                 about,
                 subject.map(Component::id).orElse(PointKey.SYSTEM),
                 subject.map(Component::title).orElse(""),
                 finding.verdict(),
-                because,
+                finding.because(),
                 finding.remedy(),
                 finding.comparison(),
                 finding.steps(),

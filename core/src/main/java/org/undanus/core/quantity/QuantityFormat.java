@@ -64,6 +64,9 @@ public final class QuantityFormat {
         if (dimension == Dimension.COUNT) {
             return decimal(si, 2);
         }
+        if (dimension == Dimension.DURATION) {
+            return duration(si);
+        }
         Quantity half = dimension.of(si);
         Choice choice = choice(half);
         return choice.print(si, si / 10);

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -88,6 +89,15 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 HttpStatus.BAD_REQUEST,
                 "Cannot be read",
                 "\"" + shortened(String.valueOf(e.getValue())) + "\" is not a value for " + e.getName() + ".");
+    }
+
+    @ExceptionHandler
+    ProblemDetail doesNotFit(DataIntegrityViolationException e) {
+        LOG.info("Refused by the database: {}", e.getMostSpecificCause().getMessage());
+        return problem(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "Cannot be taken",
+                "Something in it is missing, too long or already there. Nothing was saved.");
     }
 
     @ExceptionHandler

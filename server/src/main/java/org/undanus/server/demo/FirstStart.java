@@ -1,0 +1,66 @@
+package org.undanus.server.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.security.SecureRandom;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Base64;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.server.account.Accounts;
+import org.undanus.server.account.DemoAccounts;
+import org.undanus.server.account.Person;
+import org.undanus.server.account.Role;
+import org.undanus.server.exchange.Exchange;
+import org.undanus.server.rulebook.RuleBooks;
+
+/**
+ * Fills an empty database: the shipped rule books always; in demo mode the invented borough's people and installations,
+ * else one quality lead whose password is printed once.
+ */
+@Component
+class FirstStart implements ApplicationRunner {
+    private static final String SEED = "/demo/sallowmere.json";
+    private static final Person KEEPER = new Person("undanus", "Undanus", Role.QUALITY_LEAD, Optional.empty());
+    private static final int PASSWORD_BYTES = 9;
+
+    private final RuleBooks books;
+    private final Accounts accounts;
+    private final ObjectProvider<DemoAccounts> demo;
+    private final Exchange exchange;
+
+    FirstStart(RuleBooks books, Accounts accounts, ObjectProvider<DemoAccounts> demo, Exchange exchange) {
+        this.books = books;
+        this.accounts = accounts;
+        this.demo = demo;
+        this.exchange = exchange;
+    }
+
+    @Override
+    @Transactional
+    public void run(ApplicationArguments arguments) throws IOException {
+        books.ensureShipped(KEEPER.name(), Instant.now().truncatedTo(ChronoUnit.MILLIS));
+        if (!accounts.none()) {
+            return;
+        }
+        DemoAccounts demoAccounts = demo.getIfAvailable();
+        if (demoAccounts != null) {
+            demoAccounts.ensure();
+            try (InputStream seed = Objects.requireNonNull(FirstStart.class.getResourceAsStream(SEED), SEED)) {
+                exchange.read(seed, KEEPER);
+            }
+        } else {
+            byte[] random = new byte[PASSWORD_BYTES];
+            new SecureRandom().nextBytes(random);
+            String password = Base64.getUrlEncoder().encodeToString(random);
+            accounts.add(new Person("lead", "Quality lead", Role.QUALITY_LEAD, Optional.empty()), password);
+            System.out.println("First account: name lead, password " + password + " (shown once; write it down).");
+        }
+    }
+}

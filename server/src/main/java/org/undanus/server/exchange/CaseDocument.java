@@ -1,0 +1,91 @@
+package org.undanus.server.exchange;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Stage;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.server.correction.Correction;
+import org.undanus.server.datasheet.SheetRecord;
+import org.undanus.server.toolcase.InstrumentRecord;
+
+/**
+ * Installations in an open file, with the rule books, sheets and instruments they are judged by. Judgements are written for
+ * whoever reads the file; they are never read back, but computed again.
+ *
+ * @param ruleBooks YAML texts; a book that is kept already need not be given
+ */
+record CaseDocument(
+        String format,
+        Optional<Instant> exportedAt,
+        Optional<List<String>> ruleBooks,
+        Optional<List<SheetRecord>> dataSheets,
+        Optional<List<InstrumentRecord>> instruments,
+        List<InstallationRecord> installations) {
+
+    static final String FORMAT = "undanus-case/1";
+
+    record InstallationRecord(
+            String reference,
+            String title,
+            String building,
+            String elevation,
+            String system,
+            String crew,
+            boolean replacement,
+            Stage stage,
+            LocalDate visitedOn,
+            BookRecord ruleBook,
+            List<Component> components,
+            List<ReadingRecord> readings,
+            Optional<List<CorrectionRecord>> corrections,
+            Optional<List<JudgementRecord>> judgements) {}
+
+    record BookRecord(String id, int version) {}
+
+    /**
+     * @param component empty for the system's own points
+     * @param understood what it was understood as, in SI; checked on import where given
+     */
+    record ReadingRecord(
+            Optional<String> id,
+            String point,
+            Optional<String> component,
+            String typed,
+            Optional<UnderstoodRecord> understood,
+            Optional<String> instrument,
+            Grade grade,
+            String by,
+            Instant at) {}
+
+    record UnderstoodRecord(double si, double standardUncertainty) {}
+
+    record CorrectionRecord(
+            int number,
+            String requirement,
+            String component,
+            String what,
+            String finding,
+            String limits,
+            String words,
+            Optional<LocalDate> due,
+            Correction.State state,
+            String raisedBy,
+            Instant raisedAt) {}
+
+    record JudgementRecord(
+            String requirement,
+            String component,
+            Verdict verdict,
+            String because,
+            Optional<Double> value,
+            Optional<Double> expandedUncertainty,
+            List<LimitRecord> limits,
+            Optional<String> school) {}
+
+    /** @param value in SI */
+    record LimitRecord(String authority, String bound, double value, String source, boolean binds) {}
+}

@@ -1,0 +1,351 @@
+package org.undanus.server.exchange;
+
+import java.io.InputStream;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.Site;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.core.rules.SchoolTopic;
+import org.undanus.server.account.Person;
+import org.undanus.server.correction.Correction;
+import org.undanus.server.correction.Corrections;
+import org.undanus.server.datasheet.SheetLibrary;
+import org.undanus.server.exchange.CaseDocument.CorrectionRecord;
+import org.undanus.server.exchange.CaseDocument.InstallationRecord;
+import org.undanus.server.exchange.CaseDocument.JudgementRecord;
+import org.undanus.server.exchange.CaseDocument.LimitRecord;
+import org.undanus.server.exchange.CaseDocument.ReadingRecord;
+import org.undanus.server.exchange.CaseDocument.UnderstoodRecord;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.server.toolcase.Toolcase;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Writes case files out and reads them in. */
+@Service
+public class Exchange {
+    private static final double SAME = 1e-9;
+
+    private final CaseFiles cases;
+    private final Corrections corrections;
+    private final RuleBooks books;
+    private final SheetLibrary sheets;
+    private final Toolcase toolcase;
+    private final JsonMapper json;
+
+    Exchange(
+            CaseFiles cases,
+            Corrections corrections,
+            RuleBooks books,
+            SheetLibrary sheets,
+            Toolcase toolcase,
+            JsonMapper json) {
+        this.cases = cases;
+        this.corrections = corrections;
+        this.books = books;
+        this.sheets = sheets;
+        this.toolcase = toolcase;
+        this.json = json;
+    }
+
+    /** One installation with everything it is judged by. */
+    @Transactional(readOnly = true)
+    CaseDocument export(CaseFile file) {
+        List<String> models = file.facts().components().stream()
+                .flatMap(c -> file.evidence().latest(new PointKey(PlatePoints.MODEL.id(), c.id())).stream())
+                .map(reading -> ((Value.Written) reading.value()).text())
+                .toList();
+        List<String> used = file.evidence().readings().stream()
+                .flatMap(reading -> reading.instrument().stream())
+                .distinct()
+                .toList();
+        return new CaseDocument(
+                CaseDocument.FORMAT,
+                Optional.of(Instant.now().truncatedTo(ChronoUnit.SECONDS)),
+                Optional.of(List.of(file.rules().yaml())),
+                Optional.of(sheets.recordsOf(models)),
+                Optional.of(toolcase.records().stream()
+                        .filter(i -> used.contains(i.id()))
+                        .toList()),
+                List.of(installation(file)));
+    }
+
+    private InstallationRecord installation(CaseFile file) {
+        CaseFile.Header h = file.header();
+        return new InstallationRecord(
+                h.reference(),
+                h.title(),
+                h.building(),
+                file.facts().site().elevation().si() + " m",
+                h.system(),
+                h.crew(),
+                h.replacement(),
+                h.stage(),
+                h.visitedOn(),
+                new CaseDocument.BookRecord(file.rules().id(), file.rules().version()),
+                file.facts().components(),
+                file.evidence().readings().stream().map(Exchange::reading).toList(),
+                Optional.of(
+                        corrections.of(file).stream().map(Exchange::correction).toList()),
+                Optional.of(file.judgements().all().stream()
+                        .map(Exchange::judgement)
+                        .toList()));
+    }
+
+    private static ReadingRecord reading(Reading reading) {
+        Optional<UnderstoodRecord> understood = reading.value() instanceof Value.Measured m
+                ? Optional.of(new UnderstoodRecord(m.quantity().si(), m.standardUncertainty()))
+                : Optional.empty();
+        return new ReadingRecord(
+                Optional.of(reading.id().toString()),
+                reading.key().point(),
+                Optional.of(reading.key().component()).filter(c -> !c.equals(PointKey.SYSTEM)),
+                reading.typed(),
+                understood,
+                reading.instrument(),
+                reading.grade(),
+                reading.by(),
+                reading.at());
+    }
+
+    private static CorrectionRecord correction(Correction c) {
+        return new CorrectionRecord(
+                c.number(),
+                c.requirement(),
+                c.component(),
+                c.what(),
+                c.finding(),
+                c.limits(),
+                c.words(),
+                c.due(),
+                c.state(),
+                c.raisedBy(),
+                c.raisedAt());
+    }
+
+    private static JudgementRecord judgement(Judgement j) {
+        return new JudgementRecord(
+                j.about().id(),
+                j.component(),
+                j.verdict(),
+                j.because().in(UnitSystem.SI),
+                j.comparison().map(c -> c.measured().value()),
+                j.comparison().map(c -> c.measured().expanded()),
+                j.comparison().stream()
+                        .flatMap(c -> c.limits().stream())
+                        .map(held -> new LimitRecord(
+                                held.limit().authority().id(),
+                                held.limit().bound().words(),
+                                held.limit().value().si(),
+                                held.limit().source(),
+                                held.binds()))
+                        .toList(),
+                j.school().map(SchoolTopic.School::id));
+    }
+
+    /** Reads a document in from JSON, whole or not at all. */
+    @Transactional
+    public List<String> read(InputStream document, Person person) {
+        return read(json.readValue(document, CaseDocument.class), person);
+    }
+
+    /**
+     * Reads a document in, whole or not at all.
+     *
+     * @return the ids of the installations entered
+     * @throws UnsuitableException naming the place that cannot be taken
+     */
+    @Transactional
+    List<String> read(CaseDocument document, Person person) {
+        Instant now = Instant.now().truncatedTo(ChronoUnit.MILLIS);
+        if (!CaseDocument.FORMAT.equals(document.format())) {
+            throw new UnsuitableException(
+                    "format", "This reads " + CaseDocument.FORMAT + ", not " + shortened(document.format()) + ".");
+        }
+        if (document.installations() == null || document.installations().isEmpty()) {
+            throw new UnsuitableException("installations", "The file holds no installation.");
+        }
+        requireNoGaps("installations", document.installations());
+        document.ruleBooks().ifPresent(all -> requireNoGaps("ruleBooks", all));
+        document.dataSheets().ifPresent(all -> requireNoGaps("dataSheets", all));
+        document.instruments().ifPresent(all -> requireNoGaps("instruments", all));
+        document.ruleBooks().stream().flatMap(List::stream).forEach(yaml -> books.add(yaml, person.name(), now));
+        sheets.add(document.dataSheets().orElse(List.of()), person.name(), now);
+        toolcase.add(document.instruments().orElse(List.of()), person.name(), now);
+        return document.installations().stream().map(i -> enter(i, person, now)).toList();
+    }
+
+    private String enter(InstallationRecord record, Person person, Instant now) {
+        String where = "installations." + record.reference();
+        if (record.reference() == null
+                || record.title() == null
+                || record.building() == null
+                || record.elevation() == null
+                || record.system() == null
+                || record.crew() == null
+                || record.stage() == null
+                || record.visitedOn() == null
+                || record.ruleBook() == null
+                || record.components() == null
+                || record.components().isEmpty()
+                || record.readings() == null) {
+            throw new UnsuitableException(
+                    where,
+                    "An installation needs reference, title, building, elevation, system, crew, stage, visitedOn, ruleBook,"
+                            + " components and readings.");
+        }
+        requireNoGaps(where + ".components", record.components());
+        requireNoGaps(where + ".readings", record.readings());
+        record.corrections().ifPresent(all -> requireNoGaps(where + ".corrections", all));
+        RuleBook rules = books.book(record.ruleBook().id(), record.ruleBook().version());
+        String id = cases.enter(
+                new CaseFiles.Opening(
+                        record.reference(),
+                        record.title(),
+                        record.building(),
+                        elevation(record, where),
+                        record.system(),
+                        record.crew(),
+                        record.replacement(),
+                        record.stage(),
+                        record.visitedOn(),
+                        record.components(),
+                        rules),
+                person.name(),
+                now);
+        CaseFile file = cases.open(id, person);
+        int index = 0;
+        for (ReadingRecord reading : record.readings()) {
+            keep(reading, file, rules, where + ".readings[" + index++ + "]");
+        }
+        record.corrections().stream().flatMap(List::stream).forEach(c -> keep(c, id));
+        return id;
+    }
+
+    private static double elevation(InstallationRecord record, String where) {
+        try {
+            Length elevation = (Length)
+                    FieldNotation.parse(record.elevation(), Dimension.LENGTH).value();
+            return new Site(record.building(), elevation).elevation().si();
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException(where + ".elevation", e.getMessage());
+        }
+    }
+
+    private static void requireNoGaps(String where, List<?> items) {
+        int gap = new ArrayList<>(items).indexOf(null);
+        if (gap >= 0) {
+            throw new UnsuitableException(
+                    where + "[" + gap + "]", "There is nothing at place " + gap + " of " + where + ".");
+        }
+    }
+
+    private void keep(ReadingRecord record, CaseFile file, RuleBook rules, String where) {
+        if (record.point() == null
+                || record.typed() == null
+                || record.grade() == null
+                || record.by() == null
+                || record.at() == null) {
+            throw new UnsuitableException(where, "A reading needs point, typed, grade, by and at.");
+        }
+        PointKey key = new PointKey(record.point(), record.component().orElse(PointKey.SYSTEM));
+        Point point = file.line(key)
+                .orElseThrow(() -> new UnsuitableException(
+                        where,
+                        "The installation has no line " + shortened(record.point()) + " of "
+                                + shortened(key.component()) + "."))
+                .point();
+        Accuracy accuracy = record.instrument()
+                .map(id -> toolcase.find(id)
+                        .map(Instrument::accuracy)
+                        .orElseThrow(
+                                () -> new UnsuitableException(where, "There is no instrument " + shortened(id) + ".")))
+                .orElseGet(() -> rules.accuracy(point.instrument()));
+        Entry.Understood understood;
+        try {
+            understood = Entry.understand(point, record.typed(), accuracy);
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException(where, e.getMessage());
+        }
+        requireSame(record, understood.value(), where);
+        UUID id = record.id().map(text -> uuid(text, where)).orElseGet(UUID::randomUUID);
+        if (cases.keptReading(id).isPresent()) {
+            throw new UnsuitableException(where, "A reading with this id is already kept.");
+        }
+        cases.keep(
+                new Reading(
+                        id,
+                        key,
+                        record.typed(),
+                        understood.value(),
+                        understood.unit(),
+                        record.instrument(),
+                        record.grade(),
+                        record.by(),
+                        record.at().truncatedTo(ChronoUnit.MILLIS)),
+                file.header());
+    }
+
+    /** What the file says it was understood as must be what it is understood as here. */
+    private static void requireSame(ReadingRecord record, Value value, String where) {
+        if (record.understood().isPresent() && value instanceof Value.Measured measured) {
+            double told = record.understood().get().si();
+            double here = measured.quantity().si();
+            if (Math.abs(told - here) > SAME * Math.max(1, Math.abs(here))) {
+                throw new UnsuitableException(
+                        where, "\"" + record.typed() + "\" is " + here + " in SI, but the file says " + told + ".");
+            }
+        }
+    }
+
+    private void keep(CorrectionRecord c, String installation) {
+        corrections.keep(new Correction(
+                UUID.randomUUID().toString(),
+                c.number(),
+                installation,
+                c.requirement(),
+                c.component(),
+                c.what(),
+                c.finding(),
+                c.limits(),
+                c.words(),
+                c.due(),
+                c.state(),
+                c.raisedBy(),
+                c.raisedAt(),
+                1));
+    }
+
+    private static UUID uuid(String text, String where) {
+        try {
+            return UUID.fromString(text);
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException(where, "An id is a UUID.");
+        }
+    }
+
+    private static String shortened(String words) {
+        return words == null ? "nothing" : words.length() <= 60 ? words : words.substring(0, 60) + "…";
+    }
+}

@@ -1,0 +1,69 @@
+package org.undanus.server.page;
+
+import com.fasterxml.jackson.databind.JavaType;
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverter;
+import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.info.License;
+import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.util.Arrays;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** Makes the OpenAPI document say what the records say: everything is there but what is {@link Optional}. */
+@Configuration
+class ApiDescription {
+
+    @Bean
+    OpenApiCustomizer title() {
+        return (OpenAPI api) -> {
+            api.setInfo(new Info()
+                    .title("Undanus")
+                    .version("1")
+                    .license(new License().name("Apache-2.0").identifier("Apache-2.0")));
+            // the address of this machine is no part of the description
+            api.setServers(List.of());
+        };
+    }
+
+    @Bean
+    ModelConverter requiredUnlessOptional() {
+        return new RequiredUnlessOptional();
+    }
+
+    private static final class RequiredUnlessOptional implements ModelConverter {
+        @Override
+        public Schema<?> resolve(AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+            Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+            rawRecord(type.getType()).flatMap(record -> Optional.ofNullable(
+                            context.getDefinedModels().get(record.getSimpleName()))
+                    .map(model -> complete(model, record)));
+            return schema;
+        }
+
+        private static Schema<?> complete(Schema<?> model, Class<?> record) {
+            model.setRequired(Arrays.stream(record.getRecordComponents())
+                    .filter(component -> component.getType() != Optional.class)
+                    .map(RecordComponent::getName)
+                    .toList());
+            return model;
+        }
+
+        private static Optional<Class<?>> rawRecord(Type type) {
+            if (type instanceof Class<?> raw && raw.isRecord()) {
+                return Optional.of(raw);
+            }
+            return type instanceof JavaType java && java.getRawClass().isRecord()
+                    ? Optional.of(java.getRawClass())
+                    : Optional.empty();
+        }
+    }
+}

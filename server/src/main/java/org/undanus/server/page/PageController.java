@@ -1,0 +1,14 @@
+package org.undanus.server.page;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** The addresses inside the interface all lead to its one page; it finds its own way from there. */
+@Controller
+class PageController {
+
+    @GetMapping({"/sign-in", "/register", "/installations/**", "/corrections", "/rule-books", "/rule-books/*"})
+    String page() {
+        return "forward:/index.html";
+    }
+}

@@ -1,0 +1,131 @@
+package org.undanus.server.report;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.Component;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.StationSummary;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.Walk;
+import org.undanus.server.correction.Correction;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.walk.JudgementView;
+
+/** What the report prints. */
+public record ReportModel(
+        CaseFile.Header header,
+        String elevation,
+        String ruleBook,
+        String decisionRule,
+        String ruleBookNote,
+        List<CountLine> counts,
+        List<StationPart> stations,
+        List<Correction> corrections,
+        List<String> instruments,
+        List<String> cautions,
+        Instant printedAt,
+        String printedBy) {
+
+    /** @param mark the verdict's mark as SVG */
+    public record CountLine(String mark, String word, long count) {}
+
+    public record StationPart(
+            int number,
+            String title,
+            String question,
+            String mark,
+            String word,
+            List<JudgementPart> judgements,
+            List<ReadingLine> readings) {}
+
+    /** @param bar as SVG, empty where nothing was measured */
+    public record JudgementPart(JudgementView view, String mark, String word, String bar) {}
+
+    public record ReadingLine(String unit, String line, String typed, String understood, String grade, String by) {}
+
+    static ReportModel of(
+            CaseFile file,
+            List<Correction> corrections,
+            List<Instrument> toolcase,
+            UnitSystem units,
+            Instant printedAt,
+            String printedBy) {
+        StationSummary summary = StationSummary.of(file.judgements().all());
+        List<String> used = file.evidence().readings().stream()
+                .flatMap(reading -> reading.instrument().stream())
+                .distinct()
+                .toList();
+        List<StationPart> stations = Walk.plans().stream()
+                .map(plan -> station(file, plan.station(), units))
+                .toList();
+        return new ReportModel(
+                file.header(),
+                QuantityFormat.of(units).format(file.facts().site().elevation()),
+                file.rules().title() + ", version " + file.rules().version(),
+                file.rules().decisionRule().key(),
+                file.rules().note(),
+                Stream.of(Verdict.values())
+                        .map(v -> new CountLine(Drawing.mark(v), v.title(), summary.count(v)))
+                        .toList(),
+                stations,
+                corrections,
+                toolcase.stream()
+                        .filter(instrument -> used.contains(instrument.id()))
+                        .map(instrument ->
+                                instrument.title() + " (" + instrument.kind().title() + ")")
+                        .toList(),
+                stations.stream()
+                        .flatMap(s -> s.judgements.stream())
+                        .flatMap(j -> j.view.cautions().stream())
+                        .distinct()
+                        .toList(),
+                printedAt,
+                printedBy);
+    }
+
+    private static StationPart station(CaseFile file, Station station, UnitSystem units) {
+        Verdict worst = StationSummary.of(file.judgements().of(station)).worst();
+        return new StationPart(
+                station.number(),
+                station.title(),
+                station.question(),
+                Drawing.mark(worst),
+                worst.title(),
+                file.judgements().of(station).stream()
+                        .map(j -> JudgementView.of(j, file.evidence(), units))
+                        .map(ReportModel::judgement)
+                        .toList(),
+                file.lines(station).stream()
+                        .flatMap(line -> file.evidence().latest(line.key()).stream()
+                                .map(reading -> reading(line, reading, units)))
+                        .toList());
+    }
+
+    private static JudgementPart judgement(JudgementView view) {
+        return new JudgementPart(
+                view,
+                Drawing.mark(view.verdict()),
+                view.verdict().title(),
+                view.bar().map(bar -> Drawing.bar(bar, view.verdict())).orElse(""));
+    }
+
+    private static ReadingLine reading(CaseFile.Line line, Reading reading, UnitSystem units) {
+        String understood = reading.value() instanceof Value.Measured m
+                ? QuantityFormat.of(units).format(m.quantity(), m.resolution())
+                : "";
+        return new ReadingLine(
+                line.component().map(Component::title).orElse(""),
+                line.point().title(),
+                reading.typed(),
+                understood,
+                reading.grade().title().toLowerCase(Locale.ROOT),
+                reading.by());
+    }
+}

@@ -1,0 +1,157 @@
+package org.undanus.server.report;
+
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Objects;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.springframework.stereotype.Service;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.spring6.SpringTemplateEngine;
+import org.thymeleaf.templatemode.TemplateMode;
+import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.server.account.Person;
+import org.undanus.server.correction.Corrections;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.toolcase.Toolcase;
+
+/** Lays reports out as PDF (PDF/A-3, fonts embedded) and shows their pages. The last few are kept in memory. */
+@Service
+class Reports {
+    private static final int KEPT = 8;
+    private static final int PREVIEW_DOTS_PER_INCH = 110;
+
+    private record Key(
+            String installation,
+            int readings,
+            Object corrections,
+            int version,
+            UnitSystem units,
+            Paper paper,
+            String by) {}
+
+    private final Corrections corrections;
+    private final Toolcase toolcase;
+    private final TemplateEngine templates;
+    private final Map<Key, byte[]> kept = new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, byte[]> eldest) {
+            return size() > KEPT;
+        }
+    };
+
+    Reports(Corrections corrections, Toolcase toolcase) {
+        this.corrections = corrections;
+        this.toolcase = toolcase;
+        ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver(Reports.class.getClassLoader());
+        resolver.setPrefix("report/");
+        resolver.setSuffix(".html");
+        resolver.setTemplateMode(TemplateMode.HTML);
+        resolver.setCharacterEncoding("UTF-8");
+        SpringTemplateEngine engine = new SpringTemplateEngine();
+        engine.setTemplateResolver(resolver);
+        templates = engine;
+    }
+
+    byte[] pdf(CaseFile file, UnitSystem units, Paper paper, Person person) {
+        var raised = corrections.of(file);
+        Key key = new Key(
+                file.header().id(),
+                file.evidence().readings().size(),
+                raised,
+                file.header().version(),
+                units,
+                paper,
+                person.title());
+        synchronized (kept) {
+            byte[] known = kept.get(key);
+            if (known != null) {
+                return known;
+            }
+        }
+        ReportModel model = ReportModel.of(file, raised, toolcase.instruments(), units, Instant.now(), person.title());
+        byte[] made = render(model, paper);
+        synchronized (kept) {
+            kept.put(key, made);
+        }
+        return made;
+    }
+
+    private byte[] render(ReportModel model, Paper paper) {
+        Context context = new Context();
+        context.setVariable("report", model);
+        context.setVariable("paper", paper);
+        String html = templates.process("report", context);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (BatikSVGDrawer svg = new BatikSVGDrawer()) {
+            PdfRendererBuilder builder = new PdfRendererBuilder();
+            builder.useFastMode();
+            builder.useSVGDrawer(svg);
+            builder.usePdfAConformance(PdfRendererBuilder.PdfAConformance.PDFA_3_U);
+            builder.useColorProfile(ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData());
+            font(builder, "atkinson-hyperlegible-next-400.ttf", "Text", 400);
+            font(builder, "atkinson-hyperlegible-next-700.ttf", "Text", 700);
+            font(builder, "atkinson-hyperlegible-mono-400.ttf", "Reading", 400);
+            font(builder, "atkinson-hyperlegible-mono-700.ttf", "Reading", 700);
+            font(builder, "dejavu-sans.ttf", "Fallback", 400);
+            font(builder, "dejavu-sans-bold.ttf", "Fallback", 700);
+            builder.withHtmlContent(html, null);
+            builder.toStream(out);
+            builder.run();
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
+        builder.useFont(() -> open(file), family, weight, FontStyle.NORMAL, true);
+    }
+
+    private static InputStream open(String file) {
+        return Objects.requireNonNull(Reports.class.getResourceAsStream("/report/fonts/" + file), file);
+    }
+
+    int pages(byte[] pdf) {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return document.getNumberOfPages();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** @param number counted from 1 */
+    byte[] page(byte[] pdf, int number) {
+        try (PDDocument document = Loader.loadPDF(pdf);
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            if (number < 1 || number > document.getNumberOfPages()) {
+                throw new NotFoundException("The report has " + document.getNumberOfPages() + " pages.");
+            }
+            BufferedImage image =
+                    new PDFRenderer(document).renderImageWithDPI(number - 1, PREVIEW_DOTS_PER_INCH, ImageType.RGB);
+            ImageIO.write(image, "png", out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,191 @@
+package org.undanus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.undanus.server.account.Accounts;
+import org.undanus.server.account.Person;
+import org.undanus.server.account.Role;
+import org.undanus.server.journal.JournalCheck;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Export, import, corrections and the report. */
+class CaseDocumentTest {
+    @RegisterExtension
+    static final TestServer SERVER = TestServer.withDemo();
+
+    @Test
+    void anEmptySystemJudgesAnImportedCaseTheSame() {
+        Client from = SERVER.signedIn("inspector");
+        String roof = from.installation("LH-15");
+        from.post(
+                        "/api/installations/" + roof + "/corrections?units=US",
+                        Map.of(
+                                "judgement",
+                                "electrical.overcurrent-device@outdoor-1",
+                                "words",
+                                "",
+                                "due",
+                                "2026-10-01"))
+                .expect(201);
+        TestServer empty = TestServer.empty();
+        empty.start();
+        try {
+            empty.bean(Accounts.class)
+                    .add(new Person("lead2", "Lead", Role.QUALITY_LEAD, Optional.empty()), "lead2-demo");
+            Client to = empty.signedIn("lead2");
+            assertThat(to.get("/api/installations").expect(200).json()).isEmpty();
+            for (String reference : List.of("LH-07", "LH-15", "LH-19", "LH-23", "LH-28")) {
+                String document = from.get("/api/installations/" + from.installation(reference) + "/case.json")
+                        .expect(200)
+                        .text();
+                to.send("POST", "/api/imports", document, "application/json").expect(201);
+                JsonNode exported = from.get("/api/installations/" + from.installation(reference) + "/case.json")
+                        .json();
+                JsonNode again = to.get("/api/installations/" + to.installation(reference) + "/case.json")
+                        .json();
+                assertThat(again.at("/installations/0")).isEqualTo(exported.at("/installations/0"));
+            }
+            Client.Answer twice = to.send(
+                    "POST",
+                    "/api/imports",
+                    from.get("/api/installations/" + roof + "/case.json").text(),
+                    "application/json");
+            assertThat(twice.expect(422).detail()).contains("already in the register");
+            assertThat(empty.bean(JournalCheck.class).run().sound()).isTrue();
+        } finally {
+            empty.stop();
+        }
+    }
+
+    @Test
+    void everyExportedFieldStandsInTheSchema() throws Exception {
+        Client client = SERVER.signedIn("inspector");
+        JsonNode schema = new JsonMapper()
+                .readTree(Path.of("../docs/formats/case.schema.json").toFile());
+        JsonNode document = client.get("/api/installations/" + client.installation("LH-15") + "/case.json")
+                .json();
+        List<String> unknown = new ArrayList<>();
+        compare(document, schema, schema, "", unknown);
+        assertThat(unknown).isEmpty();
+    }
+
+    /** Holds required names, names and plain types against the schema; a small part of JSON Schema, all this one uses. */
+    private static void compare(JsonNode value, JsonNode schema, JsonNode root, String where, List<String> problems) {
+        JsonNode here =
+                schema.has("$ref") ? root.at(schema.path("$ref").asString().substring(1)) : schema;
+        if (value.isObject()) {
+            here.path("required").forEach(name -> {
+                if (!value.has(name.asString())) {
+                    problems.add(where + " lacks " + name.asString());
+                }
+            });
+            for (Map.Entry<String, JsonNode> field : value.properties()) {
+                JsonNode known = here.path("properties").path(field.getKey());
+                JsonNode other = known.isMissingNode() ? here.path("additionalProperties") : known;
+                if (!other.isObject()) {
+                    problems.add(where + "." + field.getKey() + " is not in the schema");
+                } else {
+                    compare(field.getValue(), other, root, where + "." + field.getKey(), problems);
+                }
+            }
+        } else if (value.isArray()) {
+            value.forEach(item -> compare(item, here.path("items"), root, where + "[]", problems));
+        } else {
+            String type = value.isString() ? "string" : value.isBoolean() ? "boolean" : "number";
+            String told = here.path("type").asString().replace("integer", "number");
+            if (!told.equals(type)) {
+                problems.add(where + " is a " + type + ", the schema says " + told);
+            }
+        }
+    }
+
+    @Test
+    void correctionKeepsLimitAndSourceAsTheyStood() {
+        Client client = SERVER.signedIn("inspector");
+        String museum = client.installation("LH-07");
+        Map<String, Object> asked = new LinkedHashMap<>(
+                Map.of("judgement", "electrical.overcurrent-device@outdoor-1", "words", "", "due", "2026-10-01"));
+        JsonNode raised = client.post("/api/installations/" + museum + "/corrections?units=US", asked)
+                .expect(201)
+                .json();
+        assertThat(raised.path("finding").asString()).startsWith("Fails.").contains("20.0 A over");
+        assertThat(raised.path("limits").asString()).contains("at most 40.0 A (Nameplate)");
+        assertThat(raised.path("words").asString()).contains("40.0 A or 35.0 A");
+        assertThat(client.post("/api/installations/" + museum + "/corrections", asked)
+                        .expect(422)
+                        .detail())
+                .contains("already open");
+
+        String path = "/api/corrections/" + raised.path("id").asString();
+        Map<String, Object> amended = Map.of("words", "Change it.", "state", "OPEN", "version", 1);
+        assertThat(client.put(path, amended).expect(200).json().path("version").asInt())
+                .isEqualTo(2);
+        JsonNode conflict = client.put(path, amended).expect(409).json();
+        assertThat(conflict.at("/theirs/words").asString()).isEqualTo("Change it.");
+        assertThat(SERVER.signedIn("dunmarrow").get("/api/corrections").json()).isNotEmpty();
+        assertThat(SERVER.signedIn("threeways").get("/api/corrections").json().toString())
+                .doesNotContain("LH-07");
+    }
+
+    @Test
+    void reportIsAnArchivablePdfOnBothPapers() throws Exception {
+        Client client = SERVER.signedIn("inspector");
+        String museum = client.installation("LH-07");
+        for (Map.Entry<String, Float> paper :
+                Map.of("A4", 841.9f, "LETTER", 792f).entrySet()) {
+            byte[] pdf = client.get("/api/installations/" + museum + "/report.pdf?units=US&paper=" + paper.getKey())
+                    .expect(200)
+                    .response()
+                    .body();
+            try (var document = Loader.loadPDF(pdf)) {
+                assertThat(document.getPage(0).getMediaBox().getHeight()).isCloseTo(paper.getValue(), within(0.5f));
+                for (var page : document.getPages()) {
+                    for (var name : page.getResources().getFontNames()) {
+                        assertThat(page.getResources().getFont(name).isEmbedded())
+                                .as(name.getName())
+                                .isTrue();
+                    }
+                }
+                String text = new PDFTextStripper().getText(document);
+                assertThat(text)
+                        .contains("Foundry floor, ducted split")
+                        .contains("20.0 A over the binding limit")
+                        .contains("Local code and licensed practice decide")
+                        .contains("Appendix")
+                        .contains("Probability of conforming")
+                        .doesNotContain("#");
+                String metadata =
+                        new String(document.getDocumentCatalog().getMetadata().toByteArray());
+                assertThat(metadata).contains("pdfaid");
+            }
+        }
+    }
+
+    @Test
+    void pagesCanBeLookedAtBeforePrinting() {
+        Client client = SERVER.signedIn("inspector");
+        String lido = client.installation("LH-01");
+        int pages = client.get("/api/installations/" + lido + "/report")
+                .expect(200)
+                .json()
+                .path("pages")
+                .asInt();
+        assertThat(pages).isGreaterThan(2);
+        Client.Answer page = client.get("/api/installations/" + lido + "/report/pages/" + pages)
+                .expect(200);
+        assertThat(page.header("Content-Type")).isEqualTo("image/png");
+        assertThat(page.response().body()).hasSizeGreaterThan(5_000);
+    }
+}

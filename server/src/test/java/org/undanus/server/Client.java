@@ -1,0 +1,178 @@
+package org.undanus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.StreamSupport;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Speaks HTTP as a browser does: keeps cookies and sends the CSRF token with every change. */
+public final class Client {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private final String address;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    Client(String address) {
+        this.address = address;
+    }
+
+    /** An answer, ready to be looked at. */
+    public record Answer(HttpResponse<byte[]> response) {
+        public int status() {
+            return response.statusCode();
+        }
+
+        public String text() {
+            return new String(response.body(), StandardCharsets.UTF_8);
+        }
+
+        public JsonNode json() {
+            return JSON.readTree(response.body());
+        }
+
+        public String header(String name) {
+            return response.headers().firstValue(name).orElse("");
+        }
+
+        public Answer expect(int status) {
+            assertThat(status()).as(text()).isEqualTo(status);
+            return this;
+        }
+
+        /** The sentence of a problem. */
+        public String detail() {
+            assertThat(header("Content-Type")).contains("problem+json");
+            return json().path("detail").asString();
+        }
+    }
+
+    public Answer signIn(String name, String password) {
+        get("/api/session");
+        return post("/api/session", Map.of("name", name, "password", password));
+    }
+
+    public Answer get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
+    }
+
+    public Answer post(String path, Object body) {
+        return send("POST", path, JSON.writeValueAsString(body), "application/json");
+    }
+
+    public Answer put(String path, Object body) {
+        return send("PUT", path, JSON.writeValueAsString(body), "application/json");
+    }
+
+    public Answer send(String method, String path, String body, String contentType) {
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", contentType)
+                .header("X-XSRF-TOKEN", token())
+                .method(method, HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    /** Without the token a browser page would send. */
+    public Answer postWithoutToken(String path, Object body) {
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
+    /** Sends a body without saying beforehand how long it is. */
+    public Answer postStream(String path, byte[] body) {
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token())
+                .POST(HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(body))));
+    }
+
+    private String token() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
+    private Answer send(HttpRequest.Builder request) {
+        try {
+            return new Answer(http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    // -- what tests say often
+
+    /** The id of the installation with this reference. */
+    public String installation(String reference) {
+        return StreamSupport.stream(get("/api/installations").expect(200).json().spliterator(), false)
+                .filter(entry -> entry.path("reference").asString().equals(reference))
+                .map(entry -> entry.path("id").asString())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    public static Map<String, Object> reading(String point, String component, String typed) {
+        Map<String, Object> body = new LinkedHashMap<>();
+        body.put("id", UUID.randomUUID().toString());
+        body.put("point", point);
+        body.put("component", component);
+        body.put("typed", typed);
+        body.put("grade", "WITNESSED");
+        body.put("confirmed", false);
+        return body;
+    }
+
+    /** The reading that stands on a line, as the basis of the next. */
+    public Optional<String> standing(String installation, String point, String component) {
+        JsonNode history = get("/api/installations/" + installation + "/history?point=" + point + "&component="
+                        + component)
+                .expect(200)
+                .json();
+        return history.isEmpty()
+                ? Optional.empty()
+                : Optional.of(history.get(history.size() - 1).path("id").asString());
+    }
+
+    public Answer save(String installation, String point, String component, String typed) {
+        Map<String, Object> body = reading(point, component, typed);
+        standing(installation, point, component).ifPresent(id -> body.put("basedOn", id));
+        return post("/api/installations/" + installation + "/readings?units=US", body);
+    }
+
+    public JsonNode judgement(String installation, String station, String key) {
+        JsonNode judgements = get("/api/installations/" + installation + "/stations/" + station + "?units=US")
+                .expect(200)
+                .json()
+                .path("judgements");
+        return StreamSupport.stream(judgements.spliterator(), false)
+                .filter(j -> j.path("key").asString().equals(key))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    public static String encoded(String words) {
+        return URLEncoder.encode(words, StandardCharsets.UTF_8);
+    }
+}

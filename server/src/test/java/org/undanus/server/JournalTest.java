@@ -1,0 +1,81 @@
+package org.undanus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.server.journal.JournalCheck;
+
+class JournalTest {
+    @RegisterExtension
+    static final TestServer SERVER = TestServer.withDemo();
+
+    private static JournalCheck.Outcome check() {
+        return SERVER.bean(JournalCheck.class).run();
+    }
+
+    private static void execute(String sql) throws SQLException {
+        try (Connection connection = SERVER.bean(DataSource.class).getConnection();
+                Statement statement = connection.createStatement()) {
+            statement.executeUpdate(sql);
+        }
+    }
+
+    @Test
+    void theChainHoldsAfterManyWritersAtOnce() throws Exception {
+        String id = SERVER.signedIn("inspector").installation("LH-36");
+        ExecutorService writers = Executors.newFixedThreadPool(8);
+        try {
+            List<Future<Integer>> saves = new ArrayList<>();
+            for (int i = 0; i < 8; i++) {
+                Client client = SERVER.signedIn("inspector");
+                String typed = (30 + i) + " in";
+                Callable<Integer> save = () -> client.post(
+                                "/api/installations/" + id + "/readings",
+                                Client.reading("siting.outdoor-clearance-front", "outdoor-1", typed))
+                        .status();
+                saves.add(writers.submit(save));
+            }
+            List<Integer> statuses = new ArrayList<>();
+            for (Future<Integer> save : saves) {
+                statuses.add(save.get());
+            }
+            // all were typed on an open line: one stands, the others are told
+            assertThat(statuses).containsOnlyOnce(201).contains(409);
+        } finally {
+            writers.shutdown();
+        }
+        assertThat(check().sentence()).contains("sound");
+        assertThat(check().sound()).isTrue();
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "UPDATE reading SET si = si + 1 WHERE sequence = 12|UPDATE reading SET si = si - 1 WHERE sequence = 12",
+                "UPDATE reading SET grade = 'LOGGED' WHERE sequence = 5|UPDATE reading SET grade = 'WITNESSED' WHERE sequence = 5",
+                "UPDATE journal SET by_whom = 'nobody' WHERE sequence = 30|UPDATE journal SET by_whom = 'inspector' WHERE sequence = 30",
+                "UPDATE journal_head SET sequence = sequence + 1|UPDATE journal_head SET sequence = sequence - 1",
+            })
+    void tamperingShows(String tamper, String undo) throws SQLException {
+        assertThat(check().sound()).isTrue();
+        execute(tamper);
+        assertThat(check().sound()).as(tamper).isFalse();
+        assertThat(check().sentence()).contains("not sound");
+        execute(undo);
+        assertThat(check().sound()).isTrue();
+    }
+}

@@ -1,0 +1,43 @@
+package org.undanus.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+/** Features depend on one another one way only, and the core on none of them. */
+class ServerArchitectureTest {
+    private static final JavaClasses ALL = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("org.undanus");
+
+    @Test
+    void featuresHaveNoCycles() {
+        slices().matching("org.undanus.server.(*)..").should().beFreeOfCycles().check(ALL);
+    }
+
+    @Test
+    void coreKnowsNothingOfTheServer() {
+        noClasses()
+                .that()
+                .resideInAPackage("org.undanus.core..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.undanus.server..")
+                .check(ALL);
+    }
+
+    @Test
+    void serverDoesNotComputeTheJobItself() {
+        noClasses()
+                .that()
+                .resideInAPackage("org.undanus.server..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("org.undanus.core.fluid..", "org.hipparchus..")
+                .check(ALL);
+    }
+}

@@ -1,0 +1,85 @@
+package org.undanus.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.util.FileSystemUtils;
+
+/** Starts the real application on a free port with a database of its own, for the tests of one class. */
+public final class TestServer implements BeforeAllCallback, AfterAllCallback {
+    private final List<String> properties = new ArrayList<>();
+    private Path data;
+    private ServletWebServerApplicationContext context;
+
+    private TestServer(boolean demo) {
+        properties.add("--undanus.demo=" + demo);
+        properties.add("--server.port=0");
+        properties.add("--springdoc.api-docs.enabled=true");
+    }
+
+    /** With the demo's people and installations. */
+    public static TestServer withDemo() {
+        return new TestServer(true);
+    }
+
+    /** With nothing in it but the shipped rule books. */
+    public static TestServer empty() {
+        return new TestServer(false);
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext test) {
+        start();
+    }
+
+    @Override
+    public void afterAll(ExtensionContext test) {
+        stop();
+    }
+
+    void start() {
+        try {
+            data = Files.createTempDirectory("undanus-test");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        List<String> arguments = new ArrayList<>(properties);
+        arguments.add("--undanus.data=" + data);
+        context = (ServletWebServerApplicationContext)
+                SpringApplication.run(Undanus.class, arguments.toArray(String[]::new));
+    }
+
+    void stop() {
+        context.close();
+        FileSystemUtils.deleteRecursively(data.toFile());
+    }
+
+    public String address() {
+        return "http://localhost:" + context.getWebServer().getPort();
+    }
+
+    /** A part of the running application, to look behind the scenes. */
+    public <T> T bean(Class<T> kind) {
+        return context.getBean(kind);
+    }
+
+    /** Nobody is signed in yet. */
+    public Client client() {
+        return new Client(address());
+    }
+
+    /** Signed in as one of the demo's people. */
+    public Client signedIn(String name) {
+        Client client = client();
+        client.signIn(name, name + "-demo").expect(200);
+        return client;
+    }
+}

@@ -1,0 +1,248 @@
+package org.undanus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+class WalkTest {
+    @RegisterExtension
+    static final TestServer SERVER = TestServer.withDemo();
+
+    private Client client;
+    private String almshouse;
+
+    @BeforeEach
+    void signIn() {
+        client = SERVER.signedIn("inspector");
+        almshouse = client.installation("LH-36");
+    }
+
+    private static List<String> texts(JsonNode array, String field) {
+        return StreamSupport.stream(array.spliterator(), false)
+                .map(node -> node.path(field).asString())
+                .toList();
+    }
+
+    @Test
+    void registerTellsHowEachStands() {
+        JsonNode register = client.get("/api/installations").expect(200).json();
+        assertThat(texts(register, "reference")).contains("LH-01", "LH-07").isSorted();
+        JsonNode museum = StreamSupport.stream(register.spliterator(), false)
+                .filter(e -> e.path("reference").asString().equals("LH-07"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(museum.path("worst").asString()).isEqualTo("FAILS");
+        assertThat(museum.at("/counts/FAILS").asInt()).isEqualTo(5);
+    }
+
+    @Test
+    void savingAReadingAnswersWithTheJudgementsItChanged() {
+        JsonNode saved = client.save(almshouse, "siting.outdoor-clearance-front", "outdoor-1", "30 in")
+                .expect(201)
+                .json();
+        assertThat(texts(saved.path("changed"), "key")).containsExactly("siting.outdoor-clearance-front@outdoor-1");
+        JsonNode judgement = saved.path("changed").get(0);
+        assertThat(judgement.path("verdict").asString()).isEqualTo("FAILS");
+        assertThat(judgement.path("because").asString()).contains("6 in short");
+        assertThat(judgement.at("/bar/ticks")).isNotEmpty();
+        assertThat(saved.at("/line/reading/us").asString()).isEqualTo("2' 6\"");
+        assertThat(saved.at("/line/reading/si").asString()).isEqualTo("762 mm");
+        assertThat(saved.at("/figures/siting/0/sides/0/clear/metres").asDouble())
+                .isEqualTo(0.762);
+    }
+
+    @Test
+    void aPlateReadingChangesEveryJudgementThatLooksAtIt() {
+        client.save(almshouse, "electrical.device-rating", "outdoor-1", "30 A").expect(201);
+        JsonNode saved = client.save(almshouse, "plate.model", "outdoor-1", "WS-12")
+                .expect(201)
+                .json();
+        assertThat(texts(saved.path("changed"), "requirement")).contains("electrical.overcurrent-device");
+    }
+
+    @Test
+    void nothingIsLostAndEarlierReadingsStayVisible() {
+        client.save(almshouse, "siting.outdoor-clearance-left", "outdoor-1", "10 in")
+                .expect(201);
+        client.save(almshouse, "siting.outdoor-clearance-left", "outdoor-1", "14 in")
+                .expect(201);
+        JsonNode history = client.get("/api/installations/" + almshouse
+                        + "/history?point=siting.outdoor-clearance-left&component=outdoor-1")
+                .expect(200)
+                .json();
+        assertThat(texts(history, "typed")).containsExactly("10 in", "14 in");
+        assertThat(history.get(0).path("by").asString()).isEqualTo("inspector");
+    }
+
+    @Test
+    void staleReadingIsOfferedBothVersions() {
+        client.save(almshouse, "siting.outdoor-clearance-back", "outdoor-1", "5 in")
+                .expect(201);
+        Map<String, Object> late = Client.reading("siting.outdoor-clearance-back", "outdoor-1", "7 in");
+        JsonNode conflict = client.post("/api/installations/" + almshouse + "/readings?units=US", late)
+                .expect(409)
+                .json();
+        assertThat(conflict.path("yours").asString()).isEqualTo("7 in");
+        assertThat(conflict.at("/theirs/typed").asString()).isEqualTo("5 in");
+        late.put("basedOn", conflict.at("/theirs/id").asString());
+        client.post("/api/installations/" + almshouse + "/readings", late).expect(201);
+    }
+
+    @Test
+    void sendingTwiceKeepsOnce() {
+        Map<String, Object> reading = Client.reading("siting.outdoor-clearance-right", "outdoor-1", "31 in");
+        client.post("/api/installations/" + almshouse + "/readings", reading).expect(201);
+        client.post("/api/installations/" + almshouse + "/readings", reading).expect(201);
+        reading.put("typed", "32 in");
+        client.post("/api/installations/" + almshouse + "/readings", reading).expect(422);
+        assertThat(client.get("/api/installations/" + almshouse
+                                + "/history?point=siting.outdoor-clearance-right&component=outdoor-1")
+                        .json())
+                .hasSize(1);
+    }
+
+    @Test
+    void absurdValueIsAskedAboutOnce() {
+        Map<String, Object> reading = Client.reading("siting.outdoor-clearance-above", "outdoor-1", "400 m");
+        JsonNode asked = client.post("/api/installations/" + almshouse + "/readings", reading)
+                .expect(422)
+                .json();
+        assertThat(asked.path("ask").asBoolean()).isTrue();
+        reading.put("confirmed", true);
+        client.post("/api/installations/" + almshouse + "/readings", reading).expect(201);
+    }
+
+    @Test
+    void understandsWithoutKeeping() {
+        Map<String, Object> question =
+                Map.of("point", "siting.indoor-height", "component", "indoor-1", "typed", "6' 8\"");
+        JsonNode echo = client.post("/api/installations/" + almshouse + "/understand?units=SI", question)
+                .expect(200)
+                .json();
+        assertThat(echo.path("us").asString()).isEqualTo("6' 8\"");
+        assertThat(echo.path("si").asString()).isEqualTo("2032 mm");
+        assertThat(echo.path("uncertainty").asString()).isEqualTo("± 4 mm");
+        assertThat(client.standing(almshouse, "siting.indoor-height", "indoor-1"))
+                .isEmpty();
+    }
+
+    @Test
+    void anInstrumentSetsTheUncertainty() {
+        Map<String, Object> question = Map.of(
+                "point", "siting.indoor-height", "component", "indoor-1", "typed", "6' 8\"", "instrument", "tape-2");
+        assertThat(client.post("/api/installations/" + almshouse + "/understand?units=SI", question)
+                        .expect(200)
+                        .json()
+                        .path("uncertainty")
+                        .asString())
+                .isEqualTo("± 2 mm");
+    }
+
+    @Test
+    void wrongUnitSaysWhatIsExpected() {
+        String detail = client.save(almshouse, "electrical.device-rating", "outdoor-1", "40 in")
+                .expect(422)
+                .detail();
+        assertThat(detail).contains("\"in\"").contains("a current").contains("27.4 A");
+    }
+
+    @Test
+    void unitsAreTheReaders() {
+        String museum = client.installation("LH-07");
+        assertThat(client.judgement(museum, "siting", "siting.outdoor-clearance-back@outdoor-1")
+                        .path("because")
+                        .asString())
+                .contains("2-1/2 in short");
+        JsonNode inSi = client.get("/api/installations/" + museum + "/stations/siting?units=SI")
+                .json();
+        assertThat(inSi.toString()).contains("64 mm short");
+    }
+
+    @Test
+    void scriptInTextIsKeptAsTextAndNeverRun() {
+        String script = "<script>alert(1)</script>";
+        JsonNode saved = client.save(almshouse, "plate.serial", "indoor-1", script)
+                .expect(201)
+                .json();
+        assertThat(saved.at("/line/reading/typed").asString()).isEqualTo(script);
+        assertThat(client.get("/api/installations/" + almshouse + "/report.pdf")
+                        .expect(200)
+                        .header("Content-Type"))
+                .isEqualTo("application/pdf");
+    }
+
+    @Test
+    void crewFillsTheRecordButDoesNotWitness() {
+        Client crew = SERVER.signedIn("nettlebank");
+        Map<String, Object> reading = Client.reading("plate.serial", "outdoor-1", "X1");
+        assertThat(crew.post("/api/installations/" + almshouse + "/readings", reading)
+                        .expect(403)
+                        .detail())
+                .contains("grade recorded");
+        reading.put("grade", "RECORDED");
+        crew.post("/api/installations/" + almshouse + "/readings", reading).expect(201);
+    }
+
+    @Test
+    void aNewInstallationIsEnteredAndAmended() {
+        Map<String, Object> asked = new LinkedHashMap<>(Map.of(
+                "reference", "LH-90",
+                "title", "Kiln room",
+                "building", "Dye Works studios",
+                "elevation", "2100 ft",
+                "system", "Wall split",
+                "crew", "Nettlebank Mechanical",
+                "replacement", false,
+                "stage", "FINAL",
+                "visitedOn", "2026-10-01",
+                "ruleBook", "sallowmere-2026-design"));
+        asked.put(
+                "components",
+                List.of(
+                        Map.of("title", "Outdoor", "kind", "OUTDOOR", "ownSupply", true),
+                        Map.of("title", "Wall A", "kind", "INDOOR_WALL", "ownSupply", false),
+                        Map.of("title", "Wall B", "kind", "INDOOR_WALL", "ownSupply", false)));
+        JsonNode entered = client.post("/api/installations", asked).expect(201).json();
+        assertThat(texts(entered.path("components"), "id")).containsExactly("outdoor-1", "indoor-1", "indoor-2");
+        assertThat(client.post("/api/installations", asked).expect(422).detail())
+                .contains("already in the register");
+
+        String path = "/api/installations/" + entered.path("id").asString();
+        Map<String, Object> amendment = new LinkedHashMap<>(Map.of(
+                "title", "Kiln room, north",
+                "system", "Wall split",
+                "crew", "Nettlebank Mechanical",
+                "replacement", true,
+                "ruleBook", "sallowmere-2026-plate",
+                "version", 1));
+        assertThat(client.put(path, amendment)
+                        .expect(200)
+                        .json()
+                        .path("version")
+                        .asInt())
+                .isEqualTo(2);
+        JsonNode conflict = client.put(path, amendment).expect(409).json();
+        assertThat(conflict.at("/theirs/title").asString()).isEqualTo("Kiln room, north");
+    }
+
+    @Test
+    void fieldsThatAreMissingAreNamed() {
+        Client.Answer answer = client.post("/api/installations", Map.of("reference", "?", "elevation", "here"));
+        assertThat(answer.expect(400).json().path("fields").propertyNames())
+                .contains("reference", "title", "components", "stage");
+        Map<String, Object> reading = Client.reading("plate.serial", "outdoor-1", "A");
+        reading.put("id", UUID.randomUUID().toString() + "x");
+        assertThat(client.post("/api/installations/" + almshouse + "/readings", reading)
+                        .expect(400)
+                        .detail())
+                .contains("id");
+    }
+}
