@@ -5,6 +5,8 @@ public enum Scope {
     SYSTEM,
     OUTDOOR_UNIT,
     INDOOR_UNIT,
+    /** An indoor unit that hangs on a wall and draws and throws air there. */
+    WALL_UNIT,
     /** Any unit, indoor or outdoor. */
     UNIT,
     /** A unit with a power circuit of its own. */

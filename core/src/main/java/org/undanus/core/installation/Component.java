@@ -45,6 +45,7 @@ public record Component(String id, Kind kind, String title, boolean ownSupply) {
             case UNIT -> true;
             case OUTDOOR_UNIT -> outdoor();
             case INDOOR_UNIT -> !outdoor();
+            case WALL_UNIT -> wallMounted();
             case POWERED_UNIT -> ownSupply;
         };
     }

@@ -14,6 +14,9 @@ import org.undanus.core.rules.LimitKey;
 
 /** A judgement being put together: steps are noted as they are taken, then one verdict concludes it. */
 public final class Finding {
+    /** A margin that is this small a share of U is none. */
+    private static final double NEGLIGIBLE = 0.1;
+
     private final Examination x;
     private final List<Step> steps = new ArrayList<>();
     private Optional<Comparison> comparison = Optional.empty();
@@ -116,11 +119,13 @@ public final class Finding {
                         gap,
                         who);
             default ->
-                Text.of(
-                        "The reading's uncertainty straddles the limit ({}). An instrument good to ±{} or better would settle"
-                                + " it.",
-                        who,
-                        gap);
+                Math.abs(made.margin()) < made.measured().expanded() * NEGLIGIBLE
+                        ? Text.of("The reading lies on the limit itself ({}): no instrument can settle that.", who)
+                        : Text.of(
+                                "The reading's uncertainty straddles the limit ({}). An instrument good to ±{} or better"
+                                        + " would settle it.",
+                                who,
+                                gap);
         };
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 
@@ -20,8 +21,11 @@ public record MarginBar(
         double whiskerTo,
         Text reading) {
 
-    /** The share of the axis a label is reckoned to cover when rows are given out. */
-    private static final double LABEL_WIDTH = 0.34;
+    /** The share of the axis one letter of a label is reckoned to cover when rows are given out. */
+    private static final double LETTER_WIDTH = 0.0235;
+
+    /** Labels this near an end of the axis run inwards from their tick instead of lying centred on it. */
+    private static final double NEAR_END = 0.2;
 
     private static final double PADDING = 0.14;
 
@@ -67,23 +71,34 @@ public record MarginBar(
         List<Comparison.Held> byPosition = comparison.limits().stream()
                 .sorted(Comparator.comparingDouble(held -> held.limit().value().si()))
                 .toList();
-        List<Double> lastInRow = new ArrayList<>();
+        List<Double> endOfRow = new ArrayList<>();
         List<Tick> ticks = new ArrayList<>();
         for (Comparison.Held held : byPosition) {
             Limit limit = held.limit();
             double position = (limit.value().si() - from) / width;
+            Text label = Text.of("{} {}", limit.authority().kind().key(), limit.value());
+            double covered = covered(label);
+            double start = position < NEAR_END
+                    ? position
+                    : position > 1 - NEAR_END ? position - covered : position - covered / 2;
             int row = 0;
-            while (row < lastInRow.size() && position - lastInRow.get(row) < LABEL_WIDTH) {
+            while (row < endOfRow.size() && endOfRow.get(row) > start - LETTER_WIDTH) {
                 row++;
             }
-            if (row == lastInRow.size()) {
-                lastInRow.add(position);
+            if (row == endOfRow.size()) {
+                endOfRow.add(start + covered);
             } else {
-                lastInRow.set(row, position);
+                endOfRow.set(row, start + covered);
             }
-            Text label = Text.of("{} {}", limit.authority().kind().key(), limit.value());
             ticks.add(new Tick(position, label, held.binds(), held.deferral().isPresent(), row));
         }
         return ticks;
+    }
+
+    private static double covered(Text label) {
+        return LETTER_WIDTH
+                * Math.max(
+                        label.in(UnitSystem.US).length(),
+                        label.in(UnitSystem.SI).length());
     }
 }

@@ -15,12 +15,19 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.undanus.server.account.Person;
 
 /** Makes the OpenAPI document say what the records say: everything is there but what is {@link Optional}. */
 @Configuration
 class ApiDescription {
+    static {
+        // filled in by the framework, not by whoever calls
+        SpringDocUtils.getConfig().addRequestWrapperToIgnore(Person.class, CsrfToken.class);
+    }
 
     @Bean
     OpenApiCustomizer title() {

@@ -43,14 +43,7 @@ public final class Drawing {
             double x = at(tick.position());
             int top = axis - 10 - tick.row() * ROW;
             line(svg, x, tick.binds() ? top : top + 2, x, axis + 3, tick.binds() ? 1.8 : 0.8, INK);
-            text(
-                    svg,
-                    x,
-                    top - 2,
-                    anchor(tick.position()),
-                    8,
-                    INK,
-                    tick.label() + (tick.defers() ? " (gives way)" : ""));
+            text(svg, x, top - 2, anchor(tick.position()), 8, INK, tick.label());
         }
         String colour = colour(verdict);
         line(svg, at(bar.whiskerFrom()), axis, at(bar.whiskerTo()), axis, 3, colour);

@@ -35,16 +35,16 @@ class RuleBookController {
     record BookView(
             BookSummary book,
             String decisionRule,
-            List<LimitView> limits,
-            List<SchoolView> schools,
-            List<SettingView> settings,
+            List<BookLimit> limits,
+            List<BookSchool> schools,
+            List<BookSetting> settings,
             String yaml) {}
 
-    record LimitView(String key, String title, String authority, String bound, String value, String source) {}
+    record BookLimit(String key, String title, String authority, String bound, String value, String source) {}
 
-    record SchoolView(String topic, String chosen, List<String> others) {}
+    record BookSchool(String topic, String chosen, List<String> others) {}
 
-    record SettingView(String title, String value, String source) {}
+    record BookSetting(String title, String value, String source) {}
 
     private final RuleBooks books;
 
@@ -67,7 +67,7 @@ class RuleBookController {
                 Walk.vocabulary().limits().values().stream()
                         .sorted(Comparator.comparing(LimitKey::id))
                         .flatMap(key -> book.limits(key).stream()
-                                .map(limit -> new LimitView(
+                                .map(limit -> new BookLimit(
                                         key.id(),
                                         key.title(),
                                         limit.authority().name(),
@@ -81,7 +81,7 @@ class RuleBookController {
                         .toList(),
                 Walk.vocabulary().settings().values().stream()
                         .sorted(Comparator.comparing(setting -> setting.id()))
-                        .map(setting -> new SettingView(
+                        .map(setting -> new BookSetting(
                                 setting.title(),
                                 format.format(book.setting(setting).value()),
                                 book.setting(setting).source()))
@@ -98,9 +98,9 @@ class RuleBookController {
         return summary(books.add(yaml, person.name(), Instant.now()));
     }
 
-    private static SchoolView schools(SchoolTopic topic, RuleBook book) {
+    private static BookSchool schools(SchoolTopic topic, RuleBook book) {
         SchoolTopic.School chosen = book.school(topic);
-        return new SchoolView(
+        return new BookSchool(
                 topic.title(),
                 chosen.title(),
                 topic.schools().stream()

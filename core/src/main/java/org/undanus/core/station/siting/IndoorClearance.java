@@ -1,6 +1,5 @@
 package org.undanus.core.station.siting;
 
-import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -11,9 +10,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.LimitKey;
 
 /** A wall unit has the room at its sides and above that its sheet asks for. Source: data sheet, installation space. */
@@ -29,7 +26,7 @@ final class IndoorClearance implements Requirement {
         String title = face == Face.ABOVE ? "Room above the unit" : "Room at its " + face.key();
         point = Point.quantity(
                         "siting." + name,
-                        Scope.INDOOR_UNIT,
+                        Scope.WALL_UNIT,
                         Dimension.LENGTH,
                         title,
                         "Tape from the cabinet to the nearest wall, shelf or ceiling on this side.",
@@ -37,8 +34,9 @@ final class IndoorClearance implements Requirement {
                         15)
                 .with(InstrumentKind.TAPE);
         limit = new LimitKey("siting." + name, Dimension.LENGTH, title);
-        about = About.of("siting." + name, Station.SITING, Scope.INDOOR_UNIT, title, Severity.PERFORMANCE)
+        about = About.of("siting." + name, Station.SITING, Scope.WALL_UNIT, title, Severity.PERFORMANCE)
                 .sources("Data sheet, installation space")
+                .needs(point)
                 .limits(limit)
                 .cautions("Ladder on firm, level ground; nobody below.");
     }
@@ -54,16 +52,6 @@ final class IndoorClearance implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        if (!x.unit().wallMounted()) {
-            return x.finding()
-                    .conclude(
-                            Verdict.DOES_NOT_APPLY,
-                            Text.of("Only wall-mounted units draw and throw air this way."),
-                            "");
-        }
-        if (!x.has(point)) {
-            return x.notShown(List.of(point));
-        }
         return Clearance.judge(
                 x,
                 point,

@@ -1,6 +1,5 @@
 package org.undanus.core.station.siting;
 
-import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -11,16 +10,14 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.LimitKey;
 
 /** A wall unit hangs at the height over the floor that its sheet and the rule book ask for. */
 final class IndoorHeight implements Requirement {
     static final Point HEIGHT = Point.quantity(
                     "siting.indoor-height",
-                    Scope.INDOOR_UNIT,
+                    Scope.WALL_UNIT,
                     Dimension.LENGTH,
                     "Height over the floor",
                     "Tape from the finished floor to the underside of the unit.",
@@ -33,10 +30,11 @@ final class IndoorHeight implements Requirement {
     private static final About ABOUT = About.of(
                     "siting.indoor-height",
                     Station.SITING,
-                    Scope.INDOOR_UNIT,
+                    Scope.WALL_UNIT,
                     "Height over the floor",
                     Severity.PERFORMANCE)
             .sources("Data sheet, mounting height")
+            .needs(HEIGHT)
             .limits(LIMIT)
             .cautions("Ladder on firm, level ground; nobody below.");
 
@@ -47,13 +45,6 @@ final class IndoorHeight implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        if (!x.unit().wallMounted()) {
-            return x.finding()
-                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("Only wall-mounted units have a mounting height."), "");
-        }
-        if (!x.has(HEIGHT)) {
-            return x.notShown(List.of(HEIGHT));
-        }
         return Clearance.judge(
                 x, HEIGHT, LIMIT, x.sheet().flatMap(DataSheet::lowestMounting), "Move the unit up or down");
     }

@@ -81,10 +81,13 @@ class SitingTest {
     }
 
     @Test
-    void ductedUnitsHaveNoMountingHeight() {
-        CaseFixture ducted = new CaseFixture().indoorKind(Component.Kind.INDOOR_DUCTED, true);
-        assertThat(ducted.judge("siting.indoor-height").verdict()).isEqualTo(Verdict.DOES_NOT_APPLY);
-        assertThat(ducted.judge("siting.indoor-clearance-left").verdict()).isEqualTo(Verdict.DOES_NOT_APPLY);
+    void ductedUnitsAreNotAskedForAMountingHeight() {
+        assertThat(new CaseFixture()
+                        .indoorKind(Component.Kind.INDOOR_DUCTED, true)
+                        .judgements())
+                .extracting(judgement -> judgement.about().id())
+                .contains("siting.outdoor-clearance-front")
+                .doesNotContain("siting.indoor-height", "siting.indoor-clearance-left");
     }
 
     @Test

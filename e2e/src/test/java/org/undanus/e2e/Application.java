@@ -1,0 +1,131 @@
+package org.undanus.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The packaged application as a process of its own, with its own data, killed as hard as a test asks for. */
+public final class Application implements AutoCloseable {
+    private static final Path JAR = Path.of("../server/target/undanus.jar");
+    private static final Duration START = Duration.ofSeconds(90);
+
+    private final Path data;
+    private final int port;
+    private Process process;
+
+    private Application(Path data, int port) {
+        this.data = data;
+        this.port = port;
+    }
+
+    /** Starts with the demo's data in a fresh folder and waits until it answers. */
+    public static Application startDemo() {
+        try {
+            Application application = new Application(Files.createTempDirectory("undanus-e2e"), freePort());
+            application.start();
+            return application;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    public String address() {
+        return "http://localhost:" + port;
+    }
+
+    /** Starts again on the same data. */
+    void start() {
+        process = run(List.of("--server.port=" + port));
+        HttpClient http = HttpClient.newHttpClient();
+        HttpRequest health = HttpRequest.newBuilder(URI.create(address() + "/actuator/health"))
+                .build();
+        long end = System.nanoTime() + START.toNanos();
+        while (System.nanoTime() < end) {
+            try {
+                if (http.send(health, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
+                    return;
+                }
+            } catch (IOException notYet) {
+                // the port opens only when everything is ready
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+            pause();
+        }
+        throw new IllegalStateException("The application did not start; see " + data.resolve("output.log"));
+    }
+
+    /** Runs the data check on the stopped application's data. */
+    int checkData() {
+        try {
+            return run(List.of("check-data")).waitFor();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private Process run(List<String> arguments) {
+        List<String> command = new ArrayList<>(
+                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-jar", JAR.toString()));
+        command.addAll(arguments);
+        command.addAll(List.of("--undanus.data=" + data, "--undanus.demo=true"));
+        try {
+            return new ProcessBuilder(command)
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(
+                            data.resolve("output.log").toFile()))
+                    .start();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** SIGKILL: no shutdown hook runs, nothing is flushed. */
+    void kill() {
+        process.destroyForcibly();
+        try {
+            process.waitFor();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override
+    public void close() {
+        kill();
+        try (Stream<Path> files = Files.walk(data)) {
+            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
+                Files.delete(file);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(100);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

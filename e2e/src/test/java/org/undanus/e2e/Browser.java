@@ -1,0 +1,59 @@
+package org.undanus.e2e;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CopyOnWriteArrayList;
+
+/** Debian's Chromium without a monitor. Whatever a page writes to the console as an error is kept. */
+public final class Browser implements AutoCloseable {
+    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+
+    private final Playwright playwright =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final com.microsoft.playwright.Browser chromium = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(CHROMIUM)
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+    private final List<String> errors = new CopyOnWriteArrayList<>();
+
+    /** A fresh person's window of this size. */
+    public Page open(int width, int height) {
+        BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setLocale("en-GB")
+                .setTimezoneId("UTC")
+                .setAcceptDownloads(true));
+        Page page = context.newPage();
+        page.setDefaultTimeout(15_000);
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error") || message.type().equals("warning")) {
+                errors.add(message.text() + " at " + message.location());
+            }
+        });
+        page.onPageError(error -> errors.add(error));
+        return page;
+    }
+
+    /** Console errors, warnings and uncaught exceptions so far. */
+    public List<String> errors() {
+        return errors;
+    }
+
+    @Override
+    public void close() {
+        playwright.close();
+    }
+}

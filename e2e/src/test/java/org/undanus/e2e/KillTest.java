@@ -1,0 +1,138 @@
+package org.undanus.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The process is killed outright while readings come in; every reading that was acknowledged is there again. */
+class KillTest {
+    private static final int WRITERS = 4;
+    private static final int ROUNDS = 3;
+    private static final List<String> POINTS =
+            List.of("plate.maker", "plate.model", "plate.serial", "siting.outdoor-clearance-front");
+
+    /** One person who keeps reading one line over and over. */
+    private final class Writer implements Runnable {
+        private final String address;
+        private final String point;
+        private final CookieManager cookies = new CookieManager();
+        private final HttpClient http =
+                HttpClient.newBuilder().cookieHandler(cookies).build();
+        private String installation;
+
+        Writer(String address, String point) throws Exception {
+            this.address = address;
+            this.point = point;
+            send("GET", "/api/session", "");
+            send("POST", "/api/session", "{\"name\":\"inspector\",\"password\":\"inspector-demo\"}");
+            String register = send("GET", "/api/installations", "").body();
+            Matcher matcher = Pattern.compile("\"id\":\"([^\"]+)\",\"reference\":\"LH-36\"")
+                    .matcher(register);
+            assertThat(matcher.find()).isTrue();
+            installation = matcher.group(1);
+        }
+
+        HttpResponse<String> send(String method, String path, String body) throws IOException, InterruptedException {
+            String token = cookies.getCookieStore().getCookies().stream()
+                    .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                    .map(HttpCookie::getValue)
+                    .findFirst()
+                    .orElse("");
+            return http.send(
+                    HttpRequest.newBuilder(URI.create(address + path))
+                            .header("Content-Type", "application/json")
+                            .header("X-XSRF-TOKEN", token)
+                            .method(method, HttpRequest.BodyPublishers.ofString(body))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
+        }
+
+        String history() throws IOException, InterruptedException {
+            return send("GET", "/api/installations/" + installation + "/history?component=outdoor-1&point=" + point, "")
+                    .body();
+        }
+
+        @Override
+        public void run() {
+            try {
+                Matcher ids = Pattern.compile("\"id\":\"([^\"]+)\"").matcher(history());
+                String standing = null;
+                while (ids.find()) {
+                    standing = ids.group(1);
+                }
+                for (int i = 1; ; i++) {
+                    String id = UUID.randomUUID().toString();
+                    String typed = point.startsWith("plate") ? "X" + i : (30 + i % 20) + " in";
+                    String body = String.format(
+                            "{\"id\":\"%s\",\"point\":\"%s\",\"component\":\"outdoor-1\",\"typed\":\"%s\","
+                                    + "\"grade\":\"WITNESSED\"%s,\"confirmed\":true}",
+                            id, point, typed, standing == null ? "" : ",\"basedOn\":\"" + standing + "\"");
+                    if (send("POST", "/api/installations/" + installation + "/readings", body)
+                                    .statusCode()
+                            != 201) {
+                        return;
+                    }
+                    acknowledged.put(id, typed);
+                    standing = id;
+                }
+            } catch (IOException | InterruptedException killed) {
+                // the server is gone: what it did not acknowledge it need not know
+            }
+        }
+    }
+
+    private final Map<String, String> acknowledged = new ConcurrentHashMap<>();
+
+    @Test
+    void everyAcknowledgedReadingSurvives() throws Exception {
+        Application application = Application.startDemo();
+        try {
+            for (int round = 1; round <= ROUNDS; round++) {
+                ExecutorService writers = Executors.newFixedThreadPool(WRITERS);
+                for (String point : POINTS) {
+                    writers.submit(new Writer(application.address(), point));
+                }
+                int before = acknowledged.size();
+                long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+                while (acknowledged.size() < before + 60 && System.nanoTime() < end) {
+                    TimeUnit.MILLISECONDS.sleep(20);
+                }
+                application.kill();
+                writers.shutdown();
+                assertThat(writers.awaitTermination(20, TimeUnit.SECONDS)).isTrue();
+                assertThat(acknowledged.size())
+                        .as("round %s wrote enough to mean something", round)
+                        .isGreaterThan(before + 50);
+                assertThat(application.checkData())
+                        .as("data check after kill %s", round)
+                        .isZero();
+                application.start();
+                StringBuilder kept = new StringBuilder();
+                for (String point : POINTS) {
+                    kept.append(new Writer(application.address(), point).history());
+                }
+                String all = kept.toString();
+                assertThat(acknowledged.keySet())
+                        .allSatisfy(id -> assertThat(all).contains(id));
+            }
+        } finally {
+            application.close();
+        }
+    }
+}

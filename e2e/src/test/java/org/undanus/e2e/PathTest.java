@@ -1,0 +1,302 @@
+package org.undanus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/** One visit from nameplate to report, as a person does it, on the packaged application. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class PathTest {
+    private static final int[] DESK = {1280, 800};
+    private static final int[] PHONE = {390, 844};
+
+    private static Application application;
+    private static Browser browser;
+
+    @BeforeAll
+    static void start() {
+        application = Application.startDemo();
+        browser = new Browser();
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        application.close();
+    }
+
+    @AfterEach
+    void consoleIsQuiet() {
+        assertThat(browser.errors()).isEmpty();
+    }
+
+    @Test
+    @Order(1)
+    void wrongPasswordIsSaidAndNothingElseHappens() {
+        Page page = browser.open(DESK[0], DESK[1]);
+        page.navigate(application.address());
+        assertThat(page).hasURL(Pattern.compile(".*/sign-in$"));
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("inspector");
+        page.getByLabel("Password").fill("wrong");
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Name or password is wrong");
+        // the browser itself notes a refused sign-in; that one line is expected
+        browser.errors().removeIf(error -> error.contains("401"));
+        page.context().close();
+    }
+
+    @Test
+    @Order(2)
+    void theWalkFromPlateToReport() throws IOException {
+        Page page = browser.open(DESK[0], DESK[1]);
+        Steps steps = new Steps(page, application.address());
+        steps.signIn("inspector");
+        steps.openInstallation("Almshouse 3, wall split");
+
+        // papers: typed readings, a choice and a month
+        steps.group("Outdoor unit")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("yes"))
+                .click();
+        steps.read("Model", "WS-12");
+        steps.read("Date of manufacture", "2026-W14");
+        assertThat(steps.judgement("Age of the unit Outdoor unit")).containsText("Meets");
+        steps.read("Minimum circuit ampacity", "12 A");
+        steps.read("Maximum overcurrent device", "20 A");
+
+        // siting: the verdict answers in place, in whatever unit was typed
+        steps.station("Siting");
+        steps.question("Has every unit the room it needs?").waitFor();
+        steps.read("Clear distance, front", "0.8 m");
+        assertThat(steps.judgement("Clear distance, front Outdoor unit")).containsText("Fails");
+        assertThat(steps.judgement("Clear distance, front Outdoor unit")).containsText("short of the binding limit");
+        assertThat(steps.judgement("Clear distance, front Outdoor unit")
+                        .getByRole(AriaRole.IMG)
+                        .first())
+                .hasAttribute("aria-label", Pattern.compile("Fails: 2' 7-1/2\" .*programme 3' 0\".*"));
+        // Enter moved on to the next open line
+        assertThat(steps.line("Clear distance, back")).isFocused();
+
+        // a wrong unit is named, and what was typed stays
+        steps.read("Clear distance, back", "9 A");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("expects a length");
+        assertThat(steps.line("Clear distance, back")).hasValue("9 A");
+        steps.read("Clear distance, back", "9 in");
+        assertThat(steps.judgement("Clear distance, back Outdoor unit")).containsText("Meets");
+
+        // an absurd value is asked about once
+        steps.read("Clear distance, left", "400 m");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save as it is"))
+                .click();
+        assertThat(steps.judgement("Clear distance, left Outdoor unit")).containsText("Meets");
+
+        // electrical
+        steps.station("Electrical");
+        steps.question("Is this circuit right for this plate?").waitFor();
+        steps.read("Overcurrent device, rating", "30 A");
+        assertThat(steps.judgement("Overcurrent device fits the plate"))
+                .containsText("Have a 20.0 A or 15.0 A device fitted");
+
+        // running: four minutes show nothing
+        steps.station("Running");
+        steps.question("Does it do what it should in this air?").waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("cooling"))
+                .click();
+        steps.read("Running without a break since", "4 min");
+        assertThat(steps.judgement("Running steadily")).containsText("nothing settles before 15 min");
+
+        // why, and a correction, by keyboard
+        steps.station("Electrical");
+        steps.judgement("Overcurrent device fits the plate").click();
+        steps.leaveField();
+        page.keyboard().press("w");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("How it follows");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Nameplate");
+        page.keyboard().press("Escape");
+        assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
+        page.keyboard().press("f");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Raise correction"))
+                .click();
+        assertThat(steps.judgement("Overcurrent device fits the plate")).containsText("Correction 1 is open");
+
+        // report and open data
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Report").setExact(true))
+                .click();
+        page.getByAltText("Page 1 of").first().waitFor();
+        Download pdf = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Report, PDF"))
+                        .click());
+        assertThat(Files.readAllBytes(pdf.path())).startsWith("%PDF".getBytes());
+        Download json = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Open data, JSON"))
+                        .click());
+        assertThat(Files.readString(json.path()))
+                .contains("\"typed\":\"0.8 m\"")
+                .contains("undanus-case/1");
+        page.context().close();
+    }
+
+    @Test
+    @Order(3)
+    void closingAndStartingAgainLosesNothing() {
+        application.kill();
+        application.start();
+        Page page = browser.open(DESK[0], DESK[1]);
+        Steps steps = new Steps(page, application.address());
+        steps.signIn("inspector");
+        steps.openInstallation("Almshouse 3, wall split");
+        assertThat(steps.line("Model")).hasValue("WS-12");
+        steps.station("Siting");
+        assertThat(steps.line("Clear distance, front")).hasValue("0.8 m");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Menu"))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Corrections"))
+                .click();
+        assertThat(page.getByText("Almshouse 3, wall split")).isVisible();
+        page.context().close();
+    }
+
+    @Test
+    @Order(4)
+    void theSamePathOnAPhone() {
+        Page page = browser.open(PHONE[0], PHONE[1]);
+        Steps steps = new Steps(page, application.address());
+        steps.signIn("inspector");
+        steps.openInstallation("Ticket hall, wall split");
+        steps.station("Siting");
+        steps.question("Has every unit the room it needs?").waitFor();
+        steps.read("Clear distance, left", "8 in");
+        assertThat(steps.judgement("Clear distance, left Outdoor unit")).containsText("Meets");
+        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
+                .isTrue();
+        steps.station("Electrical");
+        steps.read("Overcurrent device, rating", "25 A");
+        assertThat(steps.judgement("Overcurrent device fits the plate")).containsText("Fails");
+        page.context().close();
+    }
+
+    @Test
+    @Order(5)
+    void someoneElseReadTheLineMeanwhile() {
+        Page mine = browser.open(DESK[0], DESK[1]);
+        Page theirs = browser.open(DESK[0], DESK[1]);
+        Steps me = new Steps(mine, application.address());
+        Steps them = new Steps(theirs, application.address());
+        for (Steps steps : List.of(me, them)) {
+            steps.signIn("inspector");
+            steps.openInstallation("Ticket hall, wall split");
+            steps.station("Siting");
+            steps.question("Has every unit the room it needs?").waitFor();
+        }
+        them.read("Clear distance, right", "30 in");
+        assertThat(them.judgement("Clear distance, right Outdoor unit")).containsText("Meets");
+        me.read("Clear distance, right", "20 in");
+        assertThat(mine.getByRole(AriaRole.ALERT)).containsText("Someone has read this line meanwhile");
+        mine.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save mine, 20 in"))
+                .click();
+        assertThat(me.judgement("Clear distance, right Outdoor unit")).containsText("Fails");
+        browser.errors().removeIf(error -> error.contains("409"));
+        mine.context().close();
+        theirs.context().close();
+    }
+
+    @Test
+    @Order(6)
+    void keysPaletteUnitsAndTheme() {
+        Page page = browser.open(DESK[0], DESK[1]);
+        Steps steps = new Steps(page, application.address());
+        steps.signIn("inspector");
+        page.keyboard().press("Control+k");
+        page.getByLabel("Go to", new Page.GetByLabelOptions().setExact(true)).fill("foundry");
+        page.keyboard().press("Enter");
+        steps.question("Do the papers and plates belong together?").waitFor();
+        page.keyboard().press("]");
+        steps.question("Has every unit the room it needs?").waitFor();
+        assertThat(steps.judgement("Clear distance, back Outdoor unit")).containsText("2-1/2 in short");
+        page.keyboard().press("u");
+        assertThat(steps.judgement("Clear distance, back Outdoor unit")).containsText("64 mm short");
+        page.keyboard().press("u");
+        page.keyboard().press("?");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("next open line");
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Menu"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Attic theme"))
+                .click();
+        assertThat(page.locator("html")).hasAttribute("data-theme", "attic");
+        page.context().close();
+    }
+
+    @Test
+    @Order(7)
+    void noSeriousBarrier() {
+        for (String theme : List.of("light", "attic")) {
+            Page page = browser.open(DESK[0], DESK[1]);
+            page.addInitScript("localStorage.setItem('undanus.theme', '" + theme + "')");
+            Steps steps = new Steps(page, application.address());
+            page.navigate(application.address() + "/sign-in");
+            page.getByLabel("Password").waitFor();
+            barriers(page, "sign-in, " + theme);
+            steps.signIn("lead");
+            page.getByText("Foundry floor").first().waitFor();
+            barriers(page, "register, " + theme);
+            steps.openInstallation("Foundry floor, ducted split");
+            for (String station : List.of("Papers", "Siting", "Electrical", "Running")) {
+                steps.station(station);
+                page.getByRole(AriaRole.ARTICLE).first().waitFor();
+                barriers(page, station + ", " + theme);
+            }
+            for (String path : List.of("/corrections", "/rule-books")) {
+                page.navigate(application.address() + path);
+                page.getByRole(AriaRole.HEADING).first().waitFor();
+                barriers(page, path + ", " + theme);
+            }
+            page.context().close();
+        }
+    }
+
+    private static void barriers(Page page, String where) {
+        List<Rule> found = new AxeBuilder(page).analyze().getViolations();
+        assertThat(found)
+                .as(where)
+                .filteredOn(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                .extracting(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml())
+                .isEmpty();
+    }
+
+    @Test
+    @Order(8)
+    void firstPageStaysSmall() {
+        Page page = browser.open(DESK[0], DESK[1]);
+        long[] bytes = {0};
+        page.onRequestFinished(request -> {
+            if (request.url().endsWith(".js")) {
+                bytes[0] += request.sizes().responseBodySize;
+            }
+        });
+        page.navigate(application.address());
+        page.getByLabel("Password").waitFor();
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        assertThat(bytes[0]).isBetween(10_000L, 300_000L);
+        page.context().close();
+    }
+}

@@ -1,0 +1,116 @@
+package org.undanus.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
+import com.microsoft.playwright.options.WaitForSelectorState;
+import java.nio.file.Path;
+
+/** Takes every picture of docs/screenshots again from the demo's data. Run by {@code ./undanus pictures}. */
+public final class Pictures {
+    private static final Path FOLDER = Path.of(System.getProperty("pictures", "../docs/screenshots"));
+    private static final int[] DESK = {1280, 800};
+    private static final int[] TABLET = {820, 1180};
+    private static final int[] PHONE = {390, 844};
+
+    private final Browser browser;
+    private final String address;
+
+    private Pictures(Browser browser, String address) {
+        this.browser = browser;
+        this.address = address;
+    }
+
+    public static void main(String[] arguments) {
+        try (Application application = Application.startDemo();
+                Browser browser = new Browser()) {
+            new Pictures(browser, application.address()).all();
+            browser.errors().forEach(System.err::println);
+        }
+    }
+
+    private void all() {
+        Page signIn = browser.open(DESK[0], DESK[1]);
+        signIn.navigate(address + "/sign-in");
+        signIn.getByText("Demo accounts").waitFor();
+        take(signIn, "sign-in");
+
+        Page desk = signedIn(DESK, "light");
+        desk.getByText("Foundry floor").first().waitFor();
+        take(desk, "register");
+        walk(desk, "Boathouse, three zones", "Papers");
+        take(desk, "walk-papers");
+        walk(desk, "Foundry floor, ducted split", "Siting");
+        take(desk, "walk-siting");
+        walk(desk, "Stage roof, ducted split with strip heat", "Electrical");
+        take(desk, "walk-electrical");
+        Steps steps = new Steps(desk, address);
+        steps.judgement("Overcurrent device fits the plate Outdoor unit, roof").click();
+        desk.keyboard().press("f");
+        desk.getByText("Raise a correction").waitFor();
+        desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Raise correction"))
+                .click();
+        desk.getByText("Correction 1 is open").waitFor();
+        desk.getByText("Raise a correction")
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+        desk.keyboard().press("w");
+        desk.getByText("How it follows").waitFor();
+        take(desk, "why");
+        desk.keyboard().press("Escape");
+        walk(desk, "Foundry floor, ducted split", "Running");
+        take(desk, "walk-running");
+        desk.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Report").setExact(true))
+                .click();
+        desk.getByAltText("Page 1 of").first().waitFor();
+        take(desk, "report");
+        desk.navigate(address + "/corrections");
+        desk.getByText("Stage roof").first().waitFor();
+        take(desk, "corrections");
+        desk.navigate(address + "/rule-books");
+        desk.getByText("Schools").waitFor();
+        take(desk, "rule-books");
+        desk.context().close();
+
+        Page attic = signedIn(DESK, "attic");
+        walk(attic, "Stage roof, ducted split with strip heat", "Electrical");
+        take(attic, "walk-attic");
+        attic.context().close();
+
+        Page tablet = signedIn(TABLET, "light");
+        walk(tablet, "Boathouse, three zones", "Siting");
+        take(tablet, "walk-tablet");
+        tablet.context().close();
+
+        Page phone = signedIn(PHONE, "light");
+        walk(phone, "Boathouse, three zones", "Siting");
+        take(phone, "walk-phone");
+        phone.context().close();
+    }
+
+    private Page signedIn(int[] size, String theme) {
+        Page page = browser.open(size[0], size[1]);
+        page.addInitScript("localStorage.setItem('undanus.theme', '" + theme + "')");
+        new Steps(page, address).signIn("inspector");
+        return page;
+    }
+
+    private void walk(Page page, String installation, String station) {
+        page.navigate(address + "/register");
+        Steps steps = new Steps(page, address);
+        steps.openInstallation(installation);
+        steps.station(station);
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
+                .locator("[aria-current=page]", new Locator.LocatorOptions().setHasText(station))
+                .waitFor();
+        page.getByRole(AriaRole.ARTICLE).first().waitFor();
+    }
+
+    private static void take(Page page, String name) {
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        page.waitForTimeout(400);
+        page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+    }
+}

@@ -1,0 +1,69 @@
+package org.undanus.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+
+/** What a person does, in words. */
+final class Steps {
+    private final Page page;
+    private final String address;
+
+    Steps(Page page, String address) {
+        this.page = page;
+        this.address = address;
+    }
+
+    void signIn(String name) {
+        page.navigate(address + "/sign-in");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill(name);
+        page.getByLabel("Password").fill(name + "-demo");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Sign in").setExact(true))
+                .click();
+        page.waitForURL("**/register");
+    }
+
+    void openInstallation(String title) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(title))
+                .click();
+        question("Do the papers and plates belong together?").waitFor();
+    }
+
+    void station(String title) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile(title)))
+                .click();
+    }
+
+    Locator question(String words) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(words));
+    }
+
+    /** The first field of this name on the station. */
+    Locator line(String title) {
+        return page.getByLabel(title, new Page.GetByLabelOptions().setExact(true))
+                .first();
+    }
+
+    Locator group(String title) {
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(title).setExact(true));
+    }
+
+    /** Types a reading and commits it. */
+    void read(String title, String typed) {
+        line(title).fill(typed);
+        line(title).press("Enter");
+    }
+
+    Locator judgement(String name) {
+        return page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(name));
+    }
+
+    void leaveField() {
+        page.keyboard().press("Escape");
+    }
+}

@@ -1,0 +1,8 @@
+import { ProblemError } from "./client";
+
+/** The sentence to show for anything thrown. */
+export function sentence(thrown: unknown): string {
+  return thrown instanceof ProblemError
+    ? thrown.problem.detail
+    : "Something went wrong on this page. Load it again.";
+}

@@ -1,0 +1,269 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { useRouter } from "vue-router";
+import { whenSignedOut } from "../api/client";
+import { useSession } from "../session/useSession";
+import CommandPalette from "./CommandPalette.vue";
+import HoldRail from "./HoldRail.vue";
+import ProgressLine from "./ProgressLine.vue";
+import { KEYS, useKeys } from "./useKeys";
+import { usePlaces } from "./usePlaces";
+import { useTheme } from "./useTheme";
+import { useUnits } from "./useUnits";
+
+const router = useRouter();
+const session = useSession();
+const { theme, toggle: toggleTheme } = useTheme();
+const { units, toggle: toggleUnits } = useUnits();
+const { heading } = usePlaces();
+
+const palette = ref<InstanceType<typeof CommandPalette>>();
+const keysOpen = ref(false);
+const menuOpen = ref(false);
+
+whenSignedOut(() => {
+  session.ended();
+  void router.push({ name: "sign-in", query: { to: router.currentRoute.value.fullPath } });
+});
+
+async function signOut() {
+  await session.signOut();
+  await router.push({ name: "sign-in" });
+}
+
+const actions = computed(() => [
+  { title: "Register", detail: "page", go: () => void router.push("/register") },
+  { title: "Corrections", detail: "page", go: () => void router.push("/corrections") },
+  { title: "Rule books", detail: "page", go: () => void router.push("/rule-books") },
+  { title: "Other unit system", detail: "action", go: toggleUnits },
+  { title: theme.value === "light" ? "Attic theme" : "Light theme", detail: "action", go: toggleTheme },
+  { title: "All keys", detail: "action", go: () => (keysOpen.value = true) },
+  { title: "Sign out", detail: "action", go: () => void signOut() },
+]);
+
+useKeys({
+  u: toggleUnits,
+  "?": () => (keysOpen.value = true),
+  "Ctrl K": () => void palette.value?.show(),
+});
+
+function leave() {
+  menuOpen.value = false;
+}
+</script>
+
+<template>
+  <div class="frame">
+    <ProgressLine />
+    <header>
+      <RouterLink class="name" to="/register">Undanus</RouterLink>
+      <div v-if="heading" class="heading">
+        <strong>{{ heading.title }}</strong>
+        <span class="quiet detail">{{ heading.detail }}</span>
+        <span class="counts">{{ heading.counts }}</span>
+      </div>
+      <nav v-else class="heading" aria-label="Pages">
+        <RouterLink to="/register">Register</RouterLink>
+        <RouterLink to="/corrections">Corrections</RouterLink>
+        <RouterLink to="/rule-books">Rule books</RouterLink>
+      </nav>
+      <div class="tools">
+        <button
+          type="button"
+          class="button"
+          title="Other unit system (u)"
+          aria-label="Other unit system"
+          @click="toggleUnits"
+        >
+          {{ units() }}<span class="wide">&nbsp;units</span>
+        </button>
+        <button type="button" class="button go" title="Go to anything (Ctrl K)" @click="palette?.show()">
+          Go to<span class="key wide">Ctrl K</span>
+        </button>
+        <button
+          type="button"
+          class="button menu"
+          :aria-expanded="menuOpen"
+          aria-label="Menu"
+          @click="menuOpen = !menuOpen"
+        >
+          <svg viewBox="0 0 16 12" width="16" height="12" aria-hidden="true">
+            <path d="M0 1h16M0 6h16M0 11h16" stroke="currentColor" stroke-width="1.6" />
+          </svg>
+        </button>
+      </div>
+      <div v-if="menuOpen" class="menu-sheet" @click="leave">
+        <p class="quiet">{{ session.person.value?.title }}</p>
+        <RouterLink class="button" to="/register">Register</RouterLink>
+        <RouterLink class="button" to="/corrections">Corrections</RouterLink>
+        <RouterLink class="button" to="/rule-books">Rule books</RouterLink>
+        <button type="button" class="button" @click="toggleTheme">
+          {{ theme === "light" ? "Attic theme" : "Light theme" }}
+        </button>
+        <button type="button" class="button" @click="keysOpen = true">All keys</button>
+        <button type="button" class="button" @click="signOut">Sign out</button>
+      </div>
+    </header>
+    <main>
+      <slot />
+    </main>
+    <HoldRail />
+    <CommandPalette ref="palette" :actions="actions" />
+    <el-dialog v-model="keysOpen" title="Keys" width="420px">
+      <table class="table">
+        <tbody>
+          <tr v-for="item in KEYS" :key="item.key">
+            <td>
+              <span class="key">{{ item.key }}</span>
+            </td>
+            <td>{{ item.does }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </el-dialog>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  height: 100%;
+}
+
+header {
+  position: relative;
+  display: flex;
+  gap: 20px;
+  align-items: center;
+  min-height: 52px;
+  padding: 5px 16px;
+  border-bottom: 1px solid var(--hair);
+  background: var(--paper);
+}
+
+.name {
+  font-size: 18px;
+  font-weight: 700;
+  color: var(--lake);
+  text-decoration: none;
+}
+
+.heading {
+  display: flex;
+  flex: 1;
+  flex-wrap: wrap;
+  gap: 0 16px;
+  align-items: baseline;
+  min-width: 0;
+}
+
+.heading strong {
+  font-size: 16px;
+}
+
+div.heading {
+  flex-wrap: nowrap;
+}
+
+.heading strong,
+.counts {
+  flex: none;
+}
+
+.detail {
+  overflow: hidden;
+  min-width: 0;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+nav a {
+  padding: 8px 0;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+nav a.router-link-active {
+  border-bottom: 2px solid var(--lake);
+  font-weight: 600;
+}
+
+.counts {
+  margin-left: auto;
+  color: var(--quiet);
+}
+
+.tools {
+  display: flex;
+  gap: 8px;
+}
+
+.menu {
+  width: 44px;
+  padding: 0;
+}
+
+.menu-sheet {
+  position: absolute;
+  z-index: 20;
+  top: 100%;
+  right: 12px;
+  display: grid;
+  gap: 6px;
+  width: 220px;
+  padding: 12px;
+  border: 1px solid var(--hair);
+  border-radius: 0 0 6px 6px;
+  background: var(--paper);
+}
+
+.menu-sheet .button {
+  justify-content: flex-start;
+  min-height: 44px;
+}
+
+main {
+  min-height: 0;
+  overflow: auto;
+}
+
+@media (max-width: 760px) {
+  header {
+    gap: 10px;
+    padding: 5px 10px;
+  }
+
+  .name {
+    font-size: 15px;
+  }
+
+  .heading strong {
+    display: -webkit-box;
+    flex: 1;
+    overflow: hidden;
+    font-size: 13px;
+    line-height: 1.25;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+  }
+
+  .detail,
+  .counts,
+  .wide,
+  .go,
+  nav.heading {
+    display: none;
+  }
+
+  .tools {
+    margin-left: auto;
+  }
+}
+
+@media (max-width: 1100px) {
+  .detail {
+    display: none;
+  }
+}
+</style>

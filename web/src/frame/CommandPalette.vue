@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from "vue";
+import { useRouter } from "vue-router";
+import { api, type Schemas } from "../api/client";
+import { usePlaces, type Place } from "./usePlaces";
+
+const props = defineProps<{ actions: Place[] }>();
+const router = useRouter();
+const { ofPage } = usePlaces();
+
+const open = ref(false);
+const words = ref("");
+const at = ref(0);
+const installations = ref<Schemas["RegisterEntry"][]>([]);
+const input = ref<HTMLInputElement>();
+
+const places = computed<Place[]>(() => [
+  ...ofPage.value,
+  ...props.actions,
+  ...installations.value.map((entry) => ({
+    title: `${entry.reference}  ${entry.title}`,
+    detail: entry.building,
+    go: () => void router.push(`/installations/${entry.id}/papers`),
+  })),
+]);
+
+const found = computed(() => {
+  const parts = words.value.toLowerCase().split(/\s+/).filter(Boolean);
+  return places.value.filter((place) => {
+    const text = `${place.title} ${place.detail ?? ""}`.toLowerCase();
+    return parts.every((part) => text.includes(part));
+  });
+});
+
+async function show() {
+  open.value = true;
+  words.value = "";
+  at.value = 0;
+  await nextTick();
+  setTimeout(() => input.value?.focus(), 50);
+  try {
+    installations.value = await api.get("/api/installations");
+  } catch {
+    installations.value = [];
+  }
+}
+
+function choose(place: Place | undefined) {
+  if (place) {
+    open.value = false;
+    place.go();
+  }
+}
+
+function move(by: number) {
+  at.value = Math.max(0, Math.min(found.value.length - 1, at.value + by));
+}
+
+defineExpose({ show });
+</script>
+
+<template>
+  <el-dialog v-model="open" width="560px" top="12vh" :show-close="false" title="Go to anything">
+    <input
+      ref="input"
+      v-model="words"
+      class="field"
+      placeholder="Installation, station, page or action"
+      aria-label="Go to"
+      @input="at = 0"
+      @keydown.down.prevent="move(1)"
+      @keydown.up.prevent="move(-1)"
+      @keydown.enter.prevent="choose(found[at])"
+    />
+    <ul>
+      <li v-for="(place, index) in found.slice(0, 12)" :key="place.title">
+        <button type="button" :class="{ at: index === at }" @click="choose(place)">
+          <span>{{ place.title }}</span>
+          <span class="quiet">{{ place.detail }}</span>
+        </button>
+      </li>
+      <li v-if="!found.length" class="quiet none">Nothing by that name. Try fewer letters.</li>
+    </ul>
+  </el-dialog>
+</template>
+
+<style scoped>
+ul {
+  margin: 8px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+button {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  width: 100%;
+  min-height: 40px;
+  padding: 6px 10px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+
+button:hover,
+.at {
+  background: var(--lake-soft);
+}
+
+.none {
+  padding: 10px;
+}
+</style>

@@ -1,0 +1,58 @@
+import { onBeforeUnmount, onMounted } from "vue";
+
+/** What each key does, in the order the help lists them. */
+export const KEYS: readonly { key: string; does: string }[] = [
+  { key: "n", does: "next open line" },
+  { key: "p", does: "previous line" },
+  { key: "e", does: "evidence of the chosen judgement" },
+  { key: "w", does: "why: how the judgement follows" },
+  { key: "f", does: "raise a correction" },
+  { key: "h", does: "start a hold" },
+  { key: "[", does: "previous station" },
+  { key: "]", does: "next station" },
+  { key: "u", does: "other unit system" },
+  { key: "?", does: "all keys" },
+  { key: "Ctrl K", does: "go to anything" },
+  { key: "Esc", does: "leave the field" },
+];
+
+function visible(element: Element): boolean {
+  return element.getClientRects().length > 0;
+}
+
+/** A field in a dialog that has closed may still hold the focus; nobody types there. */
+function typing(target: EventTarget | null): boolean {
+  return (
+    (target instanceof HTMLInputElement ||
+      target instanceof HTMLTextAreaElement ||
+      target instanceof HTMLSelectElement) &&
+    visible(target)
+  );
+}
+
+/** Listens for single keys while nothing is being typed and no dialog is open. */
+export function useKeys(actions: Record<string, () => void>) {
+  function pressed(event: KeyboardEvent) {
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "k") {
+      const open = actions["Ctrl K"];
+      if (open) {
+        event.preventDefault();
+        open();
+      }
+      return;
+    }
+    if (typing(event.target) && event.key === "Escape") {
+      (event.target as HTMLElement).blur();
+      return;
+    }
+    const action = actions[event.key];
+    const dialogOpen = [...document.querySelectorAll(".el-overlay")].some(visible);
+    if (!action || typing(event.target) || event.ctrlKey || event.metaKey || event.altKey || dialogOpen) {
+      return;
+    }
+    event.preventDefault();
+    action();
+  }
+  onMounted(() => window.addEventListener("keydown", pressed));
+  onBeforeUnmount(() => window.removeEventListener("keydown", pressed));
+}

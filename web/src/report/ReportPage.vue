@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, watch } from "vue";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { usePlaces } from "../frame/usePlaces";
+import { useUnits } from "../frame/useUnits";
+
+const props = defineProps<{ id: string }>();
+const { units, ofBook } = useUnits();
+const { heading } = usePlaces();
+
+const paper = ref<"A4" | "LETTER">("A4");
+const pages = ref<number>();
+const problem = ref("");
+const installation = ref<Schemas["InstallationView"]>();
+
+const query = computed(() => `paper=${paper.value}&units=${units()}`);
+const path = computed(() => `/api/installations/${props.id}`);
+
+async function load() {
+  problem.value = "";
+  pages.value = undefined;
+  try {
+    if (!installation.value) {
+      const facts = await api.get<Schemas["InstallationView"]>(path.value);
+      ofBook.value = facts.display;
+      installation.value = facts;
+      heading.value = { title: facts.title, detail: `${facts.building} · ${facts.system}`, counts: "" };
+    }
+    const preview = await api.get<Schemas["Preview"]>(`${path.value}/report?${query.value}`);
+    pages.value = preview.pages;
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+
+watch([query, path], load, { immediate: true });
+onBeforeUnmount(() => (heading.value = undefined));
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <div>
+        <h1>Does the report say it all?</h1>
+        <p class="quiet">
+          {{ installation?.reference }}: what is printed below is the PDF itself, page by page.
+        </p>
+      </div>
+      <div class="actions">
+        <RouterLink class="button" :to="`/installations/${id}/papers`">Walk</RouterLink>
+        <div class="papers" role="group" aria-label="Paper">
+          <button type="button" class="button" :aria-pressed="paper === 'A4'" @click="paper = 'A4'">
+            A4
+          </button>
+          <button type="button" class="button" :aria-pressed="paper === 'LETTER'" @click="paper = 'LETTER'">
+            Letter
+          </button>
+        </div>
+        <a class="button" :href="`${path}/case.json`" download>Open data, JSON</a>
+        <a class="button primary" :href="`${path}/report.pdf?${query}`" download>Report, PDF</a>
+      </div>
+    </div>
+    <p v-if="problem" class="error" role="alert">
+      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+    </p>
+    <p v-else-if="!pages" class="quiet">Laying out the pages.</p>
+    <div class="sheets">
+      <img
+        v-for="number in pages ?? 0"
+        :key="`${query}${number}`"
+        :src="`${path}/report/pages/${number}?${query}`"
+        :alt="`Page ${number} of ${pages}`"
+        loading="lazy"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.actions,
+.papers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.papers {
+  gap: 0;
+}
+
+.papers .button:first-child {
+  border-radius: 4px 0 0 4px;
+}
+
+.papers .button:last-child {
+  border-left: 0;
+  border-radius: 0 4px 4px 0;
+}
+
+.papers [aria-pressed="true"] {
+  background: var(--lake-soft);
+  font-weight: 600;
+}
+
+.sheets {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(480px, 100%), 1fr));
+  gap: 16px;
+}
+
+.sheets img {
+  width: 100%;
+  min-height: 300px;
+  border: 1px solid var(--hair);
+  background: #fff;
+}
+</style>

@@ -1,0 +1,51 @@
+import { createRouter, createWebHistory } from "vue-router";
+import { useSession } from "./session/useSession";
+
+declare module "vue-router" {
+  interface RouteMeta {
+    bare?: boolean;
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: "/", redirect: "/register" },
+    {
+      path: "/sign-in",
+      name: "sign-in",
+      component: () => import("./session/SignInPage.vue"),
+      meta: { bare: true },
+    },
+    { path: "/register", name: "register", component: () => import("./register/RegisterPage.vue") },
+    {
+      path: "/installations/:id/report",
+      name: "report",
+      component: () => import("./report/ReportPage.vue"),
+      props: true,
+    },
+    {
+      path: "/installations/:id/:station",
+      name: "walk",
+      component: () => import("./walk/WalkPage.vue"),
+      props: ({ params }) => ({ id: params.id, stationKey: params.station }),
+    },
+    { path: "/installations/:id", redirect: (to) => `/installations/${String(to.params.id)}/papers` },
+    {
+      path: "/corrections",
+      name: "corrections",
+      component: () => import("./corrections/CorrectionsPage.vue"),
+    },
+    { path: "/rule-books", name: "rule-books", component: () => import("./rulebooks/RuleBooksPage.vue") },
+    { path: "/:rest(.*)*", redirect: "/register" },
+  ],
+});
+
+router.beforeEach(async (to) => {
+  const session = useSession();
+  await session.load();
+  if (!session.person.value && to.name !== "sign-in") {
+    return { name: "sign-in", query: to.fullPath === "/register" ? {} : { to: to.fullPath } };
+  }
+  return true;
+});

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import { useRoute, useRouter } from "vue-router";
+import { sentence } from "../api/problems";
+import { useSession } from "./useSession";
+
+const { signIn, demoAccounts } = useSession();
+const route = useRoute();
+const router = useRouter();
+
+const name = ref("");
+const password = ref("");
+const problem = ref("");
+const busy = ref(false);
+
+async function submit() {
+  busy.value = true;
+  problem.value = "";
+  try {
+    await signIn(name.value, password.value);
+    const to =
+      typeof route.query.to === "string" && route.query.to.startsWith("/") ? route.query.to : "/register";
+    await router.push(to);
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+
+function take(account: { name: string; password: string }) {
+  name.value = account.name;
+  password.value = account.password;
+  void submit();
+}
+</script>
+
+<template>
+  <main class="sign-in">
+    <form @submit.prevent="submit">
+      <img src="/mark.svg" alt="" width="44" height="44" />
+      <h1>Undanus</h1>
+      <p class="quiet">
+        Checks cooling and heating installations against code, makers' instructions and records.
+      </p>
+      <label class="label" for="name">Name</label>
+      <input id="name" v-model="name" class="field" autocomplete="username" autocapitalize="none" required />
+      <label class="label" for="password">Password</label>
+      <input
+        id="password"
+        v-model="password"
+        class="field"
+        type="password"
+        autocomplete="current-password"
+        required
+      />
+      <p class="error" role="alert">{{ problem }}</p>
+      <button class="button primary" :disabled="busy">Sign in</button>
+      <section v-if="demoAccounts.length" class="demo">
+        <h2>Demo accounts</h2>
+        <button
+          v-for="account in demoAccounts"
+          :key="account.name"
+          type="button"
+          class="button"
+          @click="take(account)"
+        >
+          <span>{{ account.title }}</span>
+          <span class="mono quiet">{{ account.name }} / {{ account.password }}</span>
+        </button>
+      </section>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.sign-in {
+  display: grid;
+  min-height: 100%;
+  place-items: center;
+  padding: 20px;
+}
+
+form {
+  width: min(400px, 100%);
+}
+
+h1 {
+  margin-top: 10px;
+  font-size: 28px;
+}
+
+.label {
+  margin-top: 14px;
+}
+
+.primary {
+  width: 100%;
+  min-height: 48px;
+}
+
+.error {
+  min-height: 22px;
+  margin: 6px 0;
+}
+
+.demo {
+  margin-top: 28px;
+  padding-top: 14px;
+  border-top: 1px solid var(--hair);
+}
+
+.demo .button {
+  display: flex;
+  justify-content: space-between;
+  width: 100%;
+  min-height: 44px;
+  margin-top: 6px;
+}
+
+.demo .mono {
+  font-size: 12px;
+}
+</style>

@@ -1,0 +1,41 @@
+import { ref, shallowRef } from "vue";
+import { api, type Schemas } from "../api/client";
+
+const person = shallowRef<Schemas["Person"]>();
+const demoAccounts = ref<Schemas["Account"][]>([]);
+let loading: Promise<void> | undefined;
+
+function take(session: Schemas["Session"]) {
+  person.value = session.person;
+  demoAccounts.value = session.demoAccounts;
+}
+
+/** Who is signed in. */
+export function useSession() {
+  return {
+    person,
+    demoAccounts,
+    /** Asks the server once; a failed question may be asked again. */
+    load(): Promise<void> {
+      loading ??= api
+        .get<Schemas["Session"]>("/api/session")
+        .then(take)
+        .catch(() => {
+          loading = undefined;
+        });
+      return loading;
+    },
+    async signIn(name: string, password: string) {
+      take(await api.post<Schemas["Session"]>("/api/session", { name, password }));
+    },
+    async signOut() {
+      await api.remove("/api/session");
+      person.value = undefined;
+      loading = undefined;
+    },
+    /** The server has ended the session. */
+    ended() {
+      person.value = undefined;
+    },
+  };
+}

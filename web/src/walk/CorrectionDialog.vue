@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { notice } from "../frame/notice";
+import { ref, watch } from "vue";
+import { sentence } from "../api/problems";
+import type { Schemas } from "../api/client";
+import type { Judgement } from "./useWalk";
+
+const props = defineProps<{
+  judgement?: Judgement;
+  raise: (judgement: Judgement, words: string, due?: string) => Promise<Schemas["Correction"]>;
+}>();
+const open = defineModel<boolean>({ required: true });
+
+const words = ref("");
+const due = ref<string>();
+const problem = ref("");
+const busy = ref(false);
+
+watch(open, (now) => {
+  if (now) {
+    words.value = props.judgement?.remedy ?? "";
+    due.value = undefined;
+    problem.value = "";
+  }
+});
+
+async function submit() {
+  if (!props.judgement) {
+    return;
+  }
+  busy.value = true;
+  problem.value = "";
+  try {
+    const raised = await props.raise(props.judgement, words.value, due.value || undefined);
+    open.value = false;
+    notice.done(`Correction ${raised.number} raised.`);
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Raise a correction" width="520px">
+    <form v-if="judgement" @submit.prevent="submit">
+      <p>
+        <strong>{{ judgement.title }}</strong>
+        <template v-if="judgement.subject">, {{ judgement.subject }}</template>
+      </p>
+      <p>{{ judgement.because }}</p>
+      <p class="quiet">Limits and their sources are kept with it as they now stand.</p>
+      <label class="label" for="correction-words">What is to be done</label>
+      <textarea id="correction-words" v-model="words" class="field" rows="4" maxlength="2000"></textarea>
+      <label class="label" for="correction-due">By when</label>
+      <el-date-picker id="correction-due" v-model="due" value-format="YYYY-MM-DD" format="YYYY-MM-DD" />
+      <p class="error" role="alert">{{ problem }}</p>
+      <button class="button primary" :disabled="busy">Raise correction</button>
+    </form>
+  </el-dialog>
+</template>
+
+<style scoped>
+form > * + * {
+  margin-top: 8px;
+}
+
+.label {
+  margin-top: 12px;
+}
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { ref, watch } from "vue";
+import type { Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import type { Line } from "./useWalk";
+
+const props = defineProps<{ line?: Line; history: (line: Line) => Promise<Schemas["ReadingView"][]> }>();
+const open = defineModel<boolean>({ required: true });
+const readings = ref<Schemas["ReadingView"][]>([]);
+const problem = ref("");
+
+watch(open, async (now) => {
+  if (now && props.line) {
+    readings.value = [];
+    problem.value = "";
+    try {
+      readings.value = (await props.history(props.line)).reverse();
+    } catch (thrown) {
+      problem.value = sentence(thrown);
+    }
+  }
+});
+
+function when(at: string): string {
+  return new Date(at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
+}
+</script>
+
+<template>
+  <el-dialog v-model="open" :title="line?.title ?? ''" width="560px">
+    <p class="error">{{ problem }}</p>
+    <table class="table">
+      <thead>
+        <tr>
+          <th>Reading</th>
+          <th>Grade</th>
+          <th>By</th>
+          <th>When</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(reading, index) in readings" :key="reading.id">
+          <td class="mono">
+            <component :is="index === 0 ? 'strong' : 's'">{{ reading.typed }}</component>
+          </td>
+          <td>{{ reading.grade.toLowerCase() }}</td>
+          <td>{{ reading.by }}</td>
+          <td>{{ when(reading.at) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </el-dialog>
+</template>

@@ -1,0 +1,93 @@
+import { flushPromises, mount } from "@vue/test-utils";
+import { expect, test, vi } from "vitest";
+import { ProblemError } from "../api/client";
+import LineRow from "./LineRow.vue";
+import type { Line } from "./useWalk";
+
+const line: Line = {
+  point: "siting.outdoor-clearance-front",
+  component: "outdoor-1",
+  group: "Outdoor unit",
+  title: "Clear distance, front",
+  how: "Tape it.",
+  caution: "",
+  kind: "QUANTITY",
+  options: [],
+  example: "40.5 in",
+  optional: false,
+  instrumentKind: "tape",
+  earlier: 0,
+};
+
+function row(save: () => Promise<void>, over: Partial<Line> = {}) {
+  const understand = vi.fn().mockResolvedValue({ us: "3' 0\"", si: "914 mm", plausible: true });
+  const wrapper = mount(LineRow, {
+    props: { line: { ...line, ...over }, judgements: [], instruments: [], understand, save },
+  });
+  return { wrapper, understand };
+}
+
+test("Enter saves what was typed and moves on", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const { wrapper } = row(save);
+  await wrapper.find("input").setValue(" 36 in ");
+  await wrapper.find("input").trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  expect(save.mock.calls[0]?.[1]).toMatchObject({ typed: "36 in", grade: "WITNESSED", confirmed: false });
+  expect(wrapper.emitted("done")).toHaveLength(1);
+});
+
+test("a save that failed for want of a connection keeps the text and tries again under the same id", async () => {
+  const save = vi
+    .fn()
+    .mockRejectedValueOnce(new ProblemError({ status: 0, detail: "No connection." }))
+    .mockResolvedValueOnce(undefined);
+  const { wrapper } = row(save);
+  const input = wrapper.find("input");
+  await input.setValue("36 in");
+  await input.trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  expect(input.element.value).toBe("36 in");
+  expect(wrapper.find("[role=alert]").text()).toContain("No connection");
+  await input.trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  expect(save.mock.calls[1]?.[1].id).toBe(save.mock.calls[0]?.[1].id);
+});
+
+test("an unusual value is asked about once", async () => {
+  const save = vi
+    .fn()
+    .mockRejectedValueOnce(new ProblemError({ status: 422, detail: "Far from usual.", ask: true }))
+    .mockResolvedValueOnce(undefined);
+  const { wrapper } = row(save);
+  await wrapper.find("input").setValue("400 m");
+  await wrapper.find("input").trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  await wrapper.find("[role=alert] button").trigger("click");
+  expect(save.mock.calls[1]?.[1].confirmed).toBe(true);
+});
+
+test("a reading is never erased", async () => {
+  const save = vi.fn();
+  const reading = {
+    id: "a",
+    typed: "36 in",
+    us: "3' 0\"",
+    si: "914 mm",
+    grade: "WITNESSED" as const,
+    by: "inspector",
+    at: "2026-09-01T10:00:00Z",
+  };
+  const { wrapper } = row(save, { reading });
+  await wrapper.find("input").setValue("");
+  await wrapper.find("input").trigger("keydown", { key: "Enter" });
+  expect(save).not.toHaveBeenCalled();
+  expect(wrapper.find("input").element.value).toBe("36 in");
+});
+
+test("few choices are buttons that save at once", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const { wrapper } = row(save, { kind: "YES_NO" });
+  await wrapper.findAll("button.option")[1]!.trigger("click");
+  expect(save.mock.calls[0]?.[1].typed).toBe("no");
+});

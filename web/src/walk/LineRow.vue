@@ -1,0 +1,435 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { ProblemError, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { useSession } from "../session/useSession";
+import type { Grade, Judgement, Line } from "./useWalk";
+import VerdictMark from "./VerdictMark.vue";
+import { ORDER } from "./verdicts";
+
+const props = defineProps<{
+  line: Line;
+  judgements: Judgement[];
+  instruments: Schemas["InstrumentView"][];
+  understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
+  save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+}>();
+const emit = defineEmits<{ focused: []; done: []; history: [] }>();
+
+const FEW_OPTIONS = 4;
+const GRADES: { value: Grade; word: string }[] = [
+  { value: "WITNESSED", word: "Witnessed" },
+  { value: "LOGGED", word: "Logged" },
+  { value: "RECORDED", word: "Recorded" },
+  { value: "STATED", word: "Stated" },
+];
+
+const { person } = useSession();
+const inspects = computed(() => person.value?.role !== "CREW");
+
+const typed = ref("");
+const grade = ref<Grade>("WITNESSED");
+const instrument = ref("");
+const echo = ref<Schemas["Echo"]>();
+const problem = ref("");
+const ask = ref(false);
+const theirs = ref<Schemas["ReadingView"]>();
+const busy = ref(false);
+const field = ref<HTMLInputElement | HTMLSelectElement>();
+/** Kept while a save is tried again, so that the server keeps one reading however often it hears of it. */
+let attempt: { id: string; typed: string } | undefined;
+
+watch(
+  () => props.line.reading,
+  (reading) => {
+    typed.value = reading?.typed ?? "";
+    grade.value = reading?.grade ?? (inspects.value ? "WITNESSED" : "RECORDED");
+    instrument.value = reading?.instrument ?? "";
+    echo.value = undefined;
+    problem.value = "";
+    ask.value = false;
+    theirs.value = undefined;
+    attempt = undefined;
+  },
+  { immediate: true },
+);
+
+const fitting = computed(() => props.instruments.filter((i) => i.kind === props.line.instrumentKind));
+const options = computed(() => (props.line.kind === "YES_NO" ? ["yes", "no"] : props.line.options));
+const buttons = computed(() => options.value.length > 0 && options.value.length <= FEW_OPTIONS);
+const changed = computed(() => typed.value.trim() !== (props.line.reading?.typed ?? ""));
+const worst = computed(() =>
+  props.judgements
+    .map((j) => j.verdict)
+    .sort((a, b) => ORDER.indexOf(a) - ORDER.indexOf(b))
+    .at(0),
+);
+const understood = computed(() => {
+  const shown = changed.value ? echo.value : props.line.reading;
+  return shown
+    ? [shown.us, shown.si].filter((text, i, all) => text && all.indexOf(text) === i).join(" · ")
+    : "";
+});
+const uncertainty = computed(() =>
+  changed.value ? echo.value?.uncertainty : props.line.reading?.uncertainty,
+);
+const hint = computed(() =>
+  props.line.kind === "QUANTITY"
+    ? props.line.example
+    : props.line.kind === "MONTH"
+      ? "2025-03 or 2025-W14"
+      : "",
+);
+
+let timer: ReturnType<typeof setTimeout> | undefined;
+function typing() {
+  problem.value = "";
+  ask.value = false;
+  echo.value = undefined;
+  clearTimeout(timer);
+  if (props.line.kind === "QUANTITY" && typed.value.trim()) {
+    const asked = typed.value;
+    timer = setTimeout(async () => {
+      try {
+        const answer = await props.understand(props.line, asked, instrument.value || undefined);
+        if (asked === typed.value) {
+          echo.value = answer;
+        }
+      } catch {
+        // half-typed text is no fault; what is wrong is said on Enter
+      }
+    }, 250);
+  }
+}
+
+function fresh(): string {
+  if (attempt?.typed !== typed.value.trim()) {
+    attempt = { id: crypto.randomUUID(), typed: typed.value.trim() };
+  }
+  return attempt.id;
+}
+
+async function commit(confirmed = false, basedOn = props.line.reading?.id) {
+  clearTimeout(timer);
+  if (!typed.value.trim()) {
+    if (props.line.reading) {
+      typed.value = props.line.reading.typed;
+      problem.value = "A reading is never erased. Write the right value over it.";
+    } else {
+      emit("done");
+    }
+    return;
+  }
+  const same =
+    !changed.value &&
+    grade.value === props.line.reading?.grade &&
+    instrument.value === (props.line.reading?.instrument ?? "");
+  if (same) {
+    emit("done");
+    return;
+  }
+  busy.value = true;
+  problem.value = "";
+  try {
+    await props.save(props.line, {
+      id: fresh(),
+      point: props.line.point,
+      component: props.line.component,
+      typed: typed.value.trim(),
+      instrument: instrument.value || undefined,
+      grade: grade.value,
+      basedOn,
+      confirmed,
+    });
+    emit("done");
+  } catch (thrown) {
+    const known = thrown instanceof ProblemError ? thrown.problem : undefined;
+    ask.value = known?.ask === true;
+    theirs.value = known?.status === 409 ? (known.theirs as Schemas["ReadingView"] | undefined) : undefined;
+    problem.value = sentence(thrown);
+    field.value?.focus();
+  } finally {
+    busy.value = false;
+  }
+}
+
+function choose(option: string) {
+  typed.value = option;
+  void commit();
+}
+
+function regrade() {
+  if (props.line.reading) {
+    void commit();
+  }
+}
+
+defineExpose({ focus: () => field.value?.focus() });
+</script>
+
+<template>
+  <div class="line" :class="{ open: !line.reading && !line.optional }" @focusin="emit('focused')">
+    <label :for="`field-${line.point}-${line.component}`" class="title" :title="line.how">
+      {{ line.title }}<span v-if="line.optional" class="quiet optional"> optional</span>
+    </label>
+    <div class="entry">
+      <div v-if="buttons" class="options" role="group" :aria-label="line.title">
+        <button
+          v-for="(option, index) in options"
+          :id="index === 0 ? `field-${line.point}-${line.component}` : undefined"
+          :key="option"
+          :ref="index === 0 ? (el) => (field = el as HTMLInputElement) : undefined"
+          type="button"
+          class="option"
+          :aria-pressed="line.reading?.typed === option"
+          :disabled="busy"
+          @click="choose(option)"
+        >
+          {{ option }}
+        </button>
+      </div>
+      <select
+        v-else-if="options.length"
+        :id="`field-${line.point}-${line.component}`"
+        ref="field"
+        v-model="typed"
+        class="field mono"
+        @change="commit()"
+      >
+        <option value="" disabled>choose</option>
+        <option v-for="option in options" :key="option">{{ option }}</option>
+      </select>
+      <input
+        v-else
+        :id="`field-${line.point}-${line.component}`"
+        ref="field"
+        v-model="typed"
+        class="field mono"
+        :class="{ unsaved: changed && typed }"
+        :placeholder="hint"
+        :aria-invalid="!!problem"
+        autocomplete="off"
+        autocapitalize="off"
+        spellcheck="false"
+        enterkeyhint="next"
+        @input="typing"
+        @keydown.enter.prevent="commit()"
+      />
+    </div>
+    <div class="understood mono">
+      <span>{{ understood }}</span>
+      <span v-if="uncertainty" class="quiet">{{ uncertainty }}</span>
+    </div>
+    <div class="how-known">
+      <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
+        <option
+          v-for="g in GRADES"
+          :key="g.value"
+          :value="g.value"
+          :disabled="!inspects && g.value !== 'RECORDED'"
+        >
+          {{ g.word }}
+        </option>
+      </select>
+      <select
+        v-if="fitting.length"
+        v-model="instrument"
+        class="small"
+        :aria-label="`Instrument for ${line.title}`"
+        @change="regrade"
+      >
+        <option value="">any {{ line.instrumentKind.replace("-", " ") }}</option>
+        <option v-for="i in fitting" :key="i.id" :value="i.id">{{ i.title }}</option>
+      </select>
+      <span v-else class="quiet small-text">{{ line.instrumentKind.replace("-", " ") }}</span>
+    </div>
+    <div class="verdict">
+      <button
+        v-if="line.earlier"
+        type="button"
+        class="earlier"
+        :title="`${line.earlier} earlier`"
+        :aria-label="`${line.earlier} earlier readings of ${line.title}`"
+        @click="emit('history')"
+      >
+        +{{ line.earlier }}
+      </button>
+      <VerdictMark v-if="worst && line.reading" :verdict="worst" />
+    </div>
+    <div v-if="problem" class="problem" role="alert">
+      <span class="error">{{ problem }}</span>
+      <button v-if="ask" type="button" class="button" @click="commit(true)">Save as it is</button>
+      <template v-if="theirs">
+        <button type="button" class="button" @click="commit(false, theirs.id)">Save mine, {{ typed }}</button>
+        <button type="button" class="button" @click="emit('history')">Keep theirs, {{ theirs.typed }}</button>
+      </template>
+    </div>
+    <p v-if="line.caution" class="caution">{{ line.caution }}</p>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: minmax(120px, 1.15fr) minmax(140px, 1fr) minmax(110px, 0.95fr) 118px 44px;
+  gap: 0 10px;
+  align-items: center;
+  padding: 2px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.title {
+  line-height: 1.25;
+}
+
+.optional {
+  font-size: 12px;
+}
+
+.line:focus-within .title {
+  font-weight: 700;
+}
+
+.field {
+  font-size: 15px;
+}
+
+.open .field {
+  border-left: 3px solid var(--brass);
+}
+
+.unsaved {
+  border-color: var(--brass);
+}
+
+.options {
+  display: flex;
+}
+
+.option {
+  flex: 1;
+  min-height: 44px;
+  padding: 0 4px;
+  border: 1px solid var(--hair);
+  background: var(--paper);
+  color: var(--ink);
+  font: 14px var(--mono);
+  cursor: pointer;
+}
+
+.option + .option {
+  border-left: 0;
+}
+
+.option:first-child {
+  border-radius: 4px 0 0 4px;
+}
+
+.option:last-child {
+  border-radius: 0 4px 4px 0;
+}
+
+.option[aria-pressed="true"] {
+  background: var(--lake);
+  color: var(--on-lake);
+}
+
+.open .option:first-child {
+  border-left: 3px solid var(--brass);
+}
+
+.understood {
+  display: grid;
+  font-size: 12.5px;
+  line-height: 1.3;
+}
+
+.how-known {
+  display: grid;
+}
+
+.small {
+  width: 100%;
+  min-height: 24px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: 12.5px var(--text);
+}
+
+.small option {
+  background: var(--paper);
+}
+
+.small-text {
+  padding-left: 4px;
+  font-size: 12px;
+}
+
+.verdict {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  justify-content: flex-end;
+}
+
+.earlier {
+  padding: 4px 2px;
+  border: 0;
+  background: none;
+  color: var(--quiet);
+  font: 12px var(--mono);
+  text-decoration: underline dotted;
+  cursor: pointer;
+}
+
+.problem {
+  display: flex;
+  flex-wrap: wrap;
+  grid-column: 1 / -1;
+  gap: 4px 10px;
+  align-items: center;
+  padding: 4px 0 6px;
+}
+
+.caution {
+  display: none;
+  grid-column: 1 / -1;
+  margin: 2px 0 6px;
+  padding-left: 8px;
+  border-left: 3px solid var(--brass);
+  font-size: 13px;
+}
+
+.line:focus-within .caution {
+  display: block;
+}
+
+@media (max-width: 760px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr) 118px 40px;
+    gap: 2px 8px;
+    padding: 6px 0;
+  }
+
+  .title {
+    grid-column: 1 / -1;
+  }
+
+  .entry {
+    grid-column: 1;
+  }
+
+  .understood {
+    grid-row: 3;
+    grid-column: 1 / -1;
+    display: flex;
+    gap: 8px;
+  }
+
+  .field {
+    font-size: 16px;
+  }
+}
+</style>

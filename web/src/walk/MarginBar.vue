@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { Schemas } from "../api/client";
+import { COLOURS, WORDS, type Verdict } from "./verdicts";
+
+const props = defineProps<{ bar: Schemas["BarView"]; verdict: Verdict }>();
+
+const WIDTH = 320;
+const EDGE = 8;
+const ROW = 13;
+
+const axis = computed(() => Math.max(...props.bar.ticks.map((tick) => tick.row), 0) * ROW + 26);
+const colour = computed(() => COLOURS[props.verdict]);
+
+function x(position: number): number {
+  return EDGE + Math.max(0, Math.min(1, position)) * (WIDTH - 2 * EDGE);
+}
+
+function anchor(position: number): "start" | "middle" | "end" {
+  return position < 0.2 ? "start" : position > 0.8 ? "end" : "middle";
+}
+
+const spoken = computed(
+  () =>
+    `${WORDS[props.verdict]}: ${props.bar.reading}; limits: ${props.bar.ticks.map((t) => t.label).join(", ")}`,
+);
+</script>
+
+<template>
+  <svg class="bar" :viewBox="`0 0 ${WIDTH} ${axis + 22}`" role="img" :aria-label="spoken">
+    <rect
+      :x="x(bar.permittedFrom)"
+      :y="axis - 9"
+      :width="x(bar.permittedTo) - x(bar.permittedFrom)"
+      height="9"
+      fill="var(--permitted)"
+    />
+    <line :x1="EDGE" :x2="WIDTH - EDGE" :y1="axis" :y2="axis" stroke="var(--ink)" />
+    <g v-for="(tick, index) in bar.ticks" :key="index" :opacity="tick.defers ? 0.6 : 1">
+      <line
+        :x1="x(tick.position)"
+        :x2="x(tick.position)"
+        :y1="axis - 11 - tick.row * ROW"
+        :y2="axis + 3"
+        stroke="var(--ink)"
+        :stroke-width="tick.binds ? 2 : 1"
+        :stroke-dasharray="tick.defers ? '2 2' : undefined"
+      />
+      <text
+        :x="x(tick.position)"
+        :y="axis - 14 - tick.row * ROW"
+        :text-anchor="anchor(tick.position)"
+        :font-weight="tick.binds ? 600 : 400"
+        fill="var(--ink)"
+      >
+        {{ tick.label }}
+      </text>
+    </g>
+    <line
+      :x1="x(bar.whiskerFrom)"
+      :x2="x(bar.whiskerTo)"
+      :y1="axis"
+      :y2="axis"
+      :stroke="colour"
+      stroke-width="4"
+      stroke-linecap="round"
+    />
+    <line
+      :x1="x(bar.needle)"
+      :x2="x(bar.needle)"
+      :y1="axis - 10"
+      :y2="axis + 6"
+      :stroke="colour"
+      stroke-width="2.5"
+    />
+    <circle :cx="x(bar.needle)" :cy="axis" r="3.5" :fill="colour" />
+    <text
+      :x="x(bar.needle)"
+      :y="axis + 18"
+      :text-anchor="anchor(bar.needle)"
+      :fill="colour"
+      font-weight="600"
+    >
+      {{ bar.reading }}
+    </text>
+  </svg>
+</template>
+
+<style scoped>
+.bar {
+  display: block;
+  width: 100%;
+  max-width: 400px;
+}
+
+text {
+  font: 11.5px var(--mono);
+}
+</style>

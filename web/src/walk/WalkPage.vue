@@ -1,0 +1,267 @@
+<script setup lang="ts">
+import { notice } from "../frame/notice";
+import { computed, onBeforeUnmount, ref, toRef, watchEffect } from "vue";
+import { useRouter } from "vue-router";
+import { useKeys } from "../frame/useKeys";
+import { usePlaces } from "../frame/usePlaces";
+import CorrectionDialog from "./CorrectionDialog.vue";
+import CircuitFigure from "./figures/CircuitFigure.vue";
+import PlatesFigure from "./figures/PlatesFigure.vue";
+import PsychrometricFigure from "./figures/PsychrometricFigure.vue";
+import SitingFigure from "./figures/SitingFigure.vue";
+import HistoryDialog from "./HistoryDialog.vue";
+import JudgementLedger from "./JudgementLedger.vue";
+import LineTable from "./LineTable.vue";
+import RoutePipe from "./RoutePipe.vue";
+import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
+import { countsInWords, sumOfCounts } from "./verdicts";
+import WhyDrawer from "./WhyDrawer.vue";
+
+const props = defineProps<{ id: string; stationKey: string }>();
+const router = useRouter();
+const walk = useWalk(toRef(props, "id"), toRef(props, "stationKey"));
+const { installation, route, station, judgements, problem } = walk;
+const { ofPage, heading } = usePlaces();
+
+const table = ref<InstanceType<typeof LineTable>>();
+const chosen = ref("");
+const whyOpen = ref(false);
+const correctionOpen = ref(false);
+const historyOpen = ref(false);
+const historyLine = ref<Line>();
+
+const chosenJudgement = computed(
+  () => judgements.value.find((j) => j.key === chosen.value) ?? judgements.value[0],
+);
+const built = computed(() => route.value.filter((s) => s.built));
+const required = computed(() => station.value?.lines.filter((line) => !line.optional) ?? []);
+const read = computed(() => required.value.filter((line) => line.reading).length);
+
+watchEffect(() => {
+  const facts = installation.value;
+  heading.value = facts && {
+    title: facts.title,
+    detail: `${facts.building} · ${facts.system} · ${facts.replacement ? "replacement" : "new"} · ${facts.stage}`,
+    counts: countsInWords(sumOfCounts(route.value.map((s) => s.counts))),
+  };
+  ofPage.value = [
+    ...built.value.map((s) => ({
+      title: `${s.number} ${s.title}`,
+      detail: "station",
+      go: () => void router.push(`/installations/${props.id}/${s.key}`),
+    })),
+    {
+      title: "Report",
+      detail: "of this visit",
+      go: () => void router.push(`/installations/${props.id}/report`),
+    },
+  ];
+});
+onBeforeUnmount(() => {
+  heading.value = undefined;
+  ofPage.value = [];
+});
+
+function lineFocused(line: Line) {
+  const first = walk.judgementsOf(line)[0];
+  if (first && !walk.judgementsOf(line).some((j) => j.key === chosen.value)) {
+    chosen.value = first.key;
+  }
+}
+
+function step(by: number) {
+  const at = built.value.findIndex((s) => s.key === props.stationKey);
+  const to = built.value[at + by];
+  if (to) {
+    void router.push(`/installations/${props.id}/${to.key}`);
+  }
+}
+
+function why(judgement: Judgement | undefined = chosenJudgement.value) {
+  if (judgement) {
+    chosen.value = judgement.key;
+    whyOpen.value = true;
+  }
+}
+
+/** The first line behind a judgement that is open, else the first. */
+function evidence(judgement: Judgement | undefined = chosenJudgement.value) {
+  const here = judgement?.evidence.filter((e) => station.value?.lines.some((l) => lineKey(l) === lineKey(e)));
+  const target = here?.find((e) => !e.reading) ?? here?.[0];
+  if (target) {
+    table.value?.goTo(lineKey(target));
+  } else {
+    notice.hint("Its evidence is read at another station.");
+  }
+}
+
+function correct(judgement: Judgement | undefined = chosenJudgement.value) {
+  if (!judgement) {
+    return;
+  }
+  chosen.value = judgement.key;
+  if (judgement.verdict === "MEETS" || judgement.verdict === "DOES_NOT_APPLY") {
+    notice.hint("There is nothing to correct here.");
+  } else if (walk.correctionOf(judgement)) {
+    notice.hint("A correction for this is already open.");
+  } else {
+    correctionOpen.value = true;
+  }
+}
+
+function history(line: Line) {
+  historyLine.value = line;
+  historyOpen.value = true;
+  void walk.load();
+}
+
+useKeys({
+  n: () => void table.value?.nextOpen(),
+  p: () => table.value?.previous(),
+  w: () => why(),
+  e: () => evidence(),
+  f: () => correct(),
+  h: () => notice.hint("None of these stations has a hold to start."),
+  "[": () => step(-1),
+  "]": () => step(1),
+});
+</script>
+
+<template>
+  <div class="walk">
+    <RoutePipe :id="id" :stations="route" :current="station?.key ?? ''" />
+    <div class="middle">
+      <div v-if="problem" class="problem" role="alert">
+        <p class="error">{{ problem }}</p>
+        <button type="button" class="button" @click="walk.load()">Try again</button>
+        <RouterLink class="button" to="/register">Register</RouterLink>
+      </div>
+      <template v-if="station">
+        <div class="head">
+          <div>
+            <h1>{{ station.question }}</h1>
+            <p class="quiet">{{ station.title }}: {{ read }} of {{ required.length }} lines read.</p>
+          </div>
+          <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
+        </div>
+        <div class="figure">
+          <PlatesFigure v-if="station.figures.plates" :plates="station.figures.plates" />
+          <SitingFigure v-if="station.figures.siting" :units="station.figures.siting" />
+          <CircuitFigure v-if="station.figures.circuits" :circuits="station.figures.circuits" />
+          <PsychrometricFigure v-if="station.figures.coils" :coils="station.figures.coils" />
+        </div>
+        <LineTable
+          ref="table"
+          class="table-of-lines"
+          :lines="station.lines"
+          :instruments="walk.instruments.value"
+          :judgements-of="walk.judgementsOf"
+          :understand="walk.understand"
+          :save="walk.save"
+          @focused="lineFocused"
+          @history="history"
+        />
+      </template>
+    </div>
+    <JudgementLedger
+      :judgements="judgements"
+      :chosen="chosenJudgement?.key ?? ''"
+      :correction-of="walk.correctionOf"
+      @choose="chosen = $event"
+      @why="why"
+      @evidence="evidence"
+      @correct="correct"
+    />
+    <WhyDrawer v-model="whyOpen" :judgement="chosenJudgement" />
+    <CorrectionDialog v-model="correctionOpen" :judgement="chosenJudgement" :raise="walk.raise" />
+    <HistoryDialog v-model="historyOpen" :line="historyLine" :history="walk.history" />
+  </div>
+</template>
+
+<style scoped>
+.walk {
+  display: grid;
+  grid-template-columns: 186px minmax(0, 1fr) 352px;
+  height: 100%;
+}
+
+.middle {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  padding: 10px 16px 0;
+}
+
+.head {
+  display: flex;
+  gap: 12px;
+  align-items: flex-start;
+  justify-content: space-between;
+}
+
+.figure {
+  flex: none;
+  height: 236px;
+  margin: 8px 0 6px;
+  border: 1px solid var(--hair);
+  border-radius: 4px;
+  background: var(--paper);
+  overflow: auto;
+}
+
+.table-of-lines {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  padding-right: 4px;
+}
+
+.problem {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  padding: 12px 0;
+}
+
+@media (max-width: 1100px) {
+  .walk {
+    grid-template-columns: 160px minmax(0, 1fr);
+    grid-template-rows: auto auto;
+    height: auto;
+    min-height: 100%;
+  }
+
+  .walk :deep(.route) {
+    grid-row: 1 / 3;
+  }
+
+  .walk :deep(.ledger) {
+    grid-column: 2;
+    border-top: 1px solid var(--ink);
+    border-left: 0;
+  }
+
+  .table-of-lines {
+    overflow: visible;
+  }
+}
+
+@media (max-width: 760px) {
+  .walk {
+    display: block;
+  }
+
+  .middle {
+    padding: 8px 10px 0;
+  }
+
+  .figure {
+    height: auto;
+  }
+
+  h1 {
+    font-size: 16px;
+  }
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import MarginBar from "./MarginBar.vue";
+import type { Judgement } from "./useWalk";
+import VerdictMark from "./VerdictMark.vue";
+
+defineProps<{ judgement?: Judgement }>();
+const open = defineModel<boolean>({ required: true });
+</script>
+
+<template>
+  <el-drawer v-model="open" size="min(760px, 100vw)" :title="judgement?.title ?? ''">
+    <div v-if="judgement" class="why">
+      <p>
+        <VerdictMark :verdict="judgement.verdict" worded />
+        <span v-if="judgement.subject" class="quiet">&nbsp; {{ judgement.subject }}</span>
+        <span v-if="judgement.school" class="quiet">&nbsp; by {{ judgement.school }}</span>
+      </p>
+      <p>{{ judgement.because }} {{ judgement.remedy }}</p>
+      <MarginBar v-if="judgement.bar" :bar="judgement.bar" :verdict="judgement.verdict" />
+      <p v-if="judgement.probability" class="quiet">Probability of conforming {{ judgement.probability }}.</p>
+
+      <template v-if="judgement.limits.length">
+        <h2>Limits</h2>
+        <table class="table">
+          <thead>
+            <tr>
+              <th>Authority</th>
+              <th>Limit</th>
+              <th>Source</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(limit, index) in judgement.limits" :key="index">
+              <td>
+                <strong v-if="limit.binds">{{ limit.authority }}, binds</strong>
+                <template v-else>{{ limit.authority }}</template>
+                <div v-if="limit.givesWay" class="quiet">gives way: {{ limit.givesWay }}</div>
+              </td>
+              <td class="mono">{{ limit.bound }} {{ limit.value }}</td>
+              <td>{{ limit.source }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+
+      <template v-if="judgement.derivation.length">
+        <h2>How it follows</h2>
+        <table class="table">
+          <thead>
+            <tr>
+              <th>Step</th>
+              <th>Value</th>
+              <th>Source</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(step, index) in judgement.derivation" :key="index">
+              <td>
+                {{ step.name }}
+                <div class="quiet">{{ step.how }}</div>
+              </td>
+              <td class="mono">{{ step.value }}</td>
+              <td>{{ step.source }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+
+      <h2>Evidence</h2>
+      <table class="table">
+        <tbody>
+          <tr v-for="item in judgement.evidence" :key="item.point + item.component">
+            <td>{{ item.line }}</td>
+            <td class="mono">{{ item.reading ?? "open" }}</td>
+            <td>{{ [item.grade, item.by].filter(Boolean).join(", ") }}</td>
+          </tr>
+        </tbody>
+      </table>
+
+      <template v-if="judgement.otherSchools.length">
+        <h2>By other schools</h2>
+        <div v-for="school in judgement.otherSchools" :key="school.title" class="school">
+          <p>
+            <VerdictMark :verdict="school.verdict" worded /> by {{ school.title }}.
+            {{ school.because }}
+          </p>
+          <MarginBar v-if="school.bar" :bar="school.bar" :verdict="school.verdict" />
+        </div>
+      </template>
+      <p v-if="judgement.sources.length" class="quiet">Sources: {{ judgement.sources.join("; ") }}.</p>
+    </div>
+  </el-drawer>
+</template>
+
+<style scoped>
+.why > * + * {
+  margin-top: 8px;
+}
+
+h2 {
+  margin-top: 18px;
+}
+
+.quiet {
+  font-size: 13px;
+}
+</style>

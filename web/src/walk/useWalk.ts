@@ -1,0 +1,135 @@
+import { computed, ref, shallowRef, watch, type Ref } from "vue";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { useUnits } from "../frame/useUnits";
+import { ORDER } from "./verdicts";
+
+export type Line = Schemas["LineView"];
+export type Judgement = Schemas["JudgementView"];
+export type Grade = Schemas["TypedReading"]["grade"];
+
+export function lineKey(line: { point: string; component: string }): string {
+  return `${line.point}@${line.component}`;
+}
+
+/** One station of one installation, kept in step with the server as readings are saved. */
+export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
+  const { units, ofBook } = useUnits();
+  const installation = shallowRef<Schemas["InstallationView"]>();
+  const route = shallowRef<Schemas["RouteStation"][]>([]);
+  const station = shallowRef<Schemas["StationView"]>();
+  const corrections = shallowRef<Schemas["Correction"][]>([]);
+  const instruments = shallowRef<Schemas["InstrumentView"][]>([]);
+  const problem = ref("");
+  let asked = 0;
+
+  const path = computed(() => `/api/installations/${id.value}`);
+
+  async function load() {
+    const mine = ++asked;
+    problem.value = "";
+    try {
+      if (installation.value?.id !== id.value) {
+        const [facts, tools] = await Promise.all([
+          api.get<Schemas["InstallationView"]>(path.value),
+          api.get<Schemas["InstrumentView"][]>("/api/instruments"),
+        ]);
+        installation.value = facts;
+        instruments.value = tools;
+        ofBook.value = facts.display;
+      }
+      const [there, shown, raised] = await Promise.all([
+        api.get<Schemas["RouteStation"][]>(`${path.value}/route`),
+        api.get<Schemas["StationView"]>(`${path.value}/stations/${stationKey.value}?units=${units()}`),
+        api.get<Schemas["Correction"][]>(`${path.value}/corrections`),
+      ]);
+      if (mine === asked) {
+        route.value = there;
+        station.value = shown;
+        corrections.value = raised;
+      }
+    } catch (thrown) {
+      if (mine === asked) {
+        problem.value = sentence(thrown);
+      }
+    }
+  }
+
+  watch([id, stationKey, units], load, { immediate: true });
+
+  const judgements = computed(() =>
+    [...(station.value?.judgements ?? [])].sort(
+      (a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict),
+    ),
+  );
+
+  /** Judgements of this station that look at a line. */
+  function judgementsOf(line: Line): Judgement[] {
+    return judgements.value.filter((judgement) =>
+      judgement.evidence.some((e) => e.point === line.point && e.component === line.component),
+    );
+  }
+
+  async function save(line: Line, reading: Schemas["TypedReading"]) {
+    const saved = await api.post<Schemas["SavedReading"]>(`${path.value}/readings?units=${units()}`, reading);
+    const now = station.value;
+    if (now) {
+      const changed = new Map(saved.changed.map((j) => [j.key, j]));
+      station.value = {
+        ...now,
+        lines: now.lines.map((l) => (lineKey(l) === lineKey(line) ? saved.line : l)),
+        judgements: now.judgements.map((j) => changed.get(j.key) ?? j),
+        figures: saved.figures,
+      };
+    }
+    route.value = saved.route;
+  }
+
+  function understand(line: Line, typed: string, instrument?: string) {
+    return api.post<Schemas["Echo"]>(`${path.value}/understand?units=${units()}`, {
+      point: line.point,
+      component: line.component,
+      typed,
+      instrument,
+    });
+  }
+
+  function history(line: Line) {
+    return api.get<Schemas["ReadingView"][]>(
+      `${path.value}/history?point=${line.point}&component=${line.component}&units=${units()}`,
+    );
+  }
+
+  async function raise(judgement: Judgement, words: string, due?: string) {
+    const raised = await api.post<Schemas["Correction"]>(`${path.value}/corrections?units=${units()}`, {
+      judgement: judgement.key,
+      words,
+      due,
+    });
+    corrections.value = [...corrections.value, raised];
+    return raised;
+  }
+
+  function correctionOf(judgement: Judgement) {
+    return corrections.value.find(
+      (c) =>
+        c.state === "OPEN" && c.requirement === judgement.requirement && c.component === judgement.component,
+    );
+  }
+
+  return {
+    installation,
+    route,
+    station,
+    instruments,
+    judgements,
+    problem,
+    load,
+    judgementsOf,
+    save,
+    understand,
+    history,
+    raise,
+    correctionOf,
+  };
+}
