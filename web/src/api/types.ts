@@ -438,6 +438,7 @@ export interface components {
             si?: string;
             uncertainty?: string;
             plausible: boolean;
+            problem?: string;
         };
         TypedReading: {
             /** Format: uuid */

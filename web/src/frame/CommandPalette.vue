@@ -13,6 +13,7 @@ const words = ref("");
 const at = ref(0);
 const installations = ref<Schemas["RegisterEntry"][]>([]);
 const input = ref<HTMLInputElement>();
+let loading: Promise<void> = Promise.resolve();
 
 const places = computed<Place[]>(() => [
   ...ofPage.value,
@@ -38,11 +39,20 @@ async function show() {
   at.value = 0;
   await nextTick();
   setTimeout(() => input.value?.focus(), 50);
-  try {
-    installations.value = await api.get("/api/installations");
-  } catch {
-    installations.value = [];
-  }
+  loading = api
+    .get<Schemas["RegisterEntry"][]>("/api/installations")
+    .then((entries) => {
+      installations.value = entries;
+    })
+    .catch(() => {
+      installations.value = [];
+    });
+}
+
+/** Enter pressed before the register has answered waits for it. */
+async function enter() {
+  await loading;
+  choose(found.value[at.value]);
 }
 
 function choose(place: Place | undefined) {
@@ -70,7 +80,7 @@ defineExpose({ show });
       @input="at = 0"
       @keydown.down.prevent="move(1)"
       @keydown.up.prevent="move(-1)"
-      @keydown.enter.prevent="choose(found[at])"
+      @keydown.enter.prevent="enter"
     />
     <ul>
       <li v-for="(place, index) in found.slice(0, 12)" :key="place.title">

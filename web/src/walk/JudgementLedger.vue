@@ -22,7 +22,11 @@ watch(
   () => props.chosen,
   async () => {
     await nextTick();
-    list.value?.querySelector(".chosen")?.scrollIntoView?.({ block: "nearest" });
+    const ledger = list.value;
+    // where the ledger stands below the lines it must not pull the page away from the field in hand
+    if (ledger && ledger.scrollHeight > ledger.clientHeight) {
+      ledger.querySelector(".chosen")?.scrollIntoView({ block: "nearest" });
+    }
   },
 );
 </script>

@@ -59,10 +59,7 @@ const options = computed(() => (props.line.kind === "YES_NO" ? ["yes", "no"] : p
 const buttons = computed(() => options.value.length > 0 && options.value.length <= FEW_OPTIONS);
 const changed = computed(() => typed.value.trim() !== (props.line.reading?.typed ?? ""));
 const worst = computed(() =>
-  props.judgements
-    .map((j) => j.verdict)
-    .sort((a, b) => ORDER.indexOf(a) - ORDER.indexOf(b))
-    .at(0),
+  [...props.judgements].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict)).at(0),
 );
 const understood = computed(() => {
   const shown = changed.value ? echo.value : props.line.reading;
@@ -73,9 +70,10 @@ const understood = computed(() => {
 const uncertainty = computed(() =>
   changed.value ? echo.value?.uncertainty : props.line.reading?.uncertainty,
 );
+const fieldId = computed(() => `field-${props.line.point}-${props.line.component}`);
 const hint = computed(() =>
   props.line.kind === "QUANTITY"
-    ? props.line.example
+    ? props.line.example.split(/,| or /)[0]
     : props.line.kind === "MONTH"
       ? "2025-03 or 2025-W14"
       : "",
@@ -96,7 +94,7 @@ function typing() {
           echo.value = answer;
         }
       } catch {
-        // half-typed text is no fault; what is wrong is said on Enter
+        // without an answer there is simply nothing to echo
       }
     }, 250);
   }
@@ -169,14 +167,18 @@ defineExpose({ focus: () => field.value?.focus() });
 
 <template>
   <div class="line" :class="{ open: !line.reading && !line.optional }" @focusin="emit('focused')">
-    <label :for="`field-${line.point}-${line.component}`" class="title" :title="line.how">
+    <component
+      :is="buttons ? 'span' : 'label'"
+      :for="buttons ? undefined : fieldId"
+      class="title"
+      :title="line.how"
+    >
       {{ line.title }}<span v-if="line.optional" class="quiet optional"> optional</span>
-    </label>
+    </component>
     <div class="entry">
       <div v-if="buttons" class="options" role="group" :aria-label="line.title">
         <button
           v-for="(option, index) in options"
-          :id="index === 0 ? `field-${line.point}-${line.component}` : undefined"
           :key="option"
           :ref="index === 0 ? (el) => (field = el as HTMLInputElement) : undefined"
           type="button"
@@ -190,7 +192,7 @@ defineExpose({ focus: () => field.value?.focus() });
       </div>
       <select
         v-else-if="options.length"
-        :id="`field-${line.point}-${line.component}`"
+        :id="fieldId"
         ref="field"
         v-model="typed"
         class="field mono"
@@ -201,7 +203,7 @@ defineExpose({ focus: () => field.value?.focus() });
       </select>
       <input
         v-else
-        :id="`field-${line.point}-${line.component}`"
+        :id="fieldId"
         ref="field"
         v-model="typed"
         class="field mono"
@@ -254,7 +256,7 @@ defineExpose({ focus: () => field.value?.focus() });
       >
         +{{ line.earlier }}
       </button>
-      <VerdictMark v-if="worst && line.reading" :verdict="worst" />
+      <VerdictMark v-if="worst && line.reading" :verdict="worst.verdict" />
     </div>
     <div v-if="problem" class="problem" role="alert">
       <span class="error">{{ problem }}</span>
@@ -264,6 +266,9 @@ defineExpose({ focus: () => field.value?.focus() });
         <button type="button" class="button" @click="emit('history')">Keep theirs, {{ theirs.typed }}</button>
       </template>
     </div>
+    <p v-if="worst && line.reading && worst.verdict !== 'MEETS'" class="answer">
+      <VerdictMark :verdict="worst.verdict" :size="12" worded /> {{ worst.because }}
+    </p>
     <p v-if="line.caution" class="caution">{{ line.caution }}</p>
   </div>
 </template>
@@ -402,8 +407,22 @@ defineExpose({ focus: () => field.value?.focus() });
   font-size: 13px;
 }
 
+/* where the ledger is out of sight the line itself says why */
+.answer {
+  display: none;
+  grid-column: 1 / -1;
+  font-size: 13px;
+}
+
 .line:focus-within .caution {
   display: block;
+}
+
+@media (max-width: 1100px) {
+  .answer {
+    display: block;
+    padding-bottom: 4px;
+  }
 }
 
 @media (max-width: 760px) {

@@ -36,26 +36,29 @@ const spoken = computed(
       fill="var(--permitted)"
     />
     <line :x1="EDGE" :x2="WIDTH - EDGE" :y1="axis" :y2="axis" stroke="var(--ink)" />
-    <g v-for="(tick, index) in bar.ticks" :key="index" :opacity="tick.defers ? 0.6 : 1">
-      <line
-        :x1="x(tick.position)"
-        :x2="x(tick.position)"
-        :y1="axis - 11 - tick.row * ROW"
-        :y2="axis + 3"
-        stroke="var(--ink)"
-        :stroke-width="tick.binds ? 2 : 1"
-        :stroke-dasharray="tick.defers ? '2 2' : undefined"
-      />
-      <text
-        :x="x(tick.position)"
-        :y="axis - 14 - tick.row * ROW"
-        :text-anchor="anchor(tick.position)"
-        :font-weight="tick.binds ? 600 : 400"
-        fill="var(--ink)"
-      >
-        {{ tick.label }}
-      </text>
-    </g>
+    <line
+      v-for="(tick, index) in bar.ticks"
+      :key="`tick${index}`"
+      :x1="x(tick.position)"
+      :x2="x(tick.position)"
+      :y1="axis - 11 - tick.row * ROW"
+      :y2="axis + 3"
+      :stroke="tick.defers ? 'var(--quiet)' : 'var(--ink)'"
+      :stroke-width="tick.binds ? 2 : 1"
+      :stroke-dasharray="tick.defers ? '2 2' : undefined"
+    />
+    <text
+      v-for="(tick, index) in bar.ticks"
+      :key="`label${index}`"
+      class="label"
+      :x="x(tick.position)"
+      :y="axis - 14 - tick.row * ROW"
+      :text-anchor="anchor(tick.position)"
+      :font-weight="tick.binds ? 600 : 400"
+      :fill="tick.defers ? 'var(--quiet)' : 'var(--ink)'"
+    >
+      {{ tick.label }}
+    </text>
     <line
       :x1="x(bar.whiskerFrom)"
       :x2="x(bar.whiskerTo)"
@@ -94,6 +97,14 @@ const spoken = computed(
 }
 
 text {
-  font: 11.5px var(--mono);
+  font-family: var(--mono);
+  font-size: 11.5px;
+}
+
+/* a higher row's tick passes behind a lower row's words */
+.label {
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
 }
 </style>

@@ -233,7 +233,11 @@ useKeys({
   }
 
   .walk :deep(.route) {
+    position: sticky;
+    top: 0;
     grid-row: 1 / 3;
+    align-self: start;
+    max-height: calc(100vh - 92px);
   }
 
   .walk :deep(.ledger) {
@@ -250,6 +254,10 @@ useKeys({
 @media (max-width: 760px) {
   .walk {
     display: block;
+  }
+
+  .walk :deep(.route) {
+    z-index: 4;
   }
 
   .middle {

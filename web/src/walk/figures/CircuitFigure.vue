@@ -11,7 +11,7 @@ const circuit = computed(() => props.circuits.find((c) => c.component === at.val
 const PLACES = [
   { key: "panel", x: 68, top: 150 },
   { key: "device", x: 180, top: 128 },
-  { key: "conductor", x: 312, top: 20 },
+  { key: "conductor", x: 312, top: 13 },
   { key: "disconnect", x: 448, top: 128 },
   { key: "unit", x: 610, top: 140 },
 ] as const;

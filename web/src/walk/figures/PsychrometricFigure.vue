@@ -10,8 +10,8 @@ const coil = computed(() => props.coils.find((c) => c.component === at.value) ??
 
 const WIDTH = 640;
 const HEIGHT = 215;
-const LEFT = 20;
-const RIGHT = 46;
+const LEFT = 34;
+const RIGHT = 66;
 const TOP = 14;
 const BOTTOM = 28;
 const MOST_GRAMS = 24;
@@ -61,22 +61,17 @@ const spoken = computed(() => {
         <text :x="WIDTH - RIGHT + 5" :y="y(grams) + 4">{{ grams }}{{ grams === 20 ? " g/kg" : "" }}</text>
       </g>
       <polyline :points="line" fill="none" stroke="var(--ink)" stroke-width="1.5" />
-      <text :x="x(24)" :y="y(20.6)" text-anchor="end" class="axis">saturation</text>
+      <text :x="x(27.5)" :y="y(21.5)" class="axis">saturation</text>
 
       <g v-if="coil.expectedFrom && coil.expectedTo">
         <rect
           :x="x(coil.expectedFrom.celsius)"
           :width="x(coil.expectedTo.celsius) - x(coil.expectedFrom.celsius)"
-          :y="TOP + 26"
-          :height="floor - TOP - 26"
+          :y="TOP"
+          :height="floor - TOP"
           fill="var(--permitted)"
         />
-        <text
-          :x="(x(coil.expectedFrom.celsius) + x(coil.expectedTo.celsius)) / 2"
-          :y="TOP + 20"
-          text-anchor="middle"
-          fill="var(--ink)"
-        >
+        <text :x="x(coil.expectedTo.celsius) + 6" :y="y(2)" fill="var(--ink)" class="halo">
           expected {{ coil.expectedFrom.text }} to {{ coil.expectedTo.text }}
         </text>
       </g>
@@ -84,14 +79,14 @@ const spoken = computed(() => {
         <line
           :x1="x(coil.supply.celsius)"
           :x2="x(coil.supply.celsius)"
-          :y1="TOP + 46"
+          :y1="TOP"
           :y2="floor"
           :stroke="COLOURS[coil.verdict]"
           stroke-width="2.5"
         />
         <text
           :x="x(coil.supply.celsius) - 5"
-          :y="TOP + 58"
+          :y="TOP + 14"
           text-anchor="end"
           :fill="COLOURS[coil.verdict]"
           class="strong halo"

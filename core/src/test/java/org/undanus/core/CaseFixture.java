@@ -153,10 +153,17 @@ public final class CaseFixture {
         return Walk.judge().judge(facts, Evidence.of(readings), rules);
     }
 
-    /** The judgement of a requirement for the outdoor unit or, where it speaks of indoor ones, the indoor unit. */
+    /** The judgement of a requirement for the first unit it speaks of. */
     public Judgement judge(String requirement) {
         return judgements().stream()
                 .filter(j -> j.about().id().equals(requirement))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    public Judgement judgeIndoor(String requirement) {
+        return judgements().stream()
+                .filter(j -> j.key().equals(requirement + "@indoor"))
                 .findFirst()
                 .orElseThrow();
     }

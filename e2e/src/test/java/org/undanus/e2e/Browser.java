@@ -8,10 +8,15 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.regex.Pattern;
 
 /** Debian's Chromium without a monitor. Whatever a page writes to the console as an error is kept. */
 public final class Browser implements AutoCloseable {
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+
+    /** The browser's own note that an entry was refused; the page says so to the person. */
+    private static final Pattern REFUSED =
+            Pattern.compile("Failed to load resource: the server responded with a status of (401|409|422)");
 
     private final Playwright playwright =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -39,7 +44,8 @@ public final class Browser implements AutoCloseable {
         Page page = context.newPage();
         page.setDefaultTimeout(15_000);
         page.onConsoleMessage(message -> {
-            if (message.type().equals("error") || message.type().equals("warning")) {
+            boolean wrong = message.type().equals("error") || message.type().equals("warning");
+            if (wrong && !REFUSED.matcher(message.text()).lookingAt()) {
                 errors.add(message.text() + " at " + message.location());
             }
         });

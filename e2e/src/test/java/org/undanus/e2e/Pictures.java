@@ -54,6 +54,8 @@ public final class Pictures {
         desk.getByText("Correction 1 is open").waitFor();
         desk.getByText("Raise a correction")
                 .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+        desk.getByText("Correction 1 raised")
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
         desk.keyboard().press("w");
         desk.getByText("How it follows").waitFor();
         take(desk, "why");
@@ -110,7 +112,10 @@ public final class Pictures {
 
     private static void take(Page page, String name) {
         page.waitForLoadState(LoadState.NETWORKIDLE);
-        page.waitForTimeout(400);
+        for (Locator image : page.locator("img").all().stream().limit(2).toList()) {
+            image.evaluate("image => image.decode()");
+        }
+        page.waitForTimeout(600);
         page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
     }
 }

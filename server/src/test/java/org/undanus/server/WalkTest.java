@@ -135,6 +135,16 @@ class WalkTest {
     }
 
     @Test
+    void halfTypedTextIsNoErrorButSaysWhatItLacks() {
+        Map<String, Object> question = Map.of("point", "siting.indoor-height", "component", "indoor-1", "typed", "6");
+        JsonNode echo = client.post("/api/installations/" + almshouse + "/understand", question)
+                .expect(200)
+                .json();
+        assertThat(echo.path("problem").asString()).contains("unit is missing");
+        assertThat(echo.has("si")).isFalse();
+    }
+
+    @Test
     void anInstrumentSetsTheUncertainty() {
         Map<String, Object> question = Map.of(
                 "point", "siting.indoor-height", "component", "indoor-1", "typed", "6' 8\"", "instrument", "tape-2");

@@ -73,7 +73,7 @@ public final class PlatePoints {
             1000);
     public static final Point COMPRESSOR_CURRENT = Point.quantity(
             "plate.compressor-current",
-            Scope.POWERED_UNIT,
+            Scope.OUTDOOR_UNIT,
             Dimension.CURRENT,
             "Compressor rated current",
             "Often marked RLA: the rated-load current of the motor-compressor.",

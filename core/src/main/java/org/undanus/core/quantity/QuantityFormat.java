@@ -52,30 +52,35 @@ public final class QuantityFormat {
         };
     }
 
-    /** Prints a half-width: a length in small units, a temperature as a difference. */
-    public String formatUncertainty(Dimension dimension, double si) {
-        if (dimension == Dimension.LENGTH) {
-            FieldUnit unit = FieldUnit.of(dimension, system == UnitSystem.US ? "in" : "mm");
-            return decimal(unit.fromSi(si), system == UnitSystem.US ? 2 : 0) + " " + unit.symbol();
-        }
-        if (dimension == Dimension.TEMPERATURE) {
-            return format(TemperatureDifference.ofKelvin(si), 0.01);
-        }
-        if (dimension == Dimension.COUNT) {
-            return decimal(si, 2);
-        }
-        if (dimension == Dimension.DURATION) {
-            return duration(si);
-        }
-        Quantity half = dimension.of(si);
-        Choice choice = choice(half);
-        return choice.print(si, si / 10);
+    /**
+     * Prints a half-width: a length in small units, a temperature as a difference.
+     *
+     * @param resolution step of the value's own last digit, SI; no finer digit is printed, and two digits at most
+     */
+    public String formatUncertainty(Dimension dimension, double si, double resolution) {
+        double step = Math.min(si, Math.max(si / 10, resolution));
+        return switch (dimension) {
+            case LENGTH -> {
+                FieldUnit unit = FieldUnit.of(dimension, system == UnitSystem.US ? "in" : "mm");
+                yield decimal(unit.fromSi(si), system == UnitSystem.US ? 2 : 0) + " " + unit.symbol();
+            }
+            case TEMPERATURE -> format(TemperatureDifference.ofKelvin(si), step);
+            case COUNT -> decimal(si, digits(step));
+            case DURATION -> duration(si);
+            default -> choice(dimension.of(si)).print(si, step);
+        };
     }
 
     private record Choice(FieldUnit unit, int usualDigits) {
         String print(double si, double resolution) {
             int digits = resolution == 0 ? usualDigits : digits(resolution / Math.abs(unit.factor()));
-            String gap = unit.symbol().startsWith("%") ? " " : unit.symbol().isEmpty() ? "" : " ";
+            boolean temperature =
+                    unit.dimension() == Dimension.TEMPERATURE || unit.dimension() == Dimension.TEMPERATURE_DIFFERENCE;
+            if (temperature && Math.abs(unit.fromSi(si)) >= 0.1) {
+                // a tenth of a degree Fahrenheit must not read as hundredths of a kelvin
+                digits = Math.min(digits, usualDigits);
+            }
+            String gap = unit.symbol().isEmpty() ? "" : " ";
             return decimal(unit.fromSi(si), digits) + gap + unit.symbol();
         }
     }

@@ -26,7 +26,7 @@ public record Text(String pattern, List<Object> arguments) {
             String value = format.format(quantity, usableResolution());
             return expandedUncertainty == 0
                     ? value
-                    : value + " ± " + format.formatUncertainty(quantity.dimension(), expandedUncertainty);
+                    : value + " ± " + format.formatUncertainty(quantity.dimension(), expandedUncertainty, resolution);
         }
 
         private double usableResolution() {

@@ -54,10 +54,20 @@ class QuantityFormatTest {
 
     @Test
     void uncertaintyOfATemperatureIsADifference() {
-        assertThat(QuantityFormat.US.formatUncertainty(Dimension.TEMPERATURE, 0.5))
-                .isEqualTo("0.90 F°");
-        assertThat(QuantityFormat.SI.formatUncertainty(Dimension.LENGTH, 0.0035))
+        assertThat(QuantityFormat.US.formatUncertainty(Dimension.TEMPERATURE, 0.5, 0))
+                .isEqualTo("0.9 F°");
+        assertThat(QuantityFormat.SI.formatUncertainty(Dimension.LENGTH, 0.0035, 0))
                 .isEqualTo("4 mm");
+    }
+
+    @Test
+    void uncertaintyIsNotPrintedFinerThanTheValue() {
+        assertThat(QuantityFormat.SI.formatUncertainty(Dimension.CURRENT, 0.19, 0.1))
+                .isEqualTo("0.2 A");
+        assertThat(QuantityFormat.SI.formatUncertainty(Dimension.TEMPERATURE_DIFFERENCE, 0.045, 0.1))
+                .isEqualTo("0.05 K");
+        assertThat(QuantityFormat.SI.formatUncertainty(Dimension.DURATION, 17 * 86_400.0, 86_400))
+                .isEqualTo("17 days");
     }
 
     @Test

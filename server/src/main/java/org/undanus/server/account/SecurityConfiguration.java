@@ -3,6 +3,7 @@ package org.undanus.server.account;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -28,6 +29,7 @@ class SecurityConfiguration {
             + " base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
+    @ConditionalOnWebApplication
     SecurityFilterChain security(HttpSecurity http, JsonMapper json) {
         http.authorizeHttpRequests(rules -> rules.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()

@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.server.account.Accounts;
@@ -25,6 +26,7 @@ import org.undanus.server.rulebook.RuleBooks;
  * else one quality lead whose password is printed once.
  */
 @Component
+@ConditionalOnWebApplication
 class FirstStart implements ApplicationRunner {
     private static final String SEED = "/demo/sallowmere.json";
     private static final Person KEEPER = new Person("undanus", "Undanus", Role.QUALITY_LEAD, Optional.empty());

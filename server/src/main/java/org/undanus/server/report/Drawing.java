@@ -14,6 +14,7 @@ public final class Drawing {
     private static final int EDGE = 8;
     private static final int ROW = 12;
     private static final String INK = "#1C2B33";
+    private static final String QUIET = "#6B777D";
     private static final String PERMITTED = "#D9E8E4";
 
     private Drawing() {}
@@ -41,9 +42,11 @@ public final class Drawing {
         line(svg, EDGE, axis, WIDTH - EDGE, axis, 1, INK);
         for (JudgementView.TickView tick : bar.ticks()) {
             double x = at(tick.position());
-            int top = axis - 10 - tick.row() * ROW;
-            line(svg, x, tick.binds() ? top : top + 2, x, axis + 3, tick.binds() ? 1.8 : 0.8, INK);
-            text(svg, x, top - 2, anchor(tick.position()), 8, INK, tick.label());
+            line(svg, x, top(axis, tick), x, axis + 3, tick.binds() ? 1.8 : 0.8, INK);
+        }
+        for (JudgementView.TickView tick : bar.ticks()) {
+            String ink = tick.defers() ? QUIET : INK;
+            text(svg, at(tick.position()), top(axis, tick) - 2, anchor(tick.position()), 8, ink, tick.label());
         }
         String colour = colour(verdict);
         line(svg, at(bar.whiskerFrom()), axis, at(bar.whiskerTo()), axis, 3, colour);
@@ -87,6 +90,10 @@ public final class Drawing {
             case DOES_NOT_APPLY -> "#7D878C";
             case REFER -> "#6B4FA0";
         };
+    }
+
+    private static double top(int axis, JudgementView.TickView tick) {
+        return axis - 10.0 - tick.row() * ROW;
     }
 
     private static double at(double position) {

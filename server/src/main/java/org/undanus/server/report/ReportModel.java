@@ -33,6 +33,8 @@ public record ReportModel(
         Instant printedAt,
         String printedBy) {
 
+    private static final double WHOLE_FOOT = 0.3048;
+
     /** @param mark the verdict's mark as SVG */
     public record CountLine(String mark, String word, long count) {}
 
@@ -67,7 +69,7 @@ public record ReportModel(
                 .toList();
         return new ReportModel(
                 file.header(),
-                QuantityFormat.of(units).format(file.facts().site().elevation()),
+                QuantityFormat.of(units).format(file.facts().site().elevation(), WHOLE_FOOT),
                 file.rules().title() + ", version " + file.rules().version(),
                 file.rules().decisionRule().key(),
                 file.rules().note(),

@@ -1,5 +1,6 @@
 package org.undanus.server.report;
 
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -11,6 +12,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Instant;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Objects;
@@ -123,8 +125,15 @@ class Reports {
         }
     }
 
+    /** For words and for the drawings among them alike, so that nothing depends on the machine's own fonts. */
     private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
-        builder.useFont(() -> open(file), family, weight, FontStyle.NORMAL, true);
+        builder.useFont(
+                () -> open(file),
+                family,
+                weight,
+                FontStyle.NORMAL,
+                true,
+                EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
     }
 
     private static InputStream open(String file) {

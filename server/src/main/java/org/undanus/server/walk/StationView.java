@@ -148,6 +148,7 @@ record StationView(
                 + QuantityFormat.of(units)
                         .formatUncertainty(
                                 measured.quantity().dimension(),
-                                measured.uncertain().expanded());
+                                measured.uncertain().expanded(),
+                                measured.resolution());
     }
 }

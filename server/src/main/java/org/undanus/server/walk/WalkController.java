@@ -29,6 +29,7 @@ import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.toolcase.Toolcase;
 
 /** The walk over HTTP. */
@@ -58,7 +59,13 @@ class WalkController {
             @NotNull(message = "is missing") @Size(max = 400, message = "is longer than a reading can be") String typed,
             Optional<String> instrument) {}
 
-    record Echo(Optional<String> us, Optional<String> si, Optional<String> uncertainty, boolean plausible) {}
+    /** @param problem why it could not be kept as it stands; half-typed text is no error */
+    record Echo(
+            Optional<String> us,
+            Optional<String> si,
+            Optional<String> uncertainty,
+            boolean plausible,
+            Optional<String> problem) {}
 
     record InstrumentView(String id, String title, String kind) {}
 
@@ -148,8 +155,12 @@ class WalkController {
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         CaseFile.Line line = Readings.line(file, new PointKey(question.point(), question.component()));
-        Entry.Understood understood =
-                readings.understand(line.point(), question.typed(), question.instrument(), file.rules());
+        Entry.Understood understood;
+        try {
+            understood = readings.understand(line.point(), question.typed(), question.instrument(), file.rules());
+        } catch (UnsuitableException e) {
+            return new Echo(Optional.empty(), Optional.empty(), Optional.empty(), false, Optional.of(e.getMessage()));
+        }
         Optional<Value.Measured> measured =
                 understood.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
         return new Echo(
@@ -158,7 +169,8 @@ class WalkController {
                 measured.filter(m -> m.standardUncertainty() > 0)
                         .map(m -> StationView.uncertainty(
                                 m, units.orElse(file.rules().display()))),
-                understood.plausible());
+                understood.plausible(),
+                Optional.empty());
     }
 
     private static Station named(String key) {

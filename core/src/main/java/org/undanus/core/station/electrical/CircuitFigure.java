@@ -47,9 +47,10 @@ public record CircuitFigure(List<Circuit> circuits) {
                             verdict("standing-voltage")),
                     new Place(
                             Text.of("{}", text(CircuitPoints.DEVICE_RATING)),
-                            List.of(
-                                    Text.of("plate minimum {}", text(PlatePoints.MINIMUM_CIRCUIT_AMPACITY)),
-                                    Text.of("plate maximum {}", text(PlatePoints.MAXIMUM_OVERCURRENT_DEVICE))),
+                            List.of(Text.of(
+                                    "plate {} to {}",
+                                    text(PlatePoints.MINIMUM_CIRCUIT_AMPACITY),
+                                    text(PlatePoints.MAXIMUM_OVERCURRENT_DEVICE))),
                             verdict("overcurrent-device")),
                     new Place(
                             Text.of(

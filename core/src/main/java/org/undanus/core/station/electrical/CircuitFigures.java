@@ -50,20 +50,48 @@ final class CircuitFigures {
 
     private CircuitFigures() {}
 
+    /** Currents on the plate, A. A unit without a compressor has its fan as the largest motor. */
+    private record Loads(double compressor, double fans, double heaters) {
+
+        /** Empty where the plate gives neither motor nor heater current. */
+        static Optional<Loads> of(Examination x) {
+            Optional<Double> compressor = x.number(COMPRESSOR_CURRENT);
+            Optional<Double> fans = x.number(FAN_CURRENT);
+            Optional<Double> heaters = x.number(HEATER_CURRENT);
+            // a unit that has a compressor cannot be reckoned without it
+            boolean known = x.unit().outdoor() ? compressor.isPresent() : fans.isPresent() || heaters.isPresent();
+            return known
+                    ? Optional.of(new Loads(compressor.orElse(0.0), fans.orElse(0.0), heaters.orElse(0.0)))
+                    : Optional.empty();
+        }
+
+        double largestMotor() {
+            return Math.max(compressor, fans);
+        }
+
+        double total() {
+            return compressor + fans + heaters;
+        }
+    }
+
+    /** Compressor, fans and heaters together, A; empty where the plate gives none of them. */
+    static Optional<Double> loadCurrent(Examination x) {
+        return Loads.of(x).map(Loads::total);
+    }
+
     /** Empty where neither plate, sheet nor currents give it. */
     static Optional<Figure> minimumAmpacity(Examination x) {
         String name = "Minimum circuit ampacity";
         return x.number(MINIMUM_CIRCUIT_AMPACITY)
                 .map(ampere -> figure(name, ampere, "read", "Nameplate"))
                 .or(() -> fromSheet(x, name, DataSheet::minimumCircuitAmpacity))
-                .or(() -> x.number(COMPRESSOR_CURRENT).map(compressor -> {
-                    double fans = x.number(FAN_CURRENT).orElse(0.0);
-                    double heaters = x.number(HEATER_CURRENT).orElse(0.0);
+                .or(() -> Loads.of(x).map(loads -> {
                     double motor = x.rules().number(LARGEST_MOTOR_FACTOR);
                     double heater = x.rules().number(HEATER_FACTOR);
+                    double otherMotors = loads.compressor + loads.fans - loads.largestMotor();
                     return figure(
                             name + ", computed",
-                            motor * Math.max(compressor, fans) + Math.min(compressor, fans) + heater * heaters,
+                            motor * loads.largestMotor() + otherMotors + heater * loads.heaters,
                             String.format(
                                     "%s × largest motor + other motors + %s × heaters", plain(motor), plain(heater)),
                             x.rules().setting(LARGEST_MOTOR_FACTOR).source());
@@ -76,14 +104,14 @@ final class CircuitFigures {
         return x.number(MAXIMUM_OVERCURRENT_DEVICE)
                 .map(ampere -> figure(name, ampere, "read", "Nameplate"))
                 .or(() -> fromSheet(x, name, DataSheet::maximumOvercurrentDevice))
-                .or(() -> x.number(COMPRESSOR_CURRENT).map(compressor -> computedDevice(x, name, compressor)));
+                .or(() -> Loads.of(x).map(loads -> computedDevice(x, name, loads)));
     }
 
-    private static Figure computedDevice(Examination x, String name, double compressor) {
-        double others = x.number(FAN_CURRENT).orElse(0.0)
-                + x.rules().number(HEATER_FACTOR) * x.number(HEATER_CURRENT).orElse(0.0);
+    private static Figure computedDevice(Examination x, String name, Loads loads) {
+        double others =
+                loads.compressor + loads.fans - loads.largestMotor() + x.rules().number(HEATER_FACTOR) * loads.heaters;
         double factor = x.rules().number(DEVICE_FACTOR);
-        double ceiling = factor * compressor + others;
+        double ceiling = factor * loads.largestMotor() + others;
         double least = minimumAmpacity(x).orElseThrow().ampere();
         List<Double> sizes =
                 x.rules().sizes(DEVICE_SIZES).stream().map(Quantity::si).toList();
@@ -93,37 +121,27 @@ final class CircuitFigures {
                 .max(Comparator.naturalOrder())
                 .or(() -> sizes.stream().filter(s -> s >= least).findFirst())
                 .orElse(ceiling);
-        double first = x.rules().number(FIRST_DEVICE_FACTOR) * compressor + others;
+        double first = x.rules().number(FIRST_DEVICE_FACTOR) * loads.largestMotor() + others;
         return figure(
                 name + ", computed",
                 size,
                 String.format(
-                        "%s × compressor + others = %.1f A, next lower standard size; try %.1f A or the size below it first",
+                        "%s × largest motor + others = %.1f A, next lower standard size; try %.1f A or the size below it"
+                                + " first",
                         plain(factor), ceiling, first),
                 x.rules().setting(DEVICE_FACTOR).source());
     }
 
     /** The current the circuit is made for, A: the plate's currents, else the minimum ampacity on the safe side. */
     static Optional<Figure> designCurrent(Examination x) {
-        return x.number(COMPRESSOR_CURRENT)
-                .map(compressor -> figure(
-                        "Design current Ib",
-                        loadCurrent(x, compressor),
-                        "compressor + fans + heaters",
-                        "IEC 60364-4-43"))
+        return loadCurrent(x)
+                .map(load -> figure("Design current Ib", load, "compressor + fans + heaters", "IEC 60364-4-43"))
                 .or(() -> minimumAmpacity(x)
                         .map(f -> figure(
                                 "Design current Ib",
                                 f.ampere(),
                                 "minimum circuit ampacity, as the plate lacks the motor currents",
                                 "IEC 60364-4-43")));
-    }
-
-    /** Compressor, fans and heaters together, A. */
-    static double loadCurrent(Examination x, double compressor) {
-        return compressor
-                + x.number(FAN_CURRENT).orElse(0.0)
-                + x.number(HEATER_CURRENT).orElse(0.0);
     }
 
     private static Optional<Figure> fromSheet(

@@ -147,7 +147,7 @@ final class CircuitPoints {
             .withCaution(LIVE);
     static final Point RUNNING_CURRENT = Point.quantity(
                     "electrical.running-current",
-                    Scope.POWERED_UNIT,
+                    Scope.OUTDOOR_UNIT,
                     Dimension.CURRENT,
                     "Compressor current, running",
                     "Clamp one compressor conductor after steady running.",

@@ -54,13 +54,12 @@ final class DisconnectRating implements Requirement {
         if (!x.has(DISCONNECT_RATING)) {
             return x.notShown(List.of(DISCONNECT_RATING));
         }
-        Optional<Double> compressor = x.number(PlatePoints.COMPRESSOR_CURRENT);
+        Optional<Double> load = CircuitFigures.loadCurrent(x);
         // without the motor currents the minimum ampacity stands in: it is never less than 115 % of one motor's load
-        Optional<Double> least = compressor
-                .map(rla -> x.rules().number(FACTOR) * CircuitFigures.loadCurrent(x, rla))
+        Optional<Double> least = load.map(current -> x.rules().number(FACTOR) * current)
                 .or(() -> CircuitFigures.minimumAmpacity(x).map(CircuitFigures.Figure::ampere));
         if (least.isEmpty()) {
-            return x.notShown(List.of(PlatePoints.COMPRESSOR_CURRENT));
+            return x.notShown(List.of(PlatePoints.MINIMUM_CIRCUIT_AMPACITY));
         }
         List<Limit> limits = new ArrayList<>(x.rules().limits(LIMIT));
         limits.add(new Limit(
@@ -72,7 +71,7 @@ final class DisconnectRating implements Requirement {
         return x.finding()
                 .step(
                         "Needed",
-                        compressor.isPresent()
+                        load.isPresent()
                                 ? "factor × (compressor + fans + heaters)"
                                 : "minimum circuit ampacity, as the plate lacks the motor currents",
                         Current.ofAmperes(least.get()),

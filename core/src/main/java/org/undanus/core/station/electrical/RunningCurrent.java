@@ -28,7 +28,7 @@ final class RunningCurrent implements Requirement {
     private static final About ABOUT = About.of(
                     "electrical.running-current",
                     Station.ELECTRICAL,
-                    Scope.POWERED_UNIT,
+                    Scope.OUTDOOR_UNIT,
                     "Running current against plate",
                     Severity.DAMAGE)
             .sources("Nameplate, rated-load current")

@@ -1,6 +1,7 @@
 package org.undanus.core.station.papers;
 
 import static org.undanus.core.installation.PlatePoints.COMPRESSOR_CURRENT;
+import static org.undanus.core.installation.PlatePoints.FAN_CURRENT;
 import static org.undanus.core.installation.PlatePoints.LEGIBLE;
 import static org.undanus.core.installation.PlatePoints.MANUFACTURED;
 import static org.undanus.core.installation.PlatePoints.MAXIMUM_OVERCURRENT_DEVICE;
@@ -26,7 +27,7 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Text;
 
 /**
- * A unit's plate says enough to judge the unit by. The two circuit figures may be missing where the compressor current is
+ * A unit's plate says enough to judge the unit by. The two circuit figures may be missing where the motor current is
  * there to compute them from.
  */
 final class PlateComplete implements Requirement {
@@ -58,7 +59,7 @@ final class PlateComplete implements Requirement {
         List<Point> missing = new ArrayList<>(x.missing(MODEL, SERIAL, MANUFACTURED, REFRIGERANT));
         if (x.unit().ownSupply()) {
             missing.addAll(x.missing(RATED_VOLTAGE, PHASES));
-            if (!x.has(COMPRESSOR_CURRENT)) {
+            if (!x.has(x.unit().outdoor() ? COMPRESSOR_CURRENT : FAN_CURRENT)) {
                 missing.addAll(x.missing(MINIMUM_CIRCUIT_AMPACITY, MAXIMUM_OVERCURRENT_DEVICE));
             }
         }

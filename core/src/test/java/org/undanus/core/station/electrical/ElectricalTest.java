@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Step;
 import org.undanus.core.judgement.Verdict;
@@ -79,6 +80,18 @@ class ElectricalTest {
                 .outdoor("plate.heater-current", "24 A")
                 .outdoor("electrical.device-rating", "35 A")
                 .judge("electrical.overcurrent-device");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.MEETS);
+    }
+
+    @Test
+    void anAirHandlerIsReckonedFromFanAndHeaters() {
+        // 1.25 × 4 + 1.25 × 40 = 55 A; 2.25 × 4 + 50 = 59 A, but no standard size between: next above 55 is 60
+        Judgement judgement = new CaseFixture()
+                .indoorKind(Component.Kind.INDOOR_DUCTED, true)
+                .indoor("plate.fan-current", "4 A")
+                .indoor("plate.heater-current", "40 A")
+                .indoor("electrical.device-rating", "60 A")
+                .judgeIndoor("electrical.overcurrent-device");
         assertThat(judgement.verdict()).isEqualTo(Verdict.MEETS);
     }
 
