@@ -56,10 +56,13 @@ public final class SavingLoad {
             };
             all.add(executor.submit(person));
         }
-        for (Future<Void> one : all) {
-            one.get();
+        try {
+            for (Future<Void> one : all) {
+                one.get();
+            }
+        } finally {
+            executor.shutdownNow();
         }
-        executor.shutdown();
         double[] sorted = times.stream().mapToDouble(t -> t / 1e6).sorted().toArray();
         System.out.printf(
                 "%d people, %d saves: median %.1f ms, p95 %.1f ms, p99 %.1f ms, longest %.1f ms%n",

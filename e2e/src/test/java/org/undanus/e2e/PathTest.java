@@ -115,7 +115,9 @@ class PathTest {
         // running: four minutes show nothing
         steps.station("Running");
         steps.question("Does it do what it should in this air?").waitFor();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("cooling").setExact(true))
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("cooling").setExact(true))
                 .click();
         steps.read("Running without a break since", "4 min");
         assertThat(steps.judgement("Running steadily")).containsText("nothing settles before 15 min");

@@ -1,7 +1,7 @@
 package org.undanus.core.fluid;
 
-import java.util.function.DoubleUnaryOperator;
 import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Root;
 import org.undanus.core.quantity.Temperature;
 
 /**
@@ -23,6 +23,8 @@ public final class MoistAir {
     private static final double ENTHALPY_OF_VAPORISATION = 2501;
     private static final double HEAT_CAPACITY_OF_AIR = 1.006;
     private static final double HEAT_CAPACITY_OF_VAPOUR = 1.86;
+    private static final double ACCURACY = 1e-8;
+    private static final double JUST_FROZEN = -1e-9;
     private static final double SATURATION_SLACK = 1 + 1e-9;
 
     private final double celsius;
@@ -86,10 +88,11 @@ public final class MoistAir {
      * @param enthalpy J per kg of dry air
      */
     public static MoistAir saturatedOfEnthalpy(double enthalpy, AbsolutePressure pressure) {
-        double t = solve(
+        double t = Root.of(
                 c -> enthalpyOf(c, saturationRatio(c, pressure.si())) * 1000 - enthalpy,
                 LOWEST_CELSIUS,
-                HIGHEST_CELSIUS);
+                HIGHEST_CELSIUS,
+                ACCURACY);
         return saturated(Temperature.ofCelsius(t), pressure);
     }
 
@@ -111,16 +114,22 @@ public final class MoistAir {
         return vapourPressure() / saturationPressure(celsius);
     }
 
+    /**
+     * Over ice where the air is dry enough that an iced wick reads below freezing, else over water. Near freezing both
+     * readings exist, as they do on a real wick.
+     */
     public Temperature wetBulb() {
-        double lowest = Math.max(LOWEST_SATURATION_CELSIUS, celsius - 60);
+        boolean iced = celsius < 0 || ratioAtWetBulb(celsius, JUST_FROZEN, pascal) >= humidityRatio;
+        double low = iced ? Math.max(LOWEST_SATURATION_CELSIUS, celsius - 60) : 0;
+        double high = iced ? Math.min(celsius, JUST_FROZEN) : celsius;
         return Temperature.ofCelsius(
-                solve(wet -> ratioAtWetBulb(celsius, wet, pascal) - humidityRatio, lowest, celsius));
+                Root.of(wet -> ratioAtWetBulb(celsius, wet, pascal) - humidityRatio, low, high, ACCURACY));
     }
 
     public Temperature dewPoint() {
         double vapour = vapourPressure();
-        return Temperature.ofCelsius(
-                solve(c -> Math.log(saturationPressure(c) / vapour), LOWEST_SATURATION_CELSIUS, HIGHEST_CELSIUS));
+        return Temperature.ofCelsius(Root.of(
+                c -> Math.log(saturationPressure(c) / vapour), LOWEST_SATURATION_CELSIUS, HIGHEST_CELSIUS, ACCURACY));
     }
 
     /** J per kg of dry air, from 0 for dry air at 0 °C. */
@@ -180,20 +189,5 @@ public final class MoistAir {
         return wet >= 0
                 ? ((2501 - 2.326 * wet) * saturated - 1.006 * (t - wet)) / (2501 + 1.86 * t - 4.186 * wet)
                 : ((2830 - 0.24 * wet) * saturated - 1.006 * (t - wet)) / (2830 + 1.86 * t - 2.1 * wet);
-    }
-
-    /** Bisection: the functions here rise but step slightly at the freezing point, where faster solvers may stray. */
-    private static double solve(DoubleUnaryOperator rising, double low, double high) {
-        double from = low;
-        double to = high;
-        for (int i = 0; i < 60 && to - from > 1e-9; i++) {
-            double middle = (from + to) / 2;
-            if (rising.applyAsDouble(middle) < 0) {
-                from = middle;
-            } else {
-                to = middle;
-            }
-        }
-        return (from + to) / 2;
     }
 }

@@ -2,6 +2,7 @@ package org.undanus.server.demo;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.security.SecureRandom;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -9,11 +10,10 @@ import java.util.Base64;
 import java.util.Objects;
 import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.undanus.server.account.Accounts;
 import org.undanus.server.account.DemoAccounts;
 import org.undanus.server.account.Person;
@@ -27,7 +27,7 @@ import org.undanus.server.rulebook.RuleBooks;
  */
 @Component
 @ConditionalOnWebApplication
-class FirstStart implements ApplicationRunner {
+class FirstStart implements SmartInitializingSingleton {
     private static final String SEED = "/demo/sallowmere.json";
     private static final Person KEEPER = new Person("undanus", "Undanus", Role.QUALITY_LEAD, Optional.empty());
     private static final int PASSWORD_BYTES = 9;
@@ -36,17 +36,28 @@ class FirstStart implements ApplicationRunner {
     private final Accounts accounts;
     private final ObjectProvider<DemoAccounts> demo;
     private final Exchange exchange;
+    private final TransactionTemplate transactions;
 
-    FirstStart(RuleBooks books, Accounts accounts, ObjectProvider<DemoAccounts> demo, Exchange exchange) {
+    FirstStart(
+            RuleBooks books,
+            Accounts accounts,
+            ObjectProvider<DemoAccounts> demo,
+            Exchange exchange,
+            TransactionTemplate transactions) {
         this.books = books;
         this.accounts = accounts;
         this.demo = demo;
         this.exchange = exchange;
+        this.transactions = transactions;
     }
 
+    /** Before the port opens, so that nobody meets a half-filled register. */
     @Override
-    @Transactional
-    public void run(ApplicationArguments arguments) throws IOException {
+    public void afterSingletonsInstantiated() {
+        transactions.executeWithoutResult(status -> fill());
+    }
+
+    private void fill() {
         books.ensureShipped(KEEPER.name(), Instant.now().truncatedTo(ChronoUnit.MILLIS));
         if (!accounts.none()) {
             return;
@@ -56,6 +67,8 @@ class FirstStart implements ApplicationRunner {
             demoAccounts.ensure();
             try (InputStream seed = Objects.requireNonNull(FirstStart.class.getResourceAsStream(SEED), SEED)) {
                 exchange.read(seed, KEEPER);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
             }
         } else {
             byte[] random = new byte[PASSWORD_BYTES];
