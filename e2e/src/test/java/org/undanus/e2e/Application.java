@@ -17,7 +17,7 @@ import java.util.stream.Stream;
 
 /** The packaged application as a process of its own, with its own data, killed as hard as a test asks for. */
 public final class Application implements AutoCloseable {
-    private static final Path JAR = Path.of("../server/target/undanus.jar");
+    private static final Path JAR = Path.of(System.getProperty("undanus.jar", "../server/target/undanus.jar"));
     private static final Duration START = Duration.ofSeconds(90);
 
     private final Path data;
