@@ -55,7 +55,7 @@ const shown = computed<[number, number]>(() => (indoor.value.length > 1 ? [1, 3]
 }
 
 .side {
-  flex: 0 0 270px;
+  flex: 0 0 256px;
 }
 
 .pairs {
@@ -66,7 +66,7 @@ const shown = computed<[number, number]>(() => (indoor.value.length > 1 ? [1, 3]
 
 .pair {
   display: grid;
-  grid-template-columns: minmax(150px, 1fr) 240px;
+  grid-template-columns: minmax(180px, 1fr) 226px;
   align-items: center;
 }
 

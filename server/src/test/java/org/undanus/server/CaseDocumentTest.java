@@ -156,6 +156,9 @@ class CaseDocumentTest {
                         assertThat(page.getResources().getFont(name).isEmbedded())
                                 .as(name.getName())
                                 .isTrue();
+                        assertThat(page.getResources().getFont(name).getName())
+                                .as("only fonts that ship with it")
+                                .containsAnyOf("Atkinson", "DejaVuSans");
                     }
                 }
                 String text = new PDFTextStripper().getText(document);

@@ -13,25 +13,31 @@ public final class Drawing {
     private static final int WIDTH = 300;
     private static final int EDGE = 8;
     private static final int ROW = 12;
+    private static final int LABEL = 180;
+    private static final double NEAR_END = 0.2;
     private static final String INK = "#1C2B33";
     private static final String QUIET = "#6B777D";
     private static final String PERMITTED = "#D9E8E4";
 
     private Drawing() {}
 
-    /** The bar with ticks above its axis and the reading below. */
+    /**
+     * The bar with ticks above its axis and the reading below. Lines are SVG, words are HTML laid over them: so they are
+     * set in the report's own fonts and nothing depends on those of the machine.
+     */
     public static String bar(JudgementView.BarView bar, Verdict verdict) {
         int rows =
                 bar.ticks().stream().mapToInt(JudgementView.TickView::row).max().orElse(0) + 1;
         int axis = rows * ROW + 12;
-        StringBuilder svg = new StringBuilder();
-        svg.append(String.format(
+        int height = axis + 22;
+        String colour = colour(verdict);
+        StringBuilder svg = new StringBuilder(String.format(
                 Locale.ROOT,
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%d\" height=\"%d\" viewBox=\"0 0 %d %d\">",
                 WIDTH,
-                axis + 22,
+                height,
                 WIDTH,
-                axis + 22));
+                height));
         svg.append(String.format(
                 Locale.ROOT,
                 "<rect x=\"%.1f\" y=\"%d\" width=\"%.1f\" height=\"8\" fill=\"%s\"/>",
@@ -40,21 +46,23 @@ public final class Drawing {
                 at(bar.permittedTo()) - at(bar.permittedFrom()),
                 PERMITTED));
         line(svg, EDGE, axis, WIDTH - EDGE, axis, 1, INK);
+        StringBuilder words = new StringBuilder();
         for (JudgementView.TickView tick : bar.ticks()) {
             double x = at(tick.position());
-            line(svg, x, top(axis, tick), x, axis + 3, tick.binds() ? 1.8 : 0.8, INK);
+            int top = axis - 10 - tick.row() * ROW;
+            line(svg, x, top, x, axis + 3, tick.binds() ? 1.8 : 0.8, INK);
+            label(words, tick.position(), top - ROW, tick.defers() ? QUIET : INK, tick.label());
         }
-        for (JudgementView.TickView tick : bar.ticks()) {
-            String ink = tick.defers() ? QUIET : INK;
-            text(svg, at(tick.position()), top(axis, tick) - 2, anchor(tick.position()), 8, ink, tick.label());
-        }
-        String colour = colour(verdict);
         line(svg, at(bar.whiskerFrom()), axis, at(bar.whiskerTo()), axis, 3, colour);
         line(svg, at(bar.needle()), axis - 9, at(bar.needle()), axis + 6, 2, colour);
         svg.append(String.format(
-                Locale.ROOT, "<circle cx=\"%.1f\" cy=\"%d\" r=\"3\" fill=\"%s\"/>", at(bar.needle()), axis, colour));
-        text(svg, at(bar.needle()), axis + 18, anchor(bar.needle()), 9, colour, bar.reading());
-        return svg.append("</svg>").toString();
+                Locale.ROOT,
+                "<circle cx=\"%.1f\" cy=\"%d\" r=\"3\" fill=\"%s\"/></svg>",
+                at(bar.needle()),
+                axis,
+                colour));
+        label(words, bar.needle(), axis + 7, colour, bar.reading());
+        return "<div class=\"bar\" style=\"height:" + height + "px\">" + svg + words + "</div>";
     }
 
     /** The mark that stands before a verdict's word. */
@@ -92,16 +100,24 @@ public final class Drawing {
         };
     }
 
-    private static double top(int axis, JudgementView.TickView tick) {
-        return axis - 10.0 - tick.row() * ROW;
-    }
-
     private static double at(double position) {
         return EDGE + Math.max(0, Math.min(1, position)) * (WIDTH - 2 * EDGE);
     }
 
-    private static String anchor(double position) {
-        return position < 0.2 ? "start" : position > 0.8 ? "end" : "middle";
+    /** Words at a place of the axis: centred on it, or running inwards near an end. */
+    private static void label(StringBuilder words, double position, int top, String colour, String text) {
+        double x = at(position);
+        double left = position < NEAR_END ? x : position > 1 - NEAR_END ? x - LABEL : x - LABEL / 2.0;
+        String align = position < NEAR_END ? "left" : position > 1 - NEAR_END ? "right" : "center";
+        words.append(String.format(
+                Locale.ROOT,
+                "<div class=\"label\" style=\"left:%.1fpx;top:%dpx;width:%dpx;text-align:%s;color:%s\">%s</div>",
+                left,
+                top,
+                LABEL,
+                align,
+                colour,
+                HtmlUtils.htmlEscape(text, "UTF-8")));
     }
 
     private static void line(
@@ -115,18 +131,5 @@ public final class Drawing {
                 y2,
                 colour,
                 width));
-    }
-
-    private static void text(
-            StringBuilder svg, double x, double y, String anchor, int size, String colour, String words) {
-        svg.append(String.format(
-                Locale.ROOT,
-                "<text x=\"%.1f\" y=\"%.1f\" text-anchor=\"%s\" font-size=\"%d\" font-family=\"Reading, Fallback\" fill=\"%s\">%s</text>",
-                x,
-                y,
-                anchor,
-                size,
-                colour,
-                HtmlUtils.htmlEscape(words, "UTF-8").replace("&deg;", "°")));
     }
 }

@@ -1,6 +1,5 @@
 package org.undanus.server.report;
 
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -12,7 +11,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Instant;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Objects;
@@ -125,15 +123,8 @@ class Reports {
         }
     }
 
-    /** For words and for the drawings among them alike, so that nothing depends on the machine's own fonts. */
     private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
-        builder.useFont(
-                () -> open(file),
-                family,
-                weight,
-                FontStyle.NORMAL,
-                true,
-                EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
+        builder.useFont(() -> open(file), family, weight, FontStyle.NORMAL, true);
     }
 
     private static InputStream open(String file) {
