@@ -5,7 +5,7 @@ import globals from "globals";
 import typescript from "typescript-eslint";
 
 export default typescript.config(
-  { ignores: ["dist", "target", "src/api/types.ts"] },
+  { ignores: ["dist", "target", "src/api/generated/types.ts"] },
   js.configs.recommended,
   ...typescript.configs.recommended,
   ...vue.configs["flat/recommended"],

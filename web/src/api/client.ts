@@ -1,5 +1,5 @@
 import { ref } from "vue";
-import type { components } from "./types";
+import type { components } from "./generated/types";
 
 export type Schemas = components["schemas"];
 

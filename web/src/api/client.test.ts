@@ -1,0 +1,92 @@
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { api, pending, ProblemError, whenSignedOut } from "./client";
+
+const fetched = vi.fn();
+
+beforeEach(() => {
+  vi.stubGlobal("fetch", fetched);
+  document.cookie = "XSRF-TOKEN=a%2Fb";
+});
+
+afterEach(() => {
+  fetched.mockReset();
+  vi.unstubAllGlobals();
+});
+
+function answer(status: number, body: unknown, kind = "application/json") {
+  fetched.mockResolvedValueOnce(
+    new Response(status === 204 ? null : JSON.stringify(body), { status, headers: { "Content-Type": kind } }),
+  );
+}
+
+test("a change carries the token of the cookie, a question does not", async () => {
+  answer(200, {});
+  await api.get("/api/x");
+  expect(fetched.mock.calls[0]?.[1].headers).toEqual({});
+  answer(201, {});
+  await api.post("/api/x", { a: 1 });
+  expect(fetched.mock.calls[1]?.[1]).toMatchObject({
+    method: "POST",
+    body: '{"a":1}',
+    headers: { "X-XSRF-TOKEN": "a/b", "Content-Type": "application/json" },
+  });
+});
+
+test("text goes out as it is", async () => {
+  answer(201, {});
+  await api.post("/api/rule-books", "a: 1", "text/plain");
+  expect(fetched.mock.calls[0]?.[1].body).toBe("a: 1");
+});
+
+test("a problem comes through with its sentence and fields", async () => {
+  answer(
+    422,
+    { status: 422, detail: "Cannot be.", fields: { typed: "Cannot be." } },
+    "application/problem+json",
+  );
+  const thrown = await api.post("/api/x", {}).catch((e: unknown) => e);
+  expect(thrown).toBeInstanceOf(ProblemError);
+  expect((thrown as ProblemError).problem).toMatchObject({
+    detail: "Cannot be.",
+    fields: { typed: "Cannot be." },
+  });
+});
+
+test("an answer that is no problem document still gets a sentence", async () => {
+  answer(502, {}, "text/html");
+  const thrown = await api.get("/api/x").catch((e: unknown) => e);
+  expect((thrown as ProblemError).problem.detail).toContain("502");
+});
+
+test("no connection says that nothing was saved", async () => {
+  fetched.mockRejectedValueOnce(new TypeError("failed"));
+  const thrown = await api.post("/api/x", {}).catch((e: unknown) => e);
+  expect((thrown as ProblemError).problem).toMatchObject({ status: 0 });
+  expect((thrown as ProblemError).problem.detail).toContain("Nothing was saved");
+});
+
+test("an ended session is told, a refused sign-in is not taken for one", async () => {
+  const signedOut = vi.fn();
+  whenSignedOut(signedOut);
+  answer(401, { status: 401, detail: "wrong" }, "application/problem+json");
+  await api.post("/api/session", {}).catch(() => undefined);
+  expect(signedOut).not.toHaveBeenCalled();
+  answer(401, { status: 401, detail: "ended" }, "application/problem+json");
+  await api.get("/api/installations").catch(() => undefined);
+  expect(signedOut).toHaveBeenCalledOnce();
+});
+
+test("requests under way are counted and forgotten when they end, well or not", async () => {
+  answer(200, {});
+  const asked = api.get("/api/x");
+  expect(pending.value).toBe(1);
+  await asked;
+  fetched.mockRejectedValueOnce(new TypeError("failed"));
+  await api.get("/api/x").catch(() => undefined);
+  expect(pending.value).toBe(0);
+});
+
+test("nothing to read is no error", async () => {
+  answer(204, undefined);
+  await expect(api.remove("/api/session")).resolves.toBeUndefined();
+});
