@@ -148,9 +148,16 @@ public final class CaseFixture {
         return read(point, "indoor", typed);
     }
 
+    public Case facts() {
+        return new Case(new Site("Lido", elevation), components, sheets, LocalDate.of(2026, 9, 1));
+    }
+
+    public Evidence evidence() {
+        return Evidence.of(readings);
+    }
+
     public List<Judgement> judgements() {
-        Case facts = new Case(new Site("Lido", elevation), components, sheets, LocalDate.of(2026, 9, 1));
-        return Walk.judge().judge(facts, Evidence.of(readings), rules);
+        return Walk.judge().judge(facts(), evidence(), rules);
     }
 
     /** The judgement of a requirement for the first unit it speaks of. */

@@ -1,0 +1,106 @@
+package org.undanus.core.installation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.quantity.Length;
+
+class InstallationTest {
+    private static final Site SITE = new Site("Lido", Length.ofMetres(640));
+
+    private static Component component(String id, Component.Kind kind, boolean ownSupply) {
+        return new Component(id, kind, "Some unit", ownSupply);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "OUTDOOR, true, UNIT, true",
+        "OUTDOOR, true, OUTDOOR_UNIT, true",
+        "OUTDOOR, true, INDOOR_UNIT, false",
+        "OUTDOOR, true, POWERED_UNIT, true",
+        "INDOOR_WALL, false, INDOOR_UNIT, true",
+        "INDOOR_WALL, false, WALL_UNIT, true",
+        "INDOOR_WALL, false, POWERED_UNIT, false",
+        "INDOOR_DUCTED, true, WALL_UNIT, false",
+        "INDOOR_DUCTED, true, POWERED_UNIT, true",
+        "FURNACE_COIL, false, OUTDOOR_UNIT, false",
+        "OUTDOOR, true, SYSTEM, false",
+    })
+    void scopesSpeakOfTheRightUnits(Component.Kind kind, boolean ownSupply, Scope scope, boolean within) {
+        assertThat(component("a", kind, ownSupply).within(scope)).isEqualTo(within);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "Outdoor", "1unit", "out door", "outdoor_1", "a/../b"})
+    void idsOfUnitsArePlain(String id) {
+        assertThatThrownBy(() -> component(id, Component.Kind.OUTDOOR, true)).hasMessageContaining("lower-case");
+    }
+
+    @Test
+    void unitsNeedATitleAndAnIdOfTheirOwn() {
+        assertThatThrownBy(() -> new Component("a", Component.Kind.OUTDOOR, " ", true))
+                .hasMessageContaining("title");
+        Component one = component("a", Component.Kind.OUTDOOR, true);
+        assertThatThrownBy(() -> new Case(SITE, List.of(one, one), DataSheets.NONE, LocalDate.EPOCH))
+                .hasMessageContaining("share the id a");
+    }
+
+    @Test
+    void aSiteOutsideTheAtmosphereIsRefused() {
+        assertThatThrownBy(() -> new Site("Peak", Length.ofMetres(12_000))).hasMessageContaining("11,000");
+        assertThat(SITE.atmosphere().si()).isBetween(93_000.0, 95_000.0);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"WS-12", "ws 12", "WS12", "w.s-1 2"})
+    void modelsAreFoundHoweverTheyAreSpaced(String written) {
+        DataSheets sheets = DataSheets.of(List.of(CaseFixture.outdoorSheet()));
+        assertThat(sheets.of(written)).isPresent();
+        assertThat(sheets.of(written + "X")).isEmpty();
+    }
+
+    @Test
+    void aSheetWithoutAModelIsNone() {
+        assertThatThrownBy(() -> new DataSheet(
+                        "Ondrel",
+                        " ",
+                        "1",
+                        Optional.empty(),
+                        Optional.empty(),
+                        Map.of(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        List.of()))
+                .hasMessageContaining("model");
+    }
+
+    @Test
+    void outdoorUnitAndComponentsAreFound() {
+        Component indoor = component("indoor-1", Component.Kind.INDOOR_WALL, false);
+        Component outdoor = component("outdoor-1", Component.Kind.OUTDOOR, true);
+        Case facts = new Case(SITE, List.of(indoor, outdoor), DataSheets.NONE, LocalDate.EPOCH);
+        assertThat(facts.outdoorUnit()).contains(outdoor);
+        assertThat(facts.component("indoor-1")).contains(indoor);
+        assertThat(facts.component("indoor-2")).isEmpty();
+    }
+
+    @Test
+    void everyPointOfAPlateHasAnIdOfItsOwn() {
+        assertThat(PlatePoints.all())
+                .extracting(point -> point.id())
+                .doesNotHaveDuplicates()
+                .allMatch(id -> id.startsWith("plate."));
+    }
+}
