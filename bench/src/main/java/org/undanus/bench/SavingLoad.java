@@ -27,7 +27,7 @@ import java.util.regex.Pattern;
  */
 public final class SavingLoad {
     private static final long PAUSE_MS = 2000;
-    private static final int WARM_UP_SAVES = 3;
+    private static final int WARM_UP_SAVES = 8;
     private static final Pattern ID = Pattern.compile("\"id\":\"([^\"]+)\",\"reference\"");
     private static final Pattern LAST_ID = Pattern.compile("\"id\":\"([^\"]+)\",\"typed\"");
 

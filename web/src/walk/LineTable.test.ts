@@ -1,0 +1,107 @@
+import { flushPromises, mount } from "@vue/test-utils";
+import { expect, test, vi } from "vitest";
+import LineTable from "./LineTable.vue";
+import type { Line } from "./useWalk";
+
+function line(point: string, over: Partial<Line> = {}): Line {
+  return {
+    point,
+    component: "outdoor-1",
+    group: "Outdoor unit",
+    title: point,
+    how: "",
+    caution: "",
+    kind: "QUANTITY",
+    options: [],
+    example: "40.5 in, 3' 4\" or 1.03 m",
+    optional: false,
+    instrumentKind: "tape",
+    earlier: 0,
+    ...over,
+  };
+}
+
+const reading = {
+  id: "r",
+  typed: "9 in",
+  grade: "WITNESSED" as const,
+  by: "inspector",
+  at: "2026-09-01T10:00:00Z",
+};
+
+function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined)) {
+  const wrapper = mount(LineTable, {
+    attachTo: document.body,
+    props: {
+      lines,
+      instruments: [{ id: "tape-2", title: "Tape 2", kind: "tape" }],
+      judgementsOf: () => [],
+      understand: vi.fn().mockResolvedValue({ plausible: true }),
+      save,
+    },
+  });
+  const focusedLine = () => document.activeElement?.id ?? "";
+  const moves = wrapper.vm as unknown as {
+    nextOpen(): Promise<void>;
+    previous(): void;
+    goTo(key: string): void;
+  };
+  return { wrapper, focusedLine, moves };
+}
+
+test("lines stand under the unit they belong to", () => {
+  const { wrapper } = table([line("a"), line("b"), line("c", { component: "indoor-1", group: "Wall unit" })]);
+  const groups = wrapper.findAll("section");
+  expect(groups.map((g) => g.find("h3").text())).toEqual(["Outdoor unit", "Wall unit"]);
+  expect(groups[0]!.findAll("input")).toHaveLength(2);
+  wrapper.unmount();
+});
+
+test("after Enter the next open line has the focus, optional ones are passed over", async () => {
+  const { wrapper, focusedLine } = table([
+    line("a"),
+    line("b", { reading }),
+    line("c", { optional: true }),
+    line("d"),
+  ]);
+  const first = wrapper.find("input");
+  first.element.focus();
+  await first.setValue("10 in");
+  await first.trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  expect(focusedLine()).toContain("field-d");
+  wrapper.unmount();
+});
+
+test("when all that must be read is read, the optional ones follow", async () => {
+  const { wrapper, focusedLine, moves } = table([line("a", { reading }), line("b", { optional: true })]);
+  await moves.nextOpen();
+  expect(focusedLine()).toContain("field-b");
+  wrapper.unmount();
+});
+
+test("back one line, and straight to a line", async () => {
+  const { wrapper, focusedLine, moves } = table([line("a"), line("b"), line("c")]);
+  moves.goTo("c@outdoor-1");
+  await flushPromises();
+  expect(focusedLine()).toContain("field-c");
+  moves.previous();
+  await flushPromises();
+  expect(focusedLine()).toContain("field-b");
+  wrapper.unmount();
+});
+
+test("an instrument of the right kind can be chosen, and choosing it on a read line saves the line again", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const { wrapper } = table([line("a", { reading })], save);
+  await wrapper.find("select[aria-label='Instrument for a']").setValue("tape-2");
+  await flushPromises();
+  expect(save.mock.calls[0]?.[1]).toMatchObject({ typed: "9 in", instrument: "tape-2", basedOn: "r" });
+  wrapper.unmount();
+});
+
+test("the placeholder is one example, not all of them", () => {
+  const { wrapper } = table([line("a")]);
+  expect(wrapper.find("input").attributes("placeholder")).toBe("40.5 in");
+  wrapper.unmount();
+});
