@@ -7,6 +7,7 @@ import { useSession } from "./useSession";
 
 const post = vi.spyOn(api, "post");
 const get = vi.spyOn(api, "get");
+const demoAccounts = [{ name: "inspector", password: "inspector-demo", title: "Inspector" }];
 
 async function page(address = "/sign-in") {
   const empty = { template: "" };
@@ -21,14 +22,12 @@ async function page(address = "/sign-in") {
 beforeEach(async () => {
   post.mockReset();
   get.mockReset();
-  get.mockResolvedValue({
-    demoAccounts: [{ name: "inspector", password: "inspector-demo", title: "Inspector" }],
-  } as never);
+  get.mockResolvedValue({ demoAccounts } as never);
   await useSession().load();
 });
 
 test("signs in with what was typed and goes to the register", async () => {
-  post.mockResolvedValueOnce({ person: { name: "lead" }, demoAccounts: [] } as never);
+  post.mockResolvedValueOnce({ person: { name: "lead" }, demoAccounts } as never);
   const { wrapper, router } = await page();
   await wrapper.find("#name").setValue("lead");
   await wrapper.find("#password").setValue("secret");
@@ -43,7 +42,7 @@ test("goes back to where the session ended, but never to another site", async ()
     ["/corrections", "/corrections"],
     ["https://elsewhere.example", "/register"],
   ]) {
-    post.mockResolvedValueOnce({ person: { name: "lead" }, demoAccounts: [] } as never);
+    post.mockResolvedValueOnce({ person: { name: "lead" }, demoAccounts } as never);
     const { wrapper, router } = await page(`/sign-in?to=${encodeURIComponent(to!)}`);
     await wrapper.find("form").trigger("submit");
     await flushPromises();
@@ -62,7 +61,7 @@ test("a refusal is said and the name stays", async () => {
 });
 
 test("in demo mode an account is one tap away", async () => {
-  post.mockResolvedValueOnce({ person: { name: "inspector" }, demoAccounts: [] } as never);
+  post.mockResolvedValueOnce({ person: { name: "inspector" }, demoAccounts } as never);
   const { wrapper } = await page();
   const account = wrapper.findAll("button").find((b) => b.text().includes("inspector-demo"));
   await account!.trigger("click");
