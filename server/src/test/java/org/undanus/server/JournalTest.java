@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -16,6 +19,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.undanus.server.journal.Journal;
 import org.undanus.server.journal.JournalCheck;
 
 class JournalTest {
@@ -56,6 +61,19 @@ class JournalTest {
             assertThat(statuses).containsOnlyOnce(201).contains(409);
         } finally {
             writers.shutdown();
+        }
+        assertThat(check().sentence()).contains("sound");
+        assertThat(check().sound()).isTrue();
+    }
+
+    @Test
+    void timesFinerThanADatabaseKeepsDoNotBreakTheChain() {
+        Journal journal = SERVER.bean(Journal.class);
+        TransactionTemplate transactions = SERVER.bean(TransactionTemplate.class);
+        for (int micros : new int[] {1, 499, 500, 999}) {
+            Instant at = Instant.parse("2026-11-25T10:00:00Z").plus(micros, ChronoUnit.MICROS);
+            transactions.executeWithoutResult(
+                    status -> journal.write(at, "inspector", "test.done", "x", Map.of("n", micros)));
         }
         assertThat(check().sentence()).contains("sound");
         assertThat(check().sound()).isTrue();

@@ -25,8 +25,4 @@ public record Refrigerant(String name, String safetyClass, Optional<Double> lowe
     public static List<Refrigerant> known() {
         return KNOWN;
     }
-
-    public boolean flammable() {
-        return lowerFlammabilityLimit.isPresent();
-    }
 }

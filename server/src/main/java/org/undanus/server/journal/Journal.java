@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.HexFormat;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -28,11 +29,13 @@ public class Journal {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void write(Instant at, String byWhom, String action, String subject, Object content) {
+        // the database keeps milliseconds and would round what is finer, away from what was hashed
+        Instant kept = at.truncatedTo(ChronoUnit.MILLIS);
         JournalMapper.Head head = mapper.lockHead();
         long sequence = head.sequence() + 1;
         String text = json.writeValueAsString(content);
-        String hash = hash(head.hash(), sequence, at, byWhom, action, subject, text);
-        mapper.insert(new JournalMapper.Entry(sequence, at, byWhom, action, subject, text, hash));
+        String hash = hash(head.hash(), sequence, kept, byWhom, action, subject, text);
+        mapper.insert(new JournalMapper.Entry(sequence, kept, byWhom, action, subject, text, hash));
         mapper.moveHead(new JournalMapper.Head(sequence, hash));
     }
 

@@ -1,0 +1,106 @@
+package org.undanus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.undanus.core.rules.ShippedRuleBooks;
+import tools.jackson.databind.JsonNode;
+
+/** Rule books over HTTP: what they say, and that an installation keeps the version it is judged by. */
+class RuleBookTest {
+    @RegisterExtension
+    static final TestServer SERVER = TestServer.withDemo();
+
+    private static JsonNode limit(JsonNode book, String key, String authority) {
+        return StreamSupport.stream(book.path("limits").spliterator(), false)
+                .filter(l -> l.path("key").asString().equals(key)
+                        && l.path("authority").asString().equals(authority))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void bothShippedBooksAreThere() {
+        JsonNode books =
+                SERVER.signedIn("nettlebank").get("/api/rule-books").expect(200).json();
+        assertThat(books).hasSize(2);
+        assertThat(books.get(0).path("display").asString()).isEqualTo("SI");
+        assertThat(books.get(1).path("display").asString()).isEqualTo("US");
+    }
+
+    @Test
+    void limitsArePrintedInTheBooksUnitsUnlessTheReaderChooses() {
+        Client client = SERVER.signedIn("inspector");
+        JsonNode us =
+                client.get("/api/rule-books/sallowmere-2026-plate").expect(200).json();
+        JsonNode si = client.get("/api/rule-books/sallowmere-2026-plate?units=SI")
+                .expect(200)
+                .json();
+        String front = "siting.outdoor-clearance-front";
+        assertThat(limit(us, front, "Lake Halls programme").path("value").asString())
+                .isEqualTo("3' 0\"");
+        assertThat(limit(si, front, "Lake Halls programme").path("value").asString())
+                .isEqualTo("914 mm");
+        assertThat(limit(us, front, "Adopted code").path("source").asString()).contains("check the adopted edition");
+    }
+
+    @Test
+    void schoolsNameTheChosenAndTheOthers() {
+        JsonNode schools = SERVER.signedIn("inspector")
+                .get("/api/rule-books/sallowmere-2026-design")
+                .expect(200)
+                .json()
+                .path("schools");
+        assertThat(schools.get(0).path("chosen").asString()).startsWith("Design current");
+        assertThat(schools.get(0).path("others").get(0).asString()).startsWith("Plate ampacity");
+    }
+
+    @Test
+    void aNewVersionJudgesOnlyWhatIsAmendedToIt() {
+        Client lead = SERVER.signedIn("lead");
+        String id = lead.installation("LH-23");
+        String key = "papers.plate-age@outdoor-1";
+        assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("FAILS");
+        String yaml = ShippedRuleBooks.yaml()
+                .get(1)
+                .replace("version: 1", "version: 2")
+                .replace("3 years", "6 years");
+        lead.send("POST", "/api/rule-books", yaml, "text/plain").expect(201);
+        assertThat(lead.judgement(id, "papers", key).path("verdict").asString())
+                .as("kept to its version")
+                .isEqualTo("FAILS");
+
+        JsonNode facts = lead.get("/api/installations/" + id).expect(200).json();
+        Map<String, Object> amendment = new LinkedHashMap<>();
+        for (String field : List.of("title", "system", "crew", "ruleBook")) {
+            amendment.put(field, facts.path(field).asString());
+        }
+        amendment.put("replacement", facts.path("replacement").asBoolean());
+        amendment.put("version", facts.path("version").asInt());
+        lead.put("/api/installations/" + id, amendment).expect(200);
+        assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("MEETS");
+    }
+
+    @Test
+    void onlyTheQualityLeadBringsBooksIn() {
+        assertThat(SERVER.signedIn("inspector")
+                        .send("POST", "/api/rule-books", ShippedRuleBooks.yaml().get(0), "text/plain")
+                        .expect(403)
+                        .detail())
+                .contains("quality lead");
+    }
+
+    @Test
+    void instrumentsOfTheToolcaseAreListedByKind() {
+        JsonNode instruments =
+                SERVER.signedIn("inspector").get("/api/instruments").expect(200).json();
+        assertThat(instruments)
+                .hasSizeGreaterThan(5)
+                .allSatisfy(i -> assertThat(i.path("kind").asString()).isNotBlank());
+    }
+}
