@@ -19,6 +19,11 @@ public enum Dimension {
     RESISTANCE("a resistance", "0.35 ohm", Resistance::ofOhms),
     VOLUME_FLOW("an airflow", "1200 cfm or 2040 m³/h", VolumeFlow::ofCubicMetresPerSecond),
     RATIO("a share", "45 %", Ratio::ofFraction),
+    AREA("an area", "120 ft² or 11 m²", Area::ofSquareMetres),
+    SOUND_LEVEL("a sound level", "48 dB", SoundLevel::ofDecibels),
+    FREQUENCY("a speed of rotation", "850 rpm or 14 Hz", Frequency::ofHertz),
+    TORQUE("a torque", "18 N·m or 13 ft·lb", Torque::ofNewtonMetres),
+    LINEAR_DENSITY("a mass for each length", "0.6 oz/ft or 20 g/m", LinearDensity::ofKilogramsPerMetre),
     COUNT("a number", "3", Count::of);
 
     private final String named;

@@ -19,6 +19,8 @@ public record FieldUnit(String symbol, Dimension dimension, double factor, doubl
     private static final double INCH = 0.0254;
     private static final double FOOT = 0.3048;
     private static final double POUND = 0.45359237;
+    private static final double OUNCE = 0.028349523;
+    private static final double POUND_FORCE = 4.448222;
     private static final double PSI = 6894.757;
     private static final double INHG = 3386.389;
     private static final double INH2O = 249.0889;
@@ -47,7 +49,7 @@ public record FieldUnit(String symbol, Dimension dimension, double factor, doubl
                             unit(Dimension.MASS, "kg", 1),
                             unit(Dimension.MASS, "g", 1e-3, "gram", "grams"),
                             unit(Dimension.MASS, "lb", POUND, "lbs"),
-                            unit(Dimension.MASS, "oz", 0.028349523),
+                            unit(Dimension.MASS, "oz", OUNCE),
                             unit(Dimension.MASS, "t", 1000, "tonne"),
                             unit(Dimension.DURATION, "s", 1, "sec", "secs", "seconds"),
                             unit(Dimension.DURATION, "min", 60, "mins", "minutes"),
@@ -106,7 +108,21 @@ public record FieldUnit(String symbol, Dimension dimension, double factor, doubl
                             unit(Dimension.VOLUME_FLOW, "L/s", 1e-3, "l/sec"),
                             unit(Dimension.VOLUME_FLOW, "cfm", CFM),
                             unit(Dimension.RATIO, "%", 0.01, "percent", "pct", "%RH"),
-                            unit(Dimension.COUNT, "", 1)))
+                            unit(Dimension.RATIO, "mm/m", 1e-3),
+                            unit(Dimension.RATIO, "in/ft", INCH / FOOT),
+                            unit(Dimension.COUNT, "", 1)),
+                    Stream.of(
+                            unit(Dimension.AREA, "m²", 1, "m2", "sqm", "sq m"),
+                            unit(Dimension.AREA, "ft²", FOOT * FOOT, "ft2", "sqft", "sq ft"),
+                            unit(Dimension.SOUND_LEVEL, "dB", 1, "dB(A)", "dBA"),
+                            unit(Dimension.FREQUENCY, "Hz", 1),
+                            unit(Dimension.FREQUENCY, "rpm", 1.0 / 60, "1/min", "r/min"),
+                            unit(Dimension.TORQUE, "N·m", 1, "Nm", "N m"),
+                            unit(Dimension.TORQUE, "ft·lb", FOOT * POUND_FORCE, "ft lb", "ftlb", "lbf ft"),
+                            unit(Dimension.TORQUE, "in·lb", INCH * POUND_FORCE, "in lb", "inlb", "lbf in"),
+                            unit(Dimension.LINEAR_DENSITY, "kg/m", 1),
+                            unit(Dimension.LINEAR_DENSITY, "g/m", 1e-3),
+                            unit(Dimension.LINEAR_DENSITY, "oz/ft", OUNCE / FOOT)))
             .flatMap(units -> units)
             .toList();
 

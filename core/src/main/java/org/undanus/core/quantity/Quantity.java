@@ -20,7 +20,12 @@ public sealed interface Quantity
                 Resistance,
                 VolumeFlow,
                 Ratio,
-                Count {
+                Count,
+                Area,
+                SoundLevel,
+                Frequency,
+                Torque,
+                LinearDensity {
 
     /** The number in the SI unit of its dimension (conductor areas in m², temperatures in K, ratios as fractions). */
     double si();

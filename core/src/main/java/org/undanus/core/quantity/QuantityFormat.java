@@ -12,9 +12,18 @@ public final class QuantityFormat {
     public static final QuantityFormat US = new QuantityFormat(UnitSystem.US);
     public static final QuantityFormat SI = new QuantityFormat(UnitSystem.SI);
 
+    private static final double MILLIMETRE = 1e-3;
+    private static final double FINE_BELOW = 0.01;
+
+    /** Masses of machines rather than of refrigerant: ounces or grams would say nothing. */
+    private static final int FEW_POUNDS = 30;
+
+    private static final double FEW_KILOGRAMS = 14;
+
     private static final double INCH = 0.0254;
     private static final int EIGHTHS = 8;
     private static final double INCHES_ALONE_BELOW = 24;
+    private static final double SMALL_SHARE = 0.1;
     private static final double METRES_FROM = 10;
     private static final double DEEP_VACUUM_BELOW = 3000;
     private static final double DUCT_PRESSURE_BELOW = 5000;
@@ -106,11 +115,16 @@ public final class QuantityFormat {
             case CURRENT -> in(d, "A", 1);
             case VOLTAGE -> in(d, "V", 0);
             case RESISTANCE -> in(d, "ohm", 2);
-            case RATIO -> in(d, "%", 0);
+            case RATIO -> in(d, "%", size < SMALL_SHARE ? 1 : 0);
             case CONDUCTOR_AREA -> in(d, "mm²", 1);
             case MASS -> us ? in(d, "oz", 1) : in(d, "kg", 3);
             case LENGTH -> us ? in(d, "in", 1) : in(d, "mm", 0);
             case DURATION -> in(d, "min", 0);
+            case AREA -> us ? in(d, "ft²", 0) : in(d, "m²", 1);
+            case SOUND_LEVEL -> in(d, "dB", 1);
+            case FREQUENCY -> in(d, "rpm", 0);
+            case TORQUE -> us ? in(d, "ft·lb", 1) : in(d, "N·m", 1);
+            case LINEAR_DENSITY -> us ? in(d, "oz/ft", 2) : in(d, "g/m", 0);
             case COUNT -> in(d, "", 0);
         };
     }
@@ -120,6 +134,12 @@ public final class QuantityFormat {
     }
 
     private String length(double metres, double resolution) {
+        if (resolution > 0 && resolution < MILLIMETRE && Math.abs(metres) < FINE_BELOW) {
+            // orifices, deflections: told apart by less than the eighths and millimetres of a tape
+            return system == UnitSystem.SI
+                    ? in(Dimension.LENGTH, "mm", 2).print(metres, resolution)
+                    : in(Dimension.LENGTH, "in", 3).print(metres, resolution);
+        }
         if (system == UnitSystem.SI) {
             return Math.abs(metres) < METRES_FROM
                     ? in(Dimension.LENGTH, "mm", 0).print(metres, Math.max(resolution, 1e-3))
@@ -163,12 +183,16 @@ public final class QuantityFormat {
 
     private String mass(double kilograms, double resolution) {
         if (system == UnitSystem.SI) {
-            return in(Dimension.MASS, "kg", 3).print(kilograms, resolution);
+            boolean machine = Math.abs(kilograms) >= FEW_KILOGRAMS;
+            return in(Dimension.MASS, "kg", machine ? 1 : 3).print(kilograms, resolution);
         }
         double tenthsOfOunce = Math.rint(
                 Math.abs(kilograms) / FieldUnit.of(Dimension.MASS, "oz").factor() * 10);
-        long pounds = (long) (tenthsOfOunce / 160);
         String sign = kilograms < 0 ? "-" : "";
+        if (tenthsOfOunce >= FEW_POUNDS * 160) {
+            return sign + decimal(Math.round(tenthsOfOunce / 160), 0) + " lb";
+        }
+        long pounds = (long) (tenthsOfOunce / 160);
         String ounces = decimal((tenthsOfOunce - pounds * 160) / 10, 1) + " oz";
         return sign + (pounds == 0 ? ounces : pounds + " lb " + ounces);
     }

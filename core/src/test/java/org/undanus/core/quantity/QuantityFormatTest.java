@@ -27,6 +27,12 @@ class QuantityFormatTest {
                 "10|TEMPERATURE_DIFFERENCE|18.0 F°|10.0 K",
                 "10550.559|POWER|36.0 kBtu/h|10.55 kW",
                 "1.077281877|MASS|2 lb 6.0 oz|1.077 kg",
+                "64|MASS|141 lb|64.0 kg",
+                "20|AREA|215 ft²|20.0 m²",
+                "48.5|SOUND_LEVEL|48.5 dB|48.5 dB",
+                "14.3|FREQUENCY|858 rpm|858 rpm",
+                "0.0208|RATIO|2.1 %|2.1 %",
+                "16|TORQUE|11.8 ft·lb|16.0 N·m",
                 "6000|DURATION|1 h 40 min|1 h 40 min",
                 "0.5663369|VOLUME_FLOW|1200 cfm|2039 m³/h",
                 "8.3656e-6|CONDUCTOR_AREA|8 AWG|8.37 mm²",
@@ -50,6 +56,14 @@ class QuantityFormatTest {
         assertThat(QuantityFormat.SI.format(Voltage.ofVolts(198.04), 0.1)).isEqualTo("198.0 V");
         assertThat(QuantityFormat.SI.format(Voltage.ofVolts(198.04), 1)).isEqualTo("198 V");
         assertThat(QuantityFormat.US.format(Temperature.ofCelsius(24), 5.0 / 9)).isEqualTo("75 °F");
+    }
+
+    @Test
+    void orificesAreToldApartByHundredths() {
+        Length orifice = Length.ofMetres(0.0018034);
+        assertThat(QuantityFormat.US.format(orifice, 1e-5)).isEqualTo("0.071 in");
+        assertThat(QuantityFormat.SI.format(orifice, 1e-5)).isEqualTo("1.80 mm");
+        assertThat(QuantityFormat.US.format(Length.ofMetres(0.4), 1e-5)).isEqualTo("15-3/4 in");
     }
 
     @Test

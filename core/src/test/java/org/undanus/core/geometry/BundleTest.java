@@ -1,0 +1,75 @@
+package org.undanus.core.geometry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class BundleTest {
+
+    /** Best known packings of equal circles; Graham and others, Discrete Mathematics 181 (1998). */
+    @ParameterizedTest(name = "{0} equal circles")
+    @CsvSource({
+        "1, 1",
+        "2, 2",
+        "3, 2.1547",
+        "4, 2.4142",
+        "5, 2.7013",
+        "6, 3",
+        "7, 3",
+        "8, 3.3048",
+        "9, 3.6131",
+        "10, 3.8130"
+    })
+    void equalCirclesComeWithinOnePercentOfTheBestKnown(int count, double best) {
+        double radius = Bundle.of(Collections.nCopies(count, 1.0)).radius();
+        assertThat(radius).isBetween(best - 1e-3, best * 1.01);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void circlesNeverOverlapAndNeverStickOut(int seed) {
+        Random random = new Random(seed);
+        List<Double> radii = new ArrayList<>();
+        for (int i = 0; i < 2 + seed; i++) {
+            radii.add(0.003 + random.nextDouble() * 0.02);
+        }
+        Bundle bundle = Bundle.of(radii);
+        List<Bundle.Circle> circles = bundle.circles();
+        for (int i = 0; i < circles.size(); i++) {
+            Bundle.Circle a = circles.get(i);
+            assertThat(a.radius()).isEqualTo(radii.get(i));
+            assertThat(Math.hypot(a.x(), a.y()) + a.radius()).isLessThanOrEqualTo(bundle.radius() + 1e-9);
+            for (int j = i + 1; j < circles.size(); j++) {
+                Bundle.Circle b = circles.get(j);
+                assertThat(Math.hypot(a.x() - b.x(), a.y() - b.y()))
+                        .isGreaterThanOrEqualTo(a.radius() + b.radius() - 1e-9);
+            }
+        }
+        double area = radii.stream().mapToDouble(r -> r * r).sum();
+        assertThat(bundle.radius()).isGreaterThan(Math.sqrt(area));
+    }
+
+    @Test
+    void theDrainIsTurnedLowest() {
+        Bundle turned = Bundle.of(List.of(0.008, 0.014, 0.012, 0.006)).withLowest(0);
+        Bundle.Circle drain = turned.circles().get(0);
+        assertThat(drain.x()).isCloseTo(0, within(1e-9));
+        assertThat(drain.y()).isNegative();
+    }
+
+    @Test
+    void nothingAndTooMuchAreRefused() {
+        assertThatThrownBy(() -> Bundle.of(List.of())).hasMessageContaining("1 to 10");
+        assertThatThrownBy(() -> Bundle.of(Collections.nCopies(11, 1.0))).hasMessageContaining("1 to 10");
+        assertThatThrownBy(() -> Bundle.of(List.of(0.01, 0.0))).hasMessageContaining("wider than nothing");
+    }
+}

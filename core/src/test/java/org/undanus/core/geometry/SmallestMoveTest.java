@@ -1,0 +1,186 @@
+package org.undanus.core.geometry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.undanus.core.installation.Face;
+import org.undanus.core.installation.SitePlan;
+
+class SmallestMoveTest {
+    private static final Footprint.Reach REACH = new Footprint.Reach(0.6, 0.1, 0.3, 0.3);
+
+    private static SmallestMove.Asked asked(Map<SitePlan.Kind, Double> hazards) {
+        return new SmallestMove.Asked(REACH, 0.5, REACH, hazards);
+    }
+
+    private static SmallestMove.Result find(PlanGeometry plan, boolean mayTurn) {
+        Map<String, SmallestMove.Asked> asked = new LinkedHashMap<>();
+        plan.units().forEach(u -> asked.put(u.id(), asked(Map.of(SitePlan.Kind.OPENING, 0.9))));
+        return new SmallestMove(plan, asked, mayTurn).find();
+    }
+
+    @Test
+    void movesJustAsFarAsTheShortFaceLacks() {
+        PlanGeometry plan = new Sites()
+                .rectangle("yard", SitePlan.Kind.AREA, 0, 0, 6, 6)
+                .rectangle("wall", SitePlan.Kind.WALL, 0, 5.5, 6, 0.5)
+                .unit("u", 3, 5.3, 270)
+                .geometry();
+        SmallestMove.Result found = find(plan, false);
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        SmallestMove.Move move = found.moves().get(0);
+        assertThat(move.dx()).isCloseTo(0, within(1e-6));
+        assertThat(move.dy()).isCloseTo(-0.05, within(1e-6));
+    }
+
+    @Test
+    void nothingToCureIsSaidAndAMissingAreaToo() {
+        Sites free =
+                new Sites().rectangle("yard", SitePlan.Kind.AREA, 0, 0, 6, 6).unit("u", 3, 3, 270);
+        assertThat(find(free.geometry(), false).outcome()).isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+        assertThat(find(new Sites().unit("u", 3, 3, 270).geometry(), false).outcome())
+                .isEqualTo(SmallestMove.Outcome.NO_AREA);
+    }
+
+    @Test
+    void aTurnCuresWhatNoShiftCan() {
+        // a lane 1.1 m wide: along it the cabinet has its 0.6 m before and 0.1 m behind, across it has not
+        Sites lane = new Sites()
+                .rectangle("lane", SitePlan.Kind.AREA, 0, 0, 1.45, 8)
+                .rectangle("left", SitePlan.Kind.WALL, -0.5, 0, 0.5, 8)
+                .rectangle("right", SitePlan.Kind.WALL, 1.45, 0, 0.5, 8)
+                .rectangle("end", SitePlan.Kind.WALL, 0, 8, 1.45, 0.5)
+                .unit("u", 0.73, 4, 0);
+        assertThat(find(lane.geometry(), true).outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        Sites narrow = new Sites()
+                .rectangle("lane", SitePlan.Kind.AREA, 0, 0, 0.98, 8)
+                .rectangle("left", SitePlan.Kind.WALL, -0.5, 0, 0.5, 8)
+                .rectangle("right", SitePlan.Kind.WALL, 0.98, 0, 0.5, 8)
+                .unit("u", 0.49, 4, 0);
+        assertThat(find(narrow.geometry(), false).outcome()).isEqualTo(SmallestMove.Outcome.NO_PLACE);
+        SmallestMove.Result none = find(narrow.geometry(), true);
+        assertThat(none.outcome()).isEqualTo(SmallestMove.Outcome.NO_PLACE);
+        assertThat(none.without()).contains("u");
+    }
+
+    /** A yard with posts thrown into it. */
+    private static Sites thrown(Random random) {
+        Sites site = new Sites()
+                .rectangle("yard", SitePlan.Kind.AREA, 0, 0, 6, 5)
+                .line("door", SitePlan.Kind.OPENING, 0, 0, 1, 0);
+        for (int i = 0; i < 5; i++) {
+            double x = random.nextDouble() * 5.4;
+            double y = random.nextDouble() * 4.4;
+            double w = 0.1 + random.nextDouble() * 0.7;
+            double skew = random.nextDouble() * 0.3;
+            site.polygon(
+                    "post-" + i,
+                    SitePlan.Kind.OBSTACLE,
+                    0,
+                    2,
+                    x,
+                    y,
+                    x + w,
+                    y + skew,
+                    x + w,
+                    y + 0.5 + skew,
+                    x,
+                    y + 0.5);
+        }
+        return site;
+    }
+
+    private static boolean keeps(PlanGeometry plan, String id, double slack) {
+        boolean faces = Face.IN_PLAN.stream()
+                .allMatch(face -> plan.clear(id, face)
+                                .map(d -> d.metres() >= REACH.on(face) - slack)
+                                .orElse(true)
+                        && plan.neighbour(id, face)
+                                .map(d -> d.metres() >= REACH.on(face) - slack)
+                                .orElse(true));
+        boolean hazard = plan.nearest(id, SitePlan.Kind.OPENING)
+                .map(d -> d.metres() >= 0.9 - slack)
+                .orElse(true);
+        return faces && hazard && plan.overlaps().isEmpty();
+    }
+
+    private static boolean inYard(double x, double y) {
+        return x >= 0.4 && x <= 5.6 && y >= 0.15 && y <= 4.85;
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20})
+    void noCureStillViolatesAndNoneOnAGridIsSmaller(int seed) {
+        Random random = new Random(seed);
+        double x = 0.5 + random.nextDouble() * 5;
+        double y = 0.3 + random.nextDouble() * 4.4;
+        PlanGeometry plan = thrown(new Random(seed)).unit("u", x, y, 270).geometry();
+        SmallestMove.Result found = find(plan, false);
+        double moved = found.metres();
+        if (found.outcome() == SmallestMove.Outcome.CURED) {
+            SmallestMove.Move move = found.moves().get(0);
+            PlanGeometry after = thrown(new Random(seed))
+                    .unit("u", x + move.dx(), y + move.dy(), 270)
+                    .geometry();
+            assertThat(keeps(after, "u", 1e-6))
+                    .as("the cure keeps every distance")
+                    .isTrue();
+        }
+        double step = 0.1;
+        Optional<Double> best = Optional.empty();
+        for (double gx = 0.4; gx <= 5.6; gx += step) {
+            for (double gy = 0.15; gy <= 4.85; gy += step) {
+                double away = Math.hypot(gx - x, gy - y);
+                boolean nearer = best.map(b -> away < b).orElse(true);
+                // with a little room, as places without any are not looked for and hazards' keep-outs are polygons
+                // outside circles
+                if (nearer
+                        && inYard(gx, gy)
+                        && keeps(thrown(new Random(seed)).unit("u", gx, gy, 270).geometry(), "u", -0.002)) {
+                    best = Optional.of(away);
+                }
+            }
+        }
+        if (found.outcome() == SmallestMove.Outcome.NO_PLACE) {
+            assertThat(best).as("no place on the grid either").isEmpty();
+        } else {
+            best.ifPresent(b -> assertThat(moved).isLessThanOrEqualTo(b + 1e-6));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {31, 32, 33, 34, 35, 36})
+    void severalUnitsEndUpClearOfEachOther(int seed) {
+        double[][] places = {{2, 2, 270}, {2.5, 2.6, 90}, {3.4, 2.2, 0}};
+        Sites site = thrown(new Random(seed));
+        for (int i = 0; i < places.length; i++) {
+            site.unit("u" + i, places[i][0], places[i][1], places[i][2]);
+        }
+        SmallestMove.Result found = find(site.geometry(), false);
+        if (found.outcome() != SmallestMove.Outcome.CURED) {
+            return;
+        }
+        Sites cured = thrown(new Random(seed));
+        for (int i = 0; i < places.length; i++) {
+            String id = "u" + i;
+            Optional<SmallestMove.Move> move =
+                    found.moves().stream().filter(m -> m.unit().equals(id)).findFirst();
+            cured.unit(
+                    id,
+                    places[i][0] + move.map(SmallestMove.Move::dx).orElse(0.0),
+                    places[i][1] + move.map(SmallestMove.Move::dy).orElse(0.0),
+                    places[i][2]);
+        }
+        PlanGeometry after = cured.geometry();
+        assertThat(after.units())
+                .allSatisfy(
+                        u -> assertThat(keeps(after, u.id(), 1e-6)).as(u.id()).isTrue());
+    }
+}
