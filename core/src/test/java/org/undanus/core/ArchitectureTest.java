@@ -21,10 +21,14 @@ class ArchitectureTest {
     void layersPointDown() {
         layeredArchitecture()
                 .consideringOnlyDependenciesInLayers()
+                .layer("reckoner")
+                .definedBy("..core.reckoner..")
                 .layer("station")
                 .definedBy("..core.station..")
                 .layer("judgement")
                 .definedBy("..core.judgement..")
+                .layer("geometry")
+                .definedBy("..core.geometry..")
                 .layer("rules")
                 .definedBy("..core.rules..")
                 .layer("installation")
@@ -35,18 +39,22 @@ class ArchitectureTest {
                 .definedBy("..core.fluid..")
                 .layer("quantity")
                 .definedBy("..core.quantity..")
-                .whereLayer("station")
+                .whereLayer("reckoner")
                 .mayNotBeAccessedByAnyLayer()
+                .whereLayer("station")
+                .mayOnlyBeAccessedByLayers("reckoner")
                 .whereLayer("judgement")
-                .mayOnlyBeAccessedByLayers("station")
+                .mayOnlyBeAccessedByLayers("station", "reckoner")
                 .whereLayer("rules")
                 .mayOnlyBeAccessedByLayers("station", "judgement")
+                .whereLayer("geometry")
+                .mayOnlyBeAccessedByLayers("station", "reckoner")
                 .whereLayer("installation")
-                .mayOnlyBeAccessedByLayers("station", "judgement")
+                .mayOnlyBeAccessedByLayers("station", "judgement", "geometry")
                 .whereLayer("evidence")
-                .mayOnlyBeAccessedByLayers("station", "judgement", "rules", "installation")
+                .mayOnlyBeAccessedByLayers("station", "judgement", "rules", "installation", "geometry")
                 .whereLayer("fluid")
-                .mayOnlyBeAccessedByLayers("station", "judgement", "installation")
+                .mayOnlyBeAccessedByLayers("station", "judgement", "installation", "reckoner")
                 .check(CORE);
     }
 
@@ -61,7 +69,7 @@ class ArchitectureTest {
     @Test
     void coreKnowsNoFramework() {
         DescribedPredicate<JavaClass> allowed = JavaClass.Predicates.resideInAnyPackage(
-                "java..", "org.undanus.core..", "org.hipparchus..", "org.snakeyaml.engine..");
+                "java..", "org.undanus.core..", "org.hipparchus..", "org.locationtech.jts..", "org.snakeyaml.engine..");
         ArchRuleDefinition.classes().should().onlyDependOnClassesThat(allowed).check(CORE);
     }
 }

@@ -11,17 +11,21 @@ import java.util.UUID;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
-import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Stage;
+import org.undanus.core.evidence.Toolcase;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Face;
+import org.undanus.core.installation.SheetFigure;
 import org.undanus.core.installation.Site;
+import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Current;
@@ -51,25 +55,36 @@ public final class CaseFixture {
     private final Map<InstrumentKind, Accuracy> accuracies = new EnumMap<>(InstrumentKind.class);
     private RuleBook rules = PLATE_BOOK;
     private DataSheets sheets = DataSheets.of(List.of(outdoorSheet(), indoorSheet()));
+    private Stage stage = Stage.FINAL;
+    private boolean replacement;
+    private Toolcase toolcase = Toolcase.EMPTY;
+    private Optional<SitePlan> plan = Optional.empty();
     private Length elevation = Length.ofMetres(0);
 
     public static DataSheet outdoorSheet() {
+        DataSheet sheet = DataSheet.of("Ondrel", "WS-12", "Ondrel 4410, edition 3")
+                .with(SheetFigure.MINIMUM_CIRCUIT_AMPACITY, Current.ofAmperes(12))
+                .with(SheetFigure.MAXIMUM_OVERCURRENT_DEVICE, Current.ofAmperes(20));
         return new DataSheet(
-                "Ondrel",
-                "WS-12",
-                "Ondrel 4410, edition 3",
+                sheet.maker(),
+                sheet.model(),
+                sheet.document(),
                 Optional.of("R32"),
                 Optional.empty(),
                 Map.of(Face.FRONT, Length.ofMetres(0.5), Face.BACK, Length.ofMetres(0.1)),
-                Optional.empty(),
+                Map.of(),
+                Map.of(),
+                sheet.figures(),
                 Optional.of(new DataSheet.VoltageRange(Voltage.ofVolts(197), Voltage.ofVolts(253))),
-                Optional.of(Current.ofAmperes(12)),
-                Optional.of(Current.ofAmperes(20)),
-                List.of(new DataSheet.Pair(
+                Optional.empty(),
+                Optional.empty(),
+                List.of(DataSheet.Pair.rated(
                         "WS-12 I",
                         Optional.of(Power.ofWatts(3516.853 * 3)),
                         Optional.of(VolumeFlow.ofCubicMetresPerSecond(3 * 400 * 4.719474e-4)),
-                        Optional.of(Ratio.ofFraction(0.75)))));
+                        Optional.of(Ratio.ofFraction(0.75)))),
+                List.of(),
+                List.of());
     }
 
     private static DataSheet indoorSheet() {
@@ -86,10 +101,14 @@ public final class CaseFixture {
                         Length.ofMetres(0.1),
                         Face.ABOVE,
                         Length.ofMetres(0.08)),
-                Optional.of(Length.ofMetres(1.8)),
+                Map.of(),
+                Map.of(),
+                Map.of(SheetFigure.LOWEST_MOUNTING, Length.ofMetres(1.8)),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                List.of(),
+                List.of(),
                 List.of());
     }
 
@@ -124,19 +143,29 @@ public final class CaseFixture {
     }
 
     public CaseFixture read(String pointId, String component, String typed, Grade grade) {
+        return read(pointId, component, typed, grade, Optional.empty());
+    }
+
+    /** Reads with an instrument of the toolcase; its own accuracy is that of its kind here. */
+    public CaseFixture readWith(String instrument, String pointId, String component, String typed) {
+        return read(pointId, component, typed, Grade.WITNESSED, Optional.of(instrument));
+    }
+
+    private CaseFixture read(String pointId, String component, String typed, Grade grade, Optional<String> instrument) {
         Point point = Walk.point(pointId).orElseThrow(() -> new IllegalArgumentException("No point " + pointId));
         var understood = Entry.understand(
                 point, typed, accuracies.getOrDefault(point.instrument(), rules.accuracy(point.instrument())));
         readings.add(new Reading(
                 new UUID(0, readings.size()),
-                new PointKey(pointId, point.scope() == Scope.SYSTEM ? PointKey.SYSTEM : component),
+                new PointKey(pointId, point.scope().ofSystem() ? PointKey.SYSTEM : component),
                 typed,
                 understood.value(),
                 understood.unit(),
-                Optional.empty(),
+                instrument,
                 grade,
                 "inspector",
-                Instant.EPOCH));
+                Instant.EPOCH,
+                stage));
         return this;
     }
 
@@ -148,8 +177,47 @@ public final class CaseFixture {
         return read(point, "indoor", typed);
     }
 
+    /** Reads and judges from here on at a visit of this stage. */
+    public CaseFixture at(Stage visit) {
+        stage = visit;
+        return this;
+    }
+
+    public CaseFixture replacing() {
+        replacement = true;
+        return this;
+    }
+
+    public CaseFixture toolcase(Instrument... instruments) {
+        toolcase = new Toolcase(List.of(instruments));
+        return this;
+    }
+
+    public CaseFixture drawn(SitePlan site) {
+        plan = Optional.of(site);
+        return this;
+    }
+
+    public CaseFixture sheets(DataSheet... own) {
+        sheets = DataSheets.of(List.of(own));
+        return this;
+    }
+
+    public CaseFixture unit(Component another) {
+        components.add(another);
+        return this;
+    }
+
     public Case facts() {
-        return new Case(new Site("Lido", elevation), components, sheets, LocalDate.of(2026, 9, 1));
+        return new Case(
+                new Site("Lido", elevation),
+                components,
+                sheets,
+                LocalDate.of(2026, 9, 1),
+                stage,
+                replacement,
+                toolcase,
+                plan);
     }
 
     public Evidence evidence() {

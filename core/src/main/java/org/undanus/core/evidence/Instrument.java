@@ -1,14 +1,142 @@
 package org.undanus.core.evidence;
 
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.GaugePressure;
+import org.undanus.core.quantity.Text;
 
-/** One instrument of the toolcase. */
-public record Instrument(String id, String title, InstrumentKind kind, Accuracy accuracy) {
+/**
+ * One instrument of the toolcase.
+ *
+ * @param range what it can show, empty where its maker does not say
+ * @param refrigerants the refrigerants it is rated for, empty where it touches none
+ * @param flammable whether it is rated for flammable refrigerants
+ * @param mostPressure the highest pressure it may be put to, empty where it is put to none
+ * @param calibrations oldest first; none for an instrument that is not calibrated
+ */
+public record Instrument(
+        String id,
+        String title,
+        InstrumentKind kind,
+        Accuracy accuracy,
+        Optional<Range> range,
+        List<String> refrigerants,
+        boolean flammable,
+        Optional<GaugePressure> mostPressure,
+        List<Calibration> calibrations) {
+
+    /** Lowest and highest reading, SI. */
+    public record Range(Dimension dimension, double lowest, double highest) {
+        public Range {
+            if (!(lowest < highest)) {
+                throw new IllegalArgumentException("A range runs from a lower to a higher value.");
+            }
+        }
+    }
+
+    /** @param months for how long it holds */
+    public record Calibration(LocalDate on, int months, String certificate) {
+        public Calibration {
+            Objects.requireNonNull(on);
+            if (months < 1 || months > 120) {
+                throw new IllegalArgumentException("A calibration holds for 1 to 120 months.");
+            }
+        }
+
+        /** The last day it holds. */
+        public LocalDate until() {
+            return on.plusMonths(months);
+        }
+    }
+
+    /**
+     * What an instrument is used for.
+     *
+     * @param value the reading in SI, where it is a quantity
+     * @param refrigerant in the system, where known
+     * @param highSide the highest pressure the system is tested at, where known
+     */
+    public record Use(
+            LocalDate on,
+            Optional<Double> value,
+            Optional<String> refrigerant,
+            boolean flammable,
+            Optional<GaugePressure> highSide) {}
+
     public Instrument {
         Objects.requireNonNull(id);
         Objects.requireNonNull(title);
         Objects.requireNonNull(kind);
         Objects.requireNonNull(accuracy);
+        refrigerants = List.copyOf(refrigerants);
+        calibrations = calibrations.stream()
+                .sorted(Comparator.comparing(Calibration::on))
+                .toList();
+    }
+
+    /** An instrument of which only its accuracy is known. */
+    public static Instrument plain(String id, String title, InstrumentKind kind, Accuracy accuracy) {
+        return new Instrument(
+                id, title, kind, accuracy, Optional.empty(), List.of(), false, Optional.empty(), List.of());
+    }
+
+    /** Why a reading taken with it shows nothing; empty where it is fit for the use. */
+    public Optional<Text> unfit(Use use) {
+        Optional<Text> lapsed = lapsed(use.on);
+        if (lapsed.isPresent()) {
+            return lapsed;
+        }
+        if (range.isPresent() && use.value.isPresent()) {
+            Range r = range.get();
+            if (use.value.get() < r.lowest || use.value.get() > r.highest) {
+                return Optional.of(Text.of(
+                        "{} shows {} to {} only; this reading is out of its range.",
+                        title,
+                        r.dimension.of(r.lowest),
+                        r.dimension.of(r.highest)));
+            }
+        }
+        return unrated(use);
+    }
+
+    /** The calibration that stands: the last one. */
+    public Optional<Calibration> calibration() {
+        return calibrations.isEmpty() ? Optional.empty() : Optional.of(calibrations.get(calibrations.size() - 1));
+    }
+
+    private Optional<Text> lapsed(LocalDate on) {
+        Optional<Calibration> before =
+                calibrations.stream().filter(c -> !c.on.isAfter(on)).reduce((older, newer) -> newer);
+        if (calibrations.isEmpty() || before.filter(c -> !on.isAfter(c.until())).isPresent()) {
+            return Optional.empty();
+        }
+        return Optional.of(before.map(c -> Text.of(
+                        "{} was out of calibration when it was read: its calibration held until {}.", title, c.until()))
+                .orElseGet(() ->
+                        Text.of("{} was first calibrated on {}, after it was read.", title, calibrations.get(0).on)));
+    }
+
+    private Optional<Text> unrated(Use use) {
+        if (!refrigerants.isEmpty() && use.refrigerant.isPresent() && !refrigerants.contains(use.refrigerant.get())) {
+            return Optional.of(Text.of("{} is not rated for {}.", title, use.refrigerant.get()));
+        }
+        if (!refrigerants.isEmpty() && use.flammable && !flammable) {
+            return Optional.of(Text.of("{} is not rated for flammable refrigerant.", title));
+        }
+        if (mostPressure.isPresent()
+                && use.highSide.isPresent()
+                && use.highSide.get().si() > mostPressure.get().si()) {
+            return Optional.of(Text.of(
+                    "{} bears {} at most; this system is tested at {}.",
+                    title,
+                    mostPressure.get(),
+                    use.highSide.get()));
+        }
+        return Optional.empty();
     }
 }

@@ -4,6 +4,9 @@ package org.undanus.core.evidence;
 public enum InstrumentKind {
     READ_OFF("read off"),
     TAPE("tape"),
+    LEVEL("level"),
+    SOUND_METER("sound meter"),
+    GAUGE("gauge"),
     THERMOMETER("thermometer"),
     PSYCHROMETER("psychrometer"),
     VOLTMETER("voltmeter"),

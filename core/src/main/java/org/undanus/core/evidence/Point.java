@@ -16,6 +16,8 @@ import org.undanus.core.quantity.Dimension;
  * @param least smallest plausible value in SI; outside, the screen asks once
  * @param most largest plausible value in SI
  * @param optional whether the station can be complete without it
+ * @param due the first stage at which it has to be read
+ * @param hidden whether it is out of sight once walls and covers are closed
  */
 public record Point(
         String id,
@@ -29,7 +31,9 @@ public record Point(
         InstrumentKind instrument,
         double least,
         double most,
-        boolean optional) {
+        boolean optional,
+        Stage due,
+        boolean hidden) {
 
     /** What sort of answer a point takes. */
     public enum Kind {
@@ -41,32 +45,44 @@ public record Point(
     }
 
     private static Point plain(String id, Kind kind, Scope scope, String title, String how) {
+        return made(id, kind, scope, title, how, Optional.empty(), List.of(), 0, 0);
+    }
+
+    private static Point made(
+            String id,
+            Kind kind,
+            Scope scope,
+            String title,
+            String how,
+            Optional<Dimension> dimension,
+            List<String> options,
+            double least,
+            double most) {
         return new Point(
-                id, kind, scope, title, how, "", Optional.empty(), List.of(), InstrumentKind.READ_OFF, 0, 0, false);
+                id,
+                kind,
+                scope,
+                title,
+                how,
+                "",
+                dimension,
+                List.copyOf(options),
+                InstrumentKind.READ_OFF,
+                least,
+                most,
+                false,
+                Stage.FINAL,
+                false);
     }
 
     /** @param least smallest plausible value in SI */
     public static Point quantity(
             String id, Scope scope, Dimension dimension, String title, String how, double least, double most) {
-        return new Point(
-                id,
-                Kind.QUANTITY,
-                scope,
-                title,
-                how,
-                "",
-                Optional.of(dimension),
-                List.of(),
-                InstrumentKind.READ_OFF,
-                least,
-                most,
-                false);
+        return made(id, Kind.QUANTITY, scope, title, how, Optional.of(dimension), List.of(), least, most);
     }
 
     public static Point choice(String id, Scope scope, String title, String how, List<String> options) {
-        Point p = plain(id, Kind.CHOICE, scope, title, how);
-        return new Point(
-                id, p.kind, scope, title, how, "", p.dimension, List.copyOf(options), p.instrument, 0, 0, false);
+        return made(id, Kind.CHOICE, scope, title, how, Optional.empty(), options, 0, 0);
     }
 
     public static Point yesNo(String id, Scope scope, String title, String how) {
@@ -83,15 +99,44 @@ public record Point(
     }
 
     public Point with(InstrumentKind usual) {
-        return new Point(id, kind, scope, title, how, caution, dimension, options, usual, least, most, optional);
+        return changed(caution, usual, optional, due, hidden);
     }
 
     public Point withCaution(String words) {
-        return new Point(id, kind, scope, title, how, words, dimension, options, instrument, least, most, optional);
+        return changed(words, instrument, optional, due, hidden);
     }
 
     public Point asOptional() {
-        return new Point(id, kind, scope, title, how, caution, dimension, options, instrument, least, most, true);
+        return changed(caution, instrument, true, due, hidden);
+    }
+
+    /** The same, to be read from this stage on. */
+    public Point dueAt(Stage first) {
+        return changed(caution, instrument, optional, first, hidden);
+    }
+
+    /** The same, to be read before walls and covers are closed. */
+    public Point hiddenLater() {
+        return changed(caution, instrument, optional, Stage.BEFORE_COVER, true);
+    }
+
+    private Point changed(
+            String newCaution, InstrumentKind usual, boolean newOptional, Stage first, boolean newHidden) {
+        return new Point(
+                id,
+                kind,
+                scope,
+                title,
+                how,
+                newCaution,
+                dimension,
+                options,
+                usual,
+                least,
+                most,
+                newOptional,
+                first,
+                newHidden);
     }
 
     public boolean plausible(double si) {

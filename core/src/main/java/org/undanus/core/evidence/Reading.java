@@ -12,6 +12,7 @@ import java.util.UUID;
  * @param unit the unit as typed, empty for other than quantities
  * @param instrument the instrument's id, empty for the usual kind's default accuracy
  * @param by who entered it
+ * @param stage of the visit it was taken on
  */
 public record Reading(
         UUID id,
@@ -22,4 +23,5 @@ public record Reading(
         Optional<String> instrument,
         Grade grade,
         String by,
-        Instant at) {}
+        Instant at,
+        Stage stage) {}

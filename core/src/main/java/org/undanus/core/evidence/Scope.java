@@ -3,6 +3,8 @@ package org.undanus.core.evidence;
 /** What a point is read of, and what a requirement is judged for. */
 public enum Scope {
     SYSTEM,
+    /** The system as a whole, where it takes the place of an older one. */
+    REPLACEMENT,
     OUTDOOR_UNIT,
     INDOOR_UNIT,
     /** An indoor unit that hangs on a wall and draws and throws air there. */
@@ -10,5 +12,10 @@ public enum Scope {
     /** Any unit, indoor or outdoor. */
     UNIT,
     /** A unit with a power circuit of its own. */
-    POWERED_UNIT
+    POWERED_UNIT;
+
+    /** Whether it speaks of the system as a whole. */
+    public boolean ofSystem() {
+        return this == SYSTEM || this == REPLACEMENT;
+    }
 }

@@ -21,6 +21,14 @@ public record Refrigerant(String name, String safetyClass, Optional<Double> lowe
                             .map(Double::valueOf)))
             .toList();
 
+    public static Optional<Refrigerant> named(String name) {
+        return KNOWN.stream().filter(r -> r.name.equals(name)).findFirst();
+    }
+
+    public boolean flammable() {
+        return lowerFlammabilityLimit.isPresent();
+    }
+
     /** Every refrigerant the tables know. */
     public static List<Refrigerant> known() {
         return KNOWN;

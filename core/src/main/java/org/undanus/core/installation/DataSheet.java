@@ -1,13 +1,18 @@
 package org.undanus.core.installation;
 
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Power;
+import org.undanus.core.quantity.PressureDifference;
+import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Ratio;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.Torque;
 import org.undanus.core.quantity.Voltage;
 import org.undanus.core.quantity.VolumeFlow;
 
@@ -16,9 +21,15 @@ import org.undanus.core.quantity.VolumeFlow;
  *
  * @param document the sheet's own number and edition, printed as the source of its limits
  * @param clearances least clear distance by face
- * @param lowestMounting least height of the unit's underside over the floor
+ * @param mountingClearances the same where a way of mounting asks for another
+ * @param neighbours least distance to other units by face, where it differs
+ * @param figures single figures
  * @param supply voltage range at the terminals the maker accepts
+ * @param meteringDevice the kind the unit is built with
+ * @param saltAir whether it is made to stand in salt air; empty where the sheet is silent
  * @param pairs indoor models this outdoor model is listed with, with the pair's rating
+ * @param fan airflow by external static pressure, of an indoor unit
+ * @param torques flare nut torque by tube size
  */
 public record DataSheet(
         String maker,
@@ -27,17 +38,55 @@ public record DataSheet(
         Optional<String> refrigerant,
         Optional<Size> size,
         Map<Face, Length> clearances,
-        Optional<Length> lowestMounting,
+        Map<Mounting, Map<Face, Length>> mountingClearances,
+        Map<Face, Length> neighbours,
+        Map<SheetFigure, Quantity> figures,
         Optional<VoltageRange> supply,
-        Optional<Current> minimumCircuitAmpacity,
-        Optional<Current> maximumOvercurrentDevice,
-        List<Pair> pairs) {
+        Optional<String> meteringDevice,
+        Optional<Boolean> saltAir,
+        List<Pair> pairs,
+        List<FanPoint> fan,
+        List<FlareTorque> torques) {
 
     /** Outer sizes of the cabinet. */
-    public record Size(Length width, Length depth, Length height) {}
+    public record Size(Length width, Length depth, Length height) {
+        public Size {
+            if (!(width.si() > 0 && depth.si() > 0 && height.si() > 0)) {
+                throw new IllegalArgumentException("A cabinet's sizes must be more than nothing.");
+            }
+        }
+    }
 
     /** Voltages the maker accepts at the terminals. */
-    public record VoltageRange(Voltage lowest, Voltage highest) {}
+    public record VoltageRange(Voltage lowest, Voltage highest) {
+        public VoltageRange {
+            if (lowest.si() > highest.si()) {
+                throw new IllegalArgumentException("The lowest supply voltage lies above the highest.");
+            }
+        }
+    }
+
+    /** Airflow of an indoor unit against an external static pressure. */
+    public record FanPoint(PressureDifference staticPressure, VolumeFlow airflow) {}
+
+    /** Torque of a flare nut on a tube of this outer diameter. */
+    public record FlareTorque(Length tube, Torque torque) {}
+
+    /** Whether a capacity is for cooling or heating. */
+    public enum Mode {
+        COOLING,
+        HEATING
+    }
+
+    /**
+     * One entry of a capacity table.
+     *
+     * @param indoor entering wet bulb when cooling, dry bulb when heating
+     */
+    public record Capacity(Mode mode, Temperature outdoor, Temperature indoor, Power total, Optional<Power> sensible) {}
+
+    /** Capacity at another airflow, as a share of the rated. */
+    public record FlowFactor(VolumeFlow airflow, Ratio capacity) {}
 
     /**
      * A listed pair at the cooling rating point, 26.7/19.4 °C entering and 35 °C outdoors.
@@ -45,9 +94,67 @@ public record DataSheet(
      * @param cooling total net capacity
      * @param airflow indoor airflow, empty where the sheet does not say
      * @param sensibleRatio sensible share of capacity, empty where the sheet does not say
+     * @param heating total capacity at the heating rating point, 8.3 °C outdoors
+     * @param meteringSize orifice the pair asks for
+     * @param capacities capacity away from the rating point
+     * @param flowFactors capacity at other airflows
      */
     public record Pair(
-            String indoorModel, Optional<Power> cooling, Optional<VolumeFlow> airflow, Optional<Ratio> sensibleRatio) {}
+            String indoorModel,
+            Optional<Power> cooling,
+            Optional<VolumeFlow> airflow,
+            Optional<Ratio> sensibleRatio,
+            Optional<Power> heating,
+            Optional<Length> meteringSize,
+            List<Capacity> capacities,
+            List<FlowFactor> flowFactors) {
+        public Pair {
+            capacities = List.copyOf(capacities);
+            flowFactors = List.copyOf(flowFactors);
+        }
+
+        /** A pair of which only the rating is known. */
+        public static Pair rated(
+                String indoorModel,
+                Optional<Power> cooling,
+                Optional<VolumeFlow> airflow,
+                Optional<Ratio> sensibleRatio) {
+            return new Pair(
+                    indoorModel,
+                    cooling,
+                    airflow,
+                    sensibleRatio,
+                    Optional.empty(),
+                    Optional.empty(),
+                    List.of(),
+                    List.of());
+        }
+
+        /**
+         * Total capacity at an outdoor temperature, between the table's entries for the indoor state nearest the one asked for;
+         * empty outside the table.
+         */
+        public Optional<Power> capacity(Mode mode, Temperature outdoor, Temperature indoor) {
+            List<Capacity> known =
+                    capacities.stream().filter(c -> c.mode == mode).toList();
+            Optional<Temperature> nearest = known.stream()
+                    .map(Capacity::indoor)
+                    .min(Comparator.comparingDouble(t -> Math.abs(t.si() - indoor.si())));
+            List<Capacity> row = known.stream()
+                    .filter(c -> c.indoor.equals(nearest.orElseThrow()))
+                    .sorted(Comparator.comparingDouble(c -> c.outdoor.si()))
+                    .toList();
+            for (int i = 1; i < row.size(); i++) {
+                Capacity low = row.get(i - 1);
+                Capacity high = row.get(i);
+                if (outdoor.si() >= low.outdoor.si() && outdoor.si() <= high.outdoor.si()) {
+                    double share = (outdoor.si() - low.outdoor.si()) / (high.outdoor.si() - low.outdoor.si());
+                    return Optional.of(Power.ofWatts(low.total.si() + share * (high.total.si() - low.total.si())));
+                }
+            }
+            return Optional.empty();
+        }
+    }
 
     public DataSheet {
         Objects.requireNonNull(maker);
@@ -56,7 +163,96 @@ public record DataSheet(
             throw new IllegalArgumentException("A data sheet needs a model");
         }
         clearances = Map.copyOf(clearances);
+        mountingClearances = Map.copyOf(mountingClearances);
+        neighbours = Map.copyOf(neighbours);
+        figures = Map.copyOf(figures);
         pairs = List.copyOf(pairs);
+        fan = List.copyOf(fan);
+        torques = List.copyOf(torques);
+        requireRising(figures, SheetFigure.MINIMUM_LINE_LENGTH, SheetFigure.MAXIMUM_LINE_LENGTH);
+        requireRising(figures, SheetFigure.LOWEST_MOUNTING, SheetFigure.HIGHEST_MOUNTING);
+        requireRising(figures, SheetFigure.LEAST_CABINET_TILT, SheetFigure.MOST_CABINET_TILT);
+        requireRising(figures, SheetFigure.LOWEST_TEMPERATURE_RISE, SheetFigure.HIGHEST_TEMPERATURE_RISE);
+        requireRising(figures, SheetFigure.MINIMUM_CIRCUIT_AMPACITY, SheetFigure.MAXIMUM_OVERCURRENT_DEVICE);
+        requireRising(figures, SheetFigure.LIQUID_LINE, SheetFigure.SUCTION_LINE);
+        figures.forEach((figure, value) -> {
+            if (value.dimension() != figure.dimension()) {
+                throw new IllegalArgumentException(
+                        figure.title() + " must be " + figure.dimension().named() + ".");
+            }
+        });
+    }
+
+    private static void requireRising(Map<SheetFigure, Quantity> figures, SheetFigure low, SheetFigure high) {
+        if (figures.containsKey(low)
+                && figures.containsKey(high)
+                && figures.get(low).si() > figures.get(high).si()) {
+            throw new IllegalArgumentException("The sheet contradicts itself: \"" + low.title() + "\" ("
+                    + figures.get(low) + ") lies above \"" + high.title() + "\" (" + figures.get(high) + ").");
+        }
+    }
+
+    /** A sheet that says nothing yet. */
+    public static DataSheet of(String maker, String model, String document) {
+        return new DataSheet(
+                maker,
+                model,
+                document,
+                Optional.empty(),
+                Optional.empty(),
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                List.of());
+    }
+
+    /** The same with one more figure. */
+    public DataSheet with(SheetFigure figure, Quantity value) {
+        Map<SheetFigure, Quantity> more = new EnumMap<>(SheetFigure.class);
+        more.putAll(figures);
+        more.put(figure, value);
+        return new DataSheet(
+                maker,
+                model,
+                document,
+                refrigerant,
+                size,
+                clearances,
+                mountingClearances,
+                neighbours,
+                more,
+                supply,
+                meteringDevice,
+                saltAir,
+                pairs,
+                fan,
+                torques);
+    }
+
+    public Optional<Quantity> figure(SheetFigure figure) {
+        return Optional.ofNullable(figures.get(figure));
+    }
+
+    /** A length the sheet gives. */
+    public Optional<Length> length(SheetFigure figure) {
+        return figure(figure).map(Length.class::cast);
+    }
+
+    /** The clear distance asked for on a face, by the way the unit is mounted where that matters. */
+    public Optional<Length> clearance(Face face, Optional<Mounting> mounting) {
+        return mounting.map(m -> mountingClearances.getOrDefault(m, Map.of()).get(face))
+                .or(() -> Optional.ofNullable(clearances.get(face)));
+    }
+
+    /** The distance asked for to another unit: its own figure, else as to a wall. */
+    public Optional<Length> neighbour(Face face, Optional<Mounting> mounting) {
+        return Optional.ofNullable(neighbours.get(face)).or(() -> clearance(face, mounting));
     }
 
     /** The listing of an indoor model with this outdoor one. */

@@ -107,6 +107,142 @@ public final class PlatePoints {
                     200_000)
             .asOptional();
 
+    public static final Point HEATING_CAPACITY = figure(
+            "heating-capacity",
+            Scope.OUTDOOR_UNIT,
+            Dimension.POWER,
+            "Heating capacity",
+            "Rated heating capacity on the plate.",
+            500,
+            200_000);
+    public static final Point HIGH_SIDE_TEST_PRESSURE = figure(
+            "high-side-test-pressure",
+            Scope.OUTDOOR_UNIT,
+            Dimension.GAUGE_PRESSURE,
+            "Test pressure, high side",
+            "Often marked design or test pressure, high. Never exceeded in any test.",
+            5e5,
+            8e6);
+    public static final Point LOW_SIDE_TEST_PRESSURE = figure(
+            "low-side-test-pressure",
+            Scope.OUTDOOR_UNIT,
+            Dimension.GAUGE_PRESSURE,
+            "Test pressure, low side",
+            "Often marked design or test pressure, low. Never exceeded in any test.",
+            5e5,
+            8e6);
+    public static final Point PRECHARGED_LENGTH = figure(
+            "precharged-length",
+            Scope.OUTDOOR_UNIT,
+            Dimension.LENGTH,
+            "Line length the charge is for",
+            "The factory charge is enough for lines of this length.",
+            0,
+            100);
+    public static final Point EXTRA_CHARGE = figure(
+            "extra-charge",
+            Scope.OUTDOOR_UNIT,
+            Dimension.LINEAR_DENSITY,
+            "Extra charge per length",
+            "For each length beyond it.",
+            0.001,
+            1);
+    public static final Point MINIMUM_LINE_LENGTH = figure(
+            "minimum-line-length",
+            Scope.OUTDOOR_UNIT,
+            Dimension.LENGTH,
+            "Shortest lines",
+            "Shorter lines are a fault too.",
+            0,
+            50);
+    public static final Point MAXIMUM_LINE_LENGTH = figure(
+            "maximum-line-length",
+            Scope.OUTDOOR_UNIT,
+            Dimension.LENGTH,
+            "Longest lines",
+            "One way, as the maker counts it.",
+            1,
+            300);
+    public static final Point MAXIMUM_LIFT = figure(
+            "maximum-lift",
+            Scope.OUTDOOR_UNIT,
+            Dimension.LENGTH,
+            "Greatest height difference",
+            "Between indoor and outdoor unit.",
+            0.5,
+            150);
+    public static final Point LIQUID_LINE = figure(
+            "liquid-line",
+            Scope.OUTDOOR_UNIT,
+            Dimension.LENGTH,
+            "Liquid line, outer diameter",
+            "Tube size on the plate or at the valve.",
+            0.004,
+            0.04);
+    public static final Point SUCTION_LINE = figure(
+            "suction-line",
+            Scope.OUTDOOR_UNIT,
+            Dimension.LENGTH,
+            "Suction line, outer diameter",
+            "Tube size on the plate or at the valve.",
+            0.006,
+            0.08);
+    public static final Point TARGET_SUBCOOLING = figure(
+            "target-subcooling",
+            Scope.OUTDOOR_UNIT,
+            Dimension.TEMPERATURE_DIFFERENCE,
+            "Target subcooling",
+            "For units with an expansion valve.",
+            1,
+            20);
+    public static final Point METERING_DEVICE = Point.choice(
+                    "plate.metering-device",
+                    Scope.INDOOR_UNIT,
+                    "Metering device",
+                    "Read at the coil: fixed orifice, thermostatic or electronic expansion valve.",
+                    List.of("fixed orifice", "thermostatic valve", "electronic valve"))
+            .asOptional();
+    public static final Point METERING_SIZE = figure(
+            "metering-size",
+            Scope.INDOOR_UNIT,
+            Dimension.LENGTH,
+            "Orifice size",
+            "Stamped on the orifice; only where there is one.",
+            0.0005,
+            0.006);
+    public static final Point AIRFLOW =
+            figure("airflow", Scope.INDOOR_UNIT, Dimension.VOLUME_FLOW, "Rated airflow", "On the plate.", 0.02, 10);
+    public static final Point STATIC_PRESSURE_LIMIT = figure(
+            "static-pressure-limit",
+            Scope.INDOOR_UNIT,
+            Dimension.PRESSURE_DIFFERENCE,
+            "External static pressure limit",
+            "Ducted units only.",
+            5,
+            1000);
+    public static final Point LOWEST_TEMPERATURE_RISE = figure(
+            "lowest-temperature-rise",
+            Scope.INDOOR_UNIT,
+            Dimension.TEMPERATURE_DIFFERENCE,
+            "Temperature rise, lowest",
+            "Furnaces only.",
+            5,
+            60);
+    public static final Point HIGHEST_TEMPERATURE_RISE = figure(
+            "highest-temperature-rise",
+            Scope.INDOOR_UNIT,
+            Dimension.TEMPERATURE_DIFFERENCE,
+            "Temperature rise, highest",
+            "Furnaces only.",
+            5,
+            80);
+
+    private static Point figure(
+            String name, Scope scope, Dimension dimension, String title, String how, double least, double most) {
+        return Point.quantity("plate." + name, scope, dimension, title, how, least, most)
+                .asOptional();
+    }
+
     /** In the order a plate is read. */
     public static List<Point> all() {
         return List.of(
@@ -125,6 +261,23 @@ public final class PlatePoints {
                 COMPRESSOR_CURRENT,
                 FAN_CURRENT,
                 HEATER_CURRENT,
-                COOLING_CAPACITY);
+                COOLING_CAPACITY,
+                HEATING_CAPACITY,
+                HIGH_SIDE_TEST_PRESSURE,
+                LOW_SIDE_TEST_PRESSURE,
+                PRECHARGED_LENGTH,
+                EXTRA_CHARGE,
+                MINIMUM_LINE_LENGTH,
+                MAXIMUM_LINE_LENGTH,
+                MAXIMUM_LIFT,
+                LIQUID_LINE,
+                SUCTION_LINE,
+                TARGET_SUBCOOLING,
+                METERING_DEVICE,
+                METERING_SIZE,
+                AIRFLOW,
+                STATIC_PRESSURE_LIMIT,
+                LOWEST_TEMPERATURE_RISE,
+                HIGHEST_TEMPERATURE_RISE);
     }
 }

@@ -1,27 +1,42 @@
 package org.undanus.core.judgement;
 
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
-import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
+import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.quantity.GaugePressure;
+import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.rules.Setting;
 
 /**
  * A case seen from one subject while one requirement is judged. It keeps account of every point looked at, so that a
@@ -32,19 +47,35 @@ public final class Examination {
     private final Evidence evidence;
     private final RuleBook rules;
     private final About about;
+    private final Optional<Component> judged;
     private final Optional<Component> subject;
     private final Optional<SchoolTopic.School> school;
     private final Set<PointKey> looked;
-    private final List<Reading> tooWeak;
+    private final Map<PointKey, Text> setAside;
+    private final Map<String, Step> fromSheet;
+    private final Map<Class<?>, Object> shared;
 
+    /** @param shared what requirements of one judging have in common */
     Examination(
             Case facts,
             Evidence evidence,
             RuleBook rules,
             About about,
             Optional<Component> subject,
-            Optional<SchoolTopic.School> school) {
-        this(facts, evidence, rules, about, subject, school, new LinkedHashSet<>(), new ArrayList<>());
+            Optional<SchoolTopic.School> school,
+            Map<Class<?>, Object> shared) {
+        this(
+                facts,
+                evidence,
+                rules,
+                about,
+                subject,
+                subject,
+                school,
+                new LinkedHashSet<>(),
+                new HashMap<>(),
+                new LinkedHashMap<>(),
+                shared);
     }
 
     private Examination(
@@ -52,27 +83,44 @@ public final class Examination {
             Evidence evidence,
             RuleBook rules,
             About about,
+            Optional<Component> judged,
             Optional<Component> subject,
             Optional<SchoolTopic.School> school,
             Set<PointKey> looked,
-            List<Reading> tooWeak) {
+            Map<PointKey, Text> setAside,
+            Map<String, Step> fromSheet,
+            Map<Class<?>, Object> shared) {
         this.facts = facts;
         this.evidence = evidence;
         this.rules = rules;
         this.about = about;
+        this.judged = judged;
         this.subject = subject;
         this.school = school;
         this.looked = looked;
-        this.tooWeak = tooWeak;
+        this.setAside = setAside;
+        this.fromSheet = fromSheet;
+        this.shared = shared;
     }
 
-    /** The same examination, reading the points of another unit. */
+    /** Looks at a unit as a requirement would, without judging: for drawings. */
+    public static Examination of(Case facts, Evidence evidence, RuleBook rules, About about, Component subject) {
+        return new Examination(facts, evidence, rules, about, Optional.of(subject), Optional.empty(), new HashMap<>());
+    }
+
+    /** The same examination, still judging the same subject, but reading the points of another unit. */
     public Examination at(Component other) {
-        return new Examination(facts, evidence, rules, about, Optional.of(other), school, looked, tooWeak);
+        return new Examination(
+                facts, evidence, rules, about, judged, Optional.of(other), school, looked, setAside, fromSheet, shared);
     }
 
     public Case facts() {
         return facts;
+    }
+
+    /** All that has been read. Requirements ask for points instead, so that a judgement can name its evidence. */
+    public Evidence evidence() {
+        return evidence;
     }
 
     public RuleBook rules() {
@@ -83,7 +131,7 @@ public final class Examination {
         return about;
     }
 
-    /** The unit judged. */
+    /** The unit whose points are read. */
     public Component unit() {
         return subject.orElseThrow();
     }
@@ -93,8 +141,26 @@ public final class Examination {
         return school.filter(wanted::equals).isPresent();
     }
 
+    /** As read; a figure the plate lacks, as the data sheet gives it. */
     public Optional<Value.Measured> measured(Point point) {
-        return value(point).map(Value.Measured.class::cast);
+        return value(point).map(Value.Measured.class::cast).or(() -> filled(point));
+    }
+
+    private Optional<Value.Measured> filled(Point point) {
+        Optional<SheetFigure> figure = SheetFigure.of(point);
+        if (figure.isEmpty() || evidence.latest(key(point)).isPresent()) {
+            return Optional.empty();
+        }
+        Optional<DataSheet> sheet = sheet();
+        Optional<Quantity> given = sheet.flatMap(s -> s.figure(figure.get()));
+        given.ifPresent(quantity -> fromSheet.putIfAbsent(
+                point.id(),
+                new Step(
+                        point.title(),
+                        "the plate reading lacks it; from the data sheet",
+                        Text.of("{}", quantity),
+                        sheet.get().document())));
+        return given.map(quantity -> new Value.Measured(quantity, 0, 0));
     }
 
     /** The number in SI, where the point has been read. */
@@ -124,6 +190,11 @@ public final class Examination {
     }
 
     public boolean has(Point point) {
+        return value(point).isPresent() || filled(point).isPresent();
+    }
+
+    /** Whether the point itself has been read, whatever a sheet may say. */
+    public boolean read(Point point) {
         return value(point).isPresent();
     }
 
@@ -131,23 +202,102 @@ public final class Examination {
         PointKey key = key(point);
         looked.add(key);
         Optional<Reading> reading = evidence.latest(key);
-        Optional<Grade> least = rules.minimumGrade(about.id(), about.station().key());
-        if (reading.isPresent() && least.isPresent() && !reading.get().grade().atLeast(least.get())) {
-            if (!tooWeak.contains(reading.get())) {
-                tooWeak.add(reading.get());
-            }
+        if (reading.isEmpty()) {
             return Optional.empty();
         }
-        return reading.map(Reading::value);
+        Optional<Text> doubt = doubt(point, reading.get());
+        doubt.ifPresent(why -> setAside.putIfAbsent(key, why));
+        return doubt.isPresent() ? Optional.empty() : reading.map(Reading::value);
+    }
+
+    /** Why a reading cannot be judged by: too weak a grade, hidden when it was taken, an instrument that is not fit. */
+    private Optional<Text> doubt(Point point, Reading reading) {
+        Optional<Grade> least = rules.minimumGrade(about.id(), about.station().key());
+        if (least.isPresent() && !reading.grade().atLeast(least.get())) {
+            return Optional.of(Text.of(
+                    "the rule book asks for evidence at least {}; what is there is {}.",
+                    lower(least.get()),
+                    lower(reading.grade())));
+        }
+        boolean seenNow = reading.grade() == Grade.WITNESSED || reading.grade() == Grade.STATED;
+        if (point.hidden() && reading.stage().covered() && seenNow) {
+            return Optional.of(Text.of(
+                    "it is out of sight at a {} visit; evidence from before cover is needed.",
+                    reading.stage().title()));
+        }
+        return reading.instrument().flatMap(facts.toolcase()::find).flatMap(i -> i.unfit(use(reading)));
+    }
+
+    private Instrument.Use use(Reading reading) {
+        Optional<Double> si = reading.value() instanceof Value.Measured m
+                ? Optional.of(m.quantity().si())
+                : Optional.empty();
+        return use(facts, evidence, si, LocalDate.ofInstant(reading.at(), ZoneOffset.UTC));
+    }
+
+    /** What an instrument would be used for on this system. */
+    public static Instrument.Use use(Case facts, Evidence evidence, Optional<Double> si, LocalDate on) {
+        Optional<String> outdoor = facts.outdoorUnit().map(Component::id);
+        Optional<String> refrigerant = outdoor.flatMap(
+                        id -> evidence.latest(new PointKey(PlatePoints.REFRIGERANT.id(), id)))
+                .map(r -> ((Value.Chosen) r.value()).option());
+        Optional<GaugePressure> highSide = outdoor.flatMap(
+                        id -> evidence.latest(new PointKey(PlatePoints.HIGH_SIDE_TEST_PRESSURE.id(), id)))
+                .map(r -> (GaugePressure) ((Value.Measured) r.value()).quantity());
+        boolean flammable = refrigerant
+                .flatMap(Refrigerant::named)
+                .map(Refrigerant::flammable)
+                .orElse(false);
+        return new Instrument.Use(on, si, refrigerant, flammable, highSide);
     }
 
     private PointKey key(Point point) {
-        return new PointKey(point.id(), point.scope() == Scope.SYSTEM ? PointKey.SYSTEM : unit().id());
+        return new PointKey(point.id(), point.scope().ofSystem() ? PointKey.SYSTEM : unit().id());
+    }
+
+    /** A word on each instrument named by a reading: empty where it was fit for every reading taken with it. */
+    public Map<Instrument, Optional<Text>> instrumentsUsed() {
+        Map<Instrument, Optional<Text>> used = new LinkedHashMap<>();
+        for (Reading reading : evidence.readings()) {
+            reading.instrument().flatMap(facts.toolcase()::find).ifPresent(instrument -> {
+                Optional<Text> unfit = instrument.unfit(use(reading));
+                used.merge(instrument, unfit, (before, now) -> before.isPresent() ? before : now);
+                if (unfit.isPresent()) {
+                    looked.add(reading.key());
+                }
+            });
+        }
+        return used;
     }
 
     /** The data sheet of the model on the subject's plate. */
     public Optional<DataSheet> sheet() {
         return written(PlatePoints.MODEL).flatMap(facts.sheets()::of);
+    }
+
+    /**
+     * What the rule book says of this, and the figures of the subject's data sheet that it gives; more may be added.
+     *
+     * @param figures none for the system as a whole, which has no sheet
+     */
+    public List<Limit> limits(LimitKey key, SheetLimit... figures) {
+        List<Limit> limits = new ArrayList<>(rules.limits(key));
+        for (SheetLimit asked : figures) {
+            sheet().flatMap(s -> s.figure(asked.figure()))
+                    .ifPresent(value -> limits.add(bySheet(asked.bound(), value)));
+        }
+        return limits;
+    }
+
+    /** A limit that the subject's data sheet sets. */
+    public Limit bySheet(Bound bound, Quantity value) {
+        return new Limit(
+                rules.maker(), bound, value, sheet().map(DataSheet::document).orElse(""));
+    }
+
+    /** Something that is the same for every requirement of one judging, made when it is first asked for. */
+    public <T> T once(Class<T> kind, Supplier<T> make) {
+        return kind.cast(shared.computeIfAbsent(kind, any -> make.get()));
     }
 
     /** The points among these that have not been read well enough. */
@@ -160,26 +310,48 @@ public final class Examination {
         return new Finding(this);
     }
 
-    /** The evidence is not there, or too weak: names the lines to read. */
+    /** The evidence is not there, not due yet, or cannot be judged by: names the lines to read. */
     public Judgement notShown(List<Point> missing) {
-        List<Reading> weak = missing.stream()
-                .flatMap(point -> tooWeak.stream().filter(r -> r.key().equals(key(point))))
-                .toList();
         Point first = missing.get(0);
-        if (weak.isEmpty()) {
-            return finding().conclude(Verdict.NOT_SHOWN, Text.of("Not read yet: {}.", titles(missing)), first.how());
+        Optional<Text> doubt = missing.stream()
+                .flatMap(point -> Optional.ofNullable(setAside.get(key(point))).stream())
+                .findFirst();
+        if (doubt.isPresent()) {
+            return finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("{}: {}", titles(missing), doubt.get()),
+                            "The reading stays. Read it again as the rule asks, or find it in the commissioning record.");
         }
-        Grade least = rules.minimumGrade(about.id(), about.station().key()).orElseThrow();
-        String grades = weak.stream().map(r -> lower(r.grade())).distinct().collect(Collectors.joining(", "));
+        if (!facts.stage().reached(first.due())) {
+            return finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of(
+                                    "Not read yet: {}. Not due before the {} visit.",
+                                    titles(missing),
+                                    first.due().title()),
+                            first.how());
+        }
+        if (first.hidden() && facts.stage().covered()) {
+            return finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("{}: covered by now, and nobody recorded it before.", titles(missing)),
+                            "Find a photo or record from before cover, or have it opened.");
+        }
+        return finding().conclude(Verdict.NOT_SHOWN, Text.of("Not read yet: {}.", titles(missing)), first.how());
+    }
+
+    /** An older version of the rule book is silent on what this requirement asks. */
+    Judgement undecided(List<Setting> settings) {
         return finding()
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "{}: the rule book asks for evidence at least {}; what is there is {}.",
-                                titles(missing),
-                                lower(least),
-                                grades),
-                        "Read it, or find it in the commissioning record.");
+                                "This version of the rule book does not decide: {}.",
+                                settings.stream().map(Setting::title).collect(Collectors.joining(", "))),
+                        "Move the installation to a newer version of its rule book.");
     }
 
     private static String titles(List<Point> points) {
@@ -193,13 +365,14 @@ public final class Examination {
     Judgement judgement(Finding finding) {
         return new Judgement(
                 about,
-                subject.map(Component::id).orElse(PointKey.SYSTEM),
-                subject.map(Component::title).orElse(""),
+                judged.map(Component::id).orElse(PointKey.SYSTEM),
+                judged.map(Component::title).orElse(""),
                 finding.verdict(),
                 finding.because(),
                 finding.remedy(),
                 finding.comparison(),
-                finding.steps(),
+                Stream.concat(fromSheet.values().stream(), finding.steps().stream())
+                        .toList(),
                 List.copyOf(looked),
                 school,
                 List.of());

@@ -129,6 +129,12 @@ public final class Finding {
         };
     }
 
+    /** How far the value lies from the binding limit. */
+    public Quantity gap() {
+        Comparison made = comparison.orElseThrow();
+        return difference(made.dimension(), Math.abs(made.margin()));
+    }
+
     private static Quantity difference(Dimension dimension, double si) {
         return dimension == Dimension.TEMPERATURE ? TemperatureDifference.ofKelvin(si) : dimension.of(si);
     }

@@ -1,7 +1,9 @@
 package org.undanus.core.judgement;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Evidence;
@@ -11,6 +13,7 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.rules.Setting;
 
 /**
  * Judges a whole case: every requirement for every subject it speaks of, in the order of the walk. A pure function of
@@ -26,28 +29,35 @@ public final class Judge {
 
     public List<Judgement> judge(Case facts, Evidence evidence, RuleBook rules) {
         List<Judgement> judgements = new ArrayList<>();
+        Map<Class<?>, Object> shared = new HashMap<>();
         for (Requirement requirement : requirements) {
             subjects(requirement.about().scope(), facts)
-                    .forEach(subject -> judgements.add(bySchool(requirement, facts, evidence, rules, subject)));
+                    .forEach(subject -> judgements.add(bySchool(requirement, facts, evidence, rules, subject, shared)));
         }
         return judgements;
     }
 
     private static Stream<Optional<Component>> subjects(Scope scope, Case facts) {
-        return scope == Scope.SYSTEM
-                ? Stream.of(Optional.empty())
-                : facts.components().stream().filter(c -> c.within(scope)).map(Optional::of);
+        if (scope.ofSystem()) {
+            return facts.asksOfSystem(scope) ? Stream.of(Optional.empty()) : Stream.empty();
+        }
+        return facts.components().stream().filter(c -> c.within(scope)).map(Optional::of);
     }
 
     private static Judgement bySchool(
-            Requirement requirement, Case facts, Evidence evidence, RuleBook rules, Optional<Component> subject) {
+            Requirement requirement,
+            Case facts,
+            Evidence evidence,
+            RuleBook rules,
+            Optional<Component> subject,
+            Map<Class<?>, Object> shared) {
         Optional<SchoolTopic> topic = requirement.about().topic();
         Optional<SchoolTopic.School> chosen = topic.map(rules::school);
-        Judgement judgement = single(requirement, facts, evidence, rules, subject, chosen);
+        Judgement judgement = single(requirement, facts, evidence, rules, subject, chosen, shared);
         List<Judgement> others = topic.stream()
                 .flatMap(t -> t.schools().stream())
                 .filter(school -> !school.equals(chosen.orElseThrow()))
-                .map(school -> single(requirement, facts, evidence, rules, subject, Optional.of(school)))
+                .map(school -> single(requirement, facts, evidence, rules, subject, Optional.of(school), shared))
                 .toList();
         return judgement.withOtherSchools(others);
     }
@@ -58,8 +68,15 @@ public final class Judge {
             Evidence evidence,
             RuleBook rules,
             Optional<Component> subject,
-            Optional<SchoolTopic.School> school) {
-        Examination x = new Examination(facts, evidence, rules, requirement.about(), subject, school);
+            Optional<SchoolTopic.School> school,
+            Map<Class<?>, Object> shared) {
+        Examination x = new Examination(facts, evidence, rules, requirement.about(), subject, school, shared);
+        List<Setting> undecided = requirement.about().settings().stream()
+                .filter(setting -> !rules.decides(setting))
+                .toList();
+        if (!undecided.isEmpty()) {
+            return x.undecided(undecided);
+        }
         List<Point> missing = x.missing(requirement.about().needs().toArray(Point[]::new));
         return missing.isEmpty() ? requirement.judge(x) : x.notShown(missing);
     }

@@ -62,6 +62,14 @@ public record RuleBook(
         return first(Authority.Kind.CODE);
     }
 
+    /** The authority that stands for good practice; the code where a book names none. */
+    public Authority practice() {
+        return authorities.values().stream()
+                .filter(authority -> authority.kind() == Authority.Kind.PRACTICE)
+                .findFirst()
+                .orElseGet(this::code);
+    }
+
     private Authority first(Authority.Kind kind) {
         return authorities.values().stream()
                 .filter(authority -> authority.kind() == kind)
@@ -69,13 +77,18 @@ public record RuleBook(
                 .orElseThrow();
     }
 
-    /** @throws IllegalStateException when the book lacks it, which the reader does not allow */
+    /** @throws IllegalStateException when the book lacks it; the judge asks {@link #decides} first */
     public Ruling setting(Setting setting) {
         Ruling ruling = settings.get(setting.id());
         if (ruling == null) {
             throw new IllegalStateException("The rule book " + id + " does not set " + setting.id());
         }
         return ruling;
+    }
+
+    /** Whether the book gives the setting; one kept from before the setting was asked for may not. */
+    public boolean decides(Setting setting) {
+        return settings.containsKey(setting.id());
     }
 
     /** A setting's value in SI. */

@@ -46,6 +46,7 @@ public final class RuleBookReader {
             "instruments");
 
     private final Vocabulary vocabulary;
+    private boolean complete = true;
     private final List<RuleBookException.Problem> problems = new ArrayList<>();
     private final Map<String, Authority> authorities = new LinkedHashMap<>();
 
@@ -59,6 +60,13 @@ public final class RuleBookReader {
      */
     public static RuleBook read(String yaml, Vocabulary vocabulary) {
         return new RuleBookReader(vocabulary).readBook(yaml);
+    }
+
+    /** Reads a book that was complete when it was kept, though later versions ask for more. */
+    public static RuleBook readKept(String yaml, Vocabulary vocabulary) {
+        RuleBookReader reader = new RuleBookReader(vocabulary);
+        reader.complete = false;
+        return reader.readBook(yaml);
     }
 
     private RuleBook readBook(String yaml) {
@@ -97,7 +105,9 @@ public final class RuleBookReader {
                 readGrades(sections),
                 readInstruments(sections),
                 yaml);
-        requireComplete(root, book);
+        if (complete) {
+            requireComplete(root, book);
+        }
         if (!problems.isEmpty()) {
             throw new RuleBookException(problems);
         }

@@ -21,7 +21,8 @@ class EvidenceTest {
                 Optional.empty(),
                 Grade.WITNESSED,
                 "inspector",
-                Instant.EPOCH.plusSeconds(number));
+                Instant.EPOCH.plusSeconds(number),
+                Stage.FINAL);
     }
 
     @Test

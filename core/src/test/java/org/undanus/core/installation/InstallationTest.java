@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -71,19 +69,18 @@ class InstallationTest {
 
     @Test
     void aSheetWithoutAModelIsNone() {
-        assertThatThrownBy(() -> new DataSheet(
-                        "Ondrel",
-                        " ",
-                        "1",
-                        Optional.empty(),
-                        Optional.empty(),
-                        Map.of(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        List.of()))
-                .hasMessageContaining("model");
+        assertThatThrownBy(() -> DataSheet.of("Ondrel", " ", "1")).hasMessageContaining("model");
+    }
+
+    @Test
+    void aSheetThatContradictsItselfIsRefused() {
+        DataSheet sheet =
+                DataSheet.of("Ondrel", "WS-12", "1").with(SheetFigure.MAXIMUM_LINE_LENGTH, Length.ofMetres(3));
+        assertThatThrownBy(() -> sheet.with(SheetFigure.MINIMUM_LINE_LENGTH, Length.ofMetres(4)))
+                .hasMessageContaining("contradicts itself")
+                .hasMessageContaining("Longest lines");
+        assertThatThrownBy(() -> sheet.with(SheetFigure.MASS, Length.ofMetres(4)))
+                .hasMessageContaining("Mass of the unit");
     }
 
     @Test

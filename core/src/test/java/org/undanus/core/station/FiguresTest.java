@@ -16,7 +16,8 @@ import org.undanus.core.station.siting.SitingFigure;
 class FiguresTest {
 
     private static SitingFigure siting(CaseFixture fixture) {
-        return SitingFigure.of(fixture.facts(), fixture.evidence(), new Judgements(fixture.judgements()));
+        return SitingFigure.of(
+                fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, new Judgements(fixture.judgements()));
     }
 
     private static CircuitFigure.Circuit circuit(CaseFixture fixture) {

@@ -10,8 +10,8 @@ import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
-import org.undanus.core.installation.DataSheet;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.installation.SheetFigure;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Step;
 import org.undanus.core.quantity.Current;
@@ -82,9 +82,9 @@ final class CircuitFigures {
     /** Empty where neither plate, sheet nor currents give it. */
     static Optional<Figure> minimumAmpacity(Examination x) {
         String name = "Minimum circuit ampacity";
-        return x.number(MINIMUM_CIRCUIT_AMPACITY)
+        return plate(x, MINIMUM_CIRCUIT_AMPACITY)
                 .map(ampere -> figure(name, ampere, "read", "Nameplate"))
-                .or(() -> fromSheet(x, name, DataSheet::minimumCircuitAmpacity))
+                .or(() -> fromSheet(x, name, SheetFigure.MINIMUM_CIRCUIT_AMPACITY))
                 .or(() -> Loads.of(x).map(loads -> {
                     double motor = x.rules().number(LARGEST_MOTOR_FACTOR);
                     double heater = x.rules().number(HEATER_FACTOR);
@@ -101,9 +101,9 @@ final class CircuitFigures {
     /** Empty where neither plate, sheet nor currents give it. */
     static Optional<Figure> maximumDevice(Examination x) {
         String name = "Maximum overcurrent device";
-        return x.number(MAXIMUM_OVERCURRENT_DEVICE)
+        return plate(x, MAXIMUM_OVERCURRENT_DEVICE)
                 .map(ampere -> figure(name, ampere, "read", "Nameplate"))
-                .or(() -> fromSheet(x, name, DataSheet::maximumOvercurrentDevice))
+                .or(() -> fromSheet(x, name, SheetFigure.MAXIMUM_OVERCURRENT_DEVICE))
                 .or(() -> Loads.of(x).map(loads -> computedDevice(x, name, loads)));
     }
 
@@ -144,9 +144,12 @@ final class CircuitFigures {
                                 "IEC 60364-4-43")));
     }
 
-    private static Optional<Figure> fromSheet(
-            Examination x, String name, Function<DataSheet, Optional<Current>> field) {
-        return x.sheet().flatMap(sheet -> field.apply(sheet)
+    private static Optional<Double> plate(Examination x, Point point) {
+        return x.read(point) ? x.number(point) : Optional.empty();
+    }
+
+    private static Optional<Figure> fromSheet(Examination x, String name, SheetFigure field) {
+        return x.sheet().flatMap(sheet -> sheet.figure(field)
                 .map(current ->
                         figure(name, current.si(), "the plate lacks it; from the data sheet", sheet.document())));
     }

@@ -19,6 +19,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
@@ -84,8 +85,14 @@ final class OvercurrentDevice implements Requirement {
         if (design) {
             List<Point> missing = x.missing(InstalledConductor.NEEDS);
             Optional<InstalledConductor> conductor = missing.isEmpty() ? InstalledConductor.of(x) : Optional.empty();
+            if (!missing.isEmpty()) {
+                return x.notShown(missing);
+            }
             if (conductor.isEmpty()) {
-                return x.notShown(missing.isEmpty() ? List.of(CircuitPoints.CONDUCTOR_SIZE) : missing);
+                return finding.conclude(
+                        Verdict.REFER,
+                        Text.of("What the conductors carry is in no table of the rule book."),
+                        "A licensed person decides what these conductors may carry.");
             }
             limits.add(new Limit(
                     x.rules().code(),

@@ -1,7 +1,16 @@
 package org.undanus.core.station.papers;
 
+import java.util.ArrayList;
 import java.util.List;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.judgement.Observed;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationPlan;
 
@@ -9,10 +18,104 @@ import org.undanus.core.judgement.StationPlan;
 public final class Papers {
     private Papers() {}
 
-    public static StationPlan plan() {
-        return new StationPlan(
+    private static Observed document(Point point, String name, String remedy) {
+        return Observed.that(
                 Station.PAPERS,
-                PlatePoints.all(),
-                List.of(new PlateComplete(), new ListedPair(), new SameRefrigerant(), new PlateAge()));
+                point,
+                Severity.RECORD,
+                "Rules of the building authority",
+                name + " at hand.",
+                name + " not at hand.",
+                remedy);
+    }
+
+    public static StationPlan plan() {
+        List<Point> points = new ArrayList<>(List.of(
+                PaperPoints.PERMIT,
+                PaperPoints.MANUALS,
+                PaperPoints.LOAD_SUMMARY,
+                PaperPoints.COOLING_LOAD,
+                PaperPoints.HEATING_LOAD,
+                PaperPoints.COMMISSIONING_RECORD,
+                PaperPoints.REFRIGERANT_LICENCE,
+                PaperPoints.POWER_LICENCE));
+        points.addAll(PlatePoints.all());
+        points.addAll(List.of(
+                PaperPoints.KEPT_LINES,
+                PaperPoints.OLD_LIQUID_LINE,
+                PaperPoints.OLD_SUCTION_LINE,
+                PaperPoints.OLD_REFRIGERANT,
+                PaperPoints.LINES_CLEANED,
+                PaperPoints.KEPT_BREAKER,
+                PaperPoints.OLD_BREAKER,
+                PaperPoints.KEPT_CONDUCTOR,
+                PaperPoints.OLD_CONDUCTOR_AMPACITY,
+                PaperPoints.KEPT_DUCTS,
+                PaperPoints.OLD_DUCT_AIRFLOW,
+                PaperPoints.KEPT_DRAIN,
+                PaperPoints.OLD_DRAIN,
+                PaperPoints.KEPT_FLUE));
+        List<Requirement> requirements = new ArrayList<>(List.of(
+                document(PaperPoints.PERMIT, "The permit is", "Ask for the permit before work goes on."),
+                document(PaperPoints.MANUALS, "The manuals are", "Ask the installer for the makers' manuals."),
+                document(PaperPoints.LOAD_SUMMARY, "The load summary is", "Ask the designer for the load summary."),
+                document(
+                        PaperPoints.COMMISSIONING_RECORD,
+                        "The commissioning record is",
+                        "Ask the installer for it; without it tests have to be witnessed again."),
+                new LicenceRecorded(PaperPoints.REFRIGERANT_LICENCE),
+                new LicenceRecorded(PaperPoints.POWER_LICENCE),
+                new InstrumentsFit(),
+                new CapacityForLoad(DataSheet.Mode.COOLING),
+                new CapacityForLoad(DataSheet.Mode.HEATING),
+                new PlateComplete(),
+                new PlateAgreesWithSheet(),
+                new ListedPair(),
+                new SameRefrigerant(),
+                new MeteringSuitsPair(),
+                new PlateAge()));
+        requirements.addAll(replacement());
+        return new StationPlan(Station.PAPERS, points, requirements);
+    }
+
+    private static List<Requirement> replacement() {
+        return List.of(
+                new KeptLines(),
+                KeptPart.of(
+                                PaperPoints.KEPT_BREAKER,
+                                PaperPoints.OLD_BREAKER,
+                                Component::outdoor,
+                                Severity.SAFETY,
+                                "Old overcurrent device suits the new plate",
+                                "Have a licensed person change the device; its rating")
+                        .against(
+                                SheetLimit.atLeast(SheetFigure.MINIMUM_CIRCUIT_AMPACITY),
+                                SheetLimit.atMost(SheetFigure.MAXIMUM_OVERCURRENT_DEVICE)),
+                KeptPart.of(
+                                PaperPoints.KEPT_CONDUCTOR,
+                                PaperPoints.OLD_CONDUCTOR_AMPACITY,
+                                Component::outdoor,
+                                Severity.SAFETY,
+                                "Old conductor carries the new circuit",
+                                "Have a licensed person pull a larger conductor; ampacity")
+                        .against(SheetLimit.atLeast(SheetFigure.MINIMUM_CIRCUIT_AMPACITY)),
+                KeptPart.of(
+                                PaperPoints.KEPT_DUCTS,
+                                PaperPoints.OLD_DUCT_AIRFLOW,
+                                c -> c.kind() == Component.Kind.INDOOR_DUCTED
+                                        || c.kind() == Component.Kind.FURNACE_COIL,
+                                Severity.PERFORMANCE,
+                                "Old ducts carry the new airflow",
+                                "Have the ducts enlarged or more run; airflow")
+                        .against(SheetLimit.atLeast(SheetFigure.AIRFLOW)),
+                KeptPart.of(
+                                PaperPoints.KEPT_DRAIN,
+                                PaperPoints.OLD_DRAIN,
+                                c -> !c.outdoor(),
+                                Severity.DAMAGE,
+                                "Old drain is wide enough",
+                                "Have a wider drain run; diameter")
+                        .against(SheetLimit.atLeast(SheetFigure.DRAIN_SIZE)),
+                new KeptFlue());
     }
 }

@@ -64,7 +64,11 @@ final class PlateComplete implements Requirement {
             }
         }
         if (missing.isEmpty()) {
-            return x.finding().conclude(Verdict.MEETS, Text.of("Everything needed stands on the plate."), "");
+            return x.finding()
+                    .conclude(
+                            Verdict.MEETS,
+                            Text.of("Everything needed stands on the plate, or the data sheet fills it."),
+                            "");
         }
         String names = missing.stream().map(Point::title).collect(Collectors.joining(", "));
         return x.finding()

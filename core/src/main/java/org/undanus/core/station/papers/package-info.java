@@ -1,2 +1,2 @@
-/** Station 1: are plates complete, units a listed pair, refrigerants the same, ages sound. */
+/** Station 1: are papers there, plates complete and in agreement with their sheets, units a listed pair; what stays of an old system. */
 package org.undanus.core.station.papers;

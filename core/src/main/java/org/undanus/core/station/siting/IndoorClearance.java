@@ -1,8 +1,10 @@
 package org.undanus.core.station.siting;
 
+import java.util.Optional;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.geometry.WallGeometry;
 import org.undanus.core.installation.Face;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -13,7 +15,7 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.LimitKey;
 
-/** A wall unit has the room at its sides and above that its sheet asks for. Source: data sheet, installation space. */
+/** A wall unit has the room at its sides, above and below that its sheet asks for. Source: data sheet, installation space. */
 final class IndoorClearance implements Requirement {
     private final Face face;
     private final Point point;
@@ -23,7 +25,9 @@ final class IndoorClearance implements Requirement {
     IndoorClearance(Face face) {
         this.face = face;
         String name = "indoor-clearance-" + face.key();
-        String title = face == Face.ABOVE ? "Room above the unit" : "Room at its " + face.key();
+        String title = face == Face.ABOVE || face == Face.BELOW
+                ? "Room " + face.key() + " the unit"
+                : "Room at its " + face.key();
         point = Point.quantity(
                         "siting." + name,
                         Scope.WALL_UNIT,
@@ -36,7 +40,6 @@ final class IndoorClearance implements Requirement {
         limit = new LimitKey("siting." + name, Dimension.LENGTH, title);
         about = About.of("siting." + name, Station.SITING, Scope.WALL_UNIT, title, Severity.PERFORMANCE)
                 .sources("Data sheet, installation space")
-                .needs(point)
                 .limits(limit)
                 .cautions("Ladder on firm, level ground; nobody below.");
     }
@@ -52,11 +55,17 @@ final class IndoorClearance implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        return Clearance.judge(
+        Optional<WallGeometry> wall = Drawn.wall(x);
+        Optional<Drawn.Distance> drawn =
+                wall.flatMap(w -> w.clear(face)).map(d -> Drawn.distance(x, d.metres(), d.to()));
+        return Clearance.judgeOrNothing(
                 x,
                 point,
                 limit,
-                x.sheet().map(sheet -> sheet.clearances().get(face)),
+                Clearance.limits(x, limit, x.sheet().flatMap(sheet -> sheet.clearance(face, Optional.empty()))),
+                wall.isPresent(),
+                drawn,
+                "Only the floor is below it in the drawing.",
                 "Move the unit or what stands beside it");
     }
 }

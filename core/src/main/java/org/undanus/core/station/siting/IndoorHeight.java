@@ -1,16 +1,21 @@
 package org.undanus.core.station.siting;
 
+import java.util.List;
+import java.util.Optional;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 
 /** A wall unit hangs at the height over the floor that its sheet and the rule book ask for. */
@@ -34,7 +39,6 @@ final class IndoorHeight implements Requirement {
                     "Height over the floor",
                     Severity.PERFORMANCE)
             .sources("Data sheet, mounting height")
-            .needs(HEIGHT)
             .limits(LIMIT)
             .cautions("Ladder on firm, level ground; nobody below.");
 
@@ -45,7 +49,12 @@ final class IndoorHeight implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        return Clearance.judge(
-                x, HEIGHT, LIMIT, x.sheet().flatMap(DataSheet::lowestMounting), "Move the unit up or down");
+        List<Limit> limits = x.limits(
+                LIMIT,
+                SheetLimit.atLeast(SheetFigure.LOWEST_MOUNTING),
+                SheetLimit.atMost(SheetFigure.HIGHEST_MOUNTING));
+        Optional<Drawn.Distance> drawn =
+                Drawn.wallView(x).map(SitePlan.WallView::underside).map(height -> Drawn.distance(x, height, ""));
+        return Clearance.judge(x, HEIGHT, LIMIT, limits, drawn, "Move the unit up or down");
     }
 }

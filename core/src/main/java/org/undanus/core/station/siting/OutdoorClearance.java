@@ -1,10 +1,13 @@
 package org.undanus.core.station.siting;
 
+import java.util.List;
 import java.util.Optional;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.geometry.PlanGeometry;
 import org.undanus.core.installation.Face;
+import org.undanus.core.installation.Mounting;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
@@ -12,7 +15,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Length;
+import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 
 /**
@@ -45,7 +48,6 @@ final class OutdoorClearance implements Requirement {
                         "Clear distance, " + face.key(),
                         Severity.PERFORMANCE)
                 .sources("Data sheet, installation space", "Adopted mechanical code, clearances for service")
-                .needs(point)
                 .limits(limit)
                 .cautions("On a roof or ladder, keep three points of contact and stay clear of the edge.");
     }
@@ -59,10 +61,29 @@ final class OutdoorClearance implements Requirement {
         return about;
     }
 
+    List<Limit> limits(Examination x) {
+        Optional<Mounting> mounting = x.chosen(SitingPoints.SUPPORT).flatMap(Mounting::named);
+        return Clearance.limits(x, limit, x.sheet().flatMap(sheet -> sheet.clearance(face, mounting)));
+    }
+
+    /** The least distance that binds on this face, m. */
+    double asked(Examination x) {
+        return Clearance.asked(x, limit, limits(x));
+    }
+
     @Override
     public Judgement judge(Examination x) {
-        Optional<Length> asked = x.sheet().map(sheet -> sheet.clearances().get(face));
-        return Clearance.judge(
-                x, point, limit, asked, "Move the unit, or what stands before its " + face.key() + " face,");
+        Optional<PlanGeometry> plan = Drawn.plan(x);
+        Optional<Drawn.Distance> drawn =
+                plan.flatMap(p -> p.clear(x.unit().id(), face)).map(d -> Drawn.distance(x, d.metres(), d.to()));
+        return Clearance.judgeOrNothing(
+                x,
+                point,
+                limit,
+                limits(x),
+                plan.isPresent(),
+                drawn,
+                "Nothing stands on this side in the drawing.",
+                "Move the unit, or what stands before its " + face.key() + " face");
     }
 }

@@ -1,2 +1,2 @@
-/** Station 2: clear distance around outdoor and indoor units. */
+/** Station 2: where units stand and hang: distances, supports, sound, flammable refrigerant, and the smallest cure. */
 package org.undanus.core.station.siting;

@@ -42,12 +42,22 @@ class PapersTest {
 
     @Test
     void missingFieldsAreNamed() {
-        Judgement judgement = fullPlate().judge("papers.plate-complete");
+        Judgement judgement = fullPlate().noSheets().judge("papers.plate-complete");
         assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(judgement.because().toString())
                 .contains("Minimum circuit ampacity")
                 .contains("Maximum overcurrent device")
                 .doesNotContain("Serial");
+    }
+
+    @Test
+    void theSheetFillsWhatThePlateLacksAndIsNamed() {
+        Judgement judgement = fullPlate().judge("papers.plate-complete");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.MEETS);
+        assertThat(judgement.derivation()).anySatisfy(step -> {
+            assertThat(step.name()).isEqualTo("Minimum circuit ampacity");
+            assertThat(step.source()).isEqualTo("Ondrel 4410, edition 3");
+        });
     }
 
     @Test

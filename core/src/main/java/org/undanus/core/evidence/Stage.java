@@ -1,0 +1,29 @@
+package org.undanus.core.evidence;
+
+/** When in the life of an installation a visit happens, in order. */
+public enum Stage {
+    PLAN_CHECK("plan check"),
+    BEFORE_COVER("before cover"),
+    WITNESS("witness"),
+    FINAL("final"),
+    RE_VISIT("re-visit");
+
+    private final String title;
+
+    Stage(String title) {
+        this.title = title;
+    }
+
+    public String title() {
+        return title;
+    }
+
+    public boolean reached(Stage other) {
+        return compareTo(other) >= 0;
+    }
+
+    /** Whether walls and covers are closed by now. */
+    public boolean covered() {
+        return reached(FINAL);
+    }
+}

@@ -1,0 +1,38 @@
+package org.undanus.core.evidence;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** The instruments at hand. */
+public record Toolcase(List<Instrument> instruments) {
+    public static final Toolcase EMPTY = new Toolcase(List.of());
+
+    public Toolcase {
+        instruments = List.copyOf(instruments);
+    }
+
+    public Optional<Instrument> find(String id) {
+        return instruments.stream().filter(i -> i.id().equals(id)).findFirst();
+    }
+
+    /**
+     * The instruments of a kind that are fit for the use and whose expanded uncertainty is at most what is needed, the
+     * best first.
+     *
+     * @param value about what would be read, SI
+     * @param needed expanded uncertainty (k = 2) that would settle the matter, SI
+     */
+    public List<Instrument> goodEnough(InstrumentKind kind, double value, double needed, Instrument.Use use) {
+        return instruments.stream()
+                .filter(i -> i.kind() == kind && i.unfit(use).isEmpty())
+                .filter(i -> expanded(i, value) <= needed)
+                .sorted(Comparator.comparingDouble(i -> expanded(i, value)))
+                .toList();
+    }
+
+    /** Expanded uncertainty (k = 2) of a value read to the instrument's own last digit, SI. */
+    public static double expanded(Instrument instrument, double value) {
+        return 2 * instrument.accuracy().standardUncertainty(value, 0);
+    }
+}

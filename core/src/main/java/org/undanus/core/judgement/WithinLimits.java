@@ -1,0 +1,71 @@
+package org.undanus.core.judgement;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
+
+/** A requirement that one reading settles: within what the rule book and the unit's data sheet allow. */
+public final class WithinLimits implements Requirement {
+
+    private final About about;
+    private final Point point;
+    private final LimitKey key;
+    private final List<SheetLimit> fromSheet;
+    private final String remedy;
+
+    private WithinLimits(About about, Point point, LimitKey key, List<SheetLimit> fromSheet, String remedy) {
+        this.about = about;
+        this.point = point;
+        this.key = key;
+        this.fromSheet = List.copyOf(fromSheet);
+        this.remedy = remedy;
+    }
+
+    /** @param remedy what to do where the limit is not kept; the amount lacking is printed after it */
+    public static WithinLimits of(Station station, Point point, Severity severity, String source, String remedy) {
+        LimitKey key = new LimitKey(point.id(), point.dimension().orElseThrow(), point.title());
+        About about = About.of(point.id(), station, point.scope(), point.title(), severity)
+                .sources(source)
+                .needs(point)
+                .limits(key)
+                .cautions(point.caution().isEmpty() ? new String[0] : new String[] {point.caution()});
+        return new WithinLimits(about, point, key, List.of(), remedy);
+    }
+
+    /** The same, held against figures of the unit's data sheet too. */
+    public WithinLimits sheet(SheetLimit... figures) {
+        return new WithinLimits(about, point, key, List.of(figures), remedy);
+    }
+
+    @Override
+    public About about() {
+        return about;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        List<Limit> limits = x.limits(key, fromSheet.toArray(SheetLimit[]::new));
+        Value.Measured read = x.need(point);
+        return judge(x.finding(), key, read.uncertain(), read.resolution(), limits, remedy);
+    }
+
+    /** Holds a value against limits and says how much is lacking. */
+    public static Judgement judge(
+            Finding finding, LimitKey key, Uncertain value, double resolution, List<Limit> limits, String remedy) {
+        Optional<Comparison> held = finding.hold(key, value, resolution, limits);
+        if (held.isEmpty()) {
+            return finding.nobodyLimits();
+        }
+        boolean tooMuch = held.get().binding().limit().bound() == Bound.AT_MOST;
+        return finding.conclude(
+                held.get().verdict(),
+                finding.room(),
+                Text.of(tooMuch ? "{}: at least {} less." : "{}: at least {} more.", remedy, finding.gap()));
+    }
+}

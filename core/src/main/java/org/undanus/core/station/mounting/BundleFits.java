@@ -1,0 +1,82 @@
+package org.undanus.core.station.mounting;
+
+import static org.undanus.core.station.mounting.MountingPoints.HOLE_DIAMETER;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.geometry.Bundle;
+import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.SheetLimit;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.WithinLimits;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
+import org.undanus.core.rules.Setting;
+
+/**
+ * The bundle goes through the hole with room to spare, so that the drain is not pinched. The smallest circle about the
+ * bundle is found by {@link Bundle}.
+ */
+final class BundleFits implements Requirement {
+    static final Setting SLACK =
+            new Setting("mounting.bundle-slack", Dimension.RATIO, "Room to spare in the hole, of its diameter");
+    private static final LimitKey LIMIT =
+            new LimitKey("mounting.hole-diameter", Dimension.LENGTH, "Hole, clear diameter");
+    private static final About ABOUT = About.of(
+                    "mounting.bundle-fits",
+                    Station.MOUNTING,
+                    Scope.INDOOR_UNIT,
+                    "Bundle fits the hole",
+                    Severity.DAMAGE)
+            .sources("Smallest circle about given circles, packed; data sheet, hole through the wall")
+            .needs(HOLE_DIAMETER)
+            .limits(LIMIT)
+            .settings(SLACK);
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        Optional<List<LineBundle.Part>> parts = LineBundle.parts(x);
+        if (parts.isEmpty()) {
+            return x.notShown(LineBundle.missing(x));
+        }
+        double packed = 2 * LineBundle.packed(parts.get()).radius();
+        double wanted = packed * (1 + x.rules().number(SLACK));
+        List<Limit> limits = x.limits(LIMIT, SheetLimit.atLeast(SheetFigure.HOLE_DIAMETER));
+        limits.add(new Limit(
+                x.rules().practice(),
+                Bound.AT_LEAST,
+                Length.ofMetres(wanted),
+                x.rules().setting(SLACK).source()));
+        Finding finding = x.finding();
+        parts.get().forEach(part -> finding.step(part.title(), Length.ofMetres(part.outer())));
+        finding.step(
+                "Smallest circle about the bundle",
+                "packed",
+                Length.ofMetres(packed),
+                "smallest of many packings, free of overlap");
+        Value.Measured hole = x.need(HOLE_DIAMETER);
+        return WithinLimits.judge(
+                finding,
+                LIMIT,
+                hole.uncertain(),
+                hole.resolution(),
+                limits,
+                "Ask for a wider hole, or lead the cable through another");
+    }
+}

@@ -1,0 +1,107 @@
+package org.undanus.core.station.papers;
+
+import static org.undanus.core.installation.PlatePoints.REFRIGERANT;
+import static org.undanus.core.station.papers.PaperPoints.KEPT_LINES;
+import static org.undanus.core.station.papers.PaperPoints.LINES_CLEANED;
+import static org.undanus.core.station.papers.PaperPoints.OLD_LIQUID_LINE;
+import static org.undanus.core.station.papers.PaperPoints.OLD_REFRIGERANT;
+import static org.undanus.core.station.papers.PaperPoints.OLD_SUCTION_LINE;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.Setting;
+
+/** Old refrigerant lines that stay are of the new unit's sizes and clean of old oil and refrigerant. Source: data sheet. */
+final class KeptLines implements Requirement {
+    private static final Setting SAME_TUBE = new Setting(
+            "papers.tube-rounding", Dimension.LENGTH, "Rounding between inch and millimetre names of one tube");
+    private static final About ABOUT = About.of(
+                    "papers.kept-lines",
+                    Station.PAPERS,
+                    Scope.REPLACEMENT,
+                    "Old refrigerant lines suit the new units",
+                    Severity.DAMAGE)
+            .sources("Plate and data sheet of the new units", "Data sheet, reuse of lines")
+            .needs(KEPT_LINES)
+            .settings(SAME_TUBE)
+            .cautions("Old lines may still hold pressure: recovery first, by a licensed person.");
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        if (!x.affirmed(KEPT_LINES).orElseThrow()) {
+            return KeptPart.renewed(x, KEPT_LINES);
+        }
+        Optional<Component> outdoor = x.facts().outdoorUnit();
+        if (outdoor.isEmpty()) {
+            return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The system has no outdoor unit."), "");
+        }
+        List<Point> missing = x.missing(OLD_LIQUID_LINE, OLD_SUCTION_LINE, OLD_REFRIGERANT, LINES_CLEANED);
+        if (!missing.isEmpty()) {
+            return x.notShown(missing);
+        }
+        Examination outside = x.at(outdoor.get());
+        Finding finding = x.finding();
+        List<String> faults = new ArrayList<>();
+        for (var sizes : List.of(
+                List.of(OLD_LIQUID_LINE, PlatePoints.LIQUID_LINE),
+                List.of(OLD_SUCTION_LINE, PlatePoints.SUCTION_LINE))) {
+            Value.Measured old = x.need(sizes.get(0));
+            Optional<Value.Measured> wanted = outside.measured(sizes.get(1));
+            if (wanted.isEmpty()) {
+                return outside.notShown(List.of(sizes.get(1)));
+            }
+            double difference =
+                    Math.abs(old.quantity().si() - wanted.get().quantity().si());
+            double rounding = (old.resolution() + wanted.get().resolution()) / 2
+                    + old.uncertain().expanded();
+            finding.step(
+                    sizes.get(1).title(),
+                    "old, asked",
+                    Text.of("{}, {}", old.quantity(), wanted.get().quantity()),
+                    "");
+            if (difference > rounding + x.rules().number(SAME_TUBE)) {
+                faults.add(sizes.get(0).title().toLowerCase(Locale.ROOT));
+            }
+        }
+        String before = x.chosen(OLD_REFRIGERANT).orElseThrow();
+        Optional<String> now = outside.chosen(REFRIGERANT);
+        boolean cleaned = x.affirmed(LINES_CLEANED).orElseThrow();
+        finding.step("Refrigerant", "old, new", Text.of("{}, {}", before, now.orElse("not read")), "")
+                .step(LINES_CLEANED.title(), cleaned ? "yes" : "no");
+        if (!faults.isEmpty()) {
+            return finding.conclude(
+                    Verdict.FAILS,
+                    Text.of("Of another size than the new unit asks for: {}.", String.join(", ", faults)),
+                    "Have new lines run, or the maker's written consent to these sizes.");
+        }
+        if (!cleaned) {
+            return finding.conclude(
+                    Verdict.FAILS,
+                    Text.of("Oil and residue of {} are left in the lines.", before),
+                    "Have the lines cleaned as the new unit's sheet asks, or renewed, before they are joined.");
+        }
+        return finding.conclude(Verdict.MEETS, Text.of("The sizes suit and the lines are clean."), "");
+    }
+}

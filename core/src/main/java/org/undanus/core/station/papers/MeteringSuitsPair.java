@@ -1,0 +1,96 @@
+package org.undanus.core.station.papers;
+
+import static org.undanus.core.installation.PlatePoints.METERING_DEVICE;
+import static org.undanus.core.installation.PlatePoints.METERING_SIZE;
+import static org.undanus.core.installation.PlatePoints.MODEL;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Text;
+
+/** The coil carries the metering device its sheet names and the orifice the listed pair asks for. Source: data sheets. */
+final class MeteringSuitsPair implements Requirement {
+    private static final About ABOUT = About.of(
+                    "papers.metering",
+                    Station.PAPERS,
+                    Scope.INDOOR_UNIT,
+                    "Metering device suits the pair",
+                    Severity.DAMAGE)
+            .sources("Data sheets of both units")
+            .needs(MODEL);
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        Finding finding = x.finding();
+        Optional<DataSheet> sheet = x.sheet();
+        Optional<String> wanted = sheet.flatMap(DataSheet::meteringDevice);
+        Optional<Length> orifice = x.facts()
+                .outdoorUnit()
+                .flatMap(unit -> x.at(unit).sheet())
+                .flatMap(outdoor -> outdoor.pairWith(x.written(MODEL).orElseThrow()))
+                .flatMap(DataSheet.Pair::meteringSize);
+        if (wanted.isEmpty() && orifice.isEmpty()) {
+            return finding.conclude(
+                    Verdict.DOES_NOT_APPLY, Text.of("No data sheet asks for a certain metering device here."), "");
+        }
+        Optional<String> found = x.chosen(METERING_DEVICE);
+        if (wanted.isPresent() && found.isEmpty()) {
+            return x.notShown(List.of(METERING_DEVICE));
+        }
+        if (wanted.isPresent()) {
+            finding.step("Found at the coil", found.get())
+                    .step(
+                            "Built with",
+                            "",
+                            Text.of("{}", wanted.get()),
+                            sheet.get().document());
+            if (!wanted.equals(found)) {
+                return finding.conclude(
+                        Verdict.FAILS,
+                        Text.of("It has a {}; its sheet names a {}.", found.get(), wanted.get()),
+                        "Do not charge by the wrong method. Have the device the sheet names fitted.");
+            }
+        }
+        if (orifice.isPresent()) {
+            Optional<Value.Measured> size = x.measured(METERING_SIZE);
+            if (size.isEmpty()) {
+                return x.notShown(List.of(METERING_SIZE));
+            }
+            Length stamped = (Length) size.get().quantity();
+            Text.Amount bore = new Text.Amount(stamped, FINE, 0);
+            Text.Amount asked = new Text.Amount(orifice.get(), FINE, 0);
+            finding.step("Orifice stamped", "", Text.of("{}", bore), "")
+                    .step("Orifice for this pair", "", Text.of("{}", asked), "Listed pair, outdoor data sheet");
+            // sizes come in steps: a stamped figure is the same size when it rounds to it
+            if (Math.abs(stamped.si() - orifice.get().si()) > size.get().resolution() / 2 + ROUNDING) {
+                return finding.conclude(
+                        Verdict.FAILS,
+                        Text.of("The orifice is {}; this pair asks for {}.", bore, asked),
+                        "Have the orifice changed for the one the outdoor unit's sheet lists.");
+            }
+        }
+        return finding.conclude(Verdict.MEETS, Text.of("It is what the data sheets ask for."), "");
+    }
+
+    private static final double ROUNDING = 1e-9;
+
+    /** Orifices are told apart by hundredths of a millimetre. */
+    private static final double FINE = 1e-5;
+}

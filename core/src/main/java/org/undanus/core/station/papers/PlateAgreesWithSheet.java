@@ -1,0 +1,103 @@
+package org.undanus.core.station.papers;
+
+import static org.undanus.core.installation.PlatePoints.MODEL;
+import static org.undanus.core.installation.PlatePoints.REFRIGERANT;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.Setting;
+
+/** Plate and data sheet say the same of the unit, as far as both say anything; figures may differ by rounding. */
+final class PlateAgreesWithSheet implements Requirement {
+    private static final Setting TOLERANCE =
+            new Setting("papers.plate-sheet-tolerance", Dimension.RATIO, "Rounding allowed between plate and sheet");
+    private static final About ABOUT = About.of(
+                    "papers.plate-agrees", Station.PAPERS, Scope.UNIT, "Plate and data sheet agree", Severity.RECORD)
+            .sources("Nameplate and data sheet")
+            .needs(MODEL)
+            .settings(TOLERANCE);
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        Optional<DataSheet> found = x.sheet();
+        if (found.isEmpty()) {
+            return x.finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("No data sheet of this model is in the library."),
+                            "Add the maker's sheet.");
+        }
+        DataSheet sheet = found.get();
+        Finding finding = x.finding();
+        List<String> differ = new ArrayList<>();
+        int compared = 0;
+        Optional<String> refrigerant = x.chosen(REFRIGERANT);
+        if (refrigerant.isPresent() && sheet.refrigerant().isPresent()) {
+            compared++;
+            if (!refrigerant.equals(sheet.refrigerant())) {
+                differ.add(REFRIGERANT.title());
+            }
+            finding.step(
+                    REFRIGERANT.title(),
+                    "plate, sheet",
+                    Text.of("{}, {}", refrigerant.get(), sheet.refrigerant().get()),
+                    sheet.document());
+        }
+        double tolerance = x.rules().number(TOLERANCE);
+        for (SheetFigure figure : SheetFigure.values()) {
+            Optional<Point> point = figure.plate().filter(p -> x.unit().within(p.scope()));
+            if (point.isPresent()
+                    && sheet.figure(figure).isPresent()
+                    && x.read(point.get())
+                    && x.measured(point.get()).isPresent()) {
+                compared++;
+                Value.Measured plate = x.measured(point.get()).get();
+                Quantity printed = sheet.figure(figure).get();
+                double difference = Math.abs(plate.quantity().si() - printed.si());
+                boolean agree = difference <= plate.resolution() / 2 + tolerance * Math.abs(printed.si());
+                finding.step(
+                        figure.title(),
+                        agree ? "plate, sheet" : "plate, sheet: they differ",
+                        Text.of("{}, {}", plate.quantity(), printed),
+                        sheet.document());
+                if (!agree) {
+                    differ.add(figure.title());
+                }
+            }
+        }
+        if (compared == 0) {
+            return finding.conclude(
+                    Verdict.NOT_SHOWN,
+                    Text.of("No figure has been read that the sheet gives too."),
+                    "Read the plate's figures.");
+        }
+        return differ.isEmpty()
+                ? finding.conclude(Verdict.MEETS, Text.of("They agree on all {} things both say.", compared), "")
+                : finding.conclude(
+                        Verdict.FAILS,
+                        Text.of("Plate and data sheet contradict each other: {}.", String.join(", ", differ)),
+                        "Read the plate again. If it stands, the plate governs: ask the maker which sheet belongs to it.");
+    }
+}

@@ -1,0 +1,142 @@
+package org.undanus.core.station.siting;
+
+import static org.undanus.core.installation.PlatePoints.CHARGE;
+import static org.undanus.core.installation.PlatePoints.REFRIGERANT;
+import static org.undanus.core.station.siting.SitingPoints.ADDED_CHARGE;
+import static org.undanus.core.station.siting.SitingPoints.MOUNTING_PLACE;
+import static org.undanus.core.station.siting.SitingPoints.ROOM_AREA;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.fluid.Refrigerant;
+import org.undanus.core.installation.Component;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.judgement.WithinLimits;
+import org.undanus.core.quantity.Area;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Mass;
+import org.undanus.core.quantity.Propagation;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
+import org.undanus.core.rules.Setting;
+
+/** The room is large enough for all the flammable refrigerant in the circuit. Source: {@link ChargeLimit}. */
+final class FlammableCharge implements Requirement {
+    private static final String EDITION = "IEC 60335-2-40, simplified; check the adopted edition";
+    private static final Map<String, Setting> HEIGHTS = Map.of(
+            "floor", height("floor"), "window", height("window"), "wall", height("wall"), "ceiling", height("ceiling"));
+    private static final Setting FREE_VOLUME =
+            new Setting("siting.charge-free-volume", Dimension.COUNT, "Room volume times LFL free of limits, m³");
+    private static final Setting FREE_VOLUME_MILD =
+            new Setting("siting.charge-free-volume-2l", Dimension.COUNT, "The same for class 2L, m³");
+    private static final LimitKey LIMIT = new LimitKey("siting.flammable-charge", Dimension.MASS, "Refrigerant in all");
+    private static final About ABOUT = About.of(
+                    "siting.flammable-charge",
+                    Station.SITING,
+                    Scope.INDOOR_UNIT,
+                    "Room large enough for its refrigerant",
+                    Severity.SAFETY)
+            .sources(EDITION)
+            .needs(REFRIGERANT)
+            .limits(LIMIT)
+            .settings(
+                    HEIGHTS.get("floor"),
+                    HEIGHTS.get("window"),
+                    HEIGHTS.get("wall"),
+                    HEIGHTS.get("ceiling"),
+                    FREE_VOLUME,
+                    FREE_VOLUME_MILD)
+            .cautions("Flammable refrigerant: no flame or spark near, air the room, use a detector made for it.");
+
+    private static Setting height(String place) {
+        return new Setting("siting.release-height-" + place, Dimension.LENGTH, "Release height, " + place);
+    }
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        Refrigerant refrigerant =
+                Refrigerant.named(x.chosen(REFRIGERANT).orElseThrow()).orElseThrow();
+        Finding finding = x.finding().step("Refrigerant", refrigerant.name() + ", class " + refrigerant.safetyClass());
+        if (!refrigerant.flammable()) {
+            return finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("{} does not burn.", refrigerant.name()), "");
+        }
+        Optional<Component> outdoor = x.facts().outdoorUnit();
+        Optional<Value.Measured> factory = outdoor.flatMap(unit -> x.at(unit).measured(CHARGE));
+        if (factory.isEmpty()) {
+            return outdoor.map(unit -> x.at(unit).notShown(List.of(CHARGE)))
+                    .orElseGet(() ->
+                            finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("The system has no outdoor unit."), ""));
+        }
+        Value.Measured plate = factory.get();
+        Optional<Value.Measured> added = x.at(outdoor.get()).measured(ADDED_CHARGE);
+        double more = added.map(a -> a.quantity().si()).orElse(0.0);
+        double total = plate.quantity().si() + more;
+        double limit = refrigerant.lowerFlammabilityLimit().orElseThrow();
+        finding.step("Factory charge", plate.quantity())
+                .step("Added", added.isPresent() ? "" : "nothing recorded", Mass.ofKilograms(more), "");
+        Setting volume = refrigerant.safetyClass().endsWith("2L") ? FREE_VOLUME_MILD : FREE_VOLUME;
+        double free = x.rules().number(volume) * limit;
+        finding.step(
+                "Free of room limits up to",
+                "volume × LFL",
+                Mass.ofKilograms(free),
+                x.rules().setting(volume).source());
+        if (total <= free) {
+            return finding.conclude(Verdict.MEETS, Text.of("{} is free of room limits.", Mass.ofKilograms(total)), "");
+        }
+        List<Point> missing = x.missing(ROOM_AREA, MOUNTING_PLACE);
+        if (!missing.isEmpty()) {
+            return x.notShown(missing);
+        }
+        Setting place = HEIGHTS.get(x.chosen(MOUNTING_PLACE).orElseThrow());
+        double height = x.rules().number(place);
+        Value.Measured area = x.need(ROOM_AREA);
+        Uncertain bearable = Propagation.through(v -> ChargeLimit.kilograms(limit, height, v[0]), area.uncertain());
+        double most = bearable.value();
+        List<Limit> limits = x.limits(LIMIT);
+        limits.add(new Limit(x.rules().code(), Bound.AT_MOST, Mass.ofKilograms(most), EDITION));
+        finding.step(
+                        "Release height",
+                        "",
+                        x.rules().setting(place).value(),
+                        x.rules().setting(place).source())
+                .step("Most for this room", "2.5·LFL^1.25·h₀·√A", Mass.ofKilograms(most), EDITION)
+                .step(
+                        "Room this charge asks for",
+                        "the same, turned about",
+                        Area.ofSquareMetres(ChargeLimit.area(limit, height, total)),
+                        EDITION);
+        Uncertain charge = Propagation.through(
+                v -> v[0] + v[1],
+                plate.uncertain(),
+                added.map(Value.Measured::uncertain).orElse(Uncertain.exact(0)));
+        // what the room bears is uncertain too, and a limit carries no uncertainty: it is counted with the charge
+        double both = Math.hypot(charge.standardUncertainty(), bearable.standardUncertainty());
+        return WithinLimits.judge(
+                finding,
+                LIMIT,
+                new Uncertain(total, both),
+                0,
+                limits,
+                "Less charge, a larger room or the standard's other measures; refrigerant");
+    }
+}

@@ -1,0 +1,56 @@
+package org.undanus.core.station.siting;
+
+import static org.undanus.core.station.siting.SitingPoints.MOUNTING_PLACE;
+import static org.undanus.core.station.siting.SitingPoints.ROOM_LED_BY;
+
+import java.util.Optional;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Text;
+
+/** Advice, never a fault: low units suit rooms that need heat, high ones rooms that need cooling. */
+final class MountingAdvice implements Requirement {
+    private static final About ABOUT = About.of(
+                    "siting.mounting-advice",
+                    Station.SITING,
+                    Scope.INDOOR_UNIT,
+                    "Height suits the room",
+                    Severity.PERFORMANCE)
+            .sources("Common practice: warm air rises")
+            .needs(MOUNTING_PLACE);
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        Optional<String> led = x.chosen(ROOM_LED_BY);
+        String place = x.chosen(MOUNTING_PLACE).orElseThrow();
+        if (led.isEmpty()) {
+            return x.finding()
+                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("Nobody has said what the room needs most."), "");
+        }
+        boolean low = place.equals("floor") || place.equals("window");
+        boolean suits = low == led.get().equals("heating");
+        return x.finding()
+                .step(MOUNTING_PLACE.title(), place)
+                .step(ROOM_LED_BY.title(), led.get())
+                .conclude(
+                        Verdict.MEETS,
+                        suits
+                                ? Text.of("The height suits a room that needs mostly {}.", led.get())
+                                : Text.of(
+                                        "Advice only: a {} unit would suit a room that needs mostly {} better.",
+                                        low ? "high" : "low",
+                                        led.get()),
+                        "");
+    }
+}

@@ -1,0 +1,43 @@
+package org.undanus.core.station.siting;
+
+import java.util.List;
+import java.util.Set;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.installation.Mounting;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Text;
+
+/** A requirement asked only of units that stand on certain supports. */
+final class OnSupport implements Requirement {
+    private final Set<Mounting> supports;
+    private final Requirement inner;
+    private final About about;
+
+    OnSupport(Requirement inner, Mounting... supports) {
+        this.inner = inner;
+        this.supports = Set.of(supports);
+        this.about = inner.about().needs(SitingPoints.SUPPORT);
+    }
+
+    @Override
+    public About about() {
+        return about;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        Mounting support =
+                x.chosen(SitingPoints.SUPPORT).flatMap(Mounting::named).orElseThrow();
+        if (!supports.contains(support)) {
+            return x.finding()
+                    .step(SitingPoints.SUPPORT.title(), support.title())
+                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("It stands on a {}.", support.title()), "");
+        }
+        List<Point> missing = x.missing(inner.about().needs().toArray(Point[]::new));
+        return missing.isEmpty() ? inner.judge(x) : x.notShown(missing);
+    }
+}

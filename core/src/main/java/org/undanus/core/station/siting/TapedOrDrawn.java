@@ -1,0 +1,38 @@
+package org.undanus.core.station.siting;
+
+import java.util.Optional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+
+/** A length as taped; where nobody taped it, as drawn. Where both are there, the difference is shown. */
+record TapedOrDrawn(Uncertain length, double resolution) {
+
+    static Optional<TapedOrDrawn> of(Examination x, Finding finding, Point point, Optional<Drawn.Distance> drawn) {
+        Optional<Value.Measured> taped = x.measured(point);
+        if (taped.isPresent()) {
+            Value.Measured value = taped.get();
+            drawn.ifPresent(d -> finding.step(
+                    "In the drawing",
+                    "the tape goes before it",
+                    Text.of(
+                            "{}, which is {} {} than taped",
+                            Length.ofMetres(d.metres().value()),
+                            Length.ofMetres(Math.abs(
+                                    d.metres().value() - value.quantity().si())),
+                            d.metres().value() < value.quantity().si() ? "less" : "more"),
+                    "Site drawing"));
+            return Optional.of(new TapedOrDrawn(value.uncertain(), value.resolution()));
+        }
+        drawn.ifPresent(d -> finding.step(
+                "From the drawing",
+                d.to().isEmpty() ? "" : "to " + d.to(),
+                Text.of("{}", Length.ofMetres(d.metres().value())),
+                "Site drawing"));
+        return drawn.map(d -> new TapedOrDrawn(d.metres(), 0));
+    }
+}

@@ -1,0 +1,70 @@
+package org.undanus.core.reckoner;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.core.quantity.UnitSystem;
+
+class ReckonerTest {
+
+    private static String answer(String id, String... typed) {
+        Computation computation = Reckoner.named(id).orElseThrow();
+        Map<String, String> inputs =
+                new HashMap<>(computation.inputs().stream().collect(Collectors.toMap(Input::id, Input::example)));
+        for (int i = 0; i < typed.length; i += 2) {
+            inputs.put(typed[i], typed[i + 1]);
+        }
+        return computation.answer(inputs).stream()
+                .map(step -> step.name() + " " + step.value().in(UnitSystem.SI))
+                .collect(Collectors.joining("; "));
+    }
+
+    @Test
+    void everyComputationAnswersItsOwnExamples() {
+        assertThat(Reckoner.all()).allSatisfy(computation -> {
+            assertThat(answer(computation.id())).isNotBlank();
+            assertThat(computation.source()).isNotBlank();
+        });
+        assertThat(Reckoner.all()).extracting(Computation::id).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void answersAreThoseOfTheReferences() {
+        assertThat(answer("isolators", "mass", "40 kg", "deflection", "10 mm", "speed", "600 rpm"))
+                .contains("Load on each 10.000 kg")
+                .contains("let through 33 %");
+        assertThat(answer("sound", "level", "60 dB; 60 dB", "distance", "10 m; 10 m", "walls", "0"))
+                .endsWith("Together 43.0 dB");
+        assertThat(answer("charge", "refrigerant", "R32", "height", "1.8 m", "area", "20 m2"))
+                .contains("4.5");
+        assertThat(answer("bundle", "diameters", "20 mm; 20 mm", "slack", "10 %"))
+                .contains("Packed 40 mm")
+                .contains("44 mm");
+        assertThat(answer("passage", "width", "0.5 m", "depth", "0.5 m", "height", "1 m", "opening-width", "0.4 m"))
+                .contains("does not go through");
+        assertThat(answer("run", "length", "10 m", "slope", "1 %", "available", "8 cm"))
+                .contains("cannot fall");
+    }
+
+    @ParameterizedTest(name = "{0}, {1} = {2}: {3}")
+    @CsvSource({
+        "bundle, diameters, 20 V, a unit of",
+        "bundle, diameters, '', empty",
+        "bundle, diameters, 0 mm, wider than nothing",
+        "isolators, count, 0, more than nothing",
+        "sound, distance, 3 m; 4 m, As many distances",
+        "charge, refrigerant, R999, is not one of",
+    })
+    void whatCannotBeTakenNamesItsInput(String id, String input, String typed, String words) {
+        assertThatThrownBy(() -> answer(id, input, typed)).isInstanceOfSatisfying(InputException.class, e -> {
+            assertThat(e.input()).isEqualTo(input);
+            assertThat(e.getMessage()).contains(words);
+        });
+    }
+}

@@ -1,0 +1,127 @@
+package org.undanus.core.station.mounting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Stage;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Judgements;
+import org.undanus.core.judgement.Verdict;
+
+class MountingTest {
+
+    private static CaseFixture before() {
+        return new CaseFixture()
+                .at(Stage.BEFORE_COVER)
+                .outdoor("plate.model", "WS-12")
+                .indoor("plate.model", "WS-12 I")
+                .outdoor("plate.liquid-line", "6.35 mm")
+                .outdoor("plate.suction-line", "9.52 mm")
+                .indoor("mounting.line-insulation", "9 mm")
+                .indoor("mounting.drain-diameter", "16 mm")
+                .indoor("mounting.cable-diameter", "12 mm");
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "plate-tilt, 2 mm/m, MEETS",
+        "plate-tilt, 1.0 %, FAILS",
+        "fixings, 5, MEETS",
+        "fixings, 3, FAILS",
+        "plate-flat, no, FAILS",
+        "sound-material, yes, MEETS",
+        "cabinet-tilt, 4 %, FAILS",
+        "sealed-outside, no, FAILS",
+    })
+    void whatIsReadOfPlateAndHole(String point, String typed, Verdict verdict) {
+        assertThat(before().indoor("mounting." + point, typed)
+                        .judge("mounting." + point)
+                        .verdict())
+                .isEqualTo(verdict);
+    }
+
+    @Test
+    void fireRatedWallsAreReferred() {
+        assertThat(before().indoor("mounting.fire-rated", "yes")
+                        .judge("mounting.fire-rated")
+                        .verdict())
+                .isEqualTo(Verdict.REFER);
+        assertThat(before().indoor("mounting.fire-rated", "no")
+                        .judge("mounting.fire-rated")
+                        .verdict())
+                .isEqualTo(Verdict.MEETS);
+    }
+
+    @ParameterizedTest(name = "hole {0}: {1}")
+    @CsvSource({"70 mm, MEETS", "50 mm, FAILS", "59 mm, TOO_CLOSE"})
+    void willItFit(String hole, Verdict verdict) {
+        assertThat(before().indoor("mounting.hole-diameter", hole)
+                        .judge("mounting.bundle-fits")
+                        .verdict())
+                .isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "inside {0}, outside {1}: {2}")
+    @CsvSource({"2.000 m, 1.980 m, MEETS", "2.000 m, 2.004 m, FAILS", "2.000 m, 1.994 m, TOO_CLOSE"})
+    void willItDrain(String inside, String outside, Verdict verdict) {
+        assertThat(before().indoor("mounting.hole-inner-height", inside)
+                        .indoor("mounting.hole-outer-height", outside)
+                        .indoor("mounting.wall-thickness", "300 mm")
+                        .judge("mounting.hole-fall")
+                        .verdict())
+                .isEqualTo(verdict);
+    }
+
+    @Test
+    void theFigureShowsTheBundleWithItsDrainLowest() {
+        CaseFixture fixture = before().indoor("mounting.hole-diameter", "65 mm");
+        PenetrationFigure.Hole hole = PenetrationFigure.of(
+                        fixture.facts(),
+                        fixture.evidence(),
+                        CaseFixture.PLATE_BOOK,
+                        new Judgements(fixture.judgements()))
+                .holes()
+                .get(0);
+        double lowest = hole.parts().stream()
+                .mapToDouble(PenetrationFigure.Part::y)
+                .min()
+                .orElseThrow();
+        assertThat(hole.parts().get(0).title()).isEqualTo("Drain");
+        assertThat(hole.parts().get(0).y()).isCloseTo(lowest, within(1e-9));
+        assertThat(hole.wanted().orElseThrow().si())
+                .isCloseTo(hole.packed().orElseThrow().si() * 1.1, within(1e-9));
+        assertThat(hole.fall()).isEmpty();
+    }
+
+    @Test
+    void whatIsHiddenAtTheFinalVisitNeedsEarlierEvidence() {
+        CaseFixture late = new CaseFixture().indoor("mounting.sleeve", "yes");
+        Judgement seen = late.judge("mounting.sleeve");
+        assertThat(seen.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(seen.because().toString()).contains("out of sight at a final visit");
+        assertThat(new CaseFixture().judge("mounting.sleeve").because().toString())
+                .contains("covered by now");
+        assertThat(new CaseFixture()
+                        .read("mounting.sleeve", "indoor", "yes", Grade.RECORDED)
+                        .judge("mounting.sleeve")
+                        .verdict())
+                .isEqualTo(Verdict.MEETS);
+        CaseFixture early = new CaseFixture().at(Stage.BEFORE_COVER).indoor("mounting.sleeve", "yes");
+        assertThat(early.at(Stage.FINAL).judge("mounting.sleeve").verdict()).isEqualTo(Verdict.MEETS);
+    }
+
+    @Test
+    void linesNotYetDueSaySo() {
+        assertThat(new CaseFixture()
+                        .at(Stage.PLAN_CHECK)
+                        .judge("mounting.sealed-inside")
+                        .because()
+                        .toString())
+                .contains("Not due before the final visit");
+    }
+}
