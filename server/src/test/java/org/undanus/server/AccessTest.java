@@ -37,7 +37,10 @@ class AccessTest {
                 "/report",
                 "/report.pdf",
                 "/report/pages/1",
-                "/case.json"
+                "/case.json",
+                "/photos",
+                "/site-plan",
+                "/site-plan.geojson"
             })
     void anotherCrewsInstallationIsNotFoundLikeAnUnknownOne(String part) {
         String museum = SERVER.signedIn("inspector").installation("LH-07");

@@ -3,6 +3,8 @@ package org.undanus.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -13,17 +15,31 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.undanus.core.installation.SheetFigure;
 import org.undanus.server.account.Accounts;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
 import org.undanus.server.journal.JournalCheck;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Export, import, corrections and the report. */
 class CaseDocumentTest {
     @RegisterExtension
     static final TestServer SERVER = TestServer.withDemo();
+
+    @Test
+    void sheetsAreTheSameInTheirOwnSchemaAndInThatOfCases() throws IOException {
+        JsonMapper json = new JsonMapper();
+        JsonNode cases = json.readTree(Files.readString(Path.of("../docs/formats/case.schema.json")));
+        JsonNode sheets = json.readTree(Files.readString(Path.of("../docs/formats/data-sheet.schema.json")));
+        assertThat(sheets.at("/$defs/dataSheet")).isEqualTo(cases.at("/$defs/dataSheet"));
+        JsonNode known = sheets.at("/$defs/dataSheet/properties");
+        assertThat(SheetFigure.values())
+                .allSatisfy(figure ->
+                        assertThat(known.has(figure.key())).as(figure.key()).isTrue());
+    }
 
     @Test
     void anEmptySystemJudgesAnImportedCaseTheSame() {
@@ -67,6 +83,35 @@ class CaseDocumentTest {
         } finally {
             empty.stop();
         }
+    }
+
+    @Test
+    void aCaseMayBringABookFromBeforeASettingWasAskedFor() {
+        Client lead = SERVER.signedIn("lead");
+        ObjectNode document = (ObjectNode) lead.get("/api/installations/" + lead.installation("LH-01") + "/case.json")
+                .expect(200)
+                .json();
+        String older = document.at("/ruleBooks/0")
+                .asString()
+                .replace("id: sallowmere-2026-plate", "id: older-book")
+                .replaceAll("(?m)^  siting.support-factor:.*\n", "");
+        document.putArray("ruleBooks").add(older);
+        ObjectNode installation = (ObjectNode) document.at("/installations/0");
+        installation.put("reference", "LH-01-older");
+        ((ObjectNode) installation.path("ruleBook")).put("id", "older-book");
+        installation.path("readings").forEach(reading -> ((ObjectNode) reading).remove("id"));
+        String id = lead.post("/api/imports", document)
+                .expect(201)
+                .json()
+                .at("/installations/0")
+                .asString();
+        JsonNode judgement = lead.judgement(id, "siting", "siting.support-capacity@outdoor-1");
+        assertThat(judgement.path("verdict").asString()).isEqualTo("NOT_SHOWN");
+        assertThat(judgement.path("because").asString()).contains("does not decide");
+        assertThat(lead.judgement(id, "siting", "siting.base-height@outdoor-1")
+                        .path("verdict")
+                        .asString())
+                .isEqualTo("MEETS");
     }
 
     @Test

@@ -88,6 +88,14 @@ public final class Client {
                 .method(method, HttpRequest.BodyPublishers.ofString(body)));
     }
 
+    /** A file as it is. */
+    public Answer upload(String path, byte[] content) {
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/octet-stream")
+                .header("X-XSRF-TOKEN", token())
+                .POST(HttpRequest.BodyPublishers.ofByteArray(content)));
+    }
+
     /** Without the token a browser page would send. */
     public Answer postWithoutToken(String path, Object body) {
         return send(HttpRequest.newBuilder(URI.create(address + path))

@@ -72,11 +72,23 @@ class GoldenTest {
                 .forEach(j -> seen.computeIfAbsent(j.about().station(), s -> EnumSet.noneOf(Verdict.class))
                         .add(j.verdict()));
         Set<Verdict> measured = EnumSet.of(Verdict.MEETS, Verdict.FAILS, Verdict.TOO_CLOSE, Verdict.NOT_SHOWN);
-        assertThat(seen.keySet()).containsExactly(Station.PAPERS, Station.SITING, Station.ELECTRICAL, Station.RUNNING);
+        assertThat(seen.keySet())
+                .containsExactly(
+                        Station.PAPERS,
+                        Station.SITING,
+                        Station.ACCESS,
+                        Station.MOUNTING,
+                        Station.ELECTRICAL,
+                        Station.RUNNING);
         assertThat(seen)
                 .allSatisfy((station, verdicts) ->
                         assertThat(verdicts).as(station.title()).containsAll(measured));
         assertThat(seen.get(Station.ELECTRICAL)).containsExactlyInAnyOrder(Verdict.values());
+    }
+
+    @Test
+    void catalogueOfRequirements() {
+        Golden.compare(Path.of("../docs/catalogue.md"), Catalogue.page());
     }
 
     @Test

@@ -27,6 +27,8 @@ class JournalTest {
     @RegisterExtension
     static final TestServer SERVER = TestServer.withDemo();
 
+    private static final String MEASURED = "(SELECT MIN(sequence) FROM reading WHERE si IS NOT NULL)";
+
     private static JournalCheck.Outcome check() {
         return SERVER.bean(JournalCheck.class).run();
     }
@@ -83,9 +85,11 @@ class JournalTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "UPDATE reading SET si = si + 1 WHERE sequence = 12|UPDATE reading SET si = si - 1 WHERE sequence = 12",
-                "UPDATE reading SET grade = 'LOGGED' WHERE sequence = 5|UPDATE reading SET grade = 'WITNESSED' WHERE sequence = 5",
-                "UPDATE journal SET by_whom = 'nobody' WHERE sequence = 30|UPDATE journal SET by_whom = 'inspector' WHERE sequence = 30",
+                "UPDATE reading SET si = si + 1 WHERE sequence = " + MEASURED
+                        + "|UPDATE reading SET si = si - 1 WHERE sequence = " + MEASURED,
+                "UPDATE reading SET grade = 'LOGGED' WHERE sequence = 1|UPDATE reading SET grade = 'WITNESSED' WHERE sequence = 1",
+                "UPDATE journal SET by_whom = CONCAT(by_whom, '2') WHERE sequence = 30"
+                        + "|UPDATE journal SET by_whom = LEFT(by_whom, LENGTH(by_whom) - 1) WHERE sequence = 30",
                 "UPDATE journal_head SET sequence = sequence + 1|UPDATE journal_head SET sequence = sequence - 1",
             })
     void tamperingShows(String tamper, String undo) throws SQLException {

@@ -40,7 +40,7 @@ class WalkTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(museum.path("worst").asString()).isEqualTo("FAILS");
-        assertThat(museum.at("/counts/FAILS").asInt()).isEqualTo(5);
+        assertThat(museum.at("/counts/FAILS").asInt()).isGreaterThan(5);
     }
 
     @Test

@@ -1,19 +1,27 @@
 package org.undanus.server.datasheet;
 
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
+import org.undanus.server.datasheet.SheetMapper.SheetRow;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.NotFoundException;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The data sheets there are. Read once; a sheet that is kept never changes. */
+/** The data sheets there are. A sheet that is kept never changes; the newest version of a model is judged by. */
 @Service
 public class SheetLibrary {
+
+    /** A sheet with its number among those of its model. */
+    public record Version(SheetRecord sheet, int version, String addedBy, Instant addedAt) {}
+
     private final SheetMapper mapper;
     private final Journal journal;
     private final JsonMapper json;
@@ -25,33 +33,64 @@ public class SheetLibrary {
         this.json = json;
     }
 
+    /** The newest sheet of every model. */
     public DataSheets sheets() {
         DataSheets known = read;
         if (known == null) {
-            known = DataSheets.of(records().stream().map(SheetRecord::sheet).toList());
+            known = DataSheets.of(newest().stream().map(v -> v.sheet().sheet()).toList());
             read = known;
         }
         return known;
     }
 
-    public List<SheetRecord> records() {
-        return mapper.all().stream()
-                .map(content -> json.readValue(content, SheetRecord.class))
-                .toList();
+    /** The newest sheets with some put in the place of their models', as they would stand if they were kept. */
+    public DataSheets sheetsWith(List<SheetRecord> others) {
+        Map<String, DataSheet> sheets = new LinkedHashMap<>();
+        newest().forEach(v -> sheets.put(v.sheet().model(), v.sheet().sheet()));
+        others.forEach(other -> sheets.put(other.model(), other.sheet()));
+        return DataSheets.of(List.copyOf(sheets.values()));
     }
 
-    /** The sheets of these models, as files carry them. */
+    /** The newest version of every model, by model. */
+    public List<Version> newest() {
+        Map<String, Version> newest = new LinkedHashMap<>();
+        mapper.all().forEach(row -> newest.put(row.model(), version(row)));
+        return List.copyOf(newest.values());
+    }
+
+    /**
+     * Every version of a model, oldest first.
+     *
+     * @throws NotFoundException when there is none
+     */
+    public List<Version> versions(String model) {
+        List<Version> versions = mapper.of(model).stream().map(this::version).toList();
+        if (versions.isEmpty()) {
+            throw new NotFoundException("There is no data sheet of " + model + ".");
+        }
+        return versions;
+    }
+
+    private Version version(SheetRow row) {
+        return new Version(
+                json.readValue(row.content(), SheetRecord.class), row.version(), row.addedBy(), row.addedAt());
+    }
+
+    /** The newest sheets of these models, as files carry them. */
     public List<SheetRecord> recordsOf(List<String> models) {
         DataSheets all = sheets();
         List<String> exact = models.stream()
                 .flatMap(m -> all.of(m).stream())
                 .map(DataSheet::model)
                 .toList();
-        return records().stream().filter(sheet -> exact.contains(sheet.model())).toList();
+        return newest().stream()
+                .map(Version::sheet)
+                .filter(sheet -> exact.contains(sheet.model()))
+                .toList();
     }
 
     /**
-     * Keeps sheets; those already kept word for word are passed over.
+     * Keeps sheets of models that are new; those already kept word for word, in any version, are passed over.
      *
      * @throws ConflictException when a model is kept with other figures
      */
@@ -59,18 +98,49 @@ public class SheetLibrary {
     public void add(List<SheetRecord> sheets, String by, Instant at) {
         for (SheetRecord sheet : sheets) {
             sheet.sheet();
-            String content = json.writeValueAsString(sheet);
-            String kept = mapper.find(sheet.model());
-            if (kept == null) {
-                mapper.insert(sheet.model(), content);
-                journal.write(at, by, "data-sheet.added", sheet.model(), Map.of("content", content));
-            } else if (!json.readValue(kept, SheetRecord.class).equals(sheet)) {
+            List<SheetRow> kept = mapper.of(sheet.model());
+            if (kept.isEmpty()) {
+                keep(sheet, 1, by, at);
+            } else if (kept.stream().noneMatch(row -> version(row).sheet().equals(sheet))) {
                 throw new ConflictException(
                         "A different data sheet of " + sheet.model() + " is already kept. Nothing was changed.",
                         sheet,
-                        json.readValue(kept, SheetRecord.class));
+                        version(kept.get(kept.size() - 1)).sheet());
             }
         }
         read = null;
+    }
+
+    /**
+     * Keeps sheets as the newest of their models; those that are the newest already are passed over.
+     *
+     * @return the models that have a new version
+     */
+    @Transactional
+    public List<String> revise(List<SheetRecord> sheets, String by, Instant at) {
+        List<String> revised = new ArrayList<>();
+        for (SheetRecord sheet : sheets) {
+            sheet.sheet();
+            List<SheetRow> kept = mapper.of(sheet.model());
+            boolean same = !kept.isEmpty()
+                    && version(kept.get(kept.size() - 1)).sheet().equals(sheet);
+            if (!same) {
+                keep(sheet, kept.size() + 1, by, at);
+                revised.add(sheet.model());
+            }
+        }
+        read = null;
+        return revised;
+    }
+
+    private void keep(SheetRecord sheet, int version, String by, Instant at) {
+        String content = json.writeValueAsString(sheet);
+        mapper.insert(new SheetRow(sheet.model(), version, content, by, at));
+        journal.write(
+                at,
+                by,
+                "data-sheet.added",
+                sheet.model(),
+                Map.of("content", content, "version", String.valueOf(version)));
     }
 }

@@ -1,5 +1,6 @@
 package org.undanus.server.datasheet;
 
+import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -8,12 +9,16 @@ import org.apache.ibatis.annotations.Select;
 @Mapper
 interface SheetMapper {
 
-    @Select("SELECT content FROM data_sheet ORDER BY model")
-    List<String> all();
+    record SheetRow(String model, int version, String content, String addedBy, Instant addedAt) {}
 
-    @Select("SELECT content FROM data_sheet WHERE model = #{model}")
-    String find(String model);
+    @Select("SELECT model, version, content, added_by, added_at FROM data_sheet ORDER BY model, version")
+    List<SheetRow> all();
 
-    @Insert("INSERT INTO data_sheet (model, content) VALUES (#{model}, #{content})")
-    void insert(String model, String content);
+    @Select(
+            "SELECT model, version, content, added_by, added_at FROM data_sheet WHERE model = #{model} ORDER BY version")
+    List<SheetRow> of(String model);
+
+    @Insert("INSERT INTO data_sheet (model, version, content, added_by, added_at)"
+            + " VALUES (#{model}, #{version}, #{content}, #{addedBy}, #{addedAt})")
+    void insert(SheetRow row);
 }

@@ -1,26 +1,38 @@
 package org.undanus.server.datasheet;
 
+import com.fasterxml.jackson.annotation.JsonAnyGetter;
+import com.fasterxml.jackson.annotation.JsonAnySetter;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Function;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
-import org.undanus.core.quantity.Current;
+import org.undanus.core.installation.Mounting;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.SheetFigure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Power;
+import org.undanus.core.quantity.PressureDifference;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Ratio;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.Torque;
 import org.undanus.core.quantity.Voltage;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.server.problem.UnsuitableException;
 
-/** A data sheet as files carry it: every figure in field notation, as the sheet prints it. */
+/**
+ * A data sheet as files carry it: every figure in field notation, as the sheet prints it. See docs/formats/data-sheet.md.
+ *
+ * @param figures single figures, each a member of the sheet's own object, named as {@link SheetFigure#key()} says
+ */
 public record SheetRecord(
         String maker,
         String model,
@@ -28,62 +40,163 @@ public record SheetRecord(
         Optional<String> refrigerant,
         Optional<SizeRecord> size,
         Optional<Map<String, String>> clearances,
-        Optional<String> lowestMounting,
+        Optional<Map<String, Map<String, String>>> mountingClearances,
+        Optional<Map<String, String>> neighbours,
         Optional<RangeRecord> supply,
-        Optional<String> minimumCircuitAmpacity,
-        Optional<String> maximumOvercurrentDevice,
-        Optional<List<PairRecord>> pairs) {
+        Optional<String> meteringDevice,
+        Optional<Boolean> saltAir,
+        Optional<List<PairRecord>> pairs,
+        Optional<List<FanRecord>> fan,
+        Optional<List<TorqueRecord>> torques,
+        @JsonAnySetter @JsonAnyGetter Map<String, String> figures) {
 
     public record SizeRecord(String width, String depth, String height) {}
 
     public record RangeRecord(String lowest, String highest) {}
 
-    public record PairRecord(
-            String indoorModel, Optional<String> cooling, Optional<String> airflow, Optional<String> sensibleRatio) {}
+    public record FanRecord(String staticPressure, String airflow) {}
 
-    /** @throws UnsuitableException naming the field that cannot be read */
-    DataSheet sheet() {
+    public record TorqueRecord(String tube, String torque) {}
+
+    /** @param indoor entering wet bulb when cooling, dry bulb when heating */
+    public record CapacityRecord(String mode, String outdoor, String indoor, String total, Optional<String> sensible) {}
+
+    public record FlowRecord(String airflow, String capacity) {}
+
+    public record PairRecord(
+            String indoorModel,
+            Optional<String> cooling,
+            Optional<String> airflow,
+            Optional<String> sensibleRatio,
+            Optional<String> heating,
+            Optional<String> meteringSize,
+            Optional<List<CapacityRecord>> capacities,
+            Optional<List<FlowRecord>> flowFactors) {}
+
+    public SheetRecord {
+        figures = figures == null ? Map.of() : new TreeMap<>(figures);
+    }
+
+    /** @throws UnsuitableException naming the field that cannot be read or contradicts another */
+    public DataSheet sheet() {
         if (model == null || model.isBlank() || maker == null || document == null) {
             throw new UnsuitableException("dataSheets", "A data sheet needs maker, model and document.");
         }
+        refrigerant
+                .filter(name -> !PlatePoints.REFRIGERANT.options().contains(name))
+                .ifPresent(name -> refuse("refrigerant", "No refrigerant is called " + name + "."));
+        meteringDevice
+                .filter(device -> !PlatePoints.METERING_DEVICE.options().contains(device))
+                .ifPresent(device -> refuse(
+                        "meteringDevice",
+                        "\"" + device + "\" is not one of " + String.join(", ", PlatePoints.METERING_DEVICE.options())
+                                + "."));
+        try {
+            return new DataSheet(
+                    maker,
+                    model,
+                    document,
+                    refrigerant,
+                    size.map(s -> new DataSheet.Size(
+                            length("size.width", s.width),
+                            length("size.depth", s.depth),
+                            length("size.height", s.height))),
+                    clearances.map(all -> faces("clearances", all)).orElse(Map.of()),
+                    mountings(),
+                    neighbours.map(all -> faces("neighbours", all)).orElse(Map.of()),
+                    singles(),
+                    supply.map(range -> new DataSheet.VoltageRange(
+                            voltage("supply.lowest", range.lowest), voltage("supply.highest", range.highest))),
+                    meteringDevice,
+                    saltAir,
+                    pairs.stream().flatMap(List::stream).map(this::pair).toList(),
+                    fan.stream()
+                            .flatMap(List::stream)
+                            .map(point -> new DataSheet.FanPoint(
+                                    figure(
+                                            "fan.staticPressure",
+                                            point.staticPressure,
+                                            Dimension.PRESSURE_DIFFERENCE,
+                                            PressureDifference::ofPascals),
+                                    airflow("fan.airflow", point.airflow)))
+                            .toList(),
+                    torques.stream()
+                            .flatMap(List::stream)
+                            .map(each -> new DataSheet.FlareTorque(
+                                    length("torques.tube", each.tube),
+                                    figure("torques.torque", each.torque, Dimension.TORQUE, Torque::ofNewtonMetres)))
+                            .toList());
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("dataSheets." + model, e.getMessage());
+        }
+    }
+
+    private Map<Mounting, Map<Face, Length>> mountings() {
+        Map<Mounting, Map<Face, Length>> mountings = new EnumMap<>(Mounting.class);
+        mountingClearances.ifPresent(all -> all.forEach((key, faces) -> mountings.put(
+                Mounting.named(key)
+                        .orElseThrow(() -> new UnsuitableException(
+                                where("mountingClearances"), "\"" + key + "\" is no way of mounting.")),
+                faces("mountingClearances." + key, faces))));
+        return mountings;
+    }
+
+    private Map<Face, Length> faces(String field, Map<String, String> all) {
         Map<Face, Length> faces = new EnumMap<>(Face.class);
-        clearances.ifPresent(
-                all -> all.forEach((key, text) -> faces.put(face(key), length("clearances." + key, text))));
-        return new DataSheet(
-                maker,
-                model,
-                document,
-                refrigerant,
-                size.map(s -> new DataSheet.Size(
-                        length("size.width", s.width), length("size.depth", s.depth), length("size.height", s.height))),
-                faces,
-                lowestMounting.map(text -> length("lowestMounting", text)),
-                supply.map(range -> new DataSheet.VoltageRange(
-                        voltage("supply.lowest", range.lowest), voltage("supply.highest", range.highest))),
-                minimumCircuitAmpacity.map(text -> current("minimumCircuitAmpacity", text)),
-                maximumOvercurrentDevice.map(text -> current("maximumOvercurrentDevice", text)),
-                pairs.stream().flatMap(List::stream).map(this::pair).toList());
+        all.forEach((key, text) -> faces.put(
+                Arrays.stream(Face.values())
+                        .filter(face -> face.key().equals(key))
+                        .findFirst()
+                        .orElseThrow(
+                                () -> new UnsuitableException(where(field), "\"" + key + "\" is no face of a unit.")),
+                length(field + "." + key, text)));
+        return faces;
+    }
+
+    private Map<SheetFigure, Quantity> singles() {
+        Map<SheetFigure, Quantity> read = new EnumMap<>(SheetFigure.class);
+        figures.forEach((key, text) -> {
+            SheetFigure figure = SheetFigure.of(key)
+                    .orElseThrow(() -> new UnsuitableException(where(key), "A data sheet has no field " + key + "."));
+            read.put(figure, figure(key, text, figure.dimension(), figure.dimension()::of));
+        });
+        return read;
     }
 
     private DataSheet.Pair pair(PairRecord pair) {
         if (pair.indoorModel == null || pair.indoorModel.isBlank()) {
-            throw new UnsuitableException("dataSheets." + model + ".pairs", "A listed pair needs an indoorModel.");
+            throw new UnsuitableException(where("pairs"), "A listed pair needs an indoorModel.");
         }
         return new DataSheet.Pair(
                 pair.indoorModel,
-                pair.cooling.map(text -> figure("pairs.cooling", text, Dimension.POWER, Power::ofWatts)),
-                pair.airflow.map(text ->
-                        figure("pairs.airflow", text, Dimension.VOLUME_FLOW, VolumeFlow::ofCubicMetresPerSecond)),
-                pair.sensibleRatio.map(
-                        text -> figure("pairs.sensibleRatio", text, Dimension.RATIO, Ratio::ofFraction)));
+                pair.cooling.map(text -> power("pairs.cooling", text)),
+                pair.airflow.map(text -> airflow("pairs.airflow", text)),
+                pair.sensibleRatio.map(text -> ratio("pairs.sensibleRatio", text)),
+                pair.heating.map(text -> power("pairs.heating", text)),
+                pair.meteringSize.map(text -> length("pairs.meteringSize", text)),
+                pair.capacities.stream()
+                        .flatMap(List::stream)
+                        .map(this::capacity)
+                        .toList(),
+                pair.flowFactors.stream()
+                        .flatMap(List::stream)
+                        .map(each -> new DataSheet.FlowFactor(
+                                airflow("flowFactors.airflow", each.airflow),
+                                ratio("flowFactors.capacity", each.capacity)))
+                        .toList());
     }
 
-    private Face face(String key) {
-        return Arrays.stream(Face.values())
-                .filter(face -> face.key().equals(key))
+    private DataSheet.Capacity capacity(CapacityRecord entry) {
+        DataSheet.Mode mode = Arrays.stream(DataSheet.Mode.values())
+                .filter(m -> m.name().equalsIgnoreCase(entry.mode))
                 .findFirst()
-                .orElseThrow(() -> new UnsuitableException(
-                        "dataSheets." + model + ".clearances", "\"" + key + "\" is no face of a unit."));
+                .orElseThrow(() -> new UnsuitableException(where("capacities.mode"), "Mode is cooling or heating."));
+        return new DataSheet.Capacity(
+                mode,
+                temperature("capacities.outdoor", entry.outdoor),
+                temperature("capacities.indoor", entry.indoor),
+                power("capacities.total", entry.total),
+                entry.sensible.map(text -> power("capacities.sensible", text)));
     }
 
     private Length length(String field, String text) {
@@ -94,15 +207,43 @@ public record SheetRecord(
         return figure(field, text, Dimension.VOLTAGE, Voltage::ofVolts);
     }
 
-    private Current current(String field, String text) {
-        return figure(field, text, Dimension.CURRENT, Current::ofAmperes);
+    private Power power(String field, String text) {
+        return figure(field, text, Dimension.POWER, Power::ofWatts);
+    }
+
+    private VolumeFlow airflow(String field, String text) {
+        return figure(field, text, Dimension.VOLUME_FLOW, VolumeFlow::ofCubicMetresPerSecond);
+    }
+
+    private Ratio ratio(String field, String text) {
+        return figure(field, text, Dimension.RATIO, Ratio::ofFraction);
+    }
+
+    private Temperature temperature(String field, String text) {
+        return figure(field, text, Dimension.TEMPERATURE, Temperature::ofKelvin);
     }
 
     private <Q extends Quantity> Q figure(String field, String text, Dimension dimension, Function<Double, Q> make) {
-        try {
-            return make.apply(FieldNotation.parse(text, dimension).value().si());
-        } catch (FieldNotationException e) {
-            throw new UnsuitableException("dataSheets." + model + "." + field, e.getMessage());
+        if (text == null) {
+            throw new UnsuitableException(where(field), "There is no figure.");
         }
+        Q read;
+        try {
+            read = make.apply(FieldNotation.parse(text, dimension).value().si());
+        } catch (FieldNotationException e) {
+            throw new UnsuitableException(where(field), e.getMessage());
+        }
+        if (read.si() < 0 && dimension != Dimension.TEMPERATURE) {
+            throw new UnsuitableException(where(field), "A data sheet has no negative figures: " + text + ".");
+        }
+        return read;
+    }
+
+    private void refuse(String field, String sentence) {
+        throw new UnsuitableException(where(field), sentence);
+    }
+
+    private String where(String field) {
+        return "dataSheets." + model + "." + field;
     }
 }

@@ -3,10 +3,11 @@ package org.undanus.server.exchange;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
-import org.undanus.core.installation.Stage;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.datasheet.SheetRecord;
@@ -40,14 +41,21 @@ record CaseDocument(
             LocalDate visitedOn,
             BookRecord ruleBook,
             List<Component> components,
+            Optional<List<VisitRecord>> earlierVisits,
+            Optional<Map<String, Object>> sitePlan,
             List<ReadingRecord> readings,
             Optional<List<CorrectionRecord>> corrections,
+            Optional<List<PhotoRecord>> photos,
             Optional<List<JudgementRecord>> judgements) {}
 
     record BookRecord(String id, int version) {}
 
+    /** A visit before the one the installation names; oldest first. */
+    record VisitRecord(Stage stage, LocalDate visitedOn) {}
+
     /**
      * @param component empty for the system's own points
+     * @param visit number of the earlier visit it was taken on, counted from 0; empty for the installation's last one
      * @param understood what it was understood as, in SI; checked on import where given
      */
     record ReadingRecord(
@@ -59,9 +67,26 @@ record CaseDocument(
             Optional<String> instrument,
             Grade grade,
             String by,
-            Instant at) {}
+            Instant at,
+            Optional<Integer> visit) {}
 
     record UnderstoodRecord(double si, double standardUncertainty) {}
+
+    /**
+     * @param correction number of the correction it hangs on
+     * @param sha256 of the file as it came in; the content may be without what the camera wrote
+     * @param content base64
+     */
+    record PhotoRecord(
+            Optional<String> point,
+            Optional<String> component,
+            Optional<Integer> correction,
+            String mediaType,
+            String sha256,
+            Optional<Instant> takenAt,
+            String addedBy,
+            Instant addedAt,
+            byte[] content) {}
 
     record CorrectionRecord(
             int number,

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -37,21 +38,28 @@ import org.undanus.server.exchange.CaseDocument.ReadingRecord;
 import org.undanus.server.exchange.CaseDocument.UnderstoodRecord;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.photo.Photo;
+import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
-import org.undanus.server.toolcase.Toolcase;
+import org.undanus.server.siteplan.SitePlans;
+import org.undanus.server.toolcase.Instruments;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Writes case files out and reads them in. */
 @Service
 public class Exchange {
+    private static final TypeReference<Map<String, Object>> JSON_OBJECT = new TypeReference<>() {};
     private static final double SAME = 1e-9;
 
     private final CaseFiles cases;
     private final Corrections corrections;
     private final RuleBooks books;
     private final SheetLibrary sheets;
-    private final Toolcase toolcase;
+    private final Instruments instruments;
+    private final SitePlans plans;
+    private final Photos photos;
     private final JsonMapper json;
 
     Exchange(
@@ -59,19 +67,23 @@ public class Exchange {
             Corrections corrections,
             RuleBooks books,
             SheetLibrary sheets,
-            Toolcase toolcase,
+            Instruments instruments,
+            SitePlans plans,
+            Photos photos,
             JsonMapper json) {
         this.cases = cases;
         this.corrections = corrections;
         this.books = books;
         this.sheets = sheets;
-        this.toolcase = toolcase;
+        this.instruments = instruments;
+        this.plans = plans;
+        this.photos = photos;
         this.json = json;
     }
 
     /** One installation with everything it is judged by. */
     @Transactional(readOnly = true)
-    CaseDocument export(CaseFile file) {
+    CaseDocument export(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
         List<String> models = file.facts().components().stream()
                 .flatMap(c -> file.evidence().latest(new PointKey(PlatePoints.MODEL.id(), c.id())).stream())
                 .map(reading -> ((Value.Written) reading.value()).text())
@@ -85,14 +97,16 @@ public class Exchange {
                 Optional.of(Instant.now().truncatedTo(ChronoUnit.SECONDS)),
                 Optional.of(List.of(file.rules().yaml())),
                 Optional.of(sheets.recordsOf(models)),
-                Optional.of(toolcase.records().stream()
+                Optional.of(instruments.records().stream()
                         .filter(i -> used.contains(i.id()))
                         .toList()),
-                List.of(installation(file)));
+                List.of(installation(file, choice, person)));
     }
 
-    private InstallationRecord installation(CaseFile file) {
+    private InstallationRecord installation(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
         CaseFile.Header h = file.header();
+        Map<UUID, Integer> visits = cases.visitNumbers(h);
+        List<Correction> raised = corrections.of(file);
         return new InstallationRecord(
                 h.reference(),
                 h.title(),
@@ -105,15 +119,27 @@ public class Exchange {
                 h.visitedOn(),
                 new CaseDocument.BookRecord(file.rules().id(), file.rules().version()),
                 file.facts().components(),
-                file.evidence().readings().stream().map(Exchange::reading).toList(),
-                Optional.of(
-                        corrections.of(file).stream().map(Exchange::correction).toList()),
+                Optional.of(h.visits().stream()
+                                .limit(h.visits().size() - 1)
+                                .map(v -> new CaseDocument.VisitRecord(v.stage(), v.on()))
+                                .toList())
+                        .filter(earlier -> !earlier.isEmpty()),
+                file.facts().plan().map(plan -> json.readValue(plans.geoJson().write(plan), JSON_OBJECT)),
+                file.evidence().readings().stream()
+                        .map(r -> reading(r, visits.get(r.id()), h.visits().size() - 1))
+                        .toList(),
+                Optional.of(raised.stream().map(Exchange::correction).toList()),
+                Optional.of(choice)
+                        .filter(c -> c != ExchangeController.PhotoChoice.NONE)
+                        .map(c -> photos.of(file).stream()
+                                .map(photo -> photo(photo, raised, c, person))
+                                .toList()),
                 Optional.of(file.judgements().all().stream()
                         .map(Exchange::judgement)
                         .toList()));
     }
 
-    private static ReadingRecord reading(Reading reading) {
+    private static ReadingRecord reading(Reading reading, int visit, int last) {
         Optional<UnderstoodRecord> understood = reading.value() instanceof Value.Measured m
                 ? Optional.of(new UnderstoodRecord(m.quantity().si(), m.standardUncertainty()))
                 : Optional.empty();
@@ -126,7 +152,27 @@ public class Exchange {
                 reading.instrument(),
                 reading.grade(),
                 reading.by(),
-                reading.at());
+                reading.at(),
+                visit == last ? Optional.empty() : Optional.of(visit));
+    }
+
+    private CaseDocument.PhotoRecord photo(
+            Photo photo, List<Correction> raised, ExchangeController.PhotoChoice choice, Person person) {
+        Photos.Picture picture =
+                photos.picture(photo.id(), choice == ExchangeController.PhotoChoice.POSITIONED, person);
+        return new CaseDocument.PhotoRecord(
+                photo.point(),
+                photo.component(),
+                photo.correction()
+                        .flatMap(id ->
+                                raised.stream().filter(c -> c.id().equals(id)).findFirst())
+                        .map(Correction::number),
+                photo.mediaType(),
+                photo.sha256(),
+                photo.takenAt(),
+                photo.addedBy(),
+                photo.addedAt(),
+                picture.content());
     }
 
     private static CorrectionRecord correction(Correction c) {
@@ -190,9 +236,11 @@ public class Exchange {
         document.ruleBooks().ifPresent(all -> requireNoGaps("ruleBooks", all));
         document.dataSheets().ifPresent(all -> requireNoGaps("dataSheets", all));
         document.instruments().ifPresent(all -> requireNoGaps("instruments", all));
-        document.ruleBooks().stream().flatMap(List::stream).forEach(yaml -> books.add(yaml, person.name(), now));
+        document.ruleBooks().stream()
+                .flatMap(List::stream)
+                .forEach(yaml -> books.addWithCase(yaml, person.name(), now));
         sheets.add(document.dataSheets().orElse(List.of()), person.name(), now);
-        toolcase.add(document.instruments().orElse(List.of()), person.name(), now);
+        instruments.add(document.instruments().orElse(List.of()), person.name(), now);
         return document.installations().stream().map(i -> enter(i, person, now)).toList();
     }
 
@@ -219,6 +267,10 @@ public class Exchange {
         requireNoGaps(where + ".readings", record.readings());
         record.corrections().ifPresent(all -> requireNoGaps(where + ".corrections", all));
         RuleBook rules = books.book(record.ruleBook().id(), record.ruleBook().version());
+        List<CaseDocument.VisitRecord> visits =
+                new ArrayList<>(record.earlierVisits().orElse(List.of()));
+        requireNoGaps(where + ".earlierVisits", visits);
+        visits.add(new CaseDocument.VisitRecord(record.stage(), record.visitedOn()));
         String id = cases.enter(
                 new CaseFiles.Opening(
                         record.reference(),
@@ -228,18 +280,23 @@ public class Exchange {
                         record.system(),
                         record.crew(),
                         record.replacement(),
-                        record.stage(),
-                        record.visitedOn(),
+                        visits.get(0).stage(),
+                        visits.get(0).visitedOn(),
                         record.components(),
                         rules),
                 person.name(),
                 now);
+        visits.stream().skip(1).forEach(v -> cases.visit(id, v.stage(), v.visitedOn(), person, now));
+        record.sitePlan()
+                .ifPresent(plan ->
+                        plans.keep(id, plans.geoJson().read(json.writeValueAsString(plan)), 0, person.name(), now));
         CaseFile file = cases.open(id, person);
         int index = 0;
         for (ReadingRecord reading : record.readings()) {
             keep(reading, file, rules, where + ".readings[" + index++ + "]");
         }
         record.corrections().stream().flatMap(List::stream).forEach(c -> keep(c, id));
+        record.photos().stream().flatMap(List::stream).forEach(p -> keep(p, id, where, person));
         return id;
     }
 
@@ -269,6 +326,12 @@ public class Exchange {
                 || record.at() == null) {
             throw new UnsuitableException(where, "A reading needs point, typed, grade, by and at.");
         }
+        List<CaseFile.Visit> visits = file.header().visits();
+        int visit = record.visit().orElse(visits.size() - 1);
+        if (visit < 0 || visit >= visits.size()) {
+            throw new UnsuitableException(where + ".visit", "There is no visit number " + visit + ".");
+        }
+        CaseFile.Header header = file.header().at(visits.get(visit));
         PointKey key = new PointKey(record.point(), record.component().orElse(PointKey.SYSTEM));
         Point point = file.line(key)
                 .orElseThrow(() -> new UnsuitableException(
@@ -277,7 +340,8 @@ public class Exchange {
                                 + shortened(key.component()) + "."))
                 .point();
         Accuracy accuracy = record.instrument()
-                .map(id -> toolcase.find(id)
+                .map(id -> instruments
+                        .find(id)
                         .map(Instrument::accuracy)
                         .orElseThrow(
                                 () -> new UnsuitableException(where, "There is no instrument " + shortened(id) + ".")))
@@ -303,8 +367,9 @@ public class Exchange {
                         record.instrument(),
                         record.grade(),
                         record.by(),
-                        record.at().truncatedTo(ChronoUnit.MILLIS)),
-                file.header());
+                        record.at().truncatedTo(ChronoUnit.MILLIS),
+                        header.stage()),
+                header);
     }
 
     /** What the file says it was understood as must be what it is understood as here. */
@@ -317,6 +382,24 @@ public class Exchange {
                         where, "\"" + record.typed() + "\" is " + here + " in SI, but the file says " + told + ".");
             }
         }
+    }
+
+    private void keep(CaseDocument.PhotoRecord record, String id, String where, Person person) {
+        if (record == null || record.content() == null || record.addedAt() == null || record.addedBy() == null) {
+            throw new UnsuitableException(where + ".photos", "A photo needs content, addedBy and addedAt.");
+        }
+        Optional<String> correction = record.correction().map(number -> corrections.of(cases.open(id, person)).stream()
+                .filter(c -> c.number() == number)
+                .map(Correction::id)
+                .findFirst()
+                .orElseThrow(
+                        () -> new UnsuitableException(where + ".photos", "There is no correction " + number + ".")));
+        photos.keep(
+                id,
+                new Photos.Hook(record.point(), record.component(), correction),
+                record.content(),
+                person,
+                new Photos.Origin(record.addedBy(), record.addedAt(), record.takenAt()));
     }
 
     private void keep(CorrectionRecord c, String installation) {

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.server.account.Person;
@@ -22,6 +23,13 @@ import org.undanus.server.problem.NotAllowedException;
 @RequestMapping("/api")
 class ExchangeController {
 
+    /** Whether a file carries the photos, and what their cameras wrote about the place. */
+    enum PhotoChoice {
+        NONE,
+        STRIPPED,
+        POSITIONED
+    }
+
     record Imported(List<String> installations) {}
 
     private final Exchange exchange;
@@ -33,12 +41,15 @@ class ExchangeController {
     }
 
     @GetMapping("/installations/{id}/case.json")
-    ResponseEntity<CaseDocument> export(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    ResponseEntity<CaseDocument> export(
+            @PathVariable String id,
+            @RequestParam(defaultValue = "NONE") PhotoChoice photos,
+            @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         String name = file.header().reference().replaceAll("[^A-Za-z0-9-]", "-") + ".json";
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(exchange.export(file));
+                .body(exchange.export(file, photos, person));
     }
 
     @PostMapping("/imports")

@@ -7,10 +7,11 @@ import java.util.Optional;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Stage;
+import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
-import org.undanus.core.installation.Stage;
+import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationPlan;
@@ -32,7 +33,29 @@ public record CaseFile(Header header, Case facts, Evidence evidence, RuleBook ru
             Stage stage,
             LocalDate visitedOn,
             String visitId,
-            int version) {}
+            List<Visit> visits,
+            int version) {
+
+        /** The same, as of another of its visits: for what is read in from files. */
+        public Header at(Visit visit) {
+            return new Header(
+                    id,
+                    reference,
+                    title,
+                    building,
+                    system,
+                    crew,
+                    replacement,
+                    visit.stage(),
+                    visit.on(),
+                    visit.id(),
+                    visits,
+                    version);
+        }
+    }
+
+    /** A visit, in the order they were begun. */
+    public record Visit(String id, Stage stage, LocalDate on) {}
 
     /** A line of the walk: a point of one component. */
     public record Line(Point point, Optional<Component> component) {
@@ -46,9 +69,25 @@ public record CaseFile(Header header, Case facts, Evidence evidence, RuleBook ru
                 header, facts, evidence, rules, new Judgements(Walk.judge().judge(facts, evidence, rules)));
     }
 
+    /** The same installation with other facts: to see what a change would bring. */
+    public CaseFile with(Case other) {
+        return judged(header, other, evidence, rules);
+    }
+
     /** The same with one more reading. */
     public CaseFile with(Evidence more) {
         return judged(header, facts, more, rules);
+    }
+
+    /** Whether a unit's plate names this model. */
+    public boolean uses(String model) {
+        return facts.components().stream()
+                .flatMap(c -> evidence.latest(new PointKey(PlatePoints.MODEL.id(), c.id())).stream())
+                .map(reading -> ((Value.Written) reading.value()).text())
+                .anyMatch(written -> facts.sheets()
+                        .of(written)
+                        .map(sheet -> sheet.model().equals(model))
+                        .orElse(written.equals(model)));
     }
 
     /** The lines of a station in the order they are read: the system's own first, then unit by unit. */
@@ -56,7 +95,7 @@ public record CaseFile(Header header, Case facts, Evidence evidence, RuleBook ru
         List<Point> points = Walk.plan(station).map(StationPlan::points).orElse(List.of());
         List<Line> lines = new ArrayList<>();
         points.stream()
-                .filter(point -> point.scope() == Scope.SYSTEM)
+                .filter(point -> facts.asksOfSystem(point.scope()))
                 .forEach(point -> lines.add(new Line(point, Optional.empty())));
         for (Component component : facts.components()) {
             points.stream()

@@ -17,11 +17,11 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Site;
-import org.undanus.core.installation.Stage;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.rules.RuleBook;
@@ -39,6 +39,8 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.server.siteplan.SitePlans;
+import org.undanus.server.toolcase.Instruments;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Opens case files, keeps what is added to them, and lets nobody see another crew's. */
@@ -63,11 +65,22 @@ public class CaseFiles implements JournalCheck.Journalled {
     private final InstallationMapper mapper;
     private final RuleBooks books;
     private final SheetLibrary sheets;
+    private final Instruments instruments;
+    private final SitePlans plans;
     private final Journal journal;
     private final JsonMapper json;
 
-    CaseFiles(InstallationMapper mapper, RuleBooks books, SheetLibrary sheets, Journal journal, JsonMapper json) {
+    CaseFiles(
+            InstallationMapper mapper,
+            RuleBooks books,
+            SheetLibrary sheets,
+            Instruments instruments,
+            SitePlans plans,
+            Journal journal,
+            JsonMapper json) {
         this.mapper = mapper;
+        this.instruments = instruments;
+        this.plans = plans;
         this.books = books;
         this.sheets = sheets;
         this.journal = journal;
@@ -78,7 +91,7 @@ public class CaseFiles implements JournalCheck.Journalled {
     @Transactional(readOnly = true)
     public CaseFile open(String id, Person person) {
         InstallationRow row = visible(id, person);
-        return file(row, mapper.components(id), mapper.visits(id), mapper.readings(id));
+        return file(row, mapper.components(id), mapper.visits(id), mapper.readings(id), plans.of(id));
     }
 
     /** As {@link #open}, holding the installation for one writer until the transaction ends. */
@@ -103,13 +116,15 @@ public class CaseFiles implements JournalCheck.Journalled {
         Map<String, List<ComponentRow>> components = grouped(mapper.allComponents(), ComponentRow::installationId);
         Map<String, List<VisitRow>> visits = grouped(mapper.allVisits(), VisitRow::installationId);
         Map<String, List<ReadingRow>> readings = grouped(mapper.allReadings(), ReadingRow::installationId);
+        Map<String, SitePlans.Drawing> drawings = plans.all();
         return mapper.all().stream()
                 .filter(row -> person.maySee(row.crew()))
                 .map(row -> file(
                         row,
                         components.get(row.id()),
                         visits.get(row.id()),
-                        readings.getOrDefault(row.id(), List.of())))
+                        readings.getOrDefault(row.id(), List.of()),
+                        Optional.ofNullable(drawings.get(row.id()))))
                 .toList();
     }
 
@@ -118,7 +133,12 @@ public class CaseFiles implements JournalCheck.Journalled {
     }
 
     private CaseFile file(
-            InstallationRow row, List<ComponentRow> components, List<VisitRow> visits, List<ReadingRow> readings) {
+            InstallationRow row,
+            List<ComponentRow> components,
+            List<VisitRow> visits,
+            List<ReadingRow> readings,
+            Optional<SitePlans.Drawing> drawing) {
+        Map<String, Stage> stages = visits.stream().collect(Collectors.toMap(VisitRow::id, VisitRow::stage));
         VisitRow visit = visits.get(visits.size() - 1);
         Case facts = new Case(
                 new Site(row.siteName(), Length.ofMetres(row.elevation())),
@@ -126,7 +146,11 @@ public class CaseFiles implements JournalCheck.Journalled {
                         .map(c -> new Component(c.id(), c.kind(), c.title(), c.ownSupply()))
                         .toList(),
                 sheets.sheets(),
-                visit.visitedOn());
+                visit.visitedOn(),
+                visit.stage(),
+                row.replacement(),
+                instruments.toolcase(),
+                drawing.map(SitePlans.Drawing::plan));
         CaseFile.Header header = new CaseFile.Header(
                 row.id(),
                 row.reference(),
@@ -138,14 +162,18 @@ public class CaseFiles implements JournalCheck.Journalled {
                 visit.stage(),
                 visit.visitedOn(),
                 visit.id(),
+                visits.stream()
+                        .map(v -> new CaseFile.Visit(v.id(), v.stage(), v.visitedOn()))
+                        .toList(),
                 row.version());
-        List<Reading> known =
-                readings.stream().flatMap(r -> reading(r).stream()).toList();
+        List<Reading> known = readings.stream()
+                .flatMap(r -> reading(r, stages.get(r.visitId())).stream())
+                .toList();
         return CaseFile.judged(header, facts, Evidence.of(known), books.book(row.ruleBook(), row.ruleBookVersion()));
     }
 
     /** Empty for a point this version no longer knows. */
-    private static Optional<Reading> reading(ReadingRow row) {
+    private static Optional<Reading> reading(ReadingRow row, Stage stage) {
         return Walk.point(row.point())
                 .map(point -> new Reading(
                         UUID.fromString(row.id()),
@@ -156,7 +184,8 @@ public class CaseFiles implements JournalCheck.Journalled {
                         Optional.ofNullable(row.instrument()),
                         row.grade(),
                         row.enteredBy(),
-                        row.enteredAt()));
+                        row.enteredAt(),
+                        stage));
     }
 
     private static Value value(ReadingRow row, Point point) {
@@ -166,11 +195,20 @@ public class CaseFiles implements JournalCheck.Journalled {
                 : Entry.understand(point, row.typed(), Accuracy.EXACT).value();
     }
 
+    /** On which visit each reading was taken, counted from 0. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Integer> visitNumbers(CaseFile.Header header) {
+        List<String> order = header.visits().stream().map(CaseFile.Visit::id).toList();
+        return mapper.readings(header.id()).stream()
+                .collect(Collectors.toMap(row -> UUID.fromString(row.id()), row -> order.indexOf(row.visitId())));
+    }
+
     /** Where a reading of this id has been kept: the installation's id and the reading. */
     @Transactional(readOnly = true)
     public Optional<Map.Entry<String, Reading>> keptReading(UUID id) {
         return Optional.ofNullable(mapper.reading(id.toString()))
-                .flatMap(row -> reading(row).map(reading -> Map.entry(row.installationId(), reading)));
+                .flatMap(row -> reading(row, mapper.visit(row.visitId()).stage())
+                        .map(reading -> Map.entry(row.installationId(), reading)));
     }
 
     @Transactional
@@ -259,6 +297,24 @@ public class CaseFiles implements JournalCheck.Journalled {
                             + " m above sea level.");
         }
         return known.id();
+    }
+
+    /**
+     * Begins another visit; what is read from then on is read at it.
+     *
+     * @throws UnsuitableException when it would lie before the last one
+     */
+    @Transactional
+    public void visit(String id, Stage stage, LocalDate on, Person person, Instant at) {
+        CaseFile file = openForWriting(id, person);
+        if (on.isBefore(file.header().visitedOn())) {
+            throw new UnsuitableException(
+                    "visitedOn",
+                    "The last visit was on " + file.header().visitedOn() + "; this one cannot lie before it.");
+        }
+        VisitRow row = new VisitRow(UUID.randomUUID().toString(), id, stage, on);
+        mapper.insertVisit(row);
+        journal.write(at, person.name(), "visit.begun", id, row);
     }
 
     /**

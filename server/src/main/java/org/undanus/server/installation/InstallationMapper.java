@@ -8,8 +8,8 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
-import org.undanus.core.installation.Stage;
 
 @Mapper
 interface InstallationMapper {
@@ -79,12 +79,14 @@ interface InstallationMapper {
     @Select("SELECT installation_id, id, kind, title, own_supply, place FROM component ORDER BY installation_id, place")
     List<ComponentRow> allComponents();
 
-    @Select(
-            "SELECT id, installation_id, stage, visited_on FROM visit WHERE installation_id = #{id} ORDER BY visited_on, id")
+    @Select("SELECT id, installation_id, stage, visited_on FROM visit WHERE installation_id = #{id} ORDER BY sequence")
     List<VisitRow> visits(String id);
 
-    @Select("SELECT id, installation_id, stage, visited_on FROM visit ORDER BY installation_id, visited_on, id")
+    @Select("SELECT id, installation_id, stage, visited_on FROM visit ORDER BY installation_id, sequence")
     List<VisitRow> allVisits();
+
+    @Select("SELECT id, installation_id, stage, visited_on FROM visit WHERE id = #{id}")
+    VisitRow visit(String id);
 
     @Select(READING + "WHERE installation_id = #{id} ORDER BY sequence")
     List<ReadingRow> readings(String id);

@@ -23,8 +23,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
-import org.undanus.core.installation.Stage;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
@@ -67,6 +67,7 @@ class RegisterController {
             boolean replacement,
             String stage,
             LocalDate visitedOn,
+            List<VisitView> visits,
             int version,
             String ruleBook,
             String ruleBookTitle,
@@ -95,6 +96,11 @@ class RegisterController {
             @NotBlank(message = "is empty") String ruleBook,
             @NotEmpty(message = "needs at least one unit") @Size(max = 20, message = "holds at most 20 units")
                     List<@Valid NewComponent> components) {}
+
+    record NewVisit(
+            @NotNull(message = "is missing") Stage stage, @NotNull(message = "is missing") LocalDate visitedOn) {}
+
+    record VisitView(String stage, LocalDate visitedOn) {}
 
     record Amendment(
             @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String title,
@@ -164,10 +170,23 @@ class RegisterController {
                         h.stage(),
                         h.visitedOn(),
                         h.visitId(),
+                        h.visits(),
                         asked.version()),
                 book(asked.ruleBook()),
                 person,
                 Instant.now());
+        return view(cases.open(id, person));
+    }
+
+    /** Begins another visit. */
+    @PostMapping("/{id}/visits")
+    @ResponseStatus(HttpStatus.CREATED)
+    @Transactional
+    InstallationView visit(
+            @PathVariable String id, @Valid @RequestBody NewVisit asked, @AuthenticationPrincipal Person person) {
+        cases.open(id, person);
+        requireInspector(person);
+        cases.visit(id, asked.stage(), asked.visitedOn(), person, Instant.now());
         return view(cases.open(id, person));
     }
 
@@ -238,6 +257,9 @@ class RegisterController {
                 h.replacement(),
                 h.stage().title(),
                 h.visitedOn(),
+                h.visits().stream()
+                        .map(v -> new VisitView(v.stage().title(), v.on()))
+                        .toList(),
                 h.version(),
                 file.rules().id(),
                 file.rules().title(),

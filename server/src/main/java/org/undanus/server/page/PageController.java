@@ -7,7 +7,18 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class PageController {
 
-    @GetMapping({"/sign-in", "/register", "/installations/**", "/corrections", "/rule-books", "/rule-books/*"})
+    @GetMapping({
+        "/sign-in",
+        "/register",
+        "/installations/**",
+        "/corrections",
+        "/rule-books",
+        "/rule-books/*",
+        "/data-sheets",
+        "/toolcase",
+        "/reckoner",
+        "/reckoner/*"
+    })
     String page() {
         return "forward:/index.html";
     }

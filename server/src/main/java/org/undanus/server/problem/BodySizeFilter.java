@@ -21,7 +21,9 @@ import tools.jackson.databind.json.JsonMapper;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class BodySizeFilter extends OncePerRequestFilter {
     private static final long USUAL = 512 * 1024L;
-    private static final long IMPORT = 8 * 1024 * 1024L;
+    private static final long IMPORT = 24 * 1024 * 1024L;
+    private static final long PHOTO = 12 * 1024 * 1024L;
+    private static final long CERTIFICATE = 4 * 1024 * 1024L;
 
     private final JsonMapper json;
 
@@ -32,7 +34,7 @@ class BodySizeFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        long most = request.getRequestURI().equals("/api/imports") ? IMPORT : USUAL;
+        long most = most(request.getRequestURI());
         if (request.getContentLengthLong() > most) {
             response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
@@ -40,6 +42,16 @@ class BodySizeFilter extends OncePerRequestFilter {
             return;
         }
         chain.doFilter(new Bounded(request, most), response);
+    }
+
+    private static long most(String path) {
+        if (path.endsWith("/photos")) {
+            return PHOTO;
+        }
+        if (path.endsWith("/certificates")) {
+            return CERTIFICATE;
+        }
+        return path.equals("/api/imports") ? IMPORT : USUAL;
     }
 
     private static final class Bounded extends HttpServletRequestWrapper {

@@ -3,6 +3,7 @@ package org.undanus.server.report;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Reading;
@@ -16,7 +17,9 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.installation.CaseFile;
+import org.undanus.server.siting.PlanDrawing;
 import org.undanus.server.walk.JudgementView;
+import org.undanus.server.walk.PlanView;
 
 /** What the report prints. */
 public record ReportModel(
@@ -27,6 +30,8 @@ public record ReportModel(
         String ruleBookNote,
         List<CountLine> counts,
         List<StationPart> stations,
+        Optional<PlanPart> plan,
+        List<PhotoPart> photos,
         List<Correction> corrections,
         List<String> instruments,
         List<String> cautions,
@@ -34,6 +39,12 @@ public record ReportModel(
         String printedBy) {
 
     private static final double WHOLE_FOOT = 0.3048;
+
+    /** @param svg the site's plan; its distances and its cure stand beside it in words */
+    public record PlanPart(String svg, List<String> distances, List<String> cures) {}
+
+    /** @param source the picture, small, as a data address */
+    public record PhotoPart(String source, String caption) {}
 
     /** @param mark the verdict's mark as SVG */
     public record CountLine(String mark, String word, long count) {}
@@ -55,7 +66,7 @@ public record ReportModel(
     static ReportModel of(
             CaseFile file,
             List<Correction> corrections,
-            List<Instrument> toolcase,
+            List<PhotoPart> photos,
             UnitSystem units,
             Instant printedAt,
             String printedBy) {
@@ -77,11 +88,12 @@ public record ReportModel(
                         .map(v -> new CountLine(Drawing.mark(v), v.title(), summary.count(v)))
                         .toList(),
                 stations,
+                PlanView.of(file, units).map(ReportModel::plan),
+                photos,
                 corrections,
-                toolcase.stream()
+                file.facts().toolcase().instruments().stream()
                         .filter(instrument -> used.contains(instrument.id()))
-                        .map(instrument ->
-                                instrument.title() + " (" + instrument.kind().title() + ")")
+                        .map(ReportModel::instrument)
                         .toList(),
                 stations.stream()
                         .flatMap(s -> s.judgements.stream())
@@ -90,6 +102,27 @@ public record ReportModel(
                         .toList(),
                 printedAt,
                 printedBy);
+    }
+
+    private static PlanPart plan(PlanView view) {
+        return new PlanPart(
+                PlanDrawing.svg(view, false),
+                view.distances().stream()
+                        .map(d -> d.name() + ": " + d.text() + ", "
+                                + d.verdict().title().toLowerCase(Locale.ROOT))
+                        .toList(),
+                Stream.of(view.cure().sentence(), view.turnedCure().sentence())
+                        .distinct()
+                        .toList());
+    }
+
+    private static String instrument(Instrument instrument) {
+        return instrument.title() + " (" + instrument.kind().title()
+                + instrument
+                        .calibration()
+                        .map(c -> ", calibrated " + c.on() + ", holds until " + c.until() + ", " + c.certificate())
+                        .orElse("")
+                + ")";
     }
 
     private static StationPart station(CaseFile file, Station station, UnitSystem units) {

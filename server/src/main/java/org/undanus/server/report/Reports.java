@@ -11,9 +11,13 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Instant;
+import java.util.Base64;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -25,12 +29,16 @@ import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.templatemode.TemplateMode;
 import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.installation.Component;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Corrections;
 import org.undanus.server.installation.CaseFile;
+import org.undanus.server.photo.Photo;
+import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.NotFoundException;
-import org.undanus.server.toolcase.Toolcase;
 
 /** Lays reports out as PDF (PDF/A-3, fonts embedded) and shows their pages. The last few are kept in memory. */
 @Service
@@ -42,13 +50,16 @@ class Reports {
             String installation,
             int readings,
             Object corrections,
+            Object drawing,
+            Object photos,
+            Object instruments,
             int version,
             UnitSystem units,
             Paper paper,
             String by) {}
 
     private final Corrections corrections;
-    private final Toolcase toolcase;
+    private final Photos photos;
     private final TemplateEngine templates;
     private final Map<Key, byte[]> kept = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
@@ -59,9 +70,9 @@ class Reports {
         }
     };
 
-    Reports(Corrections corrections, Toolcase toolcase) {
+    Reports(Corrections corrections, Photos photos) {
         this.corrections = corrections;
-        this.toolcase = toolcase;
+        this.photos = photos;
         ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver(Reports.class.getClassLoader());
         resolver.setPrefix("report/");
         resolver.setSuffix(".html");
@@ -74,10 +85,14 @@ class Reports {
 
     byte[] pdf(CaseFile file, UnitSystem units, Paper paper, Person person) {
         var raised = corrections.of(file);
+        List<Photo> hung = photos.of(file);
         Key key = new Key(
                 file.header().id(),
                 file.evidence().readings().size(),
                 raised,
+                file.facts().plan(),
+                hung,
+                file.facts().toolcase(),
                 file.header().version(),
                 units,
                 paper,
@@ -88,12 +103,33 @@ class Reports {
                 return known;
             }
         }
-        ReportModel model = ReportModel.of(file, raised, toolcase.instruments(), units, Instant.now(), person.title());
+        ReportModel model = ReportModel.of(
+                file,
+                raised,
+                hung.stream().map(photo -> part(photo, file, person)).toList(),
+                units,
+                Instant.now(),
+                person.title());
         byte[] made = render(model, paper);
         synchronized (kept) {
             kept.put(key, made);
         }
         return made;
+    }
+
+    private ReportModel.PhotoPart part(Photo photo, CaseFile file, Person person) {
+        String where = photo.component()
+                .flatMap(file.facts()::component)
+                .map(Component::title)
+                .orElse(photo.correction().isPresent() ? "Correction" : "");
+        String line = photo.point().flatMap(Walk::point).map(Point::title).orElse("");
+        String day = photo.takenAt().orElse(photo.addedAt()).toString().substring(0, 10);
+        Photos.Picture small = photos.thumbnail(photo.id(), person);
+        return new ReportModel.PhotoPart(
+                "data:" + small.mediaType() + ";base64," + Base64.getEncoder().encodeToString(small.content()),
+                Stream.of(where, line, day, "SHA-256 " + photo.sha256().substring(0, 16) + "…")
+                        .filter(part -> !part.isEmpty())
+                        .collect(Collectors.joining(" · ")));
     }
 
     private byte[] render(ReportModel model, Paper paper) {

@@ -39,7 +39,7 @@ public class RuleBooks {
             if (row == null) {
                 throw new NotFoundException("There is no rule book " + id + " in version " + version + ".");
             }
-            known = RuleBookReader.read(row.yaml(), Walk.vocabulary());
+            known = RuleBookReader.readKept(row.yaml(), Walk.vocabulary());
             read.put(key, known);
         }
         return known;
@@ -68,7 +68,19 @@ public class RuleBooks {
      */
     @Transactional
     public RuleBook add(String yaml, String by, Instant at) {
-        RuleBook book = RuleBookReader.read(yaml, Walk.vocabulary());
+        return add(RuleBookReader.read(yaml, Walk.vocabulary()), yaml, by, at);
+    }
+
+    /**
+     * As {@link #add}, for a book that a case brings with it: one from before a setting was asked for may lack it; what rests on
+     * that is Not shown.
+     */
+    @Transactional
+    public RuleBook addWithCase(String yaml, String by, Instant at) {
+        return add(RuleBookReader.readKept(yaml, Walk.vocabulary()), yaml, by, at);
+    }
+
+    private RuleBook add(RuleBook book, String yaml, String by, Instant at) {
         RuleBookMapper.BookRow kept = mapper.find(book.id(), book.version());
         if (kept == null) {
             mapper.insert(new RuleBookMapper.BookRow(book.id(), book.version(), book.title(), yaml));

@@ -1,19 +1,41 @@
 package org.undanus.server.toolcase;
 
+import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface InstrumentMapper {
 
-    @Select("SELECT content FROM instrument ORDER BY id")
-    List<String> all();
+    record InstrumentRow(String id, String content, int version) {}
 
-    @Select("SELECT content FROM instrument WHERE id = #{id}")
-    String find(String id);
+    record CertificateRow(
+            String instrument, String sha256, String mediaType, String addedBy, Instant addedAt, byte[] content) {}
 
-    @Insert("INSERT INTO instrument (id, content) VALUES (#{id}, #{content})")
+    @Select("SELECT id, content, version FROM instrument ORDER BY id")
+    List<InstrumentRow> all();
+
+    @Select("SELECT id, content, version FROM instrument WHERE id = #{id}")
+    InstrumentRow find(String id);
+
+    @Insert("INSERT INTO instrument (id, content, version) VALUES (#{id}, #{content}, 1)")
     void insert(String id, String content);
+
+    @Update("UPDATE instrument SET content = #{content}, version = version + 1"
+            + " WHERE id = #{id} AND version = #{version}")
+    int update(InstrumentRow row);
+
+    @Select("SELECT COUNT(*) FROM certificate WHERE instrument = #{instrument} AND sha256 = #{sha256}")
+    int countCertificate(String instrument, String sha256);
+
+    @Insert("INSERT INTO certificate (instrument, sha256, media_type, added_by, added_at, content)"
+            + " VALUES (#{instrument}, #{sha256}, #{mediaType}, #{addedBy}, #{addedAt}, #{content})")
+    void insertCertificate(CertificateRow row);
+
+    @Select("SELECT instrument, sha256, media_type, added_by, added_at, content FROM certificate"
+            + " WHERE instrument = #{instrument} AND sha256 = #{sha256}")
+    CertificateRow certificate(String instrument, String sha256);
 }

@@ -13,7 +13,9 @@ import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.access.AccessFigure;
 import org.undanus.core.station.electrical.CircuitFigure;
+import org.undanus.core.station.mounting.PenetrationFigure;
 import org.undanus.core.station.running.PsychrometricFigure;
 import org.undanus.core.station.siting.SitingFigure;
 import org.undanus.server.installation.CaseFile;
@@ -22,6 +24,10 @@ import org.undanus.server.installation.CaseFile;
 record FiguresView(
         Optional<List<PlateView>> plates,
         Optional<List<SitedUnitView>> siting,
+        Optional<PlanView> plan,
+        Optional<List<WallFigureView>> walls,
+        Optional<List<PartView>> access,
+        Optional<List<HoleView>> holes,
         Optional<List<CircuitView>> circuits,
         Optional<List<CoilView>> coils) {
 
@@ -49,6 +55,44 @@ record FiguresView(
             String name, Optional<SpanView> clear, Optional<SpanView> asked, Verdict verdict, String judgement) {}
 
     record SpanView(double metres, String text) {}
+
+    /** A wall as seen from the room, metres from its lower left corner; the unit's own sizes stand among the sited units. */
+    record WallFigureView(
+            String component,
+            String title,
+            double width,
+            double ceiling,
+            double left,
+            double underside,
+            List<WallItemView> items) {}
+
+    record WallItemView(String kind, String title, double x, double y, double width, double height) {}
+
+    /** A length on the way to the equipment or before live gear. */
+    record PartView(
+            String name,
+            String title,
+            Optional<String> found,
+            Optional<String> asked,
+            Verdict verdict,
+            String judgement) {}
+
+    /** A hole with the bundle packed into it, metres from the bundle's centre. */
+    record HoleView(
+            String component,
+            String title,
+            Optional<SpanView> diameter,
+            Optional<SpanView> packed,
+            Optional<SpanView> wanted,
+            List<CircleView> parts,
+            Optional<SpanView> thickness,
+            Optional<FallView> fall,
+            Verdict fits,
+            Verdict drains) {}
+
+    record CircleView(String title, double x, double y, double radius) {}
+
+    record FallView(double ratio, String text) {}
 
     record CircuitView(
             String component,
@@ -79,19 +123,77 @@ record FiguresView(
 
     static FiguresView of(CaseFile file, Station station, UnitSystem units) {
         QuantityFormat format = QuantityFormat.of(units);
-        return switch (station) {
-            case PAPERS ->
-                new FiguresView(Optional.of(plates(file)), Optional.empty(), Optional.empty(), Optional.empty());
-            case SITING ->
-                new FiguresView(
-                        Optional.empty(), Optional.of(siting(file, format)), Optional.empty(), Optional.empty());
-            case ELECTRICAL ->
-                new FiguresView(
-                        Optional.empty(), Optional.empty(), Optional.of(circuits(file, units)), Optional.empty());
-            case RUNNING ->
-                new FiguresView(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(coils(file, format)));
-            default -> new FiguresView(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
-        };
+        Optional<SitingFigure> siting = Optional.of(file)
+                .filter(f -> station == Station.SITING)
+                .map(f -> SitingFigure.of(f.facts(), f.evidence(), f.rules(), f.judgements()));
+        Optional<CaseFile> papers = Optional.of(file).filter(f -> station == Station.PAPERS);
+        Optional<CaseFile> access = Optional.of(file).filter(f -> station == Station.ACCESS);
+        Optional<CaseFile> mounting = Optional.of(file).filter(f -> station == Station.MOUNTING);
+        Optional<CaseFile> electrical = Optional.of(file).filter(f -> station == Station.ELECTRICAL);
+        Optional<CaseFile> running = Optional.of(file).filter(f -> station == Station.RUNNING);
+        return new FiguresView(
+                papers.map(FiguresView::plates),
+                siting.map(figure -> sited(figure, format)),
+                siting.flatMap(SitingFigure::plan).map(plan -> PlanView.of(plan, file.facts(), format)),
+                siting.flatMap(SitingFigure::plan).map(plan -> walls(plan, file)),
+                access.map(f -> parts(f, format)),
+                mounting.map(f -> holes(f, format)),
+                electrical.map(f -> circuits(f, units)),
+                running.map(f -> coils(f, format)));
+    }
+
+    private static List<WallFigureView> walls(SitingFigure.Plan plan, CaseFile file) {
+        return plan.drawing().walls().stream()
+                .map(wall -> new WallFigureView(
+                        wall.component(),
+                        file.facts()
+                                .component(wall.component())
+                                .map(Component::title)
+                                .orElse(wall.component()),
+                        wall.width(),
+                        wall.ceiling(),
+                        wall.left(),
+                        wall.underside(),
+                        wall.items().stream()
+                                .map(item -> new WallItemView(
+                                        item.kind().title(),
+                                        item.title(),
+                                        item.x(),
+                                        item.y(),
+                                        item.width(),
+                                        item.height()))
+                                .toList()))
+                .toList();
+    }
+
+    private static List<PartView> parts(CaseFile file, QuantityFormat format) {
+        return AccessFigure.of(file.judgements()).parts().stream()
+                .map(part -> new PartView(
+                        part.name(),
+                        part.title(),
+                        part.found().map(format::format),
+                        part.asked().map(format::format),
+                        part.verdict(),
+                        part.judgement()))
+                .toList();
+    }
+
+    private static List<HoleView> holes(CaseFile file, QuantityFormat format) {
+        return PenetrationFigure.of(file.facts(), file.evidence(), file.rules(), file.judgements()).holes().stream()
+                .map(hole -> new HoleView(
+                        hole.component().id(),
+                        hole.component().title(),
+                        hole.diameter().map(l -> span(l, format)),
+                        hole.packed().map(l -> span(l, format)),
+                        hole.wanted().map(l -> span(l, format)),
+                        hole.parts().stream()
+                                .map(p -> new CircleView(p.title(), p.x(), p.y(), p.radius()))
+                                .toList(),
+                        hole.thickness().map(l -> span(l, format)),
+                        hole.fall().map(f -> new FallView(f.si(), format.format(f))),
+                        hole.fits(),
+                        hole.drains()))
+                .toList();
     }
 
     private static List<PlateView> plates(CaseFile file) {
@@ -126,8 +228,8 @@ record FiguresView(
                 .toList();
     }
 
-    private static List<SitedUnitView> siting(CaseFile file, QuantityFormat format) {
-        return SitingFigure.of(file.facts(), file.evidence(), file.judgements()).units().stream()
+    private static List<SitedUnitView> sited(SitingFigure figure, QuantityFormat format) {
+        return figure.units().stream()
                 .map(unit -> new SitedUnitView(
                         unit.component().id(),
                         unit.component().title(),

@@ -29,7 +29,7 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
-import org.undanus.server.toolcase.Toolcase;
+import org.undanus.server.toolcase.Instruments;
 
 /** Takes readings: understands what was typed, keeps it, and finds which judgements it changed. */
 @Service
@@ -53,11 +53,11 @@ class Readings {
     record Outcome(CaseFile file, CaseFile.Line line, List<Judgement> changed) {}
 
     private final CaseFiles cases;
-    private final Toolcase toolcase;
+    private final Instruments instruments;
 
-    Readings(CaseFiles cases, Toolcase toolcase) {
+    Readings(CaseFiles cases, Instruments instruments) {
         this.cases = cases;
-        this.toolcase = toolcase;
+        this.instruments = instruments;
     }
 
     /**
@@ -98,7 +98,8 @@ class Readings {
                 typed.instrument(),
                 typed.grade(),
                 person.name(),
-                Instant.now().truncatedTo(ChronoUnit.MILLIS));
+                Instant.now().truncatedTo(ChronoUnit.MILLIS),
+                before.header().stage());
         cases.keep(reading, before.header());
         CaseFile after = before.with(before.evidence().with(reading));
         return new Outcome(after, line, changed(before, after));
@@ -107,7 +108,8 @@ class Readings {
     /** What a text would be taken as, without keeping it. */
     Entry.Understood understand(Point point, String typed, Optional<String> instrument, RuleBook rules) {
         Accuracy accuracy = instrument
-                .map(id -> toolcase.find(id)
+                .map(id -> instruments
+                        .find(id)
                         .map(Instrument::accuracy)
                         .orElseThrow(() -> new UnsuitableException("instrument", "There is no such instrument.")))
                 .orElseGet(() -> rules.accuracy(point.instrument()));

@@ -5,12 +5,15 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Component;
+import org.undanus.core.judgement.BetterInstrument;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
@@ -43,6 +46,9 @@ record StationView(
 
     /**
      * @param group the unit the line belongs to, empty for the system
+     * @param due whether it has to be read by the present visit, which is first at {@code dueAt}
+     * @param hidden whether it is out of sight once covers are closed
+     * @param goodEnough which instrument of the toolcase would settle a line that is too close to call
      * @param earlier how many readings this one supersedes
      */
     record LineView(
@@ -56,7 +62,11 @@ record StationView(
             List<String> options,
             String example,
             boolean optional,
+            boolean due,
+            String dueAt,
+            boolean hidden,
             String instrumentKind,
+            Optional<String> goodEnough,
             Optional<ReadingView> reading,
             int earlier) {}
 
@@ -102,7 +112,7 @@ record StationView(
                 station.title(),
                 station.question(),
                 file.lines(station).stream()
-                        .map(line -> line(line, file.evidence(), units))
+                        .map(line -> line(line, file, units))
                         .toList(),
                 file.judgements().of(station).stream()
                         .map(j -> JudgementView.of(j, file.evidence(), units))
@@ -110,8 +120,9 @@ record StationView(
                 FiguresView.of(file, station, units));
     }
 
-    static LineView line(CaseFile.Line line, Evidence evidence, UnitSystem units) {
+    static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units) {
         Point point = line.point();
+        Evidence evidence = file.evidence();
         return new LineView(
                 point.id(),
                 line.key().component(),
@@ -123,9 +134,27 @@ record StationView(
                 point.options(),
                 point.dimension().map(Dimension::example).orElse(""),
                 point.optional(),
+                file.facts().stage().reached(point.due()),
+                point.due().title(),
+                point.hidden(),
                 point.instrument().key(),
+                goodEnough(line, file),
                 evidence.latest(line.key()).map(reading -> reading(reading, units)),
                 Math.max(0, evidence.history(line.key()).size() - 1));
+    }
+
+    private static Optional<String> goodEnough(CaseFile.Line line, CaseFile file) {
+        return BetterInstrument.forLine(
+                        line.key(),
+                        line.point().instrument(),
+                        file.facts(),
+                        file.evidence(),
+                        file.judgements(),
+                        file.facts().on())
+                .map(better -> better.isEmpty()
+                        ? "No instrument in the toolcase would settle this."
+                        : "Would settle it: "
+                                + better.stream().map(Instrument::title).collect(Collectors.joining(", ")));
     }
 
     static ReadingView reading(Reading reading, UnitSystem units) {

@@ -30,7 +30,6 @@ import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
-import org.undanus.server.toolcase.Toolcase;
 
 /** The walk over HTTP. */
 @RestController
@@ -67,23 +66,12 @@ class WalkController {
             boolean plausible,
             Optional<String> problem) {}
 
-    record InstrumentView(String id, String title, String kind) {}
-
     private final CaseFiles cases;
     private final Readings readings;
-    private final Toolcase toolcase;
 
-    WalkController(CaseFiles cases, Readings readings, Toolcase toolcase) {
+    WalkController(CaseFiles cases, Readings readings) {
         this.cases = cases;
         this.readings = readings;
-        this.toolcase = toolcase;
-    }
-
-    @GetMapping("/instruments")
-    List<InstrumentView> instruments() {
-        return toolcase.instruments().stream()
-                .map(i -> new InstrumentView(i.id(), i.title(), i.kind().key()))
-                .toList();
     }
 
     @GetMapping("/installations/{id}/route")
@@ -138,7 +126,7 @@ class WalkController {
                 person,
                 system);
         return new SavedReading(
-                StationView.line(outcome.line(), outcome.file().evidence(), system),
+                StationView.line(outcome.line(), outcome.file(), system),
                 outcome.changed().stream()
                         .map(j -> JudgementView.of(j, outcome.file().evidence(), system))
                         .toList(),

@@ -4,11 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
+import org.undanus.core.installation.Mounting;
+import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.quantity.Temperature;
 import org.undanus.server.problem.UnsuitableException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -18,8 +22,14 @@ class SheetRecordTest {
             {"maker": "Ondrel", "model": "WS-12", "document": "Ondrel 4410", "refrigerant": "R32",
              "size": {"width": "31.5 in", "depth": "12 in", "height": "22 in"},
              "clearances": {"front": "24 in"}, "supply": {"lowest": "197 V", "highest": "253 V"},
-             "minimumCircuitAmpacity": "12 A",
-             "pairs": [{"indoorModel": "WS-12 I", "cooling": "12 kBtu/h", "airflow": "420 cfm", "sensibleRatio": "76 %"}]}
+             "minimumCircuitAmpacity": "12 A", "mass": "86 lb", "meteringDevice": "electronic valve",
+             "mountingClearances": {"wall-bracket": {"back": "6 in"}}, "neighbours": {"left": "12 in"},
+             "fan": [{"staticPressure": "0.1 inwc", "airflow": "420 cfm"}],
+             "torques": [{"tube": "1/4 in", "torque": "16 Nm"}],
+             "pairs": [{"indoorModel": "WS-12 I", "cooling": "12 kBtu/h", "airflow": "420 cfm", "sensibleRatio": "76 %",
+               "capacities": [
+                 {"mode": "cooling", "outdoor": "95 F", "indoor": "67 F", "total": "12 kBtu/h"},
+                 {"mode": "cooling", "outdoor": "115 F", "indoor": "67 F", "total": "10 kBtu/h"}]}]}
             """;
 
     private static DataSheet read(String json) {
@@ -31,14 +41,53 @@ class SheetRecordTest {
         DataSheet sheet = read(SHEET);
         assertThat(sheet.clearances().get(Face.FRONT).si()).isCloseTo(0.6096, within(1e-9));
         assertThat(sheet.supply().orElseThrow().lowest().si()).isEqualTo(197);
-        assertThat(sheet.minimumCircuitAmpacity().orElseThrow().si()).isEqualTo(12);
-        assertThat(sheet.maximumOvercurrentDevice()).isEmpty();
+        assertThat(sheet.figure(SheetFigure.MINIMUM_CIRCUIT_AMPACITY)
+                        .orElseThrow()
+                        .si())
+                .isEqualTo(12);
+        assertThat(sheet.figure(SheetFigure.MAXIMUM_OVERCURRENT_DEVICE)).isEmpty();
         assertThat(sheet.pairWith("ws 12i")
                         .orElseThrow()
                         .cooling()
                         .orElseThrow()
                         .si())
                 .isCloseTo(3516.85, within(0.1));
+    }
+
+    @Test
+    void capacityBetweenTheEntriesIsInterpolatedAndBeyondThemUnknown() {
+        DataSheet.Pair pair = read(SHEET).pairWith("WS-12 I").orElseThrow();
+        Temperature indoor = Temperature.ofCelsius(19.4);
+        assertThat(pair.capacity(DataSheet.Mode.COOLING, Temperature.ofCelsius(40.556), indoor)
+                        .orElseThrow()
+                        .si())
+                .isCloseTo(11 * 293.07, within(0.5));
+        assertThat(pair.capacity(DataSheet.Mode.COOLING, Temperature.ofCelsius(20), indoor))
+                .isEmpty();
+        assertThat(pair.capacity(DataSheet.Mode.HEATING, Temperature.ofCelsius(40), indoor))
+                .isEmpty();
+    }
+
+    @Test
+    void mountingAndNeighboursGoBeforeThePlainClearances() {
+        DataSheet sheet = read(SHEET);
+        assertThat(sheet.clearance(Face.BACK, Optional.of(Mounting.WALL_BRACKET))
+                        .orElseThrow()
+                        .si())
+                .isCloseTo(0.1524, within(1e-9));
+        assertThat(sheet.clearance(Face.BACK, Optional.of(Mounting.GROUND_PAD))).isEmpty();
+        assertThat(sheet.neighbour(Face.LEFT, Optional.empty()).orElseThrow().si())
+                .isCloseTo(0.3048, within(1e-9));
+        assertThat(sheet.neighbour(Face.FRONT, Optional.empty()).orElseThrow().si())
+                .isCloseTo(0.6096, within(1e-9));
+    }
+
+    @Test
+    void whatIsReadIsWrittenTheSameAgain() {
+        JsonMapper json = JsonMapper.builder().build();
+        SheetRecord sheet = json.readValue(SHEET, SheetRecord.class);
+        assertThat(json.readValue(json.writeValueAsString(sheet), SheetRecord.class))
+                .isEqualTo(sheet);
     }
 
     @ParameterizedTest(name = "{0} -> {1}")
@@ -52,6 +101,14 @@ class SheetRecordTest {
                 "\"indoorModel\": \"WS-12 I\"|\"indoorModel\": \"\"|dataSheets.WS-12.pairs",
                 "\"12 A\"|\"twelve\"|dataSheets.WS-12.minimumCircuitAmpacity",
                 "\"model\": \"WS-12\"|\"model\": \"\"|dataSheets",
+                "\"mass\": \"86 lb\"|\"mass\": \"-86 lb\"|dataSheets.WS-12.mass",
+                "\"mass\": \"86 lb\"|\"mas\": \"86 lb\"|dataSheets.WS-12.mas",
+                "\"mass\": \"86 lb\"|\"maximumOvercurrentDevice\": \"8 A\"|dataSheets.WS-12",
+                "\"R32\"|\"R999\"|dataSheets.WS-12.refrigerant",
+                "electronic valve|magic valve|dataSheets.WS-12.meteringDevice",
+                "wall-bracket|sky-hook|dataSheets.WS-12.mountingClearances",
+                "\"mode\": \"cooling\"|\"mode\": \"drying\"|dataSheets.WS-12.capacities.mode",
+                "\"width\": \"31.5 in\"|\"width\": \"0 in\"|dataSheets.WS-12",
             })
     void whatCannotBeReadIsNamed(String from, String to, String field) {
         assertThat(SHEET).contains(from);

@@ -2,21 +2,37 @@ package org.undanus.server.toolcase;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.server.problem.UnsuitableException;
+import tools.jackson.databind.json.JsonMapper;
 
 class InstrumentRecordTest {
 
     private static InstrumentRecord record(
             String id, String kind, String dimension, String ofReading, String constant) {
         return new InstrumentRecord(
-                id, "Voltmeter", kind, dimension, Optional.of(ofReading), Optional.of(constant), Optional.of("0.1 V"));
+                id,
+                "Voltmeter",
+                kind,
+                dimension,
+                Optional.of(ofReading),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(constant),
+                Optional.of("0.1 V"),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     @Test
@@ -27,6 +43,43 @@ class InstrumentRecordTest {
         assertThat(meter.accuracy().ofReading()).isEqualTo(0.008);
         assertThat(meter.accuracy().constant()).isEqualTo(0.3);
         assertThat(meter.accuracy().resolution()).isEqualTo(0.1);
+    }
+
+    private static Instrument read(String members) {
+        return JsonMapper.builder()
+                .build()
+                .readValue(
+                        "{\"id\": \"gauge-1\", \"title\": \"Gauge\", \"kind\": \"gauge\", \"dimension\": \"gauge-pressure\", "
+                                + members + "}",
+                        InstrumentRecord.class)
+                .instrument();
+    }
+
+    @Test
+    void everythingElseOfAGaugeIsRead() {
+        Instrument gauge = read(
+                """
+                "ofFullScale": "1 %", "fullScale": "800 psig", "range": {"lowest": "0 psig", "highest": "800 psig"},
+                "refrigerants": ["R32"], "flammable": true, "mostPressure": "800 psig",
+                "calibrations": [{"on": "2026-03-01", "months": 12, "certificate": "C-7"}]
+                """);
+        assertThat(gauge.accuracy().ofFullScale()).isEqualTo(0.01);
+        assertThat(gauge.refrigerants()).containsExactly("R32");
+        assertThat(gauge.calibration().orElseThrow().until()).isEqualTo("2027-03-01");
+        assertThat(gauge.range().orElseThrow().highest()).isCloseTo(800 * 6894.757, within(1.0));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "\"ofFullScale\": \"1 %\"",
+                "\"range\": {\"lowest\": \"9 psig\", \"highest\": \"8 psig\"}",
+                "\"refrigerants\": [\"R999\"]",
+                "\"calibrations\": [{\"on\": \"2026-03-01\", \"months\": 0}]",
+                "\"calibrations\": [{\"months\": 12}]",
+            })
+    void whatContradictsItselfIsRefused(String members) {
+        assertThatThrownBy(() -> read(members)).isInstanceOf(UnsuitableException.class);
     }
 
     @ParameterizedTest

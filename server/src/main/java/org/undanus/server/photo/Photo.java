@@ -1,0 +1,27 @@
+package org.undanus.server.photo;
+
+import java.time.Instant;
+import java.util.Optional;
+
+/**
+ * A photo that is kept.
+ *
+ * @param point the line it hangs on, with {@code component}
+ * @param component the unit it hangs on, or the line's; empty for a correction
+ * @param correction the correction it hangs on
+ * @param sha256 of the file as it came in
+ * @param positioned whether the camera wrote where it was taken
+ */
+public record Photo(
+        String id,
+        Optional<String> point,
+        Optional<String> component,
+        Optional<String> correction,
+        String sha256,
+        String mediaType,
+        int width,
+        int height,
+        Optional<Instant> takenAt,
+        boolean positioned,
+        String addedBy,
+        Instant addedAt) {}

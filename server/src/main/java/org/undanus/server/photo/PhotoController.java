@@ -1,0 +1,77 @@
+package org.undanus.server.photo;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.server.account.Person;
+import org.undanus.server.installation.CaseFiles;
+
+/** Photos over HTTP. */
+@RestController
+@RequestMapping("/api")
+class PhotoController {
+    private final Photos photos;
+    private final CaseFiles cases;
+
+    PhotoController(Photos photos, CaseFiles cases) {
+        this.photos = photos;
+        this.cases = cases;
+    }
+
+    @GetMapping("/installations/{id}/photos")
+    List<Photo> all(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        return photos.of(cases.open(id, person));
+    }
+
+    /** Hangs a photo on a line (point and component), a unit (component alone) or a correction. */
+    @PostMapping(path = "/installations/{id}/photos", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    Photo keep(
+            @PathVariable String id,
+            @RequestParam Optional<String> point,
+            @RequestParam Optional<String> component,
+            @RequestParam Optional<String> correction,
+            @RequestBody byte[] content,
+            @AuthenticationPrincipal Person person) {
+        return photos.keep(
+                id,
+                new Photos.Hook(point, component, correction),
+                content,
+                person,
+                new Photos.Origin(person.name(), Instant.now(), Optional.empty()));
+    }
+
+    /** @param position whether place and time as the camera wrote them stay in the file */
+    @GetMapping("/photos/{id}/picture")
+    ResponseEntity<byte[]> picture(
+            @PathVariable String id,
+            @RequestParam(defaultValue = "false") boolean position,
+            @AuthenticationPrincipal Person person) {
+        return shown(photos.picture(id, position, person));
+    }
+
+    @GetMapping("/photos/{id}/thumbnail")
+    ResponseEntity<byte[]> thumbnail(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        return shown(photos.thumbnail(id, person));
+    }
+
+    private static ResponseEntity<byte[]> shown(Photos.Picture picture) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(picture.mediaType()))
+                .cacheControl(CacheControl.noCache().cachePrivate())
+                .body(picture.content());
+    }
+}

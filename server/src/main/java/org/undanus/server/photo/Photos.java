@@ -1,0 +1,147 @@
+package org.undanus.server.photo;
+
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.server.account.Person;
+import org.undanus.server.correction.Correction;
+import org.undanus.server.correction.Corrections;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.photo.PhotoMapper.PhotoRow;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+
+/** The photos there are. None is ever changed. */
+@Service
+public class Photos {
+
+    /** What a photo hangs on: a line, a unit or a correction. */
+    public record Hook(Optional<String> point, Optional<String> component, Optional<String> correction) {}
+
+    /**
+     * Who hung it and when.
+     *
+     * @param takenAt where it is known otherwise than from the file
+     */
+    public record Origin(String by, Instant at, Optional<Instant> takenAt) {}
+
+    /** A picture to show or hand out. */
+    public record Picture(String mediaType, byte[] content) {}
+
+    private final PhotoMapper mapper;
+    private final CaseFiles cases;
+    private final Corrections corrections;
+    private final Journal journal;
+
+    Photos(PhotoMapper mapper, CaseFiles cases, Corrections corrections, Journal journal) {
+        this.mapper = mapper;
+        this.cases = cases;
+        this.corrections = corrections;
+        this.journal = journal;
+    }
+
+    /** All of an installation, oldest first. */
+    @Transactional(readOnly = true)
+    public List<Photo> of(CaseFile file) {
+        return mapper.of(file.header().id()).stream().map(Photos::photo).toList();
+    }
+
+    /**
+     * Keeps a photo.
+     *
+     * @throws UnsuitableException when it cannot be taken or hangs on nothing
+     */
+    @Transactional
+    public Photo keep(String installation, Hook hook, byte[] content, Person person, Origin origin) {
+        CaseFile file = cases.open(installation, person);
+        requireHook(hook, file);
+        PhotoFile read = PhotoFile.of(content);
+        Instant kept = origin.at().truncatedTo(ChronoUnit.MILLIS);
+        PhotoRow row = new PhotoRow(
+                UUID.randomUUID().toString(),
+                installation,
+                hook.point().orElse(null),
+                hook.component().orElse(null),
+                hook.correction().orElse(null),
+                read.sha256(),
+                read.mediaType(),
+                read.width(),
+                read.height(),
+                read.takenAt().or(origin::takenAt).orElse(null),
+                read.position().map(PhotoFile.Position::latitude).orElse(null),
+                read.position().map(PhotoFile.Position::longitude).orElse(null),
+                origin.by(),
+                kept);
+        mapper.insert(row, read.content(), read.thumbnail());
+        journal.write(kept, person.name(), "photo.added", row.id(), Map.of("sha256", row.sha256()));
+        return photo(row);
+    }
+
+    private void requireHook(Hook hook, CaseFile file) {
+        if (hook.correction().isPresent()) {
+            String wanted = hook.correction().get();
+            if (corrections.of(file).stream().map(Correction::id).noneMatch(wanted::equals)) {
+                throw new NotFoundException("This installation has no such correction.");
+            }
+            return;
+        }
+        String component = hook.component()
+                .orElseThrow(
+                        () -> new UnsuitableException("component", "A photo hangs on a line, a unit or a correction."));
+        if (hook.point().isPresent()) {
+            file.line(new PointKey(hook.point().get(), component))
+                    .orElseThrow(() -> new NotFoundException("This installation has no such line."));
+        } else if (file.facts().component(component).isEmpty()) {
+            throw new NotFoundException("This installation has no such unit.");
+        }
+    }
+
+    private PhotoRow visible(String id, Person person) {
+        PhotoRow row = mapper.find(id);
+        if (row == null) {
+            throw new NotFoundException("There is no such photo.");
+        }
+        cases.open(row.installationId(), person);
+        return row;
+    }
+
+    /** @param withPosition whether what the camera wrote stays in */
+    @Transactional(readOnly = true)
+    public Picture picture(String id, boolean withPosition, Person person) {
+        visible(id, person);
+        PhotoMapper.Picture kept = mapper.content(id);
+        return new Picture(
+                kept.mediaType(), withPosition ? kept.content() : WithoutPosition.of(kept.content(), kept.mediaType()));
+    }
+
+    @Transactional(readOnly = true)
+    public Picture thumbnail(String id, Person person) {
+        visible(id, person);
+        PhotoMapper.Picture kept = mapper.thumbnail(id);
+        return new Picture(kept.mediaType(), kept.content());
+    }
+
+    private static Photo photo(PhotoRow row) {
+        return new Photo(
+                row.id(),
+                Optional.ofNullable(row.point()),
+                Optional.ofNullable(row.component()),
+                Optional.ofNullable(row.correctionId()),
+                row.sha256(),
+                row.mediaType(),
+                row.width(),
+                row.height(),
+                Optional.ofNullable(row.takenAt()),
+                row.latitude() != null,
+                row.addedBy(),
+                row.addedAt());
+    }
+}

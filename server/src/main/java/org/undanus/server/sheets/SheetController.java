@@ -1,0 +1,285 @@
+package org.undanus.server.sheets;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.installation.DataSheets;
+import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Judgements;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.server.account.Person;
+import org.undanus.server.datasheet.SheetLibrary;
+import org.undanus.server.datasheet.SheetRecord;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Data sheets over HTTP. */
+@RestController
+@RequestMapping("/api/data-sheets")
+class SheetController {
+    static final String FORMAT = "undanus-data-sheets/1";
+
+    record SheetLine(String maker, String model, String document, String refrigerant, int version, int installations) {}
+
+    record VersionView(int version, String document, String addedBy, Instant addedAt) {}
+
+    /** @param fields every field the sheet gives but its listed pairs */
+    record SheetView(
+            String maker,
+            String model,
+            String document,
+            int version,
+            List<VersionView> versions,
+            List<FieldView> fields,
+            List<SheetRecord.PairRecord> pairs) {}
+
+    record FieldView(String key, String title, String value) {}
+
+    /** A file of sheets. */
+    record SheetFile(String format, List<SheetRecord> dataSheets) {}
+
+    /** What bringing a file in would do. */
+    record SheetPreview(List<SheetChange> sheets, List<Effect> effects) {}
+
+    /** @param known whether a version of this model is kept */
+    record SheetChange(String model, boolean known, List<Difference> differences) {}
+
+    /** @param before empty where the field is new; after likewise where it is gone */
+    record Difference(String key, String title, Optional<String> before, Optional<String> after) {}
+
+    /** A judgement that would come out otherwise. */
+    record Effect(
+            String installation,
+            String reference,
+            String title,
+            String requirement,
+            String subject,
+            Verdict before,
+            Verdict after,
+            String because) {}
+
+    record Brought(List<String> models) {}
+
+    private final SheetLibrary library;
+    private final CaseFiles cases;
+    private final JsonMapper json;
+
+    SheetController(SheetLibrary library, CaseFiles cases, JsonMapper json) {
+        this.library = library;
+        this.cases = cases;
+        this.json = json;
+    }
+
+    @GetMapping
+    List<SheetLine> all(@AuthenticationPrincipal Person person) {
+        List<CaseFile> files = cases.all(person);
+        return library.newest().stream()
+                .map(v -> new SheetLine(
+                        v.sheet().maker(),
+                        v.sheet().model(),
+                        v.sheet().document(),
+                        v.sheet().refrigerant().orElse(""),
+                        v.version(),
+                        (int) files.stream()
+                                .filter(f -> f.uses(v.sheet().model()))
+                                .count()))
+                .toList();
+    }
+
+    @GetMapping("/sheet")
+    SheetView one(@RequestParam String model, @RequestParam Optional<Integer> version) {
+        List<SheetLibrary.Version> versions = library.versions(model);
+        SheetLibrary.Version shown = version(versions, version);
+        return new SheetView(
+                shown.sheet().maker(),
+                shown.sheet().model(),
+                shown.sheet().document(),
+                shown.version(),
+                versions.stream()
+                        .map(v -> new VersionView(v.version(), v.sheet().document(), v.addedBy(), v.addedAt()))
+                        .toList(),
+                fields(shown.sheet()).entrySet().stream()
+                        .filter(e -> !e.getKey().startsWith("pairs"))
+                        .map(e -> new FieldView(e.getKey(), title(e.getKey()), e.getValue()))
+                        .toList(),
+                shown.sheet().pairs().orElse(List.of()));
+    }
+
+    /** Two versions of a model beside each other: only where they differ. */
+    @GetMapping("/differences")
+    List<Difference> differences(@RequestParam String model, @RequestParam int from, @RequestParam int to) {
+        List<SheetLibrary.Version> versions = library.versions(model);
+        return differences(
+                Optional.of(version(versions, Optional.of(from)).sheet()),
+                version(versions, Optional.of(to)).sheet());
+    }
+
+    private static SheetLibrary.Version version(List<SheetLibrary.Version> versions, Optional<Integer> wanted) {
+        return wanted.map(number -> versions.stream()
+                        .filter(v -> v.version() == number)
+                        .findFirst()
+                        .orElseThrow(() -> new NotFoundException("There is no version " + number + " of this sheet.")))
+                .orElseGet(() -> versions.get(versions.size() - 1));
+    }
+
+    @GetMapping("/file.json")
+    ResponseEntity<SheetFile> export(@RequestParam Optional<String> model, @RequestParam Optional<Integer> version) {
+        List<SheetRecord> sheets = model.map(
+                        m -> List.of(version(library.versions(m), version).sheet()))
+                .orElseGet(() -> library.newest().stream()
+                        .map(SheetLibrary.Version::sheet)
+                        .toList());
+        String name = model.map(m -> m.replaceAll("[^A-Za-z0-9-]", "-")).orElse("data-sheets");
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".json\"")
+                .body(new SheetFile(FORMAT, sheets));
+    }
+
+    /** What bringing this file in would change, without doing so. */
+    @PostMapping("/preview")
+    SheetPreview preview(@RequestBody SheetFile file, @AuthenticationPrincipal Person person) {
+        List<SheetRecord> sheets = sound(file);
+        DataSheets then = library.sheetsWith(sheets);
+        List<Effect> effects = new ArrayList<>();
+        for (CaseFile now : cases.all(person)) {
+            if (sheets.stream().anyMatch(sheet -> now.uses(sheet.model()))) {
+                effects.addAll(effects(now, now.with(now.facts().with(then)).judgements()));
+            }
+        }
+        return new SheetPreview(
+                sheets.stream()
+                        .map(sheet -> {
+                            Optional<SheetRecord> kept = kept(sheet.model());
+                            return new SheetChange(sheet.model(), kept.isPresent(), differences(kept, sheet));
+                        })
+                        .toList(),
+                effects);
+    }
+
+    private static List<Effect> effects(CaseFile now, Judgements then) {
+        return now.judgements().all().stream()
+                .flatMap(before -> then
+                        .find(before.about().id(), before.component())
+                        .filter(after -> after.verdict() != before.verdict())
+                        .map(after -> effect(now, before, after))
+                        .stream())
+                .toList();
+    }
+
+    private static Effect effect(CaseFile file, Judgement before, Judgement after) {
+        return new Effect(
+                file.header().id(),
+                file.header().reference(),
+                file.header().title(),
+                after.about().title(),
+                after.subject(),
+                before.verdict(),
+                after.verdict(),
+                after.because().in(file.rules().display()));
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    Brought bring(@RequestBody SheetFile file, @AuthenticationPrincipal Person person) {
+        if (!person.leads()) {
+            throw new NotAllowedException("The library is kept by the quality lead.");
+        }
+        return new Brought(library.revise(sound(file), person.name(), Instant.now()));
+    }
+
+    private static List<SheetRecord> sound(SheetFile file) {
+        if (!FORMAT.equals(file.format())) {
+            throw new UnsuitableException("format", "This reads " + FORMAT + ". The file says something else.");
+        }
+        if (file.dataSheets() == null
+                || file.dataSheets().isEmpty()
+                || file.dataSheets().contains(null)) {
+            throw new UnsuitableException("dataSheets", "The file holds no data sheet, or an empty place among them.");
+        }
+        file.dataSheets().forEach(SheetRecord::sheet);
+        return file.dataSheets();
+    }
+
+    private Optional<SheetRecord> kept(String model) {
+        return library.newest().stream()
+                .map(SheetLibrary.Version::sheet)
+                .filter(sheet -> sheet.model().equals(model))
+                .findFirst();
+    }
+
+    private List<Difference> differences(Optional<SheetRecord> before, SheetRecord after) {
+        Map<String, String> old = before.map(this::fields).orElse(Map.of());
+        Map<String, String> now = fields(after);
+        TreeSet<String> keys = new TreeSet<>(old.keySet());
+        keys.addAll(now.keySet());
+        return keys.stream()
+                .filter(key -> !Objects.equals(old.get(key), now.get(key)))
+                .map(key -> new Difference(
+                        key, title(key), Optional.ofNullable(old.get(key)), Optional.ofNullable(now.get(key))))
+                .toList();
+    }
+
+    /** Every leaf of the sheet's file form by its path. */
+    private Map<String, String> fields(SheetRecord sheet) {
+        Map<String, String> fields = new TreeMap<>();
+        flatten("", json.valueToTree(sheet), fields);
+        List.of("maker", "model", "document").forEach(fields::remove);
+        return fields;
+    }
+
+    private static void flatten(String path, JsonNode node, Map<String, String> into) {
+        if (node.isObject()) {
+            node.properties()
+                    .forEach(e -> flatten(path.isEmpty() ? e.getKey() : path + "." + e.getKey(), e.getValue(), into));
+        } else if (node.isArray()) {
+            for (int i = 0; i < node.size(); i++) {
+                flatten(path + "[" + (i + 1) + "]", node.get(i), into);
+            }
+        } else if (!node.isNull()) {
+            into.put(path, node.asString());
+        }
+    }
+
+    private static String title(String key) {
+        return Arrays.stream(SheetFigure.values())
+                .filter(figure -> figure.key().equals(key))
+                .map(SheetFigure::title)
+                .findFirst()
+                .orElseGet(() -> words(key));
+    }
+
+    /** {@code mountingClearances.wall-bracket.back} as words: Mounting clearances, wall bracket, back. */
+    private static String words(String key) {
+        String parted = key.replaceAll("([a-z])([A-Z])", "$1 $2")
+                .replace("[", " ")
+                .replace("]", "")
+                .replace(".", ", ")
+                .replace('-', ' ')
+                .toLowerCase(Locale.ROOT);
+        return Character.toUpperCase(parted.charAt(0)) + parted.substring(1);
+    }
+}

@@ -1,0 +1,140 @@
+package org.undanus.server.toolcase;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.Toolcase;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.toolcase.InstrumentMapper.InstrumentRow;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The instruments there are. Every change of one is journalled with what it then was. */
+@Service
+public class Instruments {
+    private static final String CHANGED = "instrument.changed";
+
+    /** An instrument with the number of its last change. */
+    public record Kept(InstrumentRecord instrument, int version) {}
+
+    private final InstrumentMapper mapper;
+    private final Journal journal;
+    private final JsonMapper json;
+    private volatile Toolcase read;
+
+    Instruments(InstrumentMapper mapper, Journal journal, JsonMapper json) {
+        this.mapper = mapper;
+        this.journal = journal;
+        this.json = json;
+    }
+
+    public Toolcase toolcase() {
+        Toolcase known = read;
+        if (known == null) {
+            known = new Toolcase(
+                    records().stream().map(InstrumentRecord::instrument).toList());
+            read = known;
+        }
+        return known;
+    }
+
+    public Optional<Instrument> find(String id) {
+        return toolcase().find(id);
+    }
+
+    public List<InstrumentRecord> records() {
+        return all().stream().map(Kept::instrument).toList();
+    }
+
+    public List<Kept> all() {
+        return mapper.all().stream().map(this::kept).toList();
+    }
+
+    private Kept kept(InstrumentRow row) {
+        return new Kept(json.readValue(row.content(), InstrumentRecord.class), row.version());
+    }
+
+    private InstrumentRow needed(String id) {
+        InstrumentRow row = mapper.find(id);
+        if (row == null) {
+            throw new NotFoundException("There is no such instrument in the toolcase.");
+        }
+        return row;
+    }
+
+    /**
+     * Keeps instruments; those already kept word for word are passed over.
+     *
+     * @throws ConflictException when one is kept with other figures
+     */
+    @Transactional
+    public void add(List<InstrumentRecord> instruments, String by, Instant at) {
+        for (InstrumentRecord instrument : instruments) {
+            instrument.instrument();
+            String content = json.writeValueAsString(instrument);
+            InstrumentRow row = mapper.find(instrument.id());
+            if (row == null) {
+                mapper.insert(instrument.id(), content);
+                journal.write(at, by, "instrument.added", instrument.id(), Map.of("content", content));
+            } else if (!kept(row).instrument().equals(instrument)) {
+                throw new ConflictException(
+                        "A different instrument " + instrument.id() + " is already kept. Nothing was changed.",
+                        instrument,
+                        kept(row).instrument());
+            }
+        }
+        read = null;
+    }
+
+    /**
+     * Changes an instrument, if nobody else has meanwhile. Readings taken keep the uncertainty they were saved with.
+     *
+     * @throws ConflictException with both versions when somebody has
+     */
+    @Transactional
+    public Kept change(InstrumentRecord instrument, int version, String by, Instant at) {
+        instrument.instrument();
+        InstrumentRow before = needed(instrument.id());
+        if (!kept(before).instrument().kind().equals(instrument.kind())) {
+            throw new UnsuitableException("kind", "An instrument's kind stays what it is. Enter another instrument.");
+        }
+        String content = json.writeValueAsString(instrument);
+        if (mapper.update(new InstrumentRow(instrument.id(), content, version)) == 0) {
+            throw new ConflictException(
+                    "Someone changed this instrument meanwhile. Nothing was saved; compare the two.",
+                    instrument,
+                    kept(before).instrument());
+        }
+        journal.write(at, by, CHANGED, instrument.id(), Map.of("content", content));
+        read = null;
+        return kept(needed(instrument.id()));
+    }
+
+    /** Keeps a certificate's file; the same file twice is kept once. */
+    @Transactional
+    public String keepCertificate(String id, CertificateFile file, String by, Instant at) {
+        needed(id);
+        if (mapper.countCertificate(id, file.sha256()) == 0) {
+            mapper.insertCertificate(
+                    new InstrumentMapper.CertificateRow(id, file.sha256(), file.mediaType(), by, at, file.content()));
+            journal.write(at, by, "certificate.added", id, Map.of("sha256", file.sha256()));
+        }
+        return file.sha256();
+    }
+
+    /** @throws NotFoundException when there is none */
+    @Transactional(readOnly = true)
+    public CertificateFile certificate(String id, String sha256) {
+        InstrumentMapper.CertificateRow row = mapper.certificate(id, sha256);
+        if (row == null) {
+            throw new NotFoundException("There is no such certificate.");
+        }
+        return new CertificateFile(row.mediaType(), row.sha256(), row.content());
+    }
+}

@@ -1,0 +1,125 @@
+package org.undanus.server.toolcase;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.evidence.Instrument;
+import org.undanus.server.account.Person;
+import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.UnsuitableException;
+
+/** The toolcase over HTTP. */
+@RestController
+@RequestMapping("/api/instruments")
+class ToolcaseController {
+
+    /**
+     * @param until the last day its calibration holds, empty where none is on record
+     * @param lapsed whether that day is past
+     */
+    record InstrumentView(
+            InstrumentRecord instrument,
+            String id,
+            String title,
+            String kind,
+            String kindTitle,
+            int version,
+            Optional<LocalDate> until,
+            boolean lapsed) {}
+
+    record ChangedInstrument(InstrumentRecord instrument, int version) {}
+
+    record KeptCertificate(String sha256) {}
+
+    private final Instruments instruments;
+
+    ToolcaseController(Instruments instruments) {
+        this.instruments = instruments;
+    }
+
+    @GetMapping
+    List<InstrumentView> all() {
+        return instruments.all().stream().map(ToolcaseController::view).toList();
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    InstrumentView add(@RequestBody InstrumentRecord instrument, @AuthenticationPrincipal Person person) {
+        requireLead(person);
+        if (instrument.id() != null && instruments.find(instrument.id()).isPresent()) {
+            throw new UnsuitableException("id", "An instrument " + instrument.id() + " is already in the toolcase.");
+        }
+        instruments.add(List.of(instrument), person.name(), Instant.now());
+        return all().stream()
+                .filter(view -> view.id().equals(instrument.id()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @PutMapping("/{id}")
+    InstrumentView change(
+            @PathVariable String id, @RequestBody ChangedInstrument changed, @AuthenticationPrincipal Person person) {
+        requireLead(person);
+        if (changed.instrument() == null || !id.equals(changed.instrument().id())) {
+            throw new UnsuitableException("id", "An instrument's id stays what it is.");
+        }
+        return view(instruments.change(changed.instrument(), changed.version(), person.name(), Instant.now()));
+    }
+
+    /** Keeps a certificate's file; told by its content. */
+    @PostMapping(path = "/{id}/certificates", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    KeptCertificate certificate(
+            @PathVariable String id, @RequestBody byte[] content, @AuthenticationPrincipal Person person) {
+        requireLead(person);
+        return new KeptCertificate(
+                instruments.keepCertificate(id, CertificateFile.of(content), person.name(), Instant.now()));
+    }
+
+    @GetMapping("/{id}/certificate")
+    ResponseEntity<byte[]> certificate(@PathVariable String id, @RequestParam String sha256) {
+        CertificateFile file = instruments.certificate(id, sha256);
+        String ending = file.mediaType().substring(file.mediaType().indexOf('/') + 1);
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(file.mediaType()))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"certificate-" + id + "." + ending + "\"")
+                .body(file.content());
+    }
+
+    private static void requireLead(Person person) {
+        if (!person.leads()) {
+            throw new NotAllowedException("The toolcase is kept by the quality lead.");
+        }
+    }
+
+    private static InstrumentView view(Instruments.Kept kept) {
+        Instrument instrument = kept.instrument().instrument();
+        Optional<LocalDate> until = instrument.calibration().map(Instrument.Calibration::until);
+        return new InstrumentView(
+                kept.instrument(),
+                instrument.id(),
+                instrument.title(),
+                instrument.kind().key(),
+                instrument.kind().title(),
+                kept.version(),
+                until,
+                until.filter(day -> day.isBefore(LocalDate.now())).isPresent());
+    }
+}
