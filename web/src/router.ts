@@ -25,6 +25,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: "/installations/:id/site",
+      name: "site",
+      component: () => import("./site/SitePage.vue"),
+      props: true,
+    },
+    {
       path: "/installations/:id/:station",
       name: "walk",
       component: () => import("./walk/WalkPage.vue"),
@@ -37,6 +43,9 @@ export const router = createRouter({
       component: () => import("./corrections/CorrectionsPage.vue"),
     },
     { path: "/rule-books", name: "rule-books", component: () => import("./rulebooks/RuleBooksPage.vue") },
+    { path: "/data-sheets", name: "data-sheets", component: () => import("./sheets/SheetsPage.vue") },
+    { path: "/toolcase", name: "toolcase", component: () => import("./toolcase/ToolcasePage.vue") },
+    { path: "/reckoner/:id?", name: "reckoner", component: () => import("./reckoner/ReckonerPage.vue") },
     { path: "/:rest(.*)*", redirect: "/register" },
   ],
 });

@@ -47,6 +47,13 @@ async function problemOf(response: Response): Promise<Problem> {
   return { status: response.status, detail: `The server answered ${response.status}. Nothing was changed.` };
 }
 
+function asSent(body: unknown, contentType?: string): BodyInit | undefined {
+  if (body === undefined || body instanceof Blob) {
+    return body;
+  }
+  return contentType ? String(body) : JSON.stringify(body);
+}
+
 async function send<T>(method: string, path: string, body?: unknown, contentType?: string): Promise<T> {
   pending.value++;
   try {
@@ -60,7 +67,7 @@ async function send<T>(method: string, path: string, body?: unknown, contentType
       response = await fetch(path, {
         method,
         headers,
-        body: body === undefined ? undefined : contentType ? String(body) : JSON.stringify(body),
+        body: asSent(body, contentType),
       });
     } catch {
       throw new ProblemError(NO_CONNECTION);
@@ -81,6 +88,8 @@ async function send<T>(method: string, path: string, body?: unknown, contentType
 export const api = {
   get: <T>(path: string) => send<T>("GET", path),
   post: <T>(path: string, body: unknown, contentType?: string) => send<T>("POST", path, body, contentType),
+  /** A file as it is; the server tells by its content what it is. */
+  file: <T>(path: string, file: Blob) => send<T>("POST", path, file, "application/octet-stream"),
   put: <T>(path: string, body: unknown) => send<T>("PUT", path, body),
   remove: (path: string) => send<void>("DELETE", path),
 };

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { notice } from "../frame/notice";
-import { ref } from "vue";
+import { ref, shallowReactive } from "vue";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import PhotoStrip from "../photos/PhotoStrip.vue";
+import { usePhotos } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
 
 type Listed = Schemas["Listed"];
@@ -17,10 +19,18 @@ const due = ref<string>();
 const theirs = ref<Schemas["Correction"]>();
 const saveProblem = ref("");
 
+/** The photos of every installation that has a correction, by its id. */
+const photos = shallowReactive(new Map<string, ReturnType<typeof usePhotos>>());
+
 async function load() {
   problem.value = "";
   try {
-    listed.value = await api.get("/api/corrections");
+    listed.value = await api.get<Listed[]>("/api/corrections");
+    for (const { correction } of listed.value) {
+      if (!photos.has(correction.installationId)) {
+        photos.set(correction.installationId, usePhotos(ref(correction.installationId)));
+      }
+    }
   } catch (thrown) {
     problem.value = sentence(thrown);
   }
@@ -91,6 +101,13 @@ async function save(state: Schemas["Correction"]["state"], version = editing.val
           <p>{{ item.correction.finding }}</p>
           <p class="quiet">{{ item.correction.limits }}</p>
           <p class="words">{{ item.correction.words }}</p>
+          <PhotoStrip
+            :photos="photos.get(item.correction.installationId)?.of({ correction: item.correction.id }) ?? []"
+            :label="`correction ${item.correction.number}`"
+            @add="
+              photos.get(item.correction.installationId)?.hang({ correction: item.correction.id }, $event)
+            "
+          />
         </div>
         <div class="due">
           <span v-if="item.correction.state === 'WITHDRAWN'" class="quiet">withdrawn</span>

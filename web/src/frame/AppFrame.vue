@@ -35,6 +35,9 @@ const actions = computed(() => [
   { title: "Register", detail: "page", go: () => void router.push("/register") },
   { title: "Corrections", detail: "page", go: () => void router.push("/corrections") },
   { title: "Rule books", detail: "page", go: () => void router.push("/rule-books") },
+  { title: "Data sheets", detail: "page", go: () => void router.push("/data-sheets") },
+  { title: "Toolcase", detail: "page", go: () => void router.push("/toolcase") },
+  { title: "Reckoner", detail: "page", go: () => void router.push("/reckoner") },
   { title: "Other unit system", detail: "action", go: toggleUnits },
   { title: theme.value === "light" ? "Attic theme" : "Light theme", detail: "action", go: toggleTheme },
   { title: "All keys", detail: "action", go: () => (keysOpen.value = true) },
@@ -66,6 +69,9 @@ function leave() {
         <RouterLink to="/register">Register</RouterLink>
         <RouterLink to="/corrections">Corrections</RouterLink>
         <RouterLink to="/rule-books">Rule books</RouterLink>
+        <RouterLink to="/data-sheets">Data sheets</RouterLink>
+        <RouterLink to="/toolcase">Toolcase</RouterLink>
+        <RouterLink to="/reckoner">Reckoner</RouterLink>
       </nav>
       <div class="tools">
         <button
@@ -97,6 +103,9 @@ function leave() {
         <RouterLink class="button" to="/register">Register</RouterLink>
         <RouterLink class="button" to="/corrections">Corrections</RouterLink>
         <RouterLink class="button" to="/rule-books">Rule books</RouterLink>
+        <RouterLink class="button" to="/data-sheets">Data sheets</RouterLink>
+        <RouterLink class="button" to="/toolcase">Toolcase</RouterLink>
+        <RouterLink class="button" to="/reckoner">Reckoner</RouterLink>
         <button type="button" class="button" @click="toggleTheme">
           {{ theme === "light" ? "Attic theme" : "Light theme" }}
         </button>
@@ -166,9 +175,15 @@ div.heading {
   flex-wrap: nowrap;
 }
 
-.heading strong,
-.counts {
+.heading strong {
   flex: none;
+}
+
+.counts {
+  overflow: hidden;
+  min-width: 0;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 
 .detail {

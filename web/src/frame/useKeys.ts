@@ -10,6 +10,7 @@ export const KEYS: readonly { key: string; does: string }[] = [
   { key: "h", does: "start a hold" },
   { key: "[", does: "previous station" },
   { key: "]", does: "next station" },
+  { key: "z", does: "undo, in a drawing" },
   { key: "u", does: "other unit system" },
   { key: "?", does: "all keys" },
   { key: "Ctrl K", does: "go to anything" },

@@ -10,6 +10,7 @@ const { units, ofBook } = useUnits();
 const { heading } = usePlaces();
 
 const paper = ref<"A4" | "LETTER">("A4");
+const photos = ref<"NONE" | "STRIPPED" | "POSITIONED">("NONE");
 const pages = ref<number>();
 const problem = ref("");
 const installation = ref<Schemas["InstallationView"]>();
@@ -57,7 +58,12 @@ onBeforeUnmount(() => (heading.value = undefined));
             Letter
           </button>
         </div>
-        <a class="button" :href="`${path}/case.json`" download>Open data, JSON</a>
+        <select v-model="photos" class="field photos" aria-label="Photos in the open data">
+          <option value="NONE">without photos</option>
+          <option value="STRIPPED">with photos</option>
+          <option value="POSITIONED">with photos and where they were taken</option>
+        </select>
+        <a class="button" :href="`${path}/case.json?photos=${photos}`" download>Open data, JSON</a>
         <a class="button primary" :href="`${path}/report.pdf?${query}`" download>Report, PDF</a>
       </div>
     </div>
@@ -78,6 +84,11 @@ onBeforeUnmount(() => (heading.value = undefined));
 </template>
 
 <style scoped>
+.photos {
+  width: auto;
+  min-height: 40px;
+}
+
 .actions,
 .papers {
   display: flex;

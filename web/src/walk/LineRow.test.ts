@@ -15,6 +15,9 @@ const line: Line = {
   options: [],
   example: "40.5 in",
   optional: false,
+  due: true,
+  dueAt: "final",
+  hidden: false,
   instrumentKind: "tape",
   earlier: 0,
 };

@@ -2,19 +2,22 @@
 import { computed, ref, watch } from "vue";
 import { ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import PhotoStrip from "../photos/PhotoStrip.vue";
+import type { Photo } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
-import type { Grade, Judgement, Line } from "./useWalk";
+import type { Grade, Judgement, Line, Tool } from "./useWalk";
 import VerdictMark from "./VerdictMark.vue";
 import { ORDER } from "./verdicts";
 
 const props = defineProps<{
   line: Line;
   judgements: Judgement[];
-  instruments: Schemas["InstrumentView"][];
+  instruments: Tool[];
   understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  photos?: Photo[];
 }>();
-const emit = defineEmits<{ focused: []; done: []; history: [] }>();
+const emit = defineEmits<{ focused: []; done: []; history: []; photo: [files: File[]] }>();
 
 const FEW_OPTIONS = 4;
 const GRADES: { value: Grade; word: string }[] = [
@@ -166,14 +169,18 @@ defineExpose({ focus: () => field.value?.focus() });
 </script>
 
 <template>
-  <div class="line" :class="{ open: !line.reading && !line.optional }" @focusin="emit('focused')">
+  <div class="line" :class="{ open: !line.reading && !line.optional && line.due }" @focusin="emit('focused')">
     <component
       :is="buttons ? 'span' : 'label'"
       :for="buttons ? undefined : fieldId"
       class="title"
       :title="line.how"
     >
-      {{ line.title }}<span v-if="line.optional" class="quiet optional"> optional</span>
+      {{ line.title }}<span v-if="line.optional" class="quiet optional"> optional</span
+      ><span v-else-if="!line.due && !line.reading" class="quiet optional"> due at {{ line.dueAt }}</span
+      ><span v-if="line.hidden" class="hidden" title="Out of sight once covers are closed: read it before."
+        >hidden later</span
+      >
     </component>
     <div class="entry">
       <div v-if="buttons" class="options" role="group" :aria-label="line.title">
@@ -195,6 +202,7 @@ defineExpose({ focus: () => field.value?.focus() });
         :id="fieldId"
         ref="field"
         v-model="typed"
+        :aria-label="line.title"
         class="field mono"
         @change="commit()"
       >
@@ -206,6 +214,7 @@ defineExpose({ focus: () => field.value?.focus() });
         :id="fieldId"
         ref="field"
         v-model="typed"
+        :aria-label="line.title"
         class="field mono"
         :class="{ unsaved: changed && typed }"
         :placeholder="hint"
@@ -241,7 +250,9 @@ defineExpose({ focus: () => field.value?.focus() });
         @change="regrade"
       >
         <option value="">any {{ line.instrumentKind.replace("-", " ") }}</option>
-        <option v-for="i in fitting" :key="i.id" :value="i.id">{{ i.title }}</option>
+        <option v-for="i in fitting" :key="i.id" :value="i.id">
+          {{ i.title }}{{ i.lapsed ? ", out of calibration" : "" }}
+        </option>
       </select>
       <span v-else class="quiet small-text">{{ line.instrumentKind.replace("-", " ") }}</span>
     </div>
@@ -269,6 +280,15 @@ defineExpose({ focus: () => field.value?.focus() });
     <p v-if="worst && line.reading && worst.verdict !== 'MEETS'" class="answer">
       <VerdictMark :verdict="worst.verdict" :size="12" worded /> {{ worst.because }}
     </p>
+    <p v-if="line.goodEnough" class="better">{{ line.goodEnough }}</p>
+    <PhotoStrip
+      v-if="photos"
+      class="photos"
+      :class="{ some: photos.length }"
+      :photos="photos"
+      :label="line.title"
+      @add="emit('photo', $event)"
+    />
     <p v-if="line.caution" class="caution">{{ line.caution }}</p>
   </div>
 </template>
@@ -396,6 +416,33 @@ defineExpose({ focus: () => field.value?.focus() });
   gap: 4px 10px;
   align-items: center;
   padding: 4px 0 6px;
+}
+
+.hidden {
+  margin-left: 6px;
+  padding: 0 4px;
+  border: 1px dashed var(--brass);
+  border-radius: 3px;
+  color: var(--brass);
+  font-size: 11px;
+  white-space: nowrap;
+}
+
+.better {
+  grid-column: 1 / -1;
+  padding-bottom: 4px;
+  font-size: 13px;
+}
+
+.photos {
+  display: none;
+  grid-column: 1 / -1;
+  padding: 2px 0 6px;
+}
+
+.photos.some,
+.line:focus-within .photos {
+  display: flex;
 }
 
 .caution {

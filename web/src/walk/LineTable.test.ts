@@ -15,6 +15,9 @@ function line(point: string, over: Partial<Line> = {}): Line {
     options: [],
     example: "40.5 in, 3' 4\" or 1.03 m",
     optional: false,
+    due: true,
+    dueAt: "final",
+    hidden: false,
     instrumentKind: "tape",
     earlier: 0,
     ...over,
@@ -34,7 +37,7 @@ function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined)) {
     attachTo: document.body,
     props: {
       lines,
-      instruments: [{ id: "tape-2", title: "Tape 2", kind: "tape" }],
+      instruments: [{ id: "tape-2", title: "Tape 2", kind: "tape", lapsed: false }],
       judgementsOf: () => [],
       understand: vi.fn().mockResolvedValue({ plausible: true }),
       save,
@@ -104,4 +107,20 @@ test("the placeholder is one example, not all of them", () => {
   const { wrapper } = table([line("a")]);
   expect(wrapper.find("input").attributes("placeholder")).toBe("40.5 in");
   wrapper.unmount();
+});
+
+test("lines that need not be read are folded until they are asked for", async () => {
+  const spare = (point: string) => line(point, { optional: true });
+  const { wrapper } = table([line("a"), spare("b"), spare("c"), line("d", { optional: true, reading })]);
+  expect(wrapper.findAll(".line")).toHaveLength(2);
+  expect(wrapper.find(".unfold").text()).toContain("2 more lines");
+  await wrapper.find(".unfold").trigger("click");
+  expect(wrapper.findAll(".line")).toHaveLength(4);
+});
+
+test("a line that is not due yet is passed over and says when it is", () => {
+  const { wrapper } = table([line("a", { due: false, dueAt: "final", hidden: true })]);
+  expect(wrapper.text()).toContain("due at final");
+  expect(wrapper.text()).toContain("hidden later");
+  expect(wrapper.find(".line").classes()).not.toContain("open");
 });

@@ -1,17 +1,26 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from "vue";
 import type { Schemas } from "../api/client";
+import type { Photo } from "../photos/usePhotos";
 import LineRow from "./LineRow.vue";
-import { lineKey, type Judgement, type Line } from "./useWalk";
+import { lineKey, type Judgement, type Line, type Tool } from "./useWalk";
 
 const props = defineProps<{
   lines: Line[];
-  instruments: Schemas["InstrumentView"][];
+  instruments: Tool[];
   judgementsOf: (line: Line) => Judgement[];
   understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  photosOf?: (line: Line) => Photo[];
 }>();
-const emit = defineEmits<{ focused: [line: Line]; history: [line: Line] }>();
+const emit = defineEmits<{
+  focused: [line: Line];
+  history: [line: Line];
+  photo: [line: Line, files: File[]];
+}>();
+
+/** So many lines that need not be read are shown without asking. */
+const FEW = 1;
 
 const rows = new Map<string, InstanceType<typeof LineRow>>();
 const at = ref("");
@@ -29,6 +38,26 @@ const groups = computed(() => {
   return found;
 });
 
+/** Units whose optional lines have been asked for. */
+const unfolded = ref(new Set<string>());
+
+function spare(line: Line): boolean {
+  return line.optional && !line.reading;
+}
+
+function folded(group: { title: string; lines: Line[] }): number {
+  const count = group.lines.filter(spare).length;
+  return count > FEW && !unfolded.value.has(group.title) ? count : 0;
+}
+
+function shown(group: { title: string; lines: Line[] }): Line[] {
+  return folded(group) ? group.lines.filter((line) => !spare(line)) : group.lines;
+}
+
+function unfold(title: string) {
+  unfolded.value = new Set([...unfolded.value, title]);
+}
+
 function keep(line: Line, row: unknown) {
   if (row) {
     rows.set(lineKey(line), row as InstanceType<typeof LineRow>);
@@ -42,8 +71,12 @@ function focused(line: Line) {
   emit("focused", line);
 }
 
-function go(line: Line | undefined) {
+async function go(line: Line | undefined) {
   if (line) {
+    if (spare(line)) {
+      unfold(line.group);
+      await nextTick();
+    }
     rows.get(lineKey(line))?.focus();
   }
 }
@@ -57,15 +90,17 @@ async function nextOpen() {
   await nextTick();
   const from = index();
   const after = [...props.lines.slice(from + 1), ...props.lines.slice(0, from + 1)];
-  go(after.find((line) => !line.reading && !line.optional) ?? after.find((line) => !line.reading));
+  await go(
+    after.find((line) => !line.reading && !line.optional && line.due) ?? after.find((line) => !line.reading),
+  );
 }
 
 function previous() {
-  go(props.lines[Math.max(0, index() - 1)]);
+  void go(props.lines[Math.max(0, index() - 1)]);
 }
 
 function goTo(key: string) {
-  go(props.lines.find((line) => lineKey(line) === key));
+  void go(props.lines.find((line) => lineKey(line) === key));
 }
 
 defineExpose({ nextOpen, previous, goTo });
@@ -79,7 +114,7 @@ defineExpose({ nextOpen, previous, goTo });
     <section v-for="group in groups" :key="group.title" :aria-label="group.title || 'System'">
       <h3 v-if="group.title">{{ group.title }}</h3>
       <LineRow
-        v-for="line in group.lines"
+        v-for="line in shown(group)"
         :key="lineKey(line)"
         :ref="(row) => keep(line, row)"
         :line="line"
@@ -87,10 +122,15 @@ defineExpose({ nextOpen, previous, goTo });
         :instruments="instruments"
         :understand="understand"
         :save="save"
+        :photos="photosOf?.(line)"
+        @photo="emit('photo', line, $event)"
         @focused="focused(line)"
         @done="nextOpen"
         @history="emit('history', line)"
       />
+      <button v-if="folded(group)" type="button" class="unfold" @click="unfold(group.title)">
+        {{ folded(group) }} more lines, read only where they apply
+      </button>
     </section>
   </div>
 </template>
@@ -117,6 +157,20 @@ h3 {
   padding: 5px 0 3px;
   background: var(--ground);
   font-size: 13px;
+}
+
+.unfold {
+  width: 100%;
+  min-height: 40px;
+  padding: 0;
+  border: 0;
+  border-bottom: 1px solid var(--hair);
+  background: none;
+  color: var(--lake);
+  font: 13px var(--text);
+  text-align: left;
+  text-decoration: underline;
+  cursor: pointer;
 }
 
 @media (max-width: 760px) {

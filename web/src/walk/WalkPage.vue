@@ -3,10 +3,14 @@ import { notice } from "../frame/notice";
 import { computed, onBeforeUnmount, ref, toRef, watchEffect } from "vue";
 import { useRouter } from "vue-router";
 import { useKeys } from "../frame/useKeys";
+import { useSession } from "../session/useSession";
 import { usePlaces } from "../frame/usePlaces";
+import { usePhotos } from "../photos/usePhotos";
 import CorrectionDialog from "./CorrectionDialog.vue";
+import AccessFigure from "./figures/AccessFigure.vue";
 import CircuitFigure from "./figures/CircuitFigure.vue";
-import PlatesFigure from "./figures/PlatesFigure.vue";
+import PenetrationFigure from "./figures/PenetrationFigure.vue";
+import PaperFigure from "./figures/PaperFigure.vue";
 import PsychrometricFigure from "./figures/PsychrometricFigure.vue";
 import SitingFigure from "./figures/SitingFigure.vue";
 import HistoryDialog from "./HistoryDialog.vue";
@@ -15,12 +19,16 @@ import LineTable from "./LineTable.vue";
 import RoutePipe from "./RoutePipe.vue";
 import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
 import { countsInWords, sumOfCounts } from "./verdicts";
+import VisitDialog from "./VisitDialog.vue";
 import WhyDrawer from "./WhyDrawer.vue";
 
 const props = defineProps<{ id: string; stationKey: string }>();
 const router = useRouter();
 const walk = useWalk(toRef(props, "id"), toRef(props, "stationKey"));
 const { installation, route, station, judgements, problem } = walk;
+const { person } = useSession();
+const inspects = computed(() => person.value?.role !== "CREW");
+const photos = usePhotos(toRef(props, "id"));
 const { ofPage, heading } = usePlaces();
 
 const table = ref<InstanceType<typeof LineTable>>();
@@ -28,13 +36,16 @@ const chosen = ref("");
 const whyOpen = ref(false);
 const correctionOpen = ref(false);
 const historyOpen = ref(false);
+const visitOpen = ref(false);
 const historyLine = ref<Line>();
 
 const chosenJudgement = computed(
   () => judgements.value.find((j) => j.key === chosen.value) ?? judgements.value[0],
 );
 const built = computed(() => route.value.filter((s) => s.built));
-const required = computed(() => station.value?.lines.filter((line) => !line.optional) ?? []);
+const required = computed(
+  () => station.value?.lines.filter((line) => !line.optional && (line.due || line.reading)) ?? [],
+);
 const read = computed(() => required.value.filter((line) => line.reading).length);
 
 watchEffect(() => {
@@ -142,11 +153,34 @@ useKeys({
             <h1>{{ station.question }}</h1>
             <p class="quiet">{{ station.title }}: {{ read }} of {{ required.length }} lines read.</p>
           </div>
-          <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
+          <div class="buttons">
+            <button v-if="inspects" type="button" class="button" @click="visitOpen = true">
+              Visit: {{ installation?.stage }}
+            </button>
+            <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
+          </div>
         </div>
-        <div class="figure">
-          <PlatesFigure v-if="station.figures.plates" :plates="station.figures.plates" />
-          <SitingFigure v-if="station.figures.siting" :units="station.figures.siting" />
+        <div
+          class="figure"
+          tabindex="0"
+          role="group"
+          aria-label="Figure of the station"
+          :class="{ tall: station.figures.plan || (station.figures.plates?.length ?? 0) > 3 }"
+        >
+          <PaperFigure
+            v-if="station.figures.plates"
+            :plates="station.figures.plates"
+            :photos-of="(component) => photos.of({ component })"
+            @add="(component, files) => photos.hang({ component }, files)"
+          />
+          <SitingFigure
+            v-if="station.figures.siting"
+            :id="id"
+            :units="station.figures.siting"
+            :plan="station.figures.plan"
+          />
+          <AccessFigure v-if="station.figures.access" :parts="station.figures.access" />
+          <PenetrationFigure v-if="station.figures.holes" :holes="station.figures.holes" />
           <CircuitFigure v-if="station.figures.circuits" :circuits="station.figures.circuits" />
           <PsychrometricFigure v-if="station.figures.coils" :coils="station.figures.coils" />
         </div>
@@ -158,6 +192,8 @@ useKeys({
           :judgements-of="walk.judgementsOf"
           :understand="walk.understand"
           :save="walk.save"
+          :photos-of="(line) => photos.of({ point: line.point, component: line.component })"
+          @photo="(line, files) => photos.hang({ point: line.point, component: line.component }, files)"
           @focused="lineFocused"
           @history="history"
         />
@@ -174,6 +210,7 @@ useKeys({
     />
     <WhyDrawer v-model="whyOpen" :judgement="chosenJudgement" />
     <CorrectionDialog v-model="correctionOpen" :judgement="chosenJudgement" :raise="walk.raise" />
+    <VisitDialog v-model="visitOpen" :installation="installation" @begun="walk.reload()" />
     <HistoryDialog v-model="historyOpen" :line="historyLine" :history="walk.history" />
   </div>
 </template>
@@ -199,6 +236,12 @@ useKeys({
   justify-content: space-between;
 }
 
+.buttons {
+  display: flex;
+  flex: none;
+  gap: 8px;
+}
+
 .figure {
   flex: none;
   height: 236px;
@@ -207,6 +250,10 @@ useKeys({
   border-radius: 4px;
   background: var(--paper);
   overflow: auto;
+}
+
+.figure.tall {
+  height: 320px;
 }
 
 .table-of-lines {

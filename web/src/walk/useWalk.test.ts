@@ -38,6 +38,9 @@ function line(point: string): Line {
     options: [],
     example: "",
     optional: false,
+    due: true,
+    dueAt: "final",
+    hidden: false,
     instrumentKind: "tape",
     earlier: 0,
   };

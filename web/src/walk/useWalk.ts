@@ -6,6 +6,8 @@ import { ORDER } from "./verdicts";
 
 export type Line = Schemas["LineView"];
 export type Judgement = Schemas["JudgementView"];
+/** What a line needs to know of an instrument. */
+export type Tool = Pick<Schemas["InstrumentView"], "id" | "title" | "kind" | "lapsed">;
 export type Grade = Schemas["TypedReading"]["grade"];
 
 export function lineKey(line: { point: string; component: string }): string {
@@ -53,6 +55,12 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
         problem.value = sentence(thrown);
       }
     }
+  }
+
+  /** Asks for everything anew, the facts too. */
+  function reload() {
+    installation.value = undefined;
+    return load();
   }
 
   watch([id, stationKey, units], load, { immediate: true });
@@ -125,6 +133,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     judgements,
     problem,
     load,
+    reload,
     judgementsOf,
     save,
     understand,

@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/instruments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}": {
         parameters: {
             query?: never;
@@ -13,6 +29,22 @@ export interface paths {
         };
         get: operations["one"];
         put: operations["amend"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/site-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drawing"];
+        put: operations["keep"];
         post?: never;
         delete?: never;
         options?: never;
@@ -68,7 +100,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/installations": {
+    "/api/reckoner/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments": {
         parameters: {
             query?: never;
             header?: never;
@@ -77,7 +125,55 @@ export interface paths {
         };
         get: operations["all_1"];
         put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{id}/certificates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["certificate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_2"];
+        put?: never;
         post: operations["enter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["visit"];
         delete?: never;
         options?: never;
         head?: never;
@@ -100,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/site-plan/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["trial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/readings": {
         parameters: {
             query?: never;
@@ -110,6 +222,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["save"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_3"];
+        put?: never;
+        post: operations["keep_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -148,6 +276,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/data-sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_4"];
+        put?: never;
+        post: operations["bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/data-sheets/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rule-books/{id}": {
         parameters: {
             query?: never;
@@ -164,14 +324,78 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/instruments": {
+    "/api/reckoner": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["instruments"];
+        get: operations["all_5"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}/thumbnail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["thumbnail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/length": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["length"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{id}/certificate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["certificate_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -188,6 +412,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["station"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/site-plan.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/site-plan.geojson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["geoJson"];
         put?: never;
         post?: never;
         delete?: never;
@@ -219,7 +475,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["preview"];
+        get: operations["preview_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -292,6 +548,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/data-sheets/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/data-sheets/file.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/data-sheets/differences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["differences"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/corrections": {
         parameters: {
             query?: never;
@@ -299,7 +603,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -312,6 +616,51 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        CalibrationRecord: {
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            months: number;
+            certificate?: string;
+            file?: string;
+        };
+        ChangedInstrument: {
+            instrument: components["schemas"]["InstrumentRecord"];
+            /** Format: int32 */
+            version: number;
+        };
+        InstrumentRecord: {
+            id: string;
+            title: string;
+            kind: string;
+            dimension: string;
+            ofReading?: string;
+            ofFullScale?: string;
+            fullScale?: string;
+            constant?: string;
+            resolution?: string;
+            range?: components["schemas"]["RangeRecord"];
+            refrigerants?: string[];
+            flammable?: boolean;
+            mostPressure?: string;
+            calibrations?: components["schemas"]["CalibrationRecord"][];
+        };
+        RangeRecord: {
+            lowest: string;
+            highest: string;
+        };
+        InstrumentView: {
+            instrument: components["schemas"]["InstrumentRecord"];
+            id: string;
+            title: string;
+            kind: string;
+            kindTitle: string;
+            /** Format: int32 */
+            version: number;
+            /** Format: date */
+            until?: string;
+            lapsed: boolean;
+        };
         Amendment: {
             title: string;
             system: string;
@@ -339,6 +688,7 @@ export interface components {
             stage: string;
             /** Format: date */
             visitedOn: string;
+            visits: components["schemas"]["VisitView"][];
             /** Format: int32 */
             version: number;
             ruleBook: string;
@@ -346,6 +696,84 @@ export interface components {
             /** @enum {string} */
             display: "US" | "SI";
             components: components["schemas"]["Component"][];
+        };
+        VisitView: {
+            stage: string;
+            /** Format: date */
+            visitedOn: string;
+        };
+        CureView: {
+            /** @enum {string} */
+            outcome: "NOTHING_TO_CURE" | "CURED" | "NO_PLACE" | "NOT_FOUND" | "NO_AREA";
+            sentence: string;
+            moves: components["schemas"]["MoveView"][];
+        };
+        DistanceView: {
+            component: string;
+            name: string;
+            text: string;
+            from: components["schemas"]["PointView"];
+            to: components["schemas"]["PointView"];
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            judgement: string;
+        };
+        DrawingView: {
+            /** Format: int32 */
+            version: number;
+            plan?: {
+                [key: string]: unknown;
+            };
+            view?: components["schemas"]["PlanView"];
+        };
+        FeatureView: {
+            id: string;
+            kind: string;
+            title: string;
+            closed: boolean;
+            points: components["schemas"]["PointView"][];
+        };
+        MoveView: {
+            component: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            facing: number;
+            sideways: string;
+            along: string;
+            text: string;
+        };
+        PlanView: {
+            features: components["schemas"]["FeatureView"][];
+            units: components["schemas"]["UnitView"][];
+            distances: components["schemas"]["DistanceView"][];
+            overlaps: string[];
+            cure: components["schemas"]["CureView"];
+            turnedCure: components["schemas"]["CureView"];
+        };
+        PointView: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        UnitView: {
+            component: string;
+            title: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            facing: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            depth: number;
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
         };
         AmendedCorrection: {
             words: string;
@@ -406,6 +834,17 @@ export interface components {
             display: "US" | "SI";
             note: string;
         };
+        AnswerView: {
+            steps: components["schemas"]["ReckonedStep"][];
+        };
+        ReckonedStep: {
+            name: string;
+            how: string;
+            value: string;
+        };
+        KeptCertificate: {
+            sha256: string;
+        };
         NewComponent: {
             title: string;
             /** @enum {string} */
@@ -427,6 +866,12 @@ export interface components {
             ruleBook: string;
             components: components["schemas"]["NewComponent"][];
         };
+        NewVisit: {
+            /** @enum {string} */
+            stage: "PLAN_CHECK" | "BEFORE_COVER" | "WITNESS" | "FINAL" | "RE_VISIT";
+            /** Format: date */
+            visitedOn: string;
+        };
         Question: {
             point: string;
             component: string;
@@ -439,6 +884,20 @@ export interface components {
             uncertainty?: string;
             plausible: boolean;
             problem?: string;
+        };
+        TrialView: {
+            view: components["schemas"]["PlanView"];
+            judgements: components["schemas"]["VerdictView"][];
+        };
+        VerdictView: {
+            key: string;
+            title: string;
+            subject: string;
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            because: string;
+            /** @enum {string} */
+            before?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
         };
         TypedReading: {
             /** Format: uuid */
@@ -466,6 +925,15 @@ export interface components {
             /** Format: double */
             whiskerTo: number;
             reading: string;
+        };
+        CircleView: {
+            title: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            radius: number;
         };
         CircuitView: {
             component: string;
@@ -496,11 +964,34 @@ export interface components {
             grade?: string;
             by?: string;
         };
+        FallView: {
+            /** Format: double */
+            ratio: number;
+            text: string;
+        };
         FiguresView: {
             plates?: components["schemas"]["PlateView"][];
             siting?: components["schemas"]["SitedUnitView"][];
+            plan?: components["schemas"]["PlanView"];
+            walls?: components["schemas"]["WallFigureView"][];
+            access?: components["schemas"]["PartView"][];
+            holes?: components["schemas"]["HoleView"][];
             circuits?: components["schemas"]["CircuitView"][];
             coils?: components["schemas"]["CoilView"][];
+        };
+        HoleView: {
+            component: string;
+            title: string;
+            diameter?: components["schemas"]["SpanView"];
+            packed?: components["schemas"]["SpanView"];
+            wanted?: components["schemas"]["SpanView"];
+            parts: components["schemas"]["CircleView"][];
+            thickness?: components["schemas"]["SpanView"];
+            fall?: components["schemas"]["FallView"];
+            /** @enum {string} */
+            fits: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            /** @enum {string} */
+            drains: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
         };
         JudgementView: {
             key: string;
@@ -545,7 +1036,11 @@ export interface components {
             options: string[];
             example: string;
             optional: boolean;
+            due: boolean;
+            dueAt: string;
+            hidden: boolean;
             instrumentKind: string;
+            goodEnough?: string;
             reading?: components["schemas"]["ReadingView"];
             /** Format: int32 */
             earlier: number;
@@ -559,6 +1054,15 @@ export interface components {
             /** Format: double */
             celsius: number;
             text: string;
+        };
+        PartView: {
+            name: string;
+            title: string;
+            found?: string;
+            asked?: string;
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            judgement: string;
         };
         PlaceView: {
             title: string;
@@ -667,6 +1171,49 @@ export interface components {
             /** Format: int32 */
             row: number;
         };
+        WallFigureView: {
+            component: string;
+            title: string;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            ceiling: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            underside: number;
+            items: components["schemas"]["WallItemView"][];
+        };
+        WallItemView: {
+            kind: string;
+            title: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+        };
+        Photo: {
+            id: string;
+            point?: string;
+            component?: string;
+            correction?: string;
+            sha256: string;
+            mediaType: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            /** Format: date-time */
+            takenAt?: string;
+            positioned: boolean;
+            addedBy: string;
+            /** Format: date-time */
+            addedAt: string;
+        };
         NewCorrection: {
             judgement: string;
             words: string;
@@ -677,6 +1224,13 @@ export interface components {
             id: string;
             /** Format: int32 */
             version: number;
+        };
+        CapacityRecord: {
+            mode: string;
+            outdoor: string;
+            indoor: string;
+            total: string;
+            sensible?: string;
         };
         CaseDocument: {
             format: string;
@@ -704,6 +1258,14 @@ export interface components {
             /** Format: date-time */
             raisedAt: string;
         };
+        FanRecord: {
+            staticPressure: string;
+            airflow: string;
+        };
+        FlowRecord: {
+            airflow: string;
+            capacity: string;
+        };
         InstallationRecord: {
             reference: string;
             title: string;
@@ -718,18 +1280,14 @@ export interface components {
             visitedOn: string;
             ruleBook: components["schemas"]["BookRecord"];
             components: components["schemas"]["Component"][];
+            earlierVisits?: components["schemas"]["VisitRecord"][];
+            sitePlan?: {
+                [key: string]: unknown;
+            };
             readings: components["schemas"]["ReadingRecord"][];
             corrections?: components["schemas"]["CorrectionRecord"][];
+            photos?: components["schemas"]["PhotoRecord"][];
             judgements?: components["schemas"]["JudgementRecord"][];
-        };
-        InstrumentRecord: {
-            id: string;
-            title: string;
-            kind: string;
-            dimension: string;
-            ofReading?: string;
-            constant?: string;
-            resolution?: string;
         };
         JudgementRecord: {
             requirement: string;
@@ -757,10 +1315,25 @@ export interface components {
             cooling?: string;
             airflow?: string;
             sensibleRatio?: string;
+            heating?: string;
+            meteringSize?: string;
+            capacities?: components["schemas"]["CapacityRecord"][];
+            flowFactors?: components["schemas"]["FlowRecord"][];
         };
-        RangeRecord: {
-            lowest: string;
-            highest: string;
+        PhotoRecord: {
+            point?: string;
+            component?: string;
+            /** Format: int32 */
+            correction?: number;
+            mediaType: string;
+            sha256: string;
+            /** Format: date-time */
+            takenAt?: string;
+            addedBy: string;
+            /** Format: date-time */
+            addedAt: string;
+            /** Format: byte */
+            content: string;
         };
         ReadingRecord: {
             id?: string;
@@ -774,6 +1347,8 @@ export interface components {
             by: string;
             /** Format: date-time */
             at: string;
+            /** Format: int32 */
+            visit?: number;
         };
         SheetRecord: {
             maker: string;
@@ -784,16 +1359,32 @@ export interface components {
             clearances?: {
                 [key: string]: string;
             };
-            lowestMounting?: string;
+            mountingClearances?: {
+                [key: string]: {
+                    [key: string]: string;
+                };
+            };
+            neighbours?: {
+                [key: string]: string;
+            };
             supply?: components["schemas"]["RangeRecord"];
-            minimumCircuitAmpacity?: string;
-            maximumOvercurrentDevice?: string;
+            meteringDevice?: string;
+            saltAir?: boolean;
             pairs?: components["schemas"]["PairRecord"][];
+            fan?: components["schemas"]["FanRecord"][];
+            torques?: components["schemas"]["TorqueRecord"][];
+            figures: {
+                [key: string]: string;
+            };
         };
         SizeRecord: {
             width: string;
             depth: string;
             height: string;
+        };
+        TorqueRecord: {
+            tube: string;
+            torque: string;
         };
         UnderstoodRecord: {
             /** Format: double */
@@ -801,8 +1392,48 @@ export interface components {
             /** Format: double */
             standardUncertainty: number;
         };
+        VisitRecord: {
+            /** @enum {string} */
+            stage: "PLAN_CHECK" | "BEFORE_COVER" | "WITNESS" | "FINAL" | "RE_VISIT";
+            /** Format: date */
+            visitedOn: string;
+        };
         Imported: {
             installations: string[];
+        };
+        SheetFile: {
+            format: string;
+            dataSheets: components["schemas"]["SheetRecord"][];
+        };
+        Brought: {
+            models: string[];
+        };
+        Difference: {
+            key: string;
+            title: string;
+            before?: string;
+            after?: string;
+        };
+        Effect: {
+            installation: string;
+            reference: string;
+            title: string;
+            requirement: string;
+            subject: string;
+            /** @enum {string} */
+            before: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            /** @enum {string} */
+            after: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            because: string;
+        };
+        SheetChange: {
+            model: string;
+            known: boolean;
+            differences: components["schemas"]["Difference"][];
+        };
+        SheetPreview: {
+            sheets: components["schemas"]["SheetChange"][];
+            effects: components["schemas"]["Effect"][];
         };
         BookLimit: {
             key: string;
@@ -830,10 +1461,27 @@ export interface components {
             settings: components["schemas"]["BookSetting"][];
             yaml: string;
         };
-        InstrumentView: {
+        ComputationView: {
+            id: string;
+            /** Format: int32 */
+            station: number;
+            stationTitle: string;
+            title: string;
+            source: string;
+            inputs: components["schemas"]["InputView"][];
+        };
+        InputView: {
             id: string;
             title: string;
-            kind: string;
+            notation: string;
+            options: string[];
+            several: boolean;
+            example: string;
+        };
+        LengthView: {
+            /** Format: double */
+            metres: number;
+            text: string;
         };
         RegisterEntry: {
             id: string;
@@ -867,6 +1515,39 @@ export interface components {
             /** Format: int32 */
             pages: number;
         };
+        SheetLine: {
+            maker: string;
+            model: string;
+            document: string;
+            refrigerant: string;
+            /** Format: int32 */
+            version: number;
+            /** Format: int32 */
+            installations: number;
+        };
+        FieldView: {
+            key: string;
+            title: string;
+            value: string;
+        };
+        SheetView: {
+            maker: string;
+            model: string;
+            document: string;
+            /** Format: int32 */
+            version: number;
+            versions: components["schemas"]["VersionView"][];
+            fields: components["schemas"]["FieldView"][];
+            pairs: components["schemas"]["PairRecord"][];
+        };
+        VersionView: {
+            /** Format: int32 */
+            version: number;
+            document: string;
+            addedBy: string;
+            /** Format: date-time */
+            addedAt: string;
+        };
         Listed: {
             correction: components["schemas"]["Correction"];
             reference: string;
@@ -882,6 +1563,32 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedInstrument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InstrumentView"];
+                };
+            };
+        };
+    };
     one: {
         parameters: {
             query?: never;
@@ -926,6 +1633,61 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["InstallationView"];
+                };
+            };
+        };
+    };
+    drawing: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DrawingView"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query: {
+                basedOn: number;
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DrawingView"];
                 };
             };
         };
@@ -1063,7 +1825,107 @@ export interface operations {
             };
         };
     };
+    answer: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AnswerView"];
+                };
+            };
+        };
+    };
     all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InstrumentView"][];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentRecord"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InstrumentView"];
+                };
+            };
+        };
+    };
+    certificate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptCertificate"];
+                };
+            };
+        };
+    };
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -1107,6 +1969,32 @@ export interface operations {
             };
         };
     };
+    visit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewVisit"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InstallationView"];
+                };
+            };
+        };
+    };
     understand: {
         parameters: {
             query?: {
@@ -1135,6 +2023,36 @@ export interface operations {
             };
         };
     };
+    trial: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialView"];
+                };
+            };
+        };
+    };
     save: {
         parameters: {
             query?: {
@@ -1159,6 +2077,58 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SavedReading"];
+                };
+            };
+        };
+    };
+    all_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Photo"][];
+                };
+            };
+        };
+    };
+    keep_1: {
+        parameters: {
+            query?: {
+                point?: string;
+                component?: string;
+                correction?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Photo"];
                 };
             };
         };
@@ -1237,6 +2207,74 @@ export interface operations {
             };
         };
     };
+    all_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SheetLine"][];
+                };
+            };
+        };
+    };
+    bring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetFile"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Brought"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SheetPreview"];
+                };
+            };
+        };
+    };
     one_1: {
         parameters: {
             query?: {
@@ -1261,7 +2299,7 @@ export interface operations {
             };
         };
     };
-    instruments: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -1276,7 +2314,100 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["InstrumentView"][];
+                    "*/*": components["schemas"]["ComputationView"][];
+                };
+            };
+        };
+    };
+    thumbnail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: {
+                position?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    length: {
+        parameters: {
+            query: {
+                typed: string;
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LengthView"];
+                };
+            };
+        };
+    };
+    certificate_1: {
+        parameters: {
+            query: {
+                sha256: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };
@@ -1306,6 +2437,52 @@ export interface operations {
             };
         };
     };
+    svg: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    geoJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     route: {
         parameters: {
             query?: never;
@@ -1328,7 +2505,7 @@ export interface operations {
             };
         };
     };
-    preview: {
+    preview_1: {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER";
@@ -1432,7 +2609,9 @@ export interface operations {
     };
     export: {
         parameters: {
-            query?: never;
+            query?: {
+                photos?: "NONE" | "STRIPPED" | "POSITIONED";
+            };
             header?: never;
             path: {
                 id: string;
@@ -1452,7 +2631,77 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    one_2: {
+        parameters: {
+            query: {
+                model: string;
+                version?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    export_1: {
+        parameters: {
+            query?: {
+                model?: string;
+                version?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SheetFile"];
+                };
+            };
+        };
+    };
+    differences: {
+        parameters: {
+            query: {
+                model: string;
+                from: number;
+                to: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Difference"][];
+                };
+            };
+        };
+    };
+    all_6: {
         parameters: {
             query?: never;
             header?: never;

@@ -34,7 +34,10 @@ const wall = unit("indoor-1", false, [
 ]);
 
 test("an outdoor unit is drawn in plan and elevation with what was taped", () => {
-  const figure = mount(SitingFigure, { props: { units: [outdoor] } });
+  const figure = mount(SitingFigure, {
+    global: { stubs: ["RouterLink"] },
+    props: { id: "i", units: [outdoor] },
+  });
   const labels = figure.findAll("svg").map((svg) => svg.attributes("aria-label"));
   expect(labels).toHaveLength(2);
   expect(labels[0]).toContain("front 500 mm, asked 600 mm: Fails");
@@ -50,7 +53,7 @@ test("the drawing is to scale: twice the distance is twice as long", () => {
       side("left", 1, 1),
       side("right", 1, 1),
     ]);
-    const lines = mount(SitingFigure, { props: { units: [u] } })
+    const lines = mount(SitingFigure, { global: { stubs: ["RouterLink"] }, props: { id: "i", units: [u] } })
       .findAll("svg")[0]!
       .findAll("line[stroke-width='1.5']");
     const front = lines.find(
@@ -63,7 +66,10 @@ test("the drawing is to scale: twice the distance is twice as long", () => {
 });
 
 test("everything drawn stays inside the picture however far the wall is", () => {
-  const svg = mount(SitingFigure, { props: { units: [outdoor] } }).findAll("svg")[0]!;
+  const svg = mount(SitingFigure, {
+    global: { stubs: ["RouterLink"] },
+    props: { id: "i", units: [outdoor] },
+  }).findAll("svg")[0]!;
   const [, , width = 0, height = 0] = svg.attributes("viewBox")!.split(" ").map(Number);
   for (const line of svg.findAll("line")) {
     for (const name of ["x1", "x2"]) {
@@ -77,7 +83,10 @@ test("everything drawn stays inside the picture however far the wall is", () => 
 });
 
 test("a unit is chosen by its tab; a wall unit has no plan and says when its size is not known", async () => {
-  const figure = mount(SitingFigure, { props: { units: [outdoor, wall] } });
+  const figure = mount(SitingFigure, {
+    global: { stubs: ["RouterLink"] },
+    props: { id: "i", units: [outdoor, wall] },
+  });
   expect(figure.text()).not.toContain("not known from a sheet");
   await figure.findAll("button")[1]!.trigger("click");
   expect(figure.findAll("svg")).toHaveLength(1);
@@ -86,7 +95,9 @@ test("a unit is chosen by its tab; a wall unit has no plan and says when its siz
 });
 
 test("no unit to draw is said", () => {
-  expect(mount(SitingFigure, { props: { units: [] } }).text()).toContain("No unit");
+  expect(
+    mount(SitingFigure, { global: { stubs: ["RouterLink"] }, props: { id: "i", units: [] } }).text(),
+  ).toContain("No unit");
   expect(mount(CircuitFigure, { props: { circuits: [] } }).text()).toContain("No unit");
 });
 

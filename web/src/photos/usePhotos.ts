@@ -1,0 +1,59 @@
+import { computed, shallowRef, watch, type Ref } from "vue";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+
+export type Photo = Schemas["Photo"];
+
+/** What a photo hangs on. */
+export interface Hook {
+  point?: string;
+  component?: string;
+  correction?: string;
+}
+
+const MOST_BYTES = 12 * 1024 * 1024;
+
+function query(hook: Hook): string {
+  const parts = Object.entries(hook).filter(([, value]) => value);
+  return parts.map(([key, value]) => `${key}=${encodeURIComponent(String(value))}`).join("&");
+}
+
+/** The photos of one installation. */
+export function usePhotos(id: Ref<string>) {
+  const photos = shallowRef<Photo[]>([]);
+  const path = computed(() => `/api/installations/${id.value}/photos`);
+
+  async function load() {
+    try {
+      photos.value = await api.get<Photo[]>(path.value);
+    } catch (thrown) {
+      notice.problem(sentence(thrown));
+    }
+  }
+
+  /** Hangs pictures, one after another; those refused are named and the others stay. */
+  async function hang(hook: Hook, files: Iterable<File>) {
+    for (const file of files) {
+      if (file.size > MOST_BYTES) {
+        notice.problem(`${file.name} is larger than 12 MB. Nothing was kept.`);
+        continue;
+      }
+      try {
+        const photo = await api.file<Photo>(`${path.value}?${query(hook)}`, file);
+        photos.value = [...photos.value, photo];
+      } catch (thrown) {
+        notice.problem(`${file.name}: ${sentence(thrown)}`);
+      }
+    }
+  }
+
+  function of(hook: Hook): Photo[] {
+    return photos.value.filter(
+      (p) => p.point === hook.point && p.component === hook.component && p.correction === hook.correction,
+    );
+  }
+
+  watch(id, load, { immediate: true });
+  return { photos, hang, of, load };
+}

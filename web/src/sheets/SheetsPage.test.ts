@@ -1,0 +1,136 @@
+import { flushPromises, mount } from "@vue/test-utils";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { ref } from "vue";
+import { api, ProblemError } from "../api/client";
+import SheetsPage from "./SheetsPage.vue";
+
+vi.mock("../api/client", async (original) => ({
+  ...(await original<typeof import("../api/client")>()),
+  api: { get: vi.fn(), post: vi.fn() },
+}));
+vi.mock("vue-router", () => ({ useRoute: () => ({ query: {} }), useRouter: () => ({ replace: vi.fn() }) }));
+const role = ref("QUALITY_LEAD");
+vi.mock("../session/useSession", () => ({
+  useSession: () => ({ person: { value: { role: role.value } } }),
+}));
+const get = vi.mocked(api.get);
+const post = vi.mocked(api.post);
+
+const version = (number: number) => ({
+  version: number,
+  document: `4410, edition ${number}`,
+  addedBy: "lead",
+  addedAt: "2026-11-01T10:00:00Z",
+});
+
+beforeEach(() => {
+  role.value = "QUALITY_LEAD";
+  get.mockImplementation((path: string) => {
+    if (path.includes("differences")) {
+      return Promise.resolve([{ key: "mass", title: "Mass of the unit", before: "86 lb", after: "90 lb" }]);
+    }
+    return Promise.resolve(
+      path.includes("/sheet?")
+        ? {
+            maker: "Ondrel",
+            model: "WS-12",
+            document: "4410, edition 2",
+            version: 2,
+            versions: [version(1), version(2)],
+            fields: [{ key: "mass", title: "Mass of the unit", value: "90 lb" }],
+            pairs: [
+              {
+                indoorModel: "WS-12 I",
+                cooling: "12 kBtu/h",
+                capacities: [{ mode: "cooling", outdoor: "95 F", indoor: "67 F", total: "12 kBtu/h" }],
+              },
+            ],
+          }
+        : [
+            {
+              maker: "Ondrel",
+              model: "WS-12",
+              document: "4410",
+              refrigerant: "R32",
+              version: 2,
+              installations: 3,
+            },
+          ],
+    );
+  });
+});
+afterEach(() => vi.resetAllMocks());
+
+async function page() {
+  const wrapper = mount(SheetsPage, { global: { stubs: ["RouterLink"] } });
+  await flushPromises();
+  return wrapper;
+}
+
+async function read(wrapper: Awaited<ReturnType<typeof page>>, text: string) {
+  const input = wrapper.find("input[type=file]");
+  Object.defineProperty(input.element, "files", { value: [new File([text], "s.json")], configurable: true });
+  await input.trigger("change");
+  await flushPromises();
+}
+
+test("a sheet is shown with its fields and its pairs", async () => {
+  const wrapper = await page();
+  expect(wrapper.text()).toContain("3 in use");
+  expect(wrapper.find(".fields").text()).toContain("90 lb");
+  expect(wrapper.find(".pair").text()).toContain("Listed with WS-12 I");
+  expect(wrapper.find(".pair table").text()).toContain("95 F");
+});
+
+test("two versions are compared where they differ", async () => {
+  const wrapper = await page();
+  await wrapper.findAll("select")[1]?.findAll("option")[1]?.setValue(true);
+  await flushPromises();
+  expect(get.mock.calls.at(-1)?.[0]).toContain("from=1&to=2");
+  expect(wrapper.text()).toContain("→ 90 lb");
+});
+
+test("a file is shown with what it would re-judge before it is brought in", async () => {
+  const wrapper = await page();
+  post.mockResolvedValueOnce({
+    sheets: [
+      { model: "WS-12", known: true, differences: [{ key: "mass", title: "Mass", before: "1", after: "2" }] },
+    ],
+    effects: [
+      {
+        installation: "i",
+        reference: "LH-01",
+        title: "Lido",
+        requirement: "Bracket bears the unit",
+        subject: "Outdoor unit",
+        before: "MEETS",
+        after: "FAILS",
+        because: "short",
+      },
+    ],
+  });
+  await read(wrapper, "{}");
+  expect(wrapper.find(".waiting").text()).toContain("Bracket bears the unit");
+  post.mockResolvedValueOnce({ models: ["WS-12"] });
+  await wrapper.find(".waiting .primary").trigger("click");
+  await flushPromises();
+  expect(post.mock.calls[1]?.[0]).toBe("/api/data-sheets");
+  expect(wrapper.find(".waiting").exists()).toBe(false);
+});
+
+test("who does not keep the library may look but not bring in", async () => {
+  role.value = "INSPECTOR";
+  const wrapper = await page();
+  post.mockResolvedValueOnce({ sheets: [], effects: [] });
+  await read(wrapper, "{}");
+  expect(wrapper.find(".waiting .primary").attributes("disabled")).toBeDefined();
+  expect(wrapper.text()).toContain("No verdict of any installation would change");
+});
+
+test("a file that is none is said and nothing waits", async () => {
+  const wrapper = await page();
+  post.mockRejectedValueOnce(new ProblemError({ status: 422, detail: "This reads undanus-data-sheets/1." }));
+  await read(wrapper, "{}");
+  expect(wrapper.find("[role=alert]").text()).toContain("undanus-data-sheets/1");
+  expect(wrapper.find(".waiting").exists()).toBe(false);
+});

@@ -1,0 +1,389 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from "vue";
+import { useRoute, useRouter } from "vue-router";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+import { useSession } from "../session/useSession";
+import VerdictMark from "../walk/VerdictMark.vue";
+
+const route = useRoute();
+const router = useRouter();
+const { person } = useSession();
+const leads = computed(() => person.value?.role === "QUALITY_LEAD");
+
+const all = ref<Schemas["SheetLine"][]>([]);
+const sheet = ref<Schemas["SheetView"]>();
+const from = ref<number>();
+const differences = ref<Schemas["Difference"][]>();
+const problem = ref("");
+/** A file that has been read but not brought in. */
+const waiting = ref<{ text: string; preview: Schemas["SheetPreview"] }>();
+
+async function load() {
+  try {
+    all.value = await api.get<Schemas["SheetLine"][]>("/api/data-sheets");
+    const model = (route.query.model as string | undefined) ?? all.value[0]?.model;
+    if (model) {
+      await show(model);
+    }
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+
+async function show(model: string, version?: number) {
+  differences.value = undefined;
+  from.value = undefined;
+  try {
+    const wanted = version ? `&version=${version}` : "";
+    sheet.value = await api.get<Schemas["SheetView"]>(
+      `/api/data-sheets/sheet?model=${encodeURIComponent(model)}${wanted}`,
+    );
+    problem.value = "";
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+
+function choose(model: string) {
+  void router.replace({ query: { model } });
+  void show(model);
+}
+
+watch(from, async (version) => {
+  const shown = sheet.value;
+  if (!version || !shown) {
+    differences.value = undefined;
+    return;
+  }
+  try {
+    differences.value = await api.get<Schemas["Difference"][]>(
+      `/api/data-sheets/differences?model=${encodeURIComponent(shown.model)}&from=${version}&to=${shown.version}`,
+    );
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+});
+
+async function read(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = "";
+  if (!file) {
+    return;
+  }
+  const text = await file.text();
+  try {
+    const preview = await api.post<Schemas["SheetPreview"]>(
+      "/api/data-sheets/preview",
+      text,
+      "application/json",
+    );
+    waiting.value = { text, preview };
+    problem.value = "";
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+
+async function bring() {
+  const held = waiting.value;
+  if (!held) {
+    return;
+  }
+  try {
+    const brought = await api.post<Schemas["Brought"]>("/api/data-sheets", held.text, "application/json");
+    notice.done(brought.models.length ? `Kept: ${brought.models.join(", ")}.` : "Nothing in it was new.");
+    waiting.value = undefined;
+    await load();
+    const first = brought.models[0];
+    if (first) {
+      choose(first);
+    }
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+
+function file(model: string, version: number) {
+  return `/api/data-sheets/file.json?model=${encodeURIComponent(model)}&version=${version}`;
+}
+
+onMounted(load);
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <div>
+        <h1>Data sheets</h1>
+        <p class="quiet">What makers say of each model. The newest version of a sheet is judged by.</p>
+      </div>
+      <div class="tools">
+        <label class="button">
+          Read a file
+          <input class="visually-hidden" type="file" accept=".json,application/json" @change="read" />
+        </label>
+        <a class="button" href="/api/data-sheets/file.json" download>All as a file</a>
+      </div>
+    </div>
+    <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+
+    <section v-if="waiting" class="waiting" aria-label="What this file would change">
+      <h2>What this file would change</h2>
+      <div v-for="change in waiting.preview.sheets" :key="change.model">
+        <h3>{{ change.model }}{{ change.known ? "" : ", new" }}</h3>
+        <p v-if="change.known && !change.differences.length" class="quiet">Nothing: it is kept as it is.</p>
+        <table v-else-if="change.known" class="table">
+          <tbody>
+            <tr v-for="d in change.differences" :key="d.key">
+              <td>{{ d.title }}</td>
+              <td class="mono">{{ d.before ?? "–" }}</td>
+              <td class="mono">→ {{ d.after ?? "–" }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <h3>Judged anew</h3>
+      <p v-if="!waiting.preview.effects.length" class="quiet">No verdict of any installation would change.</p>
+      <table v-else class="table">
+        <tbody>
+          <tr
+            v-for="effect in waiting.preview.effects"
+            :key="effect.reference + effect.requirement + effect.subject"
+          >
+            <td>
+              <RouterLink :to="`/installations/${effect.installation}`">{{ effect.reference }}</RouterLink>
+              {{ effect.title }}
+            </td>
+            <td>
+              {{ effect.requirement }}<template v-if="effect.subject">, {{ effect.subject }}</template>
+            </td>
+            <td class="turn">
+              <VerdictMark :verdict="effect.before" worded /> → <VerdictMark :verdict="effect.after" worded />
+            </td>
+            <td class="quiet">{{ effect.because }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <div class="tools">
+        <button type="button" class="button primary" :disabled="!leads" @click="bring">Bring it in</button>
+        <button type="button" class="button" @click="waiting = undefined">Leave it</button>
+        <span v-if="!leads" class="quiet">The library is kept by the quality lead.</span>
+      </div>
+    </section>
+
+    <div class="library">
+      <ul aria-label="Models">
+        <li v-for="line in all" :key="line.model">
+          <button type="button" :aria-pressed="line.model === sheet?.model" @click="choose(line.model)">
+            <strong>{{ line.model }}</strong>
+            <span class="quiet">{{ line.maker }} · {{ line.refrigerant }}</span>
+            <span class="quiet">{{ line.installations }} in use</span>
+          </button>
+        </li>
+      </ul>
+      <section v-if="sheet">
+        <div class="page-head">
+          <div>
+            <h2>{{ sheet.maker }} {{ sheet.model }}</h2>
+            <p class="quiet">{{ sheet.document }}, version {{ sheet.version }}</p>
+          </div>
+          <div class="tools">
+            <label v-if="sheet.versions.length > 1">
+              <span class="visually-hidden">Version shown</span>
+              <select
+                class="field"
+                :value="sheet.version"
+                @change="show(sheet.model, Number(($event.target as HTMLSelectElement).value))"
+              >
+                <option v-for="v in sheet.versions" :key="v.version" :value="v.version">
+                  Version {{ v.version }}, {{ v.document }}
+                </option>
+              </select>
+            </label>
+            <label v-if="sheet.versions.length > 1">
+              <span class="visually-hidden">Compare with</span>
+              <select v-model="from" class="field">
+                <option :value="undefined">Compare with…</option>
+                <option
+                  v-for="v in sheet.versions.filter((each) => each.version !== sheet?.version)"
+                  :key="v.version"
+                  :value="v.version"
+                >
+                  version {{ v.version }}
+                </option>
+              </select>
+            </label>
+            <a class="button" :href="file(sheet.model, sheet.version)" download>As a file</a>
+          </div>
+        </div>
+        <table v-if="differences" class="table">
+          <caption class="quiet">
+            Version
+            {{
+              from
+            }}
+            → version
+            {{
+              sheet.version
+            }}
+          </caption>
+          <tbody>
+            <tr v-for="d in differences" :key="d.key">
+              <td>{{ d.title }}</td>
+              <td class="mono">{{ d.before ?? "–" }}</td>
+              <td class="mono">→ {{ d.after ?? "–" }}</td>
+            </tr>
+            <tr v-if="!differences.length">
+              <td>They do not differ.</td>
+            </tr>
+          </tbody>
+        </table>
+        <template v-else>
+          <dl class="fields">
+            <div v-for="f in sheet.fields" :key="f.key">
+              <dt>{{ f.title }}</dt>
+              <dd class="mono">{{ f.value }}</dd>
+            </div>
+          </dl>
+          <section v-for="pair in sheet.pairs" :key="pair.indoorModel" class="pair">
+            <h3>Listed with {{ pair.indoorModel }}</h3>
+            <p class="mono">
+              {{
+                [
+                  pair.cooling && `cooling ${pair.cooling}`,
+                  pair.heating && `heating ${pair.heating}`,
+                  pair.airflow,
+                  pair.sensibleRatio && `sensible ${pair.sensibleRatio}`,
+                  pair.meteringSize && `orifice ${pair.meteringSize}`,
+                ]
+                  .filter(Boolean)
+                  .join(" · ")
+              }}
+            </p>
+            <table v-if="pair.capacities?.length" class="table">
+              <thead>
+                <tr>
+                  <th></th>
+                  <th>Outdoors</th>
+                  <th>Indoors</th>
+                  <th>Total</th>
+                  <th>Sensible</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="(c, index) in pair.capacities" :key="index" class="mono">
+                  <td>{{ c.mode }}</td>
+                  <td>{{ c.outdoor }}</td>
+                  <td>{{ c.indoor }}</td>
+                  <td>{{ c.total }}</td>
+                  <td>{{ c.sensible ?? "–" }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </section>
+        </template>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+
+.waiting {
+  display: grid;
+  gap: 8px;
+  margin-bottom: 18px;
+  padding: 12px 14px;
+  border: 1px solid var(--lake);
+  border-radius: 4px;
+  background: var(--paper);
+  overflow: auto;
+}
+
+.turn {
+  white-space: nowrap;
+}
+
+.library {
+  display: grid;
+  grid-template-columns: 230px minmax(0, 1fr);
+  gap: 24px;
+}
+
+ul {
+  display: grid;
+  align-content: start;
+  gap: 2px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li button {
+  display: grid;
+  width: 100%;
+  padding: 6px 8px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+
+li button[aria-pressed="true"] {
+  background: var(--lake-soft);
+}
+
+li .quiet {
+  font-size: 12px;
+}
+
+.fields {
+  columns: 2 320px;
+  margin: 0;
+  column-gap: 28px;
+}
+
+.fields div {
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+  break-inside: avoid;
+}
+
+.fields dd {
+  margin: 0;
+  text-align: right;
+}
+
+.pair {
+  margin-top: 16px;
+}
+
+caption {
+  text-align: left;
+}
+
+@media (max-width: 760px) {
+  .library {
+    grid-template-columns: 1fr;
+  }
+
+  ul {
+    grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
+  }
+}
+</style>

@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import LengthField from "./LengthField.vue";
+import { AREAS, bounds, inWords, LINES, outline, stretched, withOutline, type PlanFeature } from "./plan";
+
+/** The chosen thing of the drawing by typed dimensions. */
+const props = defineProps<{ feature: PlanFeature; title: string; size?: { width: number; depth: number } }>();
+const emit = defineEmits<{ change: [feature: PlanFeature]; remove: [] }>();
+
+const unit = computed(() => props.feature.properties.kind === "unit");
+const spot = computed(() => props.feature.geometry.type === "Point");
+const box = computed(() => bounds(outline(props.feature)));
+const kinds = computed(() =>
+  props.feature.geometry.type === "Polygon"
+    ? AREAS
+    : props.feature.geometry.type === "LineString"
+      ? [...LINES, "obstacle", "wall"]
+      : ["vent", "gas-meter", "antenna"],
+);
+
+function place(left: number, low: number) {
+  const dx = left - box.value.left;
+  const dy = low - box.value.low;
+  emit(
+    "change",
+    withOutline(
+      props.feature,
+      outline(props.feature).map(([x, y]) => [x + dx, y + dy]),
+    ),
+  );
+}
+
+function stretch(width: number, height: number) {
+  emit("change", stretched(props.feature, { left: box.value.left, low: box.value.low, width, height }));
+}
+
+function set(properties: Partial<PlanFeature["properties"]>) {
+  emit("change", { ...props.feature, properties: { ...props.feature.properties, ...properties } });
+}
+
+function turn() {
+  set({ facing: ((props.feature.properties.facing ?? 0) + 90) % 360 });
+}
+</script>
+
+<template>
+  <section class="panel" :aria-label="`Chosen: ${title}`">
+    <div class="head">
+      <h2>{{ title }}</h2>
+      <button type="button" class="button" @click="emit('remove')">Take away</button>
+    </div>
+    <div class="fields">
+      <template v-if="!unit">
+        <label class="wide">
+          <span class="label">Title</span>
+          <input
+            class="field"
+            maxlength="80"
+            :value="feature.properties.title"
+            @change="set({ title: ($event.target as HTMLInputElement).value })"
+          />
+        </label>
+        <label class="wide">
+          <span class="label">What it is</span>
+          <select
+            class="field"
+            :value="feature.properties.kind"
+            @change="set({ kind: ($event.target as HTMLSelectElement).value })"
+          >
+            <option v-for="kind in kinds" :key="kind" :value="kind">{{ inWords(kind) }}</option>
+          </select>
+        </label>
+      </template>
+      <LengthField
+        :label="spot ? 'From the left' : 'Left edge'"
+        :model-value="box.left"
+        @update:model-value="(v) => place(v ?? 0, box.low)"
+      />
+      <LengthField
+        :label="spot ? 'Up the sheet' : 'Lower edge'"
+        :model-value="box.low"
+        @update:model-value="(v) => place(box.left, v ?? 0)"
+      />
+      <template v-if="!spot">
+        <LengthField
+          label="Across"
+          :model-value="box.right - box.left"
+          @update:model-value="(v) => stretch(v ?? 0, box.high - box.low)"
+        />
+        <LengthField
+          label="Up the sheet"
+          :model-value="box.high - box.low"
+          @update:model-value="(v) => stretch(box.right - box.left, v ?? 0)"
+        />
+      </template>
+      <template v-if="unit">
+        <LengthField
+          label="Base over datum"
+          :model-value="feature.properties.base ?? 0"
+          @update:model-value="(v) => set({ base: v ?? 0 })"
+        />
+        <div class="turn">
+          <span class="label">Front faces {{ feature.properties.facing ?? 0 }}°</span>
+          <button type="button" class="button" @click="turn">Turn a quarter</button>
+        </div>
+        <p v-if="size" class="quiet wide">
+          Cabinet {{ Math.round(size.width * 1000) }} × {{ Math.round(size.depth * 1000) }} mm
+        </p>
+      </template>
+      <template v-else>
+        <LengthField
+          label="Bottom, height"
+          :model-value="feature.properties.bottom ?? 0"
+          @update:model-value="(v) => set({ bottom: v ?? 0 })"
+        />
+        <LengthField
+          label="Top, height"
+          :model-value="feature.properties.top ?? 0"
+          @update:model-value="(v) => set({ top: v ?? 0 })"
+        />
+      </template>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  justify-content: space-between;
+  margin-bottom: 6px;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 8px;
+}
+
+.wide {
+  grid-column: 1 / -1;
+}
+
+.turn {
+  display: grid;
+  gap: 2px;
+}
+</style>

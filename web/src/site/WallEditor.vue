@@ -1,0 +1,296 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import type { Schemas } from "../api/client";
+import LengthField from "./LengthField.vue";
+import { inWords, ITEM_KINDS, snapped, type Wall, type WallItem } from "./plan";
+
+/** The wall an indoor unit hangs on, as seen from the room: drag the unit and what hangs beside it, or type. */
+const props = defineProps<{ wall: Wall; title: string; size: Schemas["SitedUnitView"] }>();
+const emit = defineEmits<{ change: [wall: Wall, settled: boolean] }>();
+
+const WIDTH = 640;
+const HEIGHT = 400;
+const MARGIN = 24;
+
+const svg = ref<SVGSVGElement>();
+const chosen = ref(-1);
+const scale = computed(() =>
+  Math.min((WIDTH - 2 * MARGIN) / props.wall.width, (HEIGHT - 2 * MARGIN) / props.wall.ceiling),
+);
+const px = (x: number) => MARGIN + x * scale.value;
+const py = (y: number) => MARGIN + (props.wall.ceiling - y) * scale.value;
+const item = computed(() => props.wall.items[chosen.value]);
+
+/** -1 stands for the unit itself. */
+let drag: { index: number; fromX: number; fromY: number; x: number; y: number } | undefined;
+
+function at(event: PointerEvent): [number, number] {
+  const box = svg.value?.getBoundingClientRect();
+  if (!box) {
+    return [0, 0];
+  }
+  const fit = Math.min(box.width / WIDTH, box.height / HEIGHT);
+  return [
+    (event.clientX - box.left - (box.width - WIDTH * fit) / 2) / fit / scale.value,
+    -(event.clientY - box.top - (box.height - HEIGHT * fit) / 2) / fit / scale.value,
+  ];
+}
+
+function grab(index: number, event: PointerEvent) {
+  chosen.value = index;
+  const [fromX, fromY] = at(event);
+  const held = index < 0 ? { x: props.wall.left, y: props.wall.underside } : props.wall.items[index];
+  drag = { index, fromX, fromY, x: held?.x ?? 0, y: held?.y ?? 0 };
+  svg.value?.setPointerCapture(event.pointerId);
+}
+
+function move(event: PointerEvent) {
+  if (!drag) {
+    return;
+  }
+  const [x, y] = at(event);
+  place(drag.index, snapped(drag.x + x - drag.fromX, [], 0), snapped(drag.y + y - drag.fromY, [], 0), false);
+}
+
+function drop() {
+  if (drag) {
+    drag = undefined;
+    emit("change", props.wall, true);
+  }
+}
+
+function place(index: number, x: number, y: number, settled = true) {
+  if (index < 0) {
+    emit("change", { ...props.wall, left: x, underside: y }, settled);
+  } else {
+    setItem(index, { x, y }, settled);
+  }
+}
+
+function setItem(index: number, values: Partial<WallItem>, settled = true) {
+  emit(
+    "change",
+    { ...props.wall, items: props.wall.items.map((i, n) => (n === index ? { ...i, ...values } : i)) },
+    settled,
+  );
+}
+
+function set(values: Partial<Wall>) {
+  emit("change", { ...props.wall, ...values }, true);
+}
+
+function add() {
+  set({
+    items: [
+      ...props.wall.items,
+      { kind: "obstacle", title: "Shelf", x: 0.1, y: 1.2, width: 0.6, height: 0.3 },
+    ],
+  });
+  chosen.value = props.wall.items.length;
+}
+
+function remove() {
+  set({ items: props.wall.items.filter((_, n) => n !== chosen.value) });
+  chosen.value = -1;
+}
+</script>
+
+<template>
+  <div class="wall-editor">
+    <svg
+      ref="svg"
+      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      role="img"
+      :aria-label="`Wall of ${title}`"
+      @pointermove="move"
+      @pointerup="drop"
+      @pointercancel="drop"
+    >
+      <rect
+        :x="px(0)"
+        :y="py(wall.ceiling)"
+        :width="wall.width * scale"
+        :height="wall.ceiling * scale"
+        class="wall"
+      />
+      <g v-for="(each, index) in wall.items" :key="index" @pointerdown="grab(index, $event)">
+        <rect
+          :x="px(each.x)"
+          :y="py(each.y + each.height)"
+          :width="each.width * scale"
+          :height="each.height * scale"
+          class="item"
+          :class="{ chosen: chosen === index }"
+        />
+        <text :x="px(each.x + each.width / 2)" :y="py(each.y + each.height / 2) + 4">{{ each.title }}</text>
+      </g>
+      <g @pointerdown="grab(-1, $event)">
+        <rect
+          :x="px(wall.left)"
+          :y="py(wall.underside + size.height)"
+          :width="size.width * scale"
+          :height="size.height * scale"
+          class="unit"
+          :class="{ chosen: chosen === -1 }"
+        />
+        <text :x="px(wall.left + size.width / 2)" :y="py(wall.underside + size.height / 2) + 4">
+          {{ title }}
+        </text>
+      </g>
+      <text :x="px(wall.left / 2)" :y="py(wall.underside) - 4" class="dimension">
+        {{ Math.round(wall.left * 1000) }} mm
+      </text>
+      <text :x="px(wall.left + size.width / 2)" :y="py(wall.underside / 2)" class="dimension">
+        {{ Math.round(wall.underside * 1000) }} mm over the floor
+      </text>
+    </svg>
+    <div class="fields">
+      <LengthField
+        label="Wall, width"
+        :model-value="wall.width"
+        @update:model-value="(v) => set({ width: v ?? 0 })"
+      />
+      <LengthField
+        label="Ceiling"
+        :model-value="wall.ceiling"
+        @update:model-value="(v) => set({ ceiling: v ?? 0 })"
+      />
+      <LengthField
+        label="Unit from the left"
+        :model-value="wall.left"
+        @update:model-value="(v) => set({ left: v ?? 0 })"
+      />
+      <LengthField
+        label="Unit over the floor"
+        :model-value="wall.underside"
+        @update:model-value="(v) => set({ underside: v ?? 0 })"
+      />
+      <LengthField
+        label="Free throw"
+        optional
+        :model-value="wall.throw"
+        @update:model-value="(v) => set({ throw: v })"
+      />
+      <LengthField
+        label="Drain outlet"
+        optional
+        :model-value="wall.drainOutlet"
+        @update:model-value="(v) => set({ drainOutlet: v })"
+      />
+      <LengthField
+        label="Drain's end"
+        optional
+        :model-value="wall.drainExit"
+        @update:model-value="(v) => set({ drainExit: v })"
+      />
+      <LengthField
+        label="Drain, length"
+        optional
+        :model-value="wall.drainRun"
+        @update:model-value="(v) => set({ drainRun: v })"
+      />
+      <button type="button" class="button" @click="add">Add to the wall</button>
+      <button type="button" class="button" :disabled="!item" @click="remove">Take away</button>
+      <template v-if="item">
+        <label>
+          <span class="label">Title</span>
+          <input
+            class="field"
+            maxlength="80"
+            :value="item.title"
+            @change="setItem(chosen, { title: ($event.target as HTMLInputElement).value })"
+          />
+        </label>
+        <label>
+          <span class="label">What it is</span>
+          <select
+            class="field"
+            :value="item.kind"
+            @change="setItem(chosen, { kind: ($event.target as HTMLSelectElement).value })"
+          >
+            <option v-for="kind in ITEM_KINDS" :key="kind" :value="kind">{{ inWords(kind) }}</option>
+          </select>
+        </label>
+        <LengthField
+          label="From the left"
+          :model-value="item.x"
+          @update:model-value="(v) => setItem(chosen, { x: v ?? 0 })"
+        />
+        <LengthField
+          label="Over the floor"
+          :model-value="item.y"
+          @update:model-value="(v) => setItem(chosen, { y: v ?? 0 })"
+        />
+        <LengthField
+          label="Across"
+          :model-value="item.width"
+          @update:model-value="(v) => setItem(chosen, { width: v ?? 0 })"
+        />
+        <LengthField
+          label="Height"
+          :model-value="item.height"
+          @update:model-value="(v) => setItem(chosen, { height: v ?? 0 })"
+        />
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.wall-editor {
+  display: grid;
+  gap: 10px;
+}
+
+svg {
+  width: 100%;
+  max-height: 52vh;
+  border: 1px solid var(--hair);
+  background: var(--paper);
+  touch-action: none;
+}
+
+.wall {
+  fill: var(--ground);
+  stroke: var(--ink);
+}
+
+.item {
+  fill: var(--wall);
+  stroke: var(--ink);
+}
+
+.unit {
+  fill: var(--paper);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+
+.chosen {
+  stroke: var(--lake);
+  stroke-width: 3;
+}
+
+text {
+  fill: var(--ink);
+  font: 12px var(--text);
+  text-anchor: middle;
+  pointer-events: none;
+}
+
+.dimension {
+  fill: var(--lake);
+  font: 600 12px var(--mono);
+}
+
+g {
+  cursor: pointer;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 6px 8px;
+  align-items: end;
+}
+</style>

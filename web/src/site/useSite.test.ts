@@ -1,0 +1,98 @@
+import { flushPromises } from "@vue/test-utils";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { effectScope, ref } from "vue";
+import { api, ProblemError } from "../api/client";
+import { emptyPlan, type PlanFeature } from "./plan";
+import { useSite } from "./useSite";
+
+vi.mock("../api/client", async (original) => ({
+  ...(await original<typeof import("../api/client")>()),
+  api: { get: vi.fn(), post: vi.fn(), put: vi.fn() },
+}));
+
+const get = vi.mocked(api.get);
+const post = vi.mocked(api.post);
+const put = vi.mocked(api.put);
+
+const post1: PlanFeature = {
+  type: "Feature",
+  id: "post-1",
+  geometry: { type: "Point", coordinates: [1, 1] },
+  properties: { kind: "vent" },
+};
+
+function answers() {
+  get.mockImplementation((path: string) =>
+    Promise.resolve(
+      path.includes("site-plan")
+        ? { version: 2, plan: emptyPlan() }
+        : path.includes("stations")
+          ? { figures: { siting: [] } }
+          : { id: "i", display: "SI", components: [] },
+    ),
+  );
+  post.mockResolvedValue({ view: { cure: {} }, judgements: [] });
+}
+
+const scope = effectScope();
+function site() {
+  return scope.run(() => useSite(ref("i")))!;
+}
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  answers();
+});
+
+afterEach(() => {
+  vi.useRealTimers();
+  vi.resetAllMocks();
+});
+
+test("a change is judged soon, and undone it is as it was", async () => {
+  const s = site();
+  await flushPromises();
+  post.mockClear();
+  s.change(s.withFeature("post-1", post1));
+  expect(s.unsaved.value).toBe(true);
+  expect(post).not.toHaveBeenCalled();
+  await vi.advanceTimersByTimeAsync(200);
+  expect(post).toHaveBeenCalledOnce();
+  expect(s.plan.value.features).toHaveLength(1);
+  s.undo();
+  expect(s.plan.value.features).toHaveLength(0);
+  expect(s.past.value).toHaveLength(0);
+});
+
+test("while something is dragged nothing is kept for undoing", async () => {
+  const s = site();
+  await flushPromises();
+  for (let x = 0; x < 5; x++) {
+    s.change(s.withFeature("post-1", { ...post1, geometry: { type: "Point", coordinates: [x, 0] } }), null);
+  }
+  expect(s.past.value).toHaveLength(0);
+});
+
+test("a drawing somebody else has kept meanwhile is not written over", async () => {
+  const s = site();
+  await flushPromises();
+  s.change(s.withFeature("post-1", post1));
+  put.mockRejectedValueOnce(
+    new ProblemError({ status: 409, detail: "Someone has drawn this site meanwhile." }),
+  );
+  expect(await s.save()).toBe(false);
+  expect(s.clash.value).toBe(true);
+  expect(s.problem.value).toContain("meanwhile");
+  expect(s.plan.value.features).toHaveLength(1);
+  expect(s.unsaved.value).toBe(true);
+});
+
+test("a file the server cannot read leaves the drawing as it was", async () => {
+  const s = site();
+  await flushPromises();
+  post.mockRejectedValueOnce(new ProblemError({ status: 422, detail: "Degrees." }));
+  await s.bring({ type: "FeatureCollection" });
+  expect(s.problem.value).toContain("as it was");
+  expect(s.plan.value.features).toHaveLength(0);
+  expect(s.unsaved.value).toBe(false);
+});

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+
+/** The visits so far, and the next one: its stage decides which lines are due. */
+const props = defineProps<{ installation?: Schemas["InstallationView"] }>();
+const emit = defineEmits<{ begun: [] }>();
+const open = defineModel<boolean>({ required: true });
+
+type Stage = Schemas["NewVisit"]["stage"];
+const STAGES: [Stage, string][] = [
+  ["PLAN_CHECK", "plan check"],
+  ["BEFORE_COVER", "before cover"],
+  ["WITNESS", "witness"],
+  ["FINAL", "final"],
+  ["RE_VISIT", "re-visit"],
+];
+const stage = ref<Stage>("FINAL");
+const on = ref("");
+const problem = ref("");
+const today = computed(() => new Date().toLocaleDateString("sv-SE"));
+
+watch(open, () => {
+  problem.value = "";
+  on.value = today.value;
+});
+
+async function begin() {
+  try {
+    await api.post(`/api/installations/${props.installation?.id}/visits`, {
+      stage: stage.value,
+      visitedOn: on.value,
+    });
+    open.value = false;
+    emit("begun");
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Visits" width="min(440px, 94vw)">
+    <ol class="visits">
+      <li v-for="(visit, index) in installation?.visits" :key="index">
+        {{ visit.stage }}, <span class="mono">{{ visit.visitedOn }}</span>
+      </li>
+    </ol>
+    <form class="form" @submit.prevent="begin">
+      <label>
+        <span class="label">Next visit</span>
+        <select v-model="stage" class="field">
+          <option v-for="[key, word] in STAGES" :key="key" :value="key">{{ word }}</option>
+        </select>
+      </label>
+      <label>
+        <span class="label">On</span>
+        <input v-model="on" class="field mono" type="date" />
+      </label>
+      <p class="quiet">
+        What was read stays with the visit it was read on. Lines hidden by then need that earlier evidence.
+      </p>
+      <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+      <button type="submit" class="button primary">Begin this visit</button>
+    </form>
+  </el-dialog>
+</template>
+
+<style scoped>
+.visits {
+  margin: 0 0 12px;
+  padding-left: 20px;
+}
+
+.form {
+  display: grid;
+  gap: 10px;
+}
+</style>

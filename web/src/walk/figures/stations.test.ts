@@ -1,0 +1,176 @@
+import { mount } from "@vue/test-utils";
+import { expect, test, vi } from "vitest";
+import type { Schemas } from "../../api/client";
+import AccessFigure from "./AccessFigure.vue";
+import PaperFigure from "./PaperFigure.vue";
+import PenetrationFigure from "./PenetrationFigure.vue";
+import PlanFigure from "./PlanFigure.vue";
+import SitingFigure from "./SitingFigure.vue";
+
+const stubs = { global: { stubs: ["RouterLink"] } };
+
+function cure(sentence: string, moves: Schemas["MoveView"][] = []): Schemas["CureView"] {
+  return { outcome: moves.length ? "CURED" : "NOTHING_TO_CURE", sentence, moves };
+}
+
+const move: Schemas["MoveView"] = {
+  component: "outdoor-1",
+  x: 2.2,
+  y: 1,
+  facing: 270,
+  sideways: "200 mm right",
+  along: "",
+  text: "Outdoor unit 200 mm right",
+};
+
+const plan: Schemas["PlanView"] = {
+  features: [
+    {
+      id: "house",
+      kind: "wall",
+      title: "House",
+      closed: true,
+      points: [
+        { x: 0, y: 2 },
+        { x: 5, y: 2 },
+        { x: 5, y: 3 },
+        { x: 0, y: 3 },
+      ],
+    },
+    { id: "vent", kind: "vent", title: "Flue", closed: false, points: [{ x: 4, y: 2 }] },
+  ],
+  units: [
+    {
+      component: "outdoor-1",
+      title: "Outdoor unit",
+      x: 2,
+      y: 1,
+      facing: 270,
+      width: 0.8,
+      depth: 0.3,
+      verdict: "FAILS",
+    },
+  ],
+  distances: [
+    {
+      component: "outdoor-1",
+      name: "back",
+      text: "850 mm",
+      from: { x: 2, y: 1.15 },
+      to: { x: 2, y: 2 },
+      verdict: "FAILS",
+      judgement: "siting.outdoor-clearance-back@outdoor-1",
+    },
+    {
+      component: "outdoor-1",
+      name: "vent",
+      text: "1.8 m",
+      from: { x: 2.4, y: 1.15 },
+      to: { x: 4, y: 2 },
+      verdict: "MEETS",
+      judgement: "siting.vent-distance@outdoor-1",
+    },
+  ],
+  overlaps: ["outdoor-1 stands in House."],
+  cure: cure("Smallest cure: Outdoor unit 200 mm right.", [move]),
+  turnedCure: cure("As drawn, every distance is kept."),
+};
+
+test("the plan shows what is short, what cannot be, and the ghost of the cure", async () => {
+  const figure = mount(PlanFigure, { props: { plan, id: "i" }, ...stubs });
+  expect(figure.text()).toContain("stands in House");
+  expect(figure.find("[role=status]").text()).toContain("200 mm right");
+  expect(figure.findAll(".ghost polygon")).toHaveLength(1);
+  const dimensions = figure.findAll(".distance text").map((t) => t.text());
+  expect(dimensions).toEqual(["850 mm"]);
+  await figure.find("input").setValue(true);
+  expect(figure.findAll(".ghost polygon")).toHaveLength(0);
+  expect(figure.find("[role=status]").text()).toContain("every distance is kept");
+});
+
+test("where a site is drawn it is shown first, its units after it", async () => {
+  const unit: Schemas["SitedUnitView"] = {
+    component: "indoor-1",
+    title: "Wall unit",
+    outdoor: false,
+    width: 0.8,
+    depth: 0.2,
+    height: 0.3,
+    sized: false,
+    sides: [],
+  };
+  const figure = mount(SitingFigure, { props: { id: "i", units: [unit], plan }, ...stubs });
+  expect(figure.find(".plan").exists()).toBe(true);
+  await figure.findAll("button")[1]?.trigger("click");
+  expect(figure.text()).toContain("not known from a sheet");
+  expect(figure.find(".plan").exists()).toBe(false);
+});
+
+const hole: Schemas["HoleView"] = {
+  component: "indoor-1",
+  title: "Wall unit",
+  diameter: { metres: 0.064, text: "64 mm" },
+  packed: { metres: 0.054, text: "54 mm" },
+  wanted: { metres: 0.06, text: "60 mm" },
+  parts: [
+    { title: "Drain", x: 0, y: -0.018, radius: 0.008 },
+    { title: "Suction line, insulated", x: 0.01, y: 0.004, radius: 0.014 },
+  ],
+  thickness: { metres: 0.24, text: "240 mm" },
+  fall: { ratio: 0.03, text: "3.0 %" },
+  fits: "MEETS",
+  drains: "FAILS",
+};
+
+test("the hole answers whether it fits and drains, and what to ask for", () => {
+  const figure = mount(PenetrationFigure, { props: { holes: [hole] } });
+  expect(figure.text()).toContain("60 mm");
+  expect(figure.text()).toContain("fall 3.0 %");
+  expect(figure.findAll("dd").map((d) => d.text())).toEqual(["Meets", "Fails", "64 mm", "54 mm", "60 mm"]);
+  const [drain, suction] = figure.findAll(".part").map((c) => Number(c.attributes("cy")));
+  expect(drain).toBeGreaterThan(suction ?? 0);
+  const empty = {
+    ...hole,
+    diameter: undefined,
+    packed: undefined,
+    wanted: undefined,
+    fall: undefined,
+    parts: [],
+  };
+  expect(mount(PenetrationFigure, { props: { holes: [empty] } }).text()).toContain("fall not read");
+});
+
+test("the way to the equipment says what was found and what is asked", () => {
+  const figure = mount(AccessFigure, {
+    props: {
+      parts: [
+        {
+          name: "opening-width",
+          title: "Opening",
+          found: "500 mm",
+          asked: "560 mm",
+          verdict: "FAILS",
+          judgement: "a",
+        },
+        { name: "light", title: "Light", verdict: "NOT_SHOWN", judgement: "b" },
+      ],
+    },
+  });
+  expect(figure.findAll("li")[0]?.text()).toContain("asked 560 mm");
+  expect(figure.findAll("li")[0]?.classes()).toContain("fails");
+  expect(figure.findAll("li")[1]?.text()).toContain("–");
+});
+
+test("a plate's photo stands over the lines, and another may be added", async () => {
+  const plate = { component: "outdoor-1", title: "Outdoor unit", outdoor: true, rows: [], links: [] };
+  const photosOf = vi.fn().mockReturnValue([]);
+  const figure = mount(PaperFigure, {
+    props: { plates: [plate], photosOf },
+    global: { stubs: ["el-dialog"] },
+  });
+  await figure.findAll("button")[1]?.trigger("click");
+  expect(figure.text()).toContain("No photo of this plate yet");
+  const file = new File(["x"], "plate.png");
+  await figure.find(".strip").trigger("drop", { dataTransfer: { files: [file] } });
+  expect(figure.emitted("add")?.[0]).toEqual(["outdoor-1", [file]]);
+});
