@@ -24,16 +24,19 @@ import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Face;
+import org.undanus.core.installation.SheetFigure;
 import org.undanus.core.installation.Site;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Mass;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Voltage;
@@ -70,15 +73,19 @@ public class JudgeBench {
                 Optional.of("R32"),
                 Optional.empty(),
                 Map.of(Face.FRONT, Length.ofMetres(0.6), Face.BACK, Length.ofMetres(0.1)),
-                Optional.empty(),
+                Map.of(),
+                Map.of(),
+                Map.of(SheetFigure.MASS, Mass.ofKilograms(39)),
                 Optional.of(new DataSheet.VoltageRange(Voltage.ofVolts(197), Voltage.ofVolts(253))),
                 Optional.empty(),
                 Optional.empty(),
-                List.of(new DataSheet.Pair(
+                List.of(DataSheet.Pair.rated(
                         "WS-12 I",
                         Optional.of(Power.ofWatts(3517)),
                         Optional.of(VolumeFlow.ofCubicMetresPerSecond(0.198)),
-                        Optional.of(Ratio.ofFraction(0.76)))));
+                        Optional.of(Ratio.ofFraction(0.76)))),
+                List.of(),
+                List.of());
         facts = new Case(
                 new Site("Lido changing house", Length.ofMetres(640)),
                 List.of(
@@ -103,7 +110,8 @@ public class JudgeBench {
                     Optional.empty(),
                     Grade.WITNESSED,
                     "inspector",
-                    Instant.EPOCH));
+                    Instant.EPOCH,
+                    Stage.FINAL));
         }
         return readings;
     }
@@ -151,6 +159,25 @@ public class JudgeBench {
         {"siting.indoor-clearance-right", INDOOR, "11-1/2 in"},
         {"siting.indoor-clearance-above", INDOOR, "5 in"},
         {"siting.indoor-height", INDOOR, "7 ft 1 in"},
+        {"siting.neighbour-face", OUTDOOR, "no other unit near"},
+        {"siting.discharge-free", OUTDOOR, "yes"},
+        {"siting.support", OUTDOOR, "wall bracket"},
+        {"siting.support-capacity", OUTDOOR, "400 lb"},
+        {"siting.base-height", OUTDOOR, "35 in"},
+        {"siting.heats-in-winter", OUTDOOR, "yes"},
+        {"siting.base-tilt", OUTDOOR, "0.4 %"},
+        {"siting.indoor-throw", INDOOR, "14 ft"},
+        {"siting.drain-outlet-height", INDOOR, "85 in"},
+        {"siting.drain-exit-height", INDOOR, "80 in"},
+        {"siting.drain-run", INDOOR, "11 ft"},
+        {"access.place", PointKey.SYSTEM, "attic"},
+        {"access.opening-width", PointKey.SYSTEM, "22 in"},
+        {"access.opening-height", PointKey.SYSTEM, "54 in"},
+        {"access.working-depth", OUTDOOR, "40 in"},
+        {"mounting.hole-inner-height", INDOOR, "80-1/4 in"},
+        {"mounting.hole-outer-height", INDOOR, "79-5/8 in"},
+        {"mounting.wall-thickness", INDOOR, "9-1/2 in"},
+        {"mounting.cabinet-tilt", INDOOR, "0.5 %"},
         {"electrical.device-rating", OUTDOOR, "15 A"},
         {"electrical.device-type", OUTDOOR, "C"},
         {"electrical.conductor-size", OUTDOOR, "12 AWG"},

@@ -41,8 +41,17 @@ public final class Pictures {
         take(desk, "register");
         walk(desk, "Boathouse, three zones", "Papers");
         take(desk, "walk-papers");
-        walk(desk, "Foundry floor, ducted split", "Siting");
+        walk(desk, "Boathouse, three zones", "Siting");
+        desk.getByText("Smallest cure").waitFor();
         take(desk, "walk-siting");
+        desk.getByText("Open the drawing").click();
+        desk.getByText("Keep the drawing").waitFor();
+        desk.getByText("Do this move").waitFor();
+        take(desk, "site");
+        walk(desk, "Foundry floor, ducted split", "Access");
+        take(desk, "walk-access");
+        walk(desk, "Boathouse, three zones", "Mounting");
+        take(desk, "walk-mounting");
         walk(desk, "Stage roof, ducted split with strip heat", "Electrical");
         take(desk, "walk-electrical");
         Steps steps = new Steps(desk, address);
@@ -74,6 +83,15 @@ public final class Pictures {
         desk.navigate(address + "/rule-books");
         desk.getByText("Schools").waitFor();
         take(desk, "rule-books");
+        desk.navigate(address + "/data-sheets?model=WS-12");
+        desk.getByText("Ondrel 4410").first().waitFor();
+        take(desk, "data-sheets");
+        desk.navigate(address + "/toolcase");
+        desk.getByText("Gauge set 5").waitFor();
+        take(desk, "toolcase");
+        desk.navigate(address + "/reckoner/bundle");
+        desk.getByText("Hole to ask for").waitFor();
+        take(desk, "reckoner");
         desk.context().close();
 
         Page attic = signedIn(DESK, "attic");
