@@ -2,19 +2,13 @@
 import { reactive, ref, watch } from "vue";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { STAGES } from "./stages";
 
 type Kind = Schemas["NewComponent"]["kind"];
 
 const open = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ entered: [id: string] }>();
 
-const STAGES: [Schemas["NewInstallation"]["stage"], string][] = [
-  ["PLAN_CHECK", "Plan check"],
-  ["BEFORE_COVER", "Before cover"],
-  ["WITNESS", "Witness"],
-  ["FINAL", "Final"],
-  ["RE_VISIT", "Re-visit"],
-];
 const KINDS: [Kind, string][] = [
   ["OUTDOOR", "Outdoor unit"],
   ["INDOOR_WALL", "Wall unit"],

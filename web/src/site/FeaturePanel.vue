@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import LengthField from "./LengthField.vue";
-import { AREAS, bounds, inWords, LINES, outline, stretched, withOutline, type PlanFeature } from "./plan";
+import { AREAS, bounds, LINES, outline, SPOTS, stretched, withOutline, type PlanFeature } from "./plan";
+import ThingFields from "./ThingFields.vue";
 
 /** The chosen thing of the drawing by typed dimensions. */
-const props = defineProps<{ feature: PlanFeature; title: string; size?: { width: number; depth: number } }>();
+const props = defineProps<{ feature: PlanFeature; title: string; cabinet: string }>();
 const emit = defineEmits<{ change: [feature: PlanFeature]; remove: [] }>();
 
 const unit = computed(() => props.feature.properties.kind === "unit");
@@ -15,7 +16,7 @@ const kinds = computed(() =>
     ? AREAS
     : props.feature.geometry.type === "LineString"
       ? [...LINES, "obstacle", "wall"]
-      : ["vent", "gas-meter", "antenna"],
+      : SPOTS,
 );
 
 function place(left: number, low: number) {
@@ -50,27 +51,13 @@ function turn() {
       <button type="button" class="button" @click="emit('remove')">Take away</button>
     </div>
     <div class="fields">
-      <template v-if="!unit">
-        <label class="wide">
-          <span class="label">Title</span>
-          <input
-            class="field"
-            maxlength="80"
-            :value="feature.properties.title"
-            @change="set({ title: ($event.target as HTMLInputElement).value })"
-          />
-        </label>
-        <label class="wide">
-          <span class="label">What it is</span>
-          <select
-            class="field"
-            :value="feature.properties.kind"
-            @change="set({ kind: ($event.target as HTMLSelectElement).value })"
-          >
-            <option v-for="kind in kinds" :key="kind" :value="kind">{{ inWords(kind) }}</option>
-          </select>
-        </label>
-      </template>
+      <ThingFields
+        v-if="!unit"
+        :title="feature.properties.title"
+        :kind="feature.properties.kind"
+        :kinds="kinds"
+        @change="set"
+      />
       <LengthField
         :label="spot ? 'From the left' : 'Left edge'"
         :model-value="box.left"
@@ -103,9 +90,7 @@ function turn() {
           <span class="label">Front faces {{ feature.properties.facing ?? 0 }}°</span>
           <button type="button" class="button" @click="turn">Turn a quarter</button>
         </div>
-        <p v-if="size" class="quiet wide">
-          Cabinet {{ Math.round(size.width * 1000) }} × {{ Math.round(size.depth * 1000) }} mm
-        </p>
+        <p v-if="cabinet" class="quiet wide">Cabinet {{ cabinet }}</p>
       </template>
       <template v-else>
         <LengthField
@@ -138,7 +123,7 @@ function turn() {
   gap: 6px 8px;
 }
 
-.wide {
+.fields :deep(.wide) {
   grid-column: 1 / -1;
 }
 

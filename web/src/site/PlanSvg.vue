@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import type { Schemas } from "../api/client";
 import { COLOURS } from "../walk/verdicts";
-import { bounds, cabinet, framed, SOLID, type Position } from "./plan";
+import { bounds, cabinet, framed, type Position } from "./plan";
 
 /**
  * A site's plan to scale: solids, hazards, boundary, units with their fronts, the distance before each face, and the ghost of
@@ -40,9 +40,7 @@ const px = (x: number) => left.value + x * scale.value;
 const py = (y: number) => top.value - y * scale.value;
 const path = (points: Position[]) => points.map(([x, y]) => `${px(x)},${py(y)}`).join(" ");
 
-const features = computed(() =>
-  [...props.view.features].sort((a, b) => Number(SOLID.includes(a.kind)) - Number(SOLID.includes(b.kind))),
-);
+const features = computed(() => [...props.view.features].sort((a, b) => Number(a.solid) - Number(b.solid)));
 const labels = computed(() =>
   props.view.features
     .filter((f) => f.title && f.kind !== "ground")
@@ -95,7 +93,7 @@ defineExpose({
       <polygon
         v-if="feature.closed"
         :points="path(feature.points.map((p) => [p.x, p.y]))"
-        :class="{ solid: SOLID.includes(feature.kind), chosen: chosen === feature.id }"
+        :class="{ solid: feature.solid, chosen: chosen === feature.id }"
         @pointerdown="emit('grab', feature.id, $event)"
       />
       <circle

@@ -27,6 +27,7 @@ const view = {
   units: [],
   distances: [],
   overlaps: ["outdoor-1 stands in House."],
+  hung: [],
   cure: { outcome: "CURED", sentence: "Smallest cure: right.", moves: [move] },
   turnedCure: { outcome: "NO_PLACE", sentence: "No place in the permitted area.", moves: [] },
 };
@@ -46,6 +47,7 @@ function drawn(): Plan {
 }
 
 beforeEach(() => {
+  localStorage.clear();
   get.mockImplementation((path: string) =>
     Promise.resolve(
       path.includes("site-plan")
@@ -125,6 +127,26 @@ test("things are added and units placed; a unit on the site is not offered again
   expect(wrapper.find(".panel h2").text()).toBe("vent");
   await button(wrapper, "Take away").trigger("click");
   expect(wrapper.find(".panel").exists()).toBe(false);
+});
+
+test("what was drawn and left unkept is taken up again, and can be given up for what is kept", async () => {
+  const first = await page();
+  await button(first, "Place Second unit").trigger("click");
+  first.unmount();
+  const again = await page();
+  expect(again.find("p[role=status].problem").text()).toContain("Taken up again");
+  expect(again.findAll("g.unit")).toHaveLength(2);
+  await button(again, "Back to what is kept").trigger("click");
+  await flushPromises();
+  await flushPromises();
+  expect(again.findAll("g.unit")).toHaveLength(1);
+  expect(again.text()).not.toContain("Taken up again");
+});
+
+test("until the drawing is there nothing can be drawn", async () => {
+  get.mockImplementation(() => new Promise(() => undefined));
+  const wrapper = await page();
+  expect(button(wrapper, "Add")).toBeUndefined();
 });
 
 test("what cannot be kept is said and stays drawn", async () => {

@@ -4,6 +4,7 @@ import type { Schemas } from "../api/client";
 import { notice } from "../frame/notice";
 import { useKeys } from "../frame/useKeys";
 import { usePlaces } from "../frame/usePlaces";
+import { when } from "../frame/when";
 import VerdictMark from "../walk/VerdictMark.vue";
 import UnitTabs from "../walk/figures/UnitTabs.vue";
 import { ORDER } from "../walk/verdicts";
@@ -33,7 +34,7 @@ import WallEditor from "./WallEditor.vue";
 
 const props = defineProps<{ id: string }>();
 const site = useSite(toRef(props, "id"));
-const { installation, plan, view, judgements, problem, clash, past, unsaved, sizes } = site;
+const { installation, plan, view, judgements, problem, clash, past, unsaved, takenUp, sizes } = site;
 const { heading } = usePlaces();
 
 const PLAN = "plan";
@@ -89,6 +90,10 @@ function sizeOf(id: string) {
   return known ? { width: known.width, depth: known.depth } : { width: 0.8, depth: 0.35 };
 }
 
+function cabinetOf(id: string): string {
+  return view.value?.units.find((u) => u.component === id)?.cabinet ?? "";
+}
+
 /** What the server answered, with places and outlines as they are being drawn. */
 const shown = computed((): Schemas["PlanView"] | undefined => {
   const answered = view.value;
@@ -98,6 +103,7 @@ const shown = computed((): Schemas["PlanView"] | undefined => {
       id: f.id,
       kind: f.properties.kind,
       title: f.properties.title ?? "",
+      solid: answered?.features.find((known) => known.id === f.id)?.solid ?? false,
       closed: f.geometry.type === "Polygon",
       points: outline(f).map(([x, y]) => ({ x, y })),
     }));
@@ -110,6 +116,7 @@ const shown = computed((): Schemas["PlanView"] | undefined => {
       y: outline(f)[0]?.[1] ?? 0,
       facing: f.properties.facing ?? 0,
       ...sizeOf(f.id),
+      cabinet: cabinetOf(f.id),
       verdict: answered?.units.find((u) => u.component === f.id)?.verdict ?? ("NOT_SHOWN" as const),
     }));
   const none = { outcome: "NO_AREA" as const, sentence: "", moves: [] };
@@ -118,6 +125,7 @@ const shown = computed((): Schemas["PlanView"] | undefined => {
     units,
     distances: answered?.distances ?? [],
     overlaps: answered?.overlaps ?? [],
+    hung: answered?.hung ?? [],
     cure: answered?.cure ?? none,
     turnedCure: answered?.turnedCure ?? none,
   };
@@ -365,9 +373,13 @@ useKeys({ z: () => site.undo() });
     </div>
     <div v-if="problem" class="problem" role="alert">
       <span class="error">{{ problem }}</span>
-      <button v-if="clash" type="button" class="button" @click="site.load()">Take theirs</button>
+      <button v-if="clash" type="button" class="button" @click="site.giveUp()">Take theirs</button>
     </div>
-    <div class="body">
+    <p v-if="takenUp" class="problem" role="status">
+      <span>Taken up again: drawn here {{ when(takenUp) }} and not kept.</span>
+      <button type="button" class="button" @click="site.giveUp()">Back to what is kept</button>
+    </p>
+    <div v-if="installation" class="body">
       <div class="sheet">
         <template v-if="!tab || tab === PLAN">
           <div ref="canvas" class="canvas" @pointermove="move" @pointerup="drop" @pointercancel="drop">
@@ -418,6 +430,7 @@ useKeys({ z: () => site.undo() });
           :wall="wall"
           :title="wallSize.title"
           :size="wallSize"
+          :hung="view?.hung.find((h) => h.component === tab)"
           @change="changeWall"
         />
       </div>
@@ -434,7 +447,7 @@ useKeys({ z: () => site.undo() });
           v-if="feature && (!tab || tab === PLAN)"
           :feature="feature"
           :title="titleOf(feature.id)"
-          :size="feature.properties.kind === 'unit' ? sizeOf(feature.id) : undefined"
+          :cabinet="cabinetOf(feature.id)"
           @change="site.change(site.withFeature(chosen, $event))"
           @remove="remove"
         />

@@ -45,6 +45,27 @@ test("the unit is dragged along its wall and settles when let go", async () => {
   expect((wrapper.emitted("change")?.at(-1) as [Wall, boolean])[1]).toBe(true);
 });
 
+test("where it hangs is said in the reader's units, in the server's words", async () => {
+  const wrapper = editor();
+  expect(wrapper.findAll("text.dimension")).toHaveLength(0);
+  await wrapper.setProps({ hung: { component: "indoor-1", fromLeft: "3 ft 3 in", overFloor: "6 ft 7 in" } });
+  expect(wrapper.findAll("text.dimension").map((t) => t.text())).toEqual([
+    "3 ft 3 in",
+    "6 ft 7 in over the floor",
+  ]);
+});
+
+test("a thing on the wall is renamed and made something else", async () => {
+  const wrapper = editor();
+  await wrapper.findAll("g")[0]?.trigger("pointerdown", { clientX: 0, clientY: 0, pointerId: 1 });
+  await wrapper.find("svg").trigger("pointerup");
+  await wrapper.find("input[maxlength]").setValue("Stove");
+  await wrapper.find("select").setValue("heat-source");
+  const changes = wrapper.emitted("change") as [Wall][];
+  expect(changes.at(-2)?.[0].items[0]).toMatchObject({ title: "Stove", kind: "electronics" });
+  expect(changes.at(-1)?.[0].items[0]?.kind).toBe("heat-source");
+});
+
 test("things are added to the wall and taken away", async () => {
   const wrapper = editor();
   const [add, takeAway] = wrapper.findAll("button");

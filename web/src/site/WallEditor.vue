@@ -2,10 +2,16 @@
 import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
 import LengthField from "./LengthField.vue";
-import { inWords, ITEM_KINDS, snapped, type Wall, type WallItem } from "./plan";
+import { ITEM_KINDS, snapped, type Wall, type WallItem } from "./plan";
+import ThingFields from "./ThingFields.vue";
 
 /** The wall an indoor unit hangs on, as seen from the room: drag the unit and what hangs beside it, or type. */
-const props = defineProps<{ wall: Wall; title: string; size: Schemas["SitedUnitView"] }>();
+const props = defineProps<{
+  wall: Wall;
+  title: string;
+  size: Schemas["SitedUnitView"];
+  hung?: Schemas["HungView"];
+}>();
 const emit = defineEmits<{ change: [wall: Wall, settled: boolean] }>();
 
 const WIDTH = 640;
@@ -137,12 +143,12 @@ function remove() {
           {{ title }}
         </text>
       </g>
-      <text :x="px(wall.left / 2)" :y="py(wall.underside) - 4" class="dimension">
-        {{ Math.round(wall.left * 1000) }} mm
-      </text>
-      <text :x="px(wall.left + size.width / 2)" :y="py(wall.underside / 2)" class="dimension">
-        {{ Math.round(wall.underside * 1000) }} mm over the floor
-      </text>
+      <template v-if="hung">
+        <text :x="px(wall.left / 2)" :y="py(wall.underside) - 4" class="dimension">{{ hung.fromLeft }}</text>
+        <text :x="px(wall.left + size.width / 2)" :y="py(wall.underside / 2)" class="dimension">
+          {{ hung.overFloor }} over the floor
+        </text>
+      </template>
     </svg>
     <div class="fields">
       <LengthField
@@ -192,25 +198,12 @@ function remove() {
       <button type="button" class="button" @click="add">Add to the wall</button>
       <button type="button" class="button" :disabled="!item" @click="remove">Take away</button>
       <template v-if="item">
-        <label>
-          <span class="label">Title</span>
-          <input
-            class="field"
-            maxlength="80"
-            :value="item.title"
-            @change="setItem(chosen, { title: ($event.target as HTMLInputElement).value })"
-          />
-        </label>
-        <label>
-          <span class="label">What it is</span>
-          <select
-            class="field"
-            :value="item.kind"
-            @change="setItem(chosen, { kind: ($event.target as HTMLSelectElement).value })"
-          >
-            <option v-for="kind in ITEM_KINDS" :key="kind" :value="kind">{{ inWords(kind) }}</option>
-          </select>
-        </label>
+        <ThingFields
+          :title="item.title"
+          :kind="item.kind"
+          :kinds="ITEM_KINDS"
+          @change="setItem(chosen, $event)"
+        />
         <LengthField
           label="From the left"
           :model-value="item.x"

@@ -49,7 +49,6 @@ export interface Plan {
   features: PlanFeature[];
 }
 
-export const SOLID = ["wall", "obstacle", "neighbour-unit"];
 export const AREAS = ["wall", "obstacle", "neighbour-unit", "boundary", "area", "ground"];
 export const LINES = ["opening", "window"];
 export const SPOTS = ["vent", "gas-meter", "antenna"];

@@ -2,6 +2,8 @@ import { flushPromises } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { effectScope, ref } from "vue";
 import { api, ProblemError } from "../api/client";
+import { useUnits } from "../frame/useUnits";
+import { drafts } from "./drafts";
 import { emptyPlan, type PlanFeature } from "./plan";
 import { useSite } from "./useSite";
 
@@ -34,17 +36,20 @@ function answers() {
   post.mockResolvedValue({ view: { cure: {} }, judgements: [] });
 }
 
-const scope = effectScope();
+let scope = effectScope();
 function site() {
+  scope = effectScope();
   return scope.run(() => useSite(ref("i")))!;
 }
 
 beforeEach(() => {
+  localStorage.clear();
   vi.useFakeTimers();
   answers();
 });
 
 afterEach(() => {
+  scope.stop();
   vi.useRealTimers();
   vi.resetAllMocks();
 });
@@ -94,5 +99,55 @@ test("a file the server cannot read leaves the drawing as it was", async () => {
   await s.bring({ type: "FeatureCollection" });
   expect(s.problem.value).toContain("as it was");
   expect(s.plan.value.features).toHaveLength(0);
+  expect(s.unsaved.value).toBe(false);
+});
+
+test("other units say it otherwise and leave the drawing alone", async () => {
+  const s = site();
+  await flushPromises();
+  s.change(s.withFeature("post-1", post1));
+  get.mockClear();
+  post.mockClear();
+  useUnits().toggle();
+  await flushPromises();
+  expect(get).not.toHaveBeenCalled();
+  expect(post.mock.calls[0]?.[0]).toContain("units=US");
+  expect(s.plan.value.features).toHaveLength(1);
+  expect(s.unsaved.value).toBe(true);
+  useUnits().toggle();
+});
+
+test("an unkept drawing outlives its page with the version it was drawn from; a kept one leaves nothing", async () => {
+  const s = site();
+  await flushPromises();
+  s.change(s.withFeature("post-1", post1));
+  scope.stop();
+  expect(drafts.of("i")?.basedOn).toBe(2);
+  const again = site();
+  await flushPromises();
+  expect(again.plan.value.features).toHaveLength(1);
+  expect(again.takenUp.value).not.toBe("");
+  put.mockResolvedValueOnce({ version: 3 });
+  expect(await again.save()).toBe(true);
+  await vi.advanceTimersByTimeAsync(200);
+  expect(drafts.of("i")).toBeUndefined();
+  expect(again.unsaved.value).toBe(false);
+});
+
+test("undone to what is kept, nothing is left to keep", async () => {
+  const s = site();
+  await flushPromises();
+  s.change(s.withFeature("post-1", post1));
+  s.undo();
+  expect(s.unsaved.value).toBe(false);
+  await vi.advanceTimersByTimeAsync(200);
+  expect(drafts.of("i")).toBeUndefined();
+});
+
+test("a draft nobody can read is passed over", async () => {
+  localStorage.setItem("undanus.drawing.i", "{half");
+  const s = site();
+  await flushPromises();
+  expect(s.problem.value).toBe("");
   expect(s.unsaved.value).toBe(false);
 });

@@ -1,7 +1,8 @@
-import { computed, ref, shallowRef, watch, type Ref } from "vue";
+import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from "vue";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { useUnits } from "../frame/useUnits";
+import { drafts } from "./drafts";
 import { emptyPlan, type Plan, type PlanFeature, type Wall } from "./plan";
 
 const TRIAL_EVERY_MS = 120;
@@ -21,39 +22,76 @@ export function useSite(id: Ref<string>) {
   const problem = computed(() => refused.value || unjudged.value);
   const clash = ref(false);
   const past = shallowRef<Plan[]>([]);
-  const unsaved = ref(false);
+  const kept = shallowRef(plan.value);
+  const unsaved = computed(() => plan.value !== kept.value);
+  /** When what is drawn was begun, where it was left unkept and has been taken up again. */
+  const takenUp = ref("");
   let waiting: ReturnType<typeof setTimeout> | undefined;
   let last = 0;
   let asked = 0;
+  let loads = 0;
 
   const path = computed(() => `/api/installations/${id.value}/site-plan`);
 
+  /** Reads what is kept, and takes up what was drawn here and left before it was kept. */
   async function load() {
+    const mine = ++loads;
+    clearTimeout(waiting);
     refused.value = "";
     clash.value = false;
+    takenUp.value = "";
+    installation.value = undefined;
     try {
       const facts = await api.get<Schemas["InstallationView"]>(`/api/installations/${id.value}`);
-      installation.value = facts;
       ofBook.value = facts.display;
       const [drawing, station] = await Promise.all([
         api.get<Schemas["DrawingView"]>(`${path.value}?units=${units()}`),
         api.get<Schemas["StationView"]>(`/api/installations/${id.value}/stations/siting?units=${units()}`),
       ]);
+      if (mine !== loads) {
+        return;
+      }
+      installation.value = facts;
       sizes.value = station.figures.siting ?? [];
+      kept.value = (drawing.plan as unknown as Plan | undefined) ?? emptyPlan();
       version.value = drawing.version;
-      plan.value = (drawing.plan as unknown as Plan | undefined) ?? emptyPlan();
       view.value = drawing.view;
+      plan.value = kept.value;
       past.value = [];
-      unsaved.value = false;
+      const draft = drafts.of(id.value);
+      if (draft) {
+        past.value = [kept.value];
+        plan.value = draft.plan;
+        version.value = draft.basedOn;
+        takenUp.value = draft.at;
+      }
       await attempt();
     } catch (thrown) {
-      refused.value = sentence(thrown);
+      if (mine === loads) {
+        refused.value = sentence(thrown);
+      }
+    }
+  }
+
+  /** Gives up what is drawn here for what is kept. */
+  function giveUp() {
+    drafts.drop(id.value);
+    return load();
+  }
+
+  /** Holds what is drawn against a browser that dies. */
+  function hold() {
+    if (unsaved.value) {
+      drafts.keep(id.value, plan.value, version.value);
+    } else {
+      drafts.drop(id.value);
     }
   }
 
   async function attempt() {
     last = Date.now();
     const mine = ++asked;
+    hold();
     try {
       const trial = await api.post<Schemas["TrialView"]>(`${path.value}/trial?units=${units()}`, plan.value);
       if (mine === asked) {
@@ -96,7 +134,6 @@ export function useSite(id: Ref<string>) {
     }
     plan.value = next;
     refused.value = "";
-    unsaved.value = true;
     judge();
   }
 
@@ -105,7 +142,6 @@ export function useSite(id: Ref<string>) {
     if (before) {
       past.value = past.value.slice(0, -1);
       plan.value = before;
-      unsaved.value = true;
       judge();
     }
   }
@@ -125,15 +161,18 @@ export function useSite(id: Ref<string>) {
   }
 
   async function save(): Promise<boolean> {
+    const drawn = plan.value;
     try {
-      const kept = await api.put<Schemas["DrawingView"]>(
+      const answer = await api.put<Schemas["DrawingView"]>(
         `${path.value}?basedOn=${version.value}&units=${units()}`,
-        plan.value,
+        drawn,
       );
-      version.value = kept.version;
-      unsaved.value = false;
+      version.value = answer.version;
+      kept.value = drawn;
+      takenUp.value = "";
       clash.value = false;
       refused.value = "";
+      judge();
       return true;
     } catch (thrown) {
       clash.value = thrown instanceof ProblemError && thrown.problem.status === 409;
@@ -142,7 +181,15 @@ export function useSite(id: Ref<string>) {
     }
   }
 
-  watch([id, units], load, { immediate: true });
+  watch(id, load, { immediate: true });
+  // Other units change how things are said, never what is drawn.
+  watch(units, () => installation.value && attempt());
+  onScopeDispose(() => {
+    clearTimeout(waiting);
+    if (installation.value) {
+      hold();
+    }
+  });
 
   return {
     installation,
@@ -155,8 +202,9 @@ export function useSite(id: Ref<string>) {
     clash,
     past,
     unsaved,
+    takenUp,
     path,
-    load,
+    giveUp,
     bring,
     refuse,
     change,

@@ -39,7 +39,16 @@ const gauge = {
 
 beforeEach(() => {
   role.value = "QUALITY_LEAD";
-  get.mockResolvedValue([gauge]);
+  get.mockImplementation((path: string) =>
+    Promise.resolve(
+      path.endsWith("/kinds")
+        ? [
+            { key: "gauge", title: "gauge" },
+            { key: "level", title: "level" },
+          ]
+        : [gauge],
+    ),
+  );
 });
 afterEach(() => vi.resetAllMocks());
 
@@ -74,7 +83,7 @@ test("a new calibration is kept beside the old, with everything else as it was",
   expect(sent.instrument.refrigerants).toEqual(["R410A"]);
 });
 
-test("a new instrument takes the dimension of its kind; what is refused is said beside the form", async () => {
+test("a new instrument is of a kind the server knows; what is refused is said beside the form", async () => {
   const wrapper = await page();
   await wrapper.find(".page-head button").trigger("click");
   const inputs = wrapper.findAll("form input");
@@ -90,7 +99,7 @@ test("a new instrument takes the dimension of its kind; what is refused is said 
   );
   await wrapper.find("form").trigger("submit");
   await flushPromises();
-  expect(post.mock.calls[0]?.[1]).toMatchObject({ id: "level-9", kind: "level", dimension: "ratio" });
+  expect(post.mock.calls[0]?.[1]).toMatchObject({ id: "level-9", kind: "level", dimension: undefined });
   expect(wrapper.find("form [role=alert]").text()).toBe("Not a share.");
 });
 

@@ -8,23 +8,10 @@ import { useSession } from "../session/useSession";
 type Instrument = Schemas["InstrumentRecord"];
 type Shown = Schemas["InstrumentView"];
 
-const KINDS: [string, string][] = [
-  ["tape", "length"],
-  ["level", "ratio"],
-  ["sound-meter", "sound-level"],
-  ["gauge", "gauge-pressure"],
-  ["thermometer", "temperature-difference"],
-  ["psychrometer", "temperature-difference"],
-  ["voltmeter", "voltage"],
-  ["clamp-meter", "current"],
-  ["loop-tester", "resistance"],
-  ["flow-hood", "volume-flow"],
-  ["clock", "duration"],
-];
-
 const { person } = useSession();
 const leads = computed(() => person.value?.role === "QUALITY_LEAD");
 const all = ref<Shown[]>([]);
+const kinds = ref<Schemas["KindView"][]>([]);
 const problem = ref("");
 const fields = ref<Record<string, string>>({});
 const open = ref(false);
@@ -50,7 +37,10 @@ const form = reactive({
 
 async function load() {
   try {
-    all.value = await api.get<Shown[]>("/api/instruments");
+    [all.value, kinds.value] = await Promise.all([
+      api.get<Shown[]>("/api/instruments"),
+      api.get<Schemas["KindView"][]>("/api/instruments/kinds"),
+    ]);
     problem.value = "";
   } catch (thrown) {
     problem.value = sentence(thrown);
@@ -101,7 +91,7 @@ function record(file?: string): Instrument {
     id: form.id.trim(),
     title: form.title.trim(),
     kind: form.kind,
-    dimension: before?.dimension ?? KINDS.find(([kind]) => kind === form.kind)?.[1] ?? "length",
+    dimension: before?.dimension,
     ofReading: given(form.ofReading),
     ofFullScale: given(form.ofFullScale),
     fullScale: given(form.fullScale),
@@ -239,7 +229,7 @@ function last(i: Instrument) {
         <label v-if="!shown">
           <span class="label">Kind</span>
           <select v-model="form.kind" class="field">
-            <option v-for="[kind] in KINDS" :key="kind" :value="kind">{{ kind.replace("-", " ") }}</option>
+            <option v-for="kind in kinds" :key="kind.key" :value="kind.key">{{ kind.title }}</option>
           </select>
         </label>
         <label>

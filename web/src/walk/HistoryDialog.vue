@@ -2,6 +2,7 @@
 import { ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { when } from "../frame/when";
 import type { Line } from "./useWalk";
 
 const props = defineProps<{ line?: Line; history: (line: Line) => Promise<Schemas["ReadingView"][]> }>();
@@ -20,10 +21,6 @@ watch(open, async (now) => {
     }
   }
 });
-
-function when(at: string): string {
-  return new Date(at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
-}
 </script>
 
 <template>

@@ -2,21 +2,14 @@
 import { computed, ref, watch } from "vue";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { STAGES } from "../register/stages";
 
 /** The visits so far, and the next one: its stage decides which lines are due. */
 const props = defineProps<{ installation?: Schemas["InstallationView"] }>();
 const emit = defineEmits<{ begun: [] }>();
 const open = defineModel<boolean>({ required: true });
 
-type Stage = Schemas["NewVisit"]["stage"];
-const STAGES: [Stage, string][] = [
-  ["PLAN_CHECK", "plan check"],
-  ["BEFORE_COVER", "before cover"],
-  ["WITNESS", "witness"],
-  ["FINAL", "final"],
-  ["RE_VISIT", "re-visit"],
-];
-const stage = ref<Stage>("FINAL");
+const stage = ref<Schemas["NewVisit"]["stage"]>("FINAL");
 const on = ref("");
 const problem = ref("");
 const today = computed(() => new Date().toLocaleDateString("sv-SE"));

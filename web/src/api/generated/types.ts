@@ -404,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/stations/{station}": {
         parameters: {
             query?: never;
@@ -633,7 +649,7 @@ export interface components {
             id: string;
             title: string;
             kind: string;
-            dimension: string;
+            dimension?: string;
             ofReading?: string;
             ofFullScale?: string;
             fullScale?: string;
@@ -730,8 +746,14 @@ export interface components {
             id: string;
             kind: string;
             title: string;
+            solid: boolean;
             closed: boolean;
             points: components["schemas"]["PointView"][];
+        };
+        HungView: {
+            component: string;
+            fromLeft: string;
+            overFloor: string;
         };
         MoveView: {
             component: string;
@@ -750,6 +772,7 @@ export interface components {
             units: components["schemas"]["UnitView"][];
             distances: components["schemas"]["DistanceView"][];
             overlaps: string[];
+            hung: components["schemas"]["HungView"][];
             cure: components["schemas"]["CureView"];
             turnedCure: components["schemas"]["CureView"];
         };
@@ -772,6 +795,7 @@ export interface components {
             width: number;
             /** Format: double */
             depth: number;
+            cabinet: string;
             /** @enum {string} */
             verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
         };
@@ -1482,6 +1506,10 @@ export interface components {
             /** Format: double */
             metres: number;
             text: string;
+        };
+        KindView: {
+            key: string;
+            title: string;
         };
         RegisterEntry: {
             id: string;
@@ -2408,6 +2436,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KindView"][];
                 };
             };
         };

@@ -29,6 +29,7 @@ const plan: Schemas["PlanView"] = {
       id: "house",
       kind: "wall",
       title: "House",
+      solid: true,
       closed: true,
       points: [
         { x: 0, y: 2 },
@@ -37,7 +38,7 @@ const plan: Schemas["PlanView"] = {
         { x: 0, y: 3 },
       ],
     },
-    { id: "vent", kind: "vent", title: "Flue", closed: false, points: [{ x: 4, y: 2 }] },
+    { id: "vent", kind: "vent", title: "Flue", solid: false, closed: false, points: [{ x: 4, y: 2 }] },
   ],
   units: [
     {
@@ -48,6 +49,7 @@ const plan: Schemas["PlanView"] = {
       facing: 270,
       width: 0.8,
       depth: 0.3,
+      cabinet: "800 mm × 300 mm",
       verdict: "FAILS",
     },
   ],
@@ -72,6 +74,7 @@ const plan: Schemas["PlanView"] = {
     },
   ],
   overlaps: ["outdoor-1 stands in House."],
+  hung: [],
   cure: cure("Smallest cure: Outdoor unit 200 mm right.", [move]),
   turnedCure: cure("As drawn, every distance is kept."),
 };

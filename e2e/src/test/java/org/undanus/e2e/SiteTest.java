@@ -78,9 +78,11 @@ class SiteTest {
         button(page, "Place Outdoor unit").click();
         page.getByLabel("What to add").selectOption("wall");
         button(page, "Add").click();
-        Locator panel = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chosen: wall"));
-        panel.getByLabel("Title").fill("North wall");
-        panel.getByLabel("Title").press("Tab");
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chosen: wall"))
+                .waitFor();
+        type(page, "Title", "North wall");
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chosen: North wall"))
+                .waitFor();
         type(page, "Left edge", "0 m");
         type(page, "Lower edge", "10 ft");
         type(page, "Across", "6 m");

@@ -148,8 +148,10 @@ class LibraryTest {
 
     @Test
     void anInstrumentIsAddedOnceAndStaysOfItsKind() {
-        Map<String, Object> tape =
-                Map.of("id", "tape-77", "title", "Tape 77", "kind", "tape", "dimension", "length", "constant", "2 mm");
+        assertThat(inspector.get("/api/instruments/kinds").expect(200).text())
+                .contains("\"key\":\"clamp-meter\"")
+                .doesNotContain("read-off");
+        Map<String, Object> tape = Map.of("id", "tape-77", "title", "Tape 77", "kind", "tape", "constant", "2 mm");
         lead.post("/api/instruments", tape).expect(201);
         assertThat(lead.post("/api/instruments", tape).expect(422).detail()).contains("already in the toolcase");
         Map<String, Object> level =

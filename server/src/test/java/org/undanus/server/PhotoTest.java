@@ -12,7 +12,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.server.Client.Answer;
-import org.undanus.server.upload.Upload;
+import org.undanus.server.store.Digest;
 import tools.jackson.databind.JsonNode;
 
 /** Photos: told by content, kept whole, shown small, handed out without their place. */
@@ -33,7 +33,7 @@ class PhotoTest {
         JsonNode photo = hang("point=siting.indoor-height&component=indoor-1", taken)
                 .expect(201)
                 .json();
-        assertThat(photo.path("sha256").asString()).isEqualTo(Upload.sha256(taken));
+        assertThat(photo.path("sha256").asString()).isEqualTo(Digest.sha256(taken));
         assertThat(photo.path("takenAt").asString()).isEqualTo("2026-08-24T09:30:00Z");
         assertThat(photo.path("positioned").asBoolean()).isTrue();
         String id = photo.path("id").asString();

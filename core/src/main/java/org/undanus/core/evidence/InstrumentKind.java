@@ -1,28 +1,38 @@
 package org.undanus.core.evidence;
 
+import java.util.Optional;
+import org.undanus.core.quantity.Dimension;
+
 /** The kinds of instrument a reading is taken with. Their default accuracy is rule book data. */
 public enum InstrumentKind {
-    READ_OFF("read off"),
-    TAPE("tape"),
-    LEVEL("level"),
-    SOUND_METER("sound meter"),
-    GAUGE("gauge"),
-    THERMOMETER("thermometer"),
-    PSYCHROMETER("psychrometer"),
-    VOLTMETER("voltmeter"),
-    CLAMP_METER("clamp meter"),
-    LOOP_TESTER("loop tester"),
-    FLOW_HOOD("flow hood"),
-    CLOCK("clock");
+    READ_OFF("read off", null),
+    TAPE("tape", Dimension.LENGTH),
+    LEVEL("level", Dimension.RATIO),
+    SOUND_METER("sound meter", Dimension.SOUND_LEVEL),
+    GAUGE("gauge", Dimension.GAUGE_PRESSURE),
+    THERMOMETER("thermometer", Dimension.TEMPERATURE_DIFFERENCE),
+    PSYCHROMETER("psychrometer", Dimension.TEMPERATURE_DIFFERENCE),
+    VOLTMETER("voltmeter", Dimension.VOLTAGE),
+    CLAMP_METER("clamp meter", Dimension.CURRENT),
+    LOOP_TESTER("loop tester", Dimension.RESISTANCE),
+    FLOW_HOOD("flow hood", Dimension.VOLUME_FLOW),
+    CLOCK("clock", Dimension.DURATION);
 
     private final String title;
+    private final Dimension dimension;
 
-    InstrumentKind(String title) {
+    InstrumentKind(String title, Dimension dimension) {
         this.title = title;
+        this.dimension = dimension;
     }
 
     public String title() {
         return title;
+    }
+
+    /** What its accuracy is stated in unless its maker says otherwise; empty for what is read off without an instrument. */
+    public Optional<Dimension> dimension() {
+        return Optional.ofNullable(dimension);
     }
 
     /** The name rule books and files use: {@code clamp-meter}. */

@@ -21,6 +21,7 @@ import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.Case;
@@ -52,7 +53,7 @@ public final class Examination {
     private final Optional<SchoolTopic.School> school;
     private final Set<PointKey> looked;
     private final Map<PointKey, Text> setAside;
-    private final Map<String, Step> fromSheet;
+    private final Map<String, Step> notes;
     private final Map<Class<?>, Object> shared;
 
     /** @param shared what requirements of one judging have in common */
@@ -88,7 +89,7 @@ public final class Examination {
             Optional<SchoolTopic.School> school,
             Set<PointKey> looked,
             Map<PointKey, Text> setAside,
-            Map<String, Step> fromSheet,
+            Map<String, Step> notes,
             Map<Class<?>, Object> shared) {
         this.facts = facts;
         this.evidence = evidence;
@@ -99,7 +100,7 @@ public final class Examination {
         this.school = school;
         this.looked = looked;
         this.setAside = setAside;
-        this.fromSheet = fromSheet;
+        this.notes = notes;
         this.shared = shared;
     }
 
@@ -111,7 +112,7 @@ public final class Examination {
     /** The same examination, still judging the same subject, but reading the points of another unit. */
     public Examination at(Component other) {
         return new Examination(
-                facts, evidence, rules, about, judged, Optional.of(other), school, looked, setAside, fromSheet, shared);
+                facts, evidence, rules, about, judged, Optional.of(other), school, looked, setAside, notes, shared);
     }
 
     public Case facts() {
@@ -153,7 +154,7 @@ public final class Examination {
         }
         Optional<DataSheet> sheet = sheet();
         Optional<Quantity> given = sheet.flatMap(s -> s.figure(figure.get()));
-        given.ifPresent(quantity -> fromSheet.putIfAbsent(
+        given.ifPresent(quantity -> notes.putIfAbsent(
                 point.id(),
                 new Step(
                         point.title(),
@@ -201,13 +202,37 @@ public final class Examination {
     private Optional<Value> value(Point point) {
         PointKey key = key(point);
         looked.add(key);
-        Optional<Reading> reading = evidence.latest(key);
+        Optional<Reading> reading = standing(point, key);
         if (reading.isEmpty()) {
             return Optional.empty();
         }
         Optional<Text> doubt = doubt(point, reading.get());
         doubt.ifPresent(why -> setAside.putIfAbsent(key, why));
         return doubt.isPresent() ? Optional.empty() : reading.map(Reading::value);
+    }
+
+    /** The last reading; where that was taken of what nobody could see any more, the last one from before. */
+    private Optional<Reading> standing(Point point, PointKey key) {
+        Optional<Reading> latest = evidence.latest(key);
+        if (latest.filter(reading -> outOfSight(point, reading)).isEmpty()) {
+            return latest;
+        }
+        Optional<Reading> seen = evidence.history(key).stream()
+                .filter(reading -> !outOfSight(point, reading))
+                .reduce((before, after) -> after);
+        seen.ifPresent(earlier -> notes.putIfAbsent(
+                point.id(),
+                new Step(
+                        point.title(),
+                        "a later reading was taken when it was out of sight; the earlier one stands",
+                        Text.of("{}", earlier.typed()),
+                        "")));
+        return seen.or(() -> latest);
+    }
+
+    private static boolean outOfSight(Point point, Reading reading) {
+        boolean seenNow = reading.grade() == Grade.WITNESSED || reading.grade() == Grade.STATED;
+        return point.hidden() && seenNow && reading.stage() == Stage.FINAL;
     }
 
     /** Why a reading cannot be judged by: too weak a grade, hidden when it was taken, an instrument that is not fit. */
@@ -219,8 +244,7 @@ public final class Examination {
                     lower(least.get()),
                     lower(reading.grade())));
         }
-        boolean seenNow = reading.grade() == Grade.WITNESSED || reading.grade() == Grade.STATED;
-        if (point.hidden() && reading.stage().covered() && seenNow) {
+        if (outOfSight(point, reading)) {
             return Optional.of(Text.of(
                     "it is out of sight at a {} visit; evidence from before cover is needed.",
                     reading.stage().title()));
@@ -338,7 +362,7 @@ public final class Examination {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of("{}: covered by now, and nobody recorded it before.", titles(missing)),
-                            "Find a photo or record from before cover, or have it opened.");
+                            "Find a photo or record from before cover, or have it opened and read it at a re-visit.");
         }
         return finding().conclude(Verdict.NOT_SHOWN, Text.of("Not read yet: {}.", titles(missing)), first.how());
     }
@@ -371,8 +395,7 @@ public final class Examination {
                 finding.because(),
                 finding.remedy(),
                 finding.comparison(),
-                Stream.concat(fromSheet.values().stream(), finding.steps().stream())
-                        .toList(),
+                Stream.concat(notes.values().stream(), finding.steps().stream()).toList(),
                 List.copyOf(looked),
                 school,
                 List.of());

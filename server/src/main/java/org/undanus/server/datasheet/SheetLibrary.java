@@ -13,6 +13,7 @@ import org.undanus.server.datasheet.SheetMapper.SheetRow;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.store.Remembered;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The data sheets there are. A sheet that is kept never changes; the newest version of a model is judged by. */
@@ -25,7 +26,8 @@ public class SheetLibrary {
     private final SheetMapper mapper;
     private final Journal journal;
     private final JsonMapper json;
-    private volatile DataSheets read;
+    private final Remembered<DataSheets> sheets = new Remembered<>(
+            () -> DataSheets.of(newest().stream().map(v -> v.sheet().sheet()).toList()));
 
     SheetLibrary(SheetMapper mapper, Journal journal, JsonMapper json) {
         this.mapper = mapper;
@@ -35,12 +37,7 @@ public class SheetLibrary {
 
     /** The newest sheet of every model. */
     public DataSheets sheets() {
-        DataSheets known = read;
-        if (known == null) {
-            known = DataSheets.of(newest().stream().map(v -> v.sheet().sheet()).toList());
-            read = known;
-        }
-        return known;
+        return sheets.get();
     }
 
     /** The newest sheets with some put in the place of their models', as they would stand if they were kept. */
@@ -95,8 +92,9 @@ public class SheetLibrary {
      * @throws ConflictException when a model is kept with other figures
      */
     @Transactional
-    public void add(List<SheetRecord> sheets, String by, Instant at) {
-        for (SheetRecord sheet : sheets) {
+    public void add(List<SheetRecord> added, String by, Instant at) {
+        sheets.changes();
+        for (SheetRecord sheet : added) {
             sheet.sheet();
             List<SheetRow> kept = mapper.of(sheet.model());
             if (kept.isEmpty()) {
@@ -108,7 +106,6 @@ public class SheetLibrary {
                         version(kept.get(kept.size() - 1)).sheet());
             }
         }
-        read = null;
     }
 
     /**
@@ -117,9 +114,10 @@ public class SheetLibrary {
      * @return the models that have a new version
      */
     @Transactional
-    public List<String> revise(List<SheetRecord> sheets, String by, Instant at) {
+    public List<String> revise(List<SheetRecord> revisions, String by, Instant at) {
+        sheets.changes();
         List<String> revised = new ArrayList<>();
-        for (SheetRecord sheet : sheets) {
+        for (SheetRecord sheet : revisions) {
             sheet.sheet();
             List<SheetRow> kept = mapper.of(sheet.model());
             boolean same = !kept.isEmpty()
@@ -129,7 +127,6 @@ public class SheetLibrary {
                 revised.add(sheet.model());
             }
         }
-        read = null;
         return revised;
     }
 

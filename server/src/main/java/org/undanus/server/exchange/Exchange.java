@@ -11,7 +11,6 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.evidence.Entry;
-import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
@@ -339,13 +338,12 @@ public class Exchange {
                         "The installation has no line " + shortened(record.point()) + " of "
                                 + shortened(key.component()) + "."))
                 .point();
-        Accuracy accuracy = record.instrument()
-                .map(id -> instruments
-                        .find(id)
-                        .map(Instrument::accuracy)
-                        .orElseThrow(
-                                () -> new UnsuitableException(where, "There is no instrument " + shortened(id) + ".")))
-                .orElseGet(() -> rules.accuracy(point.instrument()));
+        Accuracy accuracy = instruments
+                .accuracy(record.instrument(), point, rules)
+                .orElseThrow(() -> new UnsuitableException(
+                        where,
+                        "There is no instrument "
+                                + shortened(record.instrument().orElseThrow()) + "."));
         Entry.Understood understood;
         try {
             understood = Entry.understand(point, record.typed(), accuracy);

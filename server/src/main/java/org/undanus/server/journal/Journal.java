@@ -1,14 +1,11 @@
 package org.undanus.server.journal;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.HexFormat;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.undanus.server.store.Digest;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Writes down every change in the transaction that makes it. */
@@ -50,11 +47,6 @@ public class Journal {
                 action,
                 subject,
                 content);
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(line.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java platform has SHA-256", e);
-        }
+        return Digest.sha256(line);
     }
 }

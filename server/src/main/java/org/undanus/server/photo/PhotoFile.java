@@ -19,6 +19,7 @@ import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import net.coobird.thumbnailator.Thumbnails;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.Digest;
 import org.undanus.server.upload.Upload;
 
 /**
@@ -60,7 +61,7 @@ record PhotoFile(
         return new PhotoFile(
                 content,
                 type,
-                Upload.sha256(content),
+                Digest.sha256(content),
                 size[0],
                 size[1],
                 takenAt(metadata),

@@ -3,6 +3,7 @@ package org.undanus.server.siteplan;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,6 +22,10 @@ public class SitePlans {
     /** @param version counted from 1 */
     public record Drawing(SitePlan plan, int version) {}
 
+    /** What a drawing's text was read as, so that opening a case need not read it again. */
+    private record Read(String content, SitePlan plan) {}
+
+    private final Map<String, Read> read = new ConcurrentHashMap<>();
     private final SitePlanMapper mapper;
     private final Journal journal;
     private final GeoJson geoJson;
@@ -45,7 +50,12 @@ public class SitePlans {
     }
 
     private Drawing drawing(PlanRow row) {
-        return new Drawing(geoJson.read(row.content()), row.version());
+        Read known = read.get(row.installationId());
+        if (known == null || !known.content.equals(row.content())) {
+            known = new Read(row.content(), geoJson.read(row.content()));
+            read.put(row.installationId(), known);
+        }
+        return new Drawing(known.plan, row.version());
     }
 
     /**

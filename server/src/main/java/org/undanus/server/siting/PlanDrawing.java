@@ -66,15 +66,13 @@ public final class PlanDrawing {
     }
 
     private static void feature(Canvas canvas, PlanView.FeatureView f, boolean words) {
-        boolean solid = f.kind().equals("wall")
-                || f.kind().equals("obstacle")
-                || f.kind().equals("neighbour-unit");
         if (f.points().size() == 1) {
             canvas.dot(f.points().get(0));
         } else if (f.closed()) {
-            canvas.polygon(f.points(), solid ? "#C9D1D3" : "none", solid ? 1.2 : 0.8, solid ? "" : "10 5 2 5");
+            canvas.polygon(
+                    f.points(), f.solid() ? "#C9D1D3" : "none", f.solid() ? 1.2 : 0.8, f.solid() ? "" : "10 5 2 5");
         } else {
-            canvas.line(f.points(), solid ? 2.4 : 3, "");
+            canvas.line(f.points(), f.solid() ? 2.4 : 3, "");
         }
         if (words && !f.title().isEmpty()) {
             double x = f.points().stream()

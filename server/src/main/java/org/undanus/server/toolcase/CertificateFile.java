@@ -1,6 +1,7 @@
 package org.undanus.server.toolcase;
 
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.Digest;
 import org.undanus.server.upload.Upload;
 
 /** A calibration certificate as a file: PDF or picture. */
@@ -11,6 +12,6 @@ public record CertificateFile(String mediaType, String sha256, byte[] content) {
         String type = Upload.mediaType(content)
                 .orElseThrow(() -> new UnsuitableException(
                         "certificate", "A certificate is a PDF, PNG or JPEG file; this one is not, by its content."));
-        return new CertificateFile(type, Upload.sha256(content), content);
+        return new CertificateFile(type, Digest.sha256(content), content);
     }
 }

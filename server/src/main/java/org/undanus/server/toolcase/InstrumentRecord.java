@@ -18,7 +18,7 @@ import org.undanus.server.problem.UnsuitableException;
 /**
  * An instrument as files carry it: figures as its maker states them, in field notation. See docs/formats/case.md.
  *
- * @param dimension of constant, full scale, range and resolution, for example {@code length}
+ * @param dimension of constant, full scale, range and resolution, for example {@code length}; empty for that of its kind
  * @param ofReading share of the reading, for example {@code 1 %}
  * @param ofFullScale share of the full scale
  * @param refrigerants those it is rated for, empty where it touches none
@@ -28,7 +28,7 @@ public record InstrumentRecord(
         String id,
         String title,
         String kind,
-        String dimension,
+        Optional<String> dimension,
         Optional<String> ofReading,
         Optional<String> ofFullScale,
         Optional<String> fullScale,
@@ -58,8 +58,11 @@ public record InstrumentRecord(
                 .filter(k -> k.key().equals(kind))
                 .findFirst()
                 .orElseThrow(() -> unsuitable("kind", "\"" + kind + "\" is no kind of instrument."));
-        Dimension stated = dimensionNamed(dimension)
-                .orElseThrow(() -> unsuitable("dimension", "\"" + dimension + "\" is no dimension."));
+        Dimension stated = dimension
+                .map(name -> dimensionNamed(name)
+                        .orElseThrow(() -> unsuitable("dimension", "\"" + name + "\" is no dimension.")))
+                .or(known::dimension)
+                .orElseThrow(() -> unsuitable("kind", "What is read off is read without an instrument."));
         double share = accuracy("ofFullScale", ofFullScale, Dimension.RATIO);
         double scale = accuracy("fullScale", fullScale, stated);
         if (share > 0 && scale == 0) {

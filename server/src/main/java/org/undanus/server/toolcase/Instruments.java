@@ -7,11 +7,15 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Toolcase;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.rules.RuleBook;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.Remembered;
 import org.undanus.server.toolcase.InstrumentMapper.InstrumentRow;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -26,7 +30,8 @@ public class Instruments {
     private final InstrumentMapper mapper;
     private final Journal journal;
     private final JsonMapper json;
-    private volatile Toolcase read;
+    private final Remembered<Toolcase> toolcase = new Remembered<>(() ->
+            new Toolcase(records().stream().map(InstrumentRecord::instrument).toList()));
 
     Instruments(InstrumentMapper mapper, Journal journal, JsonMapper json) {
         this.mapper = mapper;
@@ -35,17 +40,21 @@ public class Instruments {
     }
 
     public Toolcase toolcase() {
-        Toolcase known = read;
-        if (known == null) {
-            known = new Toolcase(
-                    records().stream().map(InstrumentRecord::instrument).toList());
-            read = known;
-        }
-        return known;
+        return toolcase.get();
     }
 
     public Optional<Instrument> find(String id) {
         return toolcase().find(id);
+    }
+
+    /**
+     * How exact a reading is: as its instrument states, or where none is named as the rule book takes that kind to be.
+     * Empty when there is no such instrument.
+     */
+    public Optional<Accuracy> accuracy(Optional<String> instrument, Point point, RuleBook rules) {
+        return instrument.isEmpty()
+                ? Optional.of(rules.accuracy(point.instrument()))
+                : instrument.flatMap(this::find).map(Instrument::accuracy);
     }
 
     public List<InstrumentRecord> records() {
@@ -75,6 +84,7 @@ public class Instruments {
      */
     @Transactional
     public void add(List<InstrumentRecord> instruments, String by, Instant at) {
+        toolcase.changes();
         for (InstrumentRecord instrument : instruments) {
             instrument.instrument();
             String content = json.writeValueAsString(instrument);
@@ -89,7 +99,6 @@ public class Instruments {
                         kept(row).instrument());
             }
         }
-        read = null;
     }
 
     /**
@@ -105,6 +114,7 @@ public class Instruments {
             throw new UnsuitableException("kind", "An instrument's kind stays what it is. Enter another instrument.");
         }
         String content = json.writeValueAsString(instrument);
+        toolcase.changes();
         if (mapper.update(new InstrumentRow(instrument.id(), content, version)) == 0) {
             throw new ConflictException(
                     "Someone changed this instrument meanwhile. Nothing was saved; compare the two.",
@@ -112,7 +122,6 @@ public class Instruments {
                     kept(before).instrument());
         }
         journal.write(at, by, CHANGED, instrument.id(), Map.of("content", content));
-        read = null;
         return kept(needed(instrument.id()));
     }
 

@@ -2,6 +2,7 @@ package org.undanus.server.toolcase;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
@@ -19,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
@@ -42,6 +44,8 @@ class ToolcaseController {
             Optional<LocalDate> until,
             boolean lapsed) {}
 
+    record KindView(String key, String title) {}
+
     record ChangedInstrument(InstrumentRecord instrument, int version) {}
 
     record KeptCertificate(String sha256) {}
@@ -55,6 +59,15 @@ class ToolcaseController {
     @GetMapping
     List<InstrumentView> all() {
         return instruments.all().stream().map(ToolcaseController::view).toList();
+    }
+
+    /** The kinds an instrument may be of. */
+    @GetMapping("/kinds")
+    List<KindView> kinds() {
+        return Arrays.stream(InstrumentKind.values())
+                .filter(kind -> kind.dimension().isPresent())
+                .map(kind -> new KindView(kind.key(), kind.title()))
+                .toList();
     }
 
     @PostMapping

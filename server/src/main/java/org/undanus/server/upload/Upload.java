@@ -1,10 +1,7 @@
 package org.undanus.server.upload;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
-import java.util.HexFormat;
 import java.util.Optional;
 
 /** A file as it came in. */
@@ -28,13 +25,5 @@ public final class Upload {
 
     private static boolean startsWith(byte[] content, byte[] mark) {
         return content.length > mark.length && Arrays.equals(content, 0, mark.length, mark, 0, mark.length);
-    }
-
-    public static String sha256(byte[] content) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256", e);
-        }
     }
 }

@@ -19,16 +19,24 @@ public record PlanView(
         List<UnitView> units,
         List<DistanceView> distances,
         List<String> overlaps,
+        List<HungView> hung,
         CureView cure,
         CureView turnedCure) {
     private static final double HALF_MILLIMETRE = 0.0005;
 
-    /** @param points corners in order */
-    public record FeatureView(String id, String kind, String title, boolean closed, List<PointView> points) {}
+    /**
+     * @param solid whether air and people cannot pass through it
+     * @param points corners in order
+     */
+    public record FeatureView(
+            String id, String kind, String title, boolean solid, boolean closed, List<PointView> points) {}
 
     public record PointView(double x, double y) {}
 
-    /** @param facing direction of its front, degrees counter-clockwise from the x axis */
+    /**
+     * @param facing direction of its front, degrees counter-clockwise from the x axis
+     * @param cabinet its width and depth in words
+     */
     public record UnitView(
             String component,
             String title,
@@ -37,7 +45,11 @@ public record PlanView(
             double facing,
             double width,
             double depth,
+            String cabinet,
             Verdict verdict) {}
+
+    /** Where an indoor unit hangs on its wall, in words. */
+    public record HungView(String component, String fromLeft, String overFloor) {}
 
     public record DistanceView(
             String component,
@@ -74,6 +86,7 @@ public record PlanView(
                                 f.id(),
                                 f.kind().key(),
                                 f.title(),
+                                f.kind().solid(),
                                 f.closed(),
                                 f.outline().stream()
                                         .map(v -> new PointView(v.x(), v.y()))
@@ -88,6 +101,7 @@ public record PlanView(
                                 u.facing(),
                                 u.width(),
                                 u.depth(),
+                                length(u.width(), format) + " × " + length(u.depth(), format),
                                 u.verdict()))
                         .toList(),
                 plan.distances().stream()
@@ -101,8 +115,15 @@ public record PlanView(
                                 d.judgement()))
                         .toList(),
                 plan.overlaps(),
+                plan.drawing().walls().stream()
+                        .map(w -> new HungView(w.component(), length(w.left(), format), length(w.underside(), format)))
+                        .toList(),
                 cure(plan.cure(), plan, facts, format),
                 cure(plan.turnedCure(), plan, facts, format));
+    }
+
+    private static String length(double metres, QuantityFormat format) {
+        return format.format(Length.ofMetres(metres));
     }
 
     private static String title(Case facts, String component) {
@@ -157,6 +178,6 @@ public record PlanView(
     private static Optional<String> shift(double metres, String ahead, String back, QuantityFormat format) {
         return Math.abs(metres) < HALF_MILLIMETRE
                 ? Optional.empty()
-                : Optional.of(format.format(Length.ofMetres(Math.abs(metres))) + " " + (metres > 0 ? ahead : back));
+                : Optional.of(length(Math.abs(metres), format) + " " + (metres > 0 ? ahead : back));
     }
 }

@@ -13,7 +13,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Grade;
-import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
@@ -107,12 +106,9 @@ class Readings {
 
     /** What a text would be taken as, without keeping it. */
     Entry.Understood understand(Point point, String typed, Optional<String> instrument, RuleBook rules) {
-        Accuracy accuracy = instrument
-                .map(id -> instruments
-                        .find(id)
-                        .map(Instrument::accuracy)
-                        .orElseThrow(() -> new UnsuitableException("instrument", "There is no such instrument.")))
-                .orElseGet(() -> rules.accuracy(point.instrument()));
+        Accuracy accuracy = instruments
+                .accuracy(instrument, point, rules)
+                .orElseThrow(() -> new UnsuitableException("instrument", "There is no such instrument."));
         try {
             return Entry.understand(point, typed, accuracy);
         } catch (IllegalArgumentException e) {

@@ -23,13 +23,16 @@ class PlanDrawingTest {
                                 "wall",
                                 title,
                                 true,
+                                true,
                                 List.of(
                                         new PlanView.PointView(0, 2),
                                         new PlanView.PointView(5, 2),
                                         new PlanView.PointView(5, 3),
                                         new PlanView.PointView(0, 3))),
-                        new PlanView.FeatureView("flue", "vent", "", false, List.of(new PlanView.PointView(4, 2)))),
-                List.of(new PlanView.UnitView("outdoor-1", "Outdoor unit", 2, 1, 270, 0.8, 0.3, Verdict.FAILS)),
+                        new PlanView.FeatureView(
+                                "flue", "vent", "", false, false, List.of(new PlanView.PointView(4, 2)))),
+                List.of(new PlanView.UnitView(
+                        "outdoor-1", "Outdoor unit", 2, 1, 270, 0.8, 0.3, "800 mm × 300 mm", Verdict.FAILS)),
                 List.of(new PlanView.DistanceView(
                         "outdoor-1",
                         "back",
@@ -38,6 +41,7 @@ class PlanDrawingTest {
                         new PlanView.PointView(2, 2),
                         Verdict.FAILS,
                         "siting.outdoor-clearance-back@outdoor-1")),
+                List.of(),
                 List.of(),
                 new PlanView.CureView(SmallestMove.Outcome.CURED, "Smallest cure", List.of(move)),
                 new PlanView.CureView(SmallestMove.Outcome.CURED, "Smallest cure", List.of(move)));
@@ -74,7 +78,7 @@ class PlanDrawingTest {
     @Test
     void anEmptySiteIsAnEmptyDrawing() throws Exception {
         PlanView.CureView none = new PlanView.CureView(SmallestMove.Outcome.NO_AREA, "", List.of());
-        PlanView empty = new PlanView(List.of(), List.of(), List.of(), List.of(), none, none);
+        PlanView empty = new PlanView(List.of(), List.of(), List.of(), List.of(), List.of(), none, none);
         assertThat(parsed(PlanDrawing.svg(empty, true)).getDocumentElement().getTagName())
                 .isEqualTo("svg");
     }

@@ -22,7 +22,7 @@ class InstrumentRecordTest {
                 id,
                 "Voltmeter",
                 kind,
-                dimension,
+                Optional.of(dimension),
                 Optional.of(ofReading),
                 Optional.empty(),
                 Optional.empty(),
@@ -46,13 +46,26 @@ class InstrumentRecordTest {
     }
 
     private static Instrument read(String members) {
+        return read("gauge", members);
+    }
+
+    /** Of no stated dimension. */
+    private static Instrument read(String kind, String members) {
         return JsonMapper.builder()
                 .build()
                 .readValue(
-                        "{\"id\": \"gauge-1\", \"title\": \"Gauge\", \"kind\": \"gauge\", \"dimension\": \"gauge-pressure\", "
-                                + members + "}",
+                        "{\"id\": \"gauge-1\", \"title\": \"Gauge\", \"kind\": \"" + kind + "\", " + members + "}",
                         InstrumentRecord.class)
                 .instrument();
+    }
+
+    @Test
+    void withoutAStatedDimensionItIsThatOfItsKind() {
+        assertThat(read("tape", "\"constant\": \"2 mm\"").accuracy().constant()).isEqualTo(0.002);
+        assertThatThrownBy(() -> read("tape", "\"constant\": \"2 V\"")).isInstanceOf(UnsuitableException.class);
+        assertThatThrownBy(() -> read("read-off", "\"constant\": \"2 mm\""))
+                .isInstanceOf(UnsuitableException.class)
+                .hasMessageContaining("without an instrument");
     }
 
     @Test

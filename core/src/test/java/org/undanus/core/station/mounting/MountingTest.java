@@ -116,6 +116,24 @@ class MountingTest {
     }
 
     @Test
+    void whatIsSaidOfACoveredThingDoesNotSupersedeWhatWasSeen() {
+        CaseFixture twice = new CaseFixture()
+                .at(Stage.BEFORE_COVER)
+                .indoor("mounting.sleeve", "no")
+                .at(Stage.FINAL)
+                .indoor("mounting.sleeve", "yes");
+        Judgement sleeve = twice.judge("mounting.sleeve");
+        assertThat(sleeve.verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(sleeve.derivation().get(0).how()).contains("the earlier one stands");
+        assertThat(sleeve.derivation().get(0).value().toString()).isEqualTo("no");
+        assertThat(twice.at(Stage.RE_VISIT)
+                        .indoor("mounting.sleeve", "yes")
+                        .judge("mounting.sleeve")
+                        .verdict())
+                .isEqualTo(Verdict.MEETS);
+    }
+
+    @Test
     void linesNotYetDueSaySo() {
         assertThat(new CaseFixture()
                         .at(Stage.PLAN_CHECK)
