@@ -2,6 +2,8 @@
 import { computed } from "vue";
 import type { Schemas } from "../api/client";
 import { COLOURS } from "../walk/verdicts";
+import { alongside, laid, type Spot, type Wish } from "./labels";
+import LaidText from "./LaidText.vue";
 import { bounds, cabinet, framed, type Position } from "./plan";
 
 /**
@@ -41,22 +43,6 @@ const py = (y: number) => top.value - y * scale.value;
 const path = (points: Position[]) => points.map(([x, y]) => `${px(x)},${py(y)}`).join(" ");
 
 const features = computed(() => [...props.view.features].sort((a, b) => Number(a.solid) - Number(b.solid)));
-const labels = computed(() =>
-  props.view.features
-    .filter((f) => f.title && f.kind !== "ground")
-    .map((f) => {
-      const b = bounds(f.points.map((p): Position => [p.x, p.y]));
-      const edge = EDGES.includes(f.kind);
-      return {
-        id: f.id,
-        title: f.title,
-        x: Math.min(Math.max(px((b.left + b.right) / 2), 40), WIDTH - 40),
-        // what lies on a wall's edge is named before it, clear of the wall's own name
-        y: edge ? py(b.low) + 13 : f.closed ? py((b.low + b.high) / 2) + 4 : py(b.low) + 18,
-      };
-    })
-    .filter((label) => label.y < HEIGHT),
-);
 const ghosts = computed(() =>
   (props.cure?.moves ?? []).flatMap((move) => {
     const unit = props.view.units.find((u) => u.component === move.component);
@@ -70,10 +56,73 @@ const distances = computed(() =>
   ),
 );
 
-/** The length a dimension has on the sheet tells whether its words fit beside it. */
-function span(d: Schemas["DistanceView"]) {
-  return Math.hypot(px(d.to.x) - px(d.from.x), py(d.to.y) - py(d.from.y));
+/** A shape's rectangle on the sheet. */
+function boxed(points: Position[]) {
+  const b = bounds(points);
+  return { left: px(b.left), right: px(b.right), low: py(b.high), high: py(b.low) };
 }
+
+const LETTERS = 13;
+const SHEET = { left: 0, right: WIDTH, low: 0, high: HEIGHT };
+/** Dimensions choose first, then units, then what stands about. */
+const words = computed(() => {
+  const centred = (x: number, ys: number[]): Spot[] => ys.map((y) => ({ x, y, anchor: "middle" }));
+  const beside = (b: ReturnType<typeof boxed>): Spot[] => [
+    { x: b.right + 8, y: (b.low + b.high) / 2 + 4, anchor: "start" },
+    { x: b.left - 8, y: (b.low + b.high) / 2 + 4, anchor: "end" },
+  ];
+  const wishes: Wish[] = [
+    ...ghosts.value.map((ghost) => {
+      const b = boxed(ghost.corners);
+      return {
+        key: `move of ${ghost.move.component}`,
+        text: [ghost.move.sideways, ghost.move.along].filter(Boolean).join(", "),
+        size: LETTERS,
+        spots: [...centred((b.left + b.right) / 2, [b.high + LETTERS + 2, b.low - 6]), ...beside(b)],
+        needed: true,
+      };
+    }),
+    ...distances.value.map((d) => ({
+      key: `${d.component}-${d.name}`,
+      text: d.text,
+      size: LETTERS,
+      spots: alongside({ x: px(d.from.x), y: py(d.from.y) }, { x: px(d.to.x), y: py(d.to.y) }),
+      needed: true,
+    })),
+    ...props.view.units.map((unit) => {
+      const b = boxed(cabinet(unit));
+      return {
+        key: unit.component,
+        text: unit.title,
+        size: LETTERS,
+        spots: [
+          ...centred((b.left + b.right) / 2, [b.high + LETTERS, b.low - 4]),
+          ...beside(b),
+          ...centred((b.left + b.right) / 2, [b.high + 2 * LETTERS + 4, b.low - LETTERS - 8]),
+        ],
+        needed: true,
+      };
+    }),
+    ...props.view.features
+      .filter((f) => f.title && f.kind !== "ground")
+      .map((f) => {
+        const b = boxed(f.points.map((p): Position => [p.x, p.y]));
+        const inside = (b.low + b.high) / 2 + 4;
+        const about = [b.high + LETTERS + 2, b.low - 5];
+        return {
+          key: f.id,
+          text: f.title,
+          size: LETTERS,
+          spots: centred(
+            (b.left + b.right) / 2,
+            f.closed ? (EDGES.includes(f.kind) ? about : [inside, ...about]) : about,
+          ),
+        };
+      }),
+  ];
+  const standing = props.view.units.map((unit) => boxed(cabinet(unit)));
+  return new Map(laid(wishes, standing, SHEET).map((l) => [l.key, l]));
+});
 
 defineExpose({
   /** Where on the site an event happened, in metres. */
@@ -113,9 +162,9 @@ defineExpose({
         @pointerdown="emit('grab', feature.id, $event)"
       />
     </g>
-    <text v-for="label in labels" :key="label.id" :x="label.x" :y="label.y" class="label">
-      {{ label.title }}
-    </text>
+    <template v-for="feature in features" :key="feature.id">
+      <LaidText :laid="words.get(feature.id)" class="label" />
+    </template>
     <g
       v-for="d in distances"
       :key="`${d.component}-${d.name}`"
@@ -124,13 +173,7 @@ defineExpose({
       @click="emit('distance', d.judgement)"
     >
       <line :x1="px(d.from.x)" :y1="py(d.from.y)" :x2="px(d.to.x)" :y2="py(d.to.y)" />
-      <text
-        v-if="span(d) > 14"
-        :x="(px(d.from.x) + 2 * px(d.to.x)) / 3 + 4"
-        :y="(py(d.from.y) + 2 * py(d.to.y)) / 3 + 4"
-      >
-        {{ d.text }}
-      </text>
+      <LaidText :laid="words.get(`${d.component}-${d.name}`)" />
     </g>
     <g
       v-for="unit in view.units"
@@ -141,7 +184,7 @@ defineExpose({
     >
       <polygon :points="path(cabinet(unit))" :style="{ stroke: COLOURS[unit.verdict] }" />
       <polyline :points="path(cabinet(unit).slice(1, 3))" class="front" />
-      <text :x="px(unit.x)" :y="py(bounds(cabinet(unit)).low) + 13">{{ unit.title }}</text>
+      <LaidText :laid="words.get(unit.component)" />
     </g>
     <g v-for="ghost in ghosts" :key="ghost.move.component" class="ghost">
       <polygon :points="path(ghost.corners)" />
@@ -156,10 +199,7 @@ defineExpose({
         "
         class="way"
       />
-      <text :x="px(bounds(ghost.corners).right) + 8" :y="py(ghost.move.y) - 2">
-        {{ ghost.move.sideways }}
-      </text>
-      <text :x="px(bounds(ghost.corners).right) + 8" :y="py(ghost.move.y) + 12">{{ ghost.move.along }}</text>
+      <LaidText :laid="words.get(`move of ${ghost.move.component}`)" />
     </g>
     <slot :px="px" :py="py" />
   </svg>
@@ -238,7 +278,6 @@ text {
   stroke-width: 3;
   fill: var(--ink);
   font: 13px var(--text);
-  text-anchor: middle;
   pointer-events: none;
 }
 
@@ -254,7 +293,6 @@ text {
 .distance text {
   fill: currentColor;
   font: 600 13px var(--mono);
-  text-anchor: start;
 }
 
 .ghost polygon {
@@ -274,7 +312,6 @@ text {
 }
 
 .ghost text {
-  text-anchor: start;
   fill: var(--lake);
   font: 600 13px var(--mono);
 }
@@ -282,12 +319,6 @@ text {
 @media (max-width: 760px) {
   .plan {
     min-height: 230px;
-  }
-
-  text,
-  .distance text,
-  .ghost text {
-    font-size: 17px;
   }
 }
 </style>

@@ -338,7 +338,7 @@ const listed = computed(() => {
   const looked = tab.value && tab.value !== PLAN ? tab.value : chosen.value;
   const unit = installation.value?.components.some((c) => c.id === looked) ? looked : "";
   return judgements.value
-    .filter((j) => !unit || j.key.endsWith(`@${unit}`))
+    ?.filter((j) => !unit || j.key.endsWith(`@${unit}`))
     .filter((j) => j.before || (j.verdict !== "MEETS" && j.verdict !== "DOES_NOT_APPLY"))
     .sort(
       (a, b) =>
@@ -454,7 +454,8 @@ useKeys({ z: () => site.undo() });
         <p v-else-if="!tab || tab === PLAN" class="quiet">
           Drag things, or tap one to type its dimensions. Edges snap to each other and to whole centimetres.
         </p>
-        <p v-if="!listed.length" class="quiet">Nothing is open here, as drawn.</p>
+        <p v-if="!listed" class="quiet">Not judged yet.</p>
+        <p v-else-if="!listed.length" class="quiet">Nothing is open here, as drawn.</p>
         <ul class="verdicts" aria-label="Judged as drawn">
           <li v-for="j in listed" :key="j.key">
             <VerdictMark :verdict="j.verdict" worded />
@@ -465,6 +466,7 @@ useKeys({ z: () => site.undo() });
               >
             </span>
             <span class="quiet because">{{ j.because }}</span>
+            <span v-if="j.drawn" class="quiet because">The tape stands. In the drawing: {{ j.drawn }}.</span>
           </li>
         </ul>
         <section class="how">

@@ -14,7 +14,8 @@ export function useSite(id: Ref<string>) {
   const sizes = shallowRef<Schemas["SitedUnitView"][]>([]);
   const plan = shallowRef<Plan>(emptyPlan());
   const view = shallowRef<Schemas["PlanView"]>();
-  const judgements = shallowRef<Schemas["VerdictView"][]>([]);
+  /** Nothing while no answer has come yet. */
+  const judgements = shallowRef<Schemas["VerdictView"][]>();
   const version = ref(0);
   /** Why what is drawn cannot be judged, and why something was refused; a trial that succeeds says nothing of the latter. */
   const unjudged = ref("");
@@ -41,6 +42,7 @@ export function useSite(id: Ref<string>) {
     clash.value = false;
     takenUp.value = "";
     installation.value = undefined;
+    judgements.value = undefined;
     try {
       const facts = await api.get<Schemas["InstallationView"]>(`/api/installations/${id.value}`);
       ofBook.value = facts.display;

@@ -922,6 +922,7 @@ export interface components {
             because: string;
             /** @enum {string} */
             before?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            drawn?: string;
         };
         TypedReading: {
             /** Format: uuid */

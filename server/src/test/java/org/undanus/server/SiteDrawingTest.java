@@ -106,6 +106,21 @@ class SiteDrawingTest {
                 .contains("choose which one stands");
         JsonNode judgement = inspector.judgement(id, "siting", "siting.outdoor-clearance-back@outdoor-1");
         assertThat(judgement.path("derivation").toString()).contains("the tape goes before it");
+        // taped at 180 mm, drawn at 350 mm
+        JsonNode there =
+                inspector.post(own + "/trial?units=SI", drawn).expect(200).json();
+        assertThat(verdict(there, "siting.outdoor-clearance-back@outdoor-1")
+                        .path("drawn")
+                        .asString())
+                .endsWith("more than taped");
+        JsonNode moved = inspector
+                .post(own + "/trial?units=SI", plan(rectangle("house", "wall", 0, 3, 8, 0.3), unit(4, 2.83)))
+                .expect(200)
+                .json();
+        JsonNode back = verdict(moved, "siting.outdoor-clearance-back@outdoor-1");
+        assertThat(back.path("verdict").asString()).isEqualTo("FAILS");
+        assertThat(back.path("before").asString()).isEqualTo("MEETS");
+        assertThat(back.has("drawn")).isFalse();
         inspector.get(own + ".geojson").expect(200);
         String svg = inspector.get(own + ".svg").expect(200).text();
         assertThat(svg).startsWith("<svg").contains("polygon").contains("Outdoor unit");

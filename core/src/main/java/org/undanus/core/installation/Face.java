@@ -14,6 +14,9 @@ public enum Face {
     /** The sides an outdoor unit is asked clear distance on. */
     public static final List<Face> OUTDOOR = List.of(FRONT, BACK, LEFT, RIGHT, ABOVE);
 
+    /** The sides a wall unit needs room at. */
+    public static final List<Face> ON_WALL = List.of(LEFT, RIGHT, ABOVE, BELOW);
+
     /** The sides a plan shows. */
     public static final List<Face> IN_PLAN = List.of(FRONT, BACK, LEFT, RIGHT);
 

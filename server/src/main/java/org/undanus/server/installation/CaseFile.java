@@ -74,9 +74,13 @@ public record CaseFile(Header header, Case facts, Evidence evidence, RuleBook ru
         return judged(header, other, evidence, rules);
     }
 
-    /** The same with one more reading. */
-    public CaseFile with(Evidence more) {
-        return judged(header, facts, more, rules);
+    public CaseFile with(Case other, Evidence known) {
+        return judged(header, other, known, rules);
+    }
+
+    /** The same installation with other evidence. */
+    public CaseFile with(Evidence other) {
+        return judged(header, facts, other, rules);
     }
 
     /** Whether a unit's plate names this model. */

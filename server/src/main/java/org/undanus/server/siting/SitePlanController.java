@@ -27,6 +27,7 @@ import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.siting.Retaping;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
@@ -53,8 +54,18 @@ class SitePlanController {
     /** @param judgements those of the station that rest on where things stand */
     record TrialView(PlanView view, List<VerdictView> judgements) {}
 
+    /**
+     * @param before what it is as kept, where that is otherwise
+     * @param drawn what the drawing says, where a tape reading goes before it
+     */
     record VerdictView(
-            String key, String title, String subject, Verdict verdict, String because, Optional<Verdict> before) {}
+            String key,
+            String title,
+            String subject,
+            Verdict verdict,
+            String because,
+            Optional<Verdict> before,
+            Optional<String> drawn) {}
 
     /** A length as typed, understood. */
     record LengthView(double metres, String text) {}
@@ -84,7 +95,7 @@ class SitePlanController {
                 PlanView.of(file, units.orElse(file.rules().display())));
     }
 
-    /** How the site would be judged as drawn. Nothing is kept. */
+    /** How the site would be judged as drawn; what is moved would be taped again. Nothing is kept. */
     @PostMapping("/installations/{id}/site-plan/trial")
     TrialView trial(
             @PathVariable String id,
@@ -94,7 +105,12 @@ class SitePlanController {
         CaseFile now = cases.open(id, person);
         SitePlan plan = read(drawn);
         SitePlans.requireSound(plan);
-        CaseFile then = now.with(now.facts().with(plan));
+        CaseFile then = now.with(
+                now.facts().with(plan),
+                now.facts()
+                        .plan()
+                        .map(kept -> Retaping.awaited(now.evidence(), kept, plan))
+                        .orElse(now.evidence()));
         UnitSystem system = units.orElse(now.rules().display());
         return new TrialView(
                 PlanView.of(then, system).orElseThrow(),
@@ -113,7 +129,8 @@ class SitePlanController {
                 now.judgements()
                         .find(after.about().id(), after.component())
                         .map(Judgement::verdict)
-                        .filter(before -> before != after.verdict()));
+                        .filter(before -> before != after.verdict()),
+                Retaping.besideTheTape(after).map(words -> words.in(system)));
     }
 
     /** Keeps a drawing, if nobody else has drawn meanwhile and it can be built. */

@@ -33,6 +33,10 @@ final class HazardDistance implements Requirement {
         return kind;
     }
 
+    Point point() {
+        return point;
+    }
+
     @Override
     public About about() {
         return about;

@@ -81,7 +81,7 @@ public final class Siting {
                 SitingPoints.SOUND_AT_BOUNDARY,
                 SitingPoints.SOUND_AT_WINDOW));
         requirements.addAll(outdoors());
-        for (Face face : List.of(Face.LEFT, Face.RIGHT, Face.ABOVE, Face.BELOW)) {
+        for (Face face : Face.ON_WALL) {
             IndoorClearance indoor = new IndoorClearance(face);
             points.add(indoor.point());
             requirements.add(indoor);

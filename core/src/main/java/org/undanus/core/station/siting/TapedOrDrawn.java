@@ -12,20 +12,16 @@ import org.undanus.core.quantity.Uncertain;
 /** A length as taped; where nobody taped it, as drawn. Where both are there, the difference is shown. */
 record TapedOrDrawn(Uncertain length, double resolution) {
 
+    static final String IN_THE_DRAWING = "In the drawing";
+
+    private static final double HALF_MILLIMETRE = 0.0005;
+
     static Optional<TapedOrDrawn> of(Examination x, Finding finding, Point point, Optional<Drawn.Distance> drawn) {
         Optional<Value.Measured> taped = x.measured(point);
         if (taped.isPresent()) {
             Value.Measured value = taped.get();
-            drawn.ifPresent(d -> finding.step(
-                    "In the drawing",
-                    "the tape goes before it",
-                    Text.of(
-                            "{}, which is {} {} than taped",
-                            Length.ofMetres(d.metres().value()),
-                            Length.ofMetres(Math.abs(
-                                    d.metres().value() - value.quantity().si())),
-                            d.metres().value() < value.quantity().si() ? "less" : "more"),
-                    "Site drawing"));
+            drawn.ifPresent(
+                    d -> beside(finding, d.metres().value(), value.quantity().si()));
             return Optional.of(new TapedOrDrawn(value.uncertain(), value.resolution()));
         }
         drawn.ifPresent(d -> finding.step(
@@ -34,5 +30,21 @@ record TapedOrDrawn(Uncertain length, double resolution) {
                 Text.of("{}", Length.ofMetres(d.metres().value())),
                 "Site drawing"));
         return drawn.map(d -> new TapedOrDrawn(d.metres(), 0));
+    }
+
+    private static void beside(Finding finding, double drawn, double taped) {
+        if (Math.abs(drawn - taped) < HALF_MILLIMETRE) {
+            finding.step("Drawn as taped", "", Text.of("{}", Length.ofMetres(drawn)), "Site drawing");
+        } else {
+            finding.step(
+                    IN_THE_DRAWING,
+                    "the tape goes before it",
+                    Text.of(
+                            "{}, which is {} {} than taped",
+                            Length.ofMetres(drawn),
+                            Length.ofMetres(Math.abs(drawn - taped)),
+                            drawn < taped ? "less" : "more"),
+                    "Site drawing");
+        }
     }
 }

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.geometry.Sites;
 import org.undanus.core.geometry.SmallestMove;
@@ -25,6 +26,7 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.station.Walk;
 
@@ -79,6 +81,40 @@ class SitingDrawnTest {
                 .judge("siting.outdoor-clearance-back");
         assertThat(judgement.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(derivation(judgement)).contains("the tape goes before it").contains("260 mm more than taped");
+    }
+
+    @Test
+    void whatWasTapedOfAMovedUnitWaitsForTheTape() {
+        CaseFixture taped = fixture()
+                .drawn(yard(2.5).plan())
+                .outdoor("siting.outdoor-clearance-back", "90 mm")
+                .outdoor("siting.base-tilt", "0.4 %")
+                .indoor("siting.indoor-clearance-left", "90 mm");
+        Evidence known = taped.evidence();
+        assertThat(Retaping.awaited(known, yard(2.5).plan(), yard(2.5).plan())).isSameAs(known);
+        Evidence awaited = Retaping.awaited(known, yard(2.5).plan(), yard(2.2).plan());
+        assertThat(awaited.readings().stream().map(r -> r.key().point()))
+                .contains("siting.base-tilt", "siting.indoor-clearance-left", "plate.model")
+                .doesNotContain("siting.outdoor-clearance-back");
+        // drawn for the first time, it is drawn where it was taped
+        SitePlan bare =
+                new Sites().rectangle("house", SitePlan.Kind.WALL, 0, 3, 8, 0.3).plan();
+        assertThat(Retaping.awaited(known, bare, yard(2.2).plan())).isSameAs(known);
+    }
+
+    @Test
+    void besideTheTapeStandsWhatTheDrawingSays() {
+        CaseFixture drawn = fixture().drawn(yard(2.5).plan());
+        assertThat(Retaping.besideTheTape(drawn.judge("siting.outdoor-clearance-back")))
+                .isEmpty();
+        assertThat(Retaping.besideTheTape(drawn.outdoor("siting.outdoor-clearance-back", "90 mm")
+                                .judge("siting.outdoor-clearance-back"))
+                        .orElseThrow()
+                        .in(UnitSystem.SI))
+                .isEqualTo("350 mm, which is 260 mm more than taped");
+        assertThat(Retaping.besideTheTape(drawn.outdoor("siting.outdoor-clearance-back", "350 mm")
+                        .judge("siting.outdoor-clearance-back")))
+                .isEmpty();
     }
 
     @Test
