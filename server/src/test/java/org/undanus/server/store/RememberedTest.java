@@ -51,26 +51,55 @@ class RememberedTest {
     }
 
     @Test
-    void whatAnOpenTransactionWouldMakeOfItIsNotRemembered() {
+    void aChangingTransactionKnowsItsOwnAndTellsNobody() {
         begin();
         remembered.changes();
         kept = 2;
         assertThat(remembered.get()).isEqualTo(2);
+        assertThat(remembered.get()).isEqualTo(2);
+        assertThat(reads).isEqualTo(1);
+        remembered.changes();
+        kept = 3;
+        assertThat(remembered.get()).isEqualTo(3);
+        // rolled back
         kept = 1;
         end();
         assertThat(remembered.get()).isEqualTo(1);
     }
 
+    private static void elsewhere(Runnable done) {
+        Thread other = new Thread(done);
+        other.start();
+        try {
+            other.join();
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     @Test
-    void whatWasReadWhileATransactionEndedIsNotRemembered() {
+    void whatOthersReadWhileItChangesIsNotRemembered() {
         begin();
         remembered.changes();
+        elsewhere(remembered::get);
+        kept = 2;
+        end();
+        assertThat(reads).isEqualTo(1);
+        assertThat(remembered.get()).isEqualTo(2);
+    }
+
+    @Test
+    void whatWasReadWhileAnotherTransactionEndedIsNotRemembered() {
         whileReading = () -> {
             whileReading = () -> {};
-            end();
+            elsewhere(() -> {
+                begin();
+                remembered.changes();
+                kept = 2;
+                end();
+            });
         };
         assertThat(remembered.get()).isEqualTo(1);
-        kept = 2;
         assertThat(remembered.get()).isEqualTo(2);
     }
 
