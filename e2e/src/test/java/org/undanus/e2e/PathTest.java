@@ -16,9 +16,6 @@ import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -26,29 +23,9 @@ import org.junit.jupiter.api.TestMethodOrder;
 
 /** One visit from nameplate to report, as a person does it, on the packaged application. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class PathTest {
+class PathTest extends BrowserTest {
     private static final int[] DESK = {1280, 800};
     private static final int[] PHONE = {390, 844};
-
-    private static Application application;
-    private static Browser browser;
-
-    @BeforeAll
-    static void start() {
-        application = Application.startDemo();
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-        application.close();
-    }
-
-    @AfterEach
-    void consoleIsQuiet() {
-        assertThat(browser.errors()).isEmpty();
-    }
 
     @Test
     @Order(1)

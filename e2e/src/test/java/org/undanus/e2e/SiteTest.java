@@ -15,37 +15,12 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** Drawing a site, dragging a unit, bringing in a sheet, dropping a photo, reckoning: as a person does it. */
-class SiteTest {
-    private static Application application;
-    private static Browser browser;
-
-    @BeforeAll
-    static void start() {
-        application = Application.startDemo();
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-        application.close();
-    }
-
-    @AfterEach
-    void consoleIsQuiet() {
-        assertThat(browser.errors()).isEmpty();
-    }
-
+class SiteTest extends BrowserTest {
     private static Page signedIn(String name) {
-        Page page = browser.open(1280, 800);
-        new Steps(page, application.address()).signIn(name);
-        return page;
+        return signedIn(name, 1280, 800);
     }
 
     private static void site(Page page, String installation) {
@@ -119,6 +94,30 @@ class SiteTest {
         assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("every distance is kept");
         button(page, "Undo").click();
         assertThat(page.getByText("stands in Ticket hall").first()).isVisible();
+        page.context().close();
+    }
+
+    @Test
+    void whereNoPlaceCuresTurningMayAndAnUnkeptMoveIsTakenUpAgain() {
+        Page page = signedIn("inspector");
+        site(page, "Drying room, furnace with coil");
+        Locator status = page.getByRole(AriaRole.STATUS).last();
+        assertThat(status).containsText("No place in the permitted area");
+        page.getByLabel("Units may be turned by quarter turns").check();
+        assertThat(status).containsText("turned 180°");
+        button(page, "Do this move").click();
+        assertThat(status).containsText("every distance is kept");
+        Locator judged = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Judged as drawn"));
+        assertThat(judged).containsText("inside the binding limit");
+        page.reload();
+        assertThat(page.getByText("Taken up again")).isVisible();
+        assertThat(status).containsText("every distance is kept");
+        button(page, "Other unit system").click();
+        assertThat(judged).containsText("1/2 in inside the binding limit");
+        assertThat(page.getByText("Taken up again")).isVisible();
+        button(page, "Back to what is kept").click();
+        assertThat(status).containsText("No place in the permitted area");
+        assertThat(page.getByText("Taken up again")).isHidden();
         page.context().close();
     }
 
