@@ -51,23 +51,33 @@ class SmallestMoveTest {
 
     @Test
     void aTurnCuresWhatNoShiftCan() {
-        // a lane 1.1 m wide: along it the cabinet has its 0.6 m before and 0.1 m behind, across it has not
-        Sites lane = new Sites()
-                .rectangle("lane", SitePlan.Kind.AREA, 0, 0, 1.45, 8)
+        // facing along the lane the cabinet asks for 1.4 m across, facing across it for 1.0 m
+        PlanGeometry lane = lane(1.2);
+        SmallestMove.Result still = find(lane, false);
+        assertThat(still.outcome()).isEqualTo(SmallestMove.Outcome.NO_PLACE);
+        assertThat(still.without()).contains("u");
+        SmallestMove.Result turned = find(lane, true);
+        assertThat(turned.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        SmallestMove.Move move = turned.moves().get(0);
+        assertThat(move.turn() % 180).isEqualTo(90);
+        PlanGeometry after = lane(1.2, 0.6 + move.dx(), 4 + move.dy(), (270 + move.turn()) % 360);
+        assertThat(keeps(after, "u", 1e-6)).isTrue();
+        assertThat(find(lane(0.98), true).outcome()).isEqualTo(SmallestMove.Outcome.NO_PLACE);
+        assertThat(find(lane(1.42), false).outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+    }
+
+    /** A lane between two walls with a unit in it that faces along it. */
+    private static PlanGeometry lane(double width) {
+        return lane(width, 0.6, 4, 270);
+    }
+
+    private static PlanGeometry lane(double width, double x, double y, double facing) {
+        return new Sites()
+                .rectangle("lane", SitePlan.Kind.AREA, 0, 0, width, 8)
                 .rectangle("left", SitePlan.Kind.WALL, -0.5, 0, 0.5, 8)
-                .rectangle("right", SitePlan.Kind.WALL, 1.45, 0, 0.5, 8)
-                .rectangle("end", SitePlan.Kind.WALL, 0, 8, 1.45, 0.5)
-                .unit("u", 0.73, 4, 0);
-        assertThat(find(lane.geometry(), true).outcome()).isEqualTo(SmallestMove.Outcome.CURED);
-        Sites narrow = new Sites()
-                .rectangle("lane", SitePlan.Kind.AREA, 0, 0, 0.98, 8)
-                .rectangle("left", SitePlan.Kind.WALL, -0.5, 0, 0.5, 8)
-                .rectangle("right", SitePlan.Kind.WALL, 0.98, 0, 0.5, 8)
-                .unit("u", 0.49, 4, 0);
-        assertThat(find(narrow.geometry(), false).outcome()).isEqualTo(SmallestMove.Outcome.NO_PLACE);
-        SmallestMove.Result none = find(narrow.geometry(), true);
-        assertThat(none.outcome()).isEqualTo(SmallestMove.Outcome.NO_PLACE);
-        assertThat(none.without()).contains("u");
+                .rectangle("right", SitePlan.Kind.WALL, width, 0, 0.5, 8)
+                .unit("u", x, y, facing)
+                .geometry();
     }
 
     /** A yard with posts thrown into it. */
@@ -156,7 +166,7 @@ class SmallestMoveTest {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = {31, 32, 33, 34, 35, 36})
+    @ValueSource(ints = {31, 33, 34, 35, 36, 37, 38, 40, 42})
     void severalUnitsEndUpClearOfEachOther(int seed) {
         double[][] places = {{2, 2, 270}, {2.5, 2.6, 90}, {3.4, 2.2, 0}};
         Sites site = thrown(new Random(seed));
@@ -164,9 +174,7 @@ class SmallestMoveTest {
             site.unit("u" + i, places[i][0], places[i][1], places[i][2]);
         }
         SmallestMove.Result found = find(site.geometry(), false);
-        if (found.outcome() != SmallestMove.Outcome.CURED) {
-            return;
-        }
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
         Sites cured = thrown(new Random(seed));
         for (int i = 0; i < places.length; i++) {
             String id = "u" + i;

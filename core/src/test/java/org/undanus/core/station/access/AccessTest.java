@@ -114,7 +114,14 @@ class AccessTest {
 
     @Test
     void spareIsHowMuchBothSidesCouldGrow() {
-        assertThat(PassageFit.spare(new double[] {0.5, 0.4, 2}, 0.6, 0.55)).isCloseTo(0.1, within(0.06));
-        assertThat(PassageFit.spare(new double[] {0.5, 0.4, 2}, 0.45, 0.35)).isNegative();
+        double[] piece = {0.5, 0.4, 2};
+        // by the longer side, by the shorter side, and too small by so much
+        assertThat(PassageFit.spare(piece, 0.6, 0.55)).isCloseTo(0.1, within(1e-6));
+        assertThat(PassageFit.spare(piece, 0.6, 0.41)).isCloseTo(0.01, within(1e-6));
+        assertThat(PassageFit.spare(piece, 0.35, 0.45)).isCloseTo(-0.05, within(1e-6));
+        // a thin plate goes through aslant what is narrower than it
+        assertThat(PassageFit.spare(new double[] {0.6, 0.01, 2}, 0.45, 0.45))
+                .isPositive()
+                .isLessThan(0.05);
     }
 }
