@@ -11,26 +11,26 @@ export interface Draft {
 
 const KEY = "undanus.drawing.";
 
-/** A tablet that dies in an attic must not take a drawing with it. */
+/** A tablet that dies in an attic must not take a drawing with it. Each is known by who draws and what. */
 export const drafts = {
-  of(installation: string): Draft | undefined {
+  of(drawing: string): Draft | undefined {
     try {
-      return (JSON.parse(localStorage.getItem(KEY + installation) ?? "null") as Draft | null) ?? undefined;
+      return (JSON.parse(localStorage.getItem(KEY + drawing) ?? "null") as Draft | null) ?? undefined;
     } catch {
       return undefined;
     }
   },
 
-  keep(installation: string, plan: Plan, basedOn: number) {
+  keep(drawing: string, plan: Plan, basedOn: number) {
     const draft: Draft = { plan, basedOn, at: new Date().toISOString() };
     try {
-      localStorage.setItem(KEY + installation, JSON.stringify(draft));
+      localStorage.setItem(KEY + drawing, JSON.stringify(draft));
     } catch {
       // The browser's store is full or shut: the drawing goes on, held by this page alone.
     }
   },
 
-  drop(installation: string) {
-    localStorage.removeItem(KEY + installation);
+  drop(drawing: string) {
+    localStorage.removeItem(KEY + drawing);
   },
 };

@@ -122,7 +122,7 @@ test("an unkept drawing outlives its page with the version it was drawn from; a 
   await flushPromises();
   s.change(s.withFeature("post-1", post1));
   scope.stop();
-  expect(drafts.of("i")?.basedOn).toBe(2);
+  expect(drafts.of(".i")?.basedOn).toBe(2);
   const again = site();
   await flushPromises();
   expect(again.plan.value.features).toHaveLength(1);
@@ -130,7 +130,7 @@ test("an unkept drawing outlives its page with the version it was drawn from; a 
   put.mockResolvedValueOnce({ version: 3 });
   expect(await again.save()).toBe(true);
   await vi.advanceTimersByTimeAsync(200);
-  expect(drafts.of("i")).toBeUndefined();
+  expect(drafts.of(".i")).toBeUndefined();
   expect(again.unsaved.value).toBe(false);
 });
 
@@ -141,11 +141,11 @@ test("undone to what is kept, nothing is left to keep", async () => {
   s.undo();
   expect(s.unsaved.value).toBe(false);
   await vi.advanceTimersByTimeAsync(200);
-  expect(drafts.of("i")).toBeUndefined();
+  expect(drafts.of(".i")).toBeUndefined();
 });
 
 test("a draft nobody can read is passed over", async () => {
-  localStorage.setItem("undanus.drawing.i", "{half");
+  localStorage.setItem("undanus.drawing..i", "{half");
   const s = site();
   await flushPromises();
   expect(s.problem.value).toBe("");

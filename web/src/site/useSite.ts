@@ -2,6 +2,7 @@ import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from "vue"
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { useUnits } from "../frame/useUnits";
+import { useSession } from "../session/useSession";
 import { drafts } from "./drafts";
 import { emptyPlan, type Plan, type PlanFeature, type Wall } from "./plan";
 
@@ -10,6 +11,7 @@ const TRIAL_EVERY_MS = 120;
 /** The drawing of one site: what is drawn, how it would be judged as it stands, and what is kept. */
 export function useSite(id: Ref<string>) {
   const { units, ofBook } = useUnits();
+  const { person } = useSession();
   const installation = shallowRef<Schemas["InstallationView"]>();
   const sizes = shallowRef<Schemas["SitedUnitView"][]>([]);
   const plan = shallowRef<Plan>(emptyPlan());
@@ -32,6 +34,8 @@ export function useSite(id: Ref<string>) {
   let asked = 0;
   let loads = 0;
 
+  /** A draft is its drawer's: others who use this browser do not see it. */
+  const own = computed(() => `${person.value?.name ?? ""}.${id.value}`);
   const path = computed(() => `/api/installations/${id.value}/site-plan`);
 
   /** Reads what is kept, and takes up what was drawn here and left before it was kept. */
@@ -60,7 +64,7 @@ export function useSite(id: Ref<string>) {
       view.value = drawing.view;
       plan.value = kept.value;
       past.value = [];
-      const draft = drafts.of(id.value);
+      const draft = drafts.of(own.value);
       if (draft) {
         past.value = [kept.value];
         plan.value = draft.plan;
@@ -77,16 +81,16 @@ export function useSite(id: Ref<string>) {
 
   /** Gives up what is drawn here for what is kept. */
   function giveUp() {
-    drafts.drop(id.value);
+    drafts.drop(own.value);
     return load();
   }
 
   /** Holds what is drawn against a browser that dies. */
   function hold() {
     if (unsaved.value) {
-      drafts.keep(id.value, plan.value, version.value);
+      drafts.keep(own.value, plan.value, version.value);
     } else {
-      drafts.drop(id.value);
+      drafts.drop(own.value);
     }
   }
 

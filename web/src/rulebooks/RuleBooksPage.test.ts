@@ -1,0 +1,119 @@
+import { flushPromises, mount } from "@vue/test-utils";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { computed, ref } from "vue";
+import { api, ProblemError } from "../api/client";
+import RuleBooksPage from "./RuleBooksPage.vue";
+
+vi.mock("../api/client", async (original) => ({
+  ...(await original<typeof import("../api/client")>()),
+  api: { get: vi.fn(), post: vi.fn() },
+}));
+vi.mock("../frame/notice", () => ({ notice: { problem: vi.fn(), done: vi.fn() } }));
+const role = ref("QUALITY_LEAD");
+vi.mock("../session/useSession", () => ({
+  useSession: () => ({ person: computed(() => ({ role: role.value })) }),
+}));
+const get = vi.mocked(api.get);
+const post = vi.mocked(api.post);
+
+const books = [
+  { id: "plate", title: "Plate book", version: 2 },
+  { id: "design", title: "Design book", version: 2 },
+];
+
+function view(id: string) {
+  return {
+    book: { id, note: `About ${id}` },
+    decisionRule: "guarded",
+    yaml: `id: ${id}`,
+    limits: [
+      {
+        title: "Clear distance, front",
+        key: "siting.outdoor-clearance-front",
+        authority: "Adopted code",
+        bound: "at least",
+        value: "30 in",
+        source: "Mechanical code",
+      },
+    ],
+    schools: [{ topic: "Overcurrent device", chosen: "plate", others: ["design current"] }],
+    settings: [],
+  };
+}
+
+beforeEach(() => {
+  role.value = "QUALITY_LEAD";
+  get.mockImplementation((path: string) =>
+    Promise.resolve(path === "/api/rule-books" ? books : view(path.split("/").at(-1) ?? "")),
+  );
+});
+afterEach(() => vi.resetAllMocks());
+
+async function page() {
+  const wrapper = mount(RuleBooksPage, {
+    global: {
+      stubs: {
+        "el-dialog": {
+          props: ["modelValue"],
+          template: "<div v-if='modelValue' class='dialog'><slot /></div>",
+        },
+      },
+    },
+  });
+  await flushPromises();
+  await flushPromises();
+  return wrapper;
+}
+
+test("every limit stands with its authority and source", async () => {
+  const wrapper = await page();
+  const row = wrapper.find("tbody tr").text();
+  expect(row).toContain("Adopted code");
+  expect(row).toContain("at least 30 in");
+  expect(row).toContain("Mechanical code");
+  expect(wrapper.text()).toContain("also design current");
+});
+
+test("another book is looked at", async () => {
+  const wrapper = await page();
+  await wrapper.findAll(".books button")[1]?.trigger("click");
+  await flushPromises();
+  expect(wrapper.text()).toContain("About design");
+  expect(wrapper.findAll(".books button")[1]?.attributes("aria-pressed")).toBe("true");
+});
+
+test("a text that cannot be read names its lines and stays in the editor", async () => {
+  const wrapper = await page();
+  await wrapper.find(".page-head button").trigger("click");
+  const editor = wrapper.find("textarea");
+  expect((editor.element as HTMLTextAreaElement).value).toBe("id: plate");
+  await editor.setValue("id: plate\nversion: three");
+  post.mockRejectedValueOnce(
+    new ProblemError({
+      status: 422,
+      detail: "This rule book cannot be read. Nothing was kept.",
+      problems: [{ line: 2, key: "version", message: "a whole number is needed" }],
+    }),
+  );
+  await wrapper.find(".dialog button").trigger("click");
+  await flushPromises();
+  expect(post.mock.calls[0]?.slice(1)).toEqual(["id: plate\nversion: three", "text/plain"]);
+  expect(wrapper.find(".dialog li").text()).toContain("Line 2, version");
+  expect((wrapper.find("textarea").element as HTMLTextAreaElement).value).toContain("three");
+});
+
+test("a version that is kept is shown at once", async () => {
+  const wrapper = await page();
+  await wrapper.find(".page-head button").trigger("click");
+  post.mockResolvedValueOnce({ id: "design", title: "Design book", version: 3 });
+  await wrapper.find(".dialog button").trigger("click");
+  await flushPromises();
+  await flushPromises();
+  expect(wrapper.find(".dialog").exists()).toBe(false);
+  expect(wrapper.text()).toContain("About design");
+});
+
+test("who does not keep the books only looks", async () => {
+  role.value = "INSPECTOR";
+  expect((await page()).find(".page-head button").exists()).toBe(false);
+});
