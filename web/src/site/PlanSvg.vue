@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, onBeforeUnmount, onMounted, ref } from "vue";
 import type { Schemas } from "../api/client";
 import { COLOURS } from "../walk/verdicts";
 import { alongside, laid, type Spot, type Wish } from "./labels";
@@ -62,7 +62,19 @@ function boxed(points: Position[]) {
   return { left: px(b.left), right: px(b.right), low: py(b.high), high: py(b.low) };
 }
 
+/** Letters never come out smaller than a gloved hand's distance allows. */
 const LETTERS = 13;
+const LEAST_PIXELS = 11;
+const sheet = ref<SVGSVGElement>();
+const letters = ref(LETTERS);
+const watching = new ResizeObserver(([seen]) => {
+  const box = seen?.contentRect;
+  const fit = box ? Math.min(box.width / WIDTH, box.height / HEIGHT) : 1;
+  letters.value = Math.max(LETTERS, fit > 0 ? LEAST_PIXELS / fit : LETTERS);
+});
+onMounted(() => sheet.value && watching.observe(sheet.value));
+onBeforeUnmount(() => watching.disconnect());
+
 const SHEET = { left: 0, right: WIDTH, low: 0, high: HEIGHT };
 /** Dimensions choose first, then units, then what stands about. */
 const words = computed(() => {
@@ -77,16 +89,16 @@ const words = computed(() => {
       return {
         key: `move of ${ghost.move.component}`,
         text: [ghost.move.sideways, ghost.move.along].filter(Boolean).join(", "),
-        size: LETTERS,
-        spots: [...centred((b.left + b.right) / 2, [b.high + LETTERS + 2, b.low - 6]), ...beside(b)],
+        size: letters.value,
+        spots: [...centred((b.left + b.right) / 2, [b.high + letters.value + 2, b.low - 6]), ...beside(b)],
         needed: true,
       };
     }),
     ...distances.value.map((d) => ({
       key: `${d.component}-${d.name}`,
       text: d.text,
-      size: LETTERS,
-      spots: alongside({ x: px(d.from.x), y: py(d.from.y) }, { x: px(d.to.x), y: py(d.to.y) }),
+      size: letters.value,
+      spots: alongside({ x: px(d.from.x), y: py(d.from.y) }, { x: px(d.to.x), y: py(d.to.y) }, letters.value),
       needed: true,
     })),
     ...props.view.units.map((unit) => {
@@ -94,11 +106,11 @@ const words = computed(() => {
       return {
         key: unit.component,
         text: unit.title,
-        size: LETTERS,
+        size: letters.value,
         spots: [
-          ...centred((b.left + b.right) / 2, [b.high + LETTERS, b.low - 4]),
+          ...centred((b.left + b.right) / 2, [b.high + letters.value, b.low - 4]),
           ...beside(b),
-          ...centred((b.left + b.right) / 2, [b.high + 2 * LETTERS + 4, b.low - LETTERS - 8]),
+          ...centred((b.left + b.right) / 2, [b.high + 2 * letters.value + 4, b.low - letters.value - 8]),
         ],
         needed: true,
       };
@@ -108,11 +120,11 @@ const words = computed(() => {
       .map((f) => {
         const b = boxed(f.points.map((p): Position => [p.x, p.y]));
         const inside = (b.low + b.high) / 2 + 4;
-        const about = [b.high + LETTERS + 2, b.low - 5];
+        const about = [b.high + letters.value + 2, b.low - 5];
         return {
           key: f.id,
           text: f.title,
-          size: LETTERS,
+          size: letters.value,
           spots: centred(
             (b.left + b.right) / 2,
             f.closed ? (EDGES.includes(f.kind) ? about : [inside, ...about]) : about,
@@ -137,7 +149,14 @@ defineExpose({
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="plan" role="img" aria-label="Plan of the site">
+  <svg
+    ref="sheet"
+    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+    class="plan"
+    role="img"
+    aria-label="Plan of the site"
+    :style="{ '--letters': `${letters}px` }"
+  >
     <g v-for="feature in features" :key="feature.id" :class="['feature', feature.kind]">
       <polygon
         v-if="feature.closed"
@@ -277,7 +296,7 @@ text {
   stroke: var(--paper);
   stroke-width: 3;
   fill: var(--ink);
-  font: 13px var(--text);
+  font: var(--letters) var(--text);
   pointer-events: none;
 }
 
@@ -292,7 +311,7 @@ text {
 
 .distance text {
   fill: currentColor;
-  font: 600 13px var(--mono);
+  font: 600 var(--letters) var(--mono);
 }
 
 .ghost polygon {
@@ -313,7 +332,7 @@ text {
 
 .ghost text {
   fill: var(--lake);
-  font: 600 13px var(--mono);
+  font: 600 var(--letters) var(--mono);
 }
 
 @media (max-width: 760px) {

@@ -64,9 +64,10 @@ const feature = computed(() => plan.value.features.find((f) => f.id === chosen.v
 const unplaced = computed(() => outdoor.value.filter((c) => !plan.value.features.some((f) => f.id === c.id)));
 const cure = computed(() => (mayTurn.value ? view.value?.turnedCure : view.value?.cure));
 const wallSize = computed(() => indoor.value.find((s) => s.component === tab.value));
+const drawnWall = computed(() => plan.value.undanus.walls.find((w) => w.component === tab.value));
 const wall = computed(
   (): Wall | undefined =>
-    plan.value.undanus.walls.find((w) => w.component === tab.value) ??
+    drawnWall.value ??
     (wallSize.value && {
       component: tab.value,
       width: 4,
@@ -425,8 +426,11 @@ useKeys({ z: () => site.undo() });
             </button>
           </div>
         </template>
+        <p v-if="wall && !drawnWall" class="quiet">
+          This wall is not drawn yet, and not judged by. Drag the unit or type a figure to begin.
+        </p>
         <WallEditor
-          v-else-if="wall && wallSize"
+          v-if="wall && wallSize"
           :wall="wall"
           :title="wallSize.title"
           :size="wallSize"

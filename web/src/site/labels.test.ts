@@ -32,10 +32,10 @@ test("words that end or start at a point lie before or behind it", () => {
 });
 
 test("a dimension's words stand beside it, or past its far end where it is short", () => {
-  const flat = alongside({ x: 100, y: 50 }, { x: 60, y: 50 });
+  const flat = alongside({ x: 100, y: 50 }, { x: 60, y: 50 }, 10);
   expect(flat[0]).toEqual({ x: 80, y: 46, anchor: "middle" });
   expect(flat.at(-1)).toEqual({ x: 56, y: 54, anchor: "end" });
-  const upright = alongside({ x: 100, y: 50 }, { x: 100, y: 90 });
+  const upright = alongside({ x: 100, y: 50 }, { x: 100, y: 90 }, 10);
   expect(upright[0]).toEqual({ x: 104, y: 74, anchor: "start" });
-  expect(upright.at(-1)).toEqual({ x: 100, y: 104, anchor: "middle" });
+  expect(upright.at(-1)).toEqual({ x: 100, y: 100, anchor: "middle" });
 });

@@ -68,7 +68,11 @@ export function laid(wishes: Wish[], taken: Box[], sheet: Box): Laid[] {
 }
 
 /** Where the words of a dimension may stand: beside its middle, beside its thirds, or past its far end. */
-export function alongside(from: { x: number; y: number }, to: { x: number; y: number }): Spot[] {
+export function alongside(
+  from: { x: number; y: number },
+  to: { x: number; y: number },
+  size: number,
+): Spot[] {
   const dx = to.x - from.x;
   const dy = to.y - from.y;
   const at = (share: number) => ({ x: from.x + dx * share, y: from.y + dy * share });
@@ -77,7 +81,7 @@ export function alongside(from: { x: number; y: number }, to: { x: number; y: nu
   const beside: Spot[] = flat
     ? places.flatMap(({ x, y }): Spot[] => [
         { x, y: y - 4, anchor: "middle" },
-        { x, y: y + 13, anchor: "middle" },
+        { x, y: y + size, anchor: "middle" },
       ])
     : places.flatMap(({ x, y }): Spot[] => [
         { x: x + 4, y: y + 4, anchor: "start" },
@@ -85,6 +89,6 @@ export function alongside(from: { x: number; y: number }, to: { x: number; y: nu
       ]);
   const past: Spot = flat
     ? { x: to.x + Math.sign(dx) * 4, y: to.y + 4, anchor: dx > 0 ? "start" : "end" }
-    : { x: to.x, y: to.y + (dy > 0 ? 14 : -4), anchor: "middle" };
+    : { x: to.x, y: to.y + (dy > 0 ? size : -4), anchor: "middle" };
   return [...beside, past];
 }

@@ -311,7 +311,8 @@ useKeys({
     padding: 8px 10px 0;
   }
 
-  .figure {
+  .figure,
+  .figure.tall {
     height: auto;
   }
 
