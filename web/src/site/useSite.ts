@@ -97,7 +97,6 @@ export function useSite(id: Ref<string>) {
   async function attempt() {
     last = Date.now();
     const mine = ++asked;
-    hold();
     try {
       const trial = await api.post<Schemas["TrialView"]>(`${path.value}/trial?units=${units()}`, plan.value);
       if (mine === asked) {
@@ -130,7 +129,10 @@ export function useSite(id: Ref<string>) {
   function judge() {
     clearTimeout(waiting);
     const wait = Math.max(0, last + TRIAL_EVERY_MS - Date.now());
-    waiting = setTimeout(() => void attempt(), wait);
+    waiting = setTimeout(() => {
+      hold();
+      void attempt();
+    }, wait);
   }
 
   /** @param begun the drawing before a drag began, kept for undoing; while dragging nothing is kept */

@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Judgement;
@@ -30,7 +31,6 @@ public final class Retaping {
                     Face.ON_WALL.stream().map(face -> new IndoorClearance(face).point()),
                     Siting.HAZARDS.stream().map(HazardDistance::point),
                     Stream.of(
-                            NEIGHBOUR_DISTANCE,
                             BASE_HEIGHT,
                             SOUND_BOUNDARY_DISTANCE,
                             SOUND_WINDOW_DISTANCE,
@@ -46,15 +46,22 @@ public final class Retaping {
 
     private Retaping() {}
 
-    /** The evidence without what was taped of units that stand, face or hang elsewhere in the new drawing. */
+    /**
+     * The evidence without what was taped of units that stand, face or hang elsewhere in the new drawing, nor from any unit
+     * to its neighbour.
+     */
     public static Evidence awaited(Evidence evidence, SitePlan before, SitePlan now) {
         Set<String> moved = moved(before, now);
         return moved.isEmpty()
                 ? evidence
                 : Evidence.of(evidence.readings().stream()
-                        .filter(reading -> !(moved.contains(reading.key().component())
-                                && OF_ITS_PLACE.contains(reading.key().point())))
+                        .filter(reading -> !stale(reading.key(), moved))
                         .toList());
+    }
+
+    private static boolean stale(PointKey line, Set<String> moved) {
+        return line.point().equals(NEIGHBOUR_DISTANCE.id())
+                || (moved.contains(line.component()) && OF_ITS_PLACE.contains(line.point()));
     }
 
     /** What the drawing says of a length that is judged as taped; empty where both are the same. */

@@ -89,13 +89,15 @@ class SitingDrawnTest {
                 .drawn(yard(2.5).plan())
                 .outdoor("siting.outdoor-clearance-back", "90 mm")
                 .outdoor("siting.base-tilt", "0.4 %")
+                .unit(new Component("second", Component.Kind.OUTDOOR, "Second unit", true))
+                .read("siting.neighbour-distance", "second", "500 mm")
                 .indoor("siting.indoor-clearance-left", "90 mm");
         Evidence known = taped.evidence();
         assertThat(Retaping.awaited(known, yard(2.5).plan(), yard(2.5).plan())).isSameAs(known);
         Evidence awaited = Retaping.awaited(known, yard(2.5).plan(), yard(2.2).plan());
         assertThat(awaited.readings().stream().map(r -> r.key().point()))
                 .contains("siting.base-tilt", "siting.indoor-clearance-left", "plate.model")
-                .doesNotContain("siting.outdoor-clearance-back");
+                .doesNotContain("siting.outdoor-clearance-back", "siting.neighbour-distance");
         // drawn for the first time, it is drawn where it was taped
         SitePlan bare =
                 new Sites().rectangle("house", SitePlan.Kind.WALL, 0, 3, 8, 0.3).plan();
