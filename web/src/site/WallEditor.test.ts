@@ -1,5 +1,6 @@
 import { mount } from "@vue/test-utils";
 import { expect, test, vi } from "vitest";
+import LengthField from "./LengthField.vue";
 import type { Wall } from "./plan";
 import WallEditor from "./WallEditor.vue";
 
@@ -75,4 +76,19 @@ test("things are added to the wall and taken away", async () => {
   await wrapper.find("svg").trigger("pointerup");
   await takeAway?.trigger("click");
   expect((wrapper.emitted("change")?.at(-1) as [Wall])[0].items).toHaveLength(0);
+});
+
+test("figures are typed, and those that may stay open are cleared", async () => {
+  const wrapper = editor();
+  await wrapper.setProps({ wall: { ...wall, throw: 3 } });
+  const field = (label: string) =>
+    wrapper.findAllComponents(LengthField).find((f) => f.props("label") === label);
+  expect(field("Ceiling")?.props()).toMatchObject({ modelValue: 2.5, optional: false });
+  expect(field("Free throw")?.props()).toMatchObject({ modelValue: 3, optional: true });
+  field("Ceiling")?.vm.$emit("update:modelValue", 2.7);
+  field("Free throw")?.vm.$emit("update:modelValue", undefined);
+  const changes = wrapper.emitted("change") as [Wall, boolean][];
+  expect(changes[0]?.[0].ceiling).toBe(2.7);
+  expect(changes[1]?.[0].throw).toBeUndefined();
+  expect(changes[1]?.[1]).toBe(true);
 });

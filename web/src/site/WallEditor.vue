@@ -14,6 +14,25 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [wall: Wall, settled: boolean] }>();
 
+type Lengths<T> = { [K in keyof T]-?: T[K] extends number | undefined ? K : never }[keyof T];
+/** What is typed of a wall, and whether it may stay open. */
+const FIGURES: [Lengths<Wall>, string, boolean][] = [
+  ["width", "Wall, width", false],
+  ["ceiling", "Ceiling", false],
+  ["left", "Unit from the left", false],
+  ["underside", "Unit over the floor", false],
+  ["throw", "Free throw", true],
+  ["drainOutlet", "Drain outlet", true],
+  ["drainExit", "Drain's end", true],
+  ["drainRun", "Drain, length", true],
+];
+const ITEM_FIGURES: [Lengths<WallItem>, string][] = [
+  ["x", "From the left"],
+  ["y", "Over the floor"],
+  ["width", "Across"],
+  ["height", "Height"],
+];
+
 const WIDTH = 640;
 const HEIGHT = 400;
 const MARGIN = 24;
@@ -152,48 +171,12 @@ function remove() {
     </svg>
     <div class="fields">
       <LengthField
-        label="Wall, width"
-        :model-value="wall.width"
-        @update:model-value="(v) => set({ width: v ?? 0 })"
-      />
-      <LengthField
-        label="Ceiling"
-        :model-value="wall.ceiling"
-        @update:model-value="(v) => set({ ceiling: v ?? 0 })"
-      />
-      <LengthField
-        label="Unit from the left"
-        :model-value="wall.left"
-        @update:model-value="(v) => set({ left: v ?? 0 })"
-      />
-      <LengthField
-        label="Unit over the floor"
-        :model-value="wall.underside"
-        @update:model-value="(v) => set({ underside: v ?? 0 })"
-      />
-      <LengthField
-        label="Free throw"
-        optional
-        :model-value="wall.throw"
-        @update:model-value="(v) => set({ throw: v })"
-      />
-      <LengthField
-        label="Drain outlet"
-        optional
-        :model-value="wall.drainOutlet"
-        @update:model-value="(v) => set({ drainOutlet: v })"
-      />
-      <LengthField
-        label="Drain's end"
-        optional
-        :model-value="wall.drainExit"
-        @update:model-value="(v) => set({ drainExit: v })"
-      />
-      <LengthField
-        label="Drain, length"
-        optional
-        :model-value="wall.drainRun"
-        @update:model-value="(v) => set({ drainRun: v })"
+        v-for="[figure, label, optional] in FIGURES"
+        :key="figure"
+        :label="label"
+        :optional="optional"
+        :model-value="wall[figure]"
+        @update:model-value="(v) => set({ [figure]: v })"
       />
       <button type="button" class="button" @click="add">Add to the wall</button>
       <button type="button" class="button" :disabled="!item" @click="remove">Take away</button>
@@ -205,24 +188,11 @@ function remove() {
           @change="setItem(chosen, $event)"
         />
         <LengthField
-          label="From the left"
-          :model-value="item.x"
-          @update:model-value="(v) => setItem(chosen, { x: v ?? 0 })"
-        />
-        <LengthField
-          label="Over the floor"
-          :model-value="item.y"
-          @update:model-value="(v) => setItem(chosen, { y: v ?? 0 })"
-        />
-        <LengthField
-          label="Across"
-          :model-value="item.width"
-          @update:model-value="(v) => setItem(chosen, { width: v ?? 0 })"
-        />
-        <LengthField
-          label="Height"
-          :model-value="item.height"
-          @update:model-value="(v) => setItem(chosen, { height: v ?? 0 })"
+          v-for="[figure, label] in ITEM_FIGURES"
+          :key="figure"
+          :label="label"
+          :model-value="item[figure]"
+          @update:model-value="(v) => setItem(chosen, { [figure]: v })"
         />
       </template>
     </div>
