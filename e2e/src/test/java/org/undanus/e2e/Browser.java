@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,13 @@ import java.util.regex.Pattern;
 /** Debian's Chromium without a monitor. Whatever a page writes to the console as an error is kept. */
 public final class Browser implements AutoCloseable {
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+
+    /** Waiting longer costs nothing where all is well, and a busy machine is no failure; milliseconds. */
+    private static final int PATIENCE = 45_000;
+
+    static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
+    }
 
     /** The browser's own note that an entry was refused; the page says so to the person. */
     private static final Pattern REFUSED =
@@ -42,7 +50,7 @@ public final class Browser implements AutoCloseable {
                 .setTimezoneId("UTC")
                 .setAcceptDownloads(true));
         Page page = context.newPage();
-        page.setDefaultTimeout(15_000);
+        page.setDefaultTimeout(PATIENCE);
         page.onConsoleMessage(message -> {
             boolean wrong = message.type().equals("error") || message.type().equals("warning");
             if (wrong && !REFUSED.matcher(message.text()).lookingAt()) {

@@ -109,13 +109,13 @@ class KillTest {
                     writers.submit(new Writer(application.address(), point));
                 }
                 int before = acknowledged.size();
-                long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+                long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
                 while (acknowledged.size() < before + 60 && System.nanoTime() < end) {
                     TimeUnit.MILLISECONDS.sleep(20);
                 }
                 application.kill();
                 writers.shutdown();
-                assertThat(writers.awaitTermination(20, TimeUnit.SECONDS)).isTrue();
+                assertThat(writers.awaitTermination(60, TimeUnit.SECONDS)).isTrue();
                 assertThat(acknowledged.size())
                         .as("round %s wrote enough to mean something", round)
                         .isGreaterThan(before + 50);

@@ -253,8 +253,12 @@ class PathTest extends BrowserTest {
         }
     }
 
+    /** In the other theme only the colours differ. */
     private static void barriers(Page page, String where) {
-        List<Rule> found = new AxeBuilder(page).analyze().getViolations();
+        AxeBuilder axe = new AxeBuilder(page);
+        List<Rule> found = (where.endsWith("attic") ? axe.withRules(List.of("color-contrast")) : axe)
+                .analyze()
+                .getViolations();
         assertThat(found)
                 .as(where)
                 .filteredOn(rule -> List.of("serious", "critical").contains(rule.getImpact()))
