@@ -1,29 +1,9 @@
 import { mount } from "@vue/test-utils";
 import { expect, test } from "vitest";
 import JudgementItem from "./JudgementItem.vue";
-import type { Judgement } from "./useWalk";
+import { judgement } from "./judgement.fixture";
 import VerdictMark from "./VerdictMark.vue";
 import { ORDER, WORDS } from "./verdicts";
-
-const judgement: Judgement = {
-  key: "electrical.overcurrent-device@outdoor-1",
-  requirement: "electrical.overcurrent-device",
-  title: "Overcurrent device fits the plate",
-  component: "outdoor-1",
-  subject: "Outdoor unit",
-  station: "electrical",
-  verdict: "FAILS",
-  severity: "safety",
-  because: "10 A over.",
-  remedy: "Have a 40 A device fitted.",
-  limits: [],
-  derivation: [],
-  evidence: [],
-  sources: [],
-  cautions: ["Supply locked off."],
-  school: "Plate ampacity",
-  otherSchools: [{ title: "Design current", verdict: "MEETS", because: "Fits." }],
-};
 
 test("a failure says why and what to do without being opened", () => {
   const text = mount(JudgementItem, { props: { judgement, chosen: false } }).text();

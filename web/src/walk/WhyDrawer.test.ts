@@ -1,19 +1,11 @@
 import { mount } from "@vue/test-utils";
 import { expect, test } from "vitest";
+import { judgement as failed } from "./judgement.fixture";
 import type { Judgement } from "./useWalk";
 import WhyDrawer from "./WhyDrawer.vue";
 
 const judgement: Judgement = {
-  key: "electrical.overcurrent-device@outdoor-1",
-  requirement: "electrical.overcurrent-device",
-  title: "Overcurrent device fits the plate",
-  component: "outdoor-1",
-  subject: "Outdoor unit",
-  station: "electrical",
-  verdict: "FAILS",
-  severity: "safety",
-  because: "10 A over.",
-  remedy: "Have a 40 A device fitted.",
+  ...failed,
   limits: [
     { authority: "Adopted code", note: "", bound: "at most", value: "40 A", source: "Plate", binds: true },
     {
@@ -39,9 +31,6 @@ const judgement: Judgement = {
     { point: "plate.maximum-overcurrent-device", component: "outdoor-1", line: "Largest device" },
   ],
   sources: ["Electrical code", "Plate"],
-  cautions: [],
-  school: "Plate ampacity",
-  otherSchools: [{ title: "Design current", verdict: "MEETS", because: "Fits." }],
 };
 
 function drawer(shown?: Judgement) {

@@ -367,6 +367,16 @@ public final class Examination {
         return finding().conclude(Verdict.NOT_SHOWN, Text.of("Not read yet: {}.", titles(missing)), first.how());
     }
 
+    /**
+     * No data sheet gives what this asks for.
+     *
+     * @param what completes "No data sheet tells", for example {@code the mass of this unit}
+     * @param remedy what to bring
+     */
+    public Judgement noSheetTells(String what, String remedy) {
+        return finding().conclude(Verdict.NOT_SHOWN, Text.of("No data sheet tells {}.", what), remedy);
+    }
+
     /** An older version of the rule book is silent on what this requirement asks. */
     Judgement undecided(List<Setting> settings) {
         return finding()

@@ -13,7 +13,6 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
@@ -50,11 +49,7 @@ final class LargestPiece implements Requirement {
     public Judgement judge(Examination x) {
         Optional<DataSheet.Size> size = x.sheet().flatMap(DataSheet::size);
         if (size.isEmpty()) {
-            return x.finding()
-                    .conclude(
-                            Verdict.NOT_SHOWN,
-                            Text.of("No data sheet tells how large this unit is."),
-                            "Add the maker's sheet with the cabinet's sizes.");
+            return x.noSheetTells("how large this unit is", "Add the maker's sheet with the cabinet's sizes.");
         }
         DataSheet.Size s = size.get();
         double[] piece = {s.width().si(), s.depth().si(), s.height().si()};

@@ -2,7 +2,9 @@ package org.undanus.core.station.siting;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.undanus.core.evidence.Point;
+import org.undanus.core.geometry.WallGeometry;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Finding;
@@ -74,6 +76,31 @@ final class Clearance {
         return there && drawn.isEmpty() && !x.read(point)
                 ? nothingThere(x, nothing)
                 : judge(x, point, key, limits, drawn, whatToMove);
+    }
+
+    /**
+     * The same for a distance on an indoor unit's wall.
+     *
+     * @param found what the wall's elevation shows
+     */
+    static Judgement judgeOnWall(
+            Examination x,
+            Point point,
+            LimitKey key,
+            List<Limit> limits,
+            Function<WallGeometry, Optional<WallGeometry.Distance>> found,
+            String nothing,
+            String whatToMove) {
+        Optional<WallGeometry> wall = Drawn.wall(x);
+        return judgeOrNothing(
+                x,
+                point,
+                key,
+                limits,
+                wall.isPresent(),
+                wall.flatMap(found).map(d -> Drawn.distance(x, d.metres(), d.to())),
+                nothing,
+                whatToMove);
     }
 
     /** What a drawing settles by showing nothing there; a tape reading would go before it. */

@@ -4,7 +4,6 @@ import java.util.Optional;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.geometry.WallGeometry;
 import org.undanus.core.installation.Face;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -55,16 +54,12 @@ final class IndoorClearance implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Optional<WallGeometry> wall = Drawn.wall(x);
-        Optional<Drawn.Distance> drawn =
-                wall.flatMap(w -> w.clear(face)).map(d -> Drawn.distance(x, d.metres(), d.to()));
-        return Clearance.judgeOrNothing(
+        return Clearance.judgeOnWall(
                 x,
                 point,
                 limit,
                 Clearance.limits(x, limit, x.sheet().flatMap(sheet -> sheet.clearance(face, Optional.empty()))),
-                wall.isPresent(),
-                drawn,
+                wall -> wall.clear(face),
                 "Only the floor is below it in the drawing.",
                 "Move the unit or what stands beside it");
     }

@@ -14,13 +14,11 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Frequency;
 import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
 
@@ -52,11 +50,7 @@ final class IsolatorTransmission implements Requirement {
             return x.notShown(List.of(ISOLATOR_DEFLECTION));
         }
         if (speed.isEmpty()) {
-            return x.finding()
-                    .conclude(
-                            Verdict.NOT_SHOWN,
-                            Text.of("No data sheet tells the speed of the fan."),
-                            "Add the maker's sheet with the fan's speed.");
+            return x.noSheetTells("the speed of the fan", "Add the maker's sheet with the fan's speed.");
         }
         Value.Measured deflection = x.need(ISOLATOR_DEFLECTION);
         Uncertain through =

@@ -111,11 +111,8 @@ final class SoundAt implements Requirement {
 
     private static Judgement lacking(Examination outside) {
         return outside.read(REFLECTING_WALLS)
-                ? outside.finding()
-                        .conclude(
-                                Verdict.NOT_SHOWN,
-                                Text.of("No data sheet tells how loud the unit is."),
-                                "Measure it there, or add the maker's sheet with its sound level.")
+                ? outside.noSheetTells(
+                        "how loud the unit is", "Measure it there, or add the maker's sheet with its sound level.")
                 : outside.notShown(List.of(REFLECTING_WALLS));
     }
 

@@ -14,7 +14,6 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Mass;
@@ -79,10 +78,6 @@ final class SupportLoad implements Requirement {
     }
 
     static Judgement noMass(Examination x) {
-        return x.finding()
-                .conclude(
-                        Verdict.NOT_SHOWN,
-                        Text.of("No data sheet tells the mass of this unit."),
-                        "Add the maker's sheet with the mass.");
+        return x.noSheetTells("the mass of this unit", "Add the maker's sheet with the mass.");
     }
 }

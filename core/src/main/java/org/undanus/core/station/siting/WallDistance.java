@@ -1,8 +1,6 @@
 package org.undanus.core.station.siting;
 
-import java.util.Optional;
 import org.undanus.core.evidence.Point;
-import org.undanus.core.geometry.WallGeometry;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -36,16 +34,12 @@ final class WallDistance implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Optional<WallGeometry> wall = Drawn.wall(x);
-        Optional<Drawn.Distance> drawn =
-                wall.flatMap(w -> w.nearest(kind)).map(d -> Drawn.distance(x, d.metres(), d.to()));
-        return Clearance.judgeOrNothing(
+        return Clearance.judgeOnWall(
                 x,
                 point,
                 limit,
                 x.rules().limits(limit),
-                wall.isPresent(),
-                drawn,
+                wall -> wall.nearest(kind),
                 "The drawing shows none on its wall.",
                 "Move the unit or that away from it");
     }

@@ -1,0 +1,22 @@
+import type { Judgement } from "./useWalk";
+
+/** A failed judgement for tests, with another school beside it. */
+export const judgement: Judgement = {
+  key: "electrical.overcurrent-device@outdoor-1",
+  requirement: "electrical.overcurrent-device",
+  title: "Overcurrent device fits the plate",
+  component: "outdoor-1",
+  subject: "Outdoor unit",
+  station: "electrical",
+  verdict: "FAILS",
+  severity: "safety",
+  because: "10 A over.",
+  remedy: "Have a 40 A device fitted.",
+  limits: [],
+  derivation: [],
+  evidence: [],
+  sources: [],
+  cautions: ["Supply locked off."],
+  school: "Plate ampacity",
+  otherSchools: [{ title: "Design current", verdict: "MEETS", because: "Fits." }],
+};
