@@ -3,13 +3,17 @@ package org.undanus.core.evidence;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.Month;
 import java.time.YearMonth;
 import java.time.temporal.IsoFields;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.QuantityFormat;
 
 /** Takes what a person typed on a line and says what it means, or why it cannot be taken. */
 public final class Entry {
@@ -30,8 +34,20 @@ public final class Entry {
     }
 
     private static final int LONGEST_TEXT = 200;
-    private static final Pattern MONTH = Pattern.compile("(\\d{4})-(\\d{1,2})|(\\d{1,2})/(\\d{4})");
-    private static final Pattern WEEK = Pattern.compile("(\\d{4})-?[wW](\\d{1,2})");
+    private static final Pattern MONTH =
+            Pattern.compile("(\\d{4})\\s*[-./]\\s*(\\d{1,2})|(\\d{1,2})\\s*[-./]\\s*(\\d{4})");
+    private static final Pattern WEEK = Pattern.compile(
+            "(\\d{4})[-\\s,/]*(?:w|wk|week)\\.?[-\\s]*(\\d{1,2})|(?:w|wk|week)\\.?\\s*(\\d{1,2})[-\\s,/]+(\\d{4})",
+            Pattern.CASE_INSENSITIVE);
+    private static final String NAMES = "(jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|"
+            + "sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)\\.?";
+    private static final Pattern NAMED_MONTH =
+            Pattern.compile(NAMES + "[-\\s,/]*(\\d{4})|(\\d{4})[-\\s,/]*" + NAMES, Pattern.CASE_INSENSITIVE);
+
+    /** Machines of the kind judged here are dated within these years. */
+    private static final int FIRST_YEAR = 1950;
+
+    private static final int LAST_YEAR = 2100;
 
     private Entry() {}
 
@@ -52,8 +68,28 @@ public final class Entry {
     private static Understood quantity(Point point, String typed, Accuracy accuracy) {
         var read = FieldNotation.parse(typed, point.dimension().orElseThrow());
         double si = read.value().si();
-        double u = accuracy.standardUncertainty(si, read.resolution());
+        requirePossible(point, typed, si);
+        double u = accuracy.standardUncertainty(read.size(), read.resolution());
         return new Understood(new Value.Measured(read.value(), u, read.resolution()), read.unit(), point.plausible(si));
+    }
+
+    private static void requirePossible(Point point, String typed, double si) {
+        if (point.possible(si)) {
+            return;
+        }
+        String written = "\"" + shortened(typed.strip()) + "\" cannot be the ";
+        String line = point.title().toLowerCase(Locale.ROOT);
+        if (point.counted() && si != Math.rint(si)) {
+            throw new Unsuitable(written + line + ": it is counted in whole numbers.");
+        }
+        Dimension dimension = point.dimension().orElseThrow();
+        String most = QuantityFormat.SI.format(dimension.of(point.highestPossible()));
+        String range = si > point.highestPossible()
+                ? "it is never over " + most
+                : point.lowestPossible() > 0 && !point.counted() && si <= 0
+                        ? "it is more than zero"
+                        : "it is never under " + QuantityFormat.SI.format(dimension.of(point.lowestPossible()));
+        throw new Unsuitable(written + line + ": " + range + ". Read it again.");
     }
 
     private static String option(Point point, String typed) {
@@ -93,24 +129,57 @@ public final class Entry {
         try {
             Matcher week = WEEK.matcher(words);
             if (week.matches()) {
-                int number = Integer.parseInt(week.group(2));
-                LocalDate monday = LocalDate.of(Integer.parseInt(week.group(1)), 1, 4)
-                        .with(IsoFields.WEEK_OF_WEEK_BASED_YEAR, number)
-                        .with(DayOfWeek.MONDAY);
-                return new Value.Within(monday, monday.plusDays(6));
+                return week(whole(week, 1, 4), whole(week, 2, 3));
             }
             Matcher month = MONTH.matcher(words);
             if (month.matches()) {
-                boolean yearFirst = month.group(1) != null;
-                YearMonth read = YearMonth.of(
-                        Integer.parseInt(month.group(yearFirst ? 1 : 4)),
-                        Integer.parseInt(month.group(yearFirst ? 2 : 3)));
-                return new Value.Within(read.atDay(1), read.atEndOfMonth());
+                return month(whole(month, 1, 4), whole(month, 2, 3));
+            }
+            Matcher named = NAMED_MONTH.matcher(words);
+            if (named.matches()) {
+                String name = named.group(1) == null ? named.group(4) : named.group(1);
+                return month(whole(named, 2, 3), monthNamed(name));
             }
         } catch (DateTimeException e) {
             throw new Unsuitable("\"" + shortened(words) + "\" is not in the calendar. Write 2025-03 or 2025-W14.");
         }
         throw new Unsuitable("\"" + shortened(words) + "\" is not a month or week. Write 2025-03 or 2025-W14.");
+    }
+
+    /** The number of whichever of two groups has been found. */
+    private static int whole(Matcher found, int one, int other) {
+        return Integer.parseInt(found.group(one) == null ? found.group(other) : found.group(one));
+    }
+
+    private static Value.Within week(int year, int number) {
+        LocalDate monday = LocalDate.of(inUse(year), 1, 4)
+                .with(IsoFields.WEEK_OF_WEEK_BASED_YEAR, number)
+                .with(DayOfWeek.MONDAY);
+        if (monday.get(IsoFields.WEEK_BASED_YEAR) != year) {
+            throw new DateTimeException("no such week");
+        }
+        return new Value.Within(monday, monday.plusDays(6));
+    }
+
+    private static Value.Within month(int year, int number) {
+        YearMonth read = YearMonth.of(inUse(year), number);
+        return new Value.Within(read.atDay(1), read.atEndOfMonth());
+    }
+
+    private static int inUse(int year) {
+        if (year < FIRST_YEAR || year > LAST_YEAR) {
+            throw new DateTimeException("no year of a machine");
+        }
+        return year;
+    }
+
+    private static int monthNamed(String name) {
+        String start = name.substring(0, 3).toLowerCase(Locale.ROOT);
+        return Stream.of(Month.values())
+                .filter(month -> month.name().toLowerCase(Locale.ROOT).startsWith(start))
+                .map(Month::getValue)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static String shortened(String words) {

@@ -36,6 +36,11 @@ public final class Evidence {
         return Optional.ofNullable(latest.get(key));
     }
 
+    /** What the reading that stands says, where it is of this form. */
+    public <V extends Value> Optional<V> standing(PointKey key, Class<V> form) {
+        return latest(key).map(Reading::value).filter(form::isInstance).map(form::cast);
+    }
+
     public List<Reading> readings() {
         return readings;
     }

@@ -35,6 +35,9 @@ public record Point(
         Stage due,
         boolean hidden) {
 
+    /** How many times wider than plausible the range of possible values is. */
+    private static final double WIDER = 100;
+
     /** What sort of answer a point takes. */
     public enum Kind {
         QUANTITY,
@@ -139,7 +142,46 @@ public record Point(
                 newHidden);
     }
 
+    /** Whether a value is within what is usual; outside, the screen asks once. */
     public boolean plausible(double si) {
         return kind != Kind.QUANTITY || (si >= least && si <= most);
+    }
+
+    /**
+     * Whether a value can be a reading of this at all. Much wider than plausible, and a size that is never nought or
+     * negative stays so. What is not possible is refused, and cannot be confirmed.
+     */
+    public boolean possible(double si) {
+        return kind != Kind.QUANTITY
+                || (si >= lowestPossible() && si <= highestPossible() && (!counted() || whole(si)));
+    }
+
+    /** In SI. */
+    public double lowestPossible() {
+        if (shifted()) {
+            return least - WIDER;
+        }
+        return counted() || least == 0 ? least : least > 0 ? least / WIDER : least * WIDER;
+    }
+
+    /** In SI. */
+    public double highestPossible() {
+        return shifted() ? most + WIDER : Math.max(most, 0) * WIDER;
+    }
+
+    /** Things, which come whole. */
+    public boolean counted() {
+        return dimension.filter(Dimension.COUNT::equals).isPresent();
+    }
+
+    private static boolean whole(double si) {
+        return si == Math.rint(si);
+    }
+
+    /** A scale whose zero means nothing: there, wider is so many kelvin or decibels more, not so many times more. */
+    private boolean shifted() {
+        return dimension
+                .filter(d -> d == Dimension.TEMPERATURE || d == Dimension.SOUND_LEVEL)
+                .isPresent();
     }
 }

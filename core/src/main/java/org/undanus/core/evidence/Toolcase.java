@@ -20,7 +20,7 @@ public record Toolcase(List<Instrument> instruments) {
      * The instruments of a kind that are fit for the use and whose expanded uncertainty is at most what is needed, the
      * best first.
      *
-     * @param value about what would be read, SI
+     * @param value the size its accuracy is of, SI: about what would be read
      * @param needed expanded uncertainty (k = 2) that would settle the matter, SI
      */
     public List<Instrument> goodEnough(InstrumentKind kind, double value, double needed, Instrument.Use use) {

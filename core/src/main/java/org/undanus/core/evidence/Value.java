@@ -25,4 +25,12 @@ public sealed interface Value {
 
     /** Some day of a period: a plate tells the month or week only. */
     record Within(LocalDate first, LocalDate last) implements Value {}
+
+    /**
+     * A kept reading that this version can no longer take: an option it does not know, a value that cannot be. It shows
+     * nothing and stays visible with its text.
+     *
+     * @param why a sentence for the reader
+     */
+    record SetAside(String why) implements Value {}
 }

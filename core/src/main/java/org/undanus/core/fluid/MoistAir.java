@@ -1,5 +1,6 @@
 package org.undanus.core.fluid;
 
+import java.util.Locale;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Root;
 import org.undanus.core.quantity.Temperature;
@@ -34,15 +35,20 @@ public final class MoistAir {
     private MoistAir(double celsius, double humidityRatio, double pascal) {
         if (!(celsius >= LOWEST_CELSIUS && celsius <= HIGHEST_CELSIUS)) {
             throw new IllegalArgumentException(
-                    String.format("Moist air is described from -30 to 60 °C, not at %.1f °C", celsius));
+                    String.format(Locale.ROOT, "Moist air is described from -30 to 60 °C, not at %.1f °C", celsius));
         }
-        if (!(pascal >= LOWEST_PASCAL && pascal <= HIGHEST_PASCAL)) {
-            throw new IllegalArgumentException(
-                    String.format("Moist air is described from 60 to 110 kPa, not at %.1f kPa", pascal / 1000));
+        if (!describes(AbsolutePressure.ofPascals(pascal))) {
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT, "Moist air is described from 60 to 110 kPa, not at %.1f kPa", pascal / 1000));
         }
         this.celsius = celsius;
         this.humidityRatio = Math.max(humidityRatio, DRIEST_HUMIDITY_RATIO);
         this.pascal = pascal;
+    }
+
+    /** Whether air of this pressure is described here: up to about 4,200 m above sea level. */
+    public static boolean describes(AbsolutePressure pressure) {
+        return pressure.si() >= LOWEST_PASCAL && pressure.si() <= HIGHEST_PASCAL;
     }
 
     /** @param relativeHumidity as a fraction, 0 to 1 */
@@ -64,7 +70,10 @@ public final class MoistAir {
         double ratio = ratioAtWetBulb(t, wet, pressure.si());
         if (ratio < 0) {
             throw new IllegalArgumentException(String.format(
-                    "A wet bulb of %.1f °C cannot occur at %.1f °C dry bulb: even dry air stays above it", wet, t));
+                    Locale.ROOT,
+                    "A wet bulb of %.1f °C cannot occur at %.1f °C dry bulb: even dry air stays above it",
+                    wet,
+                    t));
         }
         return new MoistAir(t, ratio, pressure.si());
     }

@@ -180,6 +180,9 @@ public record DataSheet(
                 throw new IllegalArgumentException(
                         figure.title() + " must be " + figure.dimension().named() + ".");
             }
+            if (!figure.possible(value.si())) {
+                throw new IllegalArgumentException(figure.title() + " cannot be " + value + ".");
+            }
         });
     }
 

@@ -84,8 +84,8 @@ public final class PlatePoints {
                     Scope.POWERED_UNIT,
                     Dimension.CURRENT,
                     "Fan full-load current",
-                    "Often marked FLA: all other motors on the same circuit together.",
-                    0.05,
+                    "Often marked FLA: all other motors on the same circuit together. 0 A where it has none.",
+                    0,
                     100)
             .asOptional();
     public static final Point HEATER_CURRENT = Point.quantity(
@@ -93,8 +93,8 @@ public final class PlatePoints {
                     Scope.POWERED_UNIT,
                     Dimension.CURRENT,
                     "Heater current, running with the compressor",
-                    "Only heaters that may run at the same time on this circuit.",
-                    0.1,
+                    "Only heaters that may run at the same time on this circuit. 0 A where it has none.",
+                    0,
                     300)
             .asOptional();
     public static final Point COOLING_CAPACITY = Point.quantity(

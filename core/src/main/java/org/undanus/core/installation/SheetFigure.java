@@ -36,21 +36,21 @@ public enum SheetFigure {
     STATIC_PRESSURE_LIMIT(PlatePoints.STATIC_PRESSURE_LIMIT),
     LOWEST_TEMPERATURE_RISE(PlatePoints.LOWEST_TEMPERATURE_RISE),
     HIGHEST_TEMPERATURE_RISE(PlatePoints.HIGHEST_TEMPERATURE_RISE),
-    MASS(Dimension.MASS, "Mass of the unit"),
-    SOUND_PRESSURE(Dimension.SOUND_LEVEL, "Sound pressure level"),
-    SOUND_DISTANCE(Dimension.LENGTH, "Distance the sound level holds at"),
-    FAN_SPEED(Dimension.FREQUENCY, "Speed of the fan"),
-    LEVEL_TOLERANCE(Dimension.RATIO, "Greatest tilt of the base"),
-    LOWEST_MOUNTING(Dimension.LENGTH, "Least height over the floor"),
-    HIGHEST_MOUNTING(Dimension.LENGTH, "Greatest height over the floor"),
-    LEAST_THROW(Dimension.LENGTH, "Least free throw"),
-    LEAST_FIXINGS(Dimension.COUNT, "Fixings of the mounting plate"),
-    LEAST_CABINET_TILT(Dimension.RATIO, "Least tilt toward the drain"),
-    MOST_CABINET_TILT(Dimension.RATIO, "Greatest tilt toward the drain"),
-    LINE_INSULATION(Dimension.LENGTH, "Thickness of line insulation"),
-    DRAIN_SIZE(Dimension.LENGTH, "Drain, outer diameter"),
-    LEAST_DRAIN_FALL(Dimension.RATIO, "Least fall of the drain"),
-    HOLE_DIAMETER(Dimension.LENGTH, "Hole through the wall");
+    MASS(Dimension.MASS, "Mass of the unit", 1, 5000),
+    SOUND_PRESSURE(Dimension.SOUND_LEVEL, "Sound pressure level", 0, 150),
+    SOUND_DISTANCE(Dimension.LENGTH, "Distance the sound level holds at", 0.1, 100),
+    FAN_SPEED(Dimension.FREQUENCY, "Speed of the fan", 0.5, 200),
+    LEVEL_TOLERANCE(Dimension.RATIO, "Greatest tilt of the base", 0, 1),
+    LOWEST_MOUNTING(Dimension.LENGTH, "Least height over the floor", 0, 30),
+    HIGHEST_MOUNTING(Dimension.LENGTH, "Greatest height over the floor", 0, 30),
+    LEAST_THROW(Dimension.LENGTH, "Least free throw", 0, 50),
+    LEAST_FIXINGS(Dimension.COUNT, "Fixings of the mounting plate", 0, 100),
+    LEAST_CABINET_TILT(Dimension.RATIO, "Least tilt toward the drain", -1, 1),
+    MOST_CABINET_TILT(Dimension.RATIO, "Greatest tilt toward the drain", -1, 1),
+    LINE_INSULATION(Dimension.LENGTH, "Thickness of line insulation", 0, 0.2),
+    DRAIN_SIZE(Dimension.LENGTH, "Drain, outer diameter", 0.004, 0.3),
+    LEAST_DRAIN_FALL(Dimension.RATIO, "Least fall of the drain", 0, 1),
+    HOLE_DIAMETER(Dimension.LENGTH, "Hole through the wall", 0.01, 1);
 
     private static final Map<String, SheetFigure> BY_PLATE = Arrays.stream(values())
             .filter(figure -> figure.plate.isPresent())
@@ -59,17 +59,24 @@ public enum SheetFigure {
     private final Dimension dimension;
     private final String title;
     private final Optional<Point> plate;
+    private final double lowest;
+    private final double highest;
 
     SheetFigure(Point plate) {
         this.dimension = plate.dimension().orElseThrow();
         this.title = plate.title();
         this.plate = Optional.of(plate);
+        this.lowest = plate.lowestPossible();
+        this.highest = plate.highestPossible();
     }
 
-    SheetFigure(Dimension dimension, String title) {
+    /** @param lowest smallest possible value in SI */
+    SheetFigure(Dimension dimension, String title, double lowest, double highest) {
         this.dimension = dimension;
         this.title = title;
         this.plate = Optional.empty();
+        this.lowest = lowest;
+        this.highest = highest;
     }
 
     public Dimension dimension() {
@@ -78,6 +85,11 @@ public enum SheetFigure {
 
     public String title() {
         return title;
+    }
+
+    /** Whether a sheet can say this value, in SI: what a plate can say, where it says the same. */
+    public boolean possible(double si) {
+        return si >= lowest && si <= highest;
     }
 
     /** The plate's point that says the same. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.hipparchus.special.Erf;
+import org.undanus.core.evidence.Value;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
@@ -66,9 +67,17 @@ public record Comparison(
                 .map(limit -> new Held(
                         limit,
                         rules.deferral(key, limit, spoken),
-                        Stream.of(floor, ceiling).flatMap(Optional::stream).anyMatch(l -> l == limit)))
+                        Stream.of(floor, ceiling)
+                                .flatMap(Optional::stream)
+                                .anyMatch(strictest -> standing.contains(limit) && asStrict(limit, strictest))))
                 .toList();
         return new Comparison(key.dimension(), measured, resolution, held, rules.decisionRule());
+    }
+
+    /** Two authorities that say the same both bind. */
+    private static boolean asStrict(Limit limit, Limit strictest) {
+        return limit.bound() == strictest.bound()
+                && limit.value().si() == strictest.value().si();
     }
 
     /** The binding limit with the least room. */
@@ -84,11 +93,24 @@ public record Comparison(
         return binding().margin(measured.value());
     }
 
+    /** Whether what is held against the limits is one reading as it was taken, with its uncertainty. */
+    boolean isOf(Value value) {
+        return value instanceof Value.Measured read
+                && read.standardUncertainty() > 0
+                && read.quantity().dimension() == dimension
+                && read.uncertain().equals(measured);
+    }
+
     public Verdict verdict() {
         return limits.stream()
                 .filter(Held::binds)
                 .map(held -> side(held.margin(measured.value())))
                 .reduce(Verdict.MEETS, Verdict::or);
+    }
+
+    /** The least room inside a limit with which a value meets it, SI. */
+    double guard() {
+        return rule == DecisionRule.PLAIN ? 0 : measured.expanded();
     }
 
     private Verdict side(double margin) {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -29,6 +30,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Text;
@@ -237,6 +239,9 @@ public final class Examination {
 
     /** Why a reading cannot be judged by: too weak a grade, hidden when it was taken, an instrument that is not fit. */
     private Optional<Text> doubt(Point point, Reading reading) {
+        if (reading.value() instanceof Value.SetAside aside) {
+            return Optional.of(Text.of("\"{}\" was kept but is set aside: {}", reading.typed(), aside.why()));
+        }
         Optional<Grade> least = rules.minimumGrade(about.id(), about.station().key());
         if (least.isPresent() && !reading.grade().atLeast(least.get())) {
             return Optional.of(Text.of(
@@ -263,11 +268,11 @@ public final class Examination {
     public static Instrument.Use use(Case facts, Evidence evidence, Optional<Double> si, LocalDate on) {
         Optional<String> outdoor = facts.outdoorUnit().map(Component::id);
         Optional<String> refrigerant = outdoor.flatMap(
-                        id -> evidence.latest(new PointKey(PlatePoints.REFRIGERANT.id(), id)))
-                .map(r -> ((Value.Chosen) r.value()).option());
-        Optional<GaugePressure> highSide = outdoor.flatMap(
-                        id -> evidence.latest(new PointKey(PlatePoints.HIGH_SIDE_TEST_PRESSURE.id(), id)))
-                .map(r -> (GaugePressure) ((Value.Measured) r.value()).quantity());
+                        id -> evidence.standing(new PointKey(PlatePoints.REFRIGERANT.id(), id), Value.Chosen.class))
+                .map(Value.Chosen::option);
+        Optional<GaugePressure> highSide = outdoor.flatMap(id -> evidence.standing(
+                        new PointKey(PlatePoints.HIGH_SIDE_TEST_PRESSURE.id(), id), Value.Measured.class))
+                .map(read -> (GaugePressure) read.quantity());
         boolean flammable = refrigerant
                 .flatMap(Refrigerant::named)
                 .map(Refrigerant::flammable)
@@ -292,6 +297,34 @@ public final class Examination {
             });
         }
         return used;
+    }
+
+    /** The step a measured point was read in, SI: of the digits written or the instrument's display, whichever is coarser. */
+    public double step(Point point) {
+        Value.Measured read = need(point);
+        double display = evidence.latest(key(point))
+                .flatMap(Reading::instrument)
+                .flatMap(facts.toolcase()::find)
+                .map(Instrument::accuracy)
+                .orElseGet(() -> rules.accuracy(point.instrument()))
+                .resolution();
+        return Math.max(display, read.resolution());
+    }
+
+    /**
+     * The accuracy (fixed ±, SI) an instrument needs to settle a comparison; empty where it rests on more than one reading
+     * or on a counted one, or where no accuracy would help because the step it is read in is too coarse.
+     */
+    Optional<Double> neededAccuracy(Comparison comparison) {
+        return looked.stream()
+                .flatMap(key -> evidence.latest(key).stream())
+                .filter(reading -> comparison.isOf(reading.value()))
+                .findFirst()
+                .flatMap(reading -> {
+                    double step = ((Value.Measured) reading.value()).resolution();
+                    OptionalDouble needed = Accuracy.needed(Math.abs(comparison.margin()), step);
+                    return needed.isPresent() ? Optional.of(needed.getAsDouble()) : Optional.empty();
+                });
     }
 
     /** The data sheet of the model on the subject's plate. */
@@ -386,6 +419,15 @@ public final class Examination {
                                 "This version of the rule book does not decide: {}.",
                                 settings.stream().map(Setting::title).collect(Collectors.joining(", "))),
                         "Move the installation to a newer version of its rule book.");
+    }
+
+    /** The requirement threw: whoever decides must do so without it. */
+    Judgement notComputed() {
+        return finding()
+                .conclude(
+                        Verdict.REFER,
+                        Text.of("This could not be computed from what was read."),
+                        "Check the readings it names for a slip. If they stand, a licensed person decides.");
     }
 
     private static String titles(List<Point> points) {

@@ -2,6 +2,7 @@ package org.undanus.core.judgement;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
@@ -63,7 +64,7 @@ public final class Finding {
                         "Limit, " + held.limit().authority().name(),
                         held.deferral()
                                 .map(d -> "gives way: " + d.reason())
-                                .orElse(held.binds() ? "binds" : "a stricter limit binds"),
+                                .orElse(held.binds() ? "binds" : "another limit is stricter"),
                         Text.of(
                                 "{} {}",
                                 held.limit().bound().words(),
@@ -75,7 +76,7 @@ public final class Finding {
                 step(
                         "Probability of conforming",
                         "normal error about the reading",
-                        Text.of("{} %", String.format("%.1f", 100 * made.probabilityOfConforming())),
+                        Text.of("{} %", String.format(Locale.ROOT, "%.1f", 100 * made.probabilityOfConforming())),
                         "JCGM 106");
             }
         }
@@ -121,18 +122,24 @@ public final class Finding {
             default ->
                 Math.abs(made.margin()) < made.measured().expanded() * NEGLIGIBLE
                         ? Text.of("The reading lies on the limit itself ({}): no instrument can settle that.", who)
-                        : Text.of(
-                                "The reading's uncertainty straddles the limit ({}). An instrument good to ±{} or better"
-                                        + " would settle it.",
-                                who,
-                                gap);
+                        : straddles(who, made);
         };
     }
 
-    /** How far the value lies from the binding limit. */
-    public Quantity gap() {
+    private Text straddles(String who, Comparison made) {
+        return x.neededAccuracy(made)
+                .map(needed -> Text.of(
+                        "The reading's uncertainty straddles the limit ({}). An instrument with an accuracy of ±{} or"
+                                + " better would settle it.",
+                        who,
+                        new Text.HalfWidth(made.dimension(), needed)))
+                .orElseGet(() -> Text.of("The uncertainty straddles the limit ({}).", who));
+    }
+
+    /** How much more or less it takes, uncertainty included, for the value to meet the binding limit. */
+    public Text.AtLeast lacking() {
         Comparison made = comparison.orElseThrow();
-        return difference(made.dimension(), Math.abs(made.margin()));
+        return new Text.AtLeast(difference(made.dimension(), Math.max(0, made.guard() - made.margin())));
     }
 
     private static Quantity difference(Dimension dimension, double si) {

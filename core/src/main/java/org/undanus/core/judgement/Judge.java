@@ -20,11 +20,28 @@ import org.undanus.core.rules.Setting;
  * case, evidence and rule book; linear in requirements times units.
  */
 public final class Judge {
-    private final List<Requirement> requirements;
+    /** Hears of a requirement that could not be computed. */
+    @FunctionalInterface
+    public interface FailureListener {
+        void failed(Judgement inItsPlace, RuntimeException failure);
+    }
 
+    private final List<Requirement> requirements;
+    private final Optional<FailureListener> listener;
+
+    /** A judge that lets a requirement's exception through. */
     public Judge(List<StationPlan> plans) {
-        this.requirements =
-                plans.stream().flatMap(plan -> plan.requirements().stream()).toList();
+        this(plans.stream().flatMap(plan -> plan.requirements().stream()).toList(), Optional.empty());
+    }
+
+    private Judge(List<Requirement> requirements, Optional<FailureListener> listener) {
+        this.requirements = requirements;
+        this.listener = listener;
+    }
+
+    /** The same judge; a requirement's exception becomes <em>Refer</em> in its judgement and is told to the listener. */
+    public Judge containing(FailureListener told) {
+        return new Judge(requirements, Optional.of(told));
     }
 
     public List<Judgement> judge(Case facts, Evidence evidence, RuleBook rules) {
@@ -44,7 +61,7 @@ public final class Judge {
         return facts.components().stream().filter(c -> c.within(scope)).map(Optional::of);
     }
 
-    private static Judgement bySchool(
+    private Judgement bySchool(
             Requirement requirement,
             Case facts,
             Evidence evidence,
@@ -62,7 +79,7 @@ public final class Judge {
         return judgement.withOtherSchools(others);
     }
 
-    private static Judgement single(
+    private Judgement single(
             Requirement requirement,
             Case facts,
             Evidence evidence,
@@ -71,6 +88,19 @@ public final class Judge {
             Optional<SchoolTopic.School> school,
             Map<Class<?>, Object> shared) {
         Examination x = new Examination(facts, evidence, rules, requirement.about(), subject, school, shared);
+        try {
+            return examined(requirement, x, rules);
+        } catch (RuntimeException failure) {
+            if (listener.isEmpty()) {
+                throw failure;
+            }
+            Judgement referred = x.notComputed();
+            listener.get().failed(referred, failure);
+            return referred;
+        }
+    }
+
+    private static Judgement examined(Requirement requirement, Examination x, RuleBook rules) {
         List<Setting> undecided = requirement.about().settings().stream()
                 .filter(setting -> !rules.decides(setting))
                 .toList();

@@ -31,7 +31,7 @@ public final class SteadyRunning {
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "Read {} after the start; nothing settles before {}.",
+                                "It had run {} when this was read; a reading counts after {} of running.",
                                 ran.get().quantity(),
                                 needed.value()),
                         "Let it run on without a change, then read again."));

@@ -66,6 +66,6 @@ public final class WithinLimits implements Requirement {
         return finding.conclude(
                 held.get().verdict(),
                 finding.room(),
-                Text.of(tooMuch ? "{}: at least {} less." : "{}: at least {} more.", remedy, finding.gap()));
+                Text.of(tooMuch ? "{}: at least {} less." : "{}: at least {} more.", remedy, finding.lacking()));
     }
 }

@@ -1,5 +1,7 @@
 package org.undanus.core.quantity;
 
+import java.util.OptionalDouble;
+
 /**
  * How good an instrument is: ±(ofReading · |x| + ofFullScale · fullScale + constant), and the step of its display.
  *
@@ -18,6 +20,19 @@ public record Accuracy(double ofReading, double ofFullScale, double fullScale, d
         }
     }
 
+    /**
+     * The greatest fixed ± that an instrument may have for its readings to come out within an expanded uncertainty
+     * (k = 2), after its step has had its share: the inverse of {@link #standardUncertainty}. Empty where the step alone is
+     * too coarse.
+     *
+     * @param expanded in SI
+     * @param step of display or writing, SI
+     */
+    public static OptionalDouble needed(double expanded, double step) {
+        double variance = expanded * expanded / 4 - step * step / 12;
+        return variance > 0 ? OptionalDouble.of(Math.sqrt(3 * variance)) : OptionalDouble.empty();
+    }
+
     /** A fixed ± in SI with no other part. */
     public static Accuracy ofConstant(double constant) {
         return new Accuracy(0, 0, 0, constant, 0);
@@ -26,7 +41,8 @@ public record Accuracy(double ofReading, double ofFullScale, double fullScale, d
     /**
      * Standard uncertainty of a reading: limits of error and display step taken as rectangular (JCGM 100, 4.3.7).
      *
-     * @param reading the reading in SI, a difference in SI for temperatures (pass the size that accuracy is stated of)
+     * @param reading the size that accuracy is stated of, SI: the reading counted from the zero of the unit it is shown in
+     *     ({@link FieldUnit#size})
      * @param typedResolution the step of the last digit the person wrote; the coarser of it and the display counts
      */
     public double standardUncertainty(double reading, double typedResolution) {

@@ -1,5 +1,6 @@
 package org.undanus.core.quantity;
 
+import java.util.Optional;
 import java.util.function.DoubleFunction;
 
 /** The kinds of quantity Undanus reads. Each has one SI unit and one value type. */
@@ -7,7 +8,7 @@ public enum Dimension {
     LENGTH("a length", "40.5 in, 3' 4-1/2\" or 1.03 m", Length::ofMetres),
     CONDUCTOR_AREA("a conductor size", "8 AWG or 10 mm²", ConductorArea::ofSquareMetres),
     MASS("a mass", "2 lb 6 oz or 1.08 kg", Mass::ofKilograms),
-    DURATION("a length of time", "25 min or 1:40 (hours and minutes)", Duration::ofSeconds),
+    DURATION("a length of time", "25 min or 1:40 h", Duration::ofSeconds),
     GAUGE_PRESSURE("a gauge pressure", "118 psig or 8.1 barg", GaugePressure::ofPascals),
     ABSOLUTE_PRESSURE("an absolute pressure", "350 micron or 46.7 Pa", AbsolutePressure::ofPascals),
     PRESSURE_DIFFERENCE("a pressure difference", "0.45 inwc or 112 Pa", PressureDifference::ofPascals),
@@ -25,6 +26,9 @@ public enum Dimension {
     TORQUE("a torque", "18 N·m or 13 ft·lb", Torque::ofNewtonMetres),
     LINEAR_DENSITY("a mass for each length", "0.6 oz/ft or 20 g/m", LinearDensity::ofKilogramsPerMetre),
     COUNT("a number", "3", Count::of);
+
+    /** Above any barometer's reading at sea level, Pa (WMO record 1085 hPa, reduced to sea level). */
+    private static final double HIGHEST_AIR_PRESSURE = 110_000;
 
     private final String named;
     private final String example;
@@ -44,6 +48,31 @@ public enum Dimension {
     /** What a person might type for it. */
     public String example() {
         return example;
+    }
+
+    /** The smallest value there can be in nature, SI. A gauge shows no less than a full vacuum under the highest air. */
+    double lowest() {
+        return switch (this) {
+            case TEMPERATURE, ABSOLUTE_PRESSURE -> 0;
+            case GAUGE_PRESSURE -> -HIGHEST_AIR_PRESSURE;
+            default -> Double.NEGATIVE_INFINITY;
+        };
+    }
+
+    /** What lies at {@link #lowest}, for sentences. */
+    String floor() {
+        return this == TEMPERATURE ? "absolute zero" : "a full vacuum";
+    }
+
+    /** The symbol of the one unit that is ever meant where none is written; empty where the unit has to be said. */
+    Optional<String> bareUnit() {
+        return switch (this) {
+            case CURRENT -> Optional.of("A");
+            case VOLTAGE -> Optional.of("V");
+            case RATIO -> Optional.of("%");
+            case COUNT -> Optional.of("");
+            default -> Optional.empty();
+        };
     }
 
     /** The value type of this dimension for a number in its SI unit. */

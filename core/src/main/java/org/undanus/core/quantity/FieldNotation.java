@@ -1,14 +1,20 @@
 package org.undanus.core.quantity;
 
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
  * Reads quantities as people write them on site: {@code 3' 4-1/2"}, {@code 1,03 m}, {@code 118 psig}, {@code 75F},
- * {@code 29.6 inHg vac}, {@code 2 lb 6 oz}, {@code 8 AWG}, {@code 1:40}. The dimension asked for settles what an
+ * {@code 29.6 inHg vac}, {@code 2 lb 6 oz}, {@code 8 AWG}, {@code 1:40 h}. The dimension asked for settles what an
  * ambiguous unit means ({@code t} is a ton of refrigeration for a power and a tonne for a mass), and a unit of another
- * dimension is refused by name and position. Runs in time linear in the text.
+ * dimension is refused by name and position. What could be read two ways is refused with both ways named, never taken
+ * for one of them. Runs in time linear in the text.
  */
 public final class FieldNotation {
 
@@ -20,23 +26,50 @@ public final class FieldNotation {
      * @param resolution the step of the last digit written, in SI (a typed {@code 1.03 m} resolves 0.01 m); 0 where the
      *     writing does not tell
      */
-    public record Understood(Quantity value, String unit, double resolution) {}
+    public record Understood(Quantity value, String unit, double resolution) {
+        /** The size an accuracy in percent of reading is of: counted from the zero of the unit written, in SI. */
+        public double size() {
+            return FieldUnit.size(value, unit);
+        }
+    }
 
     private static final int LONGEST = 60;
-    private static final Pattern CLOCK = Pattern.compile("(\\d{1,3}):(\\d{2})(?::(\\d{2}))?");
-    private static final Pattern GAUGE_WIRE =
-            Pattern.compile("#?\\s*(\\d{1,2})(/0)?\\s*(?:awg)?", Pattern.CASE_INSENSITIVE);
-    private static final Pattern NUMBER = Pattern.compile(
-            "(?<sign>[+-])?\\s*(?:(?:(?<whole>\\d+)[-\\s]+)?(?<top>\\d+)\\s*/\\s*(?<bottom>\\d+)"
-                    + "|(?<decimal>\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?|[.,]\\d+)(?<power>[eE][+-]?\\d{1,3})?)");
-    private static final Pattern THOUSANDS_OR_DECIMAL = Pattern.compile("[1-9]\\d{0,2},\\d{3}");
+    private static final Pattern CLOCK = Pattern.compile(
+            "(\\d{1,3}):(\\d{2})(?::(\\d{2}))?\\s*(h|hr|hrs|hours?|min|mins|minutes)?\\.?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern WIRE = Pattern.compile(
+            "(?<before>#|no\\.?|awg)?\\s*(?:(?<zeros>0{1,4})|(?<number>\\d{1,2})(?<aught>/0)?)\\s*-?\\s*(?<after>awg|ga\\.?|gauge|gage)?",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern SLOPE = Pattern.compile("1\\s*:\\s*(\\d{1,4}(?:[.,]\\d{1,2})?)|1\\s+in\\s+(\\d{1,4})");
+    private static final Pattern SCALELESS = Pattern.compile("(?:°|deg(?:ree)?s?\\b)\\.?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern MINUTES_AFTER_HOURS = Pattern.compile("m\\.?(?!\\p{L})", Pattern.CASE_INSENSITIVE);
+    private static final int THICKEST_GAUGE = -3;
+    private static final int THINNEST_GAUGE = 40;
+    private static final double MOST_APART = 0.05;
 
+    /** Which unit may follow which in one amount: the smaller part of {@code 2 lb 6 oz}. */
+    private static final Map<String, List<String>> SMALLER = Map.of(
+            "ft",
+            List.of("in"),
+            "lb",
+            List.of("oz"),
+            "h",
+            List.of("min", "s"),
+            "min",
+            List.of("s"),
+            "m",
+            List.of("cm"));
+
+    /** One number with its unit, or several that add up to one amount. */
+    private record Amount(int start, int end, double si, double step, WrittenNumber last, FieldUnit unit) {}
+
+    private final FoldedText folded;
     private final String text;
     private final Dimension dimension;
     private int position;
 
-    private FieldNotation(String text, Dimension dimension) {
-        this.text = text;
+    private FieldNotation(FoldedText folded, Dimension dimension) {
+        this.folded = folded;
+        this.text = folded.text();
         this.dimension = dimension;
     }
 
@@ -45,7 +78,8 @@ public final class FieldNotation {
      *
      * @param typed what was typed, at most 60 characters
      * @param dimension the kind expected
-     * @throws FieldNotationException when it is empty, malformed or of another kind
+     * @throws FieldNotationException when it is empty, malformed, of another kind, could be read two ways, or cannot be
+     *     (a temperature under absolute zero)
      */
     public static Understood parse(String typed, Dimension dimension) {
         if (typed == null || typed.isBlank()) {
@@ -57,182 +91,268 @@ public final class FieldNotation {
                             + ".",
                     LONGEST);
         }
-        return new FieldNotation(plain(typed), dimension).read();
+        try {
+            return single(typed, dimension);
+        } catch (FieldNotationException e) {
+            throw new FieldNotationException(
+                    e.getMessage(),
+                    e.position(),
+                    e.choices().stream()
+                            .filter(choice -> readable(choice, dimension))
+                            .toList());
+        }
     }
 
-    /** Folds typographic signs to the plain ones, one character for one so that positions stay true. */
-    private static String plain(String typed) {
-        StringBuilder folded = new StringBuilder(typed.length());
-        for (char c : typed.toCharArray()) {
-            folded.append(
-                    switch (c) {
-                        case 'µ', 'μ' -> 'u';
-                        case '″', '”', '“' -> '"';
-                        case '′', '’', '‘' -> '\'';
-                        case '−', '–' -> '-';
-                        case 'º' -> '°';
-                        case '²' -> '2';
-                        case '³' -> '3';
-                        case '\u00a0', '\u202f', '\t' -> ' ';
-                        default -> c;
-                    });
+    private static boolean readable(String choice, Dimension dimension) {
+        try {
+            single(choice, dimension);
+            return true;
+        } catch (FieldNotationException e) {
+            return false;
         }
-        return folded.toString().stripTrailing();
+    }
+
+    private static Understood single(String typed, Dimension dimension) {
+        FieldNotation notation = new FieldNotation(FoldedText.of(typed), dimension);
+        Understood read = notation.read();
+        if (read.value.si() < dimension.lowest()) {
+            throw new FieldNotationException(
+                    "\"" + typed.strip() + "\" cannot be: it is under " + dimension.floor() + ".",
+                    notation.folded.origin(0));
+        }
+        return read;
     }
 
     private Understood read() {
-        skipSpaces();
-        if (dimension == Dimension.CONDUCTOR_AREA) {
-            Matcher wire = GAUGE_WIRE.matcher(text).region(position, text.length());
-            if (wire.matches()
-                    && (text.contains("#") || text.toLowerCase(Locale.ROOT).contains("awg"))) {
-                return wireGauge(wire);
-            }
-        }
-        if (dimension == Dimension.DURATION) {
-            Matcher clock = CLOCK.matcher(text).region(position, text.length());
-            if (clock.matches()) {
-                return clock(clock);
-            }
-        }
-        return terms();
+        skip(" ");
+        Optional<Understood> special =
+                switch (dimension) {
+                    case CONDUCTOR_AREA -> wire();
+                    case DURATION -> clock();
+                    case RATIO -> slope();
+                    default -> Optional.empty();
+                };
+        return special.orElseGet(this::amounts);
     }
 
-    private Understood wireGauge(Matcher wire) {
-        int number = Integer.parseInt(wire.group(1));
-        boolean aught = wire.group(2) != null;
-        int gauge = aught ? 1 - number : number;
-        if (gauge < -3 || gauge > 40 || (aught && number == 0)) {
-            throw new FieldNotationException("AWG sizes run from 40 to 4/0. Write for example 8 AWG.", position);
+    private Optional<Understood> wire() {
+        Matcher wire = WIRE.matcher(text).region(position, text.length());
+        if (!wire.matches()) {
+            return Optional.empty();
         }
-        return new Understood(ConductorArea.ofSquareMetres(WireGauge.area(gauge)), "AWG", 0);
+        String zeros = wire.group("zeros");
+        boolean marked = wire.group("before") != null || wire.group("after") != null;
+        boolean aughts = wire.group("aught") != null || zeros != null && zeros.length() > 1;
+        if (!marked && !aughts) {
+            return Optional.empty();
+        }
+        int number = zeros == null ? Integer.parseInt(wire.group("number")) : zeros.length();
+        int gauge = aughts || zeros != null ? 1 - number : number;
+        if (gauge < THICKEST_GAUGE || gauge > THINNEST_GAUGE || zeros == null && number == 0) {
+            throw refused("AWG sizes run from 40 to 4/0. Write for example 8 AWG.", position);
+        }
+        return Optional.of(new Understood(ConductorArea.ofSquareMetres(WireGauge.area(gauge)), "AWG", 0));
     }
 
-    private Understood clock(Matcher clock) {
-        int minutes = Integer.parseInt(clock.group(2));
-        int seconds = clock.group(3) == null ? 0 : Integer.parseInt(clock.group(3));
-        if (minutes > 59 || seconds > 59) {
+    private Optional<Understood> clock() {
+        Matcher clock = CLOCK.matcher(text).region(position, text.length());
+        if (!clock.matches()) {
+            return Optional.empty();
+        }
+        int first = Integer.parseInt(clock.group(1));
+        int second = Integer.parseInt(clock.group(2));
+        int third = clock.group(3) == null ? 0 : Integer.parseInt(clock.group(3));
+        if (second > 59 || third > 59) {
+            throw refused(
+                    "Minutes and seconds run to 59. Write 1:40 h for one hour and forty minutes.", clock.start(2));
+        }
+        boolean three = clock.group(3) != null;
+        if (!three && clock.group(4) == null) {
+            String hours = first + " h " + second + " min";
+            String minutes = first + " min " + second + " s";
             throw new FieldNotationException(
-                    "Minutes and seconds run to 59. 1:40 is one hour and forty minutes.", clock.start(2));
+                    "\"" + clock.group() + "\" could be hours or minutes. Write " + hours + " or " + minutes + ".",
+                    folded.origin(position),
+                    List.of(hours, minutes));
         }
-        double total = Integer.parseInt(clock.group(1)) * 3600.0 + minutes * 60.0 + seconds;
-        return new Understood(Duration.ofSeconds(total), "h:min", clock.group(3) == null ? 60 : 1);
+        boolean inHours = three || clock.group(4).toLowerCase(Locale.ROOT).startsWith("h");
+        double seconds = inHours ? first * 3600.0 + second * 60.0 + third : first * 60.0 + second;
+        return Optional.of(
+                new Understood(Duration.ofSeconds(seconds), inHours ? "h:min" : "min:s", inHours && !three ? 60 : 1));
     }
 
-    /** One number with a unit, or several that add up: feet and inches, pounds and ounces, hours and minutes. */
-    private Understood terms() {
-        double total = 0;
-        double resolution = 0;
-        double smallestFactor = Double.POSITIVE_INFINITY;
-        boolean negative = false;
-        FieldUnit unit = null;
+    /** {@code 1:80}, {@code 1 in 80}. A bare fraction could be that or inches on a foot. */
+    private Optional<Understood> slope() {
+        Matcher slope = SLOPE.matcher(text).region(position, text.length());
+        if (!slope.matches()) {
+            return Optional.empty();
+        }
+        String run = slope.group(1) == null ? slope.group(2) : slope.group(1);
+        double length = Double.parseDouble(run.replace(',', '.'));
+        if (length == 0) {
+            throw refused("A slope cannot be over zero.", position);
+        }
+        return Optional.of(new Understood(Ratio.ofFraction(1 / length), "1:n", 0));
+    }
+
+    /** One amount, or the same amount said twice in two units. */
+    private Understood amounts() {
+        List<Amount> said = new ArrayList<>();
         do {
-            int start = position;
-            Matcher number = number();
-            double magnitude = magnitude(number, start);
-            skipSpaces();
-            FieldUnit next = unit(unit);
-            if (unit != null) {
-                if (next.factor() >= smallestFactor || next.offset() != 0 || number.group("sign") != null) {
-                    throw new FieldNotationException(
-                            "\"" + text.substring(start).strip() + "\" cannot follow " + unit + ". Write "
-                                    + dimension.example() + ".",
-                            start);
-                }
-                total += (negative ? -1 : 1) * next.toSi(magnitude);
-            } else {
-                negative = "-".equals(number.group("sign"));
-                total = next.toSi(negative ? -magnitude : magnitude);
-            }
-            unit = next;
-            smallestFactor = next.factor();
-            resolution = resolution(number, next);
-            skipSpaces();
+            said.add(amount());
+            skip(" (),=/");
         } while (position < text.length());
-        return new Understood(dimension.of(total), unit.symbol(), resolution);
+        Amount finest = said.get(0);
+        for (Amount other : said) {
+            if (!agree(said.get(0), other)) {
+                throw new FieldNotationException(
+                        "Two amounts that differ, " + written(said.get(0)) + " and " + written(other)
+                                + ": which one? Write " + dimension.example() + ".",
+                        folded.origin(other.start),
+                        List.of(written(said.get(0)), written(other)));
+            }
+            finest = other.step < finest.step ? other : finest;
+        }
+        return new Understood(dimension.of(finest.si), finest.unit.symbol(), resolution(finest));
     }
 
-    private Matcher number() {
-        Matcher number = NUMBER.matcher(text).region(position, text.length());
-        if (!number.lookingAt()) {
-            throw new FieldNotationException(
-                    "A number is expected at character " + (position + 1) + ". Write " + dimension.example() + ".",
-                    position);
+    /** Within what was rounded off, and never by more than a twentieth: a coarse number must not bear out a slip. */
+    private static boolean agree(Amount one, Amount other) {
+        double apart = Math.abs(one.si - other.si);
+        return one.unit.equals(other.unit)
+                ? one.si == other.si
+                : apart <= (one.step + other.step) / 2 && apart <= MOST_APART * Math.abs(one.si);
+    }
+
+    private String written(Amount amount) {
+        return text.substring(amount.start, amount.end).strip();
+    }
+
+    /** A number with a unit, with its smaller parts: feet and inches, pounds and ounces, hours, minutes and seconds. */
+    private Amount amount() {
+        int start = position;
+        WrittenNumber number = number();
+        FieldUnit unit = unit(number, null);
+        requireOneReading(number, unit);
+        double total = unit.toSi(number.value());
+        double sign = number.negative() ? -1 : 1;
+        int end = position;
+        while (true) {
+            skip(" ,");
+            if (unit.symbol().equals("ft") && position < text.length() && text.charAt(position) == '-') {
+                skip("- ");
+            }
+            Optional<Amount> part = number.decimals() ? Optional.empty() : smaller(unit);
+            if (part.isEmpty()) {
+                position = end;
+                return new Amount(start, end, total, unit.step(number), number, unit);
+            }
+            number = part.get().last;
+            unit = part.get().unit;
+            total += sign * part.get().si;
+            end = position;
         }
+    }
+
+    /** The smaller part that follows, if what follows is one: less than one of the larger unit. */
+    private Optional<Amount> smaller(FieldUnit larger) {
+        List<String> smaller = SMALLER.getOrDefault(larger.symbol(), List.of());
+        if (smaller.isEmpty()
+                || position >= text.length()
+                || !Character.isDigit(text.charAt(position)) && text.charAt(position) != '.') {
+            return Optional.empty();
+        }
+        int start = position;
+        WrittenNumber number = number();
+        FieldUnit unit = unit(number, larger);
+        double si = unit.toSi(number.magnitude());
+        if (smaller.contains(unit.symbol()) && si < larger.factor()) {
+            requireOneReading(number, unit);
+            return Optional.of(new Amount(start, position, si, unit.step(number), number, unit));
+        }
+        position = start;
+        return Optional.empty();
+    }
+
+    private WrittenNumber number() {
+        WrittenNumber number = WrittenNumber.at(folded, position, dimension);
         position = number.end();
+        skip(" -");
         return number;
     }
 
-    private double magnitude(Matcher number, int start) {
-        if (number.group("bottom") != null) {
-            long bottom = wholeNumber(number.group("bottom"), start);
-            if (bottom == 0) {
-                throw new FieldNotationException("A fraction cannot be over zero.", number.start("bottom"));
-            }
-            long whole = number.group("whole") == null ? 0 : wholeNumber(number.group("whole"), start);
-            return whole + wholeNumber(number.group("top"), start) / (double) bottom;
+    /** {@code 2.500 mm} may be two and a half or two thousand five hundred. */
+    private void requireOneReading(WrittenNumber number, FieldUnit unit) {
+        boolean point = number.written().indexOf(',') < 0;
+        if (!number.thousandOrDecimal()
+                || point && (unit.customary() || unit.symbol().isEmpty())) {
+            return;
         }
-        String decimal = number.group("decimal");
-        if (THOUSANDS_OR_DECIMAL.matcher(decimal).matches()) {
-            throw new FieldNotationException(
-                    "\"" + decimal + "\" could be read two ways. Write " + decimal.replace(",", "") + " or "
-                            + decimal.replace(',', '.') + ".",
-                    start);
-        }
-        String plain = decimal.indexOf('.') >= 0 ? decimal.replace(",", "") : decimal.replace(',', '.');
-        double value = Double.parseDouble(plain + (number.group("power") == null ? "" : number.group("power")));
-        if (!Double.isFinite(value)) {
-            throw new FieldNotationException("This number is too large.", start);
-        }
-        return value;
-    }
-
-    private static long wholeNumber(String digits, int start) {
-        if (digits.length() > 9) {
-            throw new FieldNotationException("This number is too large.", start);
-        }
-        return Long.parseLong(digits);
+        String digits = number.written().replace(',', '.');
+        String decimal = new BigDecimal(digits).stripTrailingZeros().toPlainString();
+        // a fourth decimal leaves no doubt where three are meant
+        String apart = digits.length() - 1 - digits.indexOf('.') == decimal.length() - 1 - decimal.indexOf('.')
+                        && decimal.indexOf('.') >= 0
+                ? decimal + "0"
+                : decimal;
+        String whole = digits.replace(".", "");
+        String rest = text.substring(number.end());
+        throw new FieldNotationException(
+                "\"" + number.written() + "\" could be read two ways. Write " + apart + " or " + whole + ".",
+                folded.origin(number.start()),
+                List.of(apart + rest, whole + rest));
     }
 
     /**
      * The step of the last digit, SI. Feet and inches without a decimal point tell none: who reads 7' 0" off a tape
      * writes 7 ft.
      */
-    private static double resolution(Matcher number, FieldUnit unit) {
-        String decimal = number.group("decimal");
-        int mark = decimal == null ? -1 : Math.max(decimal.lastIndexOf('.'), decimal.lastIndexOf(','));
-        if (decimal == null || (mark < 0 && unit.inFeetOrInches())) {
-            return 0;
-        }
-        double power = number.group("power") == null
-                ? 0
-                : Double.parseDouble(number.group("power").substring(1));
-        return Math.pow(10, power - (mark < 0 ? 0 : decimal.length() - mark - 1)) * Math.abs(unit.factor());
+    private static double resolution(Amount amount) {
+        boolean none = amount.last.fraction() || !amount.last.decimals() && amount.unit.inFeetOrInches();
+        return none ? 0 : amount.step;
     }
 
-    private FieldUnit unit(FieldUnit previous) {
-        if (position >= text.length()) {
-            return bareNumberUnit(previous);
+    private FieldUnit unit(WrittenNumber number, FieldUnit larger) {
+        if (position >= text.length() || larger != null && "(,=".indexOf(text.charAt(position)) >= 0) {
+            return bareNumberUnit(number, larger);
         }
-        var spelling = FieldUnit.at(text, position, dimension);
-        if (spelling.isPresent()) {
-            position += spelling.get().text().length();
-            return spelling.get().unit();
+        Optional<UnitSpelling.Found> found = FieldUnit.at(text, position, dimension);
+        if (found.isPresent()) {
+            position += found.get().text().length();
+            return found.get().unit();
         }
-        var foreign = FieldUnit.anyAt(text, position);
-        if (foreign.isPresent()) {
-            FieldUnit other = foreign.get().unit();
-            throw new FieldNotationException(
-                    "\"" + foreign.get().text() + "\" at character " + (position + 1) + " is "
-                            + foreignKind(foreign.get().text(), other) + "; this line expects "
-                            + dimension.named() + ", for example " + dimension.example() + ".",
-                    position);
+        Matcher minutes = MINUTES_AFTER_HOURS.matcher(text).region(position, text.length());
+        if (dimension == Dimension.DURATION && larger != null && minutes.lookingAt()) {
+            position = minutes.end();
+            return FieldUnit.of(dimension, "min");
         }
-        String word = text.substring(position).strip();
-        throw new FieldNotationException(
-                "\"" + word + "\" at character " + (position + 1) + " is not a unit known for " + dimension.named()
-                        + ". Known: " + FieldUnit.known(dimension) + ".",
-                position);
+        throw unknownUnit(number);
+    }
+
+    private FieldNotationException unknownUnit(WrittenNumber number) {
+        Matcher scaleless = SCALELESS.matcher(text).region(position, text.length());
+        if (dimension == Dimension.TEMPERATURE && scaleless.matches()) {
+            return which("Degrees of which scale?", number, "°F", "°C");
+        }
+        String place = "\" at character " + (folded.origin(position) + 1) + " is ";
+        return FieldUnit.anyAt(text, position)
+                .map(foreign -> refused(
+                        "\"" + foreign.text() + place + foreignKind(foreign.text(), foreign.unit())
+                                + "; this line expects " + dimension.named() + ", for example " + dimension.example()
+                                + ".",
+                        position))
+                .orElseGet(() -> refused(
+                        "\"" + text.substring(position).strip() + place + "not a unit known for " + dimension.named()
+                                + ". Known: " + FieldUnit.known(dimension) + ".",
+                        position));
+    }
+
+    private FieldNotationException which(String question, WrittenNumber number, String one, String other) {
+        List<String> choices = List.of(number.written() + " " + one, number.written() + " " + other);
+        return new FieldNotationException(
+                question + " Write " + choices.get(0) + " or " + choices.get(1) + ".",
+                folded.origin(position),
+                choices);
     }
 
     /** A bare psi or bar is a fault only where absolute pressure is asked for; say so rather than "a gauge pressure". */
@@ -245,27 +365,30 @@ public final class FieldNotation {
                 : "a unit of " + other.dimension().named();
     }
 
-    /** Only where one unit is ever meant may it be left out. */
-    private FieldUnit bareNumberUnit(FieldUnit previous) {
-        if (previous == null) {
-            switch (dimension) {
-                case CURRENT:
-                    return FieldUnit.of(dimension, "A");
-                case VOLTAGE:
-                    return FieldUnit.of(dimension, "V");
-                case RATIO:
-                    return FieldUnit.of(dimension, "%");
-                case COUNT:
-                    return FieldUnit.of(dimension, "");
-                default:
-                    break;
-            }
+    /** Only where one unit is ever meant may it be left out: {@code 27.4} for a current, {@code 7' 3} for inches. */
+    private FieldUnit bareNumberUnit(WrittenNumber number, FieldUnit larger) {
+        if (larger != null && larger.symbol().equals("ft")) {
+            return FieldUnit.of(dimension, "in");
         }
-        throw new FieldNotationException("The unit is missing. Write " + dimension.example() + ".", position);
+        if (larger != null && larger.symbol().equals("h")) {
+            return FieldUnit.of(dimension, "min");
+        }
+        if (dimension == Dimension.RATIO && number.fraction()) {
+            throw which("A slope or a share?", number, "in/ft", "%");
+        }
+        return dimension
+                .bareUnit()
+                .filter(any -> larger == null)
+                .map(symbol -> FieldUnit.of(dimension, symbol))
+                .orElseThrow(() -> refused("The unit is missing. Write " + dimension.example() + ".", position));
     }
 
-    private void skipSpaces() {
-        while (position < text.length() && text.charAt(position) == ' ') {
+    private FieldNotationException refused(String message, int at) {
+        return new FieldNotationException(message, folded.origin(at));
+    }
+
+    private void skip(String characters) {
+        while (position < text.length() && characters.indexOf(text.charAt(position)) >= 0) {
             position++;
         }
     }

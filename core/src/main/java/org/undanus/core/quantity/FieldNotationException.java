@@ -1,18 +1,31 @@
 package org.undanus.core.quantity;
 
+import java.util.List;
+
 /** What a person typed cannot be taken as asked; the message says why, where, and what would do. */
 public final class FieldNotationException extends IllegalArgumentException {
     private static final long serialVersionUID = 1L;
 
     private final int position;
+    private final List<String> choices;
 
     FieldNotationException(String message, int position) {
+        this(message, position, List.of());
+    }
+
+    FieldNotationException(String message, int position, List<String> choices) {
         super(message);
         this.position = position;
+        this.choices = List.copyOf(choices);
     }
 
     /** The character, counted from 0, at which reading stopped. */
     public int position() {
         return position;
+    }
+
+    /** What may have been meant, each ready to be typed instead; empty where nobody can tell. */
+    public List<String> choices() {
+        return choices;
     }
 }

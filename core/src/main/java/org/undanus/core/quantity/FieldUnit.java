@@ -1,9 +1,11 @@
 package org.undanus.core.quantity;
 
-import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -12,9 +14,11 @@ import java.util.stream.Stream;
  * <p>Factors: NIST Special Publication 811, appendix B; psi, inHg (0 °C) and inH2O (4 °C) as conventional there.
  *
  * @param symbol what it is printed as
- * @param aliases other spellings, matched without regard to case
+ * @param customary a United States customary unit: its numbers carry a decimal point, never a point between thousands
+ * @param aliases other spellings, matched without regard to case, spaces and full stops
  */
-public record FieldUnit(String symbol, Dimension dimension, double factor, double offset, List<String> aliases) {
+public record FieldUnit(
+        String symbol, Dimension dimension, double factor, double offset, boolean customary, List<String> aliases) {
 
     private static final double INCH = 0.0254;
     private static final double FOOT = 0.3048;
@@ -33,108 +37,189 @@ public record FieldUnit(String symbol, Dimension dimension, double factor, doubl
     private static final double FAHRENHEIT = 5.0 / 9;
 
     private static FieldUnit unit(Dimension dimension, String symbol, double factor, String... aliases) {
-        return new FieldUnit(symbol, dimension, factor, 0, List.of(aliases));
+        return new FieldUnit(symbol, dimension, factor, 0, false, List.of(aliases));
+    }
+
+    private static FieldUnit customary(Dimension dimension, String symbol, double factor, String... aliases) {
+        return new FieldUnit(symbol, dimension, factor, 0, true, List.of(aliases));
+    }
+
+    /** Every way to name a torque: {@code ft lb}, {@code lbf-ft}, {@code foot-pounds}, {@code pound-feet}. */
+    private static String[] poundTimes(String... arms) {
+        return Stream.of(arms)
+                .flatMap(arm -> Stream.of("lb", "lbs", "lbf", "pound", "pounds", "pound force")
+                        .flatMap(pound -> Stream.of(arm + " " + pound, pound + " " + arm)))
+                .toArray(String[]::new);
     }
 
     private static final List<FieldUnit> ALL = Stream.of(
-                    Stream.of(
-                            unit(Dimension.LENGTH, "m", 1, "metre", "metres", "meter", "meters"),
-                            unit(Dimension.LENGTH, "mm", 1e-3, "millimetres", "millimeters"),
-                            unit(Dimension.LENGTH, "cm", 1e-2),
-                            unit(Dimension.LENGTH, "um", 1e-6),
-                            unit(Dimension.LENGTH, "in", INCH, "\"", "inch", "inches", "ins"),
-                            unit(Dimension.LENGTH, "ft", FOOT, "'", "foot", "feet"),
-                            unit(Dimension.CONDUCTOR_AREA, "mm²", 1e-6, "mm2", "sqmm", "sq mm"),
-                            unit(Dimension.CONDUCTOR_AREA, "kcmil", 5.067075e-7, "mcm"),
-                            unit(Dimension.MASS, "kg", 1),
-                            unit(Dimension.MASS, "g", 1e-3, "gram", "grams"),
-                            unit(Dimension.MASS, "lb", POUND, "lbs"),
-                            unit(Dimension.MASS, "oz", OUNCE),
-                            unit(Dimension.MASS, "t", 1000, "tonne"),
-                            unit(Dimension.DURATION, "s", 1, "sec", "secs", "seconds"),
-                            unit(Dimension.DURATION, "min", 60, "mins", "minutes"),
-                            unit(Dimension.DURATION, "h", 3600, "hr", "hrs", "hour", "hours"),
-                            unit(Dimension.DURATION, "d", 86_400, "day", "days"),
-                            unit(Dimension.DURATION, "a", 31_556_952, "year", "years")),
-                    Stream.of(
-                            unit(Dimension.GAUGE_PRESSURE, "psig", PSI, "psi", "psi(g)"),
-                            unit(Dimension.GAUGE_PRESSURE, "barg", 1e5, "bar", "bar(g)"),
-                            unit(Dimension.GAUGE_PRESSURE, "kPag", 1e3, "kPa", "kPa(g)"),
-                            unit(Dimension.GAUGE_PRESSURE, "MPag", 1e6, "MPa"),
-                            unit(Dimension.GAUGE_PRESSURE, "kgf/cm²", KGF_PER_CM2, "kgf/cm2", "kg/cm2"),
-                            unit(Dimension.GAUGE_PRESSURE, "inHg vac", -INHG, "inhg vacuum", "in hg vac"),
-                            unit(Dimension.ABSOLUTE_PRESSURE, "Pa", 1, "Paa", "Pa abs"),
-                            unit(Dimension.ABSOLUTE_PRESSURE, "kPa abs", 1e3, "kPaa", "kPa(a)"),
-                            unit(Dimension.ABSOLUTE_PRESSURE, "bara", 1e5, "bar abs", "bar(a)"),
-                            unit(Dimension.ABSOLUTE_PRESSURE, "psia", PSI, "psi abs", "psi(a)"),
-                            unit(Dimension.ABSOLUTE_PRESSURE, "micron", MICRON_HG, "microns", "um", "umHg"),
-                            unit(Dimension.ABSOLUTE_PRESSURE, "torr", TORR, "mmHg"),
-                            unit(Dimension.ABSOLUTE_PRESSURE, "mbar", 100, "hPa"),
-                            unit(Dimension.ABSOLUTE_PRESSURE, "inHg", INHG),
-                            unit(Dimension.PRESSURE_DIFFERENCE, "Pa", 1),
-                            unit(Dimension.PRESSURE_DIFFERENCE, "kPa", 1e3),
-                            unit(Dimension.PRESSURE_DIFFERENCE, "mbar", 100),
-                            unit(Dimension.PRESSURE_DIFFERENCE, "bar", 1e5),
-                            unit(Dimension.PRESSURE_DIFFERENCE, "psi", PSI),
-                            unit(Dimension.PRESSURE_DIFFERENCE, "inwc", INH2O, "inH2O", "in wc", "in w.c.", "in wg")),
-                    Stream.of(
-                            new FieldUnit("K", Dimension.TEMPERATURE, 1, 0, List.of("kelvin")),
-                            new FieldUnit(
-                                    "°C",
-                                    Dimension.TEMPERATURE,
-                                    1,
-                                    Temperature.ZERO_CELSIUS,
-                                    List.of("C", "degC", "deg C")),
-                            new FieldUnit(
-                                    "°F",
-                                    Dimension.TEMPERATURE,
-                                    FAHRENHEIT,
-                                    Temperature.ZERO_CELSIUS - 32 * FAHRENHEIT,
-                                    List.of("F", "degF", "deg F")),
-                            unit(Dimension.TEMPERATURE_DIFFERENCE, "K", 1, "C°", "°C", "C", "kelvin"),
-                            unit(Dimension.TEMPERATURE_DIFFERENCE, "F°", FAHRENHEIT, "°F", "F", "R"),
-                            unit(Dimension.POWER, "W", 1, "watt", "watts"),
-                            unit(Dimension.POWER, "kW", 1e3),
-                            unit(Dimension.POWER, "Btu/h", BTU_PER_HOUR, "Btuh", "Btu/hr"),
-                            unit(Dimension.POWER, "kBtu/h", 1e3 * BTU_PER_HOUR, "kBtuh", "MBH", "kBtu/hr"),
-                            unit(Dimension.POWER, "t", TON_REFRIGERATION, "ton", "tons"),
-                            unit(Dimension.CURRENT, "A", 1, "amp", "amps", "ampere", "amperes"),
-                            unit(Dimension.CURRENT, "mA", 1e-3),
-                            unit(Dimension.VOLTAGE, "V", 1, "volt", "volts", "Vac"),
-                            unit(Dimension.VOLTAGE, "kV", 1e3),
-                            unit(Dimension.RESISTANCE, "ohm", 1, "Ω", "ohms"),
-                            unit(Dimension.VOLUME_FLOW, "m³/s", 1, "m3/s"),
-                            unit(Dimension.VOLUME_FLOW, "m³/h", 1.0 / 3600, "m3/h", "m3/hr"),
-                            unit(Dimension.VOLUME_FLOW, "L/s", 1e-3, "l/sec"),
-                            unit(Dimension.VOLUME_FLOW, "cfm", CFM),
-                            unit(Dimension.RATIO, "%", 0.01, "percent", "pct", "%RH"),
-                            unit(Dimension.RATIO, "mm/m", 1e-3),
-                            unit(Dimension.RATIO, "in/ft", INCH / FOOT),
-                            unit(Dimension.COUNT, "", 1)),
-                    Stream.of(
-                            unit(Dimension.AREA, "m²", 1, "m2", "sqm", "sq m"),
-                            unit(Dimension.AREA, "ft²", FOOT * FOOT, "ft2", "sqft", "sq ft"),
-                            unit(Dimension.SOUND_LEVEL, "dB", 1, "dB(A)", "dBA"),
-                            unit(Dimension.FREQUENCY, "Hz", 1),
-                            unit(Dimension.FREQUENCY, "rpm", 1.0 / 60, "1/min", "r/min"),
-                            unit(Dimension.TORQUE, "N·m", 1, "Nm", "N m"),
-                            unit(Dimension.TORQUE, "ft·lb", FOOT * POUND_FORCE, "ft lb", "ftlb", "lbf ft"),
-                            unit(Dimension.TORQUE, "in·lb", INCH * POUND_FORCE, "in lb", "inlb", "lbf in"),
-                            unit(Dimension.LINEAR_DENSITY, "kg/m", 1),
-                            unit(Dimension.LINEAR_DENSITY, "g/m", 1e-3),
-                            unit(Dimension.LINEAR_DENSITY, "oz/ft", OUNCE / FOOT)))
+                    lengths(), massesAndTimes(), pressures(), temperatures(), others())
             .flatMap(units -> units)
             .toList();
 
-    /** A spelling of a unit, ready to be matched. */
-    record Spelling(String text, FieldUnit unit) {}
+    private static Stream<FieldUnit> lengths() {
+        return Stream.of(
+                unit(Dimension.LENGTH, "m", 1, "metre", "metres", "meter", "meters"),
+                unit(Dimension.LENGTH, "mm", 1e-3, "millimetre", "millimetres", "millimeter", "millimeters"),
+                unit(Dimension.LENGTH, "cm", 1e-2, "centimetre", "centimetres", "centimeter", "centimeters"),
+                unit(Dimension.LENGTH, "um", 1e-6),
+                customary(Dimension.LENGTH, "in", INCH, "\"", "inch", "inches", "ins"),
+                customary(Dimension.LENGTH, "ft", FOOT, "'", "foot", "feet"),
+                unit(Dimension.CONDUCTOR_AREA, "mm²", 1e-6, "mm2", "mm^2", "sqmm", "sq mm", "square mm"),
+                customary(Dimension.CONDUCTOR_AREA, "kcmil", 5.067075e-7, "mcm"),
+                unit(Dimension.AREA, "m²", 1, "m2", "m^2", "sqm", "sq m", "square metres", "square meters"),
+                customary(
+                        Dimension.AREA,
+                        "ft²",
+                        FOOT * FOOT,
+                        "ft2",
+                        "ft^2",
+                        "sqft",
+                        "sq ft",
+                        "square feet",
+                        "square foot"));
+    }
 
-    private static final List<Spelling> SPELLINGS = ALL.stream()
-            .flatMap(unit ->
-                    Stream.concat(Stream.of(unit.symbol), unit.aliases.stream()).map(s -> new Spelling(s, unit)))
-            .filter(spelling -> !spelling.text.isEmpty())
-            .sorted(Comparator.comparingInt((Spelling s) -> s.text.length()).reversed())
-            .toList();
+    private static Stream<FieldUnit> massesAndTimes() {
+        return Stream.of(
+                unit(
+                        Dimension.MASS,
+                        "kg",
+                        1,
+                        "kgs",
+                        "kilo",
+                        "kilos",
+                        "kilogram",
+                        "kilograms",
+                        "kilogramme",
+                        "kilogrammes"),
+                unit(Dimension.MASS, "g", 1e-3, "gram", "grams", "gramme", "grammes"),
+                customary(Dimension.MASS, "lb", POUND, "lbs", "pound", "pounds"),
+                customary(Dimension.MASS, "oz", OUNCE, "ozs", "ounce", "ounces"),
+                unit(Dimension.MASS, "t", 1000, "tonne", "tonnes"),
+                unit(Dimension.LINEAR_DENSITY, "kg/m", 1, "kg per m"),
+                unit(Dimension.LINEAR_DENSITY, "g/m", 1e-3, "g per m", "grams per metre", "grams per meter"),
+                customary(Dimension.LINEAR_DENSITY, "oz/ft", OUNCE / FOOT, "oz per ft", "ounces per foot"),
+                unit(Dimension.DURATION, "s", 1, "sec", "secs", "second", "seconds"),
+                unit(Dimension.DURATION, "min", 60, "mins", "minute", "minutes"),
+                unit(Dimension.DURATION, "h", 3600, "hr", "hrs", "hour", "hours"),
+                unit(Dimension.DURATION, "d", 86_400, "day", "days"),
+                unit(Dimension.DURATION, "a", 31_556_952, "yr", "yrs", "year", "years"));
+    }
+
+    private static Stream<FieldUnit> pressures() {
+        return Stream.of(
+                customary(Dimension.GAUGE_PRESSURE, "psig", PSI, "psi", "psi g", "psi(g)", "psi gauge"),
+                unit(Dimension.GAUGE_PRESSURE, "barg", 1e5, "bar", "bar g", "bar(g)", "bar gauge"),
+                unit(Dimension.GAUGE_PRESSURE, "kPag", 1e3, "kPa", "kPa g", "kPa(g)", "kPa gauge"),
+                unit(Dimension.GAUGE_PRESSURE, "MPag", 1e6, "MPa", "MPa g", "MPa(g)", "MPa gauge"),
+                unit(Dimension.GAUGE_PRESSURE, "kgf/cm²", KGF_PER_CM2, "kgf/cm2", "kg/cm2", "kg/cm²"),
+                customary(Dimension.GAUGE_PRESSURE, "inHg vac", -INHG, "in Hg vac", "in Hg vacuum", "\" Hg vac"),
+                unit(Dimension.ABSOLUTE_PRESSURE, "Pa", 1, "Pa a", "Pa abs", "Pa absolute"),
+                unit(Dimension.ABSOLUTE_PRESSURE, "kPa abs", 1e3, "kPa a", "kPa(a)", "kPa absolute"),
+                unit(Dimension.ABSOLUTE_PRESSURE, "bara", 1e5, "bar a", "bar abs", "bar(a)", "bar absolute"),
+                customary(Dimension.ABSOLUTE_PRESSURE, "psia", PSI, "psi a", "psi abs", "psi(a)", "psi absolute"),
+                customary(Dimension.ABSOLUTE_PRESSURE, "micron", MICRON_HG, "microns", "um", "um Hg", "u"),
+                unit(Dimension.ABSOLUTE_PRESSURE, "mTorr", TORR / 1000, "millitorr"),
+                unit(Dimension.ABSOLUTE_PRESSURE, "torr", TORR, "mm Hg"),
+                unit(Dimension.ABSOLUTE_PRESSURE, "mbar", 100, "millibar", "millibars", "hPa"),
+                customary(
+                        Dimension.ABSOLUTE_PRESSURE, "inHg", INHG, "in Hg", "\" Hg", "inches Hg", "inches of mercury"),
+                unit(Dimension.PRESSURE_DIFFERENCE, "Pa", 1, "pascal", "pascals"),
+                unit(Dimension.PRESSURE_DIFFERENCE, "kPa", 1e3),
+                unit(Dimension.PRESSURE_DIFFERENCE, "mbar", 100, "millibar", "millibars", "hPa"),
+                unit(Dimension.PRESSURE_DIFFERENCE, "bar", 1e5),
+                customary(Dimension.PRESSURE_DIFFERENCE, "psi", PSI),
+                customary(
+                        Dimension.PRESSURE_DIFFERENCE,
+                        "inwc",
+                        INH2O,
+                        "in wc",
+                        "in w c",
+                        "in wg",
+                        "in w g",
+                        "in H2O",
+                        "\" wc",
+                        "\" w c",
+                        "\" wg",
+                        "\" w g",
+                        "\" H2O",
+                        "inches wc",
+                        "inches w c",
+                        "inches of water",
+                        "inches water column"));
+    }
+
+    private static Stream<FieldUnit> temperatures() {
+        double zeroFahrenheit = Temperature.ZERO_CELSIUS - 32 * FAHRENHEIT;
+        String[] celsius = {"C", "deg C", "° C", "degree C", "degrees C", "celsius", "degrees celsius", "centigrade"};
+        String[] fahrenheit = {"F", "deg F", "° F", "degree F", "degrees F", "fahrenheit", "degrees fahrenheit"};
+        return Stream.of(
+                new FieldUnit("K", Dimension.TEMPERATURE, 1, 0, false, List.of("kelvin", "kelvins")),
+                new FieldUnit("°C", Dimension.TEMPERATURE, 1, Temperature.ZERO_CELSIUS, false, List.of(celsius)),
+                new FieldUnit("°F", Dimension.TEMPERATURE, FAHRENHEIT, zeroFahrenheit, true, List.of(fahrenheit)),
+                unit(Dimension.TEMPERATURE_DIFFERENCE, "K", 1, with(celsius, "C°", "°C", "kelvin", "kelvins")),
+                customary(Dimension.TEMPERATURE_DIFFERENCE, "F°", FAHRENHEIT, with(fahrenheit, "°F", "R")));
+    }
+
+    private static String[] with(String[] some, String... more) {
+        return Stream.concat(Stream.of(some), Stream.of(more)).toArray(String[]::new);
+    }
+
+    private static Stream<FieldUnit> others() {
+        return Stream.of(
+                unit(Dimension.POWER, "W", 1, "watt", "watts"),
+                unit(Dimension.POWER, "kW", 1e3, "kilowatt", "kilowatts"),
+                customary(Dimension.POWER, "Btu/h", BTU_PER_HOUR, "Btuh", "Btu/hr", "Btu per hour"),
+                customary(Dimension.POWER, "kBtu/h", 1e3 * BTU_PER_HOUR, "kBtuh", "MBH", "kBtu/hr"),
+                customary(Dimension.POWER, "t", TON_REFRIGERATION, "ton", "tons"),
+                unit(Dimension.CURRENT, "A", 1, "amp", "amps", "ampere", "amperes"),
+                unit(Dimension.CURRENT, "mA", 1e-3, "milliamp", "milliamps"),
+                unit(Dimension.VOLTAGE, "V", 1, "volt", "volts", "V ac"),
+                unit(Dimension.VOLTAGE, "kV", 1e3),
+                unit(Dimension.RESISTANCE, "ohm", 1, "Ω", "ohms"),
+                unit(Dimension.VOLUME_FLOW, "m³/s", 1, "m3/s"),
+                unit(Dimension.VOLUME_FLOW, "m³/h", 1.0 / 3600, "m3/h", "m3/hr"),
+                unit(Dimension.VOLUME_FLOW, "L/s", 1e-3, "l/sec"),
+                customary(Dimension.VOLUME_FLOW, "cfm", CFM, "ft3/min"),
+                unit(Dimension.RATIO, "%", 0.01, "percent", "per cent", "pct", "% RH"),
+                unit(Dimension.RATIO, "mm/m", 1e-3, "mm per m", "mm per metre", "mm per meter"),
+                customary(
+                        Dimension.RATIO,
+                        "in/ft",
+                        INCH / FOOT,
+                        "\"/ft",
+                        "\"/foot",
+                        "\"/'",
+                        "\" per ft",
+                        "\" per foot",
+                        "in/foot",
+                        "in per ft",
+                        "in per foot",
+                        "inch per foot",
+                        "inches per foot"),
+                unit(Dimension.COUNT, "", 1),
+                unit(Dimension.SOUND_LEVEL, "dB", 1, "dB(A)", "dB A"),
+                unit(Dimension.FREQUENCY, "Hz", 1, "hertz"),
+                unit(Dimension.FREQUENCY, "rpm", 1.0 / 60, "1/min", "r/min"),
+                unit(Dimension.TORQUE, "N·m", 1, "Nm", "N m", "newton metre", "newton metres", "newton meters"),
+                customary(Dimension.TORQUE, "ft·lb", FOOT * POUND_FORCE, poundTimes("ft", "foot", "feet")),
+                customary(Dimension.TORQUE, "in·lb", INCH * POUND_FORCE, poundTimes("in", "inch", "inches")));
+    }
+
+    private static final Map<Dimension, List<UnitSpelling>> SPELLINGS = ALL.stream()
+            .filter(unit -> !unit.symbol.isEmpty())
+            .collect(Collectors.groupingBy(
+                    FieldUnit::dimension,
+                    () -> new EnumMap<>(Dimension.class),
+                    Collectors.flatMapping(FieldUnit::spellings, Collectors.toList())));
+
+    private static final List<UnitSpelling> ALL_SPELLINGS =
+            SPELLINGS.values().stream().flatMap(List::stream).toList();
+
+    private Stream<UnitSpelling> spellings() {
+        return Stream.concat(Stream.of(symbol), aliases.stream()).map(alias -> new UnitSpelling(alias, this));
+    }
 
     /** The unit printed with this symbol in this dimension. */
     static FieldUnit of(Dimension dimension, String symbol) {
@@ -144,33 +229,39 @@ public record FieldUnit(String symbol, Dimension dimension, double factor, doubl
                 .orElseThrow(() -> new IllegalArgumentException("No unit " + symbol + " for " + dimension.named()));
     }
 
+    /**
+     * A quantity counted from the zero of a unit, in SI: 24 for 24 °C, 40 for 72 °F. What a thermometer's accuracy in
+     * percent of reading is of.
+     *
+     * @param symbol the unit's symbol; where it is none of the dimension, the SI unit's zero counts
+     */
+    public static double size(Quantity quantity, String symbol) {
+        double offset = ALL.stream()
+                .filter(unit -> unit.dimension == quantity.dimension() && unit.symbol.equals(symbol))
+                .mapToDouble(FieldUnit::offset)
+                .findFirst()
+                .orElse(0);
+        return quantity.si() - offset;
+    }
+
     /** The longest spelling that stands at this place of the text and belongs to the dimension. */
-    static Optional<Spelling> at(String text, int position, Dimension dimension) {
-        return longest(text, position, dimension);
+    static Optional<UnitSpelling.Found> at(String text, int position, Dimension dimension) {
+        List<UnitSpelling> known = SPELLINGS.getOrDefault(dimension, List.of());
+        return Optional.ofNullable(UnitSpelling.longest(known, text, position));
     }
 
     /** The longest spelling of any dimension that stands at this place. */
-    static Optional<Spelling> anyAt(String text, int position) {
-        return longest(text, position, null);
-    }
-
-    private static Optional<Spelling> longest(String text, int position, Dimension dimensionOrNull) {
-        return SPELLINGS.stream()
-                .filter(s -> dimensionOrNull == null || s.unit.dimension == dimensionOrNull)
-                .filter(s -> text.regionMatches(true, position, s.text, 0, s.text.length()))
-                .filter(s -> endsWord(text, position + s.text.length(), s.text))
-                // "mW" and "MW" or "K" and "k" differ by case alone: the exact spelling wins over the folded one
-                .min(Comparator.comparingInt((Spelling s) -> -s.text.length())
-                        .thenComparing(s -> !text.startsWith(s.text, position)));
-    }
-
-    private static boolean endsWord(String text, int end, String spelling) {
-        boolean wordUnit = Character.isLetter(spelling.charAt(spelling.length() - 1));
-        return !wordUnit || end >= text.length() || !Character.isLetter(text.charAt(end));
+    static Optional<UnitSpelling.Found> anyAt(String text, int position) {
+        return Optional.ofNullable(UnitSpelling.longest(ALL_SPELLINGS, text, position));
     }
 
     boolean inFeetOrInches() {
         return factor == INCH || factor == FOOT;
+    }
+
+    /** What the last place of a number in this unit is worth, SI. */
+    double step(WrittenNumber number) {
+        return number.step() * Math.abs(factor);
     }
 
     double toSi(double typed) {

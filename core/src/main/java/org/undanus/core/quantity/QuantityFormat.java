@@ -13,13 +13,17 @@ public final class QuantityFormat {
     public static final QuantityFormat SI = new QuantityFormat(UnitSystem.SI);
 
     private static final double MILLIMETRE = 1e-3;
+    private static final double CENTIMETRE = 1e-2;
+    private static final double ROUNDING = 1e-9;
     private static final double FINE_BELOW = 0.01;
 
     /** Masses of machines rather than of refrigerant: ounces or grams would say nothing. */
     private static final int FEW_POUNDS = 30;
 
     private static final double FEW_KILOGRAMS = 14;
+    private static final double GRAMS_BELOW = 5;
 
+    private static final int THOUSANDS_DIGITS = 3;
     private static final double INCH = 0.0254;
     private static final int EIGHTHS = 8;
     private static final double INCHES_ALONE_BELOW = 24;
@@ -61,6 +65,29 @@ public final class QuantityFormat {
         };
     }
 
+    /** Prints with the unit's usual digits, rounded up: for an amount of which at least this much is needed. */
+    public String formatUp(Quantity quantity) {
+        double half = printedStep(quantity) / 2 * (1 - ROUNDING);
+        return format(quantity.dimension().of(quantity.si() + half));
+    }
+
+    /** The step of what {@link #format(Quantity)} prints, SI. */
+    private double printedStep(Quantity quantity) {
+        double si = quantity.si();
+        boolean us = system == UnitSystem.US;
+        return switch (quantity.dimension()) {
+            case LENGTH -> us ? INCH / EIGHTHS : Math.abs(si) < METRES_FROM ? MILLIMETRE : CENTIMETRE;
+            case MASS ->
+                us ? FieldUnit.of(Dimension.MASS, "oz").factor() / 10 : Math.abs(si) < GRAMS_BELOW ? 1e-3 : 0.01;
+            case DURATION -> 1;
+            case CONDUCTOR_AREA -> 0;
+            default -> {
+                Choice choice = choice(quantity);
+                yield Math.abs(choice.unit.factor()) * Math.pow(10, -choice.usualDigits);
+            }
+        };
+    }
+
     /**
      * Prints a half-width: a length in small units, a temperature as a difference.
      *
@@ -71,7 +98,9 @@ public final class QuantityFormat {
         return switch (dimension) {
             case LENGTH -> {
                 FieldUnit unit = FieldUnit.of(dimension, system == UnitSystem.US ? "in" : "mm");
-                yield decimal(unit.fromSi(si), system == UnitSystem.US ? 2 : 0) + " " + unit.symbol();
+                int usual = system == UnitSystem.US ? 2 : 0;
+                int digits = si == 0 ? usual : Math.max(usual, digits(si / unit.factor()));
+                yield decimal(unit.fromSi(si), digits) + " " + unit.symbol();
             }
             case TEMPERATURE -> format(TemperatureDifference.ofKelvin(si), step);
             case COUNT -> decimal(si, digits(step));
@@ -88,6 +117,13 @@ public final class QuantityFormat {
             if (temperature && Math.abs(unit.fromSi(si)) >= 0.1) {
                 // a tenth of a degree Fahrenheit must not read as hundredths of a kelvin
                 digits = Math.min(digits, usualDigits);
+            }
+            if (digits == THOUSANDS_DIGITS
+                    && !unit.customary()
+                    && !unit.symbol().isEmpty()
+                    && Math.abs(unit.fromSi(si)) >= 0.9995) {
+                // "2.500 mm" could be read as two thousand five hundred
+                digits--;
             }
             String gap = unit.symbol().isEmpty() ? "" : " ";
             return decimal(unit.fromSi(si), digits) + gap + unit.symbol();
@@ -183,8 +219,11 @@ public final class QuantityFormat {
 
     private String mass(double kilograms, double resolution) {
         if (system == UnitSystem.SI) {
+            if (Math.abs(kilograms) < GRAMS_BELOW) {
+                return in(Dimension.MASS, "g", 0).print(kilograms, resolution);
+            }
             boolean machine = Math.abs(kilograms) >= FEW_KILOGRAMS;
-            return in(Dimension.MASS, "kg", machine ? 1 : 3).print(kilograms, resolution);
+            return in(Dimension.MASS, "kg", machine ? 1 : 2).print(kilograms, resolution);
         }
         double tenthsOfOunce = Math.rint(
                 Math.abs(kilograms) / FieldUnit.of(Dimension.MASS, "oz").factor() * 10);
@@ -208,8 +247,12 @@ public final class QuantityFormat {
         if (size < 120) {
             return in(Dimension.DURATION, "s", 0).print(seconds, 0);
         }
-        long minutes = Math.round(size / 60);
         String sign = seconds < 0 ? "-" : "";
+        long whole = Math.round(size);
+        if (whole < 3600 && whole % 60 != 0) {
+            return sign + whole / 60 + " min " + whole % 60 + " s";
+        }
+        long minutes = Math.round(size / 60);
         return minutes < 60 ? sign + minutes + " min" : sign + minutes / 60 + " h " + minutes % 60 + " min";
     }
 

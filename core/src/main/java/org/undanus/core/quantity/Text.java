@@ -5,7 +5,7 @@ import java.util.Objects;
 
 /**
  * A sentence whose quantities are printed only when the reader's unit system is known. {@code {}} marks the place of
- * the next argument: a {@link Quantity}, an {@link Amount}, another {@link Text} or anything with a plain string.
+ * the next argument: a {@link Quantity}, an {@link Amount}, {@link HalfWidth} or {@link AtLeast}, another {@link Text} or anything with a plain string.
  */
 public record Text(String pattern, List<Object> arguments) {
 
@@ -31,6 +31,20 @@ public record Text(String pattern, List<Object> arguments) {
 
         private double usableResolution() {
             return quantity.dimension() == Dimension.LENGTH ? 0 : resolution;
+        }
+    }
+
+    /** A half-width, printed as such: the ± of an instrument. */
+    public record HalfWidth(Dimension dimension, double si) {
+        String in(UnitSystem system) {
+            return QuantityFormat.of(system).formatUncertainty(dimension, si, 0);
+        }
+    }
+
+    /** An amount of which at least this much is needed: never rounded down. */
+    public record AtLeast(Quantity quantity) {
+        String in(UnitSystem system) {
+            return QuantityFormat.of(system).formatUp(quantity);
         }
     }
 
@@ -64,6 +78,12 @@ public record Text(String pattern, List<Object> arguments) {
         }
         if (argument instanceof Amount amount) {
             return amount.in(system);
+        }
+        if (argument instanceof HalfWidth half) {
+            return half.in(system);
+        }
+        if (argument instanceof AtLeast least) {
+            return least.in(system);
         }
         return argument instanceof Text text ? text.in(system) : argument.toString();
     }

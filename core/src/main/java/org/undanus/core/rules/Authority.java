@@ -12,7 +12,9 @@ public record Authority(String id, Kind kind, String name, String note) {
         CODE("code"),
         MAKER("maker"),
         PROGRAMME("programme"),
-        PRACTICE("practice");
+        PRACTICE("practice"),
+        /** Nobody's word: what a computation expects from the sheet or the plate. */
+        COMPUTED("computed");
 
         private final String key;
 

@@ -32,6 +32,12 @@ public record RuleBook(
         Map<InstrumentKind, Accuracy> instruments,
         String yaml) {
 
+    private static final Authority COMPUTED = new Authority(
+            "computed",
+            Authority.Kind.COMPUTED,
+            "Computed from sheet or plate",
+            "An expectation computed from the unit's data sheet or plate; nobody's rule.");
+
     /** A setting's value and where it comes from. */
     public record Ruling(Quantity value, String source) {}
 
@@ -68,6 +74,14 @@ public record RuleBook(
                 .filter(authority -> authority.kind() == Authority.Kind.PRACTICE)
                 .findFirst()
                 .orElseGet(this::code);
+    }
+
+    /** What stands for a computed expectation; a book may name it otherwise. */
+    public Authority computed() {
+        return authorities.values().stream()
+                .filter(authority -> authority.kind() == Authority.Kind.COMPUTED)
+                .findFirst()
+                .orElse(COMPUTED);
     }
 
     private Authority first(Authority.Kind kind) {

@@ -2,8 +2,10 @@ package org.undanus.core.quantity;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -56,7 +58,7 @@ class FieldNotationTest {
                 "36000 Btu/h|POWER|10550.55852",
                 "10.5 kW|POWER|10500",
                 "2 lb 6 oz|MASS|1.077281877",
-                "1:40|DURATION|6000",
+                "1:40 h|DURATION|6000",
                 "1:40:30|DURATION|6030",
                 "1 h 40 min|DURATION|6000",
                 "25 min|DURATION|1500",
@@ -94,13 +96,13 @@ class FieldNotationTest {
                 "40|LENGTH|2|unit is missing",
                 "1,220 mm|LENGTH|0|two ways",
                 "abc|LENGTH|0|A number is expected",
-                "3' 4' 5\"|LENGTH|3|cannot follow",
+                "3' 4' 5\"|LENGTH|3|3' and 4' 5",
                 "1/0 in|LENGTH|2|over zero",
                 "1:75|DURATION|2|run to 59",
                 "5/0 AWG|CONDUCTOR_AREA|0|4/0",
                 "1e999 W|POWER|0|too large",
-                "12 in -3 in|LENGTH|6|cannot follow",
-                "20 °C 5 °C|TEMPERATURE|6|cannot follow",
+                "12 in -3 in|LENGTH|6|12 in and -3 in",
+                "20 °C 5 °C|TEMPERATURE|6|20 °C and 5 °C",
             })
     void refusesByNameAndPosition(String typed, Dimension dimension, int position, String words) {
         assertThatThrownBy(() -> FieldNotation.parse(typed, dimension))
@@ -135,5 +137,29 @@ class FieldNotationTest {
             })
     void lastDigitWrittenIsTheResolution(String typed, Dimension dimension, double resolution) {
         assertThat(FieldNotation.parse(typed, dimension).resolution()).isCloseTo(resolution, within(1e-6));
+    }
+
+    @Test
+    void whatCouldBeMeantIsOfferedReadyToTake() {
+        assertThat(choices("2.500 mm", Dimension.LENGTH)).containsExactly("2.5 mm", "2500 mm");
+        assertThat(choices("208/230 V", Dimension.VOLTAGE)).containsExactly("208 V", "230 V");
+        assertThat(choices("151/2 in", Dimension.LENGTH)).containsExactly("15-1/2 in", "75.5 in");
+        assertThat(choices("2:45", Dimension.DURATION)).containsExactly("2 h 45 min", "2 min 45 s");
+        assertThat(choices("75°", Dimension.TEMPERATURE)).containsExactly("75 °F", "75 °C");
+        assertThat(choices("20 bar 250 psi", Dimension.GAUGE_PRESSURE)).containsExactly("20 bar", "250 psi");
+        assertThat(choices("1.375 kg", Dimension.MASS)).containsExactly("1.3750 kg", "1375 kg");
+    }
+
+    private static List<String> choices(String typed, Dimension dimension) {
+        return catchThrowableOfType(FieldNotationException.class, () -> FieldNotation.parse(typed, dimension))
+                .choices();
+    }
+
+    @Test
+    void placesAreThoseOfWhatWasTypedNotOfItsFoldedForm() {
+        assertThatThrownBy(() -> FieldNotation.parse("40½ furlongs", Dimension.LENGTH))
+                .isInstanceOfSatisfying(FieldNotationException.class, e -> assertThat(e.position())
+                        .isEqualTo(4))
+                .hasMessageContaining("character 5");
     }
 }

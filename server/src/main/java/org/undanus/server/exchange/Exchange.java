@@ -15,7 +15,6 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Site;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Accuracy;
@@ -84,8 +83,7 @@ public class Exchange {
     @Transactional(readOnly = true)
     CaseDocument export(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
         List<String> models = file.facts().components().stream()
-                .flatMap(c -> file.evidence().latest(new PointKey(PlatePoints.MODEL.id(), c.id())).stream())
-                .map(reading -> ((Value.Written) reading.value()).text())
+                .flatMap(c -> file.model(c).stream())
                 .toList();
         List<String> used = file.evidence().readings().stream()
                 .flatMap(reading -> reading.instrument().stream())

@@ -12,6 +12,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationPlan;
@@ -19,7 +20,8 @@ import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
 
 /** Everything known of one installation, judged. */
-public record CaseFile(Header header, Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
+public record CaseFile(
+        Header header, Case facts, Evidence evidence, RuleBook rules, Judge judge, Judgements judgements) {
 
     /** What the register says of it. */
     public record Header(
@@ -64,34 +66,36 @@ public record CaseFile(Header header, Case facts, Evidence evidence, RuleBook ru
         }
     }
 
-    static CaseFile judged(Header header, Case facts, Evidence evidence, RuleBook rules) {
-        return new CaseFile(
-                header, facts, evidence, rules, new Judgements(Walk.judge().judge(facts, evidence, rules)));
+    static CaseFile judged(Header header, Case facts, Evidence evidence, RuleBook rules, Judge judge) {
+        return new CaseFile(header, facts, evidence, rules, judge, new Judgements(judge.judge(facts, evidence, rules)));
     }
 
     /** The same installation with other facts: to see what a change would bring. */
     public CaseFile with(Case other) {
-        return judged(header, other, evidence, rules);
+        return judged(header, other, evidence, rules, judge);
     }
 
     public CaseFile with(Case other, Evidence known) {
-        return judged(header, other, known, rules);
+        return judged(header, other, known, rules, judge);
     }
 
     /** The same installation with other evidence. */
     public CaseFile with(Evidence other) {
-        return judged(header, facts, other, rules);
+        return judged(header, facts, other, rules, judge);
+    }
+
+    /** The model on a unit's plate, as read. */
+    public Optional<String> model(Component component) {
+        return evidence.standing(new PointKey(PlatePoints.MODEL.id(), component.id()), Value.Written.class)
+                .map(Value.Written::text);
     }
 
     /** Whether a unit's plate names this model. */
     public boolean uses(String model) {
-        return facts.components().stream()
-                .flatMap(c -> evidence.latest(new PointKey(PlatePoints.MODEL.id(), c.id())).stream())
-                .map(reading -> ((Value.Written) reading.value()).text())
-                .anyMatch(written -> facts.sheets()
-                        .of(written)
-                        .map(sheet -> sheet.model().equals(model))
-                        .orElse(written.equals(model)));
+        return facts.components().stream().flatMap(c -> model(c).stream()).anyMatch(written -> facts.sheets()
+                .of(written)
+                .map(sheet -> sheet.model().equals(model))
+                .orElse(written.equals(model)));
     }
 
     /** The lines of a station in the order they are read: the system's own first, then unit by unit. */

@@ -22,6 +22,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Site;
+import org.undanus.core.judgement.Judge;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.rules.RuleBook;
@@ -69,6 +70,7 @@ public class CaseFiles implements JournalCheck.Journalled {
     private final SitePlans plans;
     private final Journal journal;
     private final JsonMapper json;
+    private final Judge judge;
 
     CaseFiles(
             InstallationMapper mapper,
@@ -77,7 +79,9 @@ public class CaseFiles implements JournalCheck.Journalled {
             Instruments instruments,
             SitePlans plans,
             Journal journal,
-            JsonMapper json) {
+            JsonMapper json,
+            ComputationFailures failures) {
+        this.judge = Walk.judge().containing(failures);
         this.mapper = mapper;
         this.instruments = instruments;
         this.plans = plans;
@@ -169,7 +173,8 @@ public class CaseFiles implements JournalCheck.Journalled {
         List<Reading> known = readings.stream()
                 .flatMap(r -> reading(r, stages.get(r.visitId())).stream())
                 .toList();
-        return CaseFile.judged(header, facts, Evidence.of(known), books.book(row.ruleBook(), row.ruleBookVersion()));
+        return CaseFile.judged(
+                header, facts, Evidence.of(known), books.book(row.ruleBook(), row.ruleBookVersion()), judge);
     }
 
     /** Empty for a point this version no longer knows. */
@@ -188,11 +193,22 @@ public class CaseFiles implements JournalCheck.Journalled {
                         stage));
     }
 
+    /** As kept; set aside where this version could not take it: a list must not fail for one reading. */
     private static Value value(ReadingRow row, Point point) {
-        return point.kind() == Point.Kind.QUANTITY
+        try {
+            return point.kind() == Point.Kind.QUANTITY && row.si() != null
+                    ? measured(row, point)
+                    : Entry.understand(point, row.typed(), Accuracy.EXACT).value();
+        } catch (IllegalArgumentException e) {
+            return new Value.SetAside(e.getMessage());
+        }
+    }
+
+    private static Value measured(ReadingRow row, Point point) {
+        return point.possible(row.si())
                 ? new Value.Measured(
                         point.dimension().orElseThrow().of(row.si()), row.standardUncertainty(), row.resolution())
-                : Entry.understand(point, row.typed(), Accuracy.EXACT).value();
+                : new Value.SetAside("No such value is possible on this line.");
     }
 
     /** On which visit each reading was taken, counted from 0. */

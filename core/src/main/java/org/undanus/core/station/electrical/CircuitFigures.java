@@ -7,8 +7,10 @@ import static org.undanus.core.installation.PlatePoints.MAXIMUM_OVERCURRENT_DEVI
 import static org.undanus.core.installation.PlatePoints.MINIMUM_CIRCUIT_AMPACITY;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.SheetFigure;
@@ -37,11 +39,15 @@ final class CircuitFigures {
             new Setting("electrical.heater-factor", Dimension.COUNT, "Factor on heaters that run with the compressor");
     static final String DEVICE_SIZES = "electrical.device-sizes";
 
-    /** A figure with the step that explains it. */
-    record Figure(double ampere, Step step) {
+    /**
+     * A figure with the step that explains it.
+     *
+     * @param computed from motor currents, rather than given by plate or sheet
+     */
+    record Figure(double ampere, boolean computed, Step step) {
         Limit as(Bound bound, Examination x) {
             return new Limit(
-                    x.rules().maker(),
+                    computed ? x.rules().computed() : x.rules().maker(),
                     bound,
                     Current.ofAmperes(ampere),
                     step.source().isEmpty() ? step.how() : step.source());
@@ -53,16 +59,28 @@ final class CircuitFigures {
     /** Currents on the plate, A. A unit without a compressor has its fan as the largest motor. */
     private record Loads(double compressor, double fans, double heaters) {
 
-        /** Empty where the plate gives neither motor nor heater current. */
+        /** What is still to be read: a current nobody has read is not nought. */
+        static List<Point> missing(Examination x) {
+            List<Point> missing = new ArrayList<>();
+            if (x.unit().outdoor()) {
+                missing.addAll(x.missing(COMPRESSOR_CURRENT));
+            }
+            missing.addAll(x.missing(FAN_CURRENT, HEATER_CURRENT));
+            return missing;
+        }
+
+        /** Empty where a current of the plate has not been read. */
         static Optional<Loads> of(Examination x) {
-            Optional<Double> compressor = x.number(COMPRESSOR_CURRENT);
-            Optional<Double> fans = x.number(FAN_CURRENT);
-            Optional<Double> heaters = x.number(HEATER_CURRENT);
-            // a unit that has a compressor cannot be reckoned without it
-            boolean known = x.unit().outdoor() ? compressor.isPresent() : fans.isPresent() || heaters.isPresent();
-            return known
-                    ? Optional.of(new Loads(compressor.orElse(0.0), fans.orElse(0.0), heaters.orElse(0.0)))
+            return missing(x).isEmpty()
+                    ? Optional.of(new Loads(
+                            x.unit().outdoor() ? current(x, COMPRESSOR_CURRENT) : 0,
+                            current(x, FAN_CURRENT),
+                            current(x, HEATER_CURRENT)))
                     : Optional.empty();
+        }
+
+        private static double current(Examination x, Point point) {
+            return x.need(point).quantity().si();
         }
 
         double largestMotor() {
@@ -74,7 +92,14 @@ final class CircuitFigures {
         }
     }
 
-    /** Compressor, fans and heaters together, A; empty where the plate gives none of them. */
+    /** The lines of which either the first or all the others would give the figure. */
+    static List<Point> missing(Examination x, Point onPlate) {
+        List<Point> missing = new ArrayList<>(List.of(onPlate));
+        missing.addAll(Loads.missing(x));
+        return missing;
+    }
+
+    /** Compressor, fans and heaters together, A; empty where one of them has not been read. */
     static Optional<Double> loadCurrent(Examination x) {
         return Loads.of(x).map(Loads::total);
     }
@@ -89,11 +114,10 @@ final class CircuitFigures {
                     double motor = x.rules().number(LARGEST_MOTOR_FACTOR);
                     double heater = x.rules().number(HEATER_FACTOR);
                     double otherMotors = loads.compressor + loads.fans - loads.largestMotor();
-                    return figure(
+                    return computed(
                             name + ", computed",
                             motor * loads.largestMotor() + otherMotors + heater * loads.heaters,
-                            String.format(
-                                    "%s × largest motor + other motors + %s × heaters", plain(motor), plain(heater)),
+                            plain(motor) + " × largest motor + other motors + " + plain(heater) + " × heaters",
                             x.rules().setting(LARGEST_MOTOR_FACTOR).source());
                 }));
     }
@@ -108,8 +132,8 @@ final class CircuitFigures {
     }
 
     private static Figure computedDevice(Examination x, String name, Loads loads) {
-        double others =
-                loads.compressor + loads.fans - loads.largestMotor() + x.rules().number(HEATER_FACTOR) * loads.heaters;
+        // heaters once: their factor for continuous load belongs to ampacity alone
+        double others = loads.total() - loads.largestMotor();
         double factor = x.rules().number(DEVICE_FACTOR);
         double ceiling = factor * loads.largestMotor() + others;
         double least = minimumAmpacity(x).orElseThrow().ampere();
@@ -122,25 +146,28 @@ final class CircuitFigures {
                 .or(() -> sizes.stream().filter(s -> s >= least).findFirst())
                 .orElse(ceiling);
         double first = x.rules().number(FIRST_DEVICE_FACTOR) * loads.largestMotor() + others;
-        return figure(
+        return computed(
                 name + ", computed",
                 size,
                 String.format(
+                        Locale.ROOT,
                         "%s × largest motor + others = %.1f A, next lower standard size; try %.1f A or the size below it"
                                 + " first",
-                        plain(factor), ceiling, first),
+                        plain(factor),
+                        ceiling,
+                        first),
                 x.rules().setting(DEVICE_FACTOR).source());
     }
 
     /** The current the circuit is made for, A: the plate's currents, else the minimum ampacity on the safe side. */
     static Optional<Figure> designCurrent(Examination x) {
         return loadCurrent(x)
-                .map(load -> figure("Design current Ib", load, "compressor + fans + heaters", "IEC 60364-4-43"))
+                .map(load -> computed("Design current Ib", load, "compressor + fans + heaters", "IEC 60364-4-43"))
                 .or(() -> minimumAmpacity(x)
-                        .map(f -> figure(
+                        .map(f -> computed(
                                 "Design current Ib",
                                 f.ampere(),
-                                "minimum circuit ampacity, as the plate lacks the motor currents",
+                                "minimum circuit ampacity, as not every current of the plate has been read",
                                 "IEC 60364-4-43")));
     }
 
@@ -155,7 +182,11 @@ final class CircuitFigures {
     }
 
     private static Figure figure(String name, double ampere, String how, String source) {
-        return new Figure(ampere, new Step(name, how, Text.of("{}", Current.ofAmperes(ampere)), source));
+        return new Figure(ampere, false, new Step(name, how, Text.of("{}", Current.ofAmperes(ampere)), source));
+    }
+
+    private static Figure computed(String name, double ampere, String how, String source) {
+        return new Figure(ampere, true, figure(name, ampere, how, source).step);
     }
 
     private static String plain(double number) {

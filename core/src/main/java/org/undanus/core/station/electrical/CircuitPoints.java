@@ -77,6 +77,23 @@ final class CircuitPoints {
             Scope.POWERED_UNIT,
             "Disconnect fitted",
             "A switch or pull-out that cuts all live conductors to this unit.");
+    static final Point PANEL_VISIBLE = Point.yesNo(
+                    "electrical.panel-visible",
+                    Scope.POWERED_UNIT,
+                    "Panel visible from unit",
+                    "Only where no disconnect is fitted: whether the panel with this circuit's device can be seen from the"
+                            + " unit.")
+            .asOptional();
+    static final Point PANEL_DISTANCE = Point.quantity(
+                    "electrical.panel-distance",
+                    Scope.POWERED_UNIT,
+                    Dimension.LENGTH,
+                    "Panel, distance to unit",
+                    "Only where the panel serves as the disconnect: walking distance between the two.",
+                    0,
+                    100)
+            .with(InstrumentKind.TAPE)
+            .asOptional();
     static final Point DISCONNECT_RATING = Point.quantity(
             "electrical.disconnect-rating",
             Scope.POWERED_UNIT,
@@ -167,6 +184,8 @@ final class CircuitPoints {
                 AMBIENT,
                 BUNDLED,
                 DISCONNECT_PRESENT,
+                PANEL_VISIBLE,
+                PANEL_DISTANCE,
                 DISCONNECT_RATING,
                 DISCONNECT_DISTANCE,
                 DISCONNECT_VISIBLE,

@@ -6,6 +6,7 @@ import static org.undanus.core.station.electrical.CircuitPoints.DEVICE_RATING;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
@@ -52,6 +53,10 @@ final class ConductorAmpacity implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
+        List<Point> missing = InstalledConductor.missing(x);
+        if (!missing.isEmpty()) {
+            return x.notShown(missing);
+        }
         Optional<InstalledConductor> conductor = InstalledConductor.of(x);
         if (conductor.isEmpty()) {
             return x.finding()
@@ -69,7 +74,7 @@ final class ConductorAmpacity implements Requirement {
         Optional<CircuitFigures.Figure> asked =
                 design ? CircuitFigures.designCurrent(x) : CircuitFigures.minimumAmpacity(x);
         if (asked.isEmpty()) {
-            return x.notShown(List.of(PlatePoints.MINIMUM_CIRCUIT_AMPACITY, PlatePoints.COMPRESSOR_CURRENT));
+            return x.notShown(CircuitFigures.missing(x, PlatePoints.MINIMUM_CIRCUIT_AMPACITY));
         }
         finding.step(
                 asked.get().step().name(),

@@ -19,7 +19,8 @@ import org.undanus.core.quantity.Temperature;
 final class ConductorTable {
     private static final double SAME_SIZE = 0.01;
 
-    private record Entry(String metal, double area, int rating, double ampere) {}
+    /** @param loaded how many current-carrying conductors of one circuit the row is for, at most */
+    private record Entry(String metal, double area, int rating, int loaded, double ampere) {}
 
     private record Grouping(int upTo, double factor) {}
 
@@ -44,6 +45,7 @@ final class ConductorTable {
                                 .value()
                                 .si(),
                         Integer.parseInt(row.get("rating_c")),
+                        Integer.parseInt(row.get("loaded")),
                         Double.parseDouble(row.get("ampere"))))
                 .toList();
         groupings = Csv.read(ConductorTable.class, "grouping-" + name + ".csv").stream()
@@ -70,12 +72,22 @@ final class ConductorTable {
     /**
      * The highest column not above a rating: a conductor may always be used cooler than it is made for. Empty where the
      * table has no such size.
+     *
+     * @param loaded current-carrying conductors of the circuit: two, or three where it is of three phases
      */
-    Optional<Column> column(String metal, double area, int rating) {
+    Optional<Column> column(String metal, double area, int rating, int loaded) {
         return entries.stream()
-                .filter(e -> e.metal.equals(metal) && e.rating <= rating && Math.abs(e.area / area - 1) < SAME_SIZE)
-                .map(e -> new Column(e.rating, e.ampere))
-                .max(Comparator.comparingInt(Column::rating));
+                .filter(e -> e.metal.equals(metal)
+                        && e.rating <= rating
+                        && e.loaded >= loaded
+                        && Math.abs(e.area / area - 1) < SAME_SIZE)
+                .max(Comparator.comparingInt(Entry::rating).thenComparingInt(e -> -e.loaded))
+                .map(e -> new Column(e.rating, e.ampere));
+    }
+
+    /** Whether it tells circuits of two loaded conductors from those of three. */
+    boolean tellsPhases() {
+        return entries.stream().mapToInt(Entry::loaded).distinct().count() > 1;
     }
 
     /** 0 where the air is as hot as the insulation may get. */

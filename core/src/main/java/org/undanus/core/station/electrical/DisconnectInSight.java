@@ -22,7 +22,7 @@ import org.undanus.core.rules.LimitKey;
 
 /** The disconnect is in sight of the unit: visible, and near enough. Source: NFPA 70, article 100 "in sight" and 440 part II. */
 final class DisconnectInSight implements Requirement {
-    private static final LimitKey LIMIT =
+    static final LimitKey LIMIT =
             new LimitKey("electrical.disconnect-distance", Dimension.LENGTH, "Distance to the disconnect");
     private static final About ABOUT = About.of(
                     "electrical.disconnect-in-sight",

@@ -59,7 +59,7 @@ final class DisconnectRating implements Requirement {
         Optional<Double> least = load.map(current -> x.rules().number(FACTOR) * current)
                 .or(() -> CircuitFigures.minimumAmpacity(x).map(CircuitFigures.Figure::ampere));
         if (least.isEmpty()) {
-            return x.notShown(List.of(PlatePoints.MINIMUM_CIRCUIT_AMPACITY));
+            return x.notShown(CircuitFigures.missing(x, PlatePoints.MINIMUM_CIRCUIT_AMPACITY));
         }
         List<Limit> limits = new ArrayList<>(x.rules().limits(LIMIT));
         limits.add(new Limit(
@@ -73,7 +73,7 @@ final class DisconnectRating implements Requirement {
                         "Needed",
                         load.isPresent()
                                 ? "factor × (compressor + fans + heaters)"
-                                : "minimum circuit ampacity, as the plate lacks the motor currents",
+                                : "minimum circuit ampacity, as not every current of the plate has been read",
                         Current.ofAmperes(least.get()),
                         x.rules().setting(FACTOR).source())
                 .compare(

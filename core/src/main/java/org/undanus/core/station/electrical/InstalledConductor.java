@@ -1,5 +1,6 @@
 package org.undanus.core.station.electrical;
 
+import static org.undanus.core.installation.PlatePoints.PHASES;
 import static org.undanus.core.station.electrical.CircuitPoints.AMBIENT;
 import static org.undanus.core.station.electrical.CircuitPoints.BUNDLED;
 import static org.undanus.core.station.electrical.CircuitPoints.CONDUCTOR_MATERIAL;
@@ -9,6 +10,7 @@ import static org.undanus.core.station.electrical.CircuitPoints.TERMINALS;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -42,7 +44,21 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
         return ConductorTable.named(rules.tables().get(TABLE));
     }
 
-    /** Empty where the rule book's table has no such conductor. All of {@link #NEEDS} must have been read. */
+    /** What is still to be read before the ampacity is known: {@link #NEEDS}, and the phases where the table tells them. */
+    static List<Point> missing(Examination x) {
+        List<Point> missing = new ArrayList<>(x.missing(NEEDS));
+        if (table(x.rules()).tellsPhases()) {
+            missing.addAll(x.missing(PHASES));
+        }
+        return missing;
+    }
+
+    /** Two conductors carry the current of one phase; three that of three. */
+    private static int loaded(Examination x) {
+        return x.chosen(PHASES).filter("3"::equals).isPresent() ? 3 : 2;
+    }
+
+    /** Empty where the rule book's table has no such conductor. Nothing may be {@link #missing}. */
     static Optional<InstalledConductor> of(Examination x) {
         ConductorTable table = table(x.rules());
         String metal = x.chosen(CONDUCTOR_MATERIAL).orElseThrow();
@@ -50,10 +66,12 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
         int insulation = Integer.parseInt(x.chosen(INSULATION).orElseThrow());
         int terminals = x.chosen(TERMINALS).map(Integer::valueOf).orElseGet(() -> (int)
                 Math.round(((Temperature) x.rules().setting(TERMINAL_RATING).value()).celsius()));
-        int bundled = (int) Math.round(x.need(BUNDLED).quantity().si());
-        return table.column(metal, area, insulation).map(column -> {
+        int loaded = loaded(x);
+        int bundled =
+                Math.max(loaded, (int) Math.round(x.need(BUNDLED).quantity().si()));
+        return table.column(metal, area, insulation, loaded).map(column -> {
             double grouping = table.groupingFactor(bundled);
-            double ceiling = table.column(metal, area, terminals)
+            double ceiling = table.column(metal, area, terminals, loaded)
                     .map(ConductorTable.Column::ampere)
                     .orElse(column.ampere());
             Uncertain ambient = x.need(AMBIENT).uncertain();
@@ -63,18 +81,20 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
             List<Step> steps = new ArrayList<>();
             steps.add(new Step(
                     "Table value",
-                    metal + ", " + column.rating() + " °C column",
+                    metal + ", " + column.rating() + " °C column, " + loaded + " current-carrying conductors",
                     Text.of("{}", Current.ofAmperes(column.ampere())),
                     table.source()));
             steps.add(new Step(
                     "Ambient factor",
                     "√((insulation − air)/(insulation − base))",
-                    Text.of("{}", String.format("%.3f", table.ambientFactor(column.rating(), ambient.value()))),
+                    Text.of(
+                            "{}",
+                            String.format(Locale.ROOT, "%.3f", table.ambientFactor(column.rating(), ambient.value()))),
                     table.source()));
             steps.add(new Step(
                     "Grouping factor",
-                    bundled + " loaded conductors together",
-                    Text.of("{}", String.format("%.2f", grouping)),
+                    bundled + " current-carrying conductors together",
+                    Text.of("{}", String.format(Locale.ROOT, "%.2f", grouping)),
                     table.source()));
             steps.add(new Step(
                     "Ceiling at the terminals",

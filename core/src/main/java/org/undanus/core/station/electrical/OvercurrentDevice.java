@@ -66,10 +66,9 @@ final class OvercurrentDevice implements Requirement {
                 design ? CircuitFigures.designCurrent(x) : CircuitFigures.minimumAmpacity(x);
         Optional<CircuitFigures.Figure> ceiling = CircuitFigures.maximumDevice(x);
         if (floor.isEmpty() || ceiling.isEmpty()) {
-            return x.notShown(x.missing(
-                    PlatePoints.MINIMUM_CIRCUIT_AMPACITY,
-                    PlatePoints.MAXIMUM_OVERCURRENT_DEVICE,
-                    PlatePoints.COMPRESSOR_CURRENT));
+            return x.notShown(CircuitFigures.missing(
+                    x,
+                    floor.isEmpty() ? PlatePoints.MINIMUM_CIRCUIT_AMPACITY : PlatePoints.MAXIMUM_OVERCURRENT_DEVICE));
         }
         Finding finding = x.finding();
         for (CircuitFigures.Figure figure : List.of(floor.get(), ceiling.get())) {
@@ -83,11 +82,11 @@ final class OvercurrentDevice implements Requirement {
         limits.add(floor.get().as(Bound.AT_LEAST, x));
         limits.add(ceiling.get().as(Bound.AT_MOST, x));
         if (design) {
-            List<Point> missing = x.missing(InstalledConductor.NEEDS);
-            Optional<InstalledConductor> conductor = missing.isEmpty() ? InstalledConductor.of(x) : Optional.empty();
+            List<Point> missing = InstalledConductor.missing(x);
             if (!missing.isEmpty()) {
                 return x.notShown(missing);
             }
+            Optional<InstalledConductor> conductor = InstalledConductor.of(x);
             if (conductor.isEmpty()) {
                 return finding.conclude(
                         Verdict.REFER,
@@ -103,7 +102,26 @@ final class OvercurrentDevice implements Requirement {
         Value.Measured rating = x.need(DEVICE_RATING);
         Comparison held = finding.hold(LIMIT, rating.uncertain(), rating.resolution(), limits)
                 .orElseThrow();
-        return finding.conclude(held.verdict(), finding.room(), remedy(x, held));
+        Optional<Text> aboveConductors = design ? Optional.empty() : aboveConductors(x, rating);
+        Text because = aboveConductors
+                .filter(note -> held.verdict() == Verdict.MEETS)
+                .map(note -> Text.of("{} {}", finding.room(), note))
+                .orElse(finding.room());
+        return finding.conclude(held.verdict(), because, remedy(x, held));
+    }
+
+    /** What looks like a fault and is none: a compressor's own overload protection guards its conductors. */
+    private static Optional<Text> aboveConductors(Examination x, Value.Measured rating) {
+        if (!x.unit().outdoor() || !InstalledConductor.missing(x).isEmpty()) {
+            return Optional.empty();
+        }
+        return InstalledConductor.of(x)
+                .map(conductor -> Current.ofAmperes(conductor.ampacity().value()))
+                .filter(carried -> rating.quantity().si() > carried.si())
+                .map(carried -> Text.of(
+                        "It is above what the conductors carry, {}: a motor-compressor circuit may have it so (NFPA 70, 240.4(G)"
+                                + " and article 440 part III; check the adopted edition).",
+                        carried));
     }
 
     /** Names the largest standard sizes between the binding floor and ceiling. */

@@ -23,6 +23,8 @@ final class CoolingCoil {
     private static final Temperature RATED_WET_BULB = Temperature.ofCelsius(19.4);
     private static final Temperature RATED_OUTDOOR = Temperature.ofCelsius(35);
     private static final double ACCURACY = 1e-6;
+    private static final double LEAST_AIRFLOW = 0.3;
+    private static final double MOST_AIRFLOW = 2;
     private static final AbsolutePressure SEA_LEVEL = AbsolutePressure.ofPascals(101_325);
 
     /**
@@ -96,6 +98,11 @@ final class CoolingCoil {
         return line - MoistAir.saturated(Temperature.ofCelsius(t), SEA_LEVEL).humidityRatio();
     }
 
+    /** Whether an airflow is near enough to the rated one for this model to say something. */
+    boolean describes(double airflow) {
+        return airflow >= LEAST_AIRFLOW * rating.airflow && airflow <= MOST_AIRFLOW * rating.airflow;
+    }
+
     /** Leaving dry bulb, °C. Outdoor in °C, airflow in m³/s at the entering state. */
     double leaving(MoistAir entering, double outdoor, double airflow) {
         double massFlow = airflow / entering.specificVolume();
@@ -140,11 +147,11 @@ final class CoolingCoil {
 
     /**
      * The airflow that would explain a leaving temperature, as a share of {@code airflow}: less air leaves colder. Empty
-     * where no share from 0.3 to 2 does.
+     * where no share from {@link #LEAST_AIRFLOW} to {@link #MOST_AIRFLOW} does.
      */
     OptionalDouble explainingShare(MoistAir entering, double outdoor, double airflow, double leaving) {
-        double low = 0.3;
-        double high = 2;
+        double low = LEAST_AIRFLOW;
+        double high = MOST_AIRFLOW;
         if (leaving(entering, outdoor, low * airflow) > leaving
                 || leaving(entering, outdoor, high * airflow) < leaving) {
             return OptionalDouble.empty();

@@ -20,6 +20,7 @@ import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.rules.Setting;
 
@@ -27,11 +28,17 @@ import org.undanus.core.rules.Setting;
  * The split this pair of units should show at this site: rating from the sheet's listing of the pair, else from the plate,
  * gaps filled from the rule book; then {@link CoolingCoil}.
  *
- * @param airflow taken for the expectation, m³/s
+ * @param airflow taken for the expectation, m³/s; with its uncertainty where it was measured
+ * @param source what the expectation is computed from, as its authority is named
  * @param tolerance of airflow, a share
  */
 record ExpectedSplit(
-        CoolingCoil coil, double airflow, double tolerance, AbsolutePressure atmosphere, List<Step> steps) {
+        CoolingCoil coil,
+        Uncertain airflow,
+        double tolerance,
+        AbsolutePressure atmosphere,
+        String source,
+        List<Step> steps) {
 
     static final Setting TOLERANCE =
             new Setting("running.airflow-tolerance", Dimension.RATIO, "Airflow tolerance behind the expected band");
@@ -97,12 +104,12 @@ record ExpectedSplit(
                         ? document
                         : x.rules().setting(SENSIBLE_RATIO).source()));
 
-        Optional<Double> measured = x.number(AIRFLOW);
-        double airflow = measured.orElse(ratedFlow);
+        Optional<Uncertain> measured = x.measured(AIRFLOW).map(Value.Measured::uncertain);
+        Uncertain airflow = measured.orElse(Uncertain.exact(ratedFlow));
         steps.add(new Step(
                 "Airflow taken",
                 measured.isPresent() ? "measured here" : "as rated, by volume",
-                Text.of("{}", VolumeFlow.ofCubicMetresPerSecond(airflow)),
+                Text.of("{}", Text.Amount.of(Dimension.VOLUME_FLOW, airflow, 0)),
                 ""));
         AbsolutePressure atmosphere = x.facts().site().atmosphere();
         steps.add(new Step("Air pressure at the site", "standard atmosphere", Text.of("{}", atmosphere), "ISO 2533"));
@@ -113,21 +120,37 @@ record ExpectedSplit(
                         x.rules().number(PER_WET_BULB),
                         x.rules().number(PER_OUTDOOR),
                         x.rules().number(FLOW_FIXED)));
-        return new ExpectedSplit(coil, airflow, x.rules().number(TOLERANCE), atmosphere, List.copyOf(steps));
+        return new ExpectedSplit(
+                coil,
+                airflow,
+                x.rules().number(TOLERANCE),
+                atmosphere,
+                pair.isPresent() ? document : "Nameplate",
+                List.copyOf(steps));
+    }
+
+    /** Whether the airflow taken is one the coil model describes. */
+    boolean describesAirflow() {
+        return coil.describes(airflow.value());
+    }
+
+    /** The airflow taken as a share of itself: one, with the uncertainty it was measured with. */
+    Uncertain share() {
+        return new Uncertain(1, airflow.standardUncertainty() / airflow.value());
     }
 
     /** Expected split in K; temperatures in kelvin, airflow as a share of the expected. */
     double split(double dryBulb, double wetBulb, double outdoor, double share) {
         MoistAir entering = entering(dryBulb, wetBulb);
         return entering.dryBulb().celsius()
-                - coil.leaving(entering, outdoor - Temperature.ZERO_CELSIUS, share * airflow);
+                - coil.leaving(entering, outdoor - Temperature.ZERO_CELSIUS, share * airflow.value());
     }
 
     OptionalDouble explainingShare(double dryBulb, double wetBulb, double outdoor, double supply) {
         return coil.explainingShare(
                 entering(dryBulb, wetBulb),
                 outdoor - Temperature.ZERO_CELSIUS,
-                airflow,
+                airflow.value(),
                 supply - Temperature.ZERO_CELSIUS);
     }
 

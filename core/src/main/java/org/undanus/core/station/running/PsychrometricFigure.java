@@ -6,7 +6,6 @@ import java.util.Optional;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.installation.Case;
@@ -82,9 +81,8 @@ public record PsychrometricFigure(List<Coil> coils) {
     }
 
     private static Optional<Temperature> temperature(Evidence evidence, Point point, Component component) {
-        return evidence.latest(new PointKey(point.id(), component.id()))
-                .map(Reading::value)
-                .map(value -> (Temperature) ((Value.Measured) value).quantity());
+        return evidence.standing(new PointKey(point.id(), component.id()), Value.Measured.class)
+                .map(read -> (Temperature) read.quantity());
     }
 
     private static Optional<State> state(Temperature dry, Temperature wet, AbsolutePressure pressure) {
@@ -99,6 +97,9 @@ public record PsychrometricFigure(List<Coil> coils) {
 
     private static List<State> saturation(AbsolutePressure pressure) {
         List<State> line = new ArrayList<>();
+        if (!MoistAir.describes(pressure)) {
+            return line;
+        }
         for (double t = COLDEST; t <= WARMEST; t += STEP) {
             Temperature temperature = Temperature.ofCelsius(t);
             line.add(new State(

@@ -28,7 +28,7 @@ import org.undanus.core.rules.LimitKey;
 /**
  * The machine had run long enough and its supply temperature had stopped moving. A machine that has not settled has not
  * failed: the judgement is Not shown. Both supply readings come from one thermometer in one place, so its calibration
- * error cancels and only the display step counts.
+ * error cancels and only the step counts that it shows and that was written.
  */
 final class SteadyOperation implements Requirement {
     private static final LimitKey DRIFT = new LimitKey(
@@ -77,7 +77,7 @@ final class SteadyOperation implements Requirement {
     private static Optional<Comparison> hold(Examination x, Finding finding) {
         Value.Measured earlier = x.need(SUPPLY_EARLIER);
         Value.Measured now = x.need(SUPPLY_DRY_BULB);
-        double steps = Math.hypot(earlier.resolution(), now.resolution());
+        double steps = Math.hypot(x.step(SUPPLY_EARLIER), x.step(SUPPLY_DRY_BULB));
         Uncertain change =
                 new Uncertain(Math.abs(now.quantity().si() - earlier.quantity().si()), steps / Math.sqrt(12));
         finding.step("Supply air, five minutes earlier", earlier.quantity()).step("Supply air, now", now.quantity());

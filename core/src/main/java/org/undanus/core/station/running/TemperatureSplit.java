@@ -12,6 +12,7 @@ import java.util.OptionalDouble;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
+import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Comparison;
@@ -22,6 +23,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.TemperatureDifference;
@@ -75,9 +77,31 @@ final class TemperatureSplit implements Requirement {
         }
         Optional<Judgement> notYet = SteadyOperation.notYet(x);
         if (notYet.isPresent()) {
-            return notYet.get();
+            return highAlready(x, notYet.get());
         }
         return x.by(PSYCHROMETRIC) ? psychrometric(x) : fixedBand(x);
+    }
+
+    /** A split only grows while a machine settles: one that is high too early is worth a word, though it shows nothing. */
+    private static Judgement highAlready(Examination x, Judgement notYet) {
+        if (!x.by(PSYCHROMETRIC)) {
+            return notYet;
+        }
+        Judgement early = psychrometric(x);
+        return early.comparison()
+                .filter(c ->
+                        early.verdict() == Verdict.FAILS && c.binding().limit().bound() == Bound.AT_MOST)
+                .map(c -> x.finding()
+                        .conclude(
+                                Verdict.NOT_SHOWN,
+                                Text.of(
+                                        "{} The split is high already: {}, and at most {} is expected.",
+                                        notYet.because(),
+                                        TemperatureDifference.ofKelvin(
+                                                c.measured().value()),
+                                        c.binding().limit().value()),
+                                notYet.remedy().orElse(Text.of(""))))
+                .orElse(notYet);
     }
 
     private static Judgement fixedBand(Examination x) {
@@ -107,6 +131,10 @@ final class TemperatureSplit implements Requirement {
         if (unsuitable.isPresent()) {
             return unsuitable.get();
         }
+        Optional<Judgement> unusable = unusableAir(x);
+        if (unusable.isPresent()) {
+            return unusable.get();
+        }
         Optional<ExpectedSplit> model;
         try {
             model = ExpectedSplit.of(x);
@@ -122,6 +150,16 @@ final class TemperatureSplit implements Requirement {
                             Text.of("Neither sheet nor plate gives a rated cooling capacity to expect anything from."),
                             "Add the outdoor unit's data sheet, or read the capacity on its plate.");
         }
+        if (!model.get().describesAirflow()) {
+            return x.finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of(
+                                    "The airflow read, {}, is too far from the rated for the coil model to expect anything.",
+                                    VolumeFlow.ofCubicMetresPerSecond(
+                                            model.get().airflow().value())),
+                            "Measure the airflow again; if it stands, that is the fault to mend first.");
+        }
         try {
             return expected(x, model.get());
         } catch (IllegalArgumentException e) {
@@ -133,6 +171,36 @@ final class TemperatureSplit implements Requirement {
         }
     }
 
+    /** Why the air states read cannot be judged by at all. */
+    private static Optional<Judgement> unusableAir(Examination x) {
+        AbsolutePressure atmosphere = x.facts().site().atmosphere();
+        if (!MoistAir.describes(atmosphere)) {
+            return Optional.of(x.finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of(
+                                    "The air pressure at this height is {}: too thin for the moist-air formulas used here.",
+                                    atmosphere),
+                            "Compare with the maker's table for this altitude."));
+        }
+        Value.Measured dry = x.need(RETURN_DRY_BULB);
+        Value.Measured wet = x.need(RETURN_WET_BULB);
+        double over = wet.quantity().si() - dry.quantity().si();
+        if (over > wet.uncertain().expanded() + dry.uncertain().expanded()) {
+            return Optional.of(x.finding()
+                    .step(RETURN_DRY_BULB.title(), dry.quantity())
+                    .step(RETURN_WET_BULB.title(), wet.quantity())
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of(
+                                    "A wet bulb of {} cannot lie above a dry bulb of {}: one of the two was misread.",
+                                    wet.quantity(),
+                                    dry.quantity()),
+                            "Read dry and wet bulb again at the same place and moment."));
+        }
+        return Optional.empty();
+    }
+
     private static Judgement expected(Examination x, ExpectedSplit model) {
         Finding finding = x.finding();
         model.steps().forEach(s -> finding.step(s.name(), s.how(), s.value(), s.source()));
@@ -140,13 +208,15 @@ final class TemperatureSplit implements Requirement {
             x.need(RETURN_DRY_BULB).uncertain(),
             x.need(SUPPLY_DRY_BULB).uncertain(),
             x.need(RETURN_WET_BULB).uncertain(),
-            x.need(OUTDOOR).uncertain()
+            x.need(OUTDOOR).uncertain(),
+            model.share()
         };
         double low = model.split(inputs[0].value(), inputs[2].value(), inputs[3].value(), 1 + model.tolerance());
         double high = model.split(inputs[0].value(), inputs[2].value(), inputs[3].value(), 1 - model.tolerance());
         double middle = model.split(inputs[0].value(), inputs[2].value(), inputs[3].value(), 1);
         // the needle is the split read; its whisker carries the doubt about the expectation too
-        Uncertain departure = Propagation.through(in -> in[0] - in[1] - model.split(in[0], in[2], in[3], 1), inputs);
+        Uncertain departure =
+                Propagation.through(in -> in[0] - in[1] - model.split(in[0], in[2], in[3], in[4]), inputs);
         Uncertain split = new Uncertain(inputs[0].value() - inputs[1].value(), departure.standardUncertainty());
         finding.step(
                 "Expected split",
@@ -154,15 +224,16 @@ final class TemperatureSplit implements Requirement {
                 TemperatureDifference.ofKelvin(middle),
                 ABOUT.sources().get(0));
         List<Limit> limits = new ArrayList<>();
-        limits.add(side(x, Bound.AT_LEAST, low));
-        limits.add(side(x, Bound.AT_MOST, high));
+        limits.add(side(x, model, Bound.AT_LEAST, low));
+        limits.add(side(x, model, Bound.AT_MOST, high));
         Comparison held = finding.hold(SPLIT, split, resolution(x), limits).orElseThrow();
         OptionalDouble share =
                 model.explainingShare(inputs[0].value(), inputs[2].value(), inputs[3].value(), inputs[1].value());
         Text explanation = share.isPresent()
                 ? Text.of(
                         "Airflow of {} would explain it, {} % of the expected.",
-                        VolumeFlow.ofCubicMetresPerSecond(share.getAsDouble() * model.airflow()),
+                        VolumeFlow.ofCubicMetresPerSecond(
+                                share.getAsDouble() * model.airflow().value()),
                         Math.round(100 * share.getAsDouble()))
                 : Text.of("No airflow between 30 and 200 % of the expected would explain it.");
         finding.step("Airflow that would explain the reading", "the coil model solved for airflow", explanation, "");
@@ -191,12 +262,12 @@ final class TemperatureSplit implements Requirement {
                         "Check airflow above design, then outdoor coil and charge. Do not add refrigerant on this alone.");
     }
 
-    private static Limit side(Examination x, Bound bound, double split) {
+    private static Limit side(Examination x, ExpectedSplit model, Bound bound, double split) {
         return new Limit(
-                x.rules().maker(),
+                x.rules().computed(),
                 bound,
                 TemperatureDifference.ofKelvin(split),
-                "Coil model with airflow within tolerance: "
+                "Coil model from " + model.source() + ", airflow within tolerance: "
                         + x.rules().setting(ExpectedSplit.TOLERANCE).source());
     }
 

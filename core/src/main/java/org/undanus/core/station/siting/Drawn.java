@@ -58,8 +58,8 @@ final class Drawn {
     static Map<String, DataSheet.Size> sizes(Case facts, Evidence evidence) {
         Map<String, DataSheet.Size> sizes = new HashMap<>();
         for (Component component : facts.components()) {
-            evidence.latest(new PointKey(PlatePoints.MODEL.id(), component.id()))
-                    .map(reading -> ((Value.Written) reading.value()).text())
+            evidence.standing(new PointKey(PlatePoints.MODEL.id(), component.id()), Value.Written.class)
+                    .map(Value.Written::text)
                     .flatMap(facts.sheets()::of)
                     .flatMap(DataSheet::size)
                     .ifPresent(size -> sizes.put(component.id(), size));
