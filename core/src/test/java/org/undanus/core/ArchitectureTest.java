@@ -69,7 +69,12 @@ class ArchitectureTest {
     @Test
     void coreKnowsNoFramework() {
         DescribedPredicate<JavaClass> allowed = JavaClass.Predicates.resideInAnyPackage(
-                "java..", "org.undanus.core..", "org.hipparchus..", "org.locationtech.jts..", "org.snakeyaml.engine..");
+                "java..",
+                "org.undanus.core..",
+                "com.github.benmanes.caffeine..",
+                "org.hipparchus..",
+                "org.locationtech.jts..",
+                "org.snakeyaml.engine..");
         ArchRuleDefinition.classes().should().onlyDependOnClassesThat(allowed).check(CORE);
     }
 }

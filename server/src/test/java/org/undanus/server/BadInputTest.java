@@ -155,7 +155,7 @@ class BadInputTest {
         Client client = SERVER.signedIn("lead");
         String yaml = ShippedRuleBooks.yaml()
                 .get(0)
-                .replace("version: 2", "version: 9")
+                .replace("version: 3", "version: 9")
                 .replace("3 years", "3 psig");
         Client.Answer answer =
                 client.send("POST", "/api/rule-books", yaml, "text/plain").expect(422);
@@ -176,7 +176,7 @@ class BadInputTest {
                         .expect(409)
                         .detail())
                 .contains("Raise the version number");
-        client.send("POST", "/api/rule-books", yaml.replace("version: 2", "version: 3"), "text/plain")
+        client.send("POST", "/api/rule-books", yaml.replace("version: 3", "version: 4"), "text/plain")
                 .expect(201);
         assertThat(client.get("/api/rule-books/sallowmere-2026-plate")
                         .json()

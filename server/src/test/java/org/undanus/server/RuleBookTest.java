@@ -68,7 +68,7 @@ class RuleBookTest {
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("FAILS");
         String yaml = ShippedRuleBooks.yaml()
                 .get(1)
-                .replace("version: 2", "version: 3")
+                .replace("version: 3", "version: 4")
                 .replace("3 years", "6 years");
         lead.send("POST", "/api/rule-books", yaml, "text/plain").expect(201);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString())

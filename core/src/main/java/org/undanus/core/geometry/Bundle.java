@@ -1,10 +1,9 @@
 package org.undanus.core.geometry;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 
 /**
@@ -18,26 +17,29 @@ public final class Bundle {
     private static final int STARTS = 24;
     private static final int ROUNDS = 260;
     private static final double START_STEP = 0.5;
+    private static final double COOLING = 0.97;
     private static final int REMEMBERED = 256;
-    private static final Map<List<Double>, Bundle> KNOWN =
-            Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-                private static final long serialVersionUID = 1;
-
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<List<Double>, Bundle> eldest) {
-                    return size() > REMEMBERED;
-                }
-            });
+    private static final int LOOKS = 16;
+    private static final int LOOK_EVERY = 4;
+    private static final double NUDGE = 0.05;
+    private static final Cache<List<Double>, Bundle> KNOWN =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     /** A circle in its place; the hole's centre is the origin. */
     public record Circle(double x, double y, double radius) {}
 
     private final double radius;
     private final List<Circle> circles;
+    private final double[] growth;
 
     private Bundle(double radius, List<Circle> circles) {
+        this(radius, circles, new double[0]);
+    }
+
+    private Bundle(double radius, List<Circle> circles, double[] growth) {
         this.radius = radius;
         this.circles = List.copyOf(circles);
+        this.growth = growth;
     }
 
     /**
@@ -51,7 +53,7 @@ public final class Bundle {
         if (radii.stream().anyMatch(r -> !(r > 0))) {
             throw new IllegalArgumentException("A round thing in a bundle must be wider than nothing.");
         }
-        return KNOWN.computeIfAbsent(List.copyOf(radii), Bundle::pack);
+        return KNOWN.get(List.copyOf(radii), Bundle::pack);
     }
 
     public double radius() {
@@ -61,6 +63,14 @@ public final class Bundle {
     /** In the order their radii were given. */
     public List<Circle> circles() {
         return circles;
+    }
+
+    /**
+     * How much the smallest circle's radius grows with each radius, m/m, in the order the radii were given: central
+     * differences over a twentieth of the radius, the packing settled again.
+     */
+    public double[] growth() {
+        return growth.clone();
     }
 
     /** The same bundle turned so that one circle lies lowest. */
@@ -73,13 +83,14 @@ public final class Bundle {
                 radius,
                 circles.stream()
                         .map(c -> new Circle(c.x * cosine - c.y * sine, c.x * sine + c.y * cosine, c.radius))
-                        .toList());
+                        .toList(),
+                growth);
     }
 
     private static Bundle pack(List<Double> radii) {
         int n = radii.size();
         if (n == 1) {
-            return new Bundle(radii.get(0), List.of(new Circle(0, 0, radii.get(0))));
+            return new Bundle(radii.get(0), List.of(new Circle(0, 0, radii.get(0))), new double[] {1});
         }
         double[] r = radii.stream().mapToDouble(Double::doubleValue).toArray();
         double whole = 0;
@@ -97,21 +108,39 @@ public final class Bundle {
                 x[i] = away * Math.cos(angle);
                 y[i] = away * Math.sin(angle);
             }
-            Bundle found = settle(r, x, y, whole);
+            Bundle found = settle(r, x, y, whole, 0);
             if (best == null || found.radius < best.radius) {
                 best = found;
             }
         }
-        return best;
+        return new Bundle(best.radius, best.circles, growth(best, r, whole));
+    }
+
+    private static double[] growth(Bundle packed, double[] r, double whole) {
+        double[] growth = new double[r.length];
+        for (int i = 0; i < r.length; i++) {
+            double nudge = NUDGE * r[i];
+            growth[i] = (nudged(packed, r, i, nudge, whole) - nudged(packed, r, i, -nudge, whole)) / (2 * nudge);
+        }
+        return growth;
+    }
+
+    /** The radius when one circle is a little larger: the same arrangement, settled gently. */
+    private static double nudged(Bundle packed, double[] r, int index, double by, double whole) {
+        double[] changed = r.clone();
+        changed[index] += by;
+        double[] x = packed.circles.stream().mapToDouble(Circle::x).toArray();
+        double[] y = packed.circles.stream().mapToDouble(Circle::y).toArray();
+        return settle(changed, x, y, whole, ROUNDS / 2).radius;
     }
 
     /** Draws circles to the middle and pushes them apart, ever more gently; then removes what overlap is left. */
-    private static Bundle settle(double[] r, double[] x, double[] y, double whole) {
+    private static Bundle settle(double[] r, double[] x, double[] y, double whole, int from) {
         int n = r.length;
         Bundle best = null;
-        double step = START_STEP;
-        for (int round = 0; round < ROUNDS; round++) {
-            step *= 0.97;
+        double step = START_STEP * Math.pow(COOLING, from);
+        for (int round = from; round < ROUNDS; round++) {
+            step *= COOLING;
             double ring = outermost(r, x, y);
             // pull in what sticks out farthest
             for (int i = 0; i < n; i++) {
@@ -125,8 +154,8 @@ public final class Bundle {
             for (int sweep = 0; sweep < 6; sweep++) {
                 separate(r, x, y, whole);
             }
-            // while the circles are still tossed about it is not worth the look
-            if (round >= ROUNDS / 2) {
+            // while the circles are still tossed about it is not worth the look, nor is every step after
+            if ((ROUNDS - round) % LOOK_EVERY == 1 && ROUNDS - round < LOOKS * LOOK_EVERY) {
                 Bundle now = free(r, x, y);
                 if (best == null || now.radius < best.radius) {
                     best = now;

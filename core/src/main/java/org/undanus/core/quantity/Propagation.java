@@ -15,15 +15,24 @@ public final class Propagation {
         for (int i = 0; i < inputs.length; i++) {
             at[i] = inputs[i].value();
         }
+        double middle = function.applyAsDouble(at.clone());
         double variance = 0;
         for (int i = 0; i < inputs.length; i++) {
             double u = inputs[i].standardUncertainty();
             if (u > 0) {
-                double half = (shifted(function, at, i, u) - shifted(function, at, i, -u)) / 2;
+                double half = half(middle, shifted(function, at, i, u), shifted(function, at, i, -u));
                 variance += half * half;
             }
         }
-        return new Uncertain(function.applyAsDouble(at.clone()), Math.sqrt(variance));
+        return new Uncertain(middle, Math.sqrt(variance));
+    }
+
+    /** Half the difference; where the function has no value on one side (a length that may be nought), all of the other. */
+    private static double half(double middle, double above, double below) {
+        if (Double.isFinite(above) && Double.isFinite(below)) {
+            return (above - below) / 2;
+        }
+        return (Double.isFinite(above) ? above : below) - middle;
     }
 
     private static double shifted(ToDoubleFunction<double[]> function, double[] at, int index, double by) {

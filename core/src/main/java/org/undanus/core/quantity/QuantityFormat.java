@@ -1,6 +1,7 @@
 package org.undanus.core.quantity;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Locale;
 
@@ -69,6 +70,19 @@ public final class QuantityFormat {
     public String formatUp(Quantity quantity) {
         double half = printedStep(quantity) / 2 * (1 - ROUNDING);
         return format(quantity.dimension().of(quantity.si() + half));
+    }
+
+    /** Prints a half-width of which no more is allowed: one digit, rounded down. */
+    public String formatAtMost(Dimension dimension, double si) {
+        FieldUnit unit =
+                switch (dimension) {
+                    case LENGTH -> FieldUnit.of(dimension, system == UnitSystem.US ? "in" : "mm");
+                    case TEMPERATURE -> choice(TemperatureDifference.ofKelvin(si)).unit;
+                    default -> choice(dimension.of(si)).unit;
+                };
+        BigDecimal digit =
+                BigDecimal.valueOf(unit.fromSi(si) * (1 + ROUNDING)).round(new MathContext(1, RoundingMode.DOWN));
+        return digit.toPlainString() + " " + unit.symbol();
     }
 
     /** The step of what {@link #format(Quantity)} prints, SI. */

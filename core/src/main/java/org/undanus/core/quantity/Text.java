@@ -11,6 +11,8 @@ public record Text(String pattern, List<Object> arguments) {
 
     /** A quantity to print with given digits, optionally with its ± expanded uncertainty. */
     public record Amount(Quantity quantity, double resolution, double expandedUncertainty) {
+        private static final double FINE_LENGTH = 1e-4;
+
         /**
          * A measured value. Its digits follow its uncertainty (JCGM 100, 7.2.6), or the reading's own last digit where
          * there is none.
@@ -30,14 +32,15 @@ public record Text(String pattern, List<Object> arguments) {
         }
 
         private double usableResolution() {
-            return quantity.dimension() == Dimension.LENGTH ? 0 : resolution;
+            // a tape's digits say less than its eighths and millimetres; a gauge's hundredths say more
+            return quantity.dimension() == Dimension.LENGTH && resolution >= FINE_LENGTH ? 0 : resolution;
         }
     }
 
-    /** A half-width, printed as such: the ± of an instrument. */
+    /** The ± an instrument may have at most: one digit, never rounded up. */
     public record HalfWidth(Dimension dimension, double si) {
         String in(UnitSystem system) {
-            return QuantityFormat.of(system).formatUncertainty(dimension, si, 0);
+            return QuantityFormat.of(system).formatAtMost(dimension, si);
         }
     }
 

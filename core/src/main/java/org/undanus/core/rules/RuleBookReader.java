@@ -62,7 +62,7 @@ public final class RuleBookReader {
         return new RuleBookReader(vocabulary).readBook(yaml);
     }
 
-    /** Reads a book that was complete when it was kept, though later versions ask for more. */
+    /** Reads a book that was complete when it was kept: later versions may ask for more and no longer know some of its words. */
     public static RuleBook readKept(String yaml, Vocabulary vocabulary) {
         RuleBookReader reader = new RuleBookReader(vocabulary);
         reader.complete = false;
@@ -366,9 +366,9 @@ public final class RuleBookReader {
         return Optional.empty();
     }
 
-    private static <T> Optional<T> known(YamlTree tree, Map<String, T> words, String id, String kind) {
+    private <T> Optional<T> known(YamlTree tree, Map<String, T> words, String id, String kind) {
         Optional<T> found = Optional.ofNullable(words.get(id));
-        if (found.isEmpty()) {
+        if (found.isEmpty() && complete) {
             tree.problem("No " + kind + " is called \"" + id + "\". Known: "
                     + String.join(", ", words.keySet().stream().sorted().toList()) + ".");
         }

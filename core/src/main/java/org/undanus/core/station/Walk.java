@@ -15,6 +15,7 @@ import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationPlan;
+import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.Vocabulary;
 import org.undanus.core.station.access.Access;
 import org.undanus.core.station.electrical.Electrical;
@@ -56,6 +57,12 @@ public final class Walk {
         return VOCABULARY;
     }
 
+    private static Map<String, Dimension> sizeLists() {
+        Map<String, Dimension> lists = new LinkedHashMap<>(Papers.sizeLists());
+        lists.putAll(Electrical.sizeLists());
+        return lists;
+    }
+
     private static Vocabulary vocabularyOf(List<StationPlan> plans) {
         List<About> abouts = plans.stream()
                 .flatMap(plan -> plan.requirements().stream())
@@ -68,7 +75,7 @@ public final class Walk {
                 abouts.stream().flatMap(about -> about.limits().stream()).toList(),
                 abouts.stream().flatMap(about -> about.settings().stream()).toList(),
                 abouts.stream().flatMap(about -> about.topic().stream()).toList(),
-                Electrical.sizeLists(),
+                sizeLists(),
                 Electrical.tables(),
                 gradeable);
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -16,6 +17,9 @@ import org.undanus.core.quantity.Dimension;
 class EntryTest {
     private static final Point LENGTH =
             Point.quantity("x.length", Scope.SYSTEM, Dimension.LENGTH, "Length", "Tape it.", 0, 30);
+    private static final Point BORE = Point.quantity("x.bore", Scope.SYSTEM, Dimension.LENGTH, "Bore", "", 0.004, 0.04);
+    private static final Point THINGS = Point.quantity("x.things", Scope.SYSTEM, Dimension.COUNT, "Things", "", 1, 20);
+    private static final Point AIR = Point.quantity("x.air", Scope.SYSTEM, Dimension.TEMPERATURE, "Air", "", 253, 333);
     private static final Point MONTH = Point.month("x.made", Scope.SYSTEM, "Made", "On the plate.");
     private static final Point CHOICE =
             Point.choice("x.metal", Scope.SYSTEM, "Metal", "", List.of("copper", "aluminium"));
@@ -39,7 +43,47 @@ class EntryTest {
     void absurdValueIsTakenButMarked() {
         assertThat(Entry.understand(LENGTH, "400 m", Accuracy.EXACT).plausible())
                 .isFalse();
-        assertThat(Entry.understand(LENGTH, "-1 m", Accuracy.EXACT).plausible()).isFalse();
+        assertThat(Entry.understand(LENGTH, "0 m", Accuracy.EXACT).plausible()).isTrue();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "LENGTH, -1 m, never under 0 mm",
+        "LENGTH, 4000 m, never over 3000.00 m",
+        "LENGTH, 1e160 m, never over",
+        "BORE, 0 mm, more than zero",
+        "BORE, -5 mm, more than zero",
+        "BORE, 0.01 mm, never under",
+        "THINGS, 2.5, whole numbers",
+        "THINGS, 0, never under 1",
+        "AIR, -200 °C, never under",
+        "AIR, 1000 °C, never over",
+    })
+    void impossibleValuesAreRefusedWhateverIsConfirmed(String line, String typed, String words) {
+        Point point = Map.of("LENGTH", LENGTH, "BORE", BORE, "THINGS", THINGS, "AIR", AIR)
+                .get(line);
+        assertThatThrownBy(() -> value(point, typed))
+                .isInstanceOf(Entry.Unsuitable.class)
+                .hasMessageContaining(words)
+                .hasMessageContaining("cannot be the");
+    }
+
+    @Test
+    void whatIsPossibleIsMuchWiderThanWhatIsUsual() {
+        assertThat(BORE.possible(BORE.least() / 10)).isTrue();
+        assertThat(BORE.possible(BORE.most() * 10)).isTrue();
+        assertThat(AIR.possible(AIR.least() - 50)).isTrue();
+        assertThat(THINGS.possible(500)).isTrue();
+    }
+
+    /** 1 % of a reading is 1 % of what the thermometer shows: 0.24 K of 24 °C, 0.42 K of 75 °F, not 3 K. */
+    @ParameterizedTest
+    @CsvSource({"24.0 °C, 0.24", "75.0 °F, 0.4166667", "-10.0 °C, 0.10", "297.2 K, 2.972"})
+    void percentOfAReadingIsOfTheReadingShown(String typed, double limit) {
+        var read = (Value.Measured)
+                Entry.understand(AIR, typed, new Accuracy(0.01, 0, 0, 0, 0)).value();
+        double step = read.resolution();
+        assertThat(read.standardUncertainty()).isCloseTo(Math.sqrt(limit * limit / 3 + step * step / 12), within(1e-6));
     }
 
     @ParameterizedTest
@@ -48,13 +92,35 @@ class EntryTest {
         "03/2025, 2025-03-01, 2025-03-31",
         "2025-W14, 2025-03-31, 2025-04-06",
         "2025w1, 2024-12-30, 2025-01-05",
+        "wk 12 2020, 2020-03-16, 2020-03-22",
+        "Week 12/2020, 2020-03-16, 2020-03-22",
+        "2020 wk. 53, 2020-12-28, 2021-01-03",
+        "May 2021, 2021-05-01, 2021-05-31",
+        "sept. 2019, 2019-09-01, 2019-09-30",
+        "2021 December, 2021-12-01, 2021-12-31",
+        "12/2020, 2020-12-01, 2020-12-31",
+        "12.2020, 2020-12-01, 2020-12-31",
     })
     void monthsAndWeeksAreSpans(String typed, LocalDate first, LocalDate last) {
         assertThat(value(MONTH, typed)).isEqualTo(new Value.Within(first, last));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"2025-13", "2025-W60", "last spring", "", "25-3", "2025-00"})
+    @ValueSource(
+            strings = {
+                "2025-13",
+                "2025-W60",
+                "last spring",
+                "",
+                "25-3",
+                "2025-00",
+                "2021-W53",
+                "wk 53 2021",
+                "Mayhem 2021",
+                "May 21",
+                "0001-05",
+                "9999-01"
+            })
     void otherDatesAreRefused(String typed) {
         assertThatThrownBy(() -> value(MONTH, typed)).hasMessageContaining("2025-03");
     }

@@ -72,4 +72,27 @@ class BundleTest {
         assertThatThrownBy(() -> Bundle.of(Collections.nCopies(11, 1.0))).hasMessageContaining("1 to 10");
         assertThatThrownBy(() -> Bundle.of(List.of(0.01, 0.0))).hasMessageContaining("wider than nothing");
     }
+
+    /** Two circles side by side: the ring grows by as much as each of them. Three equal: 1 + 2/√3 shared by three. */
+    @Test
+    void growthFollowsEachCircle() {
+        assertThat(Bundle.of(List.of(1.0, 0.5)).growth()).containsExactly(new double[] {1, 1}, within(0.02));
+        double third = (1 + 2 / Math.sqrt(3)) / 3;
+        assertThat(Bundle.of(List.of(1.0, 1.0, 1.0)).growth())
+                .containsExactly(new double[] {third, third, third}, within(0.05));
+    }
+
+    /** The ring of a bundle twice as thick is twice as wide (Euler): Σ rᵢ · growthᵢ = R. */
+    @ParameterizedTest
+    @ValueSource(ints = {3, 4, 5, 7})
+    void growthAddsUpToTheRing(int count) {
+        Random random = new Random(count);
+        List<Double> radii = random.doubles(count, 0.5, 2).boxed().toList();
+        Bundle bundle = Bundle.of(radii);
+        double sum = 0;
+        for (int i = 0; i < count; i++) {
+            sum += radii.get(i) * bundle.growth()[i];
+        }
+        assertThat(sum).isCloseTo(bundle.radius(), within(0.06 * bundle.radius()));
+    }
 }

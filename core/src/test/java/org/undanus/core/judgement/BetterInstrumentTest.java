@@ -71,4 +71,13 @@ class BetterInstrumentTest {
         assertThat(forFront(read("1.4 m").toolcase(BEST))).isEmpty();
         assertThat(forFront(new CaseFixture().toolcase(BEST))).isEmpty();
     }
+
+    @Test
+    void theInstrumentItWasReadWithIsNotOffered() {
+        CaseFixture close = new CaseFixture()
+                .accuracy(InstrumentKind.TAPE, COARSE.accuracy())
+                .toolcase(COARSE, GOOD, BEST)
+                .readWith("good", "siting.outdoor-clearance-front", "outdoor", "920 mm");
+        assertThat(forFront(close).orElseThrow()).containsExactly(BEST);
+    }
 }

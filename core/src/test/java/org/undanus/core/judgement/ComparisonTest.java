@@ -126,4 +126,23 @@ class ComparisonTest {
         MarginBar bar = MarginBar.of(compare(0, 0, BOOK, limit("code", Bound.AT_MOST, 0)));
         assertThat(bar.needle()).isBetween(0.0, 1.0);
     }
+
+    @Test
+    void authoritiesThatSayTheSameBothBind() {
+        Comparison comparison = compare(
+                0.5,
+                0,
+                BOOK,
+                limit("code", Bound.AT_MOST, 1),
+                limit("maker", Bound.AT_MOST, 1),
+                limit("practice", Bound.AT_MOST, 2));
+        assertThat(comparison.limits()).extracting(Comparison.Held::binds).containsExactly(true, true, false);
+    }
+
+    @ParameterizedTest(name = "{0}: {1} at most 1.0 lacks {2}")
+    @CsvSource({"GUARDED, 1.03, 0.05", "GUARDED, 0.99, 0.01", "PLAIN, 1.03, 0.03", "GUARDED_ACCEPTANCE, 0.99, 0.01"})
+    void whatIsLackingLeavesRoomForTheUncertainty(DecisionRule rule, double value, double lacking) {
+        Comparison comparison = compare(value, 0.01, ruled(rule), limit("code", Bound.AT_MOST, 1));
+        assertThat(comparison.guard() - comparison.margin()).isCloseTo(lacking, within(1e-12));
+    }
 }

@@ -1,15 +1,25 @@
 package org.undanus.core.judgement;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Stage;
+import org.undanus.core.evidence.Value;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 
@@ -100,5 +110,58 @@ class JudgeTest {
         assertThat(summary.worst()).isEqualTo(Verdict.FAILS);
         assertThat(summary.count(Verdict.FAILS)).isEqualTo(1);
         assertThat(StationSummary.of(List.of()).worst()).isEqualTo(Verdict.DOES_NOT_APPLY);
+    }
+
+    private static final Requirement BROKEN = new Requirement() {
+        private final About about = About.of("siting.broken", Station.SITING, Scope.SYSTEM, "Broken", Severity.RECORD);
+
+        @Override
+        public About about() {
+            return about;
+        }
+
+        @Override
+        public Judgement judge(Examination x) {
+            throw new ArithmeticException("over zero");
+        }
+    };
+
+    @Test
+    void aRequirementThatThrowsIsReferredAndTold() {
+        Judge judge = new Judge(List.of(new StationPlan(Station.SITING, List.of(), List.of(BROKEN))));
+        CaseFixture fixture = new CaseFixture();
+        List<RuntimeException> told = new ArrayList<>();
+        List<Judgement> judgements = judge.containing((inItsPlace, failure) -> told.add(failure))
+                .judge(fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK);
+        assertThat(judgements).singleElement().satisfies(j -> {
+            assertThat(j.verdict()).isEqualTo(Verdict.REFER);
+            assertThat(j.because().toString()).contains("could not be computed");
+        });
+        assertThat(told).singleElement().isInstanceOf(ArithmeticException.class);
+        assertThatThrownBy(() -> judge.judge(fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK))
+                .isInstanceOf(ArithmeticException.class);
+    }
+
+    @Test
+    void aReadingSetAsideShowsNothingAndSaysWhy() {
+        CaseFixture fixture = new CaseFixture();
+        PointKey key = new PointKey("electrical.disconnect-present", "outdoor");
+        Evidence evidence = Evidence.of(List.of(new Reading(
+                new UUID(0, 1),
+                key,
+                "sort of",
+                new Value.SetAside("Answer yes or no."),
+                "",
+                Optional.empty(),
+                Grade.WITNESSED,
+                "inspector",
+                Instant.EPOCH,
+                Stage.FINAL)));
+        Judgement judgement = Walk.judge().judge(fixture.facts(), evidence, CaseFixture.PLATE_BOOK).stream()
+                .filter(j -> j.about().id().equals("electrical.disconnect-present"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(judgement.because().toString()).contains("sort of").contains("Answer yes or no.");
     }
 }

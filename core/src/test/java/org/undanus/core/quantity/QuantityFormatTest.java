@@ -101,6 +101,7 @@ class QuantityFormatTest {
             for (int i = 0; i < 2000; i++) {
                 double size = Math.pow(10, random.nextInt(11) - 5) * (1 + 9 * random.nextDouble());
                 boolean signed = dimension != Dimension.CONDUCTOR_AREA && dimension.lowest() < -1e9;
+                size += dimension == Dimension.TEMPERATURE ? 1 : 0;
                 Quantity quantity = dimension.of(signed && random.nextBoolean() ? -size : size);
                 double resolution = random.nextBoolean() ? 0 : Math.pow(10, random.nextInt(7) - 5);
                 for (QuantityFormat format : List.of(QuantityFormat.US, QuantityFormat.SI)) {

@@ -65,4 +65,19 @@ class UncertaintyTest {
         assertThat(split.si()).isCloseTo(11, within(1e-9));
         assertThat(Temperature.ofCelsius(13).plus(split).celsius()).isCloseTo(24, within(1e-9));
     }
+
+    @Test
+    void whereThereIsNothingOnOneSideTheOtherCounts() {
+        Uncertain slope = Propagation.through(v -> 1 / v[0], new Uncertain(2, 2));
+        assertThat(slope.standardUncertainty()).isEqualTo(0.25);
+    }
+
+    /** The greatest fixed ± is the inverse of what an instrument's accuracy comes to. */
+    @Test
+    void neededAccuracyGivesBackTheUncertaintyAskedFor() {
+        double needed = Accuracy.needed(0.01, 0.002).orElseThrow();
+        assertThat(2 * new Accuracy(0, 0, 0, needed, 0).standardUncertainty(5, 0.002))
+                .isCloseTo(0.01, within(1e-12));
+        assertThat(Accuracy.needed(0.001, 0.002)).isEmpty();
+    }
 }

@@ -48,7 +48,7 @@ class RuleBookReaderTest {
                 "papers.plate-age:|papers.plate-colour:|limits.papers.plate-colour|No limit is called",
                 "running.split: psychrometric|running.split: astrological|schools.running.split|is not one of psychrometric",
                 "decision-rule: guarded|decision-rule: lenient|decision-rule|is not one of guarded",
-                "version: 2|version: one|version|whole number",
+                "version: 3|version: one|version|whole number",
                 "title: Sallowmere|tittle: Sallowmere|tittle|Unknown key",
                 "[15 A, 20 A|[20 A, 15 A|sizes.electrical.device-sizes[1]|rise from first",
                 "electrical: recorded|electrical: rumoured|minimum-grades.electrical|is not one of witnessed",
@@ -69,7 +69,7 @@ class RuleBookReaderTest {
     @Test
     void findsEveryProblemInOneReading() {
         RuleBookException refused =
-                refused(BOOK.replace("version: 2", "version: x").replace("3 years", "3 psig"));
+                refused(BOOK.replace("version: 3", "version: x").replace("3 years", "3 psig"));
         assertThat(refused.problems()).hasSize(2);
     }
 

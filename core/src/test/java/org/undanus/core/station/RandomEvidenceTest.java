@@ -53,7 +53,7 @@ import org.undanus.core.station.siting.SitingFigure;
  * its round and is repeated by running the test again.
  */
 class RandomEvidenceTest {
-    private static final int ROUNDS = 3000;
+    private static final int ROUNDS = 2000;
     private static final List<String> MODELS = List.of("WS-12", "WS-12 I", "Nobody's", "DX-42 <b>");
 
     @Test
@@ -129,7 +129,7 @@ class RandomEvidenceTest {
             try {
                 return anySheet(random, model);
             } catch (IllegalArgumentException contradiction) {
-                assertThat(contradiction).hasMessageContaining("contradicts itself");
+                assertThat(contradiction.getMessage()).containsAnyOf("contradicts itself", "cannot be");
             }
         }
     }
@@ -248,7 +248,7 @@ class RandomEvidenceTest {
                     default -> point.least() + (point.most() - point.least()) * random.nextDouble();
                 };
         double whole = point.counted() ? Math.rint(si) : si;
-        double u = random.nextBoolean() ? 0 : Math.abs(whole) * 0.02 * random.nextDouble();
+        double u = Math.abs(whole) * List.of(0.0, 0.01, 0.02, 1.0).get(random.nextInt(4));
         return new Value.Measured(
                 point.dimension().orElseThrow().of(whole), u, random.nextBoolean() ? 0 : Math.abs(whole) * 0.01);
     }

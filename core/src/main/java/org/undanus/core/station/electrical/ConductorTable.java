@@ -31,6 +31,7 @@ final class ConductorTable {
     private final String name;
     private final String source;
     private final double baseAmbient;
+    private final boolean byCircuits;
     private final List<Entry> entries;
     private final List<Grouping> groupings;
 
@@ -38,6 +39,7 @@ final class ConductorTable {
         name = about.get("table");
         source = about.get("source");
         baseAmbient = Double.parseDouble(about.get("base_ambient_c"));
+        byCircuits = about.get("grouped_by").equals("circuits");
         entries = Csv.read(ConductorTable.class, "ampacity-" + name + ".csv").stream()
                 .map(row -> new Entry(
                         row.get("metal"),
@@ -49,8 +51,7 @@ final class ConductorTable {
                         Double.parseDouble(row.get("ampere"))))
                 .toList();
         groupings = Csv.read(ConductorTable.class, "grouping-" + name + ".csv").stream()
-                .map(row -> new Grouping(
-                        Integer.parseInt(row.get("up_to_conductors")), Double.parseDouble(row.get("factor"))))
+                .map(row -> new Grouping(Integer.parseInt(row.get("up_to")), Double.parseDouble(row.get("factor"))))
                 .toList();
     }
 
@@ -96,9 +97,14 @@ final class ConductorTable {
         return Math.sqrt(Math.max(0, room) / (rating - baseAmbient));
     }
 
-    double groupingFactor(int conductors) {
+    /**
+     * @param conductors current-carrying ones together, this circuit's own included
+     * @param loaded of this circuit; where the table counts circuits, the others are taken to have as many
+     */
+    double groupingFactor(int conductors, int loaded) {
+        int grouped = byCircuits ? (conductors + loaded - 1) / loaded : conductors;
         return groupings.stream()
-                .filter(g -> conductors <= g.upTo)
+                .filter(g -> grouped <= g.upTo)
                 .findFirst()
                 .orElse(groupings.get(groupings.size() - 1))
                 .factor;

@@ -70,7 +70,7 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
         int bundled =
                 Math.max(loaded, (int) Math.round(x.need(BUNDLED).quantity().si()));
         return table.column(metal, area, insulation, loaded).map(column -> {
-            double grouping = table.groupingFactor(bundled);
+            double grouping = table.groupingFactor(bundled, loaded);
             double ceiling = table.column(metal, area, terminals, loaded)
                     .map(ConductorTable.Column::ampere)
                     .orElse(column.ampere());

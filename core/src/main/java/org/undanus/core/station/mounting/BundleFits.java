@@ -9,6 +9,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.geometry.Bundle;
 import org.undanus.core.installation.SheetFigure;
 import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Finding;
 import org.undanus.core.judgement.Judgement;
@@ -16,9 +17,10 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
@@ -51,32 +53,40 @@ final class BundleFits implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Optional<List<LineBundle.Part>> parts = LineBundle.parts(x);
-        if (parts.isEmpty()) {
+        Optional<LineBundle> bundle = LineBundle.of(x);
+        if (bundle.isEmpty()) {
             return x.notShown(LineBundle.missing(x));
         }
-        double packed = 2 * LineBundle.packed(parts.get()).radius();
-        double wanted = packed * (1 + x.rules().number(SLACK));
+        Uncertain packed = bundle.get().diameter();
+        double room = 1 + x.rules().number(SLACK);
         List<Limit> limits = x.limits(LIMIT, SheetLimit.atLeast(SheetFigure.HOLE_DIAMETER));
         limits.add(new Limit(
                 x.rules().practice(),
                 Bound.AT_LEAST,
-                Length.ofMetres(wanted),
+                Length.ofMetres(packed.value() * room),
                 x.rules().setting(SLACK).source()));
         Finding finding = x.finding();
-        parts.get().forEach(part -> finding.step(part.title(), Length.ofMetres(part.outer())));
+        bundle.get().parts().forEach(part -> finding.step(part.title(), Length.ofMetres(part.outer())));
         finding.step(
                 "Smallest circle about the bundle",
                 "packed",
-                Length.ofMetres(packed),
+                Text.of("{}", Text.Amount.of(Dimension.LENGTH, packed, 0)),
                 "smallest of many packings, free of overlap");
         Value.Measured hole = x.need(HOLE_DIAMETER);
-        return WithinLimits.judge(
-                finding,
-                LIMIT,
-                hole.uncertain(),
-                hole.resolution(),
-                limits,
-                "Ask for a wider hole, or lead the cable through another");
+        // what the bundle asks for is uncertain too, and a limit carries no uncertainty: it is counted with the hole
+        double both = Math.hypot(hole.standardUncertainty(), room * packed.standardUncertainty());
+        Optional<Comparison> held =
+                finding.hold(LIMIT, new Uncertain(hole.quantity().si(), both), hole.resolution(), limits);
+        return finding.conclude(
+                held.orElseThrow().verdict(), finding.room(), remedy(finding, hole, bundle.get(), room));
+    }
+
+    /** A drain with a hole of its own is often easier to have than a wider hole. */
+    private static Text remedy(Finding finding, Value.Measured hole, LineBundle bundle, double room) {
+        Length rest = Length.ofMetres(2 * bundle.withoutDrain().radius() * room);
+        Text wider = Text.of("Ask for a hole at least {} wider", finding.lacking());
+        return rest.si() <= hole.quantity().si() - hole.uncertain().expanded()
+                ? Text.of("{}, or give the drain a hole of its own: the rest needs {}.", wider, rest)
+                : Text.of("{}, or lead the cable and the drain through others.", wider);
     }
 }

@@ -45,13 +45,13 @@ public record PenetrationFigure(List<Hole> holes) {
     }
 
     private static Hole hole(Component component, Examination x, Judgements judgements) {
-        Optional<List<LineBundle.Part>> parts = LineBundle.parts(x);
-        Optional<Bundle> bundle = parts.map(LineBundle::packed);
+        Optional<LineBundle> lines = LineBundle.of(x);
+        Optional<Bundle> bundle = lines.map(LineBundle::packed);
         List<Part> placed = new ArrayList<>();
         bundle.ifPresent(b -> {
             for (int i = 0; i < b.circles().size(); i++) {
                 Bundle.Circle c = b.circles().get(i);
-                placed.add(new Part(parts.get().get(i).title(), c.x(), c.y(), c.radius()));
+                placed.add(new Part(lines.get().parts().get(i).title(), c.x(), c.y(), c.radius()));
             }
         });
         Optional<Double> slack = x.rules().decides(BundleFits.SLACK)

@@ -24,14 +24,11 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Text;
-import org.undanus.core.rules.Setting;
 
 /** Old refrigerant lines that stay are of the new unit's sizes and clean of old oil and refrigerant. Source: data sheet. */
 final class KeptLines implements Requirement {
-    private static final Setting SAME_TUBE = new Setting(
-            "papers.tube-rounding", Dimension.LENGTH, "Rounding between inch and millimetre names of one tube");
     private static final About ABOUT = About.of(
                     "papers.kept-lines",
                     Station.PAPERS,
@@ -40,7 +37,6 @@ final class KeptLines implements Requirement {
                     Severity.DAMAGE)
             .sources("Plate and data sheet of the new units", "Data sheet, reuse of lines")
             .needs(KEPT_LINES)
-            .settings(SAME_TUBE)
             .cautions("Old lines may still hold pressure: recovery first, by a licensed person.");
 
     @Override
@@ -57,13 +53,21 @@ final class KeptLines implements Requirement {
         if (outdoor.isEmpty()) {
             return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The system has no outdoor unit."), "");
         }
+        Tubes tubes = Tubes.of(x.rules());
         List<Point> missing = x.missing(OLD_LIQUID_LINE, OLD_SUCTION_LINE, OLD_REFRIGERANT, LINES_CLEANED);
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
+        if (tubes.sizes().isEmpty()) {
+            return x.finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("This version of the rule book names no standard tubes."),
+                            "Move the installation to a newer version of its rule book.");
+        }
         Examination outside = x.at(outdoor.get());
         Finding finding = x.finding();
-        List<String> faults = new ArrayList<>();
+        List<Text> faults = new ArrayList<>();
         for (var sizes : List.of(
                 List.of(OLD_LIQUID_LINE, PlatePoints.LIQUID_LINE),
                 List.of(OLD_SUCTION_LINE, PlatePoints.SUCTION_LINE))) {
@@ -72,17 +76,29 @@ final class KeptLines implements Requirement {
             if (wanted.isEmpty()) {
                 return outside.notShown(List.of(sizes.get(1)));
             }
-            double difference =
-                    Math.abs(old.quantity().si() - wanted.get().quantity().si());
-            double rounding = (old.resolution() + wanted.get().resolution()) / 2
-                    + old.uncertain().expanded();
+            Tubes.Match match = tubes.nearest(old);
+            if (match.others()) {
+                return finding.conclude(
+                        Verdict.NOT_SHOWN,
+                        Text.of(
+                                "{} of {} could be more than one standard tube, {} the nearest.",
+                                sizes.get(0).title(),
+                                new Text.Amount(old.quantity(), FINE, 0),
+                                match.tube()),
+                        "Gauge the bare tube with a caliper, to a tenth of a millimetre.");
+            }
+            Length asked = tubes.nearest(wanted.get()).tube();
             finding.step(
                     sizes.get(1).title(),
-                    "old, asked",
-                    Text.of("{}, {}", old.quantity(), wanted.get().quantity()),
-                    "");
-            if (difference > rounding + x.rules().number(SAME_TUBE)) {
-                faults.add(sizes.get(0).title().toLowerCase(Locale.ROOT));
+                    "nearest standard tube: old, asked",
+                    Text.of("{}, {}", match.tube(), asked),
+                    "ASTM B280, standard sizes as in the rule book");
+            if (!match.tube().equals(asked)) {
+                faults.add(Text.of(
+                        "{} is {}, {} is asked for",
+                        sizes.get(0).title().toLowerCase(Locale.ROOT),
+                        match.tube(),
+                        asked));
             }
         }
         String before = x.chosen(OLD_REFRIGERANT).orElseThrow();
@@ -93,7 +109,7 @@ final class KeptLines implements Requirement {
         if (!faults.isEmpty()) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("Of another size than the new unit asks for: {}.", String.join(", ", faults)),
+                    new Text("Of another size: " + "{}; ".repeat(faults.size() - 1) + "{}.", List.copyOf(faults)),
                     "Have new lines run, or the maker's written consent to these sizes.");
         }
         if (!cleaned) {
@@ -104,4 +120,7 @@ final class KeptLines implements Requirement {
         }
         return finding.conclude(Verdict.MEETS, Text.of("The sizes suit and the lines are clean."), "");
     }
+
+    /** Tubes are told apart by tenths of a millimetre. */
+    private static final double FINE = 5e-5;
 }

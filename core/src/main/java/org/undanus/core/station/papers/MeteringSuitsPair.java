@@ -39,34 +39,35 @@ final class MeteringSuitsPair implements Requirement {
     @Override
     public Judgement judge(Examination x) {
         Finding finding = x.finding();
-        Optional<DataSheet> sheet = x.sheet();
-        Optional<String> wanted = sheet.flatMap(DataSheet::meteringDevice);
-        Optional<Length> orifice = x.facts()
-                .outdoorUnit()
-                .flatMap(unit -> x.at(unit).sheet())
-                .flatMap(outdoor -> outdoor.pairWith(x.written(MODEL).orElseThrow()))
+        Optional<DataSheet> outdoor =
+                x.facts().outdoorUnit().flatMap(unit -> x.at(unit).sheet());
+        Optional<Length> orifice = outdoor.flatMap(
+                        sheet -> sheet.pairWith(x.written(MODEL).orElseThrow()))
                 .flatMap(DataSheet.Pair::meteringSize);
-        if (wanted.isEmpty() && orifice.isEmpty()) {
+        Optional<DataSheet> coil =
+                x.sheet().filter(sheet -> sheet.meteringDevice().isPresent());
+        // a pair listed with an orifice asks for one, whatever the coil's own sheet leaves out
+        Optional<String> wanted = coil.flatMap(DataSheet::meteringDevice).or(() -> orifice.map(any -> ORIFICE));
+        if (wanted.isEmpty()) {
             return finding.conclude(
                     Verdict.DOES_NOT_APPLY, Text.of("No data sheet asks for a certain metering device here."), "");
         }
-        Optional<String> found = x.chosen(METERING_DEVICE);
-        if (wanted.isPresent() && found.isEmpty()) {
+        Optional<String> found =
+                x.chosen(METERING_DEVICE).or(() -> x.measured(METERING_SIZE).map(stamped -> ORIFICE));
+        if (found.isEmpty()) {
             return x.notShown(List.of(METERING_DEVICE));
         }
-        if (wanted.isPresent()) {
-            finding.step("Found at the coil", found.get())
-                    .step(
-                            "Built with",
-                            "",
-                            Text.of("{}", wanted.get()),
-                            sheet.get().document());
-            if (!wanted.equals(found)) {
-                return finding.conclude(
-                        Verdict.FAILS,
-                        Text.of("It has a {}; its sheet names a {}.", found.get(), wanted.get()),
-                        "Do not charge by the wrong method. Have the device the sheet names fitted.");
-            }
+        finding.step("Found at the coil", found.get())
+                .step(
+                        coil.isPresent() ? "Built with" : "Listed pair asks for",
+                        "",
+                        Text.of("{}", wanted.get()),
+                        coil.or(() -> outdoor).orElseThrow().document());
+        if (!wanted.equals(found)) {
+            return finding.conclude(
+                    Verdict.FAILS,
+                    Text.of("Found at the coil: {}. The data sheet names: {}.", found.get(), wanted.get()),
+                    "Do not charge by the wrong method. Have the device the sheet names fitted.");
         }
         if (orifice.isPresent()) {
             Optional<Value.Measured> size = x.measured(METERING_SIZE);
@@ -89,6 +90,7 @@ final class MeteringSuitsPair implements Requirement {
         return finding.conclude(Verdict.MEETS, Text.of("It is what the data sheets ask for."), "");
     }
 
+    private static final String ORIFICE = METERING_DEVICE.options().get(0);
     private static final double ROUNDING = 1e-9;
 
     /** Orifices are told apart by hundredths of a millimetre. */

@@ -2,6 +2,7 @@ package org.undanus.core.station.papers;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
@@ -13,6 +14,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationPlan;
+import org.undanus.core.quantity.Dimension;
 
 /** What station 1 asks and judges. */
 public final class Papers {
@@ -117,5 +119,10 @@ public final class Papers {
                                 "Have a wider drain run; diameter")
                         .against(SheetLimit.atLeast(SheetFigure.DRAIN_SIZE)),
                 new KeptFlue());
+    }
+
+    /** The lists of standard sizes a rule book must give. */
+    public static Map<String, Dimension> sizeLists() {
+        return Map.of(Tubes.SIZES, Dimension.LENGTH);
     }
 }

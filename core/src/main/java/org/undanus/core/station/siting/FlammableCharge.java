@@ -88,11 +88,10 @@ final class FlammableCharge implements Requirement {
         }
         Value.Measured plate = factory.get();
         Optional<Value.Measured> added = x.at(outdoor.get()).measured(ADDED_CHARGE);
-        double more = added.map(a -> a.quantity().si()).orElse(0.0);
-        double total = plate.quantity().si() + more;
+        double total = plate.quantity().si() + added.map(a -> a.quantity().si()).orElse(0.0);
         double limit = refrigerant.lowerFlammabilityLimit().orElseThrow();
         finding.step("Factory charge", plate.quantity())
-                .step("Added", added.isPresent() ? "" : "nothing recorded", Mass.ofKilograms(more), "");
+                .step("Added", "", added.map(a -> Text.of("{}", a.quantity())).orElse(Text.of("not read")), "");
         Setting volume = refrigerant.safetyClass().endsWith("2L") ? FREE_VOLUME_MILD : FREE_VOLUME;
         double free = x.rules().number(volume) * limit;
         finding.step(
@@ -101,6 +100,9 @@ final class FlammableCharge implements Requirement {
                 Mass.ofKilograms(free),
                 x.rules().setting(volume).source());
         if (total <= free) {
+            if (added.isEmpty()) {
+                return x.at(outdoor.get()).notShown(List.of(ADDED_CHARGE));
+            }
             return finding.conclude(Verdict.MEETS, Text.of("{} is free of room limits.", Mass.ofKilograms(total)), "");
         }
         List<Point> missing = x.missing(ROOM_AREA, MOUNTING_PLACE);
@@ -131,12 +133,16 @@ final class FlammableCharge implements Requirement {
                 added.map(Value.Measured::uncertain).orElse(Uncertain.exact(0)));
         // what the room bears is uncertain too, and a limit carries no uncertainty: it is counted with the charge
         double both = Math.hypot(charge.standardUncertainty(), bearable.standardUncertainty());
-        return WithinLimits.judge(
+        Judgement judgement = WithinLimits.judge(
                 finding,
                 LIMIT,
                 new Uncertain(total, both),
                 0,
                 limits,
                 "Less charge, a larger room or the standard's other measures; refrigerant");
+        // what was added and not read only makes it more: a fault is one already, anything else is not shown
+        return added.isPresent() || judgement.verdict() == Verdict.FAILS
+                ? judgement
+                : x.at(outdoor.get()).notShown(List.of(ADDED_CHARGE));
     }
 }

@@ -26,30 +26,38 @@ class ConductorTableTest {
         "2/0 AWG, copper, 75, 175",
     })
     void platePracticeReadsThePublishedColumns(String size, String metal, int rating, double ampere) {
-        assertThat(PLATE.column(metal, area(size), rating))
+        assertThat(PLATE.column(metal, area(size), rating, 2))
                 .hasValueSatisfying(c -> assertThat(c.ampere()).isEqualTo(ampere));
     }
 
-    @ParameterizedTest(name = "{0} at {1} °C: {2} A")
-    @CsvSource({"1.5 mm2, 70, 19.5", "4 mm2, 70, 36", "6 mm2, 90, 58", "16 mm2, 90, 107"})
-    void designPracticeReadsThePublishedColumns(String size, int rating, double ampere) {
-        assertThat(DESIGN.column("copper", area(size), rating))
+    @ParameterizedTest(name = "{0} at {1} °C, {2} loaded: {3} A")
+    @CsvSource({
+        "1.5 mm2, 70, 2, 19.5",
+        "4 mm2, 70, 2, 36",
+        "6 mm2, 90, 2, 58",
+        "16 mm2, 90, 2, 107",
+        "2.5 mm2, 70, 3, 24",
+        "4 mm2, 90, 3, 40",
+        "50 mm2, 70, 3, 144"
+    })
+    void designPracticeReadsThePublishedColumns(String size, int rating, int loaded, double ampere) {
+        assertThat(DESIGN.column("copper", area(size), rating, loaded))
                 .hasValueSatisfying(c -> assertThat(c.ampere()).isEqualTo(ampere));
     }
 
     @Test
     void anInsulationBetweenColumnsUsesTheCoolerOne() {
-        assertThat(PLATE.column("copper", area("8 AWG"), 70)).hasValueSatisfying(c -> {
+        assertThat(PLATE.column("copper", area("8 AWG"), 70, 2)).hasValueSatisfying(c -> {
             assertThat(c.rating()).isEqualTo(60);
             assertThat(c.ampere()).isEqualTo(40);
         });
-        assertThat(DESIGN.column("copper", area("4 mm2"), 60)).isEmpty();
+        assertThat(DESIGN.column("copper", area("4 mm2"), 60, 2)).isEmpty();
     }
 
     @Test
     void aMetricSizeIsNotTakenForItsNeighbourGauge() {
-        assertThat(PLATE.column("copper", area("10 mm2"), 75)).isEmpty();
-        assertThat(DESIGN.column("copper", area("8 AWG"), 70)).isEmpty();
+        assertThat(PLATE.column("copper", area("10 mm2"), 75, 2)).isEmpty();
+        assertThat(DESIGN.column("copper", area("8 AWG"), 70, 2)).isEmpty();
     }
 
     /** Factors printed in the codes' own tables, which follow the same equation: 0.82 at 50 °C for 90 °C and so on. */
@@ -62,6 +70,19 @@ class ConductorTableTest {
     @ParameterizedTest
     @CsvSource({"1, 1", "3, 1", "4, 0.8", "6, 0.8", "7, 0.7", "10, 0.5", "41, 0.35", "100, 0.35"})
     void groupingSteps(int conductors, double factor) {
-        assertThat(PLATE.groupingFactor(conductors)).isEqualTo(factor);
+        assertThat(PLATE.groupingFactor(conductors, 2)).isEqualTo(factor);
+    }
+
+    /** IEC 60364-5-52, table B.52.17: circuits together, whatever their phases. */
+    @ParameterizedTest
+    @CsvSource({"2, 2, 1", "4, 2, 0.8", "3, 3, 1", "6, 3, 0.8", "6, 2, 0.7", "24, 2, 0.45", "60, 2, 0.38"})
+    void designPracticeGroupsByCircuits(int conductors, int loaded, double factor) {
+        assertThat(DESIGN.groupingFactor(conductors, loaded)).isEqualTo(factor);
+    }
+
+    @Test
+    void onlyDesignPracticeTellsPhases() {
+        assertThat(DESIGN.tellsPhases()).isTrue();
+        assertThat(PLATE.tellsPhases()).isFalse();
     }
 }

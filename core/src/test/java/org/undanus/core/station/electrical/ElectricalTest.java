@@ -8,10 +8,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Step;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.rules.Authority;
 
 class ElectricalTest {
 
@@ -62,6 +65,7 @@ class ElectricalTest {
         Judgement judgement = new CaseFixture()
                 .outdoor("plate.compressor-current", "17.9 A")
                 .outdoor("plate.fan-current", "1.4 A")
+                .outdoor("plate.heater-current", "0 A")
                 .outdoor("electrical.device-rating", "45 A")
                 .judge("electrical.overcurrent-device");
         assertThat(judgement.verdict()).isEqualTo(Verdict.FAILS);
@@ -74,9 +78,10 @@ class ElectricalTest {
 
     @Test
     void computedMaximumIsNeverBelowTheMinimum() {
-        // heaters make 2.25 × 4 + 30 = 39 A yet 1.25 × 4 + 1.25 × 24 = 35 A: 35 A stands
+        // 2.25 × 4 + 24 = 33 A, yet 1.25 × 4 + 1.25 × 24 = 35 A: 35 A stands
         Judgement judgement = new CaseFixture()
                 .outdoor("plate.compressor-current", "4 A")
+                .outdoor("plate.fan-current", "0 A")
                 .outdoor("plate.heater-current", "24 A")
                 .outdoor("electrical.device-rating", "35 A")
                 .judge("electrical.overcurrent-device");
@@ -85,7 +90,7 @@ class ElectricalTest {
 
     @Test
     void anAirHandlerIsReckonedFromFanAndHeaters() {
-        // 1.25 × 4 + 1.25 × 40 = 55 A; 2.25 × 4 + 50 = 59 A, but no standard size between: next above 55 is 60
+        // 1.25 × 4 + 1.25 × 40 = 55 A; 2.25 × 4 + 40 = 49 A, and no standard size between: next above 55 is 60
         Judgement judgement = new CaseFixture()
                 .indoorKind(Component.Kind.INDOOR_DUCTED, true)
                 .indoor("plate.fan-current", "4 A")
@@ -167,6 +172,8 @@ class ElectricalTest {
                         new CaseFixture().rules(CaseFixture.DESIGN_BOOK), size, "copper", "70", "30.0 °C")
                 .outdoor("plate.compressor-current", "19 A")
                 .outdoor("plate.fan-current", "1 A")
+                .outdoor("plate.heater-current", "0 A")
+                .outdoor("plate.phases", "1")
                 .outdoor("plate.maximum-overcurrent-device", "40 A")
                 .outdoor("electrical.device-rating", rating);
         assertThat(fixture.judge("electrical.overcurrent-device").verdict()).isEqualTo(device);
@@ -211,6 +218,7 @@ class ElectricalTest {
         assertThat(new CaseFixture()
                         .outdoor("plate.compressor-current", "17.9 A")
                         .outdoor("plate.fan-current", "1.4 A")
+                        .outdoor("plate.heater-current", "0 A")
                         .outdoor("electrical.disconnect-present", "yes")
                         .outdoor(point, typed)
                         .judge(requirement)
@@ -267,5 +275,108 @@ class ElectricalTest {
                         .judge("electrical.running-current")
                         .verdict())
                 .isEqualTo(verdict);
+    }
+
+    /** 2.5 mm² PVC, method C, 30 °C: two loaded conductors carry 27 A, three carry 24 A (IEC 60364-5-52, B.52.2 and B.52.4). */
+    @ParameterizedTest(name = "{0} phases, device {1}: {2}")
+    @CsvSource({"1, 25 A, MEETS", "3, 25 A, FAILS", "3, 24 A, MEETS", "3, 20 A, MEETS"})
+    void threePhasesLoadThreeConductors(String phases, String device, Verdict verdict) {
+        CaseFixture fixture = conductor(
+                        new CaseFixture().rules(CaseFixture.DESIGN_BOOK), "2.5 mm2", "copper", "70", "30.0 °C")
+                .accuracy(InstrumentKind.THERMOMETER, Accuracy.EXACT)
+                .outdoor("electrical.ambient", "30.0 °C")
+                .outdoor("electrical.bundled-conductors", "2")
+                .outdoor("plate.phases", phases)
+                .outdoor("plate.minimum-circuit-ampacity", "10 A")
+                .outdoor("plate.maximum-overcurrent-device", "40 A")
+                .outdoor("electrical.device-rating", device);
+        assertThat(fixture.judge("electrical.conductor-ampacity").verdict()).isEqualTo(verdict);
+    }
+
+    @Test
+    void phasesAreAskedForWhereTheTableTellsThem() {
+        CaseFixture design = conductor(
+                        new CaseFixture().rules(CaseFixture.DESIGN_BOOK), "2.5 mm2", "copper", "70", "30.0 °C")
+                .outdoor("plate.minimum-circuit-ampacity", "10 A");
+        Judgement judgement = design.judge("electrical.conductor-ampacity");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(judgement.because().toString()).contains("Phases");
+        assertThat(conductor(plated(), "8 AWG", "copper", "75", "86 °F")
+                        .judge("electrical.conductor-ampacity")
+                        .verdict())
+                .isEqualTo(Verdict.MEETS);
+    }
+
+    /** Heaters belong to ampacity with their factor, to the largest device without: 2.25 × 10 + 1 + 20 = 43.5, size 40. */
+    @ParameterizedTest
+    @CsvSource({"40 A, MEETS", "45 A, FAILS"})
+    void heatersCountOnceForTheLargestDevice(String device, Verdict verdict) {
+        Judgement judgement = new CaseFixture()
+                .outdoor("plate.compressor-current", "10 A")
+                .outdoor("plate.fan-current", "1 A")
+                .outdoor("plate.heater-current", "20 A")
+                .outdoor("electrical.device-rating", device)
+                .judge("electrical.overcurrent-device");
+        assertThat(judgement.verdict()).isEqualTo(verdict);
+        assertThat(judgement
+                        .comparison()
+                        .orElseThrow()
+                        .binding()
+                        .limit()
+                        .authority()
+                        .kind())
+                .isEqualTo(Authority.Kind.COMPUTED);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "plate.fan-current, plate.heater-current, Heater current",
+        "plate.heater-current, plate.fan-current, Fan full-load"
+    })
+    void aCurrentThatNobodyReadIsNotNought(String read, String unread, String named) {
+        Judgement judgement = new CaseFixture()
+                .outdoor("plate.compressor-current", "17.9 A")
+                .outdoor(read, "0 A")
+                .outdoor("electrical.device-rating", "40 A")
+                .judge("electrical.overcurrent-device");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(judgement.because().toString()).contains(named);
+    }
+
+    @Test
+    void aCompressorsDeviceMayBeAboveItsConductors() {
+        Judgement judgement = conductor(plated(), "10 AWG", "copper", "75", "86 °F")
+                .outdoor("electrical.device-rating", "40 A")
+                .judge("electrical.overcurrent-device");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.MEETS);
+        assertThat(judgement.because().toString()).contains("240.4(G)").contains("30.0 A");
+        assertThat(conductor(plated(), "8 AWG", "copper", "75", "86 °F")
+                        .outdoor("electrical.device-rating", "40 A")
+                        .judge("electrical.overcurrent-device")
+                        .because()
+                        .toString())
+                .doesNotContain("240.4");
+    }
+
+    @ParameterizedTest(name = "panel visible {0} at {1}: {2}")
+    @CsvSource({"yes, 30 ft, MEETS", "yes, 60 ft, FAILS", "yes, 15.0 m, TOO_CLOSE", "no, 30 ft, FAILS"})
+    void thePanelItselfMayServeAsTheDisconnect(String visible, String distance, Verdict verdict) {
+        Judgement judgement = new CaseFixture()
+                .rules(CaseFixture.DESIGN_BOOK)
+                .outdoor("electrical.disconnect-present", "no")
+                .outdoor("electrical.panel-visible", visible)
+                .outdoor("electrical.panel-distance", distance)
+                .judge("electrical.disconnect-present");
+        assertThat(judgement.verdict()).isEqualTo(verdict);
+    }
+
+    @Test
+    void aVisiblePanelAtAnUnreadDistanceIsNotShown() {
+        assertThat(new CaseFixture()
+                        .outdoor("electrical.disconnect-present", "no")
+                        .outdoor("electrical.panel-visible", "yes")
+                        .judge("electrical.disconnect-present")
+                        .verdict())
+                .isEqualTo(Verdict.NOT_SHOWN);
     }
 }

@@ -8,10 +8,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Accuracy;
 
 class MountingTest {
 
@@ -58,7 +60,7 @@ class MountingTest {
     }
 
     @ParameterizedTest(name = "hole {0}: {1}")
-    @CsvSource({"70 mm, MEETS", "50 mm, FAILS", "59 mm, TOO_CLOSE"})
+    @CsvSource({"80 mm, MEETS", "40 mm, FAILS", "65 mm, TOO_CLOSE", "59 mm, TOO_CLOSE"})
     void willItFit(String hole, Verdict verdict) {
         assertThat(before().indoor("mounting.hole-diameter", hole)
                         .judge("mounting.bundle-fits")
@@ -67,7 +69,7 @@ class MountingTest {
     }
 
     @ParameterizedTest(name = "inside {0}, outside {1}: {2}")
-    @CsvSource({"2.000 m, 1.980 m, MEETS", "2.000 m, 2.004 m, FAILS", "2.000 m, 1.994 m, TOO_CLOSE"})
+    @CsvSource({"2000 mm, 1980 mm, MEETS", "2000 mm, 2004 mm, FAILS", "2000 mm, 1994 mm, TOO_CLOSE"})
     void willItDrain(String inside, String outside, Verdict verdict) {
         assertThat(before().indoor("mounting.hole-inner-height", inside)
                         .indoor("mounting.hole-outer-height", outside)
@@ -141,5 +143,42 @@ class MountingTest {
                         .because()
                         .toString())
                 .contains("Not due before the final visit");
+    }
+
+    /** Insulation is on both lines and measured once: its doubt weighs more than that of drain or cable. */
+    @Test
+    void theBundlesOwnDoubtIsCarried() {
+        double coarse = bundle(Accuracy.ofConstant(0.003));
+        double fine = bundle(Accuracy.ofConstant(0.0002));
+        assertThat(coarse).isGreaterThan(0.007);
+        assertThat(fine).isLessThan(0.003);
+    }
+
+    private static double bundle(Accuracy tape) {
+        return new CaseFixture()
+                .accuracy(InstrumentKind.TAPE, tape)
+                .at(Stage.BEFORE_COVER)
+                .outdoor("plate.liquid-line", "6.35 mm")
+                .outdoor("plate.suction-line", "9.52 mm")
+                .indoor("mounting.line-insulation", "9 mm")
+                .indoor("mounting.drain-diameter", "16 mm")
+                .indoor("mounting.cable-diameter", "12 mm")
+                .indoor("mounting.hole-diameter", "65 mm")
+                .judge("mounting.bundle-fits")
+                .comparison()
+                .orElseThrow()
+                .measured()
+                .expanded();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"62 mm, true", "50 mm, false"})
+    void aHoleOfItsOwnForTheDrainIsOfferedWhereTheRestFits(String hole, boolean offered) {
+        Judgement judgement = before().accuracy(InstrumentKind.TAPE, Accuracy.ofConstant(0.0005))
+                .indoor("mounting.drain-diameter", "32 mm")
+                .indoor("mounting.hole-diameter", hole)
+                .judge("mounting.bundle-fits");
+        assertThat(judgement.remedy().orElseThrow().toString().contains("drain a hole of its own"))
+                .isEqualTo(offered);
     }
 }

@@ -18,6 +18,7 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
+import org.undanus.core.quantity.UnitSystem;
 
 /** Station 1: what stays of an old system, plate against sheet, capacity against load, instruments. */
 class ReplacementTest {
@@ -82,6 +83,9 @@ class ReplacementTest {
         "6.4 mm, 3/8 in, yes, MEETS",
         "6.4 mm, 1/2 in, yes, FAILS",
         "1/4 in, 3/8 in, no, FAILS",
+        "6 mm, 10 mm, yes, MEETS", // the metric names of 1/4 in and 3/8 in
+        "6.35 mm, 8.0 mm, yes, FAILS", // 5/16 in
+        "6.35 mm, 1 cm, yes, NOT_SHOWN", // 5/16 in, 3/8 in or 1/2 in
     })
     void oldLinesAreOfTheNewSizesAndClean(String liquid, String suction, String cleaned, Verdict verdict) {
         CaseFixture fixture = fixture()
@@ -94,6 +98,22 @@ class ReplacementTest {
                 .read("papers.lines-cleaned", "system", cleaned);
         assertThat(fixture.judge("papers.kept-lines").verdict()).isEqualTo(verdict);
         assertThat(fixture.judge("papers.kept-lines").component()).isEqualTo("system");
+    }
+
+    /** 2 cm is not 7/8 in for want of digits: it may be 3/4 in as well. */
+    @Test
+    void aRoundedTubeIsNamedWithItsNearest() {
+        Judgement judgement = fixture()
+                .outdoor("plate.liquid-line", "1/4 in")
+                .outdoor("plate.suction-line", "7/8 in")
+                .read("papers.kept-lines", "system", "yes")
+                .read("papers.old-liquid-line", "system", "1/4 in")
+                .read("papers.old-suction-line", "system", "2 cm")
+                .read("papers.old-refrigerant", "system", "R410A")
+                .read("papers.lines-cleaned", "system", "yes")
+                .judge("papers.kept-lines");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(judgement.because().in(UnitSystem.US)).contains("3/4 in the nearest");
     }
 
     @Test

@@ -6,11 +6,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.Authority;
 
 class RunningTest {
 
@@ -77,7 +79,7 @@ class RunningTest {
         CaseFixture fixture = running("54.5 °F").indoor("operation.run-time", "4 min");
         assertThat(fixture.judge("running.steady").verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(fixture.judge("running.split").verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(fixture.judge("running.split").because().toString()).contains("nothing settles before 15 min");
+        assertThat(fixture.judge("running.split").because().toString()).contains("a reading counts after 15 min");
     }
 
     @ParameterizedTest(name = "{0} then 54.5 °F: {1}")
@@ -108,7 +110,7 @@ class RunningTest {
     }
 
     @Test
-    void wetBulbAboveDryBulbCannotBeUsed() {
+    void aWetBulbBelowWhatDryAirCouldShowCannotBeUsed() {
         Judgement judgement =
                 running("54.5 °F").indoor("running.return-wet-bulb", "40.0 °F").judge("running.split");
         assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
@@ -132,5 +134,116 @@ class RunningTest {
         CaseFixture starved = running("51.0 °F").indoor("running.airflow", "800 cfm");
         assertThat(starved.judge("running.split").derivation())
                 .anyMatch(step -> step.how().equals("measured here"));
+    }
+
+    /** Bulbs good to ±0.2 K each, read to 0.1 °F: they may cross by 0.47 K of doubt, no more. */
+    @ParameterizedTest(name = "wet bulb {0} over a dry bulb of 75.0 °F: refused {1}")
+    @CsvSource({"75.0 °F, false", "75.8 °F, false", "75.9 °F, true", "80.0 °F, true"})
+    void aWetBulbAboveTheDryBulbIsRefusedAsAPair(String wet, boolean refused) {
+        Judgement judgement =
+                running("54.5 °F").indoor("running.return-wet-bulb", wet).judge("running.split");
+        assertThat(judgement.because().in(UnitSystem.US).contains("cannot lie above a dry bulb of 75.0 °F"))
+                .isEqualTo(refused);
+        assertThat(judgement.verdict() == Verdict.NOT_SHOWN).isEqualTo(refused);
+    }
+
+    @Test
+    void theLimitsOfTheCoilModelAreNobodysRule() {
+        assertThat(running("54.5 °F")
+                        .judge("running.split")
+                        .comparison()
+                        .orElseThrow()
+                        .limits())
+                .allSatisfy(held -> {
+                    assertThat(held.limit().authority().kind()).isEqualTo(Authority.Kind.COMPUTED);
+                    assertThat(held.limit().source()).contains("Ondrel 4410");
+                });
+    }
+
+    @Test
+    void doubtAboutTheAirflowMeasuredIsCarried() {
+        Accuracy fine = new Accuracy(0.01, 0, 0, 0, 0);
+        Accuracy rough = new Accuracy(0.15, 0, 0, 0, 0);
+        assertThat(expanded(rough)).isGreaterThan(expanded(fine) + 0.5);
+    }
+
+    private static double expanded(Accuracy hood) {
+        return running("54.5 °F")
+                .accuracy(InstrumentKind.FLOW_HOOD, hood)
+                .indoor("running.airflow", "1200 cfm")
+                .judge("running.split")
+                .comparison()
+                .orElseThrow()
+                .measured()
+                .expanded();
+    }
+
+    /** The pair is rated at 1200 cfm; the coil model holds from 30 to 200 % of that. */
+    @ParameterizedTest
+    @CsvSource({"350 cfm, NOT_SHOWN", "2500 cfm, NOT_SHOWN", "1200 cfm, MEETS"})
+    void anAirflowFarFromTheRatedExpectsNothing(String airflow, Verdict verdict) {
+        Judgement judgement =
+                running("54.5 °F").indoor("running.airflow", airflow).judge("running.split");
+        assertThat(judgement.verdict()).isEqualTo(verdict);
+        assertThat(judgement.because().toString().contains("too far from the rated"))
+                .isEqualTo(verdict == Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void airflowMeasuredMovesTheExpectation() {
+        assertThat(expected(running("54.5 °F").indoor("running.airflow", "900 cfm")))
+                .isGreaterThan(expected(running("54.5 °F")) + 1);
+    }
+
+    @Test
+    void hotterOutdoorAirLowersTheExpectation() {
+        assertThat(expected(running("54.5 °F").indoor("running.outdoor-dry-bulb", "110.0 °F")))
+                .isLessThan(expected(running("54.5 °F")) - 0.5);
+    }
+
+    @Test
+    void veryHighUpTheAirIsBlamedNotTheBulbs() {
+        Judgement judgement = running("54.5 °F").elevation(4500).judge("running.split");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(judgement.because().toString()).contains("too thin");
+        assertThat(running("54.5 °F")
+                        .elevation(4100)
+                        .judge("running.split")
+                        .because()
+                        .toString())
+                .doesNotContain("too thin");
+    }
+
+    /** Two readings of a display that steps by 1 K cannot show half a kelvin in five minutes. */
+    @ParameterizedTest(name = "display step {0} K: {1}")
+    @CsvSource({"1, NOT_SHOWN", "0.1, MEETS"})
+    void settlingIsJudgedByTheDisplayToo(double step, Verdict verdict) {
+        Instrument thermometer = Instrument.plain(
+                "thermometer", "Thermometer", InstrumentKind.THERMOMETER, new Accuracy(0, 0, 0, 0.2, step));
+        CaseFixture fixture = running("54.5 °F")
+                .toolcase(thermometer)
+                .readWith("thermometer", "running.supply-earlier", "indoor", "54.5 °F")
+                .readWith("thermometer", "running.supply-dry-bulb", "indoor", "54.5 °F");
+        assertThat(fixture.judge("running.steady").verdict()).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0} after four minutes")
+    @CsvSource({"46.0 °F, true", "54.5 °F, false", "66.0 °F, false"})
+    void aSplitThatIsHighBeforeItSettlesIsSaidToBe(String supply, boolean high) {
+        Judgement judgement =
+                running(supply).indoor("operation.run-time", "4 min").judge("running.split");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(judgement.because().toString().contains("high already")).isEqualTo(high);
+    }
+
+    @Test
+    void aSecondShortOfTheTimeIsPrintedAsSuch() {
+        assertThat(running("54.5 °F")
+                        .indoor("operation.run-time", "14 min 59 s")
+                        .judge("running.steady")
+                        .because()
+                        .toString())
+                .contains("14 min 59 s")
+                .contains("15 min of running");
     }
 }

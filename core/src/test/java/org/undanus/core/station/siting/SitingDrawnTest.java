@@ -313,6 +313,9 @@ class SitingDrawnTest {
         assertThat(ChargeLimit.kilograms(0.307, 1.8, 20)).isCloseTo(4.599, within(0.01));
         assertThat(ChargeLimit.area(0.307, 1.8, 4.599)).isCloseTo(20, within(0.1));
         CaseFixture small = fixture().indoor("plate.refrigerant", "R32").outdoor("plate.charge", "1.2 kg");
+        assertThat(small.judge("siting.flammable-charge").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(small.judge("siting.flammable-charge").because().toString()).contains("Refrigerant added");
+        small.outdoor("siting.added-charge", "0 g");
         assertThat(small.judge("siting.flammable-charge").verdict()).isEqualTo(Verdict.MEETS);
         assertThat(small.judge("siting.flammable-charge").because().toString()).contains("free of room limits");
         CaseFixture large = fixture()
@@ -326,6 +329,19 @@ class SitingDrawnTest {
                         .judge("siting.flammable-charge")
                         .verdict())
                 .isEqualTo(Verdict.MEETS);
+        // what nobody read of the charge only makes it more: too much is a fault already, enough room is not shown
+        CaseFixture unread = fixture()
+                .indoor("plate.refrigerant", "R32")
+                .indoor("siting.room-area", "20 m2")
+                .indoor("siting.mounting-place", "wall");
+        assertThat(unread.outdoor("plate.charge", "4.9 kg")
+                        .judge("siting.flammable-charge")
+                        .verdict())
+                .isEqualTo(Verdict.FAILS);
+        assertThat(unread.outdoor("plate.charge", "3.1 kg")
+                        .judge("siting.flammable-charge")
+                        .verdict())
+                .isEqualTo(Verdict.NOT_SHOWN);
         assertThat(fixture()
                         .indoor("plate.refrigerant", "R410A")
                         .judge("siting.flammable-charge")

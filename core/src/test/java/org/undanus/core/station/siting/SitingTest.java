@@ -10,6 +10,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.UnitSystem;
 
 class SitingTest {
@@ -36,8 +37,8 @@ class SitingTest {
         Judgement judgement = new CaseFixture()
                 .outdoor("siting.outdoor-clearance-front", "30 in")
                 .judge("siting.outdoor-clearance-front");
-        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.US)).contains("6 in more");
-        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.SI)).contains("152 mm more");
+        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.US)).contains("6-1/4 in more");
+        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.SI)).contains("156 mm more");
         assertThat(judgement.because().in(UnitSystem.US)).contains("6 in short").contains("Lake Halls");
     }
 
@@ -54,13 +55,25 @@ class SitingTest {
     }
 
     @Test
-    void tooCloseSaysWhichInstrumentWouldSettleIt() {
-        assertThat(new CaseFixture()
-                        .outdoor("siting.outdoor-clearance-front", "914 mm")
-                        .judge("siting.outdoor-clearance-front")
-                        .because()
-                        .toString())
-                .contains("good to ±");
+    void tooCloseSaysHowGoodAnInstrumentWouldSettleIt() {
+        // 1.6 mm inside 914.4 mm: √3 · √(0.8² − 1²/12) = 1.29 mm, or 0.05 in
+        Text because = front("916 mm");
+        assertThat(because.in(UnitSystem.SI)).contains("accuracy of ±1 mm or better");
+        assertThat(because.in(UnitSystem.US)).contains("accuracy of ±0.05 in or better");
+    }
+
+    /** 0.4 mm inside: a tape read to the millimetre cannot tell, however good it is. */
+    @Test
+    void nothingIsSaidWhereNoInstrumentWouldHelp() {
+        assertThat(front("914.8 mm").toString()).contains("±0.3 mm");
+        assertThat(front("914 mm").toString()).isEqualTo("The uncertainty straddles the limit (Lake Halls programme).");
+    }
+
+    private static Text front(String taped) {
+        return new CaseFixture()
+                .outdoor("siting.outdoor-clearance-front", taped)
+                .judge("siting.outdoor-clearance-front")
+                .because();
     }
 
     @ParameterizedTest
