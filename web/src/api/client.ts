@@ -9,6 +9,7 @@ export interface Problem {
   detail: string;
   fields?: Record<string, string>;
   ask?: boolean;
+  choices?: string[];
   yours?: unknown;
   theirs?: unknown;
   problems?: { line: number; key: string; message: string }[];

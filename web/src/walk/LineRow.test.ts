@@ -23,7 +23,7 @@ const line: Line = {
 };
 
 function row(save: () => Promise<void>, over: Partial<Line> = {}) {
-  const understand = vi.fn().mockResolvedValue({ us: "3' 0\"", si: "914 mm", plausible: true });
+  const understand = vi.fn().mockResolvedValue({ us: "3' 0\"", si: "914 mm", plausible: true, choices: [] });
   const wrapper = mount(LineRow, {
     props: { line: { ...line, ...over }, judgements: [], instruments: [], understand, save },
   });
@@ -93,4 +93,62 @@ test("few choices are buttons that save at once", async () => {
   const { wrapper } = row(save, { kind: "YES_NO" });
   await wrapper.findAll("button.option")[1]!.trigger("click");
   expect(save.mock.calls[0]?.[1].typed).toBe("no");
+});
+
+test("what may have been meant is one tap away", async () => {
+  const save = vi
+    .fn()
+    .mockRejectedValueOnce(
+      new ProblemError({ status: 422, detail: "Two values: which one?", choices: ["208 V", "230 V"] }),
+    )
+    .mockResolvedValueOnce(undefined);
+  const { wrapper } = row(save);
+  await wrapper.find("input").setValue("208/230 V");
+  await wrapper.find("input").trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  expect(wrapper.findAll("[role=alert] button").map((b) => b.text())).toEqual(["208 V", "230 V"]);
+  await wrapper.findAll("[role=alert] button")[1]?.trigger("click");
+  expect(save.mock.calls[1]?.[1].typed).toBe("230 V");
+});
+
+test("choices stand there before Enter, and go when typing goes on", async () => {
+  vi.useFakeTimers();
+  const { wrapper, understand } = row(vi.fn());
+  understand.mockResolvedValue({ plausible: false, problem: "Two ways.", choices: ["2.5 mm", "2500 mm"] });
+  await wrapper.find("input").setValue("2.500 mm");
+  await vi.advanceTimersByTimeAsync(300);
+  expect(wrapper.find("[role=alert]").text()).toContain("Which one is meant?");
+  await wrapper.find("input").setValue("2.5000 mm");
+  expect(wrapper.find("[role=alert]").exists()).toBe(false);
+  vi.useRealTimers();
+});
+
+test("the same reading loaded anew does not wipe what is typed over it", async () => {
+  const reading = {
+    id: "r1",
+    typed: "36 in",
+    grade: "WITNESSED" as const,
+    by: "inspector",
+    at: "2026-09-01T08:00:00Z",
+  };
+  const { wrapper } = row(vi.fn(), { reading });
+  await wrapper.find("input").setValue("37 i");
+  await wrapper.setProps({ line: { ...line, reading: { ...reading } } });
+  expect(wrapper.find("input").element.value).toBe("37 i");
+  await wrapper.setProps({ line: { ...line, reading: { ...reading, id: "r2", typed: "38 in" } } });
+  expect(wrapper.find("input").element.value).toBe("38 in");
+});
+
+test("a reading set aside keeps its text and says why", () => {
+  const { wrapper } = row(vi.fn(), {
+    reading: {
+      id: "r1",
+      typed: "silver",
+      setAside: "It is not one of the choices.",
+      grade: "WITNESSED",
+      by: "inspector",
+      at: "2026-09-01T08:00:00Z",
+    },
+  });
+  expect(wrapper.text()).toContain("set aside: It is not one of the choices.");
 });

@@ -36,21 +36,26 @@ const instrument = ref("");
 const echo = ref<Schemas["Echo"]>();
 const problem = ref("");
 const ask = ref(false);
+/** What may have been meant by what was refused. */
+const meant = ref<string[]>([]);
 const theirs = ref<Schemas["ReadingView"]>();
 const busy = ref(false);
 const field = ref<HTMLInputElement | HTMLSelectElement>();
 /** Kept while a save is tried again, so that the server keeps one reading however often it hears of it. */
 let attempt: { id: string; typed: string } | undefined;
 
+// by its id: the same reading loaded anew must not wipe what is being typed over it
 watch(
-  () => props.line.reading,
-  (reading) => {
+  () => props.line.reading?.id,
+  () => {
+    const reading = props.line.reading;
     typed.value = reading?.typed ?? "";
     grade.value = reading?.grade ?? (inspects.value ? "WITNESSED" : "RECORDED");
     instrument.value = reading?.instrument ?? "";
     echo.value = undefined;
     problem.value = "";
     ask.value = false;
+    meant.value = [];
     theirs.value = undefined;
     attempt = undefined;
   },
@@ -86,6 +91,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 function typing() {
   problem.value = "";
   ask.value = false;
+  meant.value = [];
   echo.value = undefined;
   clearTimeout(timer);
   if (props.line.kind === "QUANTITY" && typed.value.trim()) {
@@ -95,6 +101,7 @@ function typing() {
         const answer = await props.understand(props.line, asked, instrument.value || undefined);
         if (asked === typed.value) {
           echo.value = answer;
+          meant.value = answer.choices;
         }
       } catch {
         // without an answer there is simply nothing to echo
@@ -146,6 +153,7 @@ async function commit(confirmed = false, basedOn = props.line.reading?.id) {
   } catch (thrown) {
     const known = thrown instanceof ProblemError ? thrown.problem : undefined;
     ask.value = known?.ask === true;
+    meant.value = known?.choices ?? [];
     theirs.value = known?.status === 409 ? (known.theirs as Schemas["ReadingView"] | undefined) : undefined;
     problem.value = sentence(thrown);
     field.value?.focus();
@@ -269,8 +277,12 @@ defineExpose({ focus: () => field.value?.focus() });
       </button>
       <VerdictMark v-if="worst && line.reading" :verdict="worst.verdict" />
     </div>
-    <div v-if="problem" class="problem" role="alert">
-      <span class="error">{{ problem }}</span>
+    <div v-if="problem || meant.length" class="problem" role="alert">
+      <span v-if="problem" class="error">{{ problem }}</span>
+      <span v-else class="quiet">Which one is meant?</span>
+      <button v-for="choice in meant" :key="choice" type="button" class="button mono" @click="choose(choice)">
+        {{ choice }}
+      </button>
       <button v-if="ask" type="button" class="button" @click="commit(true)">Save as it is</button>
       <template v-if="theirs">
         <button type="button" class="button" @click="commit(false, theirs.id)">Save mine, {{ typed }}</button>
@@ -279,6 +291,9 @@ defineExpose({ focus: () => field.value?.focus() });
     </div>
     <p v-if="worst && line.reading && worst.verdict !== 'MEETS'" class="answer">
       <VerdictMark :verdict="worst.verdict" :size="12" worded /> {{ worst.because }}
+    </p>
+    <p v-if="line.reading?.setAside" class="answer">
+      Kept but set aside: {{ line.reading.setAside }} Read it again.
     </p>
     <p v-if="line.goodEnough" class="better">{{ line.goodEnough }}</p>
     <PhotoStrip

@@ -163,3 +163,57 @@ test("what cannot be loaded is said", async () => {
 test("lines are told apart by point and unit", () => {
   expect(lineKey({ point: "a", component: "x" })).not.toBe(lineKey({ point: "a", component: "y" }));
 });
+
+const savedB = (verdict: Judgement["verdict"], figures = {}) =>
+  ({
+    line: { ...line("b"), earlier: 1 },
+    changed: [judgement("r.b@outdoor-1", verdict, "b")],
+    route: [{ key: "siting" }],
+    figures,
+  }) as never;
+
+test("a save answered after the station was changed leaves the new station as it is", async () => {
+  const key = ref("siting");
+  const { save, station: shown, route, scope } = await walk(key);
+  let answer: (saved: never) => void = () => undefined;
+  post.mockReturnValueOnce(new Promise<never>((resolve) => (answer = resolve)));
+  const saving = save(line("b"), {} as never);
+  get.mockImplementation(async (path: string) =>
+    path.includes("/stations/")
+      ? ({ ...structuredClone(station), key: "electrical" } as never)
+      : ([] as never),
+  );
+  key.value = "electrical";
+  await flushPromises();
+  answer(savedB("MEETS", { siting: [] }));
+  await saving;
+  expect(shown.value?.key).toBe("electrical");
+  expect(shown.value?.figures).toEqual({});
+  expect(shown.value?.lines.map((l) => l.earlier)).toEqual([0, 0]);
+  expect(route.value).toHaveLength(1);
+  scope.stop();
+});
+
+test("saves that cross ask for the station anew, so that no late answer stands", async () => {
+  const { save, scope } = await walk();
+  const answers: ((saved: never) => void)[] = [];
+  post.mockImplementation(() => new Promise<never>((resolve) => answers.push(resolve)));
+  const first = save(line("a"), {} as never);
+  const second = save(line("b"), {} as never);
+  get.mockClear();
+  answers[1]?.(savedB("MEETS"));
+  await second;
+  answers[0]?.(savedB("FAILS"));
+  await first;
+  expect(get.mock.calls.some(([path]) => path.includes("/stations/siting"))).toBe(true);
+  scope.stop();
+});
+
+test("a save by itself asks for nothing more", async () => {
+  const { save, scope } = await walk();
+  get.mockClear();
+  post.mockResolvedValueOnce(savedB("MEETS"));
+  await save(line("b"), {} as never);
+  expect(get).not.toHaveBeenCalled();
+  scope.stop();
+});

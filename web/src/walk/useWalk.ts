@@ -24,12 +24,16 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
   const instruments = shallowRef<Schemas["InstrumentView"][]>([]);
   const problem = ref("");
   let asked = 0;
+  let loading = 0;
+  let saving = 0;
+  let saves = 0;
 
   const path = computed(() => `/api/installations/${id.value}`);
 
   async function load() {
     const mine = ++asked;
     problem.value = "";
+    loading++;
     try {
       if (installation.value?.id !== id.value) {
         const [facts, tools] = await Promise.all([
@@ -54,6 +58,8 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
       if (mine === asked) {
         problem.value = sentence(thrown);
       }
+    } finally {
+      loading--;
     }
   }
 
@@ -78,10 +84,28 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     );
   }
 
+  /**
+   * Saves a reading and shows what it changed, where that station is still the one on the screen. Where another save or a
+   * load was under way, its answer may be of before: then the station is asked for anew.
+   */
   async function save(line: Line, reading: Schemas["TypedReading"]) {
-    const saved = await api.post<Schemas["SavedReading"]>(`${path.value}/readings?units=${units()}`, reading);
+    const from = path.value;
+    const at = stationKey.value;
+    const crossed = saving > 0 || loading > 0;
+    const startedAt = ++saves;
+    saving++;
+    let saved: Schemas["SavedReading"];
+    try {
+      saved = await api.post<Schemas["SavedReading"]>(`${from}/readings?units=${units()}`, reading);
+    } finally {
+      saving--;
+    }
+    if (from !== path.value) {
+      return;
+    }
+    route.value = saved.route;
     const now = station.value;
-    if (now) {
+    if (now?.key === at) {
       const changed = new Map(saved.changed.map((j) => [j.key, j]));
       station.value = {
         ...now,
@@ -90,7 +114,9 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
         figures: saved.figures,
       };
     }
-    route.value = saved.route;
+    if (crossed || startedAt !== saves || loading > 0) {
+      await load();
+    }
   }
 
   function understand(line: Line, typed: string, instrument?: string) {

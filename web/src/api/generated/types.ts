@@ -908,6 +908,7 @@ export interface components {
             uncertainty?: string;
             plausible: boolean;
             problem?: string;
+            choices: string[];
         };
         TrialView: {
             view: components["schemas"]["PlanView"];
@@ -1108,6 +1109,7 @@ export interface components {
             us?: string;
             si?: string;
             uncertainty?: string;
+            setAside?: string;
             instrument?: string;
             /** @enum {string} */
             grade: "WITNESSED" | "LOGGED" | "RECORDED" | "STATED";

@@ -182,7 +182,7 @@ class BadInputTest {
                         .json()
                         .at("/book/version")
                         .asInt())
-                .isEqualTo(3);
+                .isEqualTo(4);
     }
 
     @ParameterizedTest

@@ -66,7 +66,7 @@ public final class Entry {
     }
 
     private static Understood quantity(Point point, String typed, Accuracy accuracy) {
-        var read = FieldNotation.parse(typed, point.dimension().orElseThrow());
+        var read = FieldNotation.parse(typed, point.dimension().orElseThrow(), point::plausible);
         double si = read.value().si();
         requirePossible(point, typed, si);
         double u = accuracy.standardUncertainty(read.size(), read.resolution());

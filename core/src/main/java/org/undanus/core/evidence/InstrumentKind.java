@@ -7,6 +7,7 @@ import org.undanus.core.quantity.Dimension;
 public enum InstrumentKind {
     READ_OFF("read off", null),
     TAPE("tape", Dimension.LENGTH),
+    CALIPER("caliper", Dimension.LENGTH),
     LEVEL("level", Dimension.RATIO),
     SOUND_METER("sound meter", Dimension.SOUND_LEVEL),
     GAUGE("gauge", Dimension.GAUGE_PRESSURE),

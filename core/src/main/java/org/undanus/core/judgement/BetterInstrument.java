@@ -39,7 +39,7 @@ public final class BetterInstrument {
                 .goodEnough(
                         kind,
                         FieldUnit.size(value, reading.unit()),
-                        Math.abs(comparison.margin()),
+                        comparison.allowed(),
                         Examination.use(facts, evidence, Optional.of(value.si()), on))
                 .stream()
                 .filter(instrument -> !reading.instrument().equals(Optional.of(instrument.id())))

@@ -3,7 +3,6 @@ package org.undanus.core.judgement;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.hipparchus.special.Erf;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.quantity.Dimension;
@@ -16,8 +15,8 @@ import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.RuleBook;
 
 /**
- * A measured value held against every authority's limit. The strictest limit of each side binds unless its authority
- * defers to another that has spoken (rule book). Guard bands and probability of conforming after JCGM 106.
+ * A measured value held against every authority's limit. The limit of each side that leaves the least room binds unless its
+ * authority defers to another that has spoken (rule book); two that say the same both bind. Guard bands and probability of conforming after JCGM 106.
  *
  * @param measured in the SI unit of the dimension
  * @param resolution step of the measured value's last digit, SI
@@ -31,7 +30,7 @@ public record Comparison(
      * A limit as it stands here.
      *
      * @param deferral why it gives way, when it does
-     * @param binds whether it is the strictest of its side
+     * @param binds whether it leaves the least room of its side
      */
     public record Held(Limit limit, Optional<Deferral> deferral, boolean binds) {
         /** Room inside the limit, negative outside, SI. */
@@ -54,37 +53,44 @@ public record Comparison(
         if (spoken.isEmpty()) {
             throw new IllegalArgumentException("Nothing to compare with: " + key.id());
         }
+        DecisionRule rule = rules.decisionRule();
         List<Limit> standing = spoken.stream()
                 .filter(limit -> rules.deferral(key, limit, spoken).isEmpty())
                 .toList();
-        Optional<Limit> floor = standing.stream()
-                .filter(l -> l.bound() == Bound.AT_LEAST)
-                .max(Comparator.comparingDouble(l -> l.value().si()));
-        Optional<Limit> ceiling = standing.stream()
-                .filter(l -> l.bound() == Bound.AT_MOST)
-                .min(Comparator.comparingDouble(l -> l.value().si()));
         List<Held> held = spoken.stream()
                 .map(limit -> new Held(
                         limit,
                         rules.deferral(key, limit, spoken),
-                        Stream.of(floor, ceiling)
-                                .flatMap(Optional::stream)
-                                .anyMatch(strictest -> standing.contains(limit) && asStrict(limit, strictest))))
+                        standing.contains(limit)
+                                && standing.stream()
+                                        .filter(other -> other.bound() == limit.bound())
+                                        .allMatch(other -> room(limit, measured, rule) <= room(other, measured, rule))))
                 .toList();
-        return new Comparison(key.dimension(), measured, resolution, held, rules.decisionRule());
+        return new Comparison(key.dimension(), measured, resolution, held, rule);
     }
 
-    /** Two authorities that say the same both bind. */
-    private static boolean asStrict(Limit limit, Limit strictest) {
-        return limit.bound() == strictest.bound()
-                && limit.value().si() == strictest.value().si();
+    /** What is left inside a limit once both uncertainties have had their share: the least of a side binds. */
+    private static double room(Limit limit, Uncertain measured, DecisionRule rule) {
+        double value = limit.value().si();
+        double margin = limit.bound() == Bound.AT_LEAST ? measured.value() - value : value - measured.value();
+        return margin - guard(limit, measured, rule);
+    }
+
+    private static double guard(Limit limit, Uncertain measured, DecisionRule rule) {
+        return rule == DecisionRule.PLAIN ? 0 : expanded(limit, measured);
+    }
+
+    /** U of the margin: of what is measured and of the limit, which do not depend on each other. */
+    private static double expanded(Limit limit, Uncertain measured) {
+        double together = Math.hypot(measured.standardUncertainty(), limit.standardUncertainty());
+        return new Uncertain(0, together).expanded();
     }
 
     /** The binding limit with the least room. */
     public Held binding() {
         return limits.stream()
                 .filter(Held::binds)
-                .min(Comparator.comparingDouble(held -> held.margin(measured.value())))
+                .min(Comparator.comparingDouble(held -> room(held.limit, measured, rule)))
                 .orElseThrow();
     }
 
@@ -102,20 +108,29 @@ public record Comparison(
     }
 
     public Verdict verdict() {
-        return limits.stream()
-                .filter(Held::binds)
-                .map(held -> side(held.margin(measured.value())))
-                .reduce(Verdict.MEETS, Verdict::or);
+        return limits.stream().filter(Held::binds).map(this::side).reduce(Verdict.MEETS, Verdict::or);
     }
 
-    /** The least room inside a limit with which a value meets it, SI. */
+    /** The least room inside the binding limit with which a value meets it, SI. */
     double guard() {
-        return rule == DecisionRule.PLAIN ? 0 : measured.expanded();
+        return guard(binding().limit, measured, rule);
     }
 
-    private Verdict side(double margin) {
+    /** The expanded uncertainty of the reading with which the margin found would settle the matter, SI; 0 where none would. */
+    double allowed() {
+        double limits = new Uncertain(0, binding().limit.standardUncertainty()).expanded();
+        return Math.sqrt(Math.max(0, margin() * margin() - limits * limits));
+    }
+
+    /** Expanded uncertainty of the margin to the binding limit, SI. */
+    double expanded() {
+        return expanded(binding().limit, measured);
+    }
+
+    private Verdict side(Held held) {
+        double margin = held.margin(measured.value());
         double slack = ROUNDING * Math.max(1e-6, Math.abs(measured.value()));
-        double guard = measured.expanded();
+        double guard = expanded(held.limit, measured);
         return switch (rule) {
             case PLAIN -> margin >= -slack ? Verdict.MEETS : Verdict.FAILS;
             case GUARDED ->
@@ -125,22 +140,26 @@ public record Comparison(
         };
     }
 
-    /** Probability that the true value lies inside all binding limits, the error taken as normal. */
+    /**
+     * Probability that the true value lies inside all binding limits, the error taken as normal. A floor and a ceiling are taken
+     * for one band, each as wide as its own doubt.
+     */
     public double probabilityOfConforming() {
-        double u = measured.standardUncertainty();
-        if (u == 0) {
-            return limits.stream().filter(Held::binds).allMatch(h -> h.margin(measured.value()) >= 0) ? 1 : 0;
+        double probability = 1;
+        for (Bound bound : Bound.values()) {
+            probability -= limits.stream()
+                    .filter(held -> held.binds && held.limit.bound() == bound)
+                    .mapToDouble(this::probabilityOutside)
+                    .max()
+                    .orElse(0);
         }
-        double low = Double.NEGATIVE_INFINITY;
-        double high = Double.POSITIVE_INFINITY;
-        for (Held held : limits) {
-            if (held.binds && held.limit.bound() == Bound.AT_LEAST) {
-                low = held.limit.value().si();
-            } else if (held.binds) {
-                high = held.limit.value().si();
-            }
-        }
-        return Math.max(0, normal((high - measured.value()) / u) - normal((low - measured.value()) / u));
+        return Math.max(0, probability);
+    }
+
+    private double probabilityOutside(Held held) {
+        double u = Math.hypot(measured.standardUncertainty(), held.limit.standardUncertainty());
+        double margin = held.margin(measured.value());
+        return u == 0 ? (margin >= 0 ? 0 : 1) : normal(-margin / u);
     }
 
     private static double normal(double z) {

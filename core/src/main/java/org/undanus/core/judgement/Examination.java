@@ -322,7 +322,7 @@ public final class Examination {
                 .findFirst()
                 .flatMap(reading -> {
                     double step = ((Value.Measured) reading.value()).resolution();
-                    OptionalDouble needed = Accuracy.needed(Math.abs(comparison.margin()), step);
+                    OptionalDouble needed = Accuracy.needed(comparison.allowed(), step);
                     return needed.isPresent() ? Optional.of(needed.getAsDouble()) : Optional.empty();
                 });
     }

@@ -68,11 +68,16 @@ public final class Finding {
                         Text.of(
                                 "{} {}",
                                 held.limit().bound().words(),
-                                held.limit().value()),
+                                Text.Amount.of(
+                                        key.dimension(),
+                                        new Uncertain(
+                                                held.limit().value().si(),
+                                                held.limit().standardUncertainty()),
+                                        0)),
                         held.limit().source());
             }
             step("Margin", "room to the binding limit", Text.of("{}", difference(key.dimension(), made.margin())), "");
-            if (measured.standardUncertainty() > 0) {
+            if (made.expanded() > 0) {
                 step(
                         "Probability of conforming",
                         "normal error about the reading",
@@ -120,7 +125,7 @@ public final class Finding {
                         gap,
                         who);
             default ->
-                Math.abs(made.margin()) < made.measured().expanded() * NEGLIGIBLE
+                Math.abs(made.margin()) < made.expanded() * NEGLIGIBLE
                         ? Text.of("The reading lies on the limit itself ({}): no instrument can settle that.", who)
                         : straddles(who, made);
         };

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoublePredicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -65,9 +66,11 @@ public final class FieldNotation {
     private final FoldedText folded;
     private final String text;
     private final Dimension dimension;
+    private final DoublePredicate usual;
     private int position;
 
-    private FieldNotation(FoldedText folded, Dimension dimension) {
+    private FieldNotation(FoldedText folded, Dimension dimension, DoublePredicate usual) {
+        this.usual = usual;
         this.folded = folded;
         this.text = folded.text();
         this.dimension = dimension;
@@ -82,6 +85,16 @@ public final class FieldNotation {
      *     (a temperature under absolute zero)
      */
     public static Understood parse(String typed, Dimension dimension) {
+        return parse(typed, dimension, any -> true);
+    }
+
+    /**
+     * Reads one quantity of which it is known what is usual: where a point may part thousands or decimals and only one of the
+     * two is usual, that one is meant ({@code 2.288 m} of a height).
+     *
+     * @param usual whether a value in SI is
+     */
+    public static Understood parse(String typed, Dimension dimension, DoublePredicate usual) {
         if (typed == null || typed.isBlank()) {
             throw new FieldNotationException("Nothing is written here. Write " + dimension.example() + ".", 0);
         }
@@ -92,28 +105,28 @@ public final class FieldNotation {
                     LONGEST);
         }
         try {
-            return single(typed, dimension);
+            return single(typed, dimension, usual);
         } catch (FieldNotationException e) {
             throw new FieldNotationException(
                     e.getMessage(),
                     e.position(),
                     e.choices().stream()
-                            .filter(choice -> readable(choice, dimension))
+                            .filter(choice -> readable(choice, dimension, usual))
                             .toList());
         }
     }
 
-    private static boolean readable(String choice, Dimension dimension) {
+    private static boolean readable(String choice, Dimension dimension, DoublePredicate usual) {
         try {
-            single(choice, dimension);
+            single(choice, dimension, usual);
             return true;
         } catch (FieldNotationException e) {
             return false;
         }
     }
 
-    private static Understood single(String typed, Dimension dimension) {
-        FieldNotation notation = new FieldNotation(FoldedText.of(typed), dimension);
+    private static Understood single(String typed, Dimension dimension, DoublePredicate usual) {
+        FieldNotation notation = new FieldNotation(FoldedText.of(typed), dimension, usual);
         Understood read = notation.read();
         if (read.value.si() < dimension.lowest()) {
             throw new FieldNotationException(
@@ -231,9 +244,9 @@ public final class FieldNotation {
     /** A number with a unit, with its smaller parts: feet and inches, pounds and ounces, hours, minutes and seconds. */
     private Amount amount() {
         int start = position;
-        WrittenNumber number = number();
-        FieldUnit unit = unit(number, null);
-        requireOneReading(number, unit);
+        WrittenNumber written = number();
+        FieldUnit unit = unit(written, null);
+        WrittenNumber number = oneReading(written, unit);
         double total = unit.toSi(number.value());
         double sign = number.negative() ? -1 : 1;
         int end = position;
@@ -267,7 +280,6 @@ public final class FieldNotation {
         FieldUnit unit = unit(number, larger);
         double si = unit.toSi(number.magnitude());
         if (smaller.contains(unit.symbol()) && si < larger.factor()) {
-            requireOneReading(number, unit);
             return Optional.of(new Amount(start, position, si, unit.step(number), number, unit));
         }
         position = start;
@@ -281,12 +293,18 @@ public final class FieldNotation {
         return number;
     }
 
-    /** {@code 2.500 mm} may be two and a half or two thousand five hundred. */
-    private void requireOneReading(WrittenNumber number, FieldUnit unit) {
+    /** {@code 2.500 mm} may be two and a half or two thousand five hundred: what is usual decides, or nobody can. */
+    private WrittenNumber oneReading(WrittenNumber number, FieldUnit unit) {
         boolean point = number.written().indexOf(',') < 0;
         if (!number.thousandOrDecimal()
                 || point && (unit.customary() || unit.symbol().isEmpty())) {
-            return;
+            return number;
+        }
+        WrittenNumber thousands = number.asThousands();
+        boolean usualAsDecimal = usual.test(unit.toSi(number.value()));
+        boolean usualAsThousands = usual.test(unit.toSi(thousands.value()));
+        if (usualAsDecimal != usualAsThousands) {
+            return usualAsDecimal ? number : thousands;
         }
         String digits = number.written().replace(',', '.');
         String decimal = new BigDecimal(digits).stripTrailingZeros().toPlainString();

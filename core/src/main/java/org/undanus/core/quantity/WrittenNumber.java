@@ -193,6 +193,13 @@ record WrittenNumber(
                 ambiguous);
     }
 
+    /** The same with its mark parting thousands instead of decimals. */
+    WrittenNumber asThousands() {
+        double thousand = 1000;
+        return new WrittenNumber(
+                written, start, end, signed, negative, magnitude * thousand, step * thousand, false, false, false);
+    }
+
     /** The number with its sign. */
     double value() {
         return negative ? -magnitude : magnitude;

@@ -68,6 +68,33 @@ class EntryTest {
                 .hasMessageContaining("cannot be the");
     }
 
+    /** A laser shows metres to the millimetre: 2288 m of a length of 0 to 30 m is not what was meant. */
+    @ParameterizedTest
+    @CsvSource({
+        "2.288 m, 2.288, 0.001",
+        "'1,220 mm', , ",
+        "2.500 mm, , ",
+        "1.005 m, 1.005, 0.001",
+        "'12,500 cm', 0.125, 0.00001"
+    })
+    void whereOnlyOneReadingIsUsualItIsMeant(String typed, Double si, Double resolution) {
+        if (si == null) {
+            assertThatThrownBy(() -> value(LENGTH, typed)).hasMessageContaining("two ways");
+        } else {
+            var read = (Value.Measured) value(LENGTH, typed);
+            assertThat(read.quantity().si()).isCloseTo(si, within(1e-9));
+            assertThat(read.resolution()).isCloseTo(resolution, within(1e-9));
+        }
+    }
+
+    @Test
+    void aThousandIsMeantWhereOnlyThatIsUsual() {
+        Point airflow = Point.quantity("x.flow", Scope.SYSTEM, Dimension.VOLUME_FLOW, "Airflow", "", 0.02, 10);
+        var read = (Value.Measured) value(airflow, "1,200 cfm");
+        assertThat(read.quantity().si()).isCloseTo(1200 * 4.719474e-4, within(1e-9));
+        assertThat(read.resolution()).isCloseTo(4.719474e-4, within(1e-12));
+    }
+
     @Test
     void whatIsPossibleIsMuchWiderThanWhatIsUsual() {
         assertThat(BORE.possible(BORE.least() / 10)).isTrue();

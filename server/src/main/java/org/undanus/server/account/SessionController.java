@@ -14,6 +14,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
@@ -80,7 +81,10 @@ class SessionController {
             request.changeSessionId();
         }
         SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(person.get(), null, List.of()));
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                person.get(),
+                null,
+                List.of(new SimpleGrantedAuthority("ROLE_" + person.get().role()))));
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, request, response);
         return session(person);

@@ -48,6 +48,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     ProblemDetail unsuitable(UnsuitableException e) {
         ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Cannot be taken", e.getMessage());
         problem.setProperty("fields", Map.of(e.field(), e.getMessage()));
+        if (!e.choices().isEmpty()) {
+            problem.setProperty("choices", e.choices());
+        }
         return problem;
     }
 

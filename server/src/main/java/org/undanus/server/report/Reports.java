@@ -1,5 +1,7 @@
 package org.undanus.server.report;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -12,9 +14,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.Base64;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -30,10 +30,12 @@ import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.templatemode.TemplateMode;
 import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 import org.undanus.core.evidence.Point;
+import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
+import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.photo.Photo;
@@ -46,14 +48,14 @@ class Reports {
     private static final int KEPT = 8;
     private static final int PREVIEW_DOTS_PER_INCH = 110;
 
+    /** Everything a report says comes from these. */
     private record Key(
-            String installation,
+            CaseFile.Header header,
+            Case facts,
             int readings,
-            Object corrections,
-            Object drawing,
-            Object photos,
-            Object instruments,
-            int version,
+            String rules,
+            List<Correction> corrections,
+            List<Photo> photos,
             UnitSystem units,
             Paper paper,
             String by) {}
@@ -61,14 +63,8 @@ class Reports {
     private final Corrections corrections;
     private final Photos photos;
     private final TemplateEngine templates;
-    private final Map<Key, byte[]> kept = new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, byte[]> eldest) {
-            return size() > KEPT;
-        }
-    };
+    private final Cache<Key, byte[]> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     Reports(Corrections corrections, Photos photos) {
         this.corrections = corrections;
@@ -84,25 +80,23 @@ class Reports {
     }
 
     byte[] pdf(CaseFile file, UnitSystem units, Paper paper, Person person) {
-        var raised = corrections.of(file);
+        List<Correction> raised = corrections.of(file);
         List<Photo> hung = photos.of(file);
         Key key = new Key(
-                file.header().id(),
+                file.header(),
+                file.facts(),
                 file.evidence().readings().size(),
+                file.rules().id() + "@" + file.rules().version(),
                 raised,
-                file.facts().plan(),
                 hung,
-                file.facts().toolcase(),
-                file.header().version(),
                 units,
                 paper,
                 person.title());
-        synchronized (kept) {
-            byte[] known = kept.get(key);
-            if (known != null) {
-                return known;
-            }
-        }
+        return kept.get(key, any -> make(file, raised, hung, units, paper, person));
+    }
+
+    private byte[] make(
+            CaseFile file, List<Correction> raised, List<Photo> hung, UnitSystem units, Paper paper, Person person) {
         ReportModel model = ReportModel.of(
                 file,
                 raised,
@@ -110,11 +104,7 @@ class Reports {
                 units,
                 Instant.now(),
                 person.title());
-        byte[] made = render(model, paper);
-        synchronized (kept) {
-            kept.put(key, made);
-        }
-        return made;
+        return render(model, paper);
     }
 
     private ReportModel.PhotoPart part(Photo photo, CaseFile file, Person person) {

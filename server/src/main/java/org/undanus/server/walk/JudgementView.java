@@ -1,6 +1,7 @@
 package org.undanus.server.walk;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
@@ -94,7 +95,7 @@ public record JudgementView(
                 judgement
                         .comparison()
                         .filter(c -> c.measured().standardUncertainty() > 0)
-                        .map(c -> String.format("%.1f %%", 100 * c.probabilityOfConforming())),
+                        .map(c -> String.format(Locale.ROOT, "%.1f %%", 100 * c.probabilityOfConforming())),
                 judgement.derivation().stream()
                         .map(s -> new StepView(s.name(), s.how(), s.value().in(units), s.source()))
                         .toList(),

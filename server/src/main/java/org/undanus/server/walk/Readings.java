@@ -18,6 +18,7 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.server.account.Person;
@@ -111,6 +112,8 @@ class Readings {
                 .orElseThrow(() -> new UnsuitableException("instrument", "There is no such instrument."));
         try {
             return Entry.understand(point, typed, accuracy);
+        } catch (FieldNotationException e) {
+            throw new UnsuitableException("typed", e.getMessage(), e.choices());
         } catch (IllegalArgumentException e) {
             throw new UnsuitableException("typed", e.getMessage());
         }

@@ -70,13 +70,17 @@ record StationView(
             Optional<ReadingView> reading,
             int earlier) {}
 
-    /** @param us what was understood, in US units; empty for other than quantities */
+    /**
+     * @param us what was understood, in US units; empty for other than quantities
+     * @param setAside why a kept reading can no longer be taken; it shows nothing, and its text stays
+     */
     record ReadingView(
             String id,
             String typed,
             Optional<String> us,
             Optional<String> si,
             Optional<String> uncertainty,
+            Optional<String> setAside,
             Optional<String> instrument,
             Grade grade,
             String by,
@@ -151,10 +155,9 @@ record StationView(
                         file.evidence(),
                         file.judgements(),
                         file.facts().on())
-                .map(better -> better.isEmpty()
-                        ? "No instrument in the toolcase would settle this."
-                        : "Would settle it: "
-                                + better.stream().map(Instrument::title).collect(Collectors.joining(", ")));
+                .filter(better -> !better.isEmpty())
+                .map(better -> "Would settle it: "
+                        + better.stream().map(Instrument::title).collect(Collectors.joining(", ")));
     }
 
     static ReadingView reading(Reading reading, UnitSystem units) {
@@ -166,6 +169,7 @@ record StationView(
                 measured.map(m -> QuantityFormat.US.format(m.quantity(), m.resolution())),
                 measured.map(m -> QuantityFormat.SI.format(m.quantity(), m.resolution())),
                 measured.filter(m -> m.standardUncertainty() > 0).map(m -> uncertainty(m, units)),
+                reading.value() instanceof Value.SetAside aside ? Optional.of(aside.why()) : Optional.empty(),
                 reading.instrument(),
                 reading.grade(),
                 reading.by(),

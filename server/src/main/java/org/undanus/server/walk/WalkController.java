@@ -58,13 +58,17 @@ class WalkController {
             @NotNull(message = "is missing") @Size(max = 400, message = "is longer than a reading can be") String typed,
             Optional<String> instrument) {}
 
-    /** @param problem why it could not be kept as it stands; half-typed text is no error */
+    /**
+     * @param problem why it could not be kept as it stands; half-typed text is no error
+     * @param choices what may have been meant, each ready to be typed instead
+     */
     record Echo(
             Optional<String> us,
             Optional<String> si,
             Optional<String> uncertainty,
             boolean plausible,
-            Optional<String> problem) {}
+            Optional<String> problem,
+            List<String> choices) {}
 
     private final CaseFiles cases;
     private final Readings readings;
@@ -147,7 +151,13 @@ class WalkController {
         try {
             understood = readings.understand(line.point(), question.typed(), question.instrument(), file.rules());
         } catch (UnsuitableException e) {
-            return new Echo(Optional.empty(), Optional.empty(), Optional.empty(), false, Optional.of(e.getMessage()));
+            return new Echo(
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    false,
+                    Optional.of(e.getMessage()),
+                    e.choices());
         }
         Optional<Value.Measured> measured =
                 understood.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
@@ -158,7 +168,8 @@ class WalkController {
                         .map(m -> StationView.uncertainty(
                                 m, units.orElse(file.rules().display()))),
                 understood.plausible(),
-                Optional.empty());
+                Optional.empty(),
+                List.of());
     }
 
     private static Station named(String key) {

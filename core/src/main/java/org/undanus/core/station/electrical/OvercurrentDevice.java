@@ -97,7 +97,8 @@ final class OvercurrentDevice implements Requirement {
                     x.rules().code(),
                     Bound.AT_MOST,
                     Current.ofAmperes(conductor.get().ampacity().value()),
-                    "IEC 60364-4-43: In ≤ Iz, what the conductors carry"));
+                    "IEC 60364-4-43: In ≤ Iz, what the conductors carry",
+                    conductor.get().ampacity().standardUncertainty()));
         }
         Value.Measured rating = x.need(DEVICE_RATING);
         Comparison held = finding.hold(LIMIT, rating.uncertain(), rating.resolution(), limits)

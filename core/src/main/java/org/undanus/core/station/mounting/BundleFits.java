@@ -64,7 +64,8 @@ final class BundleFits implements Requirement {
                 x.rules().practice(),
                 Bound.AT_LEAST,
                 Length.ofMetres(packed.value() * room),
-                x.rules().setting(SLACK).source()));
+                x.rules().setting(SLACK).source(),
+                packed.standardUncertainty() * room));
         Finding finding = x.finding();
         bundle.get().parts().forEach(part -> finding.step(part.title(), Length.ofMetres(part.outer())));
         finding.step(
@@ -73,10 +74,7 @@ final class BundleFits implements Requirement {
                 Text.of("{}", Text.Amount.of(Dimension.LENGTH, packed, 0)),
                 "smallest of many packings, free of overlap");
         Value.Measured hole = x.need(HOLE_DIAMETER);
-        // what the bundle asks for is uncertain too, and a limit carries no uncertainty: it is counted with the hole
-        double both = Math.hypot(hole.standardUncertainty(), room * packed.standardUncertainty());
-        Optional<Comparison> held =
-                finding.hold(LIMIT, new Uncertain(hole.quantity().si(), both), hole.resolution(), limits);
+        Optional<Comparison> held = finding.hold(LIMIT, hole.uncertain(), hole.resolution(), limits);
         return finding.conclude(
                 held.orElseThrow().verdict(), finding.room(), remedy(finding, hole, bundle.get(), room));
     }

@@ -87,11 +87,18 @@ final class MountingPoints {
                     "As printed on it or measured.",
                     0.005,
                     0.1)
+            .with(InstrumentKind.CALIPER)
             .asOptional();
-    static final Point CABLE_DIAMETER =
-            hole("cable-diameter", "Cable in the bundle, outer diameter", "Outer sheath.", 0.002, 0.06);
+    static final Point CABLE_DIAMETER = hole(
+                    "cable-diameter", "Cable in the bundle, outer diameter", "Outer sheath.", 0.002, 0.06)
+            .with(InstrumentKind.CALIPER);
     static final Point INSULATION = hole(
-                    "line-insulation", "Line insulation, thickness", "Of each tube, one side.", 0.002, 0.06)
+                    "line-insulation",
+                    "Line insulation, thickness",
+                    "Of each tube, one side, not pressed.",
+                    0.002,
+                    0.06)
+            .with(InstrumentKind.CALIPER)
             .asOptional();
     static final Point SLEEVE = Point.yesNo(
                     "mounting.sleeve", Scope.INDOOR_UNIT, "Sleeve through the wall", "A tube lines the hole.")

@@ -1,5 +1,6 @@
 package org.undanus.core.station.papers;
 
+import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
@@ -68,19 +69,21 @@ final class PaperPoints {
 
     static final Point KEPT_LINES = kept("lines", "Refrigerant lines stay");
     static final Point OLD_LIQUID_LINE = old(
-            "old-liquid-line",
-            Dimension.LENGTH,
-            "Old liquid line, outer diameter",
-            "Gauge the bare tube.",
-            0.004,
-            0.04);
+                    "old-liquid-line",
+                    Dimension.LENGTH,
+                    "Old liquid line, outer diameter",
+                    "Gauge the bare tube.",
+                    0.004,
+                    0.04)
+            .with(InstrumentKind.CALIPER);
     static final Point OLD_SUCTION_LINE = old(
-            "old-suction-line",
-            Dimension.LENGTH,
-            "Old suction line, outer diameter",
-            "Gauge the bare tube.",
-            0.006,
-            0.08);
+                    "old-suction-line",
+                    Dimension.LENGTH,
+                    "Old suction line, outer diameter",
+                    "Gauge the bare tube.",
+                    0.006,
+                    0.08)
+            .with(InstrumentKind.CALIPER);
     static final Point OLD_REFRIGERANT = Point.choice(
                     "papers.old-refrigerant",
                     Scope.REPLACEMENT,

@@ -26,7 +26,7 @@ record Tubes(List<Length> sizes) {
     /** @throws IllegalStateException where the book names no tubes */
     Match nearest(Value.Measured read) {
         double si = read.quantity().si();
-        double doubt = read.resolution() / 2 + read.uncertain().expanded();
+        double doubt = Math.max(read.resolution() / 2, read.uncertain().expanded());
         List<Length> byDistance = sizes.stream()
                 .sorted(Comparator.comparingDouble(tube -> Math.abs(tube.si() - si)))
                 .toList();

@@ -115,7 +115,8 @@ final class FlammableCharge implements Requirement {
         Uncertain bearable = Propagation.through(v -> ChargeLimit.kilograms(limit, height, v[0]), area.uncertain());
         double most = bearable.value();
         List<Limit> limits = x.limits(LIMIT);
-        limits.add(new Limit(x.rules().code(), Bound.AT_MOST, Mass.ofKilograms(most), EDITION));
+        limits.add(new Limit(x.rules().code(), Bound.AT_MOST, Mass.ofKilograms(most), EDITION)
+                .within(bearable.standardUncertainty()));
         finding.step(
                         "Release height",
                         "",
@@ -131,12 +132,10 @@ final class FlammableCharge implements Requirement {
                 v -> v[0] + v[1],
                 plate.uncertain(),
                 added.map(Value.Measured::uncertain).orElse(Uncertain.exact(0)));
-        // what the room bears is uncertain too, and a limit carries no uncertainty: it is counted with the charge
-        double both = Math.hypot(charge.standardUncertainty(), bearable.standardUncertainty());
         Judgement judgement = WithinLimits.judge(
                 finding,
                 LIMIT,
-                new Uncertain(total, both),
+                charge,
                 0,
                 limits,
                 "Less charge, a larger room or the standard's other measures; refrigerant");

@@ -60,7 +60,7 @@ class MountingTest {
     }
 
     @ParameterizedTest(name = "hole {0}: {1}")
-    @CsvSource({"80 mm, MEETS", "40 mm, FAILS", "65 mm, TOO_CLOSE", "59 mm, TOO_CLOSE"})
+    @CsvSource({"70 mm, MEETS", "50 mm, FAILS", "60 mm, TOO_CLOSE", "57 mm, TOO_CLOSE"})
     void willItFit(String hole, Verdict verdict) {
         assertThat(before().indoor("mounting.hole-diameter", hole)
                         .judge("mounting.bundle-fits")
@@ -150,13 +150,14 @@ class MountingTest {
     void theBundlesOwnDoubtIsCarried() {
         double coarse = bundle(Accuracy.ofConstant(0.003));
         double fine = bundle(Accuracy.ofConstant(0.0002));
-        assertThat(coarse).isGreaterThan(0.007);
-        assertThat(fine).isLessThan(0.003);
+        assertThat(coarse).isGreaterThan(0.006);
+        assertThat(fine).isLessThan(0.0016);
     }
 
-    private static double bundle(Accuracy tape) {
+    private static double bundle(Accuracy caliper) {
         return new CaseFixture()
-                .accuracy(InstrumentKind.TAPE, tape)
+                .accuracy(InstrumentKind.TAPE, Accuracy.EXACT)
+                .accuracy(InstrumentKind.CALIPER, caliper)
                 .at(Stage.BEFORE_COVER)
                 .outdoor("plate.liquid-line", "6.35 mm")
                 .outdoor("plate.suction-line", "9.52 mm")
@@ -167,8 +168,9 @@ class MountingTest {
                 .judge("mounting.bundle-fits")
                 .comparison()
                 .orElseThrow()
-                .measured()
-                .expanded();
+                .binding()
+                .limit()
+                .standardUncertainty();
     }
 
     @ParameterizedTest
