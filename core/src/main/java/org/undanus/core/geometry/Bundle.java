@@ -87,7 +87,8 @@ public final class Bundle {
                 growth);
     }
 
-    private static Bundle pack(List<Double> radii) {
+    /** Packs anew, whatever is remembered. */
+    static Bundle pack(List<Double> radii) {
         int n = radii.size();
         if (n == 1) {
             return new Bundle(radii.get(0), List.of(new Circle(0, 0, radii.get(0))), new double[] {1});

@@ -122,4 +122,147 @@ class PlanGeometryTest {
         assertThatThrownBy(() -> yard().unit("u", 6, 1, 0).plan()).hasMessageContaining("share the id u");
         assertThatThrownBy(() -> new Sites().unit("x", 0, 0, 400)).hasMessageContaining("360");
     }
+
+    // A cabinet at the origin facing 0 has its front toward +x, its right toward +y: 0.15 m deep and 0.4 m wide each
+    // way,
+    // from 0.1 to 0.7 m over the datum.
+
+    private static Sites lone() {
+        return new Sites().unit("u", 0, 0, 0);
+    }
+
+    @Test
+    void onlySolidThingsThatAreNoUnitsStandInTheWay() {
+        PlanGeometry plan = lone().rectangle("door", SitePlan.Kind.OPENING, 0.5, -1, 0.2, 2)
+                .rectangle("theirs", SitePlan.Kind.NEIGHBOUR_UNIT, 1, -1, 0.2, 2)
+                .rectangle("hedge", SitePlan.Kind.OBSTACLE, 1.5, -1, 0.2, 2)
+                .geometry();
+        assertThat(plan.clear("u", Face.FRONT)).hasValueSatisfying(d -> {
+            assertThat(d.metres()).isCloseTo(1.35, within(1e-9));
+            assertThat(d.to()).isEqualTo("hedge");
+        });
+        assertThat(plan.neighbour("u", Face.FRONT)).hasValueSatisfying(d -> {
+            assertThat(d.metres()).isCloseTo(0.85, within(1e-9));
+            assertThat(d.to()).isEqualTo("theirs");
+        });
+    }
+
+    @Test
+    void unitsOnAnotherLevelAreNoNeighbours() {
+        PlanGeometry plan = lone().unit("high", 1, 0, 0, 2)
+                .unit("near", 2, 0, 0)
+                .rectangle("hedge", SitePlan.Kind.OBSTACLE, 0.5, -1, 0.2, 2)
+                .geometry();
+        assertThat(plan.neighbour("u", Face.FRONT)).hasValueSatisfying(d -> {
+            assertThat(d.metres()).isCloseTo(1.7, within(1e-9));
+            assertThat(d.to()).isEqualTo("near");
+        });
+    }
+
+    /** From the face to what is nearest in its strip, along the face's normal. */
+    @Test
+    void theWayToTheNearestPointIsGiven() {
+        PlanGeometry plan = new Sites()
+                .unit("u", 3, 2, 90)
+                .polygon("wedge", SitePlan.Kind.WALL, 0, 3, 2.9, 4, 3.3, 3.5, 3.3, 5)
+                .geometry();
+        PlanGeometry.Distance way = plan.clear("u", Face.FRONT).orElseThrow();
+        assertThat(way.metres()).isCloseTo(1.35, within(1e-6));
+        assertThat(new double[] {way.fromX(), way.fromY(), way.toX(), way.toY()})
+                .containsExactly(new double[] {3.3, 2.15, 3.3, 3.5}, within(1e-6));
+    }
+
+    @Test
+    void whatStandsInsideAFaceIsAtNoDistance() {
+        assertThat(lone().rectangle("post", SitePlan.Kind.OBSTACLE, 0.1, -0.1, 0.3, 0.2)
+                        .geometry()
+                        .clear("u", Face.FRONT)
+                        .orElseThrow()
+                        .metres())
+                .isZero();
+    }
+
+    @Test
+    void onlyWhatIsSolidAndOverTheCabinetIsAbove() {
+        PlanGeometry plan = lone().polygon("vent", SitePlan.Kind.VENT, 0.9, 1, -1, -1, 1, -1, 1, 1, -1, 1)
+                .polygon("beside", SitePlan.Kind.OBSTACLE, 1.0, 1.1, 0.15, -1, 1, -1, 1, 1, 0.15, 1)
+                .polygon("roof", SitePlan.Kind.OBSTACLE, 2.0, 2.1, -1, -1, 1, -1, 1, 1, -1, 1)
+                .polygon("higher", SitePlan.Kind.OBSTACLE, 3.0, 3.1, -1, -1, 1, -1, 1, 1, -1, 1)
+                .geometry();
+        assertThat(plan.clear("u", Face.ABOVE)).hasValueSatisfying(d -> {
+            assertThat(d.metres()).isCloseTo(1.3, within(1e-9));
+            assertThat(d.to()).isEqualTo("roof");
+            assertThat(d.fromX()).isZero();
+        });
+    }
+
+    @Test
+    void aShelfRightOnTheCabinetIsAtNoDistanceAndOneBelowItsTopIsNotAbove() {
+        assertThat(lone().polygon("shelf", SitePlan.Kind.OBSTACLE, 0.7, 0.8, -1, -1, 1, -1, 1, 1, -1, 1)
+                        .geometry()
+                        .clear("u", Face.ABOVE)
+                        .orElseThrow()
+                        .metres())
+                .isCloseTo(0, within(1e-9));
+        assertThat(lone().polygon("shelf", SitePlan.Kind.OBSTACLE, 0.5, 0.8, -1, -1, 1, -1, 1, 1, -1, 1)
+                        .geometry()
+                        .clear("u", Face.ABOVE))
+                .isEmpty();
+    }
+
+    @Test
+    void onlyGroundUnderTheCabinetLiftsIt() {
+        PlanGeometry plan = lone().polygon("terrace", SitePlan.Kind.GROUND, 0, 0.4, 5, 5, 6, 5, 6, 6, 5, 6)
+                .rectangle("kerb", SitePlan.Kind.OBSTACLE, -1, -1, 2, 2)
+                .geometry();
+        assertThat(plan.ground("u")).isZero();
+    }
+
+    @Test
+    void whatTouchesDoesNotStandInTheOther() {
+        assertThat(lone().rectangle("wall", SitePlan.Kind.WALL, 0.15, -1, 1, 2)
+                        .geometry()
+                        .overlaps())
+                .isEmpty();
+        assertThat(lone().unit("v", 0.3, 0, 0).geometry().overlaps()).isEmpty();
+        assertThat(lone().unit("v", 0.1, 0, 0, 2).geometry().overlaps()).isEmpty();
+        assertThat(lone().unit("v", 0.1, 0, 0).geometry().overlaps()).containsExactly("u stands in v.");
+        assertThat(lone().line("rail", SitePlan.Kind.OBSTACLE, 0, -1, 0, 1)
+                        .geometry()
+                        .overlaps())
+                .containsExactly("u stands in rail.");
+        assertThat(lone().line("rail", SitePlan.Kind.OBSTACLE, 0.15, -1, 0.15, 1)
+                        .geometry()
+                        .overlaps())
+                .isEmpty();
+        assertThat(lone().line("door", SitePlan.Kind.OPENING, 0, -1, 0, 1)
+                        .geometry()
+                        .overlaps())
+                .isEmpty();
+    }
+
+    @Test
+    void unitsMayStandInTheAreaElseInsideTheBoundary() {
+        Sites plot = lone().rectangle("hedge", SitePlan.Kind.OBSTACLE, 20, 20, 1, 1)
+                .rectangle("plot", SitePlan.Kind.BOUNDARY, -5, -5, 10, 10);
+        assertThat(plot.geometry().permitted().orElseThrow().getArea()).isCloseTo(100, within(1e-9));
+        assertThat(plot.rectangle("yard", SitePlan.Kind.AREA, -2, -2, 4, 4)
+                        .rectangle("court", SitePlan.Kind.AREA, 2, -2, 1, 4)
+                        .geometry()
+                        .permitted()
+                        .orElseThrow()
+                        .getArea())
+                .isCloseTo(20, within(1e-9));
+        assertThat(lone().geometry().permitted()).isEmpty();
+        assertThat(plot.geometry().geometries(SitePlan.Kind.BOUNDARY))
+                .singleElement()
+                .satisfies(line -> assertThat(line.getLength()).isCloseTo(40, within(1e-9)));
+        assertThat(plot.geometry().geometries(SitePlan.Kind.OBSTACLE))
+                .singleElement()
+                .satisfies(hedge -> assertThat(hedge.getArea()).isCloseTo(1, within(1e-9)));
+        assertThat(plot.geometry().solids()).singleElement().satisfies(hedge -> {
+            assertThat(hedge.unit()).isFalse();
+            assertThat(hedge.top()).isEqualTo(3);
+        });
+    }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
@@ -190,5 +191,129 @@ class SmallestMoveTest {
         assertThat(after.units())
                 .allSatisfy(
                         u -> assertThat(keeps(after, u.id(), 1e-6)).as(u.id()).isTrue());
+    }
+
+    // At (3, 3) facing 270 the front is toward -y: 0.4 m each way along x, 0.15 m along y, its top at 0.7 m.
+
+    private static Sites yard() {
+        return new Sites().rectangle("yard", SitePlan.Kind.AREA, 0, 0, 6, 6).unit("u", 3, 3, 270);
+    }
+
+    private static SmallestMove.Move only(SmallestMove.Result found) {
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(found.moves()).hasSize(1);
+        return found.moves().get(0);
+    }
+
+    private static Sites canopy(double bottom) {
+        return yard().polygon("canopy", SitePlan.Kind.OBSTACLE, bottom, bottom + 0.1, 2, 3, 4, 3, 4, 5, 2, 5);
+    }
+
+    @Test
+    void aCanopyTooLowIsLeft() {
+        SmallestMove.Move move = only(find(canopy(1.0).geometry(), false));
+        assertThat(move.dx()).isCloseTo(0, within(1e-6));
+        assertThat(move.dy()).isCloseTo(-0.15, within(1e-6));
+        assertThat(find(canopy(1.2).geometry(), false).outcome()).isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+    }
+
+    /** The round corners of what a hazard asks for are polygons outside them, 0.13 % farther at most. */
+    @Test
+    void aHazardIsKeptAwayFromByItsDistance() {
+        SmallestMove.Move move = only(
+                find(yard().line("door", SitePlan.Kind.OPENING, 2, 2.2, 4, 2.2).geometry(), false));
+        assertThat(move.dy()).isBetween(0.25, 0.25 + 0.9 * 0.0013);
+        assertThat(find(
+                                yard().line("door", SitePlan.Kind.OPENING, 2, 1.9, 4, 1.9)
+                                        .geometry(),
+                                false)
+                        .outcome())
+                .isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+    }
+
+    @Test
+    void whatIsAskedOfUnitsIsNotAskedOfWalls() {
+        SmallestMove.Asked ofUnits = new SmallestMove.Asked(Footprint.Reach.NONE, 0, REACH, Map.of());
+        PlanGeometry theirs = yard().rectangle("theirs", SitePlan.Kind.NEIGHBOUR_UNIT, 3.6, 2, 0.3, 2)
+                .geometry();
+        SmallestMove.Move move = only(new SmallestMove(theirs, Map.of("u", ofUnits), false).find());
+        assertThat(move.dx()).isCloseTo(-0.1, within(1e-6));
+        PlanGeometry wall =
+                yard().rectangle("wall", SitePlan.Kind.WALL, 3.6, 2, 0.3, 2).geometry();
+        assertThat(new SmallestMove(wall, Map.of("u", ofUnits), false).find().outcome())
+                .isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+    }
+
+    /** u asks for nothing, but v on its right asks for 0.3 m to its left and has 0.2 m. */
+    @Test
+    void whatANeighbourAsksForIsKeptToo() {
+        PlanGeometry plan = yard().unit("v", 4.0, 3, 270).geometry();
+        Map<String, SmallestMove.Asked> asked = new LinkedHashMap<>();
+        asked.put("u", new SmallestMove.Asked(Footprint.Reach.NONE, 0, Footprint.Reach.NONE, Map.of()));
+        asked.put("v", new SmallestMove.Asked(Footprint.Reach.NONE, 0, REACH, Map.of()));
+        SmallestMove.Result found = new SmallestMove(plan, asked, false).find();
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(found.metres()).isCloseTo(0.1, within(1e-6));
+    }
+
+    @Test
+    void wherePlaceIsForOneOfTwoNothingIsProven() {
+        Map<String, SmallestMove.Asked> asked = new LinkedHashMap<>();
+        for (String id : List.of("u", "v")) {
+            asked.put(id, new SmallestMove.Asked(Footprint.Reach.NONE, 0, Footprint.Reach.NONE, Map.of()));
+        }
+        PlanGeometry plan = new Sites()
+                .rectangle("ledge", SitePlan.Kind.AREA, 0, 0, 1, 0.5)
+                .unit("u", 0.5, 0.25, 270)
+                .unit("v", 0.5, 0.3, 270)
+                .geometry();
+        SmallestMove.Result found = new SmallestMove(plan, asked, true).find();
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.NOT_FOUND);
+        assertThat(found.moves()).isEmpty();
+        assertThat(found.without()).isEmpty();
+    }
+
+    @Test
+    void aPlaceFarAwayIsFound() {
+        PlanGeometry plan = new Sites()
+                .rectangle("lane", SitePlan.Kind.AREA, 0, 0, 40, 1)
+                .rectangle("beds", SitePlan.Kind.OBSTACLE, 0, 0, 15, 1)
+                .unit("u", 1, 0.5, 270)
+                .geometry();
+        assertThat(only(find(plan, false)).dx()).isCloseTo(14.7, within(1e-6));
+    }
+
+    @Test
+    void theWayInAllIsThatOfEveryUnit() {
+        PlanGeometry plan = new Sites()
+                .rectangle("yard", SitePlan.Kind.AREA, 0, 0, 12, 6)
+                .rectangle("wall", SitePlan.Kind.WALL, 0, 5.5, 12, 0.5)
+                .unit("u", 3, 5.3, 270)
+                .unit("v", 8, 5.35, 270)
+                .geometry();
+        SmallestMove.Result found = find(plan, false);
+        assertThat(found.moves()).hasSize(2);
+        assertThat(found.metres()).isCloseTo(0.15, within(1e-6));
+    }
+
+    /** In this lane the first of two may stay where the second would have had to pass it: the better order wins. */
+    @Test
+    void theOrderWithTheLeastWayIsTaken() {
+        PlanGeometry plan = new Sites()
+                .rectangle("yard", SitePlan.Kind.AREA, 0, 0, 10, 2)
+                .unit("u", 4, 1, 270)
+                .unit("v", 4.9, 1, 270)
+                .geometry();
+        SmallestMove.Result found = find(plan, false);
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(found.metres()).isCloseTo(0.2, within(1e-6));
+    }
+
+    @Test
+    void aMovedUnitTurnsAboutItsCentre() {
+        PlanGeometry.Standing unit = yard().geometry().unit("u").orElseThrow();
+        Footprint moved = SmallestMove.moved(unit, new SmallestMove.Move("u", 0.5, -0.25, 180))
+                .footprint();
+        assertThat(new double[] {moved.x(), moved.y(), moved.facing()}).containsExactly(3.5, 2.75, 90);
     }
 }
