@@ -71,4 +71,40 @@ class CoolingCoilTest {
                 .isInstanceOf(CoolingCoil.ImpossibleRating.class)
                 .hasMessageContaining("cannot both be right");
     }
+
+    /** Capacity × [1 + 0.031 (WB − 19.4) − 0.009 (outdoor − 35)] · (0.8 + 0.2 · flow share). */
+    @Test
+    void capacityFollowsAirAndFlow() {
+        double expected = 3 * TON * (1 + 0.031 * 2 - 0.009 * 5) * (0.8 + 0.2 * 1.2);
+        assertThat(COIL.capacity(21.4, 40, 1.2 * 1200 * CFM)).isCloseTo(expected, offset(1e-6));
+    }
+
+    /** Where the coil dries, wet and dry reckoning meet: no step in what leaves it. */
+    @Test
+    void dryingMakesNoStep() {
+        double before = splitFahrenheit(air(80, 68), 35, 1);
+        for (double wet = 67.9; wet > 50; wet -= 0.1) {
+            double now = splitFahrenheit(air(80, wet), 35, 1);
+            assertThat(now - before).as("at %.1f °F", wet).isBetween(-0.01, 0.11);
+            before = now;
+        }
+    }
+
+    /** Once dry, only less moisture can be taken out: drier air changes nothing but its own small heat capacity. */
+    @Test
+    void aDryCoilsCapacityIsAllSensible() {
+        MoistAir dry = air(80, 52);
+        double massFlow = 1200 * CFM / dry.specificVolume();
+        double sensible = massFlow * dry.heatCapacity() * splitFahrenheit(dry, 35, 1) / 1.8;
+        assertThat(sensible).isBetween(0.75 * 3 * TON, 3 * TON);
+        assertThat(splitFahrenheit(air(80, 50), 35, 1)).isCloseTo(splitFahrenheit(dry, 35, 1), offset(0.15));
+    }
+
+    @Test
+    void theModelHoldsFromThirtyToTwoHundredPercentOfTheRatedFlow() {
+        assertThat(COIL.describes(0.31 * 1200 * CFM)).isTrue();
+        assertThat(COIL.describes(0.29 * 1200 * CFM)).isFalse();
+        assertThat(COIL.describes(1.99 * 1200 * CFM)).isTrue();
+        assertThat(COIL.describes(2.01 * 1200 * CFM)).isFalse();
+    }
 }

@@ -1,0 +1,227 @@
+package org.undanus.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.UUID;
+import java.util.function.DoubleFunction;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Stage;
+import org.undanus.core.evidence.Toolcase;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.geometry.Sites;
+import org.undanus.core.installation.Case;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.DataSheets;
+import org.undanus.core.installation.Face;
+import org.undanus.core.installation.Mounting;
+import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.Site;
+import org.undanus.core.installation.SitePlan;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Power;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Ratio;
+import org.undanus.core.quantity.VolumeFlow;
+import org.undanus.core.station.Walk;
+
+/** Cases with random units, sites, sheets and readings. The same random gives the same case. */
+public final class RandomCases {
+    private static final List<String> MODELS = List.of("WS-12", "WS-12 I", "Nobody's", "DX-42 <b>");
+
+    private RandomCases() {}
+
+    public static Case facts(Random random) {
+        List<Component> components = new ArrayList<>();
+        if (random.nextInt(10) > 0) {
+            components.add(new Component("outdoor", Component.Kind.OUTDOOR, "Outdoor unit", random.nextInt(5) > 0));
+        }
+        Component.Kind[] kinds = Component.Kind.values();
+        for (int i = 0; i < random.nextInt(3); i++) {
+            components.add(new Component(
+                    "indoor-" + i, kinds[1 + random.nextInt(kinds.length - 1)], "Unit " + i, random.nextBoolean()));
+        }
+        return new Case(
+                new Site("Lido", Length.ofMetres(-400 + 6000 * random.nextDouble())),
+                components,
+                DataSheets.of(random.nextBoolean() ? List.of() : List.of(sheet(random, 0), sheet(random, 1))),
+                LocalDate.of(2026, 9, 1),
+                Stage.values()[random.nextInt(Stage.values().length)],
+                random.nextBoolean(),
+                Toolcase.EMPTY,
+                random.nextInt(3) == 0 ? Optional.of(site(random)) : Optional.empty());
+    }
+
+    private static SitePlan site(Random random) {
+        return new Sites()
+                .rectangle("yard", SitePlan.Kind.AREA, 0, 0, 6, 5)
+                .rectangle("plot", SitePlan.Kind.BOUNDARY, -4, -4, 14, 13)
+                .rectangle("house", SitePlan.Kind.WALL, 0, 5, 6, 0.3)
+                .rectangle("hedge", SitePlan.Kind.OBSTACLE, 4.5 + random.nextDouble(), 0, 0.4, 3)
+                .line("door", SitePlan.Kind.OPENING, 0.5, 5, 1.4, 5)
+                .unit("outdoor", 1 + 4 * random.nextDouble(), 0.5 + 4 * random.nextDouble(), 90 * random.nextInt(4))
+                .plan();
+    }
+
+    /** A sheet refuses what contradicts itself; then another is made. */
+    private static DataSheet sheet(Random random, int model) {
+        while (true) {
+            try {
+                return anySheet(random, model);
+            } catch (IllegalArgumentException contradiction) {
+                assertThat(contradiction.getMessage()).containsAnyOf("contradicts itself", "cannot be");
+            }
+        }
+    }
+
+    private static DataSheet anySheet(Random random, int model) {
+        Map<SheetFigure, Quantity> figures = new EnumMap<>(SheetFigure.class);
+        for (SheetFigure figure : SheetFigure.values()) {
+            if (random.nextInt(3) == 0) {
+                figures.put(figure, figure.dimension().of(sized(random)));
+            }
+        }
+        Map<Face, Length> distances = new EnumMap<>(Face.class);
+        for (Face face : Face.values()) {
+            distances.put(face, Length.ofMetres(sized(random)));
+        }
+        return new DataSheet(
+                "Ondrel",
+                MODELS.get(model),
+                "Ondrel 1, edition 1",
+                random.nextBoolean() ? Optional.empty() : Optional.of("R32"),
+                random.nextBoolean()
+                        ? Optional.empty()
+                        : Optional.of(
+                                new DataSheet.Size(Length.ofMetres(0.8), Length.ofMetres(0.3), Length.ofMetres(0.6))),
+                distances,
+                Map.of(Mounting.values()[0], distances),
+                distances,
+                figures,
+                Optional.empty(),
+                random.nextBoolean() ? Optional.empty() : Optional.of("fixed orifice"),
+                random.nextBoolean() ? Optional.empty() : Optional.of(random.nextBoolean()),
+                List.of(new DataSheet.Pair(
+                        MODELS.get(1),
+                        sometimes(random, Power::ofWatts, 1e4),
+                        sometimes(random, VolumeFlow::ofCubicMetresPerSecond, 1),
+                        sometimes(random, Ratio::ofFraction, 1),
+                        sometimes(random, Power::ofWatts, 1e4),
+                        sometimes(random, Length::ofMetres, 1e-3),
+                        List.of(),
+                        List.of())),
+                List.of(),
+                List.of());
+    }
+
+    private static <T> Optional<T> sometimes(Random random, DoubleFunction<T> of, double usual) {
+        return random.nextInt(3) == 0 ? Optional.empty() : Optional.of(of.apply(usual * sized(random)));
+    }
+
+    /** Mostly of the order of one, now and then nought or very large. */
+    private static double sized(Random random) {
+        return switch (random.nextInt(12)) {
+            case 0 -> 0;
+            case 1 -> 1e6;
+            default -> Math.exp(random.nextGaussian());
+        };
+    }
+
+    /** Readings of a random share of all lines, extremes included. */
+    public static Evidence evidence(Random random, Case facts) {
+        return evidence(random, facts, random.nextDouble());
+    }
+
+    private static Evidence evidence(Random random, Case facts, double share) {
+        List<Reading> readings = new ArrayList<>();
+        for (var plan : Walk.plans()) {
+            for (Point point : plan.points()) {
+                if (point.scope().ofSystem() && facts.asksOfSystem(point.scope())) {
+                    read(point, PointKey.SYSTEM, share, random, readings);
+                }
+                facts.components().stream()
+                        .filter(component -> component.within(point.scope()))
+                        .forEach(component -> read(point, component.id(), share, random, readings));
+            }
+        }
+        return Evidence.of(readings);
+    }
+
+    /** Readings of most lines, each within what is usual. */
+    public static Evidence usual(Random random, Case facts) {
+        List<Reading> readings = new ArrayList<>();
+        for (Reading reading : evidence(random, facts, 0.9).readings()) {
+            boolean odd = reading.value() instanceof Value.SetAside
+                    || reading.value() instanceof Value.Measured measured
+                            && !Walk.point(reading.key().point())
+                                    .orElseThrow()
+                                    .plausible(measured.quantity().si());
+            if (!odd) {
+                readings.add(reading);
+            }
+        }
+        return Evidence.of(readings);
+    }
+
+    private static void read(Point point, String component, double share, Random random, List<Reading> readings) {
+        if (random.nextDouble() > share) {
+            return;
+        }
+        readings.add(new Reading(
+                new UUID(0, readings.size()),
+                new PointKey(point.id(), component),
+                "typed",
+                random.nextInt(40) == 0 ? new Value.SetAside("unknown") : value(point, random),
+                "",
+                Optional.empty(),
+                Grade.values()[random.nextInt(Grade.values().length)],
+                "inspector",
+                Instant.EPOCH,
+                Stage.values()[random.nextInt(Stage.values().length)]));
+    }
+
+    private static Value value(Point point, Random random) {
+        return switch (point.kind()) {
+            case QUANTITY -> measured(point, random);
+            case CHOICE ->
+                new Value.Chosen(
+                        point.options().get(random.nextInt(point.options().size())));
+            case YES_NO -> new Value.Affirmed(random.nextBoolean());
+            case TEXT -> new Value.Written(MODELS.get(random.nextInt(MODELS.size())));
+            case MONTH -> {
+                LocalDate first = LocalDate.of(1950 + random.nextInt(151), 1 + random.nextInt(12), 1);
+                yield new Value.Within(first, first.plusDays(27));
+            }
+        };
+    }
+
+    private static Value measured(Point point, Random random) {
+        double low = point.lowestPossible();
+        double high = point.highestPossible();
+        double si =
+                switch (random.nextInt(12)) {
+                    case 0 -> low;
+                    case 1 -> high;
+                    case 2 -> point.least();
+                    case 3 -> point.most();
+                    case 4 -> low + (high - low) * random.nextDouble();
+                    default -> point.least() + (point.most() - point.least()) * random.nextDouble();
+                };
+        double whole = point.counted() ? Math.rint(si) : si;
+        double u = Math.abs(whole) * List.of(0.0, 0.01, 0.02, 1.0).get(random.nextInt(4));
+        return new Value.Measured(
+                point.dimension().orElseThrow().of(whole), u, random.nextBoolean() ? 0 : Math.abs(whole) * 0.01);
+    }
+}
