@@ -1,6 +1,7 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { expect, test, vi } from "vitest";
 import { ProblemError } from "../api/client";
+import { useSession } from "../session/useSession";
 import LineRow from "./LineRow.vue";
 import type { Line } from "./useWalk";
 
@@ -79,6 +80,7 @@ test("a reading is never erased", async () => {
     si: "914 mm",
     grade: "WITNESSED" as const,
     by: "inspector",
+    byCrew: false,
     at: "2026-09-01T10:00:00Z",
   };
   const { wrapper } = row(save, { reading });
@@ -129,6 +131,7 @@ test("the same reading loaded anew does not wipe what is typed over it", async (
     typed: "36 in",
     grade: "WITNESSED" as const,
     by: "inspector",
+    byCrew: false,
     at: "2026-09-01T08:00:00Z",
   };
   const { wrapper } = row(vi.fn(), { reading });
@@ -147,8 +150,39 @@ test("a reading set aside keeps its text and says why", () => {
       setAside: "It is not one of the choices.",
       grade: "WITNESSED",
       by: "inspector",
+      byCrew: false,
       at: "2026-09-01T08:00:00Z",
     },
   });
   expect(wrapper.text()).toContain("set aside: It is not one of the choices.");
+});
+
+const seen = {
+  id: "r1",
+  typed: "12 mm",
+  grade: "WITNESSED" as const,
+  by: "inspector",
+  byCrew: false,
+  at: "",
+};
+const said = { id: "r2", typed: "20 mm", grade: "RECORDED" as const, by: "nettlebank", byCrew: true, at: "" };
+
+test("what the crew says stands beside, and is written in only to be looked at", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const { wrapper } = row(save, { reading: seen, beside: said });
+  expect(wrapper.find("input").element.value).toBe("12 mm");
+  expect(wrapper.text()).toContain("The crew says 20 mm (recorded). What was read before stands.");
+  await wrapper.find(".beside button").trigger("click");
+  expect(wrapper.find("input").element.value).toBe("20 mm");
+  expect(save).not.toHaveBeenCalled();
+});
+
+test("on a crew's screen a line read by the office is no field until the crew says otherwise", async () => {
+  useSession().person.value = { name: "nettlebank", title: "Crew lead", role: "CREW", crew: "Nettlebank" };
+  const { wrapper } = row(vi.fn(), { reading: seen });
+  expect(wrapper.find("input").exists()).toBe(false);
+  expect(wrapper.text()).toContain("12 mm");
+  await wrapper.find(".closed button").trigger("click");
+  expect(wrapper.find("input").exists()).toBe(true);
+  useSession().person.value = undefined;
 });

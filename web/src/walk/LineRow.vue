@@ -173,6 +173,18 @@ function regrade() {
   }
 }
 
+/** The crew's words go into the field; the inspector looks, and saves them under the own grade. */
+function offer() {
+  typed.value = props.line.beside?.typed ?? "";
+  field.value?.focus();
+}
+
+/** On a crew's screen a line that the inspection office has read is no field until the crew says otherwise. */
+const otherwise = ref(false);
+const closed = computed(
+  () => !inspects.value && !!props.line.reading && !props.line.reading.byCrew && !otherwise.value,
+);
+
 defineExpose({ focus: () => field.value?.focus() });
 </script>
 
@@ -190,7 +202,11 @@ defineExpose({ focus: () => field.value?.focus() });
         >hidden later</span
       >
     </component>
-    <div class="entry">
+    <div v-if="closed" class="entry closed">
+      <span class="mono">{{ line.reading?.typed }}</span>
+      <button type="button" class="button" @click="otherwise = true">Record otherwise</button>
+    </div>
+    <div v-else class="entry">
       <div v-if="buttons" class="options" role="group" :aria-label="line.title">
         <button
           v-for="(option, index) in options"
@@ -239,7 +255,7 @@ defineExpose({ focus: () => field.value?.focus() });
       <span>{{ understood }}</span>
       <span v-if="uncertainty" class="quiet">{{ uncertainty }}</span>
     </div>
-    <div class="how-known">
+    <div v-if="!closed" class="how-known">
       <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
         <option
           v-for="g in GRADES"
@@ -292,6 +308,12 @@ defineExpose({ focus: () => field.value?.focus() });
     <p v-if="worst && line.reading && worst.verdict !== 'MEETS'" class="answer">
       <VerdictMark :verdict="worst.verdict" :size="12" worded /> {{ worst.because }}
     </p>
+    <p v-if="line.beside" class="beside">
+      {{ line.beside.byCrew ? "The crew says" : "Also said" }}
+      <span class="mono">{{ line.beside.typed }}</span> ({{ line.beside.grade.toLowerCase() }}). What was read
+      before stands.
+      <button v-if="inspects" type="button" class="button" @click="offer">Write it in</button>
+    </p>
     <p v-if="line.reading?.setAside" class="answer">
       Kept but set aside: {{ line.reading.setAside }} Read it again.
     </p>
@@ -340,6 +362,23 @@ defineExpose({ focus: () => field.value?.focus() });
 
 .unsaved {
   border-color: var(--brass);
+}
+
+.closed {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+
+.beside {
+  display: flex;
+  flex-wrap: wrap;
+  grid-column: 1 / -1;
+  gap: 4px 8px;
+  align-items: center;
+  margin: 2px 0 4px;
+  padding-left: 8px;
+  border-left: 3px solid var(--brass);
 }
 
 .options {

@@ -29,6 +29,7 @@ const reading = {
   typed: "9 in",
   grade: "WITNESSED" as const,
   by: "inspector",
+  byCrew: false,
   at: "2026-09-01T10:00:00Z",
 };
 

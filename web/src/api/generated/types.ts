@@ -1068,6 +1068,7 @@ export interface components {
             instrumentKind: string;
             goodEnough?: string;
             reading?: components["schemas"]["ReadingView"];
+            beside?: components["schemas"]["ReadingView"];
             /** Format: int32 */
             earlier: number;
         };
@@ -1116,6 +1117,7 @@ export interface components {
             by: string;
             /** Format: date-time */
             at: string;
+            byCrew: boolean;
         };
         RouteStation: {
             key: string;
@@ -1376,6 +1378,7 @@ export interface components {
             at: string;
             /** Format: int32 */
             visit?: number;
+            byCrew?: boolean;
         };
         SheetRecord: {
             maker: string;

@@ -99,7 +99,7 @@ class PathTest extends BrowserTest {
                         new Page.GetByRoleOptions().setName("cooling").setExact(true))
                 .click();
         steps.read("Running without a break since", "4 min");
-        assertThat(steps.judgement("Running steadily")).containsText("nothing settles before 15 min");
+        assertThat(steps.judgement("Running steadily")).containsText("a reading counts after 15 min");
 
         // why, and a correction, by keyboard
         steps.station("Electrical");

@@ -1,20 +1,36 @@
 package org.undanus.server;
 
+import java.util.Optional;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.undanus.server.journal.JournalCheck;
 
-/** Starts the server, or with the argument {@code check-data} verifies the journal and ends. */
+/** Starts the server, or with the argument {@code check-data} verifies the kept data and ends. */
 @SpringBootApplication
 public class Undanus {
 
     public static void main(String[] arguments) {
-        if (arguments.length > 0 && arguments[0].equals("check-data")) {
-            System.exit(checkData(arguments));
+        try {
+            DataFolder.of(arguments).requireUsable();
+            if (arguments.length > 0 && arguments[0].equals("check-data")) {
+                System.exit(checkData(arguments));
+            }
+            new SpringApplication(Undanus.class).run(arguments);
+        } catch (RuntimeException e) {
+            System.err.println(refusal(e).orElseThrow(() -> e).getMessage());
+            System.exit(1);
         }
-        SpringApplication.run(Undanus.class, arguments);
+    }
+
+    private static Optional<StartRefusedException> refusal(Throwable thrown) {
+        for (Throwable t = thrown; t != null; t = t.getCause()) {
+            if (t instanceof StartRefusedException refused) {
+                return Optional.of(refused);
+            }
+        }
+        return Optional.empty();
     }
 
     private static int checkData(String[] arguments) {

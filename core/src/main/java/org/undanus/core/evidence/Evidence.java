@@ -12,11 +12,12 @@ public final class Evidence {
     public static final Evidence NONE = new Evidence(List.of());
 
     private final List<Reading> readings;
-    private final Map<PointKey, Reading> latest = new HashMap<>();
+    private final Map<PointKey, Reading> standing = new HashMap<>();
 
     private Evidence(List<Reading> readings) {
         this.readings = readings;
-        readings.forEach(reading -> latest.put(reading.key(), reading));
+        readings.forEach(reading ->
+                standing.merge(reading.key(), reading, (stands, later) -> later.supersedes(stands) ? later : stands));
     }
 
     /** @param readings oldest first */
@@ -31,9 +32,22 @@ public final class Evidence {
         return of(longer);
     }
 
-    /** The reading that stands: the last one taken of the point. */
+    /** The last of these, in the order they were taken, that no later one took the place of. */
+    public static Optional<Reading> standing(List<Reading> history) {
+        return history.stream().reduce((stands, later) -> later.supersedes(stands) ? later : stands);
+    }
+
+    /** A later reading that did not take the place of the one that stands: what the crew, or a weaker source, says. */
+    public Optional<Reading> beside(PointKey key) {
+        List<Reading> history = history(key);
+        return history.isEmpty()
+                ? Optional.empty()
+                : Optional.of(history.get(history.size() - 1)).filter(last -> !last.equals(standing.get(key)));
+    }
+
+    /** The reading that stands: the last one taken of the point that was not weaker than the one before. */
     public Optional<Reading> latest(PointKey key) {
-        return Optional.ofNullable(latest.get(key));
+        return Optional.ofNullable(standing.get(key));
     }
 
     /** What the reading that stands says, where it is of this form. */

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 
 /**
- * One thing read, once. Never changed: a later reading of the same point supersedes it and it stays visible.
+ * One thing read, once. Never changed: a later reading of the same point may supersede it, and it stays visible.
  *
  * @param typed what was typed, to the letter
  * @param value what it was understood as
@@ -13,6 +13,7 @@ import java.util.UUID;
  * @param instrument the instrument's id, empty for the usual kind's default accuracy
  * @param by who entered it
  * @param stage of the visit it was taken on
+ * @param byCrew whether a crew entered it in its record, rather than the inspection office
  */
 public record Reading(
         UUID id,
@@ -24,4 +25,32 @@ public record Reading(
         Grade grade,
         String by,
         Instant at,
-        Stage stage) {}
+        Stage stage,
+        boolean byCrew) {
+
+    /** One entered by the inspection office. */
+    public Reading(
+            UUID id,
+            PointKey key,
+            String typed,
+            Value value,
+            String unit,
+            Optional<String> instrument,
+            Grade grade,
+            String by,
+            Instant at,
+            Stage stage) {
+        this(id, key, typed, value, unit, instrument, grade, by, at, stage, false);
+    }
+
+    /**
+     * Whether this later reading takes the place of one that stands: never a crew's that of the office, nor one of lower grade
+     * that of a higher, unless the same person says the same again and only corrects the grade.
+     */
+    boolean supersedes(Reading standing) {
+        if (byCrew && !standing.byCrew) {
+            return false;
+        }
+        return grade.atLeast(standing.grade) || by.equals(standing.by) && typed.equals(standing.typed);
+    }
+}

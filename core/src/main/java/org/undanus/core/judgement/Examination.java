@@ -219,9 +219,9 @@ public final class Examination {
         if (latest.filter(reading -> outOfSight(point, reading)).isEmpty()) {
             return latest;
         }
-        Optional<Reading> seen = evidence.history(key).stream()
+        Optional<Reading> seen = Evidence.standing(evidence.history(key).stream()
                 .filter(reading -> !outOfSight(point, reading))
-                .reduce((before, after) -> after);
+                .toList());
         seen.ifPresent(earlier -> notes.putIfAbsent(
                 point.id(),
                 new Step(

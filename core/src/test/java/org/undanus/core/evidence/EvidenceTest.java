@@ -53,4 +53,62 @@ class EvidenceTest {
         assertThat(Grade.RECORDED.atLeast(Grade.RECORDED)).isTrue();
         assertThat(Grade.STATED.atLeast(Grade.RECORDED)).isFalse();
     }
+
+    private static Reading said(String typed, Grade grade, String by, boolean crew) {
+        return new Reading(
+                UUID.randomUUID(),
+                KEY,
+                typed,
+                new Value.Written(typed),
+                "",
+                Optional.empty(),
+                grade,
+                by,
+                Instant.EPOCH,
+                Stage.FINAL,
+                crew);
+    }
+
+    private static final PointKey KEY = new PointKey("x.model", "outdoor");
+    private static final Reading SEEN = said("12 mm", Grade.WITNESSED, "inspector", false);
+
+    @Test
+    void aCrewNeverTakesThePlaceOfTheOffice() {
+        for (Grade grade : Grade.values()) {
+            Reading crew = said("20 mm", grade, "nettlebank", true);
+            Evidence evidence = Evidence.of(List.of(SEEN, crew));
+            assertThat(evidence.latest(KEY)).contains(SEEN);
+            assertThat(evidence.beside(KEY)).contains(crew);
+            assertThat(evidence.history(KEY)).containsExactly(SEEN, crew);
+        }
+    }
+
+    @Test
+    void aWeakerGradeStandsBesideAStrongerOne() {
+        Reading told = said("20 mm", Grade.STATED, "inspector", false);
+        assertThat(Evidence.of(List.of(SEEN, told)).latest(KEY)).contains(SEEN);
+        Reading again = said("21 mm", Grade.WITNESSED, "lead", false);
+        Evidence evidence = Evidence.of(List.of(SEEN, told, again));
+        assertThat(evidence.latest(KEY)).contains(again);
+        assertThat(evidence.beside(KEY)).isEmpty();
+    }
+
+    @Test
+    void whoSaysTheSameAgainCorrectsTheGrade() {
+        Reading regraded = said("12 mm", Grade.STATED, "inspector", false);
+        assertThat(Evidence.of(List.of(SEEN, regraded)).latest(KEY)).contains(regraded);
+        Reading another = said("12 mm", Grade.STATED, "lead", false);
+        assertThat(Evidence.of(List.of(SEEN, another)).latest(KEY)).contains(SEEN);
+    }
+
+    @Test
+    void theOfficeTakesThePlaceOfACrewOfTheSameGradeAndACrewOfItself() {
+        Reading crew = said("20 mm", Grade.RECORDED, "nettlebank", true);
+        Reading later = said("21 mm", Grade.RECORDED, "nettlebank", true);
+        Reading office = said("22 mm", Grade.RECORDED, "inspector", false);
+        assertThat(Evidence.of(List.of(crew, later)).latest(KEY)).contains(later);
+        assertThat(Evidence.of(List.of(crew, later, office)).latest(KEY)).contains(office);
+        assertThat(Evidence.of(List.of(crew, SEEN)).latest(KEY)).contains(SEEN);
+        assertThat(Evidence.NONE.beside(KEY)).isEmpty();
+    }
 }

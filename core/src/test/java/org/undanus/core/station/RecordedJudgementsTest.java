@@ -3,6 +3,7 @@ package org.undanus.core.station;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,7 +25,8 @@ import org.undanus.core.rules.RuleBook;
  * accepted ({@code ./undanus accept}). Of derivation and margin bar only a sum is kept.
  */
 class RecordedJudgementsTest {
-    private static final Path RECORD = Path.of("src/test/resources/org/undanus/core/station/recorded-judgements.txt");
+    private static final String RECORD = "recorded-judgements.txt";
+    private static final Path KEPT = Path.of("src/test/resources/org/undanus/core/station", RECORD);
     private static final int CASES = 24;
 
     @Test
@@ -40,10 +42,15 @@ class RecordedJudgementsTest {
                     .forEach(judgement -> now.append(line(judgement)).append('\n'));
         }
         if (Boolean.getBoolean("golden.update")) {
-            Files.writeString(RECORD, now);
+            Files.writeString(KEPT, now);
+            return;
         }
-        List<String> then = Files.readAllLines(RECORD, StandardCharsets.UTF_8);
-        assertThat(now.toString().lines().toList()).isEqualTo(then);
+        try (InputStream record = RecordedJudgementsTest.class.getResourceAsStream(RECORD)) {
+            List<String> then = new String(record.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .toList();
+            assertThat(now.toString().lines().toList()).isEqualTo(then);
+        }
     }
 
     private static String line(Judgement judgement) {

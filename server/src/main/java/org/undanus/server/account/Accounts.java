@@ -1,15 +1,22 @@
 package org.undanus.server.account;
 
+import java.time.Duration;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
+import org.undanus.server.work.Gate;
 
 /** The accounts there are. */
 @Service
 public class Accounts {
+    private static final Duration PATIENCE = Duration.ofSeconds(5);
+
     private final AccountMapper mapper;
     private final PasswordEncoder encoder;
+    /** Hashing takes a processor whole: one is always left for those who are signed in. */
+    private final Gate gate = new Gate(Math.max(1, Runtime.getRuntime().availableProcessors() - 1), PATIENCE);
+
     private final String hashOfNobody;
 
     Accounts(AccountMapper mapper, PasswordEncoder encoder) {
@@ -21,7 +28,7 @@ public class Accounts {
     /** The person, where name and password go together. An unknown name takes as long as a wrong password. */
     Optional<Person> check(String name, String password) {
         AccountMapper.AccountRow row = mapper.find(name.strip().toLowerCase(Locale.ROOT));
-        boolean right = encoder.matches(password, row == null ? hashOfNobody : row.passwordHash());
+        boolean right = gate.through(() -> encoder.matches(password, row == null ? hashOfNobody : row.passwordHash()));
         return row != null && right
                 ? Optional.of(new Person(row.name(), row.title(), row.role(), Optional.ofNullable(row.crew())))
                 : Optional.empty();

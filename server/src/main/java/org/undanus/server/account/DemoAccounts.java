@@ -39,6 +39,12 @@ public class DemoAccounts {
         }
     }
 
+    /** Whether an account with a public password is there. */
+    public static boolean among(Accounts accounts) {
+        return PEOPLE.stream().anyMatch(person -> accounts.check(person.name(), password(person))
+                .isPresent());
+    }
+
     private static String password(Person person) {
         return person.name() + "-demo";
     }

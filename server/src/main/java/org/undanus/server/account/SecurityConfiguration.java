@@ -3,7 +3,10 @@ package org.undanus.server.account;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.apache.catalina.session.StandardManager;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
+import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -28,6 +31,8 @@ class SecurityConfiguration {
             + " img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; object-src 'none';"
             + " base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+    private static final int MOST_SESSIONS = 2000;
+
     @Bean
     @ConditionalOnWebApplication
     SecurityFilterChain security(HttpSecurity http, JsonMapper json) {
@@ -40,6 +45,8 @@ class SecurityConfiguration {
                         .anyRequest()
                         .permitAll())
                 .csrf(csrf -> csrf.spa())
+                // no stranger's request is kept for later: there is no page of ours to send anyone back to
+                .requestCache(cache -> cache.disable())
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.disable())
@@ -67,6 +74,18 @@ class SecurityConfiguration {
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         json.writeValue(response.getOutputStream(), ProblemDetail.forStatusAndDetail(status, sentence));
+    }
+
+    /** Sessions are bounded, so that a flood of sign-ins cannot fill the memory. */
+    @Bean
+    @ConditionalOnWebApplication
+    WebServerFactoryCustomizer<TomcatServletWebServerFactory> boundedSessions() {
+        return factory -> factory.addContextCustomizers(context -> {
+            StandardManager manager = new StandardManager();
+            manager.setPathname(null);
+            manager.setMaxActiveSessions(MOST_SESSIONS);
+            context.setManager(manager);
+        });
     }
 
     @Bean

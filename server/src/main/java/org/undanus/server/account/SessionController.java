@@ -73,7 +73,6 @@ class SessionController {
         throttle.admit(key);
         Optional<Person> person = accounts.check(credentials.name(), credentials.password());
         if (person.isEmpty()) {
-            throttle.wrong(key);
             throw new BadCredentialsException("wrong");
         }
         throttle.right(key);

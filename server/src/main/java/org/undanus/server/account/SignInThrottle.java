@@ -28,19 +28,20 @@ class SignInThrottle {
                 .build();
     }
 
-    /** @throws TooManyTriesException when this name has used up its tries */
+    /**
+     * Counts a try before the password is looked at, so that many at once are counted too.
+     *
+     * @throws TooManyTriesException when this name has used up its tries
+     */
     synchronized void admit(String key) {
-        var probe = buckets.computeIfAbsent(key, SignInThrottle::fresh).estimateAbilityToConsume(1);
-        if (!probe.canBeConsumed()) {
+        var probe = buckets.computeIfAbsent(key, SignInThrottle::fresh).tryConsumeAndReturnRemaining(1);
+        if (!probe.isConsumed()) {
             throw new TooManyTriesException(
                     Duration.ofNanos(probe.getNanosToWaitForRefill()).toSeconds() + 1);
         }
     }
 
-    synchronized void wrong(String key) {
-        buckets.computeIfAbsent(key, SignInThrottle::fresh).tryConsume(1);
-    }
-
+    /** The right password gives all tries back. */
     synchronized void right(String key) {
         buckets.remove(key);
     }

@@ -108,15 +108,19 @@ public class Corrections {
                 person.name(),
                 Instant.now().truncatedTo(ChronoUnit.MILLIS),
                 1);
-        keep(raised);
+        keep(raised, person.name());
         return raised;
     }
 
-    /** Keeps a correction as it is, for imports. */
+    /**
+     * Keeps a correction as it is.
+     *
+     * @param by who raised it or brought it in
+     */
     @Transactional
-    public void keep(Correction correction) {
+    public void keep(Correction correction, String by) {
         mapper.insert(CorrectionRow.of(correction));
-        journal.write(correction.raisedAt(), correction.raisedBy(), "correction.raised", correction.id(), correction);
+        journal.write(Instant.now(), by, "correction.raised", correction.id(), correction);
     }
 
     /** @throws ConflictException with both versions when somebody changed it meanwhile */

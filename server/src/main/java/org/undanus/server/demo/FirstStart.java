@@ -14,6 +14,7 @@ import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.undanus.server.StartRefusedException;
 import org.undanus.server.account.Accounts;
 import org.undanus.server.account.DemoAccounts;
 import org.undanus.server.account.Person;
@@ -60,6 +61,11 @@ class FirstStart implements SmartInitializingSingleton {
     private void fill() {
         books.ensureShipped(KEEPER.name(), Instant.now().truncatedTo(ChronoUnit.MILLIS));
         if (!accounts.none()) {
+            if (demo.getIfAvailable() == null && DemoAccounts.among(accounts)) {
+                throw new StartRefusedException(
+                        "This folder holds the demo, whose passwords are public. Choose another with"
+                                + " --data, or start it with ./undanus demo.");
+            }
             return;
         }
         DemoAccounts demoAccounts = demo.getIfAvailable();

@@ -57,6 +57,7 @@ record CaseDocument(
      * @param component empty for the system's own points
      * @param visit number of the earlier visit it was taken on, counted from 0; empty for the installation's last one
      * @param understood what it was understood as, in SI; checked on import where given
+     * @param byCrew true where a crew entered it in its record
      */
     record ReadingRecord(
             Optional<String> id,
@@ -68,7 +69,8 @@ record CaseDocument(
             Grade grade,
             String by,
             Instant at,
-            Optional<Integer> visit) {}
+            Optional<Integer> visit,
+            Optional<Boolean> byCrew) {}
 
     record UnderstoodRecord(double si, double standardUncertainty) {}
 

@@ -150,7 +150,8 @@ public class Exchange {
                 reading.grade(),
                 reading.by(),
                 reading.at(),
-                visit == last ? Optional.empty() : Optional.of(visit));
+                visit == last ? Optional.empty() : Optional.of(visit),
+                Optional.of(reading.byCrew()).filter(crew -> crew));
     }
 
     private CaseDocument.PhotoRecord photo(
@@ -290,9 +291,9 @@ public class Exchange {
         CaseFile file = cases.open(id, person);
         int index = 0;
         for (ReadingRecord reading : record.readings()) {
-            keep(reading, file, rules, where + ".readings[" + index++ + "]");
+            keep(reading, file, rules, person, where + ".readings[" + index++ + "]");
         }
-        record.corrections().stream().flatMap(List::stream).forEach(c -> keep(c, id));
+        record.corrections().stream().flatMap(List::stream).forEach(c -> keep(c, id, person));
         record.photos().stream().flatMap(List::stream).forEach(p -> keep(p, id, where, person));
         return id;
     }
@@ -315,7 +316,7 @@ public class Exchange {
         }
     }
 
-    private void keep(ReadingRecord record, CaseFile file, RuleBook rules, String where) {
+    private void keep(ReadingRecord record, CaseFile file, RuleBook rules, Person person, String where) {
         if (record.point() == null
                 || record.typed() == null
                 || record.grade() == null
@@ -364,8 +365,10 @@ public class Exchange {
                         record.grade(),
                         record.by(),
                         record.at().truncatedTo(ChronoUnit.MILLIS),
-                        header.stage()),
-                header);
+                        header.stage(),
+                        record.byCrew().orElse(false)),
+                header,
+                person.name());
     }
 
     /** What the file says it was understood as must be what it is understood as here. */
@@ -398,22 +401,24 @@ public class Exchange {
                 new Photos.Origin(record.addedBy(), record.addedAt(), record.takenAt()));
     }
 
-    private void keep(CorrectionRecord c, String installation) {
-        corrections.keep(new Correction(
-                UUID.randomUUID().toString(),
-                c.number(),
-                installation,
-                c.requirement(),
-                c.component(),
-                c.what(),
-                c.finding(),
-                c.limits(),
-                c.words(),
-                c.due(),
-                c.state(),
-                c.raisedBy(),
-                c.raisedAt(),
-                1));
+    private void keep(CorrectionRecord c, String installation, Person person) {
+        corrections.keep(
+                new Correction(
+                        UUID.randomUUID().toString(),
+                        c.number(),
+                        installation,
+                        c.requirement(),
+                        c.component(),
+                        c.what(),
+                        c.finding(),
+                        c.limits(),
+                        c.words(),
+                        c.due(),
+                        c.state(),
+                        c.raisedBy(),
+                        c.raisedAt(),
+                        1),
+                person.name());
     }
 
     private static UUID uuid(String text, String where) {

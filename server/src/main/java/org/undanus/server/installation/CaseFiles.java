@@ -190,7 +190,8 @@ public class CaseFiles implements JournalCheck.Journalled {
                         row.grade(),
                         row.enteredBy(),
                         row.enteredAt(),
-                        stage));
+                        stage,
+                        Boolean.TRUE.equals(row.byCrew())));
     }
 
     /** As kept; set aside where this version could not take it: a list must not fail for one reading. */
@@ -227,8 +228,13 @@ public class CaseFiles implements JournalCheck.Journalled {
                         .map(reading -> Map.entry(row.installationId(), reading)));
     }
 
+    /**
+     * Keeps a reading.
+     *
+     * @param by who brought it in, which the journal keeps; the reading itself keeps who it says took it, and when
+     */
     @Transactional
-    public void keep(Reading reading, CaseFile.Header header) {
+    public void keep(Reading reading, CaseFile.Header header, String by) {
         Optional<Value.Measured> measured =
                 reading.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
         ReadingRow row = new ReadingRow(
@@ -245,9 +251,10 @@ public class CaseFiles implements JournalCheck.Journalled {
                 reading.instrument().orElse(null),
                 reading.grade(),
                 reading.by(),
-                reading.at());
+                reading.at(),
+                reading.byCrew() ? true : null);
         mapper.insertReading(row);
-        journal.write(reading.at(), reading.by(), READING_ADDED, row.id(), row);
+        journal.write(Instant.now(), by, READING_ADDED, row.id(), row);
     }
 
     @Override

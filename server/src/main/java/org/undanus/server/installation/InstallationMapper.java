@@ -47,7 +47,8 @@ interface InstallationMapper {
             String instrument,
             Grade grade,
             String enteredBy,
-            Instant enteredAt) {}
+            Instant enteredAt,
+            Boolean byCrew) {}
 
     record SiteRow(String id, String name, double elevation) {}
 
@@ -57,7 +58,7 @@ interface InstallationMapper {
                     + " FROM installation i JOIN site s ON s.id = i.site_id ";
     String READING =
             "SELECT id, installation_id, visit_id, point, component, typed, si, standard_uncertainty, resolution,"
-                    + " unit, instrument, grade, entered_by, entered_at FROM reading ";
+                    + " unit, instrument, grade, entered_by, entered_at, by_crew FROM reading ";
 
     @Select(INSTALLATION + "ORDER BY i.reference")
     List<InstallationRow> all();
@@ -123,8 +124,8 @@ interface InstallationMapper {
     void insertVisit(VisitRow row);
 
     @Insert("INSERT INTO reading (id, installation_id, visit_id, point, component, typed, si, standard_uncertainty,"
-            + " resolution, unit, instrument, grade, entered_by, entered_at) VALUES (#{id}, #{installationId}, #{visitId},"
+            + " resolution, unit, instrument, grade, entered_by, entered_at, by_crew) VALUES (#{id}, #{installationId}, #{visitId},"
             + " #{point}, #{component}, #{typed}, #{si}, #{standardUncertainty}, #{resolution}, #{unit}, #{instrument},"
-            + " #{grade}, #{enteredBy}, #{enteredAt})")
+            + " #{grade}, #{enteredBy}, #{enteredAt}, #{byCrew})")
     void insertReading(ReadingRow row);
 }

@@ -57,6 +57,9 @@ record PhotoFile(
             throw refused("This picture has " + Math.round((double) size[0] * size[1] / MEGA) + " megapixels; "
                     + MOST_MEGAPIXELS + " can be taken. Let the camera take it smaller. Nothing was kept.");
         }
+        if (type.equals("image/png")) {
+            PngChunks.requireModest(content);
+        }
         Metadata metadata = metadata(content);
         return new PhotoFile(
                 content,

@@ -1,9 +1,9 @@
 package org.undanus.server.photo;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -18,6 +18,7 @@ import org.undanus.server.journal.Journal;
 import org.undanus.server.photo.PhotoMapper.PhotoRow;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.work.Gate;
 
 /** The photos there are. None is ever changed. */
 @Service
@@ -36,6 +37,10 @@ public class Photos {
     /** A picture to show or hand out. */
     public record Picture(String mediaType, byte[] content) {}
 
+    private static final int DECODED_AT_ONCE = 2;
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+    private final Gate gate = new Gate(DECODED_AT_ONCE, PATIENCE);
     private final PhotoMapper mapper;
     private final CaseFiles cases;
     private final Corrections corrections;
@@ -63,7 +68,7 @@ public class Photos {
     public Photo keep(String installation, Hook hook, byte[] content, Person person, Origin origin) {
         CaseFile file = cases.open(installation, person);
         requireHook(hook, file);
-        PhotoFile read = PhotoFile.of(content);
+        PhotoFile read = gate.through(() -> PhotoFile.of(content));
         Instant kept = origin.at().truncatedTo(ChronoUnit.MILLIS);
         PhotoRow row = new PhotoRow(
                 UUID.randomUUID().toString(),
@@ -81,7 +86,7 @@ public class Photos {
                 origin.by(),
                 kept);
         mapper.insert(row, read.content(), read.thumbnail());
-        journal.write(kept, person.name(), "photo.added", row.id(), Map.of("sha256", row.sha256()));
+        journal.write(Instant.now(), person.name(), "photo.added", row.id(), row);
         return photo(row);
     }
 

@@ -77,6 +77,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ResponseEntity<ProblemDetail> busy(BusyException e) {
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .header(HttpHeaders.RETRY_AFTER, Long.toString(e.retryAfter().toSeconds()))
+                .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage()));
+    }
+
+    @ExceptionHandler
     ProblemDetail ruleBook(RuleBookException e) {
         ProblemDetail problem = problem(
                 HttpStatus.UNPROCESSABLE_CONTENT,

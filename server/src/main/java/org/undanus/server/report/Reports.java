@@ -12,6 +12,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Base64;
 import java.util.List;
@@ -41,6 +42,7 @@ import org.undanus.server.installation.CaseFile;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.work.Gate;
 
 /** Lays reports out as PDF (PDF/A-3, fonts embedded) and shows their pages. The last few are kept in memory. */
 @Service
@@ -60,8 +62,12 @@ class Reports {
             Paper paper,
             String by) {}
 
+    private static final int AT_ONCE = 2;
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+
     private final Corrections corrections;
     private final Photos photos;
+    private final Gate gate = new Gate(AT_ONCE, PATIENCE);
     private final TemplateEngine templates;
     private final Cache<Key, byte[]> kept =
             Caffeine.newBuilder().maximumSize(KEPT).build();
@@ -92,7 +98,8 @@ class Reports {
                 units,
                 paper,
                 person.title());
-        return kept.get(key, any -> make(file, raised, hung, units, paper, person));
+        // whoever asks for the same meanwhile waits for this making
+        return kept.get(key, any -> gate.through(() -> make(file, raised, hung, units, paper, person)));
     }
 
     private byte[] make(
@@ -128,7 +135,8 @@ class Reports {
         context.setVariable("paper", paper);
         String html = templates.process("report", context);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (BatikSVGDrawer svg = new BatikSVGDrawer()) {
+        try (BatikSVGDrawer svg = new BatikSVGDrawer(
+                BatikSVGDrawer.SvgScriptMode.SECURE, BatikSVGDrawer.SvgExternalResourceMode.SECURE)) {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             builder.useFastMode();
             builder.useSVGDrawer(svg);
@@ -140,6 +148,8 @@ class Reports {
             font(builder, "atkinson-hyperlegible-mono-700.ttf", "Reading", 700);
             font(builder, "dejavu-sans.ttf", "Fallback", 400);
             font(builder, "dejavu-sans-bold.ttf", "Fallback", 700);
+            // pictures stand in the page itself; nothing is fetched, from wherever a name or text may point to
+            builder.useUriResolver((base, uri) -> uri != null && uri.startsWith("data:image/") ? uri : null);
             builder.withHtmlContent(html, null);
             builder.toStream(out);
             builder.run();
@@ -167,6 +177,10 @@ class Reports {
 
     /** @param number counted from 1 */
     byte[] page(byte[] pdf, int number) {
+        return gate.through(() -> drawn(pdf, number));
+    }
+
+    private static byte[] drawn(byte[] pdf, int number) {
         try (PDDocument document = Loader.loadPDF(pdf);
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             if (number < 1 || number > document.getNumberOfPages()) {

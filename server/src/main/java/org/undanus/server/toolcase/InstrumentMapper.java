@@ -2,6 +2,7 @@ package org.undanus.server.toolcase;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -20,6 +21,11 @@ interface InstrumentMapper {
 
     @Select("SELECT id, content, version FROM instrument WHERE id = #{id}")
     InstrumentRow find(String id);
+
+    /** The instruments named by readings at a crew's installations. */
+    @Select("SELECT DISTINCT r.instrument FROM reading r JOIN installation i ON i.id = r.installation_id"
+            + " WHERE i.crew = #{crew} AND r.instrument IS NOT NULL")
+    Set<String> usedAt(String crew);
 
     @Insert("INSERT INTO instrument (id, content, version) VALUES (#{id}, #{content}, 1)")
     void insert(String id, String content);

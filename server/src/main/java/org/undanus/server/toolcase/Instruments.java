@@ -11,6 +11,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Toolcase;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.server.account.Person;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
@@ -63,6 +64,21 @@ public class Instruments {
 
     public List<Kept> all() {
         return mapper.all().stream().map(this::kept).toList();
+    }
+
+    /** Those of this person's business: for a crew the ones used at its installations. */
+    @Transactional(readOnly = true)
+    public List<Kept> visible(Person person) {
+        return all().stream()
+                .filter(kept -> maySee(kept.instrument().id(), person))
+                .toList();
+    }
+
+    private boolean maySee(String id, Person person) {
+        return person.inspects()
+                || person.crew()
+                        .filter(crew -> mapper.usedAt(crew).contains(id))
+                        .isPresent();
     }
 
     private Kept kept(InstrumentRow row) {
@@ -139,7 +155,10 @@ public class Instruments {
 
     /** @throws NotFoundException when there is none */
     @Transactional(readOnly = true)
-    public CertificateFile certificate(String id, String sha256) {
+    public CertificateFile certificate(String id, String sha256, Person person) {
+        if (!maySee(id, person)) {
+            throw new NotFoundException("There is no such certificate.");
+        }
         InstrumentMapper.CertificateRow row = mapper.certificate(id, sha256);
         if (row == null) {
             throw new NotFoundException("There is no such certificate.");

@@ -57,8 +57,10 @@ class ToolcaseController {
     }
 
     @GetMapping
-    List<InstrumentView> all() {
-        return instruments.all().stream().map(ToolcaseController::view).toList();
+    List<InstrumentView> all(@AuthenticationPrincipal Person person) {
+        return instruments.visible(person).stream()
+                .map(ToolcaseController::view)
+                .toList();
     }
 
     /** The kinds an instrument may be of. */
@@ -78,7 +80,7 @@ class ToolcaseController {
             throw new UnsuitableException("id", "An instrument " + instrument.id() + " is already in the toolcase.");
         }
         instruments.add(List.of(instrument), person.name(), Instant.now());
-        return all().stream()
+        return all(person).stream()
                 .filter(view -> view.id().equals(instrument.id()))
                 .findFirst()
                 .orElseThrow();
@@ -105,8 +107,9 @@ class ToolcaseController {
     }
 
     @GetMapping("/{id}/certificate")
-    ResponseEntity<byte[]> certificate(@PathVariable String id, @RequestParam String sha256) {
-        CertificateFile file = instruments.certificate(id, sha256);
+    ResponseEntity<byte[]> certificate(
+            @PathVariable String id, @RequestParam String sha256, @AuthenticationPrincipal Person person) {
+        CertificateFile file = instruments.certificate(id, sha256, person);
         String ending = file.mediaType().substring(file.mediaType().indexOf('/') + 1);
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(file.mediaType()))

@@ -99,8 +99,9 @@ class Readings {
                 typed.grade(),
                 person.name(),
                 Instant.now().truncatedTo(ChronoUnit.MILLIS),
-                before.header().stage());
-        cases.keep(reading, before.header());
+                before.header().stage(),
+                !person.inspects());
+        cases.keep(reading, before.header(), person.name());
         CaseFile after = before.with(before.evidence().with(reading));
         return new Outcome(after, line, changed(before, after));
     }

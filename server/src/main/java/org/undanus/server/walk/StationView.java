@@ -49,6 +49,7 @@ record StationView(
      * @param due whether it has to be read by the present visit, which is first at {@code dueAt}
      * @param hidden whether it is out of sight once covers are closed
      * @param goodEnough which instrument of the toolcase would settle a line that is too close to call
+     * @param beside a later reading that does not take the place of this one: what the crew says, or a weaker source
      * @param earlier how many readings this one supersedes
      */
     record LineView(
@@ -68,6 +69,7 @@ record StationView(
             String instrumentKind,
             Optional<String> goodEnough,
             Optional<ReadingView> reading,
+            Optional<ReadingView> beside,
             int earlier) {}
 
     /**
@@ -84,7 +86,8 @@ record StationView(
             Optional<String> instrument,
             Grade grade,
             String by,
-            Instant at) {}
+            Instant at,
+            boolean byCrew) {}
 
     static List<RouteStation> route(CaseFile file) {
         return Arrays.stream(Station.values())
@@ -144,6 +147,7 @@ record StationView(
                 point.instrument().key(),
                 goodEnough(line, file),
                 evidence.latest(line.key()).map(reading -> reading(reading, units)),
+                evidence.beside(line.key()).map(reading -> reading(reading, units)),
                 Math.max(0, evidence.history(line.key()).size() - 1));
     }
 
@@ -173,7 +177,8 @@ record StationView(
                 reading.instrument(),
                 reading.grade(),
                 reading.by(),
-                reading.at());
+                reading.at(),
+                reading.byCrew());
     }
 
     static String uncertainty(Value.Measured measured, UnitSystem units) {
