@@ -4,8 +4,13 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -33,6 +38,12 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
     /** With nothing in it but the shipped rule books. */
     public static TestServer empty() {
         return new TestServer(false);
+    }
+
+    /** The same with one more setting. */
+    public TestServer with(String property) {
+        properties.add(property);
+        return this;
     }
 
     @Override
@@ -69,6 +80,20 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
     /** A part of the running application, to look behind the scenes. */
     public <T> T bean(Class<T> kind) {
         return context.getBean(kind);
+    }
+
+    /** Who the journal says did this. */
+    public String journalled(String action, String subject) {
+        try (Connection connection = bean(DataSource.class).getConnection();
+                PreparedStatement statement =
+                        connection.prepareStatement("SELECT by_whom FROM journal WHERE action = ? AND subject = ?")) {
+            statement.setString(1, action);
+            statement.setString(2, subject);
+            ResultSet found = statement.executeQuery();
+            return found.next() ? found.getString(1) : "";
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     /** Nobody is signed in yet. */

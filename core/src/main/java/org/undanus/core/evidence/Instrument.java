@@ -41,8 +41,15 @@ public record Instrument(
 
     /** @param months for how long it holds */
     public record Calibration(LocalDate on, int months, String certificate) {
+        private static final int FIRST_YEAR = 1990;
+        private static final int LAST_YEAR = 2100;
+
         public Calibration {
             Objects.requireNonNull(on);
+            if (on.getYear() < FIRST_YEAR || on.getYear() > LAST_YEAR) {
+                throw new IllegalArgumentException(
+                        "A calibration lies in the years " + FIRST_YEAR + " to " + LAST_YEAR + ".");
+            }
             if (months < 1 || months > 120) {
                 throw new IllegalArgumentException("A calibration holds for 1 to 120 months.");
             }

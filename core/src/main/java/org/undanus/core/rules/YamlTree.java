@@ -8,6 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 import org.snakeyaml.engine.v2.api.LoadSettings;
 import org.snakeyaml.engine.v2.api.lowlevel.Compose;
+import org.snakeyaml.engine.v2.api.lowlevel.Parse;
+import org.snakeyaml.engine.v2.events.CollectionEndEvent;
+import org.snakeyaml.engine.v2.events.CollectionStartEvent;
+import org.snakeyaml.engine.v2.events.Event;
 import org.snakeyaml.engine.v2.exceptions.MarkedYamlEngineException;
 import org.snakeyaml.engine.v2.exceptions.YamlEngineException;
 import org.snakeyaml.engine.v2.nodes.MappingNode;
@@ -19,6 +23,7 @@ import org.snakeyaml.engine.v2.nodes.SequenceNode;
 /** A YAML document whose every value knows its line and key. Problems are gathered, not thrown one by one. */
 final class YamlTree {
     static final int LONGEST_DOCUMENT = 512 * 1024;
+    private static final int DEEPEST = 16;
 
     private final Node node;
     private final String key;
@@ -39,6 +44,7 @@ final class YamlTree {
                 .setAllowDuplicateKeys(false)
                 .build();
         try {
+            requireShallow(yaml, settings);
             Node root =
                     new Compose(settings).composeString(yaml).orElseThrow(() -> single(1, "The rule book is empty."));
             return new YamlTree(root, "", problems);
@@ -47,6 +53,23 @@ final class YamlTree {
             throw single(line, "This is not well-formed YAML: " + e.getProblem());
         } catch (YamlEngineException e) {
             throw single(1, "This cannot be read as YAML: " + e.getMessage());
+        }
+    }
+
+    /** Before anything recursive reads it: a book is a handful of levels deep. */
+    private static void requireShallow(String yaml, LoadSettings settings) {
+        int depth = 0;
+        for (Event event : new Parse(settings).parseString(yaml)) {
+            if (event instanceof CollectionStartEvent) {
+                depth++;
+            } else if (event instanceof CollectionEndEvent) {
+                depth--;
+            }
+            if (depth > DEEPEST) {
+                throw single(
+                        event.getStartMark().map(mark -> mark.getLine() + 1).orElse(1),
+                        "A rule book is at most " + DEEPEST + " levels deep.");
+            }
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -95,5 +96,28 @@ class BundleTest {
             sum += radii.get(i) * bundle.growth()[i];
         }
         assertThat(sum).isCloseTo(bundle.radius(), within(0.06 * bundle.radius()));
+    }
+
+    /** The same bundle comes out the same: a hole asked for yesterday is asked for today. */
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({
+        "8 13.76 12.175 6, 25.93509165627313",
+        "8 14 12 6 5, 26.000082876763585",
+        "3 5 7 11 2 9, 20.04277452090468"
+    })
+    void packingsAreRepeatable(String radii, double radius) {
+        List<Double> each = Stream.of(radii.split(" ")).map(Double::valueOf).toList();
+        Bundle packed = Bundle.pack(each);
+        assertThat(packed.radius()).isCloseTo(radius, within(1e-7));
+        assertThat(packed.withLowest(1).circles())
+                .zipSatisfy(packed.circles(), (turned, before) -> assertThat(Math.hypot(turned.x(), turned.y()))
+                        .isCloseTo(Math.hypot(before.x(), before.y()), within(1e-9)));
+    }
+
+    @Test
+    void whatWasPackedIsRemembered() {
+        List<Double> radii = List.of(1.0, 2.0, 3.0);
+        assertThat(Bundle.of(radii)).isSameAs(Bundle.of(List.of(1.0, 2.0, 3.0)));
+        assertThat(Bundle.of(Collections.nCopies(10, 1.0)).circles()).hasSize(10);
     }
 }

@@ -316,4 +316,46 @@ class SmallestMoveTest {
                 .footprint();
         assertThat(new double[] {moved.x(), moved.y(), moved.facing()}).containsExactly(3.5, 2.75, 90);
     }
+
+    /** u has 0.35 m to the wall and 0.2 m to v: if v goes first by 0.1 m all is well, if u goes first it must pass v. */
+    @Test
+    void theCheaperOrderWins() {
+        PlanGeometry plan = new Sites()
+                .rectangle("lane", SitePlan.Kind.AREA, 0, 0, 10, 0.31)
+                .rectangle("wall", SitePlan.Kind.WALL, -1, 0, 1, 0.31)
+                .unit("u", 0.75, 0.155, 270)
+                .unit("v", 1.75, 0.155, 270)
+                .geometry();
+        SmallestMove.Move move = only(find(plan, false));
+        assertThat(move.unit()).isEqualTo("v");
+        assertThat(move.dx()).isCloseTo(0.1, within(1e-6));
+    }
+
+    /** With its back to the wall it asks for 0.25 m, beside it for 0.7 m: turned it may stay where it is. */
+    @Test
+    void aTurnIsTakenWhereItSavesWay() {
+        PlanGeometry plan =
+                yard().rectangle("wall", SitePlan.Kind.WALL, 3.55, 0, 0.2, 6).geometry();
+        assertThat(only(find(plan, false)).dx()).isCloseTo(-0.15, within(1e-6));
+        SmallestMove.Move turned = only(find(plan, true));
+        assertThat(turned.turn()).isEqualTo(270);
+        assertThat(turned.metres()).isCloseTo(0, within(1e-6));
+    }
+
+    @Test
+    void aUnitBeyondItsAreaIsBroughtInside() {
+        PlanGeometry plan = new Sites()
+                .rectangle("yard", SitePlan.Kind.AREA, 0, 0, 6, 6)
+                .unit("u", 0.2, 3, 270)
+                .geometry();
+        assertThat(only(find(plan, false)).dx()).isCloseTo(0.2, within(1e-6));
+    }
+
+    /** From corner to corner 1.04 m, across 0.6 m and along 0.85 m: a hazard asks for 0.9 m as the crow flies. */
+    @Test
+    void aHazardIsKeptAwayFromInTheRound() {
+        PlanGeometry plan =
+                yard().line("door", SitePlan.Kind.OPENING, 4, 4, 5, 4).geometry();
+        assertThat(find(plan, false).outcome()).isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+    }
 }

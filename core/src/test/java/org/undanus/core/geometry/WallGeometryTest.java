@@ -62,4 +62,48 @@ class WallGeometryTest {
                 .isPresent();
         assertThat(wall().overlap()).isEmpty();
     }
+
+    private static WallGeometry at(double left, double underside) {
+        return new WallGeometry(
+                new SitePlan.WallView(
+                        "i",
+                        4,
+                        2.5,
+                        left,
+                        underside,
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        List.of(),
+                        Optional.empty()),
+                Sites.CABINET);
+    }
+
+    @Test
+    void aCabinetBeyondItsWallIsNamed() {
+        assertThat(at(0, 0).overlap()).isEmpty();
+        assertThat(at(3.2, 1.9).overlap()).isEmpty();
+        assertThat(at(-0.1, 1).overlap()).hasValue("i reaches beyond its wall.");
+        assertThat(at(3.3, 1).overlap()).hasValue("i reaches beyond its wall.");
+        assertThat(at(1, 2.0).overlap()).hasValue("i reaches beyond its wall.");
+        assertThat(at(1, -0.1).overlap()).hasValue("i reaches beyond its wall.");
+    }
+
+    /** The cabinet reaches from 1.0 to 1.8 m and from 1.6 to 2.2 m. */
+    @Test
+    void onlyWhatHangsBesideOrInItsColumnCounts() {
+        WallGeometry wall = wall(
+                item(SitePlan.ItemKind.OBSTACLE, 1.9, 0.2, 0.1, 1.4),
+                item(SitePlan.ItemKind.OBSTACLE, 0.7, 0.2, 0.3, 0.3),
+                item(SitePlan.ItemKind.OBSTACLE, 0.2, 1.7, 0.5, 0.2),
+                item(SitePlan.ItemKind.OBSTACLE, 1.2, 2.3, 0.2, 0.1));
+        assertThat(wall.clear(Face.LEFT).orElseThrow().metres()).isCloseTo(0.3, within(1e-9));
+        assertThat(wall.clear(Face.RIGHT).orElseThrow().metres()).isCloseTo(2.2, within(1e-9));
+        assertThat(wall.clear(Face.ABOVE).orElseThrow().metres()).isCloseTo(0.1, within(1e-9));
+        assertThat(wall.clear(Face.BELOW)).isEmpty();
+        assertThat(wall.overlap()).isEmpty();
+        assertThat(wall(item(SitePlan.ItemKind.OBSTACLE, 1.7, 2.1, 0.5, 0.3)).overlap())
+                .hasValue("i hangs in Shelf.");
+    }
 }

@@ -293,7 +293,11 @@ public class Exchange {
         for (ReadingRecord reading : record.readings()) {
             keep(reading, file, rules, person, where + ".readings[" + index++ + "]");
         }
-        record.corrections().stream().flatMap(List::stream).forEach(c -> keep(c, id, person));
+        List<CorrectionRecord> raised = record.corrections().orElse(List.of());
+        if (raised.stream().map(CorrectionRecord::number).distinct().count() < raised.size()) {
+            throw new UnsuitableException(where + ".corrections", "Two corrections have the same number.");
+        }
+        raised.forEach(c -> keep(c, id, person));
         record.photos().stream().flatMap(List::stream).forEach(p -> keep(p, id, where, person));
         return id;
     }

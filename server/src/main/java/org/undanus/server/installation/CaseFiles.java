@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,7 +62,44 @@ public class CaseFiles implements JournalCheck.Journalled {
             Stage stage,
             LocalDate visitedOn,
             List<Component> components,
-            RuleBook rules) {}
+            RuleBook rules) {
+        private static final Pattern REFERENCE = Pattern.compile("[A-Za-z0-9][A-Za-z0-9 ./-]{0,39}");
+        private static final int LONGEST = 200;
+        private static final int LONGEST_CREW = 120;
+        private static final int MOST_UNITS = 20;
+
+        /** The same rules from whichever side it comes in. */
+        private void requireSuitable() {
+            if (!REFERENCE.matcher(reference).matches()) {
+                throw new UnsuitableException(
+                        "reference", "A reference holds letters, digits, spaces, . / and -, 40 at most.");
+            }
+            requireText("title", title, LONGEST);
+            requireText("building", building, LONGEST);
+            requireText("system", system, LONGEST);
+            requireText("crew", crew, LONGEST_CREW);
+            if (components.isEmpty() || components.size() > MOST_UNITS) {
+                throw new UnsuitableException("components", "A system holds 1 to " + MOST_UNITS + " units.");
+            }
+            requireDay(visitedOn);
+        }
+
+        private static void requireText(String field, String text, int most) {
+            if (text.isBlank() || text.length() > most) {
+                throw new UnsuitableException(field, "The " + field + " is a text of 1 to " + most + " characters.");
+            }
+        }
+    }
+
+    private static final int FIRST_YEAR = 1990;
+    private static final int LAST_YEAR = 2100;
+
+    private static void requireDay(LocalDate visitedOn) {
+        if (visitedOn.getYear() < FIRST_YEAR || visitedOn.getYear() > LAST_YEAR) {
+            throw new UnsuitableException(
+                    "visitedOn", "A visit lies in the years " + FIRST_YEAR + " to " + LAST_YEAR + ".");
+        }
+    }
 
     private final InstallationMapper mapper;
     private final RuleBooks books;
@@ -277,6 +315,7 @@ public class CaseFiles implements JournalCheck.Journalled {
      */
     @Transactional
     public String enter(Opening opening, String by, Instant at) {
+        opening.requireSuitable();
         if (mapper.countReference(opening.reference()) > 0) {
             throw new UnsuitableException(
                     "reference", "The reference " + opening.reference() + " is already in the register.");
@@ -330,6 +369,7 @@ public class CaseFiles implements JournalCheck.Journalled {
     @Transactional
     public void visit(String id, Stage stage, LocalDate on, Person person, Instant at) {
         CaseFile file = openForWriting(id, person);
+        requireDay(on);
         if (on.isBefore(file.header().visitedOn())) {
             throw new UnsuitableException(
                     "visitedOn",

@@ -3,6 +3,7 @@ package org.undanus.server.problem;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.undanus.core.rules.RuleBookException;
 import tools.jackson.core.JacksonException;
@@ -157,12 +159,20 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             ProblemDetail problem = tooLarge.get().problem();
             return handleExceptionInternal(e, problem, headers, HttpStatus.CONTENT_TOO_LARGE, request);
         }
+        Optional<PlainText.ControlCharacterException> control = cause(e, PlainText.ControlCharacterException.class);
+        if (control.isPresent()) {
+            String field =
+                    cause(e, JacksonException.class).map(ProblemAdvice::path).orElse("");
+            ProblemDetail problem = problem(
+                    HttpStatus.BAD_REQUEST,
+                    "Cannot be taken",
+                    "\"" + shortened(field) + "\" " + control.get().getMessage() + ". Nothing was changed.");
+            problem.setProperty("fields", Map.of(field, control.get().getMessage()));
+            return handleExceptionInternal(e, problem, headers, status, request);
+        }
         String where = cause(e, JacksonException.class)
                 .map(j -> {
-                    String path = j.getPath().stream()
-                            .map(r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
-                            .reduce((a, b) -> a + "." + b)
-                            .orElse("");
+                    String path = path(j);
                     long line = j.getLocation() == null ? 0 : j.getLocation().getLineNr();
                     return (path.isEmpty() ? "" : " at \"" + shortened(path) + "\"")
                             + (line > 0 ? " in line " + line : "");
@@ -173,6 +183,23 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 "Cannot be read",
                 "What was sent is not the JSON expected" + where + ". Nothing was changed.");
         return handleExceptionInternal(e, problem, headers, status, request);
+    }
+
+    /** Where in what was sent: {@code installations.[0].title}. */
+    private static String path(JacksonException e) {
+        return e.getPath().stream()
+                .map(r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
+                .reduce((a, b) -> a + "." + b)
+                .orElse("");
+    }
+
+    /** What the container cannot make sense of: a body in parts without a boundary, a parameter without a name. */
+    @ExceptionHandler({MultipartException.class, InvalidParameterException.class})
+    ProblemDetail malformed(RuntimeException e) {
+        return problem(
+                HttpStatus.BAD_REQUEST,
+                "Cannot be read",
+                "The request is malformed: its parts or parameters cannot be told apart. Nothing was changed.");
     }
 
     private static <T extends Throwable> Optional<T> cause(Throwable thrown, Class<T> kind) {
