@@ -1,5 +1,7 @@
 package org.undanus.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -11,10 +13,14 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import javax.sql.DataSource;
+import org.apache.catalina.Container;
+import org.apache.catalina.Context;
+import org.apache.catalina.session.ManagerBase;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.SpringApplication;
+import org.springframework.boot.tomcat.TomcatWebServer;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.util.FileSystemUtils;
 
@@ -80,6 +86,19 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
     /** A part of the running application, to look behind the scenes. */
     public <T> T bean(Class<T> kind) {
         return context.getBean(kind);
+    }
+
+    /** How many sessions are held; their number is bounded. */
+    public int sessions() {
+        Container[] applications =
+                ((TomcatWebServer) context.getWebServer()).getTomcat().getHost().findChildren();
+        int held = 0;
+        for (Container application : applications) {
+            ManagerBase manager = (ManagerBase) ((Context) application).getManager();
+            assertThat(manager.getMaxActiveSessions()).isBetween(100, 10_000);
+            held += manager.getActiveSessions();
+        }
+        return held;
     }
 
     /** Who the journal says did this. */
