@@ -184,5 +184,6 @@ test("on a crew's screen a line read by the office is no field until the crew sa
   expect(wrapper.text()).toContain("12 mm");
   await wrapper.find(".closed button").trigger("click");
   expect(wrapper.find("input").exists()).toBe(true);
+  expect((wrapper.find("select").element as HTMLSelectElement).value).toBe("RECORDED");
   useSession().person.value = undefined;
 });

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from "vue";
+import { computed, nextTick, ref, watch } from "vue";
 import { ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import PhotoStrip from "../photos/PhotoStrip.vue";
@@ -41,6 +41,7 @@ const meant = ref<string[]>([]);
 const theirs = ref<Schemas["ReadingView"]>();
 const busy = ref(false);
 const field = ref<HTMLInputElement | HTMLSelectElement>();
+const answer = ref<HTMLElement>();
 /** Kept while a save is tried again, so that the server keeps one reading however often it hears of it. */
 let attempt: { id: string; typed: string } | undefined;
 
@@ -50,7 +51,7 @@ watch(
   () => {
     const reading = props.line.reading;
     typed.value = reading?.typed ?? "";
-    grade.value = reading?.grade ?? (inspects.value ? "WITNESSED" : "RECORDED");
+    grade.value = inspects.value ? (reading?.grade ?? "WITNESSED") : "RECORDED";
     instrument.value = reading?.instrument ?? "";
     echo.value = undefined;
     problem.value = "";
@@ -98,10 +99,10 @@ function typing() {
     const asked = typed.value;
     timer = setTimeout(async () => {
       try {
-        const answer = await props.understand(props.line, asked, instrument.value || undefined);
+        const heard = await props.understand(props.line, asked, instrument.value || undefined);
         if (asked === typed.value) {
-          echo.value = answer;
-          meant.value = answer.choices;
+          echo.value = heard;
+          meant.value = heard.choices;
         }
       } catch {
         // without an answer there is simply nothing to echo
@@ -157,6 +158,8 @@ async function commit(confirmed = false, basedOn = props.line.reading?.id) {
     theirs.value = known?.status === 409 ? (known.theirs as Schemas["ReadingView"] | undefined) : undefined;
     problem.value = sentence(thrown);
     field.value?.focus();
+    // what is said of it stands below the field, perhaps out of sight
+    void nextTick(() => answer.value?.scrollIntoView?.({ block: "nearest" }));
   } finally {
     busy.value = false;
   }
@@ -293,7 +296,7 @@ defineExpose({ focus: () => field.value?.focus() });
       </button>
       <VerdictMark v-if="worst && line.reading" :verdict="worst.verdict" />
     </div>
-    <div v-if="problem || meant.length" class="problem" role="alert">
+    <div v-if="problem || meant.length" ref="answer" class="problem" role="alert">
       <span v-if="problem" class="error">{{ problem }}</span>
       <span v-else class="quiet">Which one is meant?</span>
       <button v-for="choice in meant" :key="choice" type="button" class="button mono" @click="choose(choice)">
