@@ -34,6 +34,7 @@ import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Ratio;
+import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.station.Walk;
 
@@ -120,10 +121,29 @@ public final class RandomCases {
                         sometimes(random, Ratio::ofFraction, 1),
                         sometimes(random, Power::ofWatts, 1e4),
                         sometimes(random, Length::ofMetres, 1e-3),
-                        List.of(),
+                        capacities(random),
                         List.of())),
                 List.of(),
                 List.of());
+    }
+
+    /** A table over outdoor air, as a sheet may give it, or none. */
+    private static List<DataSheet.Capacity> capacities(Random random) {
+        if (random.nextBoolean()) {
+            return List.of();
+        }
+        List<DataSheet.Capacity> table = new ArrayList<>();
+        for (DataSheet.Mode mode : DataSheet.Mode.values()) {
+            for (double outdoor : new double[] {-20, 0, 20, 45}) {
+                table.add(new DataSheet.Capacity(
+                        mode,
+                        Temperature.ofCelsius(outdoor),
+                        Temperature.ofCelsius(20),
+                        Power.ofWatts(1e4 * (0.5 + random.nextDouble())),
+                        Optional.empty()));
+            }
+        }
+        return table;
     }
 
     private static <T> Optional<T> sometimes(Random random, DoubleFunction<T> of, double usual) {

@@ -27,7 +27,7 @@ import org.undanus.core.rules.RuleBook;
 class RecordedJudgementsTest {
     private static final String RECORD = "recorded-judgements.txt";
     private static final Path KEPT = Path.of("src/test/resources/org/undanus/core/station", RECORD);
-    private static final int CASES = 24;
+    private static final int CASES = 36;
 
     @Test
     void judgementsAreThoseRecorded() throws IOException {
