@@ -77,4 +77,18 @@ class ArchitectureTest {
                 "org.snakeyaml.engine..");
         ArchRuleDefinition.classes().should().onlyDependOnClassesThat(allowed).check(CORE);
     }
+
+    @Test
+    void nothingDependsOnTheLocaleOfTheMachine() {
+        ArchRuleDefinition.noClasses()
+                .should()
+                .callMethod(String.class, "format", String.class, Object[].class)
+                .orShould()
+                .callMethod(String.class, "formatted", Object[].class)
+                .orShould()
+                .callMethod(String.class, "toLowerCase")
+                .orShould()
+                .callMethod(String.class, "toUpperCase")
+                .check(CORE);
+    }
 }

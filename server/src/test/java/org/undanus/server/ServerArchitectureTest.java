@@ -40,4 +40,20 @@ class ServerArchitectureTest {
                 .resideInAnyPackage("org.undanus.core.fluid..", "org.hipparchus..")
                 .check(ALL);
     }
+
+    @Test
+    void nothingDependsOnTheLocaleOfTheMachine() {
+        noClasses()
+                .that()
+                .resideInAPackage("org.undanus.server..")
+                .should()
+                .callMethod(String.class, "format", String.class, Object[].class)
+                .orShould()
+                .callMethod(String.class, "formatted", Object[].class)
+                .orShould()
+                .callMethod(String.class, "toLowerCase")
+                .orShould()
+                .callMethod(String.class, "toUpperCase")
+                .check(ALL);
+    }
 }

@@ -7,11 +7,16 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.RandomCases;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Point;
@@ -20,6 +25,7 @@ import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.Case;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 
@@ -163,5 +169,29 @@ class JudgeTest {
                 .orElseThrow();
         assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(judgement.because().toString()).contains("sort of").contains("Answer yes or no.");
+    }
+
+    /** A machine set to German or Turkish judges in the same words. */
+    @ParameterizedTest
+    @ValueSource(strings = {"de-DE", "tr-TR", "ar-EG"})
+    void judgementsAreWordedTheSameWhateverTheLocale(String tag) {
+        Random random = new Random(1007);
+        Case facts = RandomCases.facts(random);
+        Evidence evidence = RandomCases.usual(random, facts);
+        Locale before = Locale.getDefault();
+        try {
+            Locale.setDefault(Locale.ROOT);
+            List<String> plain = worded(facts, evidence);
+            Locale.setDefault(Locale.forLanguageTag(tag));
+            assertThat(worded(facts, evidence)).isEqualTo(plain);
+        } finally {
+            Locale.setDefault(before);
+        }
+    }
+
+    private static List<String> worded(Case facts, Evidence evidence) {
+        return Walk.judge().judge(facts, evidence, CaseFixture.DESIGN_BOOK).stream()
+                .map(j -> j.key() + j.because() + j.remedy() + j.derivation())
+                .toList();
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -49,7 +50,13 @@ class DrawingTest {
 
     @Test
     void numbersAreWrittenWithPointsWhateverTheLocale() {
-        assertThat(Drawing.bar(bar(0.333, "x"), Verdict.FAILS)).doesNotContainPattern("=\"\\d+,\\d");
+        Locale before = Locale.getDefault();
+        try {
+            Locale.setDefault(Locale.GERMANY);
+            assertThat(Drawing.bar(bar(0.333, "x"), Verdict.FAILS)).doesNotContainPattern("\\d,\\d");
+        } finally {
+            Locale.setDefault(before);
+        }
     }
 
     @Test
