@@ -41,7 +41,7 @@ public record Instrument(
 
     /** @param months for how long it holds */
     public record Calibration(LocalDate on, int months, String certificate) {
-        private static final int FIRST_YEAR = 1990;
+        private static final int FIRST_YEAR = 1950;
         private static final int LAST_YEAR = 2100;
 
         public Calibration {

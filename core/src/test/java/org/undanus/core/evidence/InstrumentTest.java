@@ -93,4 +93,12 @@ class InstrumentTest {
                 .hasMessageContaining("1 to 120");
         assertThatThrownBy(() -> new Instrument.Range(Dimension.LENGTH, 2, 1)).hasMessageContaining("lower");
     }
+
+    @Test
+    void calibrationsOfImpossibleYearsAreRefused() {
+        assertThatThrownBy(() -> new Instrument.Calibration(LocalDate.of(999_999_999, 1, 1), 12, "C"))
+                .hasMessageContaining("1950 to 2100");
+        assertThatThrownBy(() -> new Instrument.Calibration(LocalDate.of(1, 1, 1), 12, "C"))
+                .hasMessageContaining("1950 to 2100");
+    }
 }
