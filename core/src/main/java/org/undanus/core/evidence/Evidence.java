@@ -16,8 +16,7 @@ public final class Evidence {
 
     private Evidence(List<Reading> readings) {
         this.readings = readings;
-        readings.forEach(reading ->
-                standing.merge(reading.key(), reading, (stands, later) -> later.supersedes(stands) ? later : stands));
+        readings.forEach(reading -> standing.merge(reading.key(), reading, Evidence::standing));
     }
 
     /** @param readings oldest first */
@@ -34,7 +33,11 @@ public final class Evidence {
 
     /** The last of these, in the order they were taken, that no later one took the place of. */
     public static Optional<Reading> standing(List<Reading> history) {
-        return history.stream().reduce((stands, later) -> later.supersedes(stands) ? later : stands);
+        return history.stream().reduce(Evidence::standing);
+    }
+
+    private static Reading standing(Reading stands, Reading later) {
+        return later.supersedes(stands) ? later : stands;
     }
 
     /** A later reading that did not take the place of the one that stands: what the crew, or a weaker source, says. */

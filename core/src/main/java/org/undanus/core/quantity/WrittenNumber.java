@@ -18,7 +18,6 @@ record WrittenNumber(
         String written,
         int start,
         int end,
-        boolean signed,
         boolean negative,
         double magnitude,
         double step,
@@ -184,7 +183,6 @@ record WrittenNumber(
                 found.group().strip(),
                 found.start(),
                 found.end(),
-                found.group("sign") != null,
                 "-".equals(found.group("sign")),
                 magnitude,
                 step,
@@ -197,7 +195,7 @@ record WrittenNumber(
     WrittenNumber asThousands() {
         double thousand = 1000;
         return new WrittenNumber(
-                written, start, end, signed, negative, magnitude * thousand, step * thousand, false, false, false);
+                written, start, end, negative, magnitude * thousand, step * thousand, false, false, false);
     }
 
     /** The number with its sign. */
