@@ -30,14 +30,18 @@ record DataFolder(Path path) {
             throw new StartRefusedException(
                     "Nothing can be written in the folder " + path + ". Choose another with --data.");
         }
-        Path database = path.resolve("undanus.mv.db");
-        if (Files.exists(database) && inUse(database)) {
+        if (inUse()) {
             throw new StartRefusedException("The data in " + path
                     + " are in use by another Undanus. Stop it, or choose another folder with --data.");
         }
     }
 
-    private static boolean inUse(Path database) {
+    /** Whether a process has the data open. */
+    boolean inUse() {
+        Path database = path.resolve("undanus.mv.db");
+        if (!Files.exists(database)) {
+            return false;
+        }
         try (FileChannel channel = FileChannel.open(database, StandardOpenOption.WRITE);
                 FileLock lock = channel.tryLock()) {
             return lock == null;

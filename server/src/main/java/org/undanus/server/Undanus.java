@@ -1,23 +1,33 @@
 package org.undanus.server;
 
+import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.ToIntFunction;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.undanus.server.backup.Backup;
+import org.undanus.server.backup.BackupCommands;
 import org.undanus.server.journal.JournalCheck;
 
-/** Starts the server, or with the argument {@code check-data} verifies the kept data and ends. */
+/** Starts the server, or with the first argument {@code check-data}, {@code backup} or {@code restore} does that and ends. */
 @SpringBootApplication
 public class Undanus {
 
     public static void main(String[] arguments) {
         try {
-            DataFolder.of(arguments).requireUsable();
-            if (arguments.length > 0 && arguments[0].equals("check-data")) {
-                System.exit(checkData(arguments));
+            DataFolder folder = DataFolder.of(arguments);
+            String command = arguments.length == 0 ? "" : arguments[0];
+            switch (command) {
+                case "check-data" -> System.exit(checkData(folder, arguments));
+                case "backup" -> System.exit(backUp(folder, Path.of(arguments[1]), arguments));
+                case "restore" -> System.exit(restore(folder, Path.of(arguments[1]), arguments));
+                default -> {
+                    folder.requireUsable();
+                    new SpringApplication(Undanus.class).run(arguments);
+                }
             }
-            new SpringApplication(Undanus.class).run(arguments);
         } catch (RuntimeException e) {
             System.err.println(refusal(e).orElseThrow(() -> e).getMessage());
             System.exit(1);
@@ -33,13 +43,42 @@ public class Undanus {
         return Optional.empty();
     }
 
-    private static int checkData(String[] arguments) {
-        SpringApplication application = new SpringApplication(Undanus.class);
-        application.setWebApplicationType(WebApplicationType.NONE);
-        try (ConfigurableApplicationContext context = application.run(arguments)) {
+    private static int checkData(DataFolder folder, String[] arguments) {
+        folder.requireUsable();
+        return withoutServing(arguments, context -> {
             JournalCheck.Outcome outcome = context.getBean(JournalCheck.class).run();
             System.out.println(outcome.sentence());
             return outcome.sound() ? 0 : 1;
+        });
+    }
+
+    private static int backUp(DataFolder folder, Path file, String[] arguments) {
+        BackupCommands.requireNew(file);
+        if (folder.inUse()) {
+            BackupCommands.ask(folder.path(), file);
+        } else {
+            folder.requireUsable();
+            withoutServing(arguments, context -> {
+                context.getBean(Backup.class).to(file);
+                return 0;
+            });
+        }
+        System.out.println(
+                "Backed up to " + file + ". It holds the signing key: keep it as safe as the data themselves.");
+        return 0;
+    }
+
+    private static int restore(DataFolder folder, Path file, String[] arguments) {
+        BackupCommands.unpack(file, folder.path());
+        System.out.println("Restored into " + folder.path() + ".");
+        return checkData(folder, arguments);
+    }
+
+    private static int withoutServing(String[] arguments, ToIntFunction<ConfigurableApplicationContext> work) {
+        SpringApplication application = new SpringApplication(Undanus.class);
+        application.setWebApplicationType(WebApplicationType.NONE);
+        try (ConfigurableApplicationContext context = application.run(arguments)) {
+            return work.applyAsInt(context);
         }
     }
 }

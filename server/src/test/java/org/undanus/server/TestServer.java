@@ -79,6 +79,11 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
         FileSystemUtils.deleteRecursively(data.toFile());
     }
 
+    /** Where its data lie. */
+    public Path folder() {
+        return data;
+    }
+
     public String address() {
         return "http://localhost:" + context.getWebServer().getPort();
     }

@@ -5,6 +5,8 @@ import java.util.Locale;
 import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.server.journal.Journal;
 import org.undanus.server.work.Gate;
 
 /** The accounts there are. */
@@ -14,13 +16,15 @@ public class Accounts {
 
     private final AccountMapper mapper;
     private final PasswordEncoder encoder;
+    private final Journal journal;
     /** Hashing takes a processor whole: one is always left for those who are signed in. */
     private final Gate gate = new Gate(Math.max(1, Runtime.getRuntime().availableProcessors() - 1), PATIENCE);
 
     private final String hashOfNobody;
 
-    Accounts(AccountMapper mapper, PasswordEncoder encoder) {
+    Accounts(AccountMapper mapper, PasswordEncoder encoder, Journal journal) {
         this.mapper = mapper;
+        this.journal = journal;
         this.encoder = encoder;
         this.hashOfNobody = encoder.encode("nobody");
     }
@@ -38,12 +42,16 @@ public class Accounts {
         return mapper.count() == 0;
     }
 
-    public void add(Person person, String password) {
-        mapper.insert(new AccountMapper.AccountRow(
+    /** @param by who added it, for the journal */
+    @Transactional
+    public void add(Person person, String password, String by) {
+        AccountMapper.AccountRow row = new AccountMapper.AccountRow(
                 person.name(),
                 person.title(),
                 encoder.encode(password),
                 person.role(),
-                person.crew().orElse(null)));
+                person.crew().orElse(null));
+        mapper.insert(row);
+        journal.write(by, "account.added", row.name(), row.state());
     }
 }

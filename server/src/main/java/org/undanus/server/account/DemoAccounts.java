@@ -33,9 +33,9 @@ public class DemoAccounts {
     }
 
     /** Makes them where they are not there yet. */
-    public void ensure() {
+    public void ensure(String by) {
         if (accounts.none()) {
-            PEOPLE.forEach(person -> accounts.add(person, password(person)));
+            PEOPLE.forEach(person -> accounts.add(person, password(person), by));
         }
     }
 

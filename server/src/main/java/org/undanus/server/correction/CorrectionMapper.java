@@ -8,6 +8,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.undanus.server.store.Moment;
 
 @Mapper
 interface CorrectionMapper {
@@ -27,6 +28,9 @@ interface CorrectionMapper {
             String raisedBy,
             Instant raisedAt,
             int version) {
+        public CorrectionRow {
+            raisedAt = Moment.kept(raisedAt);
+        }
 
         static CorrectionRow of(Correction c) {
             return new CorrectionRow(

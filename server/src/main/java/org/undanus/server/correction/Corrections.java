@@ -119,8 +119,9 @@ public class Corrections {
      */
     @Transactional
     public void keep(Correction correction, String by) {
-        mapper.insert(CorrectionRow.of(correction));
-        journal.write(Instant.now(), by, "correction.raised", correction.id(), correction);
+        CorrectionRow row = CorrectionRow.of(correction);
+        mapper.insert(row);
+        journal.write(by, "correction.raised", row.id(), row);
     }
 
     /** @throws ConflictException with both versions when somebody changed it meanwhile */
@@ -155,9 +156,9 @@ public class Corrections {
                     amended,
                     mapper.find(id).correction());
         }
-        Correction now = mapper.find(id).correction();
-        journal.write(Instant.now().truncatedTo(ChronoUnit.MILLIS), person.name(), "correction.amended", id, now);
-        return now;
+        CorrectionRow now = mapper.find(id);
+        journal.write(person.name(), "correction.amended", id, now);
+        return now.correction();
     }
 
     private static void requireInspector(Person person) {

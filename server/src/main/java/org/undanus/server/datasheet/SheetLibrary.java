@@ -132,12 +132,8 @@ public class SheetLibrary {
 
     private void keep(SheetRecord sheet, int version, String by, Instant at) {
         String content = json.writeValueAsString(sheet);
-        mapper.insert(new SheetRow(sheet.model(), version, content, by, at));
-        journal.write(
-                at,
-                by,
-                "data-sheet.added",
-                sheet.model(),
-                Map.of("content", content, "version", String.valueOf(version)));
+        SheetRow row = new SheetRow(sheet.model(), version, content, by, at);
+        mapper.insert(row);
+        journal.write(by, "data-sheet.added", row.subject(), row);
     }
 }

@@ -5,11 +5,20 @@ import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.undanus.server.store.Moment;
 
 @Mapper
 interface SheetMapper {
 
-    record SheetRow(String model, int version, String content, String addedBy, Instant addedAt) {}
+    record SheetRow(String model, int version, String content, String addedBy, Instant addedAt) {
+        public SheetRow {
+            addedAt = Moment.kept(addedAt);
+        }
+
+        String subject() {
+            return model + "@" + version;
+        }
+    }
 
     @Select("SELECT model, version, content, added_by, added_at FROM data_sheet ORDER BY model, version")
     List<SheetRow> all();

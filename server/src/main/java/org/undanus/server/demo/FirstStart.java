@@ -4,8 +4,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.security.SecureRandom;
-import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.Base64;
 import java.util.Objects;
 import java.util.Optional;
@@ -20,6 +18,8 @@ import org.undanus.server.account.DemoAccounts;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
 import org.undanus.server.exchange.Exchange;
+import org.undanus.server.journal.HeadKeeper;
+import org.undanus.server.journal.StockTaking;
 import org.undanus.server.rulebook.RuleBooks;
 
 /**
@@ -37,6 +37,8 @@ class FirstStart implements SmartInitializingSingleton {
     private final Accounts accounts;
     private final ObjectProvider<DemoAccounts> demo;
     private final Exchange exchange;
+    private final StockTaking stock;
+    private final HeadKeeper heads;
     private final TransactionTemplate transactions;
 
     FirstStart(
@@ -44,22 +46,30 @@ class FirstStart implements SmartInitializingSingleton {
             Accounts accounts,
             ObjectProvider<DemoAccounts> demo,
             Exchange exchange,
+            StockTaking stock,
+            HeadKeeper heads,
             TransactionTemplate transactions) {
         this.books = books;
         this.accounts = accounts;
         this.demo = demo;
         this.exchange = exchange;
+        this.stock = stock;
+        this.heads = heads;
         this.transactions = transactions;
     }
 
     /** Before the port opens, so that nobody meets a half-filled register. */
     @Override
     public void afterSingletonsInstantiated() {
-        transactions.executeWithoutResult(status -> fill());
+        transactions.executeWithoutResult(status -> {
+            stock.ensure(KEEPER.name());
+            fill();
+        });
+        heads.sign("started");
     }
 
     private void fill() {
-        books.ensureShipped(KEEPER.name(), Instant.now().truncatedTo(ChronoUnit.MILLIS));
+        books.ensureShipped(KEEPER.name());
         if (!accounts.none()) {
             if (demo.getIfAvailable() == null && DemoAccounts.among(accounts)) {
                 throw new StartRefusedException(
@@ -70,7 +80,7 @@ class FirstStart implements SmartInitializingSingleton {
         }
         DemoAccounts demoAccounts = demo.getIfAvailable();
         if (demoAccounts != null) {
-            demoAccounts.ensure();
+            demoAccounts.ensure(KEEPER.name());
             try (InputStream seed = Objects.requireNonNull(FirstStart.class.getResourceAsStream(SEED), SEED)) {
                 exchange.read(seed, KEEPER);
             } catch (IOException e) {
@@ -80,7 +90,8 @@ class FirstStart implements SmartInitializingSingleton {
             byte[] random = new byte[PASSWORD_BYTES];
             new SecureRandom().nextBytes(random);
             String password = Base64.getUrlEncoder().encodeToString(random);
-            accounts.add(new Person("lead", "Quality lead", Role.QUALITY_LEAD, Optional.empty()), password);
+            accounts.add(
+                    new Person("lead", "Quality lead", Role.QUALITY_LEAD, Optional.empty()), password, KEEPER.name());
             System.out.println("First account: name lead, password " + password + " (shown once; write it down).");
         }
     }

@@ -234,11 +234,9 @@ public class Exchange {
         document.ruleBooks().ifPresent(all -> requireNoGaps("ruleBooks", all));
         document.dataSheets().ifPresent(all -> requireNoGaps("dataSheets", all));
         document.instruments().ifPresent(all -> requireNoGaps("instruments", all));
-        document.ruleBooks().stream()
-                .flatMap(List::stream)
-                .forEach(yaml -> books.addWithCase(yaml, person.name(), now));
+        document.ruleBooks().stream().flatMap(List::stream).forEach(yaml -> books.addWithCase(yaml, person.name()));
         sheets.add(document.dataSheets().orElse(List.of()), person.name(), now);
-        instruments.add(document.instruments().orElse(List.of()), person.name(), now);
+        instruments.add(document.instruments().orElse(List.of()), person.name());
         return document.installations().stream().map(i -> enter(i, person, now)).toList();
     }
 
@@ -282,9 +280,8 @@ public class Exchange {
                         visits.get(0).visitedOn(),
                         record.components(),
                         rules),
-                person.name(),
-                now);
-        visits.stream().skip(1).forEach(v -> cases.visit(id, v.stage(), v.visitedOn(), person, now));
+                person.name());
+        visits.stream().skip(1).forEach(v -> cases.visit(id, v.stage(), v.visitedOn(), person));
         record.sitePlan()
                 .ifPresent(plan ->
                         plans.keep(id, plans.geoJson().read(json.writeValueAsString(plan)), 0, person.name(), now));

@@ -1,12 +1,10 @@
 package org.undanus.server.installation;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.regex.Pattern;
@@ -32,23 +30,21 @@ import org.undanus.server.account.Person;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.InstallationMapper.ComponentRow;
 import org.undanus.server.installation.InstallationMapper.InstallationRow;
+import org.undanus.server.installation.InstallationMapper.InstallationState;
 import org.undanus.server.installation.InstallationMapper.ReadingRow;
 import org.undanus.server.installation.InstallationMapper.SiteRow;
 import org.undanus.server.installation.InstallationMapper.VisitRow;
 import org.undanus.server.journal.Journal;
-import org.undanus.server.journal.JournalCheck;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Opens case files, keeps what is added to them, and lets nobody see another crew's. */
 @Service
-public class CaseFiles implements JournalCheck.Journalled {
-    private static final String READING_ADDED = "reading.added";
+public class CaseFiles {
 
     /** What an installation needs to be entered. */
     public record Opening(
@@ -107,7 +103,6 @@ public class CaseFiles implements JournalCheck.Journalled {
     private final Instruments instruments;
     private final SitePlans plans;
     private final Journal journal;
-    private final JsonMapper json;
     private final Judge judge;
 
     CaseFiles(
@@ -117,7 +112,6 @@ public class CaseFiles implements JournalCheck.Journalled {
             Instruments instruments,
             SitePlans plans,
             Journal journal,
-            JsonMapper json,
             ComputationFailures failures) {
         this.judge = Walk.judge().containing(failures);
         this.mapper = mapper;
@@ -126,7 +120,6 @@ public class CaseFiles implements JournalCheck.Journalled {
         this.books = books;
         this.sheets = sheets;
         this.journal = journal;
-        this.json = json;
     }
 
     /** @throws NotFoundException when there is none, or it is none of this person's business */
@@ -292,19 +285,7 @@ public class CaseFiles implements JournalCheck.Journalled {
                 reading.at(),
                 reading.byCrew() ? true : null);
         mapper.insertReading(row);
-        journal.write(Instant.now(), by, READING_ADDED, row.id(), row);
-    }
-
-    @Override
-    public String action() {
-        return READING_ADDED;
-    }
-
-    @Override
-    public Map<String, String> contents() {
-        Map<String, String> contents = new TreeMap<>();
-        mapper.allReadings().forEach(row -> contents.put(row.id(), json.writeValueAsString(row)));
-        return contents;
+        journal.write(by, "reading.added", row.id(), row);
     }
 
     /**
@@ -314,13 +295,13 @@ public class CaseFiles implements JournalCheck.Journalled {
      * @throws UnsuitableException when the reference is taken or the building is known at another height
      */
     @Transactional
-    public String enter(Opening opening, String by, Instant at) {
+    public String enter(Opening opening, String by) {
         opening.requireSuitable();
         if (mapper.countReference(opening.reference()) > 0) {
             throw new UnsuitableException(
                     "reference", "The reference " + opening.reference() + " is already in the register.");
         }
-        String siteId = siteId(opening);
+        String siteId = siteId(opening, by);
         String id = UUID.randomUUID().toString();
         mapper.insert(new InstallationRow(
                 id,
@@ -340,16 +321,18 @@ public class CaseFiles implements JournalCheck.Journalled {
             Component c = components.get(place);
             mapper.insertComponent(new ComponentRow(id, c.id(), c.kind(), c.title(), c.ownSupply(), place));
         }
-        mapper.insertVisit(new VisitRow(UUID.randomUUID().toString(), id, opening.stage(), opening.visitedOn()));
-        journal.write(at, by, "installation.entered", id, Map.of("reference", opening.reference()));
+        journal.write(by, "installation.entered", id, state(id));
+        beginVisit(id, opening.stage(), opening.visitedOn(), by);
         return id;
     }
 
-    private String siteId(Opening opening) {
+    private String siteId(Opening opening, String by) {
         SiteRow known = mapper.site(opening.building());
         if (known == null) {
             String id = UUID.randomUUID().toString();
-            mapper.insertSite(new SiteRow(id, opening.building(), opening.elevation()));
+            SiteRow row = new SiteRow(id, opening.building(), opening.elevation());
+            mapper.insertSite(row);
+            journal.write(by, "site.entered", id, row);
             return id;
         }
         if (Math.abs(known.elevation() - opening.elevation()) > 1) {
@@ -367,7 +350,7 @@ public class CaseFiles implements JournalCheck.Journalled {
      * @throws UnsuitableException when it would lie before the last one
      */
     @Transactional
-    public void visit(String id, Stage stage, LocalDate on, Person person, Instant at) {
+    public void visit(String id, Stage stage, LocalDate on, Person person) {
         CaseFile file = openForWriting(id, person);
         requireDay(on);
         if (on.isBefore(file.header().visitedOn())) {
@@ -375,9 +358,17 @@ public class CaseFiles implements JournalCheck.Journalled {
                     "visitedOn",
                     "The last visit was on " + file.header().visitedOn() + "; this one cannot lie before it.");
         }
-        VisitRow row = new VisitRow(UUID.randomUUID().toString(), id, stage, on);
+        beginVisit(id, stage, on, person.name());
+    }
+
+    private void beginVisit(String installation, Stage stage, LocalDate on, String by) {
+        VisitRow row = new VisitRow(UUID.randomUUID().toString(), installation, stage, on);
         mapper.insertVisit(row);
-        journal.write(at, person.name(), "visit.begun", id, row);
+        journal.write(by, "visit.begun", row.id(), row);
+    }
+
+    private InstallationState state(String id) {
+        return new InstallationState(mapper.find(id), mapper.components(id));
     }
 
     /**
@@ -386,7 +377,7 @@ public class CaseFiles implements JournalCheck.Journalled {
      * @throws ConflictException with both versions when somebody has
      */
     @Transactional
-    public void amend(CaseFile.Header header, RuleBook rules, Person person, Instant at) {
+    public void amend(CaseFile.Header header, RuleBook rules, Person person) {
         InstallationRow before = visible(header.id(), person);
         int changed = mapper.update(new InstallationRow(
                 header.id(),
@@ -407,6 +398,6 @@ public class CaseFiles implements JournalCheck.Journalled {
                     header,
                     open(header.id(), person).header());
         }
-        journal.write(at, person.name(), "installation.amended", header.id(), header);
+        journal.write(person.name(), "installation.amended", header.id(), state(header.id()));
     }
 }

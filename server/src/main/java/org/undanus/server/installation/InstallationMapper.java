@@ -10,6 +10,7 @@ import org.apache.ibatis.annotations.Update;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
+import org.undanus.server.store.Moment;
 
 @Mapper
 interface InstallationMapper {
@@ -31,6 +32,9 @@ interface InstallationMapper {
     record ComponentRow(
             String installationId, String id, Component.Kind kind, String title, boolean ownSupply, int place) {}
 
+    /** As the journal keeps it. */
+    record InstallationState(InstallationRow installation, List<ComponentRow> components) {}
+
     record VisitRow(String id, String installationId, Stage stage, LocalDate visitedOn) {}
 
     record ReadingRow(
@@ -48,7 +52,11 @@ interface InstallationMapper {
             Grade grade,
             String enteredBy,
             Instant enteredAt,
-            Boolean byCrew) {}
+            Boolean byCrew) {
+        public ReadingRow {
+            enteredAt = Moment.kept(enteredAt);
+        }
+    }
 
     record SiteRow(String id, String name, double elevation) {}
 
@@ -97,6 +105,9 @@ interface InstallationMapper {
 
     @Select(READING + "WHERE id = #{id}")
     ReadingRow reading(String id);
+
+    @Select("SELECT id, name, elevation FROM site ORDER BY id")
+    List<SiteRow> sites();
 
     @Select("SELECT id, name, elevation FROM site WHERE name = #{name}")
     SiteRow site(String name);

@@ -6,7 +6,6 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
@@ -146,8 +145,7 @@ class RegisterController {
                         asked.visitedOn(),
                         components(asked.components()),
                         book(asked.ruleBook())),
-                person.name(),
-                Instant.now());
+                person.name());
         return view(cases.open(id, person));
     }
 
@@ -173,8 +171,7 @@ class RegisterController {
                         h.visits(),
                         asked.version()),
                 book(asked.ruleBook()),
-                person,
-                Instant.now());
+                person);
         return view(cases.open(id, person));
     }
 
@@ -186,7 +183,7 @@ class RegisterController {
             @PathVariable String id, @Valid @RequestBody NewVisit asked, @AuthenticationPrincipal Person person) {
         cases.open(id, person);
         requireInspector(person);
-        cases.visit(id, asked.stage(), asked.visitedOn(), person, Instant.now());
+        cases.visit(id, asked.stage(), asked.visitedOn(), person);
         return view(cases.open(id, person));
     }
 

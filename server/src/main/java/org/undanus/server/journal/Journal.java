@@ -2,13 +2,21 @@ package org.undanus.server.journal;
 
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.undanus.server.problem.Saved;
 import org.undanus.server.store.Digest;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Writes down every change in the transaction that makes it. */
+/**
+ * Writes down every change in the transaction that makes it. A transaction's entries are linked to the chain together, when it
+ * is about to commit: until then the chain's end is free for others, however long the transaction takes.
+ */
 @Service
 public class Journal {
     private final JournalMapper mapper;
@@ -19,21 +27,62 @@ public class Journal {
         this.json = json;
     }
 
+    private record Entered(String byWhom, String action, String subject, String content) {}
+
+    /** The entries of the transaction that this thread is in. */
+    private final class Pending implements TransactionSynchronization {
+        private final List<Entered> entered = new ArrayList<>();
+
+        @Override
+        public int getOrder() {
+            // before the connection's own, which let go of it
+            return 0;
+        }
+
+        @Override
+        public void beforeCommit(boolean readOnly) {
+            link(entered);
+        }
+
+        @Override
+        public void afterCommit() {
+            Saved.mark();
+        }
+
+        @Override
+        public void afterCompletion(int status) {
+            TransactionSynchronizationManager.unbindResource(Journal.this);
+        }
+    }
+
     /**
-     * @param action what was done, for example {@code reading.added}
+     * @param action what was done, for example {@code reading.added}; it begins with the kind of what it was done to
      * @param subject the id of what it was done to
      * @param content what it now says; written as JSON
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void write(Instant at, String byWhom, String action, String subject, Object content) {
-        // the database keeps milliseconds and would round what is finer, away from what was hashed
-        Instant kept = at.truncatedTo(ChronoUnit.MILLIS);
+    public void write(String byWhom, String action, String subject, Object content) {
+        Pending pending = (Pending) TransactionSynchronizationManager.getResource(this);
+        if (pending == null) {
+            pending = new Pending();
+            TransactionSynchronizationManager.bindResource(this, pending);
+            TransactionSynchronizationManager.registerSynchronization(pending);
+        }
+        pending.entered.add(new Entered(byWhom, action, subject, json.writeValueAsString(content)));
+    }
+
+    private void link(List<Entered> entered) {
         JournalMapper.Head head = mapper.lockHead();
-        long sequence = head.sequence() + 1;
-        String text = json.writeValueAsString(content);
-        String hash = hash(head.hash(), sequence, kept, byWhom, action, subject, text);
-        mapper.insert(new JournalMapper.Entry(sequence, kept, byWhom, action, subject, text, hash));
-        mapper.moveHead(new JournalMapper.Head(sequence, hash));
+        // the database keeps milliseconds and would round what is finer, away from what was hashed
+        Instant at = Instant.now().truncatedTo(ChronoUnit.MILLIS);
+        for (Entered e : entered) {
+            long sequence = head.sequence() + 1;
+            String hash = hash(head.hash(), sequence, at, e.byWhom(), e.action(), e.subject(), e.content());
+            mapper.insert(
+                    new JournalMapper.Entry(sequence, at, e.byWhom(), e.action(), e.subject(), e.content(), hash));
+            head = new JournalMapper.Head(sequence, hash);
+        }
+        mapper.moveHead(head);
     }
 
     static String hash(

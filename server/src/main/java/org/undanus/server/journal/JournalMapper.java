@@ -31,4 +31,10 @@ interface JournalMapper {
 
     @Select("SELECT sequence, hash FROM journal_head WHERE id = 1")
     Head head();
+
+    @Select("SELECT stock_taken FROM journal_head WHERE id = 1")
+    boolean stockTaken();
+
+    @Update("UPDATE journal_head SET stock_taken = TRUE WHERE id = 1")
+    void takeStock();
 }

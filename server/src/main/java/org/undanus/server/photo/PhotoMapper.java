@@ -5,6 +5,8 @@ import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.undanus.server.store.Digest;
+import org.undanus.server.store.Moment;
 
 @Mapper
 interface PhotoMapper {
@@ -23,7 +25,19 @@ interface PhotoMapper {
             Double latitude,
             Double longitude,
             String addedBy,
-            Instant addedAt) {}
+            Instant addedAt) {
+        public PhotoRow {
+            takenAt = Moment.kept(takenAt);
+            addedAt = Moment.kept(addedAt);
+        }
+
+        PhotoState state(byte[] content, byte[] thumbnail) {
+            return new PhotoState(this, Digest.sha256(content), Digest.sha256(thumbnail));
+        }
+    }
+
+    /** As the journal keeps it: of the pictures their digests. */
+    record PhotoState(PhotoRow photo, String content, String thumbnail) {}
 
     record Picture(String mediaType, byte[] content) {}
 
@@ -32,6 +46,9 @@ interface PhotoMapper {
 
     @Select(ROW + "WHERE installation_id = #{installation} ORDER BY sequence")
     List<PhotoRow> of(String installation);
+
+    @Select(ROW + "ORDER BY sequence")
+    List<PhotoRow> all();
 
     @Select(ROW + "WHERE id = #{id}")
     PhotoRow find(String id);

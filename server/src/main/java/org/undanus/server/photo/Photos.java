@@ -86,7 +86,7 @@ public class Photos {
                 origin.by(),
                 kept);
         mapper.insert(row, read.content(), read.thumbnail());
-        journal.write(Instant.now(), person.name(), "photo.added", row.id(), row);
+        journal.write(person.name(), "photo.added", row.id(), row.state(read.content(), read.thumbnail()));
         return photo(row);
     }
 

@@ -39,6 +39,7 @@ import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
 import org.undanus.server.installation.CaseFile;
+import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.NotFoundException;
@@ -67,14 +68,16 @@ class Reports {
 
     private final Corrections corrections;
     private final Photos photos;
+    private final HeadKeeper heads;
     private final Gate gate = new Gate(AT_ONCE, PATIENCE);
     private final TemplateEngine templates;
     private final Cache<Key, byte[]> kept =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    Reports(Corrections corrections, Photos photos) {
+    Reports(Corrections corrections, Photos photos, HeadKeeper heads) {
         this.corrections = corrections;
         this.photos = photos;
+        this.heads = heads;
         ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver(Reports.class.getClassLoader());
         resolver.setPrefix("report/");
         resolver.setSuffix(".html");
@@ -111,6 +114,7 @@ class Reports {
                 units,
                 Instant.now(),
                 person.title());
+        heads.sign("report of " + file.header().reference());
         return render(model, paper);
     }
 

@@ -1,6 +1,5 @@
 package org.undanus.server.rulebook;
 
-import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -95,7 +94,7 @@ class RuleBookController {
         if (!person.leads()) {
             throw new NotAllowedException("Rule books are kept by the quality lead.");
         }
-        return summary(books.add(yaml, person.name(), Instant.now()));
+        return summary(books.add(yaml, person.name()));
     }
 
     private static BookSchool schools(SchoolTopic topic, RuleBook book) {

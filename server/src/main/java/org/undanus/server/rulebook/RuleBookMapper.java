@@ -8,7 +8,11 @@ import org.apache.ibatis.annotations.Select;
 @Mapper
 interface RuleBookMapper {
 
-    record BookRow(String id, int version, String title, String yaml) {}
+    record BookRow(String id, int version, String title, String yaml) {
+        String subject() {
+            return id + "@" + version;
+        }
+    }
 
     @Select("SELECT id, version, title, yaml FROM rule_book WHERE id = #{id} AND version = #{version}")
     BookRow find(String id, int version);

@@ -1,6 +1,5 @@
 package org.undanus.server.rulebook;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -67,8 +66,8 @@ public class RuleBooks {
      * @throws ConflictException when this version is already kept and says something else
      */
     @Transactional
-    public RuleBook add(String yaml, String by, Instant at) {
-        return add(RuleBookReader.read(yaml, Walk.vocabulary()), yaml, by, at);
+    public RuleBook add(String yaml, String by) {
+        return add(RuleBookReader.read(yaml, Walk.vocabulary()), yaml, by);
     }
 
     /**
@@ -76,15 +75,16 @@ public class RuleBooks {
      * that is Not shown.
      */
     @Transactional
-    public RuleBook addWithCase(String yaml, String by, Instant at) {
-        return add(RuleBookReader.readKept(yaml, Walk.vocabulary()), yaml, by, at);
+    public RuleBook addWithCase(String yaml, String by) {
+        return add(RuleBookReader.readKept(yaml, Walk.vocabulary()), yaml, by);
     }
 
-    private RuleBook add(RuleBook book, String yaml, String by, Instant at) {
+    private RuleBook add(RuleBook book, String yaml, String by) {
         RuleBookMapper.BookRow kept = mapper.find(book.id(), book.version());
         if (kept == null) {
-            mapper.insert(new RuleBookMapper.BookRow(book.id(), book.version(), book.title(), yaml));
-            journal.write(at, by, "rule-book.added", book.id() + "@" + book.version(), Map.of("yaml", yaml));
+            RuleBookMapper.BookRow row = new RuleBookMapper.BookRow(book.id(), book.version(), book.title(), yaml);
+            mapper.insert(row);
+            journal.write(by, "rule-book.added", row.subject(), row);
         } else if (!kept.yaml().equals(yaml)) {
             throw new ConflictException(
                     "Version " + book.version() + " of " + book.id()
@@ -96,11 +96,11 @@ public class RuleBooks {
     }
 
     /** Keeps the shipped books where they are not kept yet. */
-    public void ensureShipped(String by, Instant at) {
+    public void ensureShipped(String by) {
         for (String yaml : ShippedRuleBooks.yaml()) {
             RuleBook book = RuleBookReader.read(yaml, Walk.vocabulary());
             if (mapper.find(book.id(), book.version()) == null) {
-                add(yaml, by, at);
+                add(yaml, by);
             }
         }
     }

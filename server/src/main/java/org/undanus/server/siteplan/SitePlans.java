@@ -80,7 +80,7 @@ public class SitePlans {
         String content = geoJson.write(plan);
         PlanRow row = new PlanRow(installation, last + 1, content, by, at);
         mapper.insert(row);
-        journal.write(at, by, "site-plan.drawn", installation, Map.of("version", last + 1, "content", content));
+        journal.write(by, "site-plan.drawn", row.subject(), row);
         return drawing(row);
     }
 

@@ -7,6 +7,8 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.undanus.server.store.Digest;
+import org.undanus.server.store.Moment;
 
 @Mapper
 interface InstrumentMapper {
@@ -14,7 +16,24 @@ interface InstrumentMapper {
     record InstrumentRow(String id, String content, int version) {}
 
     record CertificateRow(
-            String instrument, String sha256, String mediaType, String addedBy, Instant addedAt, byte[] content) {}
+            String instrument, String sha256, String mediaType, String addedBy, Instant addedAt, byte[] content) {
+        public CertificateRow {
+            addedAt = Moment.kept(addedAt);
+        }
+
+        String subject() {
+            return instrument + "@" + sha256;
+        }
+
+        CertificateState state() {
+            return new CertificateState(instrument, Digest.sha256(content), mediaType, addedBy, addedAt);
+        }
+    }
+
+    /** As the journal keeps it: of the file its digest. */
+    record CertificateState(String instrument, String content, String mediaType, String addedBy, Instant addedAt) {}
+
+    record CertificateKey(String instrument, String sha256) {}
 
     @Select("SELECT id, content, version FROM instrument ORDER BY id")
     List<InstrumentRow> all();
@@ -27,12 +46,15 @@ interface InstrumentMapper {
             + " WHERE i.crew = #{crew} AND r.instrument IS NOT NULL")
     Set<String> usedAt(String crew);
 
-    @Insert("INSERT INTO instrument (id, content, version) VALUES (#{id}, #{content}, 1)")
-    void insert(String id, String content);
+    @Insert("INSERT INTO instrument (id, content, version) VALUES (#{id}, #{content}, #{version})")
+    void insert(InstrumentRow row);
 
     @Update("UPDATE instrument SET content = #{content}, version = version + 1"
             + " WHERE id = #{id} AND version = #{version}")
     int update(InstrumentRow row);
+
+    @Select("SELECT instrument, sha256 FROM certificate ORDER BY instrument, sha256")
+    List<CertificateKey> certificates();
 
     @Select("SELECT COUNT(*) FROM certificate WHERE instrument = #{instrument} AND sha256 = #{sha256}")
     int countCertificate(String instrument, String sha256);

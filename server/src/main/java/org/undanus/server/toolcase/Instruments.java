@@ -2,7 +2,6 @@ package org.undanus.server.toolcase;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,14 +16,13 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Remembered;
+import org.undanus.server.toolcase.InstrumentMapper.CertificateRow;
 import org.undanus.server.toolcase.InstrumentMapper.InstrumentRow;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The instruments there are. Every change of one is journalled with what it then was. */
 @Service
 public class Instruments {
-    private static final String CHANGED = "instrument.changed";
-
     /** An instrument with the number of its last change. */
     public record Kept(InstrumentRecord instrument, int version) {}
 
@@ -99,15 +97,16 @@ public class Instruments {
      * @throws ConflictException when one is kept with other figures
      */
     @Transactional
-    public void add(List<InstrumentRecord> instruments, String by, Instant at) {
+    public void add(List<InstrumentRecord> instruments, String by) {
         toolcase.changes();
         for (InstrumentRecord instrument : instruments) {
             instrument.instrument();
             String content = json.writeValueAsString(instrument);
             InstrumentRow row = mapper.find(instrument.id());
             if (row == null) {
-                mapper.insert(instrument.id(), content);
-                journal.write(at, by, "instrument.added", instrument.id(), Map.of("content", content));
+                InstrumentRow added = new InstrumentRow(instrument.id(), content, 1);
+                mapper.insert(added);
+                journal.write(by, "instrument.added", added.id(), added);
             } else if (!kept(row).instrument().equals(instrument)) {
                 throw new ConflictException(
                         "A different instrument " + instrument.id() + " is already kept. Nothing was changed.",
@@ -123,7 +122,7 @@ public class Instruments {
      * @throws ConflictException with both versions when somebody has
      */
     @Transactional
-    public Kept change(InstrumentRecord instrument, int version, String by, Instant at) {
+    public Kept change(InstrumentRecord instrument, int version, String by) {
         instrument.instrument();
         InstrumentRow before = needed(instrument.id());
         if (!kept(before).instrument().kind().equals(instrument.kind())) {
@@ -137,8 +136,9 @@ public class Instruments {
                     instrument,
                     kept(before).instrument());
         }
-        journal.write(at, by, CHANGED, instrument.id(), Map.of("content", content));
-        return kept(needed(instrument.id()));
+        InstrumentRow now = needed(instrument.id());
+        journal.write(by, "instrument.changed", now.id(), now);
+        return kept(now);
     }
 
     /** Keeps a certificate's file; the same file twice is kept once. */
@@ -146,9 +146,9 @@ public class Instruments {
     public String keepCertificate(String id, CertificateFile file, String by, Instant at) {
         needed(id);
         if (mapper.countCertificate(id, file.sha256()) == 0) {
-            mapper.insertCertificate(
-                    new InstrumentMapper.CertificateRow(id, file.sha256(), file.mediaType(), by, at, file.content()));
-            journal.write(at, by, "certificate.added", id, Map.of("sha256", file.sha256()));
+            CertificateRow row = new CertificateRow(id, file.sha256(), file.mediaType(), by, at, file.content());
+            mapper.insertCertificate(row);
+            journal.write(by, "certificate.added", row.subject(), row.state());
         }
         return file.sha256();
     }
@@ -159,7 +159,7 @@ public class Instruments {
         if (!maySee(id, person)) {
             throw new NotFoundException("There is no such certificate.");
         }
-        InstrumentMapper.CertificateRow row = mapper.certificate(id, sha256);
+        CertificateRow row = mapper.certificate(id, sha256);
         if (row == null) {
             throw new NotFoundException("There is no such certificate.");
         }

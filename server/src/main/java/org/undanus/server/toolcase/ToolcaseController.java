@@ -79,7 +79,7 @@ class ToolcaseController {
         if (instrument.id() != null && instruments.find(instrument.id()).isPresent()) {
             throw new UnsuitableException("id", "An instrument " + instrument.id() + " is already in the toolcase.");
         }
-        instruments.add(List.of(instrument), person.name(), Instant.now());
+        instruments.add(List.of(instrument), person.name());
         return all(person).stream()
                 .filter(view -> view.id().equals(instrument.id()))
                 .findFirst()
@@ -93,7 +93,7 @@ class ToolcaseController {
         if (changed.instrument() == null || !id.equals(changed.instrument().id())) {
             throw new UnsuitableException("id", "An instrument's id stays what it is.");
         }
-        return view(instruments.change(changed.instrument(), changed.version(), person.name(), Instant.now()));
+        return view(instruments.change(changed.instrument(), changed.version(), person.name()));
     }
 
     /** Keeps a certificate's file; told by its content. */

@@ -1,0 +1,127 @@
+package org.undanus.server.journal;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.security.GeneralSecurityException;
+import java.security.KeyFactory;
+import java.security.KeyPair;
+import java.security.KeyPairGenerator;
+import java.security.Signature;
+import java.security.spec.PKCS8EncodedKeySpec;
+import java.security.spec.X509EncodedKeySpec;
+import java.util.Base64;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.undanus.server.StartRefusedException;
+import org.undanus.server.store.Digest;
+
+/**
+ * The Ed25519 key (RFC 8032) that the journal's ends are signed with. It lies in a file of its own beside the database, in PEM
+ * (RFC 7468), readable by its owner alone.
+ */
+final class SigningKey {
+    static final String FILE = "signing-key.pem";
+    private static final String ALGORITHM = "Ed25519";
+    private static final int FINGERPRINT = 16;
+    private static final int LINE = 64;
+    private static final Pattern PRIVATE = block("PRIVATE KEY");
+    private static final Pattern PUBLIC = block("PUBLIC KEY");
+
+    private final KeyPair pair;
+
+    private SigningKey(KeyPair pair) {
+        this.pair = pair;
+    }
+
+    private static Pattern block(String label) {
+        return Pattern.compile("-----BEGIN " + label + "-----([A-Za-z0-9+/=\\s]+)-----END " + label + "-----");
+    }
+
+    /** Empty where the folder has none. */
+    static Optional<SigningKey> in(Path folder) {
+        Path file = folder.resolve(FILE);
+        if (!Files.exists(file)) {
+            return Optional.empty();
+        }
+        try {
+            String pem = Files.readString(file);
+            KeyFactory keys = KeyFactory.getInstance(ALGORITHM);
+            return Optional.of(new SigningKey(new KeyPair(
+                    keys.generatePublic(new X509EncodedKeySpec(decoded(PUBLIC, pem))),
+                    keys.generatePrivate(new PKCS8EncodedKeySpec(decoded(PRIVATE, pem))))));
+        } catch (IOException | GeneralSecurityException | IllegalArgumentException e) {
+            throw new StartRefusedException("The signing key " + file + " cannot be read. Put back a copy of it.");
+        }
+    }
+
+    /** The folder's key; made at the first call. */
+    static SigningKey ensuredIn(Path folder) {
+        return in(folder).orElseGet(() -> {
+            try {
+                KeyPair pair = KeyPairGenerator.getInstance(ALGORITHM).generateKeyPair();
+                Path made = Files.createTempFile(folder, "signing-key", ".tmp");
+                if (made.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+                    Files.setPosixFilePermissions(made, PosixFilePermissions.fromString("rw-------"));
+                }
+                Files.writeString(
+                        made,
+                        encoded("PRIVATE KEY", pair.getPrivate().getEncoded())
+                                + encoded("PUBLIC KEY", pair.getPublic().getEncoded()));
+                Files.move(made, folder.resolve(FILE), StandardCopyOption.ATOMIC_MOVE);
+                return new SigningKey(pair);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            } catch (GeneralSecurityException e) {
+                throw new IllegalStateException("Every Java platform has Ed25519", e);
+            }
+        });
+    }
+
+    private static byte[] decoded(Pattern block, String pem) {
+        Matcher matcher = block.matcher(pem);
+        if (!matcher.find()) {
+            throw new IllegalArgumentException("no such block");
+        }
+        return Base64.getMimeDecoder().decode(matcher.group(1));
+    }
+
+    private static String encoded(String label, byte[] key) {
+        String body = Base64.getMimeEncoder(LINE, "\n".getBytes(StandardCharsets.US_ASCII))
+                .encodeToString(key);
+        return "-----BEGIN " + label + "-----\n" + body + "\n-----END " + label + "-----\n";
+    }
+
+    /** By which a person tells one key from another: the beginning of its public part's SHA-256. */
+    String fingerprint() {
+        return Digest.sha256(pair.getPublic().getEncoded()).substring(0, FINGERPRINT);
+    }
+
+    /** @return base64 */
+    String sign(String text) {
+        try {
+            Signature signature = Signature.getInstance(ALGORITHM);
+            signature.initSign(pair.getPrivate());
+            signature.update(text.getBytes(StandardCharsets.UTF_8));
+            return Base64.getEncoder().encodeToString(signature.sign());
+        } catch (GeneralSecurityException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    boolean signed(String text, String signature) {
+        try {
+            Signature verifier = Signature.getInstance(ALGORITHM);
+            verifier.initVerify(pair.getPublic());
+            verifier.update(text.getBytes(StandardCharsets.UTF_8));
+            return verifier.verify(Base64.getDecoder().decode(signature));
+        } catch (GeneralSecurityException | IllegalArgumentException e) {
+            return false;
+        }
+    }
+}

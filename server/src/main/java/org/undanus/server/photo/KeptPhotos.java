@@ -1,0 +1,20 @@
+package org.undanus.server.photo;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.undanus.server.journal.Kept;
+
+/** What of this package the journal is held against. */
+@Configuration
+class KeptPhotos {
+
+    @Bean
+    Kept allPhotos(PhotoMapper mapper) {
+        return new Kept("photo", row -> mapper.all()
+                .forEach(photo -> row.accept(
+                        photo.id(),
+                        photo.state(
+                                mapper.content(photo.id()).content(),
+                                mapper.thumbnail(photo.id()).content()))));
+    }
+}
