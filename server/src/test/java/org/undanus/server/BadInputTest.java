@@ -15,7 +15,7 @@ import org.undanus.core.rules.ShippedRuleBooks;
 /** Each bad input gets a clear answer; none is a server error and nothing is lost by it. */
 class BadInputTest {
     @RegisterExtension
-    static final TestServer SERVER = TestServer.withDemo();
+    static final TestServer SERVER = TestServer.withDemo().with("--undanus.largest-case-file=24MB");
 
     private static final int THIRTY_MEGABYTES = 30 * 1024 * 1024;
 
@@ -126,7 +126,7 @@ class BadInputTest {
     void malformedImportsAreRefusedWhole(String body) {
         Client client = SERVER.signedIn("lead");
         int before = client.get("/api/installations").json().size();
-        Client.Answer answer = client.send("POST", "/api/imports", body, "application/json");
+        Client.Answer answer = client.bringIn(body);
         assertThat(answer.status()).as(answer.text()).isBetween(400, 422);
         assertThat(answer.detail()).isNotBlank();
         assertThat(client.get("/api/installations").json()).hasSize(before);
@@ -136,7 +136,7 @@ class BadInputTest {
     void deeplyNestedJsonIsRefused() {
         Client client = SERVER.signedIn("lead");
         String deep = "{\"format\":" + "[".repeat(50_000) + "]".repeat(50_000) + "}";
-        client.send("POST", "/api/imports", deep, "application/json").expect(400);
+        client.bringIn(deep).expect(400);
     }
 
     @Test

@@ -66,18 +66,15 @@ class CaseDocumentTest {
                 String document = from.get("/api/installations/" + from.installation(reference) + "/case.json")
                         .expect(200)
                         .text();
-                to.send("POST", "/api/imports", document, "application/json").expect(201);
+                to.bringIn(document).expect(200);
                 JsonNode exported = from.get("/api/installations/" + from.installation(reference) + "/case.json")
                         .json();
                 JsonNode again = to.get("/api/installations/" + to.installation(reference) + "/case.json")
                         .json();
                 assertThat(again.at("/installations/0")).isEqualTo(exported.at("/installations/0"));
             }
-            Client.Answer twice = to.send(
-                    "POST",
-                    "/api/imports",
-                    from.get("/api/installations/" + roof + "/case.json").text(),
-                    "application/json");
+            Client.Answer twice = to.bringIn(
+                    from.get("/api/installations/" + roof + "/case.json").text());
             assertThat(twice.expect(422).detail()).contains("already in the register");
             assertThat(empty.bean(JournalCheck.class).run().sound()).isTrue();
         } finally {
@@ -100,8 +97,8 @@ class CaseDocumentTest {
         installation.put("reference", "LH-01-older");
         ((ObjectNode) installation.path("ruleBook")).put("id", "older-book");
         installation.path("readings").forEach(reading -> ((ObjectNode) reading).remove("id"));
-        String id = lead.post("/api/imports", document)
-                .expect(201)
+        String id = lead.bringIn(document.toString())
+                .expect(200)
                 .json()
                 .at("/installations/0")
                 .asString();

@@ -16,7 +16,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import java.util.stream.StreamSupport;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -24,6 +27,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Speaks HTTP as a browser does: keeps cookies and sends the CSRF token with every change. */
 public final class Client {
     private static final JsonMapper JSON = new JsonMapper();
+    private static final Set<String> ENDED = Set.of("DONE", "CANCELLED");
+    private static final long POLL = TimeUnit.MILLISECONDS.toNanos(20);
 
     private final String address;
     private final CookieManager cookies = new CookieManager();
@@ -131,6 +136,23 @@ public final class Client {
     }
 
     // -- what tests say often
+
+    /** Brings a case file in and waits for what comes of it: how the import stands, or why it failed. */
+    public Answer bringIn(String document) {
+        Answer begun = send("POST", "/api/imports", document, "application/json");
+        return begun.status() == 202 ? settled(begun.json().path("id").asString()) : begun;
+    }
+
+    /** Waits until an import has come to an end. */
+    public Answer settled(String id) {
+        while (true) {
+            Answer now = get("/api/imports/" + id);
+            if (now.status() != 200 || ENDED.contains(now.json().path("state").asString())) {
+                return now;
+            }
+            LockSupport.parkNanos(POLL);
+        }
+    }
 
     /** The id of the installation with this reference. */
     public String installation(String reference) {

@@ -122,8 +122,8 @@ class HardeningTest {
                     .replaceAll(
                             "\"title\":\"Almshouse[^\"]*\"",
                             "\"title\":\"</style><img src='" + url + "'/><svg><image href='" + url + "'/></svg>\"");
-            String id = lead.send("POST", "/api/imports", document, "application/json")
-                    .expect(201)
+            String id = lead.bringIn(document)
+                    .expect(200)
                     .json()
                     .at("/installations/0")
                     .asString();
@@ -141,11 +141,8 @@ class HardeningTest {
                 .replace("\"reference\":\"LH-40\"", "\"reference\":\"LH-40-copy\"")
                 .replaceAll("\"id\":\"[0-9a-f-]{36}\",", "")
                 .replace("\"by\":\"inspector\"", "\"by\":\"somebody\"");
-        String id = lead.send("POST", "/api/imports", document, "application/json")
-                .expect(201)
-                .json()
-                .at("/installations/0")
-                .asString();
+        String id =
+                lead.bringIn(document).expect(200).json().at("/installations/0").asString();
         JsonNode history = lead.get("/api/installations/" + id + "/history?point=plate.model&component=outdoor-1")
                 .expect(200)
                 .json();
@@ -244,7 +241,7 @@ class HardeningTest {
                 ? document.replaceAll("\"title\":\"Almshouse[^\"]*\"", "\"title\":\"  \"")
                 : document.replace(parts[0], parts[1]);
         assertThat(changed).isNotEqualTo(document);
-        Client.Answer answer = lead.send("POST", "/api/imports", changed, "application/json");
+        Client.Answer answer = lead.bringIn(changed);
         assertThat(answer.status()).as(answer.text()).isBetween(400, 422);
         assertThat(answer.detail()).doesNotContain("already there");
         lead.get("/api/installations").expect(200);

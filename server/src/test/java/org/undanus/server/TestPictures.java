@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Random;
 import javax.imageio.ImageIO;
 
 /** Pictures as cameras write them. */
@@ -27,16 +28,32 @@ public final class TestPictures {
     }
 
     private static byte[] picture(String format, int width, int height) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        for (int x = 0; x < width; x++) {
+            image.setRGB(x, height / 2, 0xFF0000);
+        }
+        return written(format, image);
+    }
+
+    private static byte[] written(String format, BufferedImage image) {
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-            for (int x = 0; x < width; x++) {
-                image.setRGB(x, height / 2, 0xFF0000);
-            }
             ImageIO.write(image, format, out);
             return out.toByteArray();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** A PNG that does not pack. */
+    public static byte[] noise(int width, int height, long seed) {
+        Random random = new Random(seed);
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                image.setRGB(x, y, random.nextInt());
+            }
+        }
+        return written("png", image);
     }
 
     /** Taken upside down on 24 August 2026 at 47° 30′ north, 8° 15′ east. */

@@ -27,6 +27,7 @@ import org.springframework.util.FileSystemUtils;
 /** Starts the real application on a free port with a database of its own, for the tests of one class. */
 public final class TestServer implements BeforeAllCallback, AfterAllCallback {
     private final List<String> properties = new ArrayList<>();
+    private final List<Class<?>> sources = new ArrayList<>(List.of(Undanus.class));
     private Path data;
     private ServletWebServerApplicationContext context;
 
@@ -52,6 +53,12 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
         return this;
     }
 
+    /** With something of the test's own in it. */
+    public TestServer alongside(Class<?> more) {
+        sources.add(more);
+        return this;
+    }
+
     @Override
     public void beforeAll(ExtensionContext test) {
         start();
@@ -71,7 +78,7 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
         List<String> arguments = new ArrayList<>(properties);
         arguments.add("--undanus.data=" + data);
         context = (ServletWebServerApplicationContext)
-                SpringApplication.run(Undanus.class, arguments.toArray(String[]::new));
+                new SpringApplication(sources.toArray(Class<?>[]::new)).run(arguments.toArray(String[]::new));
     }
 
     void stop() {

@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.server.space.KeepsNothing;
 
 /** Signing in and out, and who is there. */
 @RestController
@@ -67,6 +68,7 @@ class SessionController {
     }
 
     @PostMapping
+    @KeepsNothing
     Session signIn(
             @Valid @RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
         String key = credentials.name().strip().toLowerCase(Locale.ROOT) + " " + request.getRemoteAddr();
@@ -90,6 +92,7 @@ class SessionController {
     }
 
     @DeleteMapping
+    @KeepsNothing
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOut(HttpServletRequest request) {
         HttpSession session = request.getSession(false);

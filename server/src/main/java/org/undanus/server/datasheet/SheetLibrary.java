@@ -93,7 +93,6 @@ public class SheetLibrary {
      */
     @Transactional
     public void add(List<SheetRecord> added, String by, Instant at) {
-        sheets.changes();
         for (SheetRecord sheet : added) {
             sheet.sheet();
             List<SheetRow> kept = mapper.of(sheet.model());
@@ -115,7 +114,6 @@ public class SheetLibrary {
      */
     @Transactional
     public List<String> revise(List<SheetRecord> revisions, String by, Instant at) {
-        sheets.changes();
         List<String> revised = new ArrayList<>();
         for (SheetRecord sheet : revisions) {
             sheet.sheet();
@@ -133,6 +131,7 @@ public class SheetLibrary {
     private void keep(SheetRecord sheet, int version, String by, Instant at) {
         String content = json.writeValueAsString(sheet);
         SheetRow row = new SheetRow(sheet.model(), version, content, by, at);
+        sheets.changes();
         mapper.insert(row);
         journal.write(by, "data-sheet.added", row.subject(), row);
     }

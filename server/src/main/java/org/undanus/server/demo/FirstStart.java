@@ -3,6 +3,8 @@ package org.undanus.server.demo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.security.SecureRandom;
 import java.util.Base64;
 import java.util.Objects;
@@ -12,12 +14,13 @@ import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.util.FileSystemUtils;
 import org.undanus.server.StartRefusedException;
 import org.undanus.server.account.Accounts;
 import org.undanus.server.account.DemoAccounts;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
-import org.undanus.server.exchange.Exchange;
+import org.undanus.server.exchange.CaseImport;
 import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.journal.StockTaking;
 import org.undanus.server.rulebook.RuleBooks;
@@ -36,7 +39,7 @@ class FirstStart implements SmartInitializingSingleton {
     private final RuleBooks books;
     private final Accounts accounts;
     private final ObjectProvider<DemoAccounts> demo;
-    private final Exchange exchange;
+    private final CaseImport exchange;
     private final StockTaking stock;
     private final HeadKeeper heads;
     private final TransactionTemplate transactions;
@@ -45,7 +48,7 @@ class FirstStart implements SmartInitializingSingleton {
             RuleBooks books,
             Accounts accounts,
             ObjectProvider<DemoAccounts> demo,
-            Exchange exchange,
+            CaseImport exchange,
             StockTaking stock,
             HeadKeeper heads,
             TransactionTemplate transactions) {
@@ -68,6 +71,21 @@ class FirstStart implements SmartInitializingSingleton {
         heads.sign("started");
     }
 
+    private void seed() {
+        try (InputStream seed = Objects.requireNonNull(FirstStart.class.getResourceAsStream(SEED), SEED)) {
+            Path unpacked = Files.createTempDirectory("undanus-demo");
+            try {
+                Path file = unpacked.resolve("case.json");
+                Files.copy(seed, file);
+                exchange.read(file, KEEPER);
+            } finally {
+                FileSystemUtils.deleteRecursively(unpacked);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     private void fill() {
         books.ensureShipped(KEEPER.name());
         if (!accounts.none()) {
@@ -81,11 +99,7 @@ class FirstStart implements SmartInitializingSingleton {
         DemoAccounts demoAccounts = demo.getIfAvailable();
         if (demoAccounts != null) {
             demoAccounts.ensure(KEEPER.name());
-            try (InputStream seed = Objects.requireNonNull(FirstStart.class.getResourceAsStream(SEED), SEED)) {
-                exchange.read(seed, KEEPER);
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
+            seed();
         } else {
             byte[] random = new byte[PASSWORD_BYTES];
             new SecureRandom().nextBytes(random);

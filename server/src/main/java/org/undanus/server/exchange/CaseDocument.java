@@ -1,5 +1,6 @@
 package org.undanus.server.exchange;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -88,7 +89,7 @@ record CaseDocument(
             Optional<Instant> takenAt,
             String addedBy,
             Instant addedAt,
-            byte[] content) {}
+            @Schema(type = "string", format = "byte") PhotoContent content) {}
 
     record CorrectionRecord(
             int number,

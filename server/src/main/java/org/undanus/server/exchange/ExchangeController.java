@@ -1,22 +1,27 @@
 package org.undanus.server.exchange;
 
-import java.util.List;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.io.InputStream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.server.account.Person;
+import org.undanus.server.exchange.Import.ImportView;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.space.KeepsNothing;
 
 /** Open files over HTTP. */
 @RestController
@@ -30,13 +35,13 @@ class ExchangeController {
         POSITIONED
     }
 
-    record Imported(List<String> installations) {}
-
-    private final Exchange exchange;
+    private final CaseExport exchange;
+    private final Imports imports;
     private final CaseFiles cases;
 
-    ExchangeController(Exchange exchange, CaseFiles cases) {
+    ExchangeController(CaseExport exchange, Imports imports, CaseFiles cases) {
         this.exchange = exchange;
+        this.imports = imports;
         this.cases = cases;
     }
 
@@ -52,12 +57,31 @@ class ExchangeController {
                 .body(exchange.export(file, photos, person));
     }
 
-    @PostMapping("/imports")
-    @ResponseStatus(HttpStatus.CREATED)
-    Imported read(@RequestBody CaseDocument document, @AuthenticationPrincipal Person person) {
+    /** Takes a case file in; how it goes on is asked under its id. */
+    @PostMapping(path = "/imports", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            required = true,
+            content = @Content(schema = @Schema(implementation = CaseDocument.class)))
+    ImportView begin(InputStream content, @AuthenticationPrincipal Person person) {
         if (!person.leads()) {
             throw new NotAllowedException("Files are brought in by the quality lead.");
         }
-        return new Imported(exchange.read(document, person));
+        return imports.begin(content, person).view();
+    }
+
+    /** How an import stands; where it failed, the answer says why. */
+    @GetMapping("/imports/{id}")
+    ImportView state(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        return imports.of(id, person).view();
+    }
+
+    /** Ends an import: nothing of it is kept unless all of it was already. */
+    @DeleteMapping("/imports/{id}")
+    @KeepsNothing
+    ImportView cancel(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        Import asked = imports.of(id, person);
+        asked.cancel();
+        return asked.view();
     }
 }

@@ -115,9 +115,10 @@ public record CaseFile(
 
     /** Whether this installation has such a line. */
     public Optional<Line> line(PointKey key) {
-        return Walk.plans().stream()
-                .flatMap(plan -> lines(plan.station()).stream())
-                .filter(line -> line.key().equals(key))
-                .findFirst();
+        Optional<Point> point = Walk.point(key.point());
+        return key.component().equals(PointKey.SYSTEM)
+                ? point.filter(p -> facts.asksOfSystem(p.scope())).map(p -> new Line(p, Optional.empty()))
+                : facts.component(key.component())
+                        .flatMap(c -> point.filter(p -> c.within(p.scope())).map(p -> new Line(p, Optional.of(c))));
     }
 }

@@ -2,9 +2,11 @@ package org.undanus.server.installation;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.regex.Pattern;
@@ -86,6 +88,8 @@ public class CaseFiles {
             }
         }
     }
+
+    private static final int ASKED_AT_ONCE = 500;
 
     private static final int FIRST_YEAR = 1990;
     private static final int LAST_YEAR = 2100;
@@ -257,6 +261,16 @@ public class CaseFiles {
         return Optional.ofNullable(mapper.reading(id.toString()))
                 .flatMap(row -> reading(row, mapper.visit(row.visitId()).stage())
                         .map(reading -> Map.entry(row.installationId(), reading)));
+    }
+
+    /** Those of these ids that a reading is kept under. */
+    @Transactional(readOnly = true)
+    public Set<String> keptAmong(List<String> ids) {
+        Set<String> kept = new HashSet<>();
+        for (int from = 0; from < ids.size(); from += ASKED_AT_ONCE) {
+            kept.addAll(mapper.readingsAmong(ids.subList(from, Math.min(ids.size(), from + ASKED_AT_ONCE))));
+        }
+        return kept;
     }
 
     /**

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.undanus.core.evidence.Grade;
@@ -102,6 +103,12 @@ interface InstallationMapper {
 
     @Select(READING + "ORDER BY installation_id, sequence")
     List<ReadingRow> allReadings();
+
+    @Select({
+        "<script>SELECT id FROM reading WHERE id IN",
+        "<foreach collection='ids' item='id' open='(' separator=',' close=')'>#{id}</foreach></script>"
+    })
+    List<String> readingsAmong(@Param("ids") List<String> ids);
 
     @Select(READING + "WHERE id = #{id}")
     ReadingRow reading(String id);

@@ -1,9 +1,11 @@
 package org.undanus.server.journal;
 
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,10 +21,14 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Service
 public class Journal {
+    private static final int BATCH = 1000;
+
     private final JournalMapper mapper;
+    private final JdbcTemplate jdbc;
     private final JsonMapper json;
 
-    Journal(JournalMapper mapper, JsonMapper json) {
+    Journal(JournalMapper mapper, JdbcTemplate jdbc, JsonMapper json) {
+        this.jdbc = jdbc;
         this.mapper = mapper;
         this.json = json;
     }
@@ -75,14 +81,33 @@ public class Journal {
         JournalMapper.Head head = mapper.lockHead();
         // the database keeps milliseconds and would round what is finer, away from what was hashed
         Instant at = Instant.now().truncatedTo(ChronoUnit.MILLIS);
+        List<JournalMapper.Entry> entries = new ArrayList<>(entered.size());
         for (Entered e : entered) {
             long sequence = head.sequence() + 1;
             String hash = hash(head.hash(), sequence, at, e.byWhom(), e.action(), e.subject(), e.content());
-            mapper.insert(
-                    new JournalMapper.Entry(sequence, at, e.byWhom(), e.action(), e.subject(), e.content(), hash));
+            entries.add(new JournalMapper.Entry(sequence, at, e.byWhom(), e.action(), e.subject(), e.content(), hash));
             head = new JournalMapper.Head(sequence, hash);
         }
+        insert(entries);
         mapper.moveHead(head);
+    }
+
+    /** As one batch: others wait for the chain's end meanwhile. */
+    private void insert(List<JournalMapper.Entry> entries) {
+        jdbc.batchUpdate(
+                "INSERT INTO journal (sequence, at, by_whom, action, subject, content, hash) VALUES (?, ?, ?, ?, ?, ?, ?)",
+                entries,
+                BATCH,
+                (statement, entry) -> {
+                    int column = 0;
+                    statement.setLong(++column, entry.sequence());
+                    statement.setObject(++column, entry.at().atOffset(ZoneOffset.UTC));
+                    statement.setString(++column, entry.byWhom());
+                    statement.setString(++column, entry.action());
+                    statement.setString(++column, entry.subject());
+                    statement.setString(++column, entry.content());
+                    statement.setString(++column, entry.hash());
+                });
     }
 
     static String hash(

@@ -1,7 +1,6 @@
 package org.undanus.server.journal;
 
 import java.time.Instant;
-import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -21,10 +20,6 @@ interface JournalMapper {
 
     @Update("UPDATE journal_head SET sequence = #{sequence}, hash = #{hash} WHERE id = 1")
     void moveHead(Head head);
-
-    @Insert("INSERT INTO journal (sequence, at, by_whom, action, subject, content, hash)"
-            + " VALUES (#{sequence}, #{at}, #{byWhom}, #{action}, #{subject}, #{content}, #{hash})")
-    void insert(Entry entry);
 
     @Select("SELECT sequence, at, by_whom, action, subject, content, hash FROM journal ORDER BY sequence")
     Cursor<Entry> all();

@@ -47,7 +47,7 @@ class PhotoController {
             @RequestBody byte[] content,
             @AuthenticationPrincipal Person person) {
         return photos.keep(
-                id,
+                cases.open(id, person),
                 new Photos.Hook(point, component, correction),
                 content,
                 person,

@@ -53,6 +53,9 @@ interface PhotoMapper {
     @Select(ROW + "WHERE id = #{id}")
     PhotoRow find(String id);
 
+    @Select("SELECT COALESCE(SUM(OCTET_LENGTH(content)), 0) FROM photo WHERE installation_id = #{installation}")
+    long bytes(String installation);
+
     @Select("SELECT media_type, content FROM photo WHERE id = #{id}")
     Picture content(String id);
 

@@ -37,6 +37,9 @@ public class Photos {
     /** A picture to show or hand out. */
     public record Picture(String mediaType, byte[] content) {}
 
+    /** Of one photo's file. */
+    public static final long MOST_BYTES = 12 * 1024 * 1024L;
+
     private static final int DECODED_AT_ONCE = 2;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
@@ -65,14 +68,13 @@ public class Photos {
      * @throws UnsuitableException when it cannot be taken or hangs on nothing
      */
     @Transactional
-    public Photo keep(String installation, Hook hook, byte[] content, Person person, Origin origin) {
-        CaseFile file = cases.open(installation, person);
+    public Photo keep(CaseFile file, Hook hook, byte[] content, Person person, Origin origin) {
         requireHook(hook, file);
         PhotoFile read = gate.through(() -> PhotoFile.of(content));
         Instant kept = origin.at().truncatedTo(ChronoUnit.MILLIS);
         PhotoRow row = new PhotoRow(
                 UUID.randomUUID().toString(),
-                installation,
+                file.header().id(),
                 hook.point().orElse(null),
                 hook.component().orElse(null),
                 hook.correction().orElse(null),
@@ -116,6 +118,12 @@ public class Photos {
         }
         cases.open(row.installationId(), person);
         return row;
+    }
+
+    /** Of all of an installation's files together, in bytes. */
+    @Transactional(readOnly = true)
+    public long bytes(CaseFile file) {
+        return mapper.bytes(file.header().id());
     }
 
     /** @param withPosition whether what the camera wrote stays in */

@@ -8,11 +8,13 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
+import org.springframework.util.unit.DataSize;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -21,13 +23,14 @@ import tools.jackson.databind.json.JsonMapper;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class BodySizeFilter extends OncePerRequestFilter {
     private static final long USUAL = 512 * 1024L;
-    private static final long IMPORT = 24 * 1024 * 1024L;
     private static final long PHOTO = 12 * 1024 * 1024L;
     private static final long CERTIFICATE = 4 * 1024 * 1024L;
 
     private final JsonMapper json;
+    private final long caseFile;
 
-    BodySizeFilter(JsonMapper json) {
+    BodySizeFilter(JsonMapper json, @Value("${undanus.largest-case-file}") DataSize caseFile) {
+        this.caseFile = caseFile.toBytes();
         this.json = json;
     }
 
@@ -44,14 +47,14 @@ class BodySizeFilter extends OncePerRequestFilter {
         chain.doFilter(new Bounded(request, most), response);
     }
 
-    private static long most(String path) {
+    private long most(String path) {
         if (path.endsWith("/photos")) {
             return PHOTO;
         }
         if (path.endsWith("/certificates")) {
             return CERTIFICATE;
         }
-        return path.equals("/api/imports") ? IMPORT : USUAL;
+        return path.equals("/api/imports") ? caseFile : USUAL;
     }
 
     private static final class Bounded extends HttpServletRequestWrapper {

@@ -1,5 +1,6 @@
 package org.undanus.server.problem;
 
+import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -48,6 +49,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail unsuitable(UnsuitableException e) {
+        return unsuitableProblem(e);
+    }
+
+    private static ProblemDetail unsuitableProblem(UnsuitableException e) {
         ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Cannot be taken", e.getMessage());
         problem.setProperty("fields", Map.of(e.field(), e.getMessage()));
         if (!e.choices().isEmpty()) {
@@ -86,6 +91,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail diskFull(DiskFullException e) {
+        return problem(HttpStatus.INSUFFICIENT_STORAGE, "Disk full", e.getMessage());
+    }
+
+    @ExceptionHandler
     ProblemDetail ruleBook(RuleBookException e) {
         ProblemDetail problem = problem(
                 HttpStatus.UNPROCESSABLE_CONTENT,
@@ -117,8 +127,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         LOG.error("The database refused", e);
         return problem(
                 HttpStatus.SERVICE_UNAVAILABLE,
-                "Not saved",
-                "The database did not answer in time. Nothing was saved; what you typed is still here. Try again.");
+                "Database",
+                Saved.marked()
+                        ? "It was saved, but the database did not answer in time for the rest. Load the page again."
+                        : "The database did not answer in time. Nothing was saved; what you typed is still here. Try again.");
     }
 
     @ExceptionHandler
@@ -127,7 +139,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "Unexpected",
-                "Something went wrong here that should not. Nothing was saved. The server's log says more.");
+                Saved.marked()
+                        ? "It was saved, but the answer to it could not be made. Load the page again and look before you go"
+                                + " on. The server's log says more."
+                        : "Something went wrong here that should not. Nothing was saved. The server's log says more.");
     }
 
     @Override
@@ -154,10 +169,32 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        ProblemDetail problem = unreadable(e);
+        return handleExceptionInternal(e, problem, headers, HttpStatusCode.valueOf(problem.getStatus()), request);
+    }
+
+    /** A file that is read after the request that brought it. */
+    @ExceptionHandler
+    ProblemDetail fileUnreadable(JacksonException e) {
+        return unreadable(e);
+    }
+
+    /** More was sent than is taken, where whoever reads the request is not Spring. */
+    @ExceptionHandler
+    ProblemDetail streamTooLarge(UncheckedIOException e) {
+        return cause(e, BodyTooLargeException.class)
+                .map(BodyTooLargeException::problem)
+                .orElseGet(() -> unexpected(e));
+    }
+
+    private static ProblemDetail unreadable(Throwable e) {
         Optional<BodyTooLargeException> tooLarge = cause(e, BodyTooLargeException.class);
         if (tooLarge.isPresent()) {
-            ProblemDetail problem = tooLarge.get().problem();
-            return handleExceptionInternal(e, problem, headers, HttpStatus.CONTENT_TOO_LARGE, request);
+            return tooLarge.get().problem();
+        }
+        Optional<UnsuitableException> unsuitable = cause(e, UnsuitableException.class);
+        if (unsuitable.isPresent()) {
+            return unsuitableProblem(unsuitable.get());
         }
         Optional<PlainText.ControlCharacterException> control = cause(e, PlainText.ControlCharacterException.class);
         if (control.isPresent()) {
@@ -168,7 +205,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                     "Cannot be taken",
                     "\"" + shortened(field) + "\" " + control.get().getMessage() + ". Nothing was changed.");
             problem.setProperty("fields", Map.of(field, control.get().getMessage()));
-            return handleExceptionInternal(e, problem, headers, status, request);
+            return problem;
         }
         String where = cause(e, JacksonException.class)
                 .map(j -> {
@@ -178,11 +215,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                             + (line > 0 ? " in line " + line : "");
                 })
                 .orElse("");
-        ProblemDetail problem = problem(
+        return problem(
                 HttpStatus.BAD_REQUEST,
                 "Cannot be read",
                 "What was sent is not the JSON expected" + where + ". Nothing was changed.");
-        return handleExceptionInternal(e, problem, headers, status, request);
     }
 
     /** Where in what was sent: {@code installations.[0].title}. */

@@ -18,6 +18,7 @@ import org.undanus.core.reckoner.Reckoner;
 import org.undanus.core.station.Walk;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.space.KeepsNothing;
 
 /** Computations without a case: nothing is kept. */
 @RestController
@@ -42,6 +43,7 @@ class ReckonerController {
     }
 
     @PostMapping("/{id}")
+    @KeepsNothing
     AnswerView answer(
             @PathVariable String id, @RequestParam Optional<UnitSystem> units, @RequestBody Map<String, String> typed) {
         Computation computation =

@@ -34,6 +34,7 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.space.KeepsNothing;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -161,6 +162,7 @@ class SheetController {
 
     /** What bringing this file in would change, without doing so. */
     @PostMapping("/preview")
+    @KeepsNothing
     SheetPreview preview(@RequestBody SheetFile file, @AuthenticationPrincipal Person person) {
         List<SheetRecord> sheets = sound(file);
         DataSheets then = library.sheetsWith(sheets);

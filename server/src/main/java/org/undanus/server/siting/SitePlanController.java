@@ -35,6 +35,7 @@ import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.siteplan.SitePlans;
+import org.undanus.server.space.KeepsNothing;
 import org.undanus.server.walk.PlanView;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -97,6 +98,7 @@ class SitePlanController {
 
     /** How the site would be judged as drawn; what is moved would be taped again. Nothing is kept. */
     @PostMapping("/installations/{id}/site-plan/trial")
+    @KeepsNothing
     TrialView trial(
             @PathVariable String id,
             @RequestParam Optional<UnitSystem> units,

@@ -19,7 +19,12 @@ public class RoomOnDisk implements HealthIndicator {
     }
 
     public boolean full() {
-        return free() < least.toBytes();
+        return !roomFor(0);
+    }
+
+    /** Whether so many bytes more leave enough. */
+    public boolean roomFor(long bytes) {
+        return free() - bytes >= least.toBytes();
     }
 
     private long free() {

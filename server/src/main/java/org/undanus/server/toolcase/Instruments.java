@@ -98,13 +98,13 @@ public class Instruments {
      */
     @Transactional
     public void add(List<InstrumentRecord> instruments, String by) {
-        toolcase.changes();
         for (InstrumentRecord instrument : instruments) {
             instrument.instrument();
             String content = json.writeValueAsString(instrument);
             InstrumentRow row = mapper.find(instrument.id());
             if (row == null) {
                 InstrumentRow added = new InstrumentRow(instrument.id(), content, 1);
+                toolcase.changes();
                 mapper.insert(added);
                 journal.write(by, "instrument.added", added.id(), added);
             } else if (!kept(row).instrument().equals(instrument)) {

@@ -30,6 +30,7 @@ import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.space.KeepsNothing;
 
 /** The walk over HTTP. */
 @RestController
@@ -140,6 +141,7 @@ class WalkController {
 
     /** How a text would be understood, in both unit systems. Nothing is kept. */
     @PostMapping("/installations/{id}/understand")
+    @KeepsNothing
     Echo understand(
             @PathVariable String id,
             @RequestParam Optional<UnitSystem> units,

@@ -1,54 +1,45 @@
 package org.undanus.server.exchange;
 
-import java.io.InputStream;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Site;
-import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
-import org.undanus.core.rules.SchoolTopic;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.exchange.CaseDocument.CorrectionRecord;
 import org.undanus.server.exchange.CaseDocument.InstallationRecord;
-import org.undanus.server.exchange.CaseDocument.JudgementRecord;
-import org.undanus.server.exchange.CaseDocument.LimitRecord;
 import org.undanus.server.exchange.CaseDocument.ReadingRecord;
-import org.undanus.server.exchange.CaseDocument.UnderstoodRecord;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
-import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
-import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Writes case files out and reads them in. */
+/** Reads case files in. */
 @Service
-public class Exchange {
-    private static final TypeReference<Map<String, Object>> JSON_OBJECT = new TypeReference<>() {};
+public class CaseImport {
     private static final double SAME = 1e-9;
 
     private final CaseFiles cases;
@@ -59,8 +50,9 @@ public class Exchange {
     private final SitePlans plans;
     private final Photos photos;
     private final JsonMapper json;
+    private final TransactionTemplate transactions;
 
-    Exchange(
+    CaseImport(
             CaseFiles cases,
             Corrections corrections,
             RuleBooks books,
@@ -68,7 +60,8 @@ public class Exchange {
             Instruments instruments,
             SitePlans plans,
             Photos photos,
-            JsonMapper json) {
+            JsonMapper json,
+            TransactionTemplate transactions) {
         this.cases = cases;
         this.corrections = corrections;
         this.books = books;
@@ -77,152 +70,35 @@ public class Exchange {
         this.plans = plans;
         this.photos = photos;
         this.json = json;
-    }
-
-    /** One installation with everything it is judged by. */
-    @Transactional(readOnly = true)
-    CaseDocument export(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
-        List<String> models = file.facts().components().stream()
-                .flatMap(c -> file.model(c).stream())
-                .toList();
-        List<String> used = file.evidence().readings().stream()
-                .flatMap(reading -> reading.instrument().stream())
-                .distinct()
-                .toList();
-        return new CaseDocument(
-                CaseDocument.FORMAT,
-                Optional.of(Instant.now().truncatedTo(ChronoUnit.SECONDS)),
-                Optional.of(List.of(file.rules().yaml())),
-                Optional.of(sheets.recordsOf(models)),
-                Optional.of(instruments.records().stream()
-                        .filter(i -> used.contains(i.id()))
-                        .toList()),
-                List.of(installation(file, choice, person)));
-    }
-
-    private InstallationRecord installation(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
-        CaseFile.Header h = file.header();
-        Map<UUID, Integer> visits = cases.visitNumbers(h);
-        List<Correction> raised = corrections.of(file);
-        return new InstallationRecord(
-                h.reference(),
-                h.title(),
-                h.building(),
-                file.facts().site().elevation().si() + " m",
-                h.system(),
-                h.crew(),
-                h.replacement(),
-                h.stage(),
-                h.visitedOn(),
-                new CaseDocument.BookRecord(file.rules().id(), file.rules().version()),
-                file.facts().components(),
-                Optional.of(h.visits().stream()
-                                .limit(h.visits().size() - 1)
-                                .map(v -> new CaseDocument.VisitRecord(v.stage(), v.on()))
-                                .toList())
-                        .filter(earlier -> !earlier.isEmpty()),
-                file.facts().plan().map(plan -> json.readValue(plans.geoJson().write(plan), JSON_OBJECT)),
-                file.evidence().readings().stream()
-                        .map(r -> reading(r, visits.get(r.id()), h.visits().size() - 1))
-                        .toList(),
-                Optional.of(raised.stream().map(Exchange::correction).toList()),
-                Optional.of(choice)
-                        .filter(c -> c != ExchangeController.PhotoChoice.NONE)
-                        .map(c -> photos.of(file).stream()
-                                .map(photo -> photo(photo, raised, c, person))
-                                .toList()),
-                Optional.of(file.judgements().all().stream()
-                        .map(Exchange::judgement)
-                        .toList()));
-    }
-
-    private static ReadingRecord reading(Reading reading, int visit, int last) {
-        Optional<UnderstoodRecord> understood = reading.value() instanceof Value.Measured m
-                ? Optional.of(new UnderstoodRecord(m.quantity().si(), m.standardUncertainty()))
-                : Optional.empty();
-        return new ReadingRecord(
-                Optional.of(reading.id().toString()),
-                reading.key().point(),
-                Optional.of(reading.key().component()).filter(c -> !c.equals(PointKey.SYSTEM)),
-                reading.typed(),
-                understood,
-                reading.instrument(),
-                reading.grade(),
-                reading.by(),
-                reading.at(),
-                visit == last ? Optional.empty() : Optional.of(visit),
-                Optional.of(reading.byCrew()).filter(crew -> crew));
-    }
-
-    private CaseDocument.PhotoRecord photo(
-            Photo photo, List<Correction> raised, ExchangeController.PhotoChoice choice, Person person) {
-        Photos.Picture picture =
-                photos.picture(photo.id(), choice == ExchangeController.PhotoChoice.POSITIONED, person);
-        return new CaseDocument.PhotoRecord(
-                photo.point(),
-                photo.component(),
-                photo.correction()
-                        .flatMap(id ->
-                                raised.stream().filter(c -> c.id().equals(id)).findFirst())
-                        .map(Correction::number),
-                photo.mediaType(),
-                photo.sha256(),
-                photo.takenAt(),
-                photo.addedBy(),
-                photo.addedAt(),
-                picture.content());
-    }
-
-    private static CorrectionRecord correction(Correction c) {
-        return new CorrectionRecord(
-                c.number(),
-                c.requirement(),
-                c.component(),
-                c.what(),
-                c.finding(),
-                c.limits(),
-                c.words(),
-                c.due(),
-                c.state(),
-                c.raisedBy(),
-                c.raisedAt());
-    }
-
-    private static JudgementRecord judgement(Judgement j) {
-        return new JudgementRecord(
-                j.about().id(),
-                j.component(),
-                j.verdict(),
-                j.because().in(UnitSystem.SI),
-                j.comparison().map(c -> c.measured().value()),
-                j.comparison().map(c -> c.measured().expanded()),
-                j.comparison().stream()
-                        .flatMap(c -> c.limits().stream())
-                        .map(held -> new LimitRecord(
-                                held.limit().authority().id(),
-                                held.limit().bound().words(),
-                                held.limit().value().si(),
-                                held.limit().source(),
-                                held.binds()))
-                        .toList(),
-                j.school().map(SchoolTopic.School::id));
-    }
-
-    /** Reads a document in from JSON, whole or not at all. */
-    @Transactional
-    public List<String> read(InputStream document, Person person) {
-        return read(json.readValue(document, CaseDocument.class), person);
+        this.transactions = transactions;
     }
 
     /**
-     * Reads a document in, whole or not at all.
+     * Reads a file in that nobody waits for.
      *
-     * @return the ids of the installations entered
      * @throws UnsuitableException naming the place that cannot be taken
      */
-    @Transactional
-    List<String> read(CaseDocument document, Person person) {
-        Instant now = Instant.now().truncatedTo(ChronoUnit.MILLIS);
+    public void read(Path file, Person person) {
+        read(file, person, ImportProgress.UNWATCHED);
+    }
+
+    /**
+     * Reads a file in, whole or not at all: until the transaction commits nobody else sees any of it, nor waits for it.
+     *
+     * @param file in a folder that photos may be unpacked into
+     * @return the ids of the installations entered
+     * @throws UnsuitableException naming the place that cannot be taken
+     * @throws ImportProgress.CancelledException where it is not wanted any more
+     */
+    List<String> read(Path file, Person person, ImportProgress progress) {
+        CaseDocument document = json.readerFor(CaseDocument.class)
+                .withAttribute(PhotoContent.FOLDER, file.getParent())
+                .readValue(file.toFile());
+        return transactions.execute(status -> enter(document, person, progress));
+    }
+
+    private List<String> enter(CaseDocument document, Person person, ImportProgress progress) {
+        Instant now = Instant.now();
         if (!CaseDocument.FORMAT.equals(document.format())) {
             throw new UnsuitableException(
                     "format", "This reads " + CaseDocument.FORMAT + ", not " + shortened(document.format()) + ".");
@@ -237,10 +113,18 @@ public class Exchange {
         document.ruleBooks().stream().flatMap(List::stream).forEach(yaml -> books.addWithCase(yaml, person.name()));
         sheets.add(document.dataSheets().orElse(List.of()), person.name(), now);
         instruments.add(document.instruments().orElse(List.of()), person.name());
-        return document.installations().stream().map(i -> enter(i, person, now)).toList();
+        document.installations().forEach(CaseImport::requireWhole);
+        progress.begins(document.installations().stream()
+                .mapToInt(i -> i.readings().size()
+                        + i.corrections().map(List::size).orElse(0)
+                        + i.photos().map(List::size).orElse(0))
+                .sum());
+        return document.installations().stream()
+                .map(i -> enter(i, person, now, progress))
+                .toList();
     }
 
-    private String enter(InstallationRecord record, Person person, Instant now) {
+    private static void requireWhole(InstallationRecord record) {
         String where = "installations." + record.reference();
         if (record.reference() == null
                 || record.title() == null
@@ -262,10 +146,15 @@ public class Exchange {
         requireNoGaps(where + ".components", record.components());
         requireNoGaps(where + ".readings", record.readings());
         record.corrections().ifPresent(all -> requireNoGaps(where + ".corrections", all));
+        record.photos().ifPresent(all -> requireNoGaps(where + ".photos", all));
+        record.earlierVisits().ifPresent(all -> requireNoGaps(where + ".earlierVisits", all));
+    }
+
+    private String enter(InstallationRecord record, Person person, Instant now, ImportProgress progress) {
+        String where = "installations." + record.reference();
         RuleBook rules = books.book(record.ruleBook().id(), record.ruleBook().version());
         List<CaseDocument.VisitRecord> visits =
                 new ArrayList<>(record.earlierVisits().orElse(List.of()));
-        requireNoGaps(where + ".earlierVisits", visits);
         visits.add(new CaseDocument.VisitRecord(record.stage(), record.visitedOn()));
         String id = cases.enter(
                 new CaseFiles.Opening(
@@ -286,16 +175,24 @@ public class Exchange {
                 .ifPresent(plan ->
                         plans.keep(id, plans.geoJson().read(json.writeValueAsString(plan)), 0, person.name(), now));
         CaseFile file = cases.open(id, person);
+        requireNewIds(record.readings(), where);
         int index = 0;
         for (ReadingRecord reading : record.readings()) {
+            progress.step();
             keep(reading, file, rules, person, where + ".readings[" + index++ + "]");
         }
         List<CorrectionRecord> raised = record.corrections().orElse(List.of());
         if (raised.stream().map(CorrectionRecord::number).distinct().count() < raised.size()) {
             throw new UnsuitableException(where + ".corrections", "Two corrections have the same number.");
         }
-        raised.forEach(c -> keep(c, id, person));
-        record.photos().stream().flatMap(List::stream).forEach(p -> keep(p, id, where, person));
+        for (CorrectionRecord correction : raised) {
+            progress.step();
+            keep(correction, id, person);
+        }
+        for (CaseDocument.PhotoRecord photo : record.photos().orElse(List.of())) {
+            progress.step();
+            keep(photo, file, where, person);
+        }
         return id;
     }
 
@@ -352,9 +249,6 @@ public class Exchange {
         }
         requireSame(record, understood.value(), where);
         UUID id = record.id().map(text -> uuid(text, where)).orElseGet(UUID::randomUUID);
-        if (cases.keptReading(id).isPresent()) {
-            throw new UnsuitableException(where, "A reading with this id is already kept.");
-        }
         cases.keep(
                 new Reading(
                         id,
@@ -384,20 +278,20 @@ public class Exchange {
         }
     }
 
-    private void keep(CaseDocument.PhotoRecord record, String id, String where, Person person) {
-        if (record == null || record.content() == null || record.addedAt() == null || record.addedBy() == null) {
+    private void keep(CaseDocument.PhotoRecord record, CaseFile file, String where, Person person) {
+        if (record.content() == null || record.addedAt() == null || record.addedBy() == null) {
             throw new UnsuitableException(where + ".photos", "A photo needs content, addedBy and addedAt.");
         }
-        Optional<String> correction = record.correction().map(number -> corrections.of(cases.open(id, person)).stream()
+        Optional<String> correction = record.correction().map(number -> corrections.of(file).stream()
                 .filter(c -> c.number() == number)
                 .map(Correction::id)
                 .findFirst()
                 .orElseThrow(
                         () -> new UnsuitableException(where + ".photos", "There is no correction " + number + ".")));
         photos.keep(
-                id,
+                file,
                 new Photos.Hook(record.point(), record.component(), correction),
-                record.content(),
+                record.content().bytes(),
                 person,
                 new Photos.Origin(record.addedBy(), record.addedAt(), record.takenAt()));
     }
@@ -420,6 +314,18 @@ public class Exchange {
                         c.raisedAt(),
                         1),
                 person.name());
+    }
+
+    private void requireNewIds(List<ReadingRecord> readings, String where) {
+        List<String> ids = readings.stream().flatMap(r -> r.id().stream()).toList();
+        Set<String> taken = cases.keptAmong(ids);
+        for (int index = 0; index < readings.size(); index++) {
+            String id = readings.get(index).id().orElse(null);
+            if (id != null && !taken.add(id)) {
+                throw new UnsuitableException(
+                        where + ".readings[" + index + "]", "A reading with this id is already kept.");
+            }
+        }
     }
 
     private static UUID uuid(String text, String where) {

@@ -1,0 +1,226 @@
+package org.undanus.server.exchange;
+
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.unit.DataSize;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.SchoolTopic;
+import org.undanus.server.account.Person;
+import org.undanus.server.correction.Correction;
+import org.undanus.server.correction.Corrections;
+import org.undanus.server.datasheet.SheetLibrary;
+import org.undanus.server.exchange.CaseDocument.CorrectionRecord;
+import org.undanus.server.exchange.CaseDocument.InstallationRecord;
+import org.undanus.server.exchange.CaseDocument.JudgementRecord;
+import org.undanus.server.exchange.CaseDocument.LimitRecord;
+import org.undanus.server.exchange.CaseDocument.ReadingRecord;
+import org.undanus.server.exchange.CaseDocument.UnderstoodRecord;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.photo.Photo;
+import org.undanus.server.photo.Photos;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.siteplan.SitePlans;
+import org.undanus.server.toolcase.Instruments;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Writes case files out. */
+@Service
+class CaseExport {
+    private static final TypeReference<Map<String, Object>> JSON_OBJECT = new TypeReference<>() {};
+    /** Of so many bytes base64 makes so many characters (RFC 4648). */
+    private static final int BASE64_BYTES = 3;
+
+    private static final int BASE64_TEXT = 4;
+    /** Bytes; what is said about a photo beside its content. */
+    private static final long ABOUT_A_PHOTO = 1024;
+
+    private final CaseFiles cases;
+    private final Corrections corrections;
+    private final SheetLibrary sheets;
+    private final Instruments instruments;
+    private final SitePlans plans;
+    private final Photos photos;
+    private final JsonMapper json;
+    private final DataSize largest;
+
+    CaseExport(
+            CaseFiles cases,
+            Corrections corrections,
+            SheetLibrary sheets,
+            Instruments instruments,
+            SitePlans plans,
+            Photos photos,
+            JsonMapper json,
+            @org.springframework.beans.factory.annotation.Value("${undanus.largest-case-file}") DataSize largest) {
+        this.cases = cases;
+        this.corrections = corrections;
+        this.sheets = sheets;
+        this.instruments = instruments;
+        this.plans = plans;
+        this.photos = photos;
+        this.json = json;
+        this.largest = largest;
+    }
+
+    /**
+     * One installation with everything it is judged by. Its photos are fetched when it is written out.
+     *
+     * @throws UnsuitableException where with its photos it would be larger than what can be brought in again
+     */
+    @Transactional(readOnly = true)
+    CaseDocument export(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
+        if (choice != ExchangeController.PhotoChoice.NONE) {
+            requireNotTooLarge(file, person);
+        }
+        List<String> models = file.facts().components().stream()
+                .flatMap(c -> file.model(c).stream())
+                .toList();
+        List<String> used = file.evidence().readings().stream()
+                .flatMap(reading -> reading.instrument().stream())
+                .distinct()
+                .toList();
+        return new CaseDocument(
+                CaseDocument.FORMAT,
+                Optional.of(Instant.now().truncatedTo(ChronoUnit.SECONDS)),
+                Optional.of(List.of(file.rules().yaml())),
+                Optional.of(sheets.recordsOf(models)),
+                Optional.of(instruments.records().stream()
+                        .filter(i -> used.contains(i.id()))
+                        .toList()),
+                List.of(installation(file, choice, person)));
+    }
+
+    private void requireNotTooLarge(CaseFile file, Person person) {
+        long others = json.writeValueAsBytes(export(file, ExchangeController.PhotoChoice.NONE, person)).length;
+        long size = others
+                + photos.bytes(file) * BASE64_TEXT / BASE64_BYTES
+                + photos.of(file).size() * ABOUT_A_PHOTO;
+        if (size > largest.toBytes()) {
+            throw new UnsuitableException(
+                    "photos",
+                    "With its photos the file would have "
+                            + size / DataSize.ofMegabytes(1).toBytes() + " MB; " + largest.toMegabytes()
+                            + " MB can be brought in again. Take it without photos.");
+        }
+    }
+
+    private InstallationRecord installation(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
+        CaseFile.Header h = file.header();
+        Map<UUID, Integer> visits = cases.visitNumbers(h);
+        List<Correction> raised = corrections.of(file);
+        return new InstallationRecord(
+                h.reference(),
+                h.title(),
+                h.building(),
+                file.facts().site().elevation().si() + " m",
+                h.system(),
+                h.crew(),
+                h.replacement(),
+                h.stage(),
+                h.visitedOn(),
+                new CaseDocument.BookRecord(file.rules().id(), file.rules().version()),
+                file.facts().components(),
+                Optional.of(h.visits().stream()
+                                .limit(h.visits().size() - 1)
+                                .map(v -> new CaseDocument.VisitRecord(v.stage(), v.on()))
+                                .toList())
+                        .filter(earlier -> !earlier.isEmpty()),
+                file.facts().plan().map(plan -> json.readValue(plans.geoJson().write(plan), JSON_OBJECT)),
+                file.evidence().readings().stream()
+                        .map(r -> reading(r, visits.get(r.id()), h.visits().size() - 1))
+                        .toList(),
+                Optional.of(raised.stream().map(CaseExport::correction).toList()),
+                Optional.of(choice)
+                        .filter(c -> c != ExchangeController.PhotoChoice.NONE)
+                        .map(c -> photos.of(file).stream()
+                                .map(photo -> photo(photo, raised, c, person))
+                                .toList()),
+                Optional.of(file.judgements().all().stream()
+                        .map(CaseExport::judgement)
+                        .toList()));
+    }
+
+    private static ReadingRecord reading(Reading reading, int visit, int last) {
+        Optional<UnderstoodRecord> understood = reading.value() instanceof Value.Measured m
+                ? Optional.of(new UnderstoodRecord(m.quantity().si(), m.standardUncertainty()))
+                : Optional.empty();
+        return new ReadingRecord(
+                Optional.of(reading.id().toString()),
+                reading.key().point(),
+                Optional.of(reading.key().component()).filter(c -> !c.equals(PointKey.SYSTEM)),
+                reading.typed(),
+                understood,
+                reading.instrument(),
+                reading.grade(),
+                reading.by(),
+                reading.at(),
+                visit == last ? Optional.empty() : Optional.of(visit),
+                Optional.of(reading.byCrew()).filter(crew -> crew));
+    }
+
+    private CaseDocument.PhotoRecord photo(
+            Photo photo, List<Correction> raised, ExchangeController.PhotoChoice choice, Person person) {
+        boolean positioned = choice == ExchangeController.PhotoChoice.POSITIONED;
+        return new CaseDocument.PhotoRecord(
+                photo.point(),
+                photo.component(),
+                photo.correction()
+                        .flatMap(id ->
+                                raised.stream().filter(c -> c.id().equals(id)).findFirst())
+                        .map(Correction::number),
+                photo.mediaType(),
+                photo.sha256(),
+                photo.takenAt(),
+                photo.addedBy(),
+                photo.addedAt(),
+                PhotoContent.fetched(
+                        () -> photos.picture(photo.id(), positioned, person).content()));
+    }
+
+    private static CorrectionRecord correction(Correction c) {
+        return new CorrectionRecord(
+                c.number(),
+                c.requirement(),
+                c.component(),
+                c.what(),
+                c.finding(),
+                c.limits(),
+                c.words(),
+                c.due(),
+                c.state(),
+                c.raisedBy(),
+                c.raisedAt());
+    }
+
+    private static JudgementRecord judgement(Judgement j) {
+        return new JudgementRecord(
+                j.about().id(),
+                j.component(),
+                j.verdict(),
+                j.because().in(UnitSystem.SI),
+                j.comparison().map(c -> c.measured().value()),
+                j.comparison().map(c -> c.measured().expanded()),
+                j.comparison().stream()
+                        .flatMap(c -> c.limits().stream())
+                        .map(held -> new LimitRecord(
+                                held.limit().authority().id(),
+                                held.limit().bound().words(),
+                                held.limit().value().si(),
+                                held.limit().source(),
+                                held.binds()))
+                        .toList(),
+                j.school().map(SchoolTopic.School::id));
+    }
+}
