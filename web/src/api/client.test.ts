@@ -58,11 +58,11 @@ test("an answer that is no problem document still gets a sentence", async () => 
   expect((thrown as ProblemError).problem.detail).toContain("502");
 });
 
-test("no connection says that nothing was saved", async () => {
+test("no connection does not claim to know what became of it", async () => {
   fetched.mockRejectedValueOnce(new TypeError("failed"));
   const thrown = await api.post("/api/x", {}).catch((e: unknown) => e);
   expect((thrown as ProblemError).problem).toMatchObject({ status: 0 });
-  expect((thrown as ProblemError).problem.detail).toContain("Nothing was saved");
+  expect((thrown as ProblemError).problem.detail).toContain("Whether it was saved is not known");
 });
 
 test("an ended session is told, a refused sign-in is not taken for one", async () => {

@@ -32,7 +32,8 @@ export function whenSignedOut(action: () => void) {
 
 const NO_CONNECTION: Problem = {
   status: 0,
-  detail: "No connection to the server. Nothing was saved; what you typed is kept here. Try again.",
+  detail:
+    "No connection to the server. Whether it was saved is not known; what you typed is kept here. Try again.",
 };
 
 function token(): string {
@@ -45,7 +46,10 @@ async function problemOf(response: Response): Promise<Problem> {
   if (kind.includes("problem+json")) {
     return (await response.json()) as Problem;
   }
-  return { status: response.status, detail: `The server answered ${response.status}. Nothing was changed.` };
+  return {
+    status: response.status,
+    detail: `The server answered ${response.status} and no more. Load the page again and look whether it was saved.`,
+  };
 }
 
 function asSent(body: unknown, contentType?: string): BodyInit | undefined {

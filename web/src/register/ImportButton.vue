@@ -1,34 +1,108 @@
 <script setup lang="ts">
-import { notice } from "../frame/notice";
-import { ref } from "vue";
-import { api, type Schemas } from "../api/client";
+import { computed, onUnmounted, ref } from "vue";
+import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+
+type Import = Schemas["ImportView"];
+
+const ASK_EVERY_MS = 500;
 
 const emit = defineEmits<{ imported: [] }>();
 const input = ref<HTMLInputElement>();
+const fileName = ref("");
+const sending = ref(false);
+const running = ref<Import>();
+let timer: ReturnType<typeof setTimeout> | undefined;
+onUnmounted(() => clearTimeout(timer));
+
+const words = computed(() => {
+  const now = running.value;
+  if (!now) {
+    return "sending";
+  }
+  if (now.state === "WAITING") {
+    return "waiting for another import to end";
+  }
+  return now.steps
+    ? `${now.done.toLocaleString("en")} of ${now.steps.toLocaleString("en")} entries`
+    : "reading";
+});
 
 async function take() {
   const file = input.value?.files?.[0];
   if (!file) {
     return;
   }
+  fileName.value = file.name;
+  sending.value = true;
   try {
-    const text = await file.text();
-    const made = await api.post<Schemas["Imported"]>("/api/imports", text, "application/json");
-    notice.done(`Brought in: ${made.installations.length}.`);
-    emit("imported");
+    settle(await api.post<Import>("/api/imports", file, "application/json"));
   } catch (thrown) {
-    notice.problem(sentence(thrown));
+    fail(thrown);
   } finally {
+    sending.value = false;
     if (input.value) {
       input.value.value = "";
     }
   }
 }
+
+function settle(now: Import) {
+  if (now.state === "DONE") {
+    running.value = undefined;
+    notice.done(`Brought in: ${now.installations.length}.`);
+    emit("imported");
+  } else if (now.state === "CANCELLED") {
+    running.value = undefined;
+    notice.hint("Cancelled. Nothing of the file was kept.");
+  } else {
+    running.value = now;
+    timer = setTimeout(() => void ask(now.id), ASK_EVERY_MS);
+  }
+}
+
+function fail(thrown: unknown) {
+  running.value = undefined;
+  notice.problem(sentence(thrown));
+}
+
+async function ask(id: string) {
+  try {
+    settle(await api.get<Import>(`/api/imports/${id}`));
+  } catch (thrown) {
+    const lost = thrown instanceof ProblemError && thrown.problem.status === 0;
+    if (lost && running.value) {
+      // it goes on over there; ask again
+      settle(running.value);
+    } else {
+      fail(thrown);
+    }
+  }
+}
+
+async function cancel() {
+  try {
+    await api.remove(`/api/imports/${running.value?.id}`);
+  } catch (thrown) {
+    notice.problem(sentence(thrown));
+  }
+}
 </script>
 
 <template>
-  <label class="button">
+  <div v-if="sending || running" class="running" role="status">
+    <div>
+      <div class="name">{{ fileName }}</div>
+      <div class="quiet">{{ words }}</div>
+      <progress
+        :max="running?.steps || undefined"
+        :value="running?.steps ? running.done : undefined"
+      ></progress>
+    </div>
+    <button v-if="running" type="button" class="button" @click="cancel">Cancel</button>
+  </div>
+  <label v-else class="button">
     Bring in a case file
     <input ref="input" class="visually-hidden" type="file" accept="application/json,.json" @change="take" />
   </label>
@@ -37,5 +111,25 @@ async function take() {
 <style scoped>
 .button:focus-within {
   outline: 2px solid var(--lake);
+}
+
+.running {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-width: 0;
+}
+
+.name {
+  overflow: hidden;
+  max-width: 16em;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+progress {
+  width: 100%;
+  height: 6px;
+  accent-color: var(--lake);
 }
 </style>

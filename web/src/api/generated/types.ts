@@ -269,7 +269,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read"];
+        post: operations["begin"];
         delete?: never;
         options?: never;
         head?: never;
@@ -559,6 +559,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["state"];
+        put?: never;
+        post?: never;
+        delete: operations["cancel"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1403,9 +1419,8 @@ export interface components {
             pairs?: components["schemas"]["PairRecord"][];
             fan?: components["schemas"]["FanRecord"][];
             torques?: components["schemas"]["TorqueRecord"][];
-            figures: {
-                [key: string]: string;
-            };
+        } & {
+            [key: string]: string;
         };
         SizeRecord: {
             width: string;
@@ -1428,7 +1443,14 @@ export interface components {
             /** Format: date */
             visitedOn: string;
         };
-        Imported: {
+        ImportView: {
+            id: string;
+            /** @enum {string} */
+            state: "WAITING" | "READING" | "KEEPING" | "DONE" | "CANCELLED";
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            steps: number;
             installations: string[];
         };
         SheetFile: {
@@ -1588,8 +1610,138 @@ export interface components {
             title: string;
             crew: string;
         };
+        Problem: {
+            type?: string;
+            title: string;
+            /** Format: int32 */
+            status: number;
+            detail: string;
+            instance?: string;
+            fields?: {
+                [key: string]: string;
+            };
+            choices?: string[];
+            ask?: boolean;
+            yours?: unknown;
+            theirs?: unknown;
+            problems?: {
+                /** Format: int32 */
+                line?: number;
+                key?: string;
+                message?: string;
+            }[];
+        };
     };
-    responses: never;
+    responses: {
+        /** @description Too Many Requests */
+        TOO_MANY_REQUESTS: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Internal Server Error */
+        INTERNAL_SERVER_ERROR: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Conflict */
+        CONFLICT: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Unauthorized */
+        UNAUTHORIZED: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Insufficient Storage */
+        INSUFFICIENT_STORAGE: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Bad Request */
+        BAD_REQUEST: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Content Too Large */
+        CONTENT_TOO_LARGE: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Not Found */
+        NOT_FOUND: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Unsupported Media Type */
+        UNSUPPORTED_MEDIA_TYPE: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Service Unavailable */
+        SERVICE_UNAVAILABLE: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Unprocessable Content */
+        UNPROCESSABLE_CONTENT: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Forbidden */
+        FORBIDDEN: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+    };
     parameters: never;
     requestBodies: never;
     headers: never;
@@ -1618,9 +1770,20 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["InstrumentView"];
+                    "application/json": components["schemas"]["InstrumentView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     one: {
@@ -1640,9 +1803,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["InstallationView"];
+                    "application/json": components["schemas"]["InstallationView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     amend: {
@@ -1666,9 +1834,20 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["InstallationView"];
+                    "application/json": components["schemas"]["InstallationView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     drawing: {
@@ -1690,9 +1869,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["DrawingView"];
+                    "application/json": components["schemas"]["DrawingView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     keep: {
@@ -1721,9 +1905,20 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["DrawingView"];
+                    "application/json": components["schemas"]["DrawingView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     amend_1: {
@@ -1747,9 +1942,20 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Correction"];
+                    "application/json": components["schemas"]["Correction"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     session: {
@@ -1767,9 +1973,13 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Session"];
+                    "application/json": components["schemas"]["Session"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     signIn: {
@@ -1791,9 +2001,18 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Session"];
+                    "application/json": components["schemas"]["Session"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            429: components["responses"]["TOO_MANY_REQUESTS"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     signOut: {
@@ -1812,6 +2031,11 @@ export interface operations {
                 };
                 content?: never;
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     all: {
@@ -1829,9 +2053,13 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BookSummary"][];
+                    "application/json": components["schemas"]["BookSummary"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     add: {
@@ -1854,9 +2082,19 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BookSummary"];
+                    "application/json": components["schemas"]["BookSummary"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     answer: {
@@ -1884,9 +2122,18 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["AnswerView"];
+                    "application/json": components["schemas"]["AnswerView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     all_1: {
@@ -1904,9 +2151,13 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["InstrumentView"][];
+                    "application/json": components["schemas"]["InstrumentView"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     add_1: {
@@ -1928,9 +2179,19 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["InstrumentView"];
+                    "application/json": components["schemas"]["InstrumentView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     certificate: {
@@ -1954,9 +2215,20 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["KeptCertificate"];
+                    "application/json": components["schemas"]["KeptCertificate"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     all_2: {
@@ -1974,9 +2246,13 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RegisterEntry"][];
+                    "application/json": components["schemas"]["RegisterEntry"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     enter: {
@@ -1998,9 +2274,19 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["InstallationView"];
+                    "application/json": components["schemas"]["InstallationView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     visit: {
@@ -2024,9 +2310,20 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["InstallationView"];
+                    "application/json": components["schemas"]["InstallationView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     understand: {
@@ -2052,9 +2349,18 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Echo"];
+                    "application/json": components["schemas"]["Echo"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     trial: {
@@ -2082,9 +2388,18 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TrialView"];
+                    "application/json": components["schemas"]["TrialView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     save: {
@@ -2110,9 +2425,20 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SavedReading"];
+                    "application/json": components["schemas"]["SavedReading"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     all_3: {
@@ -2132,9 +2458,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Photo"][];
+                    "application/json": components["schemas"]["Photo"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     keep_1: {
@@ -2162,9 +2493,20 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Photo"];
+                    "application/json": components["schemas"]["Photo"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     ofInstallation: {
@@ -2184,9 +2526,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Correction"][];
+                    "application/json": components["schemas"]["Correction"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     raise: {
@@ -2212,12 +2559,23 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Correction"];
+                    "application/json": components["schemas"]["Correction"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    read: {
+    begin: {
         parameters: {
             query?: never;
             header?: never;
@@ -2230,15 +2588,25 @@ export interface operations {
             };
         };
         responses: {
-            /** @description Created */
-            201: {
+            /** @description Accepted */
+            202: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Imported"];
+                    "application/json": components["schemas"]["ImportView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     all_4: {
@@ -2256,9 +2624,13 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SheetLine"][];
+                    "application/json": components["schemas"]["SheetLine"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     bring: {
@@ -2280,9 +2652,19 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Brought"];
+                    "application/json": components["schemas"]["Brought"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     preview: {
@@ -2304,9 +2686,17 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SheetPreview"];
+                    "application/json": components["schemas"]["SheetPreview"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     one_1: {
@@ -2328,9 +2718,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BookView"];
+                    "application/json": components["schemas"]["BookView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     all_5: {
@@ -2348,9 +2743,13 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ComputationView"][];
+                    "application/json": components["schemas"]["ComputationView"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     thumbnail: {
@@ -2370,9 +2769,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "image/jpeg": string;
+                    "image/png": string;
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     picture: {
@@ -2394,9 +2799,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "image/jpeg": string;
+                    "image/png": string;
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     length: {
@@ -2417,9 +2828,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LengthView"];
+                    "application/json": components["schemas"]["LengthView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     certificate_1: {
@@ -2441,9 +2857,16 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/pdf": string;
+                    "image/jpeg": string;
+                    "image/png": string;
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     kinds: {
@@ -2461,9 +2884,13 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["KindView"][];
+                    "application/json": components["schemas"]["KindView"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     station: {
@@ -2486,9 +2913,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StationView"];
+                    "application/json": components["schemas"]["StationView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     svg: {
@@ -2510,9 +2942,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "image/svg+xml": string;
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     geoJson: {
@@ -2532,9 +2969,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string;
+                    "application/geo+json": string;
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     route: {
@@ -2554,9 +2996,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RouteStation"][];
+                    "application/json": components["schemas"]["RouteStation"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     preview_1: {
@@ -2579,9 +3026,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Preview"];
+                    "application/json": components["schemas"]["Preview"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     page: {
@@ -2608,6 +3060,11 @@ export interface operations {
                     "image/png": string;
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     pdf: {
@@ -2633,6 +3090,11 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     history: {
@@ -2656,9 +3118,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ReadingView"][];
+                    "application/json": components["schemas"]["ReadingView"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     export: {
@@ -2680,9 +3147,74 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CaseDocument"];
+                    "application/json": components["schemas"]["CaseDocument"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     one_2: {
@@ -2703,9 +3235,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SheetView"];
+                    "application/json": components["schemas"]["SheetView"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     export_1: {
@@ -2726,9 +3263,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SheetFile"];
+                    "application/json": components["schemas"]["SheetFile"];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     differences: {
@@ -2750,9 +3292,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Difference"][];
+                    "application/json": components["schemas"]["Difference"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     all_6: {
@@ -2770,9 +3317,13 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Listed"][];
+                    "application/json": components["schemas"]["Listed"][];
                 };
             };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
 }

@@ -34,8 +34,13 @@ public final class Application implements AutoCloseable {
 
     /** Starts with the demo's data in a fresh folder and waits until it answers. */
     public static Application startDemo() {
+        return startDemoBelow(Path.of(System.getProperty("java.io.tmpdir")));
+    }
+
+    /** The same with its folder in another. */
+    static Application startDemoBelow(Path parent) {
         try {
-            Application application = new Application(Files.createTempDirectory("undanus-e2e"), freePort());
+            Application application = new Application(Files.createTempDirectory(parent, "undanus-e2e"), freePort());
             application.start();
             return application;
         } catch (IOException e) {

@@ -11,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -20,10 +21,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
-/** The process is killed outright while readings come in; every reading that was acknowledged is there again. */
+/** The process is killed outright while readings come in, or the disk is full; every reading acknowledged is there again. */
 class KillTest {
     private static final int WRITERS = 4;
-    private static final int ROUNDS = 2;
+    private static final int ROUNDS = 5;
     private static final List<String> POINTS =
             List.of("plate.maker", "plate.model", "plate.serial", "siting.outdoor-clearance-front");
 
@@ -68,28 +69,45 @@ class KillTest {
                     .body();
         }
 
+        /** The id of the reading that stands, null where there is none. */
+        String standing() throws IOException, InterruptedException {
+            Matcher ids = Pattern.compile("\"id\":\"([^\"]+)\"").matcher(history());
+            String standing = null;
+            while (ids.find()) {
+                standing = ids.group(1);
+            }
+            return standing;
+        }
+
+        HttpResponse<String> post(String basedOn, String typed) throws IOException, InterruptedException {
+            return post(UUID.randomUUID().toString(), basedOn, typed);
+        }
+
+        private HttpResponse<String> post(String id, String basedOn, String typed)
+                throws IOException, InterruptedException {
+            String body = String.format(
+                    "{\"id\":\"%s\",\"point\":\"%s\",\"component\":\"outdoor-1\",\"typed\":\"%s\","
+                            + "\"grade\":\"WITNESSED\"%s,\"confirmed\":true}",
+                    id, point, typed, basedOn == null ? "" : ",\"basedOn\":\"" + basedOn + "\"");
+            return send("POST", "/api/installations/" + installation + "/readings", body);
+        }
+
+        /** Its id, where it was acknowledged. */
+        Optional<String> save(String basedOn, String typed) throws IOException, InterruptedException {
+            String id = UUID.randomUUID().toString();
+            if (post(id, basedOn, typed).statusCode() != 201) {
+                return Optional.empty();
+            }
+            acknowledged.put(id, typed);
+            return Optional.of(id);
+        }
+
         @Override
         public void run() {
             try {
-                Matcher ids = Pattern.compile("\"id\":\"([^\"]+)\"").matcher(history());
-                String standing = null;
-                while (ids.find()) {
-                    standing = ids.group(1);
-                }
-                for (int i = 1; ; i++) {
-                    String id = UUID.randomUUID().toString();
-                    String typed = point.startsWith("plate") ? "X" + i : (30 + i % 20) + " in";
-                    String body = String.format(
-                            "{\"id\":\"%s\",\"point\":\"%s\",\"component\":\"outdoor-1\",\"typed\":\"%s\","
-                                    + "\"grade\":\"WITNESSED\"%s,\"confirmed\":true}",
-                            id, point, typed, standing == null ? "" : ",\"basedOn\":\"" + standing + "\"");
-                    if (send("POST", "/api/installations/" + installation + "/readings", body)
-                                    .statusCode()
-                            != 201) {
-                        return;
-                    }
-                    acknowledged.put(id, typed);
-                    standing = id;
+                Optional<String> last = Optional.ofNullable(standing());
+                for (int i = 1; i == 1 || last.isPresent(); i++) {
+                    last = save(last.orElse(null), point.startsWith("plate") ? "X" + i : (30 + i % 20) + " in");
                 }
             } catch (IOException | InterruptedException killed) {
                 // the server is gone: what it did not acknowledge it need not know
@@ -123,16 +141,47 @@ class KillTest {
                         .as("data check after kill %s", round)
                         .isZero();
                 application.start();
-                StringBuilder kept = new StringBuilder();
-                for (String point : POINTS) {
-                    kept.append(new Writer(application.address(), point).history());
-                }
-                String all = kept.toString();
-                assertThat(acknowledged.keySet())
-                        .allSatisfy(id -> assertThat(all).contains(id));
+                assertAllKept(application);
             }
         } finally {
             application.close();
+        }
+    }
+
+    private void assertAllKept(Application application) throws Exception {
+        StringBuilder kept = new StringBuilder();
+        for (String point : POINTS) {
+            kept.append(new Writer(application.address(), point).history());
+        }
+        String all = kept.toString();
+        assertThat(acknowledged.keySet()).allSatisfy(id -> assertThat(all).contains(id));
+    }
+
+    /** With no byte left on the disk: refused with a reason, read on, killed, and nothing lost. */
+    @Test
+    void aFullDiskLosesNothingAndUndanusGoesOnByItselfWhenThereIsRoom() throws Exception {
+        try (SmallDisk disk = SmallDisk.mounted(300);
+                Application application = Application.startDemoBelow(disk.folder())) {
+            Writer writer = new Writer(application.address(), POINTS.get(0));
+            writer.save(null, "before").orElseThrow();
+            disk.fill(0);
+            HttpResponse<String> refused = writer.post(writer.standing(), "refused");
+            assertThat(refused.statusCode()).isEqualTo(507);
+            assertThat(refused.body()).contains("The disk is full: nothing was saved, reading still works");
+            assertThat(writer.history()).contains("before").doesNotContain("refused");
+            assertThat(writer.send("GET", "/actuator/health", "").body()).contains("DOWN");
+            disk.makeRoom();
+            writer.save(writer.standing(), "after").orElseThrow();
+            assertThat(writer.send("GET", "/actuator/health", "").body()).contains("UP");
+
+            disk.fill(0);
+            application.kill();
+            disk.makeRoom();
+            assertThat(application.checkData()).isZero();
+            application.start();
+            assertAllKept(application);
+            Writer again = new Writer(application.address(), POINTS.get(0));
+            again.save(again.standing(), "again").orElseThrow();
         }
     }
 }

@@ -219,4 +219,30 @@ class BadInputTest {
         client.put("/api/corrections/none", Map.of("words", "w", "state", "OPEN", "version", 1))
                 .expect(404);
     }
+
+    @Test
+    void whatIsNamedIsNotGivenByNumberNorLeftEmpty() {
+        Client client = SERVER.signedIn("inspector");
+        String id = client.installation("LH-36");
+        Map<String, Object> reading = Client.reading("plate.serial", "outdoor-1", "A1");
+        reading.put("grade", 1);
+        assertThat(client.post("/api/installations/" + id + "/readings", reading)
+                        .expect(400)
+                        .detail())
+                .contains("grade");
+        assertThat(client.get("/api/installations/" + id + "/stations/siting?units=")
+                        .expect(400)
+                        .detail())
+                .contains("\"units\" is empty");
+        client.get("/api/installations/" + id + "/stations/siting?units=SI").expect(200);
+    }
+
+    @Test
+    void anAddressWithSignsThatNoneHasIsRefusedWithASentence() {
+        assertThat(SERVER.signedIn("inspector")
+                        .get("/api/installations/a;b")
+                        .expect(400)
+                        .detail())
+                .contains("signs that none of ours has");
+    }
 }

@@ -87,10 +87,14 @@ public final class Client {
     }
 
     public Answer send(String method, String path, String body, String contentType) {
+        return send(method, path, body.getBytes(StandardCharsets.UTF_8), contentType);
+    }
+
+    public Answer send(String method, String path, byte[] body, String contentType) {
         return send(HttpRequest.newBuilder(URI.create(address + path))
                 .header("Content-Type", contentType)
                 .header("X-XSRF-TOKEN", token())
-                .method(method, HttpRequest.BodyPublishers.ofString(body)));
+                .method(method, HttpRequest.BodyPublishers.ofByteArray(body)));
     }
 
     /** A file as it is. */
@@ -126,7 +130,17 @@ public final class Client {
 
     private Answer send(HttpRequest.Builder request) {
         try {
-            return new Answer(http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray()));
+            Answer answer = new Answer(http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray()));
+            HttpRequest asked = answer.response().request();
+            assertThat(Contract.KEPT.faults(
+                            asked.method(),
+                            asked.uri().getPath(),
+                            answer.status(),
+                            answer.header("Content-Type"),
+                            answer.response().body()))
+                    .as("the answer to %s is as described: %s", asked.uri(), answer.text())
+                    .isEmpty();
+            return answer;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

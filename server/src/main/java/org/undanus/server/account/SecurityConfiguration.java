@@ -21,6 +21,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -74,6 +75,16 @@ class SecurityConfiguration {
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         json.writeValue(response.getOutputStream(), ProblemDetail.forStatusAndDetail(status, sentence));
+    }
+
+    /** What no address holds is refused before anything is looked at: with a sentence, as everything else. */
+    @Bean
+    RequestRejectedHandler rejected(JsonMapper json) {
+        return (request, response, e) -> problem(
+                json,
+                response,
+                HttpStatus.BAD_REQUEST,
+                "The address holds signs that none of ours has. Nothing was changed.");
     }
 
     /** Sessions are bounded, so that a flood of sign-ins cannot fill the memory. */

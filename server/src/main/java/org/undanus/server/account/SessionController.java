@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.space.KeepsNothing;
 
 /** Signing in and out, and who is there. */
@@ -69,6 +70,7 @@ class SessionController {
 
     @PostMapping
     @KeepsNothing
+    @MayAlsoAnswer(HttpStatus.TOO_MANY_REQUESTS)
     Session signIn(
             @Valid @RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
         String key = credentials.name().strip().toLowerCase(Locale.ROOT) + " " + request.getRemoteAddr();

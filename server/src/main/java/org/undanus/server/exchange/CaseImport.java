@@ -31,6 +31,7 @@ import org.undanus.server.exchange.CaseDocument.ReadingRecord;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.photo.Photos;
+import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.siteplan.SitePlans;
@@ -152,7 +153,7 @@ public class CaseImport {
 
     private String enter(InstallationRecord record, Person person, Instant now, ImportProgress progress) {
         String where = "installations." + record.reference();
-        RuleBook rules = books.book(record.ruleBook().id(), record.ruleBook().version());
+        RuleBook rules = book(record.ruleBook(), where);
         List<CaseDocument.VisitRecord> visits =
                 new ArrayList<>(record.earlierVisits().orElse(List.of()));
         visits.add(new CaseDocument.VisitRecord(record.stage(), record.visitedOn()));
@@ -194,6 +195,14 @@ public class CaseImport {
             keep(photo, file, where, person);
         }
         return id;
+    }
+
+    private RuleBook book(CaseDocument.BookRecord named, String where) {
+        try {
+            return books.book(named.id(), named.version());
+        } catch (NotFoundException e) {
+            throw new UnsuitableException(where + ".ruleBook", e.getMessage());
+        }
     }
 
     private static double elevation(InstallationRecord record, String where) {

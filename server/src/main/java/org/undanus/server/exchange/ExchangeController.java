@@ -20,6 +20,7 @@ import org.undanus.server.account.Person;
 import org.undanus.server.exchange.Import.ImportView;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.space.KeepsNothing;
 
@@ -46,6 +47,7 @@ class ExchangeController {
     }
 
     @GetMapping("/installations/{id}/case.json")
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
     ResponseEntity<CaseDocument> export(
             @PathVariable String id,
             @RequestParam(defaultValue = "NONE") PhotoChoice photos,
@@ -67,11 +69,17 @@ class ExchangeController {
         if (!person.leads()) {
             throw new NotAllowedException("Files are brought in by the quality lead.");
         }
-        return imports.begin(content, person).view();
+        return imports.begin(content, person);
     }
 
     /** How an import stands; where it failed, the answer says why. */
     @GetMapping("/imports/{id}")
+    @MayAlsoAnswer({
+        HttpStatus.CONFLICT,
+        HttpStatus.CONTENT_TOO_LARGE,
+        HttpStatus.UNPROCESSABLE_CONTENT,
+        HttpStatus.INSUFFICIENT_STORAGE
+    })
     ImportView state(@PathVariable String id, @AuthenticationPrincipal Person person) {
         return imports.of(id, person).view();
     }

@@ -18,6 +18,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.util.FileSystemUtils;
 import org.undanus.server.account.Person;
+import org.undanus.server.exchange.Import.ImportView;
 import org.undanus.server.problem.BusyException;
 import org.undanus.server.problem.DiskFullException;
 import org.undanus.server.problem.NotFoundException;
@@ -57,7 +58,7 @@ class Imports {
      * @throws BusyException where too many wait already
      * @throws DiskFullException where there is no room for it
      */
-    Import begin(InputStream content, Person person) {
+    ImportView begin(InputStream content, Person person) {
         String id = UUID.randomUUID().toString();
         Path own = folder.resolve(id);
         boolean begun = false;
@@ -69,9 +70,10 @@ class Imports {
             }
             Import made = new Import(id, person, own);
             known.put(id, made);
+            ImportView first = made.view();
             one.execute(() -> made.run(exchange));
             begun = true;
-            return made;
+            return first;
         } catch (RejectedExecutionException e) {
             known.invalidate(id);
             throw new BusyException(PATIENCE);

@@ -2,7 +2,6 @@ package org.undanus.server.installation;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
@@ -93,7 +92,7 @@ class RegisterController {
             @NotNull(message = "is missing") Stage stage,
             @NotNull(message = "is missing") LocalDate visitedOn,
             @NotBlank(message = "is empty") String ruleBook,
-            @NotEmpty(message = "needs at least one unit") @Size(max = 20, message = "holds at most 20 units")
+            @NotNull(message = "is missing") @Size(min = 1, max = 20, message = "holds 1 to 20 units")
                     List<@Valid NewComponent> components) {}
 
     record NewVisit(

@@ -1,5 +1,6 @@
 package org.undanus.server.page;
 
+import com.fasterxml.jackson.annotation.JsonAnyGetter;
 import com.fasterxml.jackson.databind.JavaType;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
@@ -7,7 +8,12 @@ import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.info.License;
+import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.BooleanSchema;
+import io.swagger.v3.oas.models.media.IntegerSchema;
+import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.util.Arrays;
@@ -38,7 +44,34 @@ class ApiDescription {
                     .license(new License().name("Apache-2.0").identifier("Apache-2.0")));
             // the address of this machine is no part of the description
             api.setServers(List.of());
+            api.getComponents().addSchemas("Problem", problem());
+            Answers.all(new Schema<>().$ref("#/components/schemas/Problem")).forEach(api.getComponents()::addResponses);
         };
+    }
+
+    /** RFC 9457, with what the problem package adds to it. */
+    private static Schema<?> problem() {
+        Schema<?> problem = new ObjectSchema()
+                .addProperty("type", new StringSchema())
+                .addProperty("title", new StringSchema())
+                .addProperty("status", new IntegerSchema())
+                .addProperty("detail", new StringSchema())
+                .addProperty("instance", new StringSchema())
+                .addProperty("fields", new ObjectSchema().additionalProperties(new StringSchema()))
+                .addProperty("choices", new ArraySchema().items(new StringSchema()))
+                .addProperty("ask", new BooleanSchema())
+                .addProperty("yours", new Schema<>())
+                .addProperty("theirs", new Schema<>())
+                .addProperty(
+                        "problems",
+                        new ArraySchema()
+                                .items(new ObjectSchema()
+                                        .addProperty("line", new IntegerSchema())
+                                        .addProperty("key", new StringSchema())
+                                        .addProperty("message", new StringSchema())));
+        problem.setRequired(List.of("title", "status", "detail"));
+        problem.setAdditionalProperties(false);
+        return problem;
     }
 
     @Bean
@@ -58,10 +91,20 @@ class ApiDescription {
 
         private static Schema<?> complete(Schema<?> model, Class<?> record) {
             model.setRequired(Arrays.stream(record.getRecordComponents())
-                    .filter(component -> component.getType() != Optional.class)
+                    .filter(component -> component.getType() != Optional.class && !spread(component))
                     .map(RecordComponent::getName)
                     .toList());
+            Arrays.stream(record.getRecordComponents())
+                    .filter(RequiredUnlessOptional::spread)
+                    .findFirst()
+                    .map(component -> model.getProperties().remove(component.getName()))
+                    .ifPresent(map -> model.setAdditionalProperties(map.getAdditionalProperties()));
             return model;
+        }
+
+        /** Whether its entries stand among the record's own members. */
+        private static boolean spread(RecordComponent component) {
+            return component.getAccessor().isAnnotationPresent(JsonAnyGetter.class);
         }
 
         private static Optional<Class<?>> rawRecord(Type type) {

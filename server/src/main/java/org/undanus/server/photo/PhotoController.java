@@ -55,7 +55,9 @@ class PhotoController {
     }
 
     /** @param position whether place and time as the camera wrote them stay in the file */
-    @GetMapping("/photos/{id}/picture")
+    @GetMapping(
+            path = "/photos/{id}/picture",
+            produces = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
     ResponseEntity<byte[]> picture(
             @PathVariable String id,
             @RequestParam(defaultValue = "false") boolean position,
@@ -63,7 +65,9 @@ class PhotoController {
         return shown(photos.picture(id, position, person));
     }
 
-    @GetMapping("/photos/{id}/thumbnail")
+    @GetMapping(
+            path = "/photos/{id}/thumbnail",
+            produces = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
     ResponseEntity<byte[]> thumbnail(@PathVariable String id, @AuthenticationPrincipal Person person) {
         return shown(photos.thumbnail(id, person));
     }

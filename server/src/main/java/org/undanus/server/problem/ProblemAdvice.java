@@ -114,6 +114,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail empty(EmptyParameterException e) {
+        return problem(HttpStatus.BAD_REQUEST, "Cannot be read", e.getMessage());
+    }
+
+    @ExceptionHandler
     ProblemDetail doesNotFit(DataIntegrityViolationException e) {
         LOG.info("Refused by the database: {}", e.getMostSpecificCause().getMessage());
         return problem(

@@ -31,6 +31,7 @@ import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.datasheet.SheetRecord;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
@@ -112,6 +113,7 @@ class SheetController {
     }
 
     @GetMapping("/sheet")
+    @MayAlsoAnswer(HttpStatus.NOT_FOUND)
     SheetView one(@RequestParam String model, @RequestParam Optional<Integer> version) {
         List<SheetLibrary.Version> versions = library.versions(model);
         SheetLibrary.Version shown = version(versions, version);
@@ -132,6 +134,7 @@ class SheetController {
 
     /** Two versions of a model beside each other: only where they differ. */
     @GetMapping("/differences")
+    @MayAlsoAnswer(HttpStatus.NOT_FOUND)
     List<Difference> differences(@RequestParam String model, @RequestParam int from, @RequestParam int to) {
         List<SheetLibrary.Version> versions = library.versions(model);
         return differences(
@@ -148,6 +151,7 @@ class SheetController {
     }
 
     @GetMapping("/file.json")
+    @MayAlsoAnswer(HttpStatus.NOT_FOUND)
     ResponseEntity<SheetFile> export(@RequestParam Optional<String> model, @RequestParam Optional<Integer> version) {
         List<SheetRecord> sheets = model.map(
                         m -> List.of(version(library.versions(m), version).sheet()))

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -31,6 +32,7 @@ import org.undanus.core.station.siting.Retaping;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
@@ -172,13 +174,13 @@ class SitePlanController {
         return plans.geoJson().read(json.writeValueAsString(drawn));
     }
 
-    @GetMapping("/installations/{id}/site-plan.geojson")
+    @GetMapping(path = "/installations/{id}/site-plan.geojson", produces = "application/geo+json")
     ResponseEntity<String> geoJson(@PathVariable String id, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         return file(file, "geojson", "application/geo+json", plans.geoJson().write(drawn(file)));
     }
 
-    @GetMapping("/installations/{id}/site-plan.svg")
+    @GetMapping(path = "/installations/{id}/site-plan.svg", produces = "image/svg+xml")
     ResponseEntity<String> svg(
             @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
@@ -205,6 +207,7 @@ class SitePlanController {
 
     /** A length in any notation of the field, for drawing by typed dimensions. */
     @GetMapping("/length")
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
     LengthView length(@RequestParam String typed, @RequestParam Optional<UnitSystem> units) {
         try {
             Quantity length = FieldNotation.parse(typed, Dimension.LENGTH).value();

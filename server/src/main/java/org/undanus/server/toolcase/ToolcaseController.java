@@ -106,7 +106,9 @@ class ToolcaseController {
                 instruments.keepCertificate(id, CertificateFile.of(content), person.name(), Instant.now()));
     }
 
-    @GetMapping("/{id}/certificate")
+    @GetMapping(
+            path = "/{id}/certificate",
+            produces = {MediaType.APPLICATION_PDF_VALUE, MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
     ResponseEntity<byte[]> certificate(
             @PathVariable String id, @RequestParam String sha256, @AuthenticationPrincipal Person person) {
         CertificateFile file = instruments.certificate(id, sha256, person);
