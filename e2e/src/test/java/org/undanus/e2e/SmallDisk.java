@@ -18,7 +18,7 @@ final class SmallDisk implements AutoCloseable {
     }
 
     /** Skips the test where whoever runs it may not mount one. */
-    static SmallDisk mounted(int megabytes) throws IOException, InterruptedException {
+    static SmallDisk mounted(int megabytes) throws IOException {
         Path folder = Files.createTempDirectory("undanus-disk");
         Assumptions.assumeTrue(
                 run("mount", "-t", "tmpfs", "-o", "size=" + megabytes + "m", "tmpfs", folder.toString()),
@@ -26,9 +26,14 @@ final class SmallDisk implements AutoCloseable {
         return new SmallDisk(folder);
     }
 
-    private static boolean run(String... command) throws IOException, InterruptedException {
+    private static boolean run(String... command) throws IOException {
         Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
-        return process.waitFor(20, TimeUnit.SECONDS) && process.exitValue() == 0;
+        try {
+            return process.waitFor(20, TimeUnit.SECONDS) && process.exitValue() == 0;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        }
     }
 
     Path folder() {
@@ -59,7 +64,7 @@ final class SmallDisk implements AutoCloseable {
     }
 
     @Override
-    public void close() throws IOException, InterruptedException {
+    public void close() throws IOException {
         run("umount", "-l", folder.toString());
         Files.delete(folder);
     }
