@@ -138,7 +138,9 @@ function entered(id: string) {
 <style scoped>
 .actions {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
+  align-items: center;
 }
 
 .filters {
