@@ -77,6 +77,7 @@ public class Undanus {
     private static int withoutServing(String[] arguments, ToIntFunction<ConfigurableApplicationContext> work) {
         SpringApplication application = new SpringApplication(Undanus.class);
         application.setWebApplicationType(WebApplicationType.NONE);
+        application.setLogStartupInfo(false);
         try (ConfigurableApplicationContext context = application.run(arguments)) {
             return work.applyAsInt(context);
         }
