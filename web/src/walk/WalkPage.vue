@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Schemas } from "../api/client";
 import { notice } from "../frame/notice";
 import { computed, onBeforeUnmount, ref, toRef, watchEffect } from "vue";
 import { useRouter } from "vue-router";
@@ -8,11 +9,9 @@ import { usePlaces } from "../frame/usePlaces";
 import { usePhotos } from "../photos/usePhotos";
 import CorrectionDialog from "./CorrectionDialog.vue";
 import AccessFigure from "./figures/AccessFigure.vue";
-import CircuitFigure from "./figures/CircuitFigure.vue";
-import PenetrationFigure from "./figures/PenetrationFigure.vue";
 import PaperFigure from "./figures/PaperFigure.vue";
-import PsychrometricFigure from "./figures/PsychrometricFigure.vue";
-import SitingFigure from "./figures/SitingFigure.vue";
+import PlanFigure from "./figures/PlanFigure.vue";
+import StationFigure from "./figures/StationFigure.vue";
 import HistoryDialog from "./HistoryDialog.vue";
 import JudgementLedger from "./JudgementLedger.vue";
 import LineTable from "./LineTable.vue";
@@ -73,7 +72,26 @@ onBeforeUnmount(() => {
   ofPage.value = [];
 });
 
+/** What is looked at: its elements are lit in the figure. */
+const focused = ref("");
+const lit = computed(() => [chosen.value, focused.value].filter(Boolean));
+
+/** An element of the figure leads to its line, else to its judgement. */
+function opened(piece: Schemas["FigurePiece"]) {
+  const there = station.value?.lines.find((line) => lineKey(line) === piece.line);
+  const judgement = judgements.value.find((j) => j.key === piece.judgement);
+  if (judgement) {
+    chosen.value = judgement.key;
+  }
+  if (there) {
+    table.value?.goTo(lineKey(there));
+  } else if (judgement) {
+    evidence(judgement);
+  }
+}
+
 function lineFocused(line: Line) {
+  focused.value = lineKey(line);
   const first = walk.judgementsOf(line)[0];
   if (first && !walk.judgementsOf(line).some((j) => j.key === chosen.value)) {
     chosen.value = first.key;
@@ -157,6 +175,13 @@ useKeys({
             <button v-if="inspects" type="button" class="button" @click="visitOpen = true">
               Visit: {{ installation?.stage }}
             </button>
+            <RouterLink
+              v-if="station.figures.siting && !station.figures.plan"
+              class="button"
+              :to="`/installations/${id}/site`"
+            >
+              Draw the site
+            </RouterLink>
             <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
           </div>
         </div>
@@ -173,16 +198,17 @@ useKeys({
             :photos-of="(component) => photos.of({ component })"
             @add="(component, files) => photos.hang({ component }, files)"
           />
-          <SitingFigure
-            v-if="station.figures.siting"
-            :id="id"
-            :units="station.figures.siting"
-            :plan="station.figures.plan"
-          />
-          <AccessFigure v-if="station.figures.access" :parts="station.figures.access" />
-          <PenetrationFigure v-if="station.figures.holes" :holes="station.figures.holes" />
-          <CircuitFigure v-if="station.figures.circuits" :circuits="station.figures.circuits" />
-          <PsychrometricFigure v-if="station.figures.coils" :coils="station.figures.coils" />
+          <AccessFigure v-else-if="station.figures.access" :parts="station.figures.access" />
+          <StationFigure
+            v-else
+            :path="`/api/installations/${id}/stations/${station.key}`"
+            :stamp="judgements"
+            :lit="lit"
+            :before="station.figures.plan ? 'Site' : ''"
+            @open="opened"
+          >
+            <PlanFigure v-if="station.figures.plan" :id="id" :plan="station.figures.plan" />
+          </StationFigure>
         </div>
         <LineTable
           ref="table"

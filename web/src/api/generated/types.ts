@@ -436,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/stations/{station}/drawings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drawings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/site-plan.svg": {
         parameters: {
             query?: never;
@@ -968,36 +984,6 @@ export interface components {
             whiskerTo: number;
             reading: string;
         };
-        CircleView: {
-            title: string;
-            /** Format: double */
-            x: number;
-            /** Format: double */
-            y: number;
-            /** Format: double */
-            radius: number;
-        };
-        CircuitView: {
-            component: string;
-            title: string;
-            panel: components["schemas"]["PlaceView"];
-            device: components["schemas"]["PlaceView"];
-            conductor: components["schemas"]["PlaceView"];
-            disconnect: components["schemas"]["PlaceView"];
-            unit: components["schemas"]["PlaceView"];
-        };
-        CoilView: {
-            component: string;
-            title: string;
-            saturation: components["schemas"]["StateView"][];
-            returning?: components["schemas"]["StateView"];
-            supply?: components["schemas"]["MarkView"];
-            expectedFrom?: components["schemas"]["MarkView"];
-            expectedTo?: components["schemas"]["MarkView"];
-            ticks: components["schemas"]["MarkView"][];
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-        };
         EvidenceView: {
             point: string;
             component: string;
@@ -1006,34 +992,12 @@ export interface components {
             grade?: string;
             by?: string;
         };
-        FallView: {
-            /** Format: double */
-            ratio: number;
-            text: string;
-        };
         FiguresView: {
             plates?: components["schemas"]["PlateView"][];
             siting?: components["schemas"]["SitedUnitView"][];
             plan?: components["schemas"]["PlanView"];
             walls?: components["schemas"]["WallFigureView"][];
             access?: components["schemas"]["PartView"][];
-            holes?: components["schemas"]["HoleView"][];
-            circuits?: components["schemas"]["CircuitView"][];
-            coils?: components["schemas"]["CoilView"][];
-        };
-        HoleView: {
-            component: string;
-            title: string;
-            diameter?: components["schemas"]["SpanView"];
-            packed?: components["schemas"]["SpanView"];
-            wanted?: components["schemas"]["SpanView"];
-            parts: components["schemas"]["CircleView"][];
-            thickness?: components["schemas"]["SpanView"];
-            fall?: components["schemas"]["FallView"];
-            /** @enum {string} */
-            fits: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            /** @enum {string} */
-            drains: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
         };
         JudgementView: {
             key: string;
@@ -1093,11 +1057,6 @@ export interface components {
             /** @enum {string} */
             verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
         };
-        MarkView: {
-            /** Format: double */
-            celsius: number;
-            text: string;
-        };
         PartView: {
             name: string;
             title: string;
@@ -1106,12 +1065,6 @@ export interface components {
             /** @enum {string} */
             verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
             judgement: string;
-        };
-        PlaceView: {
-            title: string;
-            notes: string[];
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
         };
         PlateView: {
             component: string;
@@ -1168,14 +1121,6 @@ export interface components {
             because: string;
             bar?: components["schemas"]["BarView"];
         };
-        SideView: {
-            name: string;
-            clear?: components["schemas"]["SpanView"];
-            asked?: components["schemas"]["SpanView"];
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            judgement: string;
-        };
         SitedUnitView: {
             component: string;
             title: string;
@@ -1187,19 +1132,6 @@ export interface components {
             /** Format: double */
             height: number;
             sized: boolean;
-            sides: components["schemas"]["SideView"][];
-        };
-        SpanView: {
-            /** Format: double */
-            metres: number;
-            text: string;
-        };
-        StateView: {
-            /** Format: double */
-            celsius: number;
-            /** Format: double */
-            gramsPerKilogram: number;
-            text: string;
         };
         StepView: {
             name: string;
@@ -1413,7 +1345,7 @@ export interface components {
             neighbours?: {
                 [key: string]: string;
             };
-            supply?: components["schemas"]["RangeRecord"];
+            supply?: components["schemas"]["VoltageRangeRecord"];
             meteringDevice?: string;
             saltAir?: boolean;
             pairs?: components["schemas"]["PairRecord"][];
@@ -1442,6 +1374,10 @@ export interface components {
             stage: "PLAN_CHECK" | "BEFORE_COVER" | "WITNESS" | "FINAL" | "RE_VISIT";
             /** Format: date */
             visitedOn: string;
+        };
+        VoltageRangeRecord: {
+            lowest: string;
+            highest: string;
         };
         ImportView: {
             id: string;
@@ -1566,6 +1502,33 @@ export interface components {
             lines: components["schemas"]["LineView"][];
             judgements: components["schemas"]["JudgementView"][];
             figures: components["schemas"]["FiguresView"];
+        };
+        FigurePiece: {
+            /** @enum {string} */
+            kind: "LINE" | "AREA" | "CIRCLE" | "WORDS";
+            /** @enum {string} */
+            role: "OUTLINE" | "BODY" | "WALL" | "GRID" | "CURVE" | "PERMITTED" | "ASKED" | "RUN" | "READ";
+            points: string;
+            /** Format: double */
+            radius: number;
+            text: string;
+            /** @enum {string} */
+            weight: "STRONG" | "PLAIN" | "QUIET";
+            /** @enum {string} */
+            anchor: "START" | "MIDDLE" | "END";
+            /** @enum {string} */
+            verdict?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            judgement?: string;
+            line?: string;
+        };
+        FigureView: {
+            title: string;
+            spoken: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            pieces: components["schemas"]["FigurePiece"][];
         };
         Preview: {
             /** Format: int32 */
@@ -2914,6 +2877,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StationView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    drawings: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+                width?: number;
+                height?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                station: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FigureView"][];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];

@@ -3,9 +3,7 @@ import { expect, test, vi } from "vitest";
 import type { Schemas } from "../../api/client";
 import AccessFigure from "./AccessFigure.vue";
 import PaperFigure from "./PaperFigure.vue";
-import PenetrationFigure from "./PenetrationFigure.vue";
 import PlanFigure from "./PlanFigure.vue";
-import SitingFigure from "./SitingFigure.vue";
 
 const stubs = { global: { stubs: ["RouterLink"] } };
 
@@ -89,58 +87,6 @@ test("the plan shows what is short, what cannot be, and the ghost of the cure", 
   await figure.find("input").setValue(true);
   expect(figure.findAll(".ghost polygon")).toHaveLength(0);
   expect(figure.find("[role=status]").text()).toContain("every distance is kept");
-});
-
-test("where a site is drawn it is shown first, its units after it", async () => {
-  const unit: Schemas["SitedUnitView"] = {
-    component: "indoor-1",
-    title: "Wall unit",
-    outdoor: false,
-    width: 0.8,
-    depth: 0.2,
-    height: 0.3,
-    sized: false,
-    sides: [],
-  };
-  const figure = mount(SitingFigure, { props: { id: "i", units: [unit], plan }, ...stubs });
-  expect(figure.find(".plan").exists()).toBe(true);
-  await figure.findAll("button")[1]?.trigger("click");
-  expect(figure.text()).toContain("not known from a sheet");
-  expect(figure.find(".plan").exists()).toBe(false);
-});
-
-const hole: Schemas["HoleView"] = {
-  component: "indoor-1",
-  title: "Wall unit",
-  diameter: { metres: 0.064, text: "64 mm" },
-  packed: { metres: 0.054, text: "54 mm" },
-  wanted: { metres: 0.06, text: "60 mm" },
-  parts: [
-    { title: "Drain", x: 0, y: -0.018, radius: 0.008 },
-    { title: "Suction line, insulated", x: 0.01, y: 0.004, radius: 0.014 },
-  ],
-  thickness: { metres: 0.24, text: "240 mm" },
-  fall: { ratio: 0.03, text: "3.0 %" },
-  fits: "MEETS",
-  drains: "FAILS",
-};
-
-test("the hole answers whether it fits and drains, and what to ask for", () => {
-  const figure = mount(PenetrationFigure, { props: { holes: [hole] } });
-  expect(figure.text()).toContain("60 mm");
-  expect(figure.text()).toContain("fall 3.0 %");
-  expect(figure.findAll("dd").map((d) => d.text())).toEqual(["Meets", "Fails", "64 mm", "54 mm", "60 mm"]);
-  const [drain, suction] = figure.findAll(".part").map((c) => Number(c.attributes("cy")));
-  expect(drain).toBeGreaterThan(suction ?? 0);
-  const empty = {
-    ...hole,
-    diameter: undefined,
-    packed: undefined,
-    wanted: undefined,
-    fall: undefined,
-    parts: [],
-  };
-  expect(mount(PenetrationFigure, { props: { holes: [empty] } }).text()).toContain("fall not read");
 });
 
 test("the way to the equipment says what was found and what is asked", () => {

@@ -7,7 +7,7 @@ import java.util.stream.Stream;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Requirement;
-import org.undanus.core.judgement.StationPlan;
+import org.undanus.core.plan.StationPlan;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
 import org.undanus.core.station.Walk;

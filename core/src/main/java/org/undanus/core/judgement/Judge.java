@@ -30,8 +30,8 @@ public final class Judge {
     private final Optional<FailureListener> listener;
 
     /** A judge that lets a requirement's exception through. */
-    public Judge(List<StationPlan> plans) {
-        this(plans.stream().flatMap(plan -> plan.requirements().stream()).toList(), Optional.empty());
+    public Judge(List<Requirement> requirements) {
+        this(List.copyOf(requirements), Optional.empty());
     }
 
     private Judge(List<Requirement> requirements, Optional<FailureListener> listener) {

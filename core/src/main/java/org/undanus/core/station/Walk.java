@@ -14,7 +14,7 @@ import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.StationPlan;
+import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.Vocabulary;
 import org.undanus.core.station.access.Access;
@@ -31,7 +31,8 @@ public final class Walk {
     private static final Map<String, Point> POINTS = PLANS.stream()
             .flatMap(plan -> plan.points().stream())
             .collect(Collectors.toMap(Point::id, Function.identity(), (a, b) -> a, LinkedHashMap::new));
-    private static final Judge JUDGE = new Judge(PLANS);
+    private static final Judge JUDGE = new Judge(
+            PLANS.stream().flatMap(plan -> plan.requirements().stream()).toList());
     private static final Vocabulary VOCABULARY = vocabularyOf(PLANS);
 
     private Walk() {}

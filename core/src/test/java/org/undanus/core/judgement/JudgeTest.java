@@ -26,6 +26,7 @@ import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
+import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 
@@ -134,7 +135,7 @@ class JudgeTest {
 
     @Test
     void aRequirementThatThrowsIsReferredAndTold() {
-        Judge judge = new Judge(List.of(new StationPlan(Station.SITING, List.of(), List.of(BROKEN))));
+        Judge judge = new Judge(List.of(BROKEN));
         CaseFixture fixture = new CaseFixture();
         List<RuntimeException> told = new ArrayList<>();
         List<Judgement> judgements = judge.containing((inItsPlace, failure) -> told.add(failure))

@@ -1,118 +1,177 @@
 package org.undanus.core.station;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Place;
+import org.undanus.core.drawing.Role;
+import org.undanus.core.drawing.Standing;
 import org.undanus.core.judgement.Judgements;
+import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.UnitSystem;
-import org.undanus.core.station.electrical.CircuitFigure;
-import org.undanus.core.station.running.PsychrometricFigure;
-import org.undanus.core.station.siting.SitingFigure;
 
 /** Figures say what was read and judged, and leave open what was not. */
 class FiguresTest {
 
-    private static SitingFigure siting(CaseFixture fixture) {
-        return SitingFigure.of(
-                fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, new Judgements(fixture.judgements()));
+    private static List<Drawing> drawings(CaseFixture fixture, Station station) {
+        return Walk.plan(station)
+                .orElseThrow()
+                .figures()
+                .orElseThrow()
+                .draw(
+                        fixture.facts(),
+                        fixture.evidence(),
+                        CaseFixture.PLATE_BOOK,
+                        new Judgements(fixture.judgements()));
     }
 
-    private static CircuitFigure.Circuit circuit(CaseFixture fixture) {
-        return CircuitFigure.of(fixture.facts(), fixture.evidence(), new Judgements(fixture.judgements()))
-                .circuits()
-                .get(0);
+    private static Drawing drawing(CaseFixture fixture, Station station) {
+        return drawings(fixture, station).get(0);
     }
 
-    private static PsychrometricFigure.Coil coil(CaseFixture fixture) {
-        return PsychrometricFigure.of(fixture.facts(), fixture.evidence(), new Judgements(fixture.judgements()))
-                .coils()
-                .get(0);
+    private static List<String> words(Drawing drawing) {
+        return drawing.elements().stream()
+                .filter(Element.Words.class::isInstance)
+                .map(e -> ((Element.Words) e).text().in(UnitSystem.SI))
+                .toList();
+    }
+
+    private static Verdict verdictOf(Drawing drawing, String words) {
+        return drawing.elements().stream()
+                .filter(e -> e instanceof Element.Words w
+                        && w.text().in(UnitSystem.SI).equals(words))
+                .flatMap(e -> e.standing().stream())
+                .flatMap(standing -> standing.verdict().stream())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static List<Element.Dimension> dimensions(Drawing drawing) {
+        return drawing.elements().stream()
+                .filter(Element.Dimension.class::isInstance)
+                .map(Element.Dimension.class::cast)
+                .toList();
     }
 
     @Test
-    void sitingShowsWhatWasTapedAndWhatBinds() {
-        SitingFigure.Unit unit = siting(new CaseFixture()
+    void sitingDrawsWhatWasTapedToScaleAndAsksForTheRest() {
+        Drawing unit = drawing(
+                new CaseFixture()
                         .outdoor("siting.outdoor-clearance-front", "0.80 m")
-                        .outdoor("siting.outdoor-clearance-back", "0.40 m"))
-                .units()
-                .get(0);
-        SitingFigure.Side front = unit.sides().get(0);
-        assertThat(front.name()).isEqualTo("front");
-        assertThat(front.clear()).hasValueSatisfying(l -> assertThat(l.si()).isEqualTo(0.8));
-        assertThat(front.asked()).hasValueSatisfying(l -> assertThat(l.si()).isCloseTo(0.9144, within(1e-9)));
-        assertThat(front.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(unit.sides().get(2).clear()).as("left, not taped").isEmpty();
-        assertThat(unit.sized()).isFalse();
+                        .outdoor("siting.outdoor-clearance-back", "0.40 m"),
+                Station.SITING);
+        assertThat(unit.spoken().in(UnitSystem.SI)).contains("front 800 mm, asked 914 mm: Fails", "left not read");
+        assertThat(dimensions(unit)).extracting(d -> d.text().in(UnitSystem.SI)).contains("800 mm", "400 mm");
+        Element.Dimension front = dimensions(unit).stream()
+                .filter(d -> d.text().in(UnitSystem.SI).equals("800 mm"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(front.from().y() - front.to().y()).isEqualTo(0.8);
+        assertThat(front.standing().flatMap(Standing::verdict)).contains(Verdict.FAILS);
+        assertThat(front.standing().flatMap(Standing::judgement)).contains("siting.outdoor-clearance-front@outdoor");
+        assertThat(words(unit)).contains("left?", "right?", "Plan", "Elevation");
+        assertThat(words(unit)).as("no sheet says how large it is").anyMatch(w -> w.contains("usual size"));
     }
 
     @Test
-    void wallUnitsHaveAHeightAndOutdoorUnitsNone() {
-        SitingFigure figure = siting(new CaseFixture().indoor("siting.indoor-height", "2.10 m"));
-        assertThat(figure.units().get(0).height()).isEmpty();
-        assertThat(figure.units().get(1).height())
-                .hasValueSatisfying(side -> assertThat(side.verdict()).isEqualTo(Verdict.MEETS));
+    void aWallUnitStandsOverTheFloorAsHighAsItIs() {
+        Drawing indoor = drawings(new CaseFixture().indoor("siting.indoor-height", "2.10 m"), Station.SITING)
+                .get(1);
+        Element.Dimension height = dimensions(indoor).get(0);
+        assertThat(height.from().y() - height.to().y()).isEqualTo(2.1);
+        assertThat(height.standing().flatMap(Standing::verdict)).contains(Verdict.MEETS);
+        assertThat(indoor.elements())
+                .anyMatch(e -> e instanceof Element.Path p
+                        && p.role() == Role.WALL
+                        && p.points().stream().allMatch(at -> at.y() == -2.1));
     }
 
     @Test
     void circuitCarriesReadingsVerdictsAndGaps() {
-        CircuitFigure.Circuit circuit = circuit(new CaseFixture()
-                .outdoor("plate.minimum-circuit-ampacity", "12 A")
-                .outdoor("plate.maximum-overcurrent-device", "20 A")
-                .outdoor("electrical.device-rating", "30 A"));
-        assertThat(circuit.device().title().in(UnitSystem.SI)).isEqualTo("30 A");
-        assertThat(circuit.device().verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(circuit.device().notes().get(0).in(UnitSystem.SI)).isEqualTo("plate 12 A to 20 A");
-        assertThat(circuit.conductor().notes().get(0).in(UnitSystem.SI)).isEqualTo("not judged yet");
-        assertThat(circuit.panel().notes().get(0).in(UnitSystem.SI)).contains("–");
+        Drawing circuit = drawing(
+                new CaseFixture()
+                        .outdoor("plate.minimum-circuit-ampacity", "12 A")
+                        .outdoor("plate.maximum-overcurrent-device", "20 A")
+                        .outdoor("electrical.device-rating", "30 A"),
+                Station.ELECTRICAL);
+        assertThat(words(circuit)).contains("30 A", "plate 12 A to 20 A", "not judged yet", "– standing");
+        assertThat(verdictOf(circuit, "30 A")).isEqualTo(Verdict.FAILS);
+        assertThat(circuit.spoken().in(UnitSystem.SI)).contains("Overcurrent device 30 A: Fails");
     }
 
     @Test
     void disconnectShowsTheWorstOfItsJudgements() {
-        CircuitFigure.Circuit circuit = circuit(new CaseFixture()
-                .outdoor("electrical.disconnect-present", "yes")
-                .outdoor("electrical.disconnect-visible", "no"));
-        assertThat(circuit.disconnect().verdict()).isEqualTo(Verdict.FAILS);
+        Drawing circuit = drawing(
+                new CaseFixture()
+                        .outdoor("electrical.disconnect-present", "yes")
+                        .outdoor("electrical.disconnect-visible", "no"),
+                Station.ELECTRICAL);
+        assertThat(verdictOf(circuit, "Disconnect –")).isEqualTo(Verdict.FAILS);
+    }
+
+    private static Optional<Place> dot(Drawing drawing) {
+        return drawing.elements().stream()
+                .filter(Element.Dot.class::isInstance)
+                .map(e -> ((Element.Dot) e).at())
+                .findFirst();
+    }
+
+    private static List<Place> line(Drawing drawing, Role role) {
+        return drawing.elements().stream()
+                .filter(e -> e instanceof Element.Path p && p.role() == role)
+                .map(e -> ((Element.Path) e).points())
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
     void psychrometricSketchPlacesReturnSupplyAndExpectation() {
-        PsychrometricFigure.Coil coil = coil(new CaseFixture()
-                .outdoor("plate.model", "WS-12")
-                .indoor("plate.model", "WS-12 I")
-                .indoor("operation.mode", "cooling")
-                .indoor("operation.run-time", "22 min")
-                .indoor("running.outdoor-dry-bulb", "90.0 °F")
-                .indoor("running.return-dry-bulb", "75.0 °F")
-                .indoor("running.return-wet-bulb", "63.0 °F")
-                .indoor("running.supply-earlier", "46.0 °F")
-                .indoor("running.supply-dry-bulb", "46.0 °F"));
-        assertThat(coil.returning())
-                .hasValueSatisfying(s -> assertThat(s.humidityRatio()).isBetween(0.008, 0.011));
-        assertThat(coil.expectedFrom().orElseThrow().si())
-                .isLessThan(coil.expectedTo().orElseThrow().si())
-                .isGreaterThan(coil.supply().orElseThrow().si());
-        assertThat(coil.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(coil.saturation())
-                .isSortedAccordingTo((a, b) -> Double.compare(a.humidityRatio(), b.humidityRatio()));
+        Drawing coil = drawing(
+                new CaseFixture()
+                        .outdoor("plate.model", "WS-12")
+                        .indoor("plate.model", "WS-12 I")
+                        .indoor("operation.mode", "cooling")
+                        .indoor("operation.run-time", "22 min")
+                        .indoor("running.outdoor-dry-bulb", "90.0 °F")
+                        .indoor("running.return-dry-bulb", "75.0 °F")
+                        .indoor("running.return-wet-bulb", "63.0 °F")
+                        .indoor("running.supply-earlier", "46.0 °F")
+                        .indoor("running.supply-dry-bulb", "46.0 °F"),
+                Station.RUNNING);
+        assertThat(dot(coil).orElseThrow().y()).as("g/kg").isBetween(8.0, 11.0);
+        double supply = line(coil, Role.READ).get(0).x();
+        List<Place> expected = line(coil, Role.PERMITTED);
+        assertThat(supply).isLessThan(expected.get(0).x());
+        assertThat(expected.get(0).x()).isLessThan(expected.get(1).x());
+        assertThat(verdictOf(coil, "supply 7.8 °C")).isEqualTo(Verdict.FAILS);
+        assertThat(line(coil, Role.CURVE)).isSortedAccordingTo((a, b) -> Double.compare(a.y(), b.y()));
     }
 
     @Test
     void bulbsThatDoNotGoTogetherAreNotDrawn() {
-        PsychrometricFigure.Coil coil = coil(new CaseFixture()
-                .indoor("running.return-dry-bulb", "75.0 °F")
-                .indoor("running.return-wet-bulb", "35.0 °F"));
-        assertThat(coil.returning()).isEmpty();
-        assertThat(coil.expectedFrom()).isEmpty();
+        Drawing coil = drawing(
+                new CaseFixture()
+                        .indoor("running.return-dry-bulb", "75.0 °F")
+                        .indoor("running.return-wet-bulb", "35.0 °F"),
+                Station.RUNNING);
+        assertThat(dot(coil)).isEmpty();
+        assertThat(words(coil)).contains("return air: both bulbs to be read").noneMatch(w -> w.startsWith("expected"));
     }
 
     @Test
     void saturationHoldsMoreWaterInThinnerAir() {
-        double low = coil(new CaseFixture()).saturation().get(30).humidityRatio();
-        double high =
-                coil(new CaseFixture().elevation(1600)).saturation().get(30).humidityRatio();
+        double low = line(drawing(new CaseFixture(), Station.RUNNING), Role.CURVE)
+                .get(20)
+                .y();
+        double high = line(drawing(new CaseFixture().elevation(1600), Station.RUNNING), Role.CURVE)
+                .get(20)
+                .y();
         assertThat(high).isGreaterThan(low * 1.15);
     }
 }

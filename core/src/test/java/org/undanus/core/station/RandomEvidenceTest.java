@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.RandomCases;
+import org.undanus.core.drawing.Sheet;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.Judgement;
@@ -18,9 +19,6 @@ import org.undanus.core.judgement.Step;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.access.AccessFigure;
-import org.undanus.core.station.electrical.CircuitFigure;
-import org.undanus.core.station.mounting.PenetrationFigure;
-import org.undanus.core.station.running.PsychrometricFigure;
 import org.undanus.core.station.siting.SitingFigure;
 
 /**
@@ -61,9 +59,10 @@ class RandomEvidenceTest {
         judgements.forEach(RandomEvidenceTest::print);
         Judgements all = new Judgements(judgements);
         AccessFigure.of(all);
-        CircuitFigure.of(facts, evidence, all);
-        PenetrationFigure.of(facts, evidence, rules, all);
-        PsychrometricFigure.of(facts, evidence, all);
+        Walk.plans().stream()
+                .flatMap(plan -> plan.figures().stream())
+                .flatMap(figures -> figures.draw(facts, evidence, rules, all).stream())
+                .forEach(drawing -> Sheet.of(drawing, 340, 220, UnitSystem.US));
         SitingFigure.of(facts, evidence, rules, all);
     }
 

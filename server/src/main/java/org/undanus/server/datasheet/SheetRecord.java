@@ -42,7 +42,7 @@ public record SheetRecord(
         Optional<Map<String, String>> clearances,
         Optional<Map<String, Map<String, String>>> mountingClearances,
         Optional<Map<String, String>> neighbours,
-        Optional<RangeRecord> supply,
+        Optional<VoltageRangeRecord> supply,
         Optional<String> meteringDevice,
         Optional<Boolean> saltAir,
         Optional<List<PairRecord>> pairs,
@@ -52,7 +52,7 @@ public record SheetRecord(
 
     public record SizeRecord(String width, String depth, String height) {}
 
-    public record RangeRecord(String lowest, String highest) {}
+    public record VoltageRangeRecord(String lowest, String highest) {}
 
     public record FanRecord(String staticPressure, String airflow) {}
 

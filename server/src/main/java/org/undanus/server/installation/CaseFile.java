@@ -15,7 +15,7 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.StationPlan;
+import org.undanus.core.plan.StationPlan;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
 

@@ -19,7 +19,9 @@ import java.lang.reflect.Type;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
@@ -80,13 +82,25 @@ class ApiDescription {
     }
 
     private static final class RequiredUnlessOptional implements ModelConverter {
+        /** A schema is named as its record is: two of one name would be taken for one. */
+        private final Map<String, Class<?>> named = new ConcurrentHashMap<>();
+
         @Override
         public Schema<?> resolve(AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
             Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+            rawRecord(type.getType()).ifPresent(this::requireOwnName);
             rawRecord(type.getType()).flatMap(record -> Optional.ofNullable(
                             context.getDefinedModels().get(record.getSimpleName()))
                     .map(model -> complete(model, record)));
             return schema;
+        }
+
+        private void requireOwnName(Class<?> record) {
+            Class<?> before = named.putIfAbsent(record.getSimpleName(), record);
+            if (before != null && before != record) {
+                throw new IllegalStateException("Two schemas are called " + record.getSimpleName() + ": "
+                        + before.getName() + " and " + record.getName());
+            }
         }
 
         private static Schema<?> complete(Schema<?> model, Class<?> record) {

@@ -9,14 +9,9 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.access.AccessFigure;
-import org.undanus.core.station.electrical.CircuitFigure;
-import org.undanus.core.station.mounting.PenetrationFigure;
-import org.undanus.core.station.running.PsychrometricFigure;
 import org.undanus.core.station.siting.SitingFigure;
 import org.undanus.server.installation.CaseFile;
 
@@ -26,12 +21,7 @@ record FiguresView(
         Optional<List<SitedUnitView>> siting,
         Optional<PlanView> plan,
         Optional<List<WallFigureView>> walls,
-        Optional<List<PartView>> access,
-        Optional<List<HoleView>> holes,
-        Optional<List<CircuitView>> circuits,
-        Optional<List<CoilView>> coils) {
-
-    private static final double GRAMS = 1000;
+        Optional<List<PartView>> access) {
 
     /** @param links how this indoor unit goes with the outdoor one */
     record PlateView(String component, String title, boolean outdoor, List<RowView> rows, List<LinkView> links) {}
@@ -48,13 +38,7 @@ record FiguresView(
             double width,
             double depth,
             double height,
-            boolean sized,
-            List<SideView> sides) {}
-
-    record SideView(
-            String name, Optional<SpanView> clear, Optional<SpanView> asked, Verdict verdict, String judgement) {}
-
-    record SpanView(double metres, String text) {}
+            boolean sized) {}
 
     /** A wall as seen from the room, metres from its lower left corner; the unit's own sizes stand among the sited units. */
     record WallFigureView(
@@ -77,50 +61,6 @@ record FiguresView(
             Verdict verdict,
             String judgement) {}
 
-    /** A hole with the bundle packed into it, metres from the bundle's centre. */
-    record HoleView(
-            String component,
-            String title,
-            Optional<SpanView> diameter,
-            Optional<SpanView> packed,
-            Optional<SpanView> wanted,
-            List<CircleView> parts,
-            Optional<SpanView> thickness,
-            Optional<FallView> fall,
-            Verdict fits,
-            Verdict drains) {}
-
-    record CircleView(String title, double x, double y, double radius) {}
-
-    record FallView(double ratio, String text) {}
-
-    record CircuitView(
-            String component,
-            String title,
-            PlaceView panel,
-            PlaceView device,
-            PlaceView conductor,
-            PlaceView disconnect,
-            PlaceView unit) {}
-
-    record PlaceView(String title, List<String> notes, Verdict verdict) {}
-
-    /** Temperatures in °C on the axis, humidity ratios in g/kg. */
-    record CoilView(
-            String component,
-            String title,
-            List<StateView> saturation,
-            Optional<StateView> returning,
-            Optional<MarkView> supply,
-            Optional<MarkView> expectedFrom,
-            Optional<MarkView> expectedTo,
-            List<MarkView> ticks,
-            Verdict verdict) {}
-
-    record StateView(double celsius, double gramsPerKilogram, String text) {}
-
-    record MarkView(double celsius, String text) {}
-
     static FiguresView of(CaseFile file, Station station, UnitSystem units) {
         QuantityFormat format = QuantityFormat.of(units);
         Optional<SitingFigure> siting = Optional.of(file)
@@ -128,18 +68,12 @@ record FiguresView(
                 .map(f -> SitingFigure.of(f.facts(), f.evidence(), f.rules(), f.judgements()));
         Optional<CaseFile> papers = Optional.of(file).filter(f -> station == Station.PAPERS);
         Optional<CaseFile> access = Optional.of(file).filter(f -> station == Station.ACCESS);
-        Optional<CaseFile> mounting = Optional.of(file).filter(f -> station == Station.MOUNTING);
-        Optional<CaseFile> electrical = Optional.of(file).filter(f -> station == Station.ELECTRICAL);
-        Optional<CaseFile> running = Optional.of(file).filter(f -> station == Station.RUNNING);
         return new FiguresView(
                 papers.map(FiguresView::plates),
-                siting.map(figure -> sited(figure, format)),
+                siting.map(FiguresView::sited),
                 siting.flatMap(SitingFigure::plan).map(plan -> PlanView.of(plan, file.facts(), format)),
                 siting.flatMap(SitingFigure::plan).map(plan -> walls(plan, file)),
-                access.map(f -> parts(f, format)),
-                mounting.map(f -> holes(f, format)),
-                electrical.map(f -> circuits(f, units)),
-                running.map(f -> coils(f, format)));
+                access.map(f -> parts(f, format)));
     }
 
     private static List<WallFigureView> walls(SitingFigure.Plan plan, CaseFile file) {
@@ -178,24 +112,6 @@ record FiguresView(
                 .toList();
     }
 
-    private static List<HoleView> holes(CaseFile file, QuantityFormat format) {
-        return PenetrationFigure.of(file.facts(), file.evidence(), file.rules(), file.judgements()).holes().stream()
-                .map(hole -> new HoleView(
-                        hole.component().id(),
-                        hole.component().title(),
-                        hole.diameter().map(l -> span(l, format)),
-                        hole.packed().map(l -> span(l, format)),
-                        hole.wanted().map(l -> span(l, format)),
-                        hole.parts().stream()
-                                .map(p -> new CircleView(p.title(), p.x(), p.y(), p.radius()))
-                                .toList(),
-                        hole.thickness().map(l -> span(l, format)),
-                        hole.fall().map(f -> new FallView(f.si(), format.format(f))),
-                        hole.fits(),
-                        hole.drains()))
-                .toList();
-    }
-
     private static List<PlateView> plates(CaseFile file) {
         return file.facts().components().stream()
                 .map(component -> new PlateView(
@@ -228,7 +144,7 @@ record FiguresView(
                 .toList();
     }
 
-    private static List<SitedUnitView> sited(SitingFigure figure, QuantityFormat format) {
+    private static List<SitedUnitView> sited(SitingFigure figure) {
         return figure.units().stream()
                 .map(unit -> new SitedUnitView(
                         unit.component().id(),
@@ -237,66 +153,7 @@ record FiguresView(
                         unit.size().width().si(),
                         unit.size().depth().si(),
                         unit.size().height().si(),
-                        unit.sized(),
-                        Stream.concat(unit.sides().stream(), unit.height().stream())
-                                .map(side -> new SideView(
-                                        side.name(),
-                                        side.clear().map(l -> span(l, format)),
-                                        side.asked().map(l -> span(l, format)),
-                                        side.verdict(),
-                                        side.judgement()))
-                                .toList()))
+                        unit.sized()))
                 .toList();
-    }
-
-    private static SpanView span(Length length, QuantityFormat format) {
-        return new SpanView(length.si(), format.format(length));
-    }
-
-    private static List<CircuitView> circuits(CaseFile file, UnitSystem units) {
-        return CircuitFigure.of(file.facts(), file.evidence(), file.judgements()).circuits().stream()
-                .map(c -> new CircuitView(
-                        c.component().id(),
-                        c.component().title(),
-                        place(c.panel(), units),
-                        place(c.device(), units),
-                        place(c.conductor(), units),
-                        place(c.disconnect(), units),
-                        place(c.unit(), units)))
-                .toList();
-    }
-
-    private static PlaceView place(CircuitFigure.Place place, UnitSystem units) {
-        return new PlaceView(
-                place.title().in(units),
-                place.notes().stream().map(note -> note.in(units)).toList(),
-                place.verdict());
-    }
-
-    private static List<CoilView> coils(CaseFile file, QuantityFormat format) {
-        return PsychrometricFigure.of(file.facts(), file.evidence(), file.judgements()).coils().stream()
-                .map(coil -> new CoilView(
-                        coil.component().id(),
-                        coil.component().title(),
-                        coil.saturation().stream().map(s -> state(s, format)).toList(),
-                        coil.returning().map(s -> state(s, format)),
-                        coil.supply().map(t -> mark(t, format)),
-                        coil.expectedFrom().map(t -> mark(t, format)),
-                        coil.expectedTo().map(t -> mark(t, format)),
-                        coil.saturation().stream()
-                                .map(PsychrometricFigure.State::dryBulb)
-                                .filter(t -> Math.round(t.celsius()) % 10 == 0)
-                                .map(t -> mark(t, format))
-                                .toList(),
-                        coil.verdict()))
-                .toList();
-    }
-
-    private static StateView state(PsychrometricFigure.State state, QuantityFormat format) {
-        return new StateView(state.dryBulb().celsius(), state.humidityRatio() * GRAMS, format.format(state.dryBulb()));
-    }
-
-    private static MarkView mark(Temperature temperature, QuantityFormat format) {
-        return new MarkView(temperature.celsius(), format.format(temperature));
     }
 }

@@ -1,6 +1,8 @@
 package org.undanus.server.walk;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -92,6 +94,24 @@ class WalkController {
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         return StationView.of(file, named(station), units.orElse(file.rules().display()));
+    }
+
+    /**
+     * A station's figure, laid out for the room there is.
+     *
+     * @param width in dots, 240 to 2000
+     * @param height at most, in dots, 120 to 2000
+     */
+    @GetMapping("/installations/{id}/stations/{station}/drawings")
+    List<FigureView> drawings(
+            @PathVariable String id,
+            @PathVariable String station,
+            @RequestParam Optional<UnitSystem> units,
+            @RequestParam(defaultValue = "640") @Min(240) @Max(2000) int width,
+            @RequestParam(defaultValue = "220") @Min(120) @Max(2000) int height,
+            @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        return FigureView.of(file, named(station), units.orElse(file.rules().display()), width, height);
     }
 
     /** Every reading of one line, oldest first. */

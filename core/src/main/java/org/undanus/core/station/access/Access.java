@@ -5,8 +5,8 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.StationPlan;
 import org.undanus.core.judgement.WithinLimits;
+import org.undanus.core.plan.StationPlan;
 
 /** What station 3 asks and judges. */
 public final class Access {

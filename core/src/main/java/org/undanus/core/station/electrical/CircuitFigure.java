@@ -1,7 +1,16 @@
 package org.undanus.core.station.electrical;
 
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element.Side;
+import org.undanus.core.drawing.Element.Weight;
+import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Place;
+import org.undanus.core.drawing.Role;
+import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -14,96 +23,170 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.RuleBook;
 
-/** The one-line diagram of each power circuit as data: what stands at each place, with the verdict on it. */
-public record CircuitFigure(List<Circuit> circuits) {
+/** The one-line diagram of each power circuit: what stands at each place from panel to unit, with the verdict on it. */
+final class CircuitFigure {
+    private static final Frame FRAME = Frame.toScale(0, 0, 700, 190);
+    private static final double LINE = 130;
+    private static final double NEUTRAL = 104;
+    private static final double BELOW = 58;
+    private static final double ABOVE = 178;
+    private static final double NOTE = 17;
+    private static final double UNDER_WIRES = 93;
 
-    /** From panel to unit. */
-    public record Circuit(
-            Component component, Place panel, Place device, Place conductor, Place disconnect, Place unit) {}
+    private final Component component;
+    private final Evidence evidence;
+    private final Judgements judgements;
 
-    /**
-     * One place of the diagram.
-     *
-     * @param notes lines below the title
-     */
-    public record Place(Text title, List<Text> notes, Verdict verdict) {}
-
-    public static CircuitFigure of(Case facts, Evidence evidence, Judgements judgements) {
-        return new CircuitFigure(facts.components().stream()
-                .filter(Component::ownSupply)
-                .map(component -> new Reader(component, evidence, judgements).circuit())
-                .toList());
+    private CircuitFigure(Component component, Evidence evidence, Judgements judgements) {
+        this.component = component;
+        this.evidence = evidence;
+        this.judgements = judgements;
     }
 
-    private record Reader(Component component, Evidence evidence, Judgements judgements) {
+    static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
+        return facts.components().stream()
+                .filter(Component::ownSupply)
+                .map(component -> new CircuitFigure(component, evidence, judgements).drawing())
+                .toList();
+    }
 
-        Circuit circuit() {
-            return new Circuit(
-                    component,
-                    new Place(
-                            Text.of("Panel"),
-                            List.of(Text.of("{} standing", text(CircuitPoints.STANDING_VOLTAGE))),
-                            verdict("standing-voltage")),
-                    new Place(
-                            Text.of("{}", text(CircuitPoints.DEVICE_RATING)),
-                            List.of(Text.of(
-                                    "plate {} to {}",
-                                    text(PlatePoints.MINIMUM_CIRCUIT_AMPACITY),
-                                    text(PlatePoints.MAXIMUM_OVERCURRENT_DEVICE))),
-                            verdict("overcurrent-device")),
-                    new Place(
-                            Text.of(
-                                    "{}, {}",
-                                    text(CircuitPoints.CONDUCTOR_SIZE),
-                                    text(CircuitPoints.CONDUCTOR_MATERIAL)),
-                            List.of(carries(), Text.of("in air of {}", text(CircuitPoints.AMBIENT))),
-                            verdict("conductor-ampacity")),
-                    new Place(
-                            Text.of("Disconnect {}", text(CircuitPoints.DISCONNECT_RATING)),
-                            List.of(
-                                    Text.of("{} from the unit", text(CircuitPoints.DISCONNECT_DISTANCE)),
-                                    Text.of("handle at {}", text(CircuitPoints.DISCONNECT_HEIGHT))),
-                            verdict("disconnect-present")
-                                    .or(verdict("disconnect-rating"))
-                                    .or(verdict("disconnect-in-sight"))
-                                    .or(verdict("disconnect-reach"))),
-                    new Place(
-                            Text.of("{}", component.title()),
-                            List.of(
-                                    Text.of("{} running", text(CircuitPoints.RUNNING_VOLTAGE)),
-                                    Text.of(
-                                            "{} of {} plate",
-                                            text(CircuitPoints.RUNNING_CURRENT),
-                                            text(PlatePoints.COMPRESSOR_CURRENT))),
-                            verdict("running-voltage").or(verdict("running-current"))));
+    private Drawing drawing() {
+        Standing voltage = standing("standing-voltage").on(key(CircuitPoints.STANDING_VOLTAGE));
+        Standing device = standing("overcurrent-device").on(key(CircuitPoints.DEVICE_RATING));
+        Standing conductor = standing("conductor-ampacity").on(key(CircuitPoints.CONDUCTOR_SIZE));
+        Standing disconnect = worst(
+                        "disconnect-present", "disconnect-rating", "disconnect-in-sight", "disconnect-reach")
+                .on(key(CircuitPoints.DISCONNECT_RATING));
+        Standing running = worst("running-voltage", "running-current").on(key(CircuitPoints.RUNNING_CURRENT));
+        Drawing.Builder diagram = Drawing.of(component.title(), FRAME)
+                .box(Role.OUTLINE, 38, 58, 98, 168)
+                .line(Role.OUTLINE, Place.of(68, 158), Place.of(68, 68));
+        for (double wire : new double[] {LINE, NEUTRAL}) {
+            diagram.line(Role.OUTLINE, Place.of(68, wire), Place.of(153, wire))
+                    .line(Role.RUN, conductor, Place.of(207, wire), Place.of(412, wire))
+                    .line(Role.OUTLINE, Place.of(484, wire), Place.of(550, wire));
         }
+        contacts(diagram, device, 153, 207);
+        contacts(diagram, disconnect, 412, 484);
+        diagram.box(Role.BODY, running, 550, 70, 670, 160)
+                .disc(Role.OUTLINE, Place.of(610, 115), 26)
+                .line(Role.OUTLINE, Place.of(610, 141), Place.of(610, 89))
+                .line(Role.OUTLINE, Place.of(584, 115), Place.of(636, 115));
+        Text deviceTitle = text(CircuitPoints.DEVICE_RATING);
+        Text conductorTitle =
+                Text.of("{}, {}", text(CircuitPoints.CONDUCTOR_SIZE), text(CircuitPoints.CONDUCTOR_MATERIAL));
+        Text disconnectTitle = Text.of("Disconnect {}", text(CircuitPoints.DISCONNECT_RATING));
+        place(diagram, 310, ABOVE, conductor, conductorTitle);
+        place(diagram, 180, BELOW, device, deviceTitle);
+        place(diagram, 448, BELOW, disconnect, disconnectTitle);
+        place(
+                diagram,
+                68,
+                BELOW - 6,
+                voltage,
+                Text.of("Panel"),
+                Text.of("{} standing", text(CircuitPoints.STANDING_VOLTAGE)));
+        place(
+                diagram,
+                610,
+                BELOW,
+                running,
+                Text.of("{}", component.title()),
+                Text.of("{} running", text(CircuitPoints.RUNNING_VOLTAGE)),
+                Text.of("{} of {} plate", text(CircuitPoints.RUNNING_CURRENT), text(PlatePoints.COMPRESSOR_CURRENT)));
+        notes(
+                diagram,
+                180,
+                BELOW - 2 * NOTE,
+                Text.of(
+                        "plate {} to {}",
+                        text(PlatePoints.MINIMUM_CIRCUIT_AMPACITY),
+                        text(PlatePoints.MAXIMUM_OVERCURRENT_DEVICE)));
+        notes(diagram, 303, UNDER_WIRES, carries(), Text.of("in air of {}", text(CircuitPoints.AMBIENT)));
+        notes(
+                diagram,
+                448,
+                BELOW,
+                Text.of("{} from the unit", text(CircuitPoints.DISCONNECT_DISTANCE)),
+                Text.of("handle at {}", text(CircuitPoints.DISCONNECT_HEIGHT)));
+        return diagram.spoken(Text.of(
+                "Overcurrent device {}: {}; conductor {}: {}; {}: {}",
+                deviceTitle,
+                said(device),
+                conductorTitle,
+                said(conductor),
+                disconnectTitle,
+                said(disconnect)));
+    }
 
-        private Text carries() {
-            return judgements
-                    .find("electrical.conductor-ampacity", component.id())
-                    .flatMap(Judgement::comparison)
-                    .map(c -> Text.of(
-                            "carries {}, needs {}",
-                            c.dimension().of(c.measured().value()),
-                            c.binding().limit().value()))
-                    .orElse(Text.of("not judged yet"));
+    /** A switching device between two ends of the wires. */
+    private static void contacts(Drawing.Builder diagram, Standing standing, double from, double to) {
+        diagram.box(Role.BODY, standing, from, 84, to, 150);
+        for (double wire : new double[] {LINE, NEUTRAL}) {
+            diagram.line(Role.OUTLINE, Place.of(from, wire), Place.of(from + 12, wire), Place.of(to - 16, wire + 12))
+                    .line(Role.OUTLINE, Place.of(to - 14, wire), Place.of(to, wire));
         }
+    }
 
-        private Verdict verdict(String name) {
-            return judgements.verdict("electrical." + name, component.id());
+    private static void place(
+            Drawing.Builder diagram, double x, double y, Standing standing, Text title, Text... more) {
+        diagram.words(title, Place.of(x, y), Weight.STRONG, standing, Side.CENTRE);
+        for (int i = 0; i < more.length; i++) {
+            diagram.aside(more[i], Place.of(x, y - (i + 1) * NOTE), standing, Side.CENTRE);
         }
+    }
 
-        private Text text(Point point) {
-            Optional<Value> value =
-                    evidence.latest(new PointKey(point.id(), component.id())).map(Reading::value);
-            if (value.isPresent() && value.get() instanceof Value.Measured measured) {
-                return Text.of("{}", new Text.Amount(measured.quantity(), measured.resolution(), 0));
-            }
-            if (value.isPresent() && value.get() instanceof Value.Chosen chosen) {
-                return Text.of("{}", chosen.option());
-            }
-            return Text.of("–");
+    private static void notes(Drawing.Builder diagram, double x, double y, Text... notes) {
+        for (int i = 0; i < notes.length; i++) {
+            diagram.aside(notes[i], Place.of(x, y - (i + 1) * NOTE), Side.CENTRE);
         }
+    }
+
+    private PointKey key(Point point) {
+        return new PointKey(point.id(), component.id());
+    }
+
+    private Standing standing(String name) {
+        return judgements
+                .find("electrical." + name, component.id())
+                .map(Standing::of)
+                .orElse(Standing.of(Verdict.NOT_SHOWN));
+    }
+
+    /** The most pressing of several. */
+    private Standing worst(String... names) {
+        return Arrays.stream(names)
+                .map(this::standing)
+                .min(Comparator.comparing(standing -> standing.verdict().orElseThrow()))
+                .orElseThrow();
+    }
+
+    private static String said(Standing standing) {
+        return standing.verdict().orElseThrow().title();
+    }
+
+    private Text carries() {
+        return judgements
+                .find("electrical.conductor-ampacity", component.id())
+                .flatMap(Judgement::comparison)
+                .map(c -> Text.of(
+                        "carries {}, needs {}",
+                        c.dimension().of(c.measured().value()),
+                        c.binding().limit().value()))
+                .orElse(Text.of("not judged yet"));
+    }
+
+    private Text text(Point point) {
+        Optional<Value> value =
+                evidence.latest(new PointKey(point.id(), component.id())).map(Reading::value);
+        if (value.isPresent() && value.get() instanceof Value.Measured measured) {
+            return Text.of("{}", new Text.Amount(measured.quantity(), measured.resolution(), 0));
+        }
+        if (value.isPresent() && value.get() instanceof Value.Chosen chosen) {
+            return Text.of("{}", chosen.option());
+        }
+        return Text.of("–");
     }
 }

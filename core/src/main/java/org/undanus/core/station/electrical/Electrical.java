@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.StationPlan;
+import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Dimension;
 
 /** What station 7 asks and judges. */
@@ -13,20 +13,21 @@ public final class Electrical {
 
     public static StationPlan plan() {
         return new StationPlan(
-                Station.ELECTRICAL,
-                CircuitPoints.all(),
-                List.of(
-                        new OvercurrentDevice(),
-                        new ConductorAmpacity(),
-                        new DisconnectPresent(),
-                        new DisconnectRating(),
-                        new DisconnectInSight(),
-                        new DisconnectReach(),
-                        new FaultDisconnection(),
-                        new ResidualCurrentDevice(),
-                        SupplyVoltage.standing(),
-                        SupplyVoltage.running(),
-                        new RunningCurrent()));
+                        Station.ELECTRICAL,
+                        CircuitPoints.all(),
+                        List.of(
+                                new OvercurrentDevice(),
+                                new ConductorAmpacity(),
+                                new DisconnectPresent(),
+                                new DisconnectRating(),
+                                new DisconnectInSight(),
+                                new DisconnectReach(),
+                                new FaultDisconnection(),
+                                new ResidualCurrentDevice(),
+                                SupplyVoltage.standing(),
+                                SupplyVoltage.running(),
+                                new RunningCurrent()))
+                .drawnBy(CircuitFigure::draw);
     }
 
     /** The lists of standard sizes a rule book must give. */

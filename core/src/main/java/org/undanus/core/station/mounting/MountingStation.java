@@ -7,8 +7,8 @@ import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.StationPlan;
 import org.undanus.core.judgement.WithinLimits;
+import org.undanus.core.plan.StationPlan;
 
 /** What station 4 asks and judges. */
 public final class MountingStation {
@@ -21,78 +21,79 @@ public final class MountingStation {
 
     public static StationPlan plan() {
         return new StationPlan(
-                Station.MOUNTING,
-                MountingPoints.all(),
-                List.of(
-                        WithinLimits.of(
-                                Station.MOUNTING,
-                                MountingPoints.PLATE_TILT,
-                                Severity.PERFORMANCE,
-                                "Data sheet, installation; common practice",
-                                "Have the plate set level"),
-                        WithinLimits.of(
+                        Station.MOUNTING,
+                        MountingPoints.all(),
+                        List.of(
+                                WithinLimits.of(
                                         Station.MOUNTING,
-                                        MountingPoints.FIXINGS,
+                                        MountingPoints.PLATE_TILT,
+                                        Severity.PERFORMANCE,
+                                        "Data sheet, installation; common practice",
+                                        "Have the plate set level"),
+                                WithinLimits.of(
+                                                Station.MOUNTING,
+                                                MountingPoints.FIXINGS,
+                                                Severity.SAFETY,
+                                                "Data sheet, mounting plate",
+                                                "Have more fixings set in sound material")
+                                        .sheet(SheetLimit.atLeast(SheetFigure.LEAST_FIXINGS)),
+                                seen(
+                                        MountingPoints.FLAT,
+                                        Severity.PERFORMANCE,
+                                        "The plate lies flat.",
+                                        "The plate is bowed; the cabinet will hum and sit askew.",
+                                        "Have the plate packed or set on even ground."),
+                                seen(
+                                        MountingPoints.SOUND_MATERIAL,
                                         Severity.SAFETY,
-                                        "Data sheet, mounting plate",
-                                        "Have more fixings set in sound material")
-                                .sheet(SheetLimit.atLeast(SheetFigure.LEAST_FIXINGS)),
-                        seen(
-                                MountingPoints.FLAT,
-                                Severity.PERFORMANCE,
-                                "The plate lies flat.",
-                                "The plate is bowed; the cabinet will hum and sit askew.",
-                                "Have the plate packed or set on even ground."),
-                        seen(
-                                MountingPoints.SOUND_MATERIAL,
-                                Severity.SAFETY,
-                                "The fixings hold in sound material.",
-                                "The fixings do not hold in sound material.",
-                                "Keep clear below it; have it fixed to stud, joist, masonry or rated anchors."),
-                        WithinLimits.of(
-                                        Station.MOUNTING,
-                                        MountingPoints.CABINET_TILT,
+                                        "The fixings hold in sound material.",
+                                        "The fixings do not hold in sound material.",
+                                        "Keep clear below it; have it fixed to stud, joist, masonry or rated anchors."),
+                                WithinLimits.of(
+                                                Station.MOUNTING,
+                                                MountingPoints.CABINET_TILT,
+                                                Severity.DAMAGE,
+                                                "Data sheet, installation",
+                                                "Have the cabinet set with its tilt toward the drain")
+                                        .sheet(
+                                                SheetLimit.atLeast(SheetFigure.LEAST_CABINET_TILT),
+                                                SheetLimit.atMost(SheetFigure.MOST_CABINET_TILT)),
+                                new BundleFits(),
+                                new HoleFall(),
+                                seen(
+                                        MountingPoints.SLEEVE,
                                         Severity.DAMAGE,
-                                        "Data sheet, installation",
-                                        "Have the cabinet set with its tilt toward the drain")
-                                .sheet(
-                                        SheetLimit.atLeast(SheetFigure.LEAST_CABINET_TILT),
-                                        SheetLimit.atMost(SheetFigure.MOST_CABINET_TILT)),
-                        new BundleFits(),
-                        new HoleFall(),
-                        seen(
-                                MountingPoints.SLEEVE,
-                                Severity.DAMAGE,
-                                "A sleeve lines the hole.",
-                                "The bundle lies bare in the wall.",
-                                "Have a sleeve put in before the hole is sealed."),
-                        seen(
-                                MountingPoints.DRAIN_LOWEST,
-                                Severity.DAMAGE,
-                                "The drain lies lowest and the cable highest.",
-                                "The drain does not lie lowest: water stands in it or meets the cable.",
-                                "Have the bundle turned so that the drain lies lowest and the cable highest."),
-                        seen(
-                                MountingPoints.SEALED_INSIDE,
-                                Severity.DAMAGE,
-                                "The hole is sealed inside.",
-                                "Air and vermin come in beside the bundle.",
-                                "Have the hole sealed inside."),
-                        seen(
-                                MountingPoints.SEALED_OUTSIDE,
-                                Severity.DAMAGE,
-                                "The hole is sealed and covered outside.",
-                                "Weather and vermin come in from outside.",
-                                "Have the hole sealed and covered outside."),
-                        Observed.that(
-                                        Station.MOUNTING,
-                                        MountingPoints.FIRE_RATED,
-                                        Severity.SAFETY,
-                                        "Adopted building code, penetrations of fire-rated construction",
-                                        "The wall is not fire-rated.",
-                                        "The hole goes through a fire-rated wall: its sealing is for the authority to judge.",
-                                        "Ask the building authority which listed system seals this hole, and for its papers.")
-                                .not()
-                                .elseRefer()));
+                                        "A sleeve lines the hole.",
+                                        "The bundle lies bare in the wall.",
+                                        "Have a sleeve put in before the hole is sealed."),
+                                seen(
+                                        MountingPoints.DRAIN_LOWEST,
+                                        Severity.DAMAGE,
+                                        "The drain lies lowest and the cable highest.",
+                                        "The drain does not lie lowest: water stands in it or meets the cable.",
+                                        "Have the bundle turned so that the drain lies lowest and the cable highest."),
+                                seen(
+                                        MountingPoints.SEALED_INSIDE,
+                                        Severity.DAMAGE,
+                                        "The hole is sealed inside.",
+                                        "Air and vermin come in beside the bundle.",
+                                        "Have the hole sealed inside."),
+                                seen(
+                                        MountingPoints.SEALED_OUTSIDE,
+                                        Severity.DAMAGE,
+                                        "The hole is sealed and covered outside.",
+                                        "Weather and vermin come in from outside.",
+                                        "Have the hole sealed and covered outside."),
+                                Observed.that(
+                                                Station.MOUNTING,
+                                                MountingPoints.FIRE_RATED,
+                                                Severity.SAFETY,
+                                                "Adopted building code, penetrations of fire-rated construction",
+                                                "The wall is not fire-rated.",
+                                                "The hole goes through a fire-rated wall: its sealing is for the authority to judge.",
+                                                "Ask the building authority which listed system seals this hole, and for its papers.")
+                                        .not()
+                                        .elseRefer()))
+                .drawnBy(PenetrationFigure::draw);
     }
 }

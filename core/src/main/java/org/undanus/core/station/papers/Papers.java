@@ -13,7 +13,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.StationPlan;
+import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Dimension;
 
 /** What station 1 asks and judges. */

@@ -3,6 +3,13 @@ package org.undanus.core.station.running;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element.Side;
+import org.undanus.core.drawing.Element.Weight;
+import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Place;
+import org.undanus.core.drawing.Role;
+import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -16,59 +23,141 @@ import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.RuleBook;
 
 /**
- * The psychrometric sketch of station 13 as data: the saturation line at the site's pressure, the return state, the supply
- * temperature read and the stretch expected. Humidity ratios in kg/kg.
+ * The psychrometric sketch of station 13: the saturation line at the site's pressure, the return state, the supply temperature
+ * read and the stretch expected. Dry bulb in °C to the right, humidity ratio in g/kg upwards.
  */
-public record PsychrometricFigure(List<Coil> coils) {
+final class PsychrometricFigure {
     private static final double COLDEST = 0;
     private static final double WARMEST = 40;
     private static final double STEP = 1;
+    private static final double TICK = 10;
+    private static final double MOST_GRAMS = 24;
+    private static final double GRAMS_TICK = 5;
+    private static final double GRAMS = 1000;
+    private static final Frame FRAME = Frame.stretched(COLDEST - 2, -3, WARMEST + 5, MOST_GRAMS + 0.5);
 
-    /** A point of the chart. */
-    public record State(Temperature dryBulb, double humidityRatio) {}
+    private final Component component;
+    private final Case facts;
+    private final Evidence evidence;
+    private final Judgements judgements;
 
-    /**
-     * @param returning where both bulbs have been read and go together
-     * @param supply as read
-     * @param expectedFrom coldest supply temperature expected
-     * @param expectedTo warmest supply temperature expected
-     */
-    public record Coil(
-            Component component,
-            List<State> saturation,
-            Optional<State> returning,
-            Optional<Temperature> supply,
-            Optional<Temperature> expectedFrom,
-            Optional<Temperature> expectedTo,
-            Verdict verdict) {}
-
-    public static PsychrometricFigure of(Case facts, Evidence evidence, Judgements judgements) {
-        List<State> saturation = saturation(facts.site().atmosphere());
-        return new PsychrometricFigure(facts.components().stream()
-                .filter(component -> !component.outdoor())
-                .map(component -> coil(component, saturation, facts, evidence, judgements))
-                .toList());
+    private PsychrometricFigure(Component component, Case facts, Evidence evidence, Judgements judgements) {
+        this.component = component;
+        this.facts = facts;
+        this.evidence = evidence;
+        this.judgements = judgements;
     }
 
-    private static Coil coil(
-            Component component, List<State> saturation, Case facts, Evidence evidence, Judgements judgements) {
-        Optional<Temperature> dryBulb = temperature(evidence, RunningPoints.RETURN_DRY_BULB, component);
-        Optional<Temperature> wetBulb = temperature(evidence, RunningPoints.RETURN_WET_BULB, component);
-        Optional<State> returning = dryBulb.flatMap(
-                dry -> wetBulb.flatMap(wet -> state(dry, wet, facts.site().atmosphere())));
+    static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
+        return facts.components().stream()
+                .filter(component -> !component.outdoor())
+                .map(component -> new PsychrometricFigure(component, facts, evidence, judgements).drawing())
+                .toList();
+    }
+
+    private Drawing drawing() {
+        Optional<Temperature> dryBulb = temperature(RunningPoints.RETURN_DRY_BULB);
+        Optional<Temperature> supply = temperature(RunningPoints.SUPPLY_DRY_BULB);
         Optional<Judgement> judgement = judgements.find("running.split", component.id());
+        Standing standing = judgement.map(Standing::of).orElse(Standing.of(Verdict.NOT_SHOWN));
         Optional<Comparison> band = judgement.flatMap(Judgement::comparison);
-        return new Coil(
-                component,
-                saturation,
-                returning,
-                temperature(evidence, RunningPoints.SUPPLY_DRY_BULB, component),
-                band.flatMap(c -> supplyAt(c, Bound.AT_MOST, dryBulb)),
-                band.flatMap(c -> supplyAt(c, Bound.AT_LEAST, dryBulb)),
-                judgement.map(Judgement::verdict).orElse(Verdict.NOT_SHOWN));
+        Optional<Temperature> coldest = band.flatMap(c -> supplyAt(c, Bound.AT_MOST, dryBulb));
+        Optional<Temperature> warmest = band.flatMap(c -> supplyAt(c, Bound.AT_LEAST, dryBulb));
+        Drawing.Builder chart = Drawing.of(component.title(), FRAME);
+        if (coldest.isPresent() && warmest.isPresent()) {
+            chart.box(Role.PERMITTED, across(coldest.get()), 0, across(warmest.get()), MOST_GRAMS);
+        }
+        axes(chart);
+        supply.ifPresent(t -> chart.line(
+                        Role.READ,
+                        standing.on(key(RunningPoints.SUPPLY_DRY_BULB)),
+                        Place.of(across(t), 0),
+                        Place.of(across(t), MOST_GRAMS))
+                .words(
+                        Text.of("supply {}", t),
+                        Place.of(across(t), MOST_GRAMS - 2),
+                        Weight.STRONG,
+                        standing.on(key(RunningPoints.SUPPLY_DRY_BULB)),
+                        Side.LEFT,
+                        Side.RIGHT));
+        returning(chart, dryBulb);
+        if (coldest.isPresent() && warmest.isPresent()) {
+            chart.words(
+                    Text.of("expected {} to {}", coldest.get(), warmest.get()),
+                    Place.of(across(warmest.get()), 2.2),
+                    Weight.PLAIN,
+                    Side.RIGHT,
+                    Side.LEFT);
+        }
+        return chart.spoken(Text.of(
+                "Return {}, supply {}, expected {} to {}: {}",
+                said(dryBulb),
+                said(supply),
+                said(coldest),
+                said(warmest),
+                judgement.map(Judgement::verdict).orElse(Verdict.NOT_SHOWN).title()));
+    }
+
+    private void axes(Drawing.Builder chart) {
+        for (double grams = 0; grams < MOST_GRAMS; grams += GRAMS_TICK) {
+            chart.line(grams == 0 ? Role.OUTLINE : Role.GRID, Place.of(COLDEST, grams), Place.of(WARMEST, grams))
+                    .words(Text.of("{} g/kg", Math.round(grams)), Place.of(WARMEST, grams), Weight.QUIET, Side.RIGHT);
+        }
+        for (double celsius = COLDEST; celsius <= WARMEST; celsius += TICK) {
+            chart.line(Role.OUTLINE, Place.of(celsius, 0), Place.of(celsius, -0.5))
+                    .words(
+                            Text.of("{}", Temperature.ofCelsius(celsius)),
+                            Place.of(celsius, -0.4),
+                            Weight.QUIET,
+                            Side.BELOW);
+        }
+        List<Place> saturation = saturation(facts.site().atmosphere());
+        if (saturation.size() > 1) {
+            chart.line(Role.CURVE, saturation)
+                    .aside(Text.of("saturation"), saturation.get(saturation.size() - 1), Side.RIGHT, Side.LEFT);
+        }
+    }
+
+    private void returning(Drawing.Builder chart, Optional<Temperature> dryBulb) {
+        Optional<Place> state = dryBulb.flatMap(dry -> temperature(RunningPoints.RETURN_WET_BULB)
+                .flatMap(wet -> state(dry, wet, facts.site().atmosphere())));
+        PointKey line = key(RunningPoints.RETURN_WET_BULB);
+        if (state.isPresent()) {
+            chart.dot(Role.READ, state.get(), line)
+                    .words(
+                            Text.of("return {}", dryBulb.orElseThrow()),
+                            state.get(),
+                            Weight.STRONG,
+                            Standing.of(line),
+                            Side.RIGHT,
+                            Side.LEFT,
+                            Side.ABOVE);
+        } else {
+            chart.words(
+                    Text.of("return air: both bulbs to be read"),
+                    Place.of((COLDEST + WARMEST) / 2, MOST_GRAMS / 3),
+                    Weight.QUIET,
+                    Standing.of(line),
+                    Side.CENTRE);
+        }
+    }
+
+    private PointKey key(Point point) {
+        return new PointKey(point.id(), component.id());
+    }
+
+    private static Object said(Optional<Temperature> temperature) {
+        return temperature.map(t -> (Object) t).orElse("not known");
+    }
+
+    /** A temperature off the chart stands at its edge; its words say what it is. */
+    private static double across(Temperature temperature) {
+        return Math.max(COLDEST, Math.min(WARMEST, temperature.celsius()));
     }
 
     /** The supply temperature at an end of the band: return air less the split allowed there. */
@@ -80,31 +169,32 @@ public record PsychrometricFigure(List<Coil> coils) {
                         Temperature.ofKelvin(dry.si() - held.limit().value().si())));
     }
 
-    private static Optional<Temperature> temperature(Evidence evidence, Point point, Component component) {
-        return evidence.standing(new PointKey(point.id(), component.id()), Value.Measured.class)
-                .map(read -> (Temperature) read.quantity());
+    private Optional<Temperature> temperature(Point point) {
+        return evidence.standing(key(point), Value.Measured.class).map(read -> (Temperature) read.quantity());
     }
 
-    private static Optional<State> state(Temperature dry, Temperature wet, AbsolutePressure pressure) {
+    private static Optional<Place> state(Temperature dry, Temperature wet, AbsolutePressure pressure) {
         try {
-            return Optional.of(
-                    new State(dry, MoistAir.ofWetBulb(dry, wet, pressure).humidityRatio()));
+            double grams = MoistAir.ofWetBulb(dry, wet, pressure).humidityRatio() * GRAMS;
+            return Optional.of(Place.of(across(dry), Math.min(MOST_GRAMS, grams)));
         } catch (IllegalArgumentException impossible) {
             // two bulbs that do not go together are judged as such; here there is simply nothing to draw
             return Optional.empty();
         }
     }
 
-    private static List<State> saturation(AbsolutePressure pressure) {
-        List<State> line = new ArrayList<>();
+    private static List<Place> saturation(AbsolutePressure pressure) {
+        List<Place> line = new ArrayList<>();
         if (!MoistAir.describes(pressure)) {
             return line;
         }
         for (double t = COLDEST; t <= WARMEST; t += STEP) {
-            Temperature temperature = Temperature.ofCelsius(t);
-            line.add(new State(
-                    temperature, MoistAir.saturated(temperature, pressure).humidityRatio()));
+            double grams =
+                    MoistAir.saturated(Temperature.ofCelsius(t), pressure).humidityRatio() * GRAMS;
+            if (grams <= MOST_GRAMS) {
+                line.add(Place.of(t, grams));
+            }
         }
-        return List.copyOf(line);
+        return line;
     }
 }

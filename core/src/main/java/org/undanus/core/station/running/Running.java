@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.StationPlan;
+import org.undanus.core.plan.StationPlan;
 
 /** What station 13 asks and judges. */
 public final class Running {
@@ -12,17 +12,18 @@ public final class Running {
 
     public static StationPlan plan() {
         return new StationPlan(
-                Station.RUNNING,
-                Stream.concat(
-                                OperationPoints.all().stream(),
-                                Stream.of(
-                                        RunningPoints.OUTDOOR,
-                                        RunningPoints.RETURN_DRY_BULB,
-                                        RunningPoints.RETURN_WET_BULB,
-                                        RunningPoints.SUPPLY_EARLIER,
-                                        RunningPoints.SUPPLY_DRY_BULB,
-                                        RunningPoints.AIRFLOW))
-                        .toList(),
-                List.of(new SteadyOperation(), new TemperatureSplit()));
+                        Station.RUNNING,
+                        Stream.concat(
+                                        OperationPoints.all().stream(),
+                                        Stream.of(
+                                                RunningPoints.OUTDOOR,
+                                                RunningPoints.RETURN_DRY_BULB,
+                                                RunningPoints.RETURN_WET_BULB,
+                                                RunningPoints.SUPPLY_EARLIER,
+                                                RunningPoints.SUPPLY_DRY_BULB,
+                                                RunningPoints.AIRFLOW))
+                                .toList(),
+                        List.of(new SteadyOperation(), new TemperatureSplit()))
+                .drawnBy(PsychrometricFigure::draw);
     }
 }

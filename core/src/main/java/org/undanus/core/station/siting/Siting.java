@@ -12,8 +12,8 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.StationPlan;
 import org.undanus.core.judgement.WithinLimits;
+import org.undanus.core.plan.StationPlan;
 
 /** What station 2 asks and judges. */
 public final class Siting {
@@ -101,7 +101,7 @@ public final class Siting {
                 SitingPoints.ADDED_CHARGE,
                 SitingPoints.ROOM_LED_BY));
         requirements.addAll(indoors());
-        return new StationPlan(Station.SITING, points, requirements);
+        return new StationPlan(Station.SITING, points, requirements).drawnBy(UnitFigure::draw);
     }
 
     private static List<Requirement> outdoors() {

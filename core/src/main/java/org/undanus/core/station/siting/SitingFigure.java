@@ -80,14 +80,18 @@ public record SitingFigure(List<Unit> units, Optional<Plan> plan) {
 
     public static SitingFigure of(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
         Map<String, DataSheet.Size> sizes = Drawn.sizes(facts, evidence);
-        List<Unit> units = new ArrayList<>();
-        for (Component component : facts.components()) {
-            if (component.outdoor() || component.wallMounted()) {
-                units.add(unit(component, Optional.ofNullable(sizes.get(component.id())), judgements));
-            }
-        }
         return new SitingFigure(
-                List.copyOf(units), facts.plan().map(plan -> plan(facts, evidence, rules, judgements, plan, sizes)));
+                units(facts, evidence, judgements),
+                facts.plan().map(plan -> plan(facts, evidence, rules, judgements, plan, sizes)));
+    }
+
+    /** The units that are judged by their siting. */
+    static List<Unit> units(Case facts, Evidence evidence, Judgements judgements) {
+        Map<String, DataSheet.Size> sizes = Drawn.sizes(facts, evidence);
+        return facts.components().stream()
+                .filter(component -> component.outdoor() || component.wallMounted())
+                .map(component -> unit(component, Optional.ofNullable(sizes.get(component.id())), judgements))
+                .toList();
     }
 
     private static Unit unit(Component component, Optional<DataSheet.Size> size, Judgements judgements) {

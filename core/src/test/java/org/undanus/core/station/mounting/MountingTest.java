@@ -1,12 +1,14 @@
 package org.undanus.core.station.mounting;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Stage;
@@ -14,6 +16,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.UnitSystem;
 
 class MountingTest {
 
@@ -82,22 +85,30 @@ class MountingTest {
     @Test
     void theFigureShowsTheBundleWithItsDrainLowest() {
         CaseFixture fixture = before().indoor("mounting.hole-diameter", "65 mm");
-        PenetrationFigure.Hole hole = PenetrationFigure.of(
+        Drawing drawing = PenetrationFigure.draw(
                         fixture.facts(),
                         fixture.evidence(),
                         CaseFixture.PLATE_BOOK,
                         new Judgements(fixture.judgements()))
-                .holes()
                 .get(0);
-        double lowest = hole.parts().stream()
-                .mapToDouble(PenetrationFigure.Part::y)
-                .min()
-                .orElseThrow();
-        assertThat(hole.parts().get(0).title()).isEqualTo("Drain");
-        assertThat(hole.parts().get(0).y()).isCloseTo(lowest, within(1e-9));
-        assertThat(hole.wanted().orElseThrow().si())
-                .isCloseTo(hole.packed().orElseThrow().si() * 1.1, within(1e-9));
-        assertThat(hole.fall()).isEmpty();
+        List<Element.Disc> discs = drawing.elements().stream()
+                .filter(Element.Disc.class::isInstance)
+                .map(Element.Disc.class::cast)
+                .toList();
+        // the hole, the one to ask for, then the bundle's parts with the drain first
+        Element.Disc drain = discs.get(2);
+        assertThat(discs.subList(2, discs.size()))
+                .allSatisfy(part -> assertThat(part.centre().y())
+                        .isGreaterThanOrEqualTo(drain.centre().y()));
+        assertThat(discs.get(0).standing().orElseThrow().line())
+                .hasValueSatisfying(line -> assertThat(line.point()).isEqualTo("mounting.hole-diameter"));
+        List<String> words = drawing.elements().stream()
+                .filter(Element.Words.class::isInstance)
+                .map(e -> ((Element.Words) e).text().in(UnitSystem.SI))
+                .toList();
+        assertThat(words)
+                .contains("Hole as drilled 65 mm", "fall not read")
+                .anyMatch(w -> w.startsWith("Hole to ask for "));
     }
 
     @Test

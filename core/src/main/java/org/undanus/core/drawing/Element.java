@@ -1,0 +1,69 @@
+package org.undanus.core.drawing;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.quantity.Text;
+
+/** A part of a drawing. Sizes are in the drawing's own measure; letters and marks have theirs on the sheet. */
+public sealed interface Element {
+
+    /** What it stands for, if anything. */
+    Optional<Standing> standing();
+
+    /** A line through points; closed it is an area. */
+    record Path(Role role, List<Place> points, boolean closed, Optional<Standing> standing) implements Element {
+        public Path {
+            points = List.copyOf(points);
+            if (points.size() < 2) {
+                throw new IllegalArgumentException("A path goes from somewhere to somewhere");
+            }
+        }
+    }
+
+    /** A circle. */
+    record Disc(Role role, Place centre, double radius, Optional<Standing> standing) implements Element {
+        public Disc {
+            if (!(radius > 0)) {
+                throw new IllegalArgumentException("A circle has a radius");
+            }
+        }
+    }
+
+    /** A spot of the same size on every sheet. */
+    record Dot(Role role, Place at, Optional<Standing> standing) implements Element {}
+
+    /** From which side words come to their place, and with what weight. */
+    enum Weight {
+        STRONG,
+        PLAIN,
+        QUIET
+    }
+
+    /** Where words may stand to the place they belong to. */
+    enum Side {
+        CENTRE,
+        RIGHT,
+        LEFT,
+        ABOVE,
+        BELOW
+    }
+
+    /**
+     * Words at a place.
+     *
+     * @param sides where they may stand, the best first; where all are taken they go farther off, with a leader
+     * @param needed whether they stand even where they cover others; else they are left out there
+     */
+    record Words(Text text, Place at, List<Side> sides, Weight weight, boolean needed, Optional<Standing> standing)
+            implements Element {
+        public Words {
+            sides = List.copyOf(sides);
+            if (sides.isEmpty()) {
+                throw new IllegalArgumentException("Words stand somewhere");
+            }
+        }
+    }
+
+    /** A dimension line with its value. */
+    record Dimension(Place from, Place to, Text text, Optional<Standing> standing) implements Element {}
+}

@@ -1,0 +1,32 @@
+package org.undanus.core.drawing;
+
+import java.util.Optional;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Verdict;
+
+/**
+ * What a part of a drawing stands for.
+ *
+ * @param judgement the key of the judgement that the verdict is of
+ * @param line the line that it is read on
+ */
+public record Standing(Optional<Verdict> verdict, Optional<String> judgement, Optional<PointKey> line) {
+
+    public static Standing of(Judgement judgement) {
+        return new Standing(Optional.of(judgement.verdict()), Optional.of(judgement.key()), Optional.empty());
+    }
+
+    public static Standing of(Verdict verdict) {
+        return new Standing(Optional.of(verdict), Optional.empty(), Optional.empty());
+    }
+
+    public static Standing of(PointKey line) {
+        return new Standing(Optional.empty(), Optional.empty(), Optional.of(line));
+    }
+
+    /** The same, read on a line. */
+    public Standing on(PointKey where) {
+        return new Standing(verdict, judgement, Optional.of(where));
+    }
+}

@@ -1,0 +1,2 @@
+/** What a station is made of. */
+package org.undanus.core.plan;

@@ -1,0 +1,82 @@
+package org.undanus.server.walk;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Place;
+import org.undanus.core.drawing.Role;
+import org.undanus.core.drawing.Sheet;
+import org.undanus.core.drawing.Standing;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.Walk;
+import org.undanus.server.installation.CaseFile;
+
+/**
+ * A drawing laid out for a screen or a page, in dots: whoever shows it places nothing.
+ *
+ * @param spoken the drawing in a sentence
+ */
+public record FigureView(String title, String spoken, int width, int height, List<FigurePiece> pieces) {
+
+    /**
+     * @param points {@code x,y} pairs parted by spaces: of a line or area its corners, of a circle its centre, of words where they
+     *     begin, have their middle or end
+     * @param judgement the key of the judgement it stands for
+     * @param line the line it is read on, as {@code point@component}
+     */
+    public record FigurePiece(
+            Sheet.Kind kind,
+            Role role,
+            String points,
+            double radius,
+            String text,
+            Element.Weight weight,
+            Sheet.Anchor anchor,
+            Optional<Verdict> verdict,
+            Optional<String> judgement,
+            Optional<String> line) {}
+
+    /** Every drawing of a station, as it now stands. */
+    public static List<FigureView> of(CaseFile file, Station station, UnitSystem units, int width, int height) {
+        return Walk.plan(station)
+                .flatMap(plan -> plan.figures())
+                .map(figures -> figures.draw(file.facts(), file.evidence(), file.rules(), file.judgements()))
+                .orElse(List.of())
+                .stream()
+                .map(drawing -> of(drawing, units, width, height))
+                .toList();
+    }
+
+    private static FigureView of(Drawing drawing, UnitSystem units, int width, int height) {
+        Sheet sheet = Sheet.of(drawing, width, height, units);
+        return new FigureView(
+                drawing.title(),
+                drawing.spoken().in(units),
+                sheet.width(),
+                sheet.height(),
+                sheet.pieces().stream().map(FigureView::piece).toList());
+    }
+
+    private static FigurePiece piece(Sheet.Piece piece) {
+        return new FigurePiece(
+                piece.kind(),
+                piece.role(),
+                piece.points().stream().map(FigureView::pair).collect(Collectors.joining(" ")),
+                piece.radius(),
+                piece.text(),
+                piece.weight(),
+                piece.anchor(),
+                piece.standing().flatMap(Standing::verdict),
+                piece.standing().flatMap(Standing::judgement),
+                piece.standing().flatMap(Standing::line).map(key -> key.point() + "@" + key.component()));
+    }
+
+    private static String pair(Place at) {
+        return String.format(Locale.ROOT, "%.1f,%.1f", at.x(), at.y());
+    }
+}

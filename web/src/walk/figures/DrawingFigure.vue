@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import type { Schemas } from "../../api/client";
+import { COLOURS } from "../verdicts";
+
+type Piece = Schemas["FigurePiece"];
+
+/** Any drawing, as it was laid out: nothing is placed or measured here. */
+const props = defineProps<{
+  drawing: Schemas["FigureView"];
+  /** Keys of the judgement and the line that are looked at elsewhere. */
+  lit: string[];
+}>();
+const emit = defineEmits<{ open: [piece: Piece] }>();
+
+const ANCHORS = { START: "start", MIDDLE: "middle", END: "end" } as const;
+
+function at(piece: Piece): { x: number; y: number } {
+  const [x = 0, y = 0] = piece.points.split(",").map(Number);
+  return { x, y };
+}
+
+function opens(piece: Piece): boolean {
+  return Boolean(piece.judgement ?? piece.line);
+}
+
+function look(piece: Piece) {
+  return {
+    class: [
+      piece.role.toLowerCase(),
+      piece.kind.toLowerCase(),
+      piece.weight.toLowerCase(),
+      {
+        opens: opens(piece),
+        judged: piece.verdict,
+        lit: [piece.judgement, piece.line].some((key) => key && props.lit.includes(key)),
+      },
+    ],
+    style: piece.verdict ? { "--tone": COLOURS[piece.verdict] } : undefined,
+  };
+}
+
+function open(piece: Piece) {
+  if (opens(piece)) {
+    emit("open", piece);
+  }
+}
+</script>
+
+<template>
+  <svg
+    :width="drawing.width"
+    :height="drawing.height"
+    :viewBox="`0 0 ${drawing.width} ${drawing.height}`"
+    role="img"
+    :aria-label="[drawing.title, drawing.spoken].filter(Boolean).join('. ')"
+  >
+    <template v-for="(piece, index) in drawing.pieces" :key="index">
+      <polyline
+        v-if="piece.kind === 'LINE'"
+        :points="piece.points"
+        v-bind="look(piece)"
+        @click="open(piece)"
+      />
+      <polygon
+        v-else-if="piece.kind === 'AREA'"
+        :points="piece.points"
+        v-bind="look(piece)"
+        @click="open(piece)"
+      />
+      <circle
+        v-else-if="piece.kind === 'CIRCLE'"
+        :cx="at(piece).x"
+        :cy="at(piece).y"
+        :r="piece.radius"
+        v-bind="look(piece)"
+        @click="open(piece)"
+      />
+      <text
+        v-else
+        :x="at(piece).x"
+        :y="at(piece).y"
+        :text-anchor="ANCHORS[piece.anchor]"
+        v-bind="look(piece)"
+        @click="open(piece)"
+      >
+        {{ piece.text }}
+      </text>
+    </template>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  max-width: 100%;
+  margin: 0 auto;
+}
+
+polyline,
+polygon,
+circle {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+
+.body {
+  fill: var(--paper);
+}
+
+.wall {
+  stroke: var(--wall);
+}
+
+.wall.line {
+  stroke-width: 5;
+}
+
+.wall.area {
+  fill: var(--wall);
+}
+
+.grid {
+  stroke: var(--hair);
+}
+
+.permitted {
+  fill: var(--permitted);
+  stroke: none;
+}
+
+.asked {
+  fill: var(--permitted);
+  fill-opacity: 0.5;
+  stroke: var(--lake);
+  stroke-dasharray: 4 3;
+}
+
+.run {
+  stroke-width: 3;
+}
+
+.read.line {
+  stroke-width: 2;
+}
+
+circle.read {
+  fill: var(--lake);
+  stroke: none;
+}
+
+.judged {
+  stroke: var(--tone);
+}
+
+circle.read.judged {
+  fill: var(--tone);
+}
+
+text,
+text.judged {
+  font: 12px var(--mono);
+  fill: var(--ink);
+  stroke: var(--paper);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+  paint-order: stroke;
+}
+
+text.judged {
+  fill: var(--tone);
+}
+
+text.strong {
+  font-weight: 650;
+}
+
+text.quiet {
+  fill: var(--quiet);
+}
+
+.opens {
+  cursor: pointer;
+}
+
+.lit {
+  stroke-width: 4;
+}
+
+text.lit {
+  stroke-width: 4px;
+  text-decoration: underline;
+}
+</style>
