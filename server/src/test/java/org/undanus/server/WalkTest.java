@@ -55,8 +55,10 @@ class WalkTest {
         assertThat(judgement.at("/bar/ticks")).isNotEmpty();
         assertThat(saved.at("/line/reading/us").asString()).isEqualTo("2' 6\"");
         assertThat(saved.at("/line/reading/si").asString()).isEqualTo("762 mm");
-        assertThat(saved.at("/figures/siting/0/sides/0/clear/metres").asDouble())
-                .isEqualTo(0.762);
+        assertThat(client.get("/api/installations/" + almshouse + "/stations/siting/drawings?units=SI")
+                        .expect(200)
+                        .text())
+                .contains("front 762 mm, asked 914 mm: Fails");
     }
 
     @Test
@@ -254,5 +256,38 @@ class WalkTest {
                         .expect(400)
                         .detail())
                 .contains("id");
+    }
+
+    @Test
+    void aStationsFigureIsLaidOutForTheRoomThereIs() {
+        Client inspector = SERVER.signedIn("inspector");
+        String path = "/api/installations/" + inspector.installation("LH-15") + "/stations/electrical/drawings";
+        JsonNode circuit = inspector
+                .get(path + "?units=US&width=700&height=200")
+                .expect(200)
+                .json()
+                .get(0);
+        assertThat(circuit.path("spoken").asString()).contains("Overcurrent device 50 A: Fails");
+        assertThat(circuit.path("width").asInt()).isEqualTo(700);
+        assertThat(circuit.path("pieces").valueStream())
+                .anyMatch(piece -> piece.path("text").asString().equals("50 A")
+                        && piece.path("verdict").asString().equals("FAILS")
+                        && piece.path("line").asString().equals("electrical.device-rating@outdoor-1")
+                        && piece.path("judgement").asString().equals("electrical.overcurrent-device@outdoor-1"));
+        assertThat(inspector
+                        .get(path + "?width=360&height=200")
+                        .expect(200)
+                        .json()
+                        .get(0)
+                        .path("width")
+                        .asInt())
+                .isEqualTo(360);
+        assertThat(inspector.get(path + "?width=0").expect(400).detail()).contains("width");
+        inspector.get(path + "?height=99999").expect(400);
+        assertThat(inspector
+                        .get(path.replace("electrical", "papers"))
+                        .expect(200)
+                        .json())
+                .isEmpty();
     }
 }

@@ -4,6 +4,7 @@ import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -21,6 +22,7 @@ import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
@@ -168,6 +170,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                                         .toList())
                         + ".");
         problem.setProperty("fields", fields);
+        return handleExceptionInternal(e, problem, headers, status, request);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHandlerMethodValidationException(
+            HandlerMethodValidationException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String wrong = e.getParameterValidationResults().stream()
+                .map(result -> result.getMethodParameter().getParameterName() + " "
+                        + result.getResolvableErrors().get(0).getDefaultMessage())
+                .collect(Collectors.joining("; "));
+        ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, "Cannot be taken", "Please mend: " + wrong + ".");
         return handleExceptionInternal(e, problem, headers, status, request);
     }
 

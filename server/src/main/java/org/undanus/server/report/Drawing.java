@@ -89,7 +89,7 @@ public final class Drawing {
                 + "</svg>";
     }
 
-    private static String colour(Verdict verdict) {
+    static String colour(Verdict verdict) {
         return switch (verdict) {
             case MEETS -> "#1B7A57";
             case FAILS -> "#C23B22";

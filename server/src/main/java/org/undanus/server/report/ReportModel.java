@@ -18,6 +18,7 @@ import org.undanus.core.station.Walk;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.siting.PlanDrawing;
+import org.undanus.server.walk.FigureView;
 import org.undanus.server.walk.JudgementView;
 import org.undanus.server.walk.PlanView;
 
@@ -39,6 +40,10 @@ public record ReportModel(
         String printedBy) {
 
     private static final double WHOLE_FOOT = 0.3048;
+    /** Dots; a page's width. */
+    private static final int FIGURE_WIDTH = 620;
+
+    private static final int FIGURE_HEIGHT = 210;
 
     /** @param svg the site's plan; its distances and its cure stand beside it in words */
     public record PlanPart(String svg, List<String> distances, List<String> cures) {}
@@ -55,8 +60,12 @@ public record ReportModel(
             String question,
             String mark,
             String word,
+            List<FigurePart> figures,
             List<JudgementPart> judgements,
             List<ReadingLine> readings) {}
+
+    /** @param html lines as SVG under words */
+    public record FigurePart(String title, String html) {}
 
     /** @param bar as SVG, empty where nothing was measured */
     public record JudgementPart(JudgementView view, String mark, String word, String bar) {}
@@ -133,6 +142,9 @@ public record ReportModel(
                 station.question(),
                 Drawing.mark(worst),
                 worst.title(),
+                FigureView.of(file, station, units, FIGURE_WIDTH, FIGURE_HEIGHT).stream()
+                        .map(figure -> new FigurePart(figure.title(), FigurePrint.html(figure)))
+                        .toList(),
                 file.judgements().of(station).stream()
                         .map(j -> JudgementView.of(j, file.evidence(), units))
                         .map(ReportModel::judgement)

@@ -1,0 +1,111 @@
+package org.undanus.server.report;
+
+import java.util.List;
+import java.util.Locale;
+import org.springframework.web.util.HtmlUtils;
+import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Role;
+import org.undanus.core.drawing.Sheet;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.server.walk.FigureView;
+import org.undanus.server.walk.FigureView.FigurePiece;
+
+/**
+ * Prints any figure for paper: its lines as SVG, its words as HTML laid over them, so that they are set in the report's own fonts.
+ * What fails or is not known has the heavier line, so that it is told apart in grey.
+ */
+final class FigurePrint {
+    private static final String INK = "#1C2B33";
+    private static final String QUIET = "#6B777D";
+    /** Room for any words, dots. */
+    private static final int ROOM = 400;
+
+    private FigurePrint() {}
+
+    static String html(FigureView figure) {
+        StringBuilder svg = new StringBuilder(format(
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%d\" height=\"%d\" viewBox=\"0 0 %d %d\">",
+                figure.width(), figure.height(), figure.width(), figure.height()));
+        StringBuilder words = new StringBuilder();
+        for (FigurePiece piece : figure.pieces()) {
+            switch (piece.kind()) {
+                case LINE -> svg.append(format("<polyline points=\"%s\" %s/>", piece.points(), look(piece)));
+                case AREA -> svg.append(format("<polygon points=\"%s\" %s/>", piece.points(), look(piece)));
+                case CIRCLE -> {
+                    String[] at = piece.points().split(",");
+                    svg.append(format(
+                            "<circle cx=\"%s\" cy=\"%s\" r=\"%.1f\" %s/>", at[0], at[1], piece.radius(), look(piece)));
+                }
+                case WORDS -> words.append(word(piece));
+            }
+        }
+        return format("<div class=\"figure\" style=\"width:%dpx;height:%dpx\">", figure.width(), figure.height()) + svg
+                + "</svg>" + words + "</div>";
+    }
+
+    private static String look(FigurePiece piece) {
+        boolean line = piece.kind() == Sheet.Kind.LINE;
+        String stroke = piece.verdict().map(Drawing::colour).orElse(stroke(piece.role()));
+        String fill = line ? "none" : fill(piece, stroke);
+        double width = piece.verdict().filter(Verdict::open).isPresent() ? 2.2 : width(piece.role(), line);
+        return format("fill=\"%s\" stroke=\"%s\" stroke-width=\"%.1f\"%s", fill, stroke, width, dashes(piece));
+    }
+
+    private static String stroke(Role role) {
+        return switch (role) {
+            case GRID, PERMITTED -> "#D5CFC0";
+            case WALL -> "#B9B2A2";
+            default -> INK;
+        };
+    }
+
+    private static String fill(FigurePiece piece, String stroke) {
+        return switch (piece.role()) {
+            case BODY -> "#FFFFFF";
+            case WALL -> "#C9D1D3";
+            case PERMITTED, ASKED -> "#E6F0ED";
+            case READ -> piece.kind() == Sheet.Kind.CIRCLE ? stroke : "none";
+            default -> "none";
+        };
+    }
+
+    private static double width(Role role, boolean line) {
+        return switch (role) {
+            case WALL -> line ? 4 : 0.8;
+            case RUN -> 2;
+            case GRID, PERMITTED -> 0.6;
+            default -> 1.1;
+        };
+    }
+
+    private static String dashes(FigurePiece piece) {
+        return piece.role() == Role.ASKED ? " stroke-dasharray=\"4 3\"" : "";
+    }
+
+    private static String word(FigurePiece piece) {
+        String[] at = piece.points().split(",");
+        double x = Double.parseDouble(at[0]);
+        double left =
+                switch (piece.anchor()) {
+                    case START -> x;
+                    case MIDDLE -> x - ROOM / 2.0;
+                    case END -> x - ROOM;
+                };
+        String align = List.of("left", "center", "right").get(piece.anchor().ordinal());
+        String colour =
+                piece.verdict().map(Drawing::colour).orElse(piece.weight() == Element.Weight.QUIET ? QUIET : INK);
+        return format(
+                "<div class=\"label\" style=\"left:%.1fpx;top:%.1fpx;width:%dpx;text-align:%s;color:%s;font-weight:%s\">%s</div>",
+                left,
+                Double.parseDouble(at[1]) - Sheet.LETTERS,
+                ROOM,
+                align,
+                colour,
+                piece.weight() == Element.Weight.STRONG ? "bold" : "normal",
+                HtmlUtils.htmlEscape(piece.text(), "UTF-8"));
+    }
+
+    private static String format(String pattern, Object... arguments) {
+        return String.format(Locale.ROOT, pattern, arguments);
+    }
+}
