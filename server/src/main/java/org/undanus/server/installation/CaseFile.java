@@ -19,9 +19,54 @@ import org.undanus.core.plan.StationPlan;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
 
-/** Everything known of one installation, judged. */
-public record CaseFile(
-        Header header, Case facts, Evidence evidence, RuleBook rules, Judge judge, Judgements judgements) {
+/** Everything known of one installation; it is judged when somebody asks for that, once. */
+public final class CaseFile {
+    private final Header header;
+    private final Case facts;
+    private final Evidence evidence;
+    private final RuleBook rules;
+    private final Judge judge;
+    private Judgements judgements;
+
+    CaseFile(Header header, Case facts, Evidence evidence, RuleBook rules, Judge judge) {
+        this.header = header;
+        this.facts = facts;
+        this.evidence = evidence;
+        this.rules = rules;
+        this.judge = judge;
+    }
+
+    public Header header() {
+        return header;
+    }
+
+    public Case facts() {
+        return facts;
+    }
+
+    public Evidence evidence() {
+        return evidence;
+    }
+
+    public RuleBook rules() {
+        return rules;
+    }
+
+    /** As it all stands. */
+    public synchronized Judgements judgements() {
+        if (judgements == null) {
+            judgements = new Judgements(judge.judge(facts, evidence, rules));
+        }
+        return judgements;
+    }
+
+    /** Whether another says the same, so that its judgements are these. */
+    boolean saysTheSameAs(CaseFile other) {
+        return rules == other.rules
+                && header.equals(other.header)
+                && evidence.readings().equals(other.evidence.readings())
+                && facts.equals(other.facts);
+    }
 
     /** What the register says of it. */
     public record Header(
@@ -66,22 +111,18 @@ public record CaseFile(
         }
     }
 
-    static CaseFile judged(Header header, Case facts, Evidence evidence, RuleBook rules, Judge judge) {
-        return new CaseFile(header, facts, evidence, rules, judge, new Judgements(judge.judge(facts, evidence, rules)));
-    }
-
     /** The same installation with other facts: to see what a change would bring. */
     public CaseFile with(Case other) {
-        return judged(header, other, evidence, rules, judge);
+        return new CaseFile(header, other, evidence, rules, judge);
     }
 
     public CaseFile with(Case other, Evidence known) {
-        return judged(header, other, known, rules, judge);
+        return new CaseFile(header, other, known, rules, judge);
     }
 
     /** The same installation with other evidence. */
     public CaseFile with(Evidence other) {
-        return judged(header, facts, other, rules, judge);
+        return new CaseFile(header, facts, other, rules, judge);
     }
 
     /** The model on a unit's plate, as read. */

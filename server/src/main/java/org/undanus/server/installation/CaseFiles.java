@@ -1,5 +1,7 @@
 package org.undanus.server.installation;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -101,6 +103,10 @@ public class CaseFiles {
         }
     }
 
+    private static final int REMEMBERED = 300;
+
+    private final Cache<String, CaseFile> judged =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final InstallationMapper mapper;
     private final RuleBooks books;
     private final SheetLibrary sheets;
@@ -208,8 +214,22 @@ public class CaseFiles {
         List<Reading> known = readings.stream()
                 .flatMap(r -> reading(r, stages.get(r.visitId())).stream())
                 .toList();
-        return CaseFile.judged(
-                header, facts, Evidence.of(known), books.book(row.ruleBook(), row.ruleBookVersion()), judge);
+        return remembered(new CaseFile(
+                header, facts, Evidence.of(known), books.book(row.ruleBook(), row.ruleBookVersion()), judge));
+    }
+
+    /**
+     * The last file of this installation where it says the same, and with it its judgements. What is compared is all that a
+     * judgement rests on, so that nothing has to be told when something changes.
+     */
+    private CaseFile remembered(CaseFile read) {
+        String id = read.header().id();
+        CaseFile last = judged.getIfPresent(id);
+        if (last != null && last.saysTheSameAs(read)) {
+            return last;
+        }
+        judged.put(id, read);
+        return read;
     }
 
     /** Empty for a point this version no longer knows. */
