@@ -53,7 +53,7 @@ beforeEach(() => {
       path.includes("site-plan")
         ? { version: 4, plan: drawn(), view }
         : path.includes("stations")
-          ? { figures: { siting: [] } }
+          ? { siting: [] }
           : {
               id: "i",
               title: "Lido",

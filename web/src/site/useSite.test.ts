@@ -29,7 +29,7 @@ function answers() {
       path.includes("site-plan")
         ? { version: 2, plan: emptyPlan() }
         : path.includes("stations")
-          ? { figures: { siting: [] } }
+          ? { siting: [] }
           : { id: "i", display: "SI", components: [] },
     ),
   );

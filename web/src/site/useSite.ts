@@ -50,15 +50,17 @@ export function useSite(id: Ref<string>) {
     try {
       const facts = await api.get<Schemas["InstallationView"]>(`/api/installations/${id.value}`);
       ofBook.value = facts.display;
-      const [drawing, station] = await Promise.all([
+      const [drawing, figures] = await Promise.all([
         api.get<Schemas["DrawingView"]>(`${path.value}?units=${units()}`),
-        api.get<Schemas["StationView"]>(`/api/installations/${id.value}/stations/siting?units=${units()}`),
+        api.get<Schemas["FiguresView"]>(
+          `/api/installations/${id.value}/stations/siting/figures?units=${units()}`,
+        ),
       ]);
       if (mine !== loads) {
         return;
       }
       installation.value = facts;
-      sizes.value = station.figures.siting ?? [];
+      sizes.value = figures.siting ?? [];
       kept.value = (drawing.plan as unknown as Plan | undefined) ?? emptyPlan();
       version.value = drawing.version;
       view.value = drawing.view;

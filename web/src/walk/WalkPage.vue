@@ -5,7 +5,9 @@ import { computed, onBeforeUnmount, ref, toRef, watchEffect } from "vue";
 import { useRouter } from "vue-router";
 import { useKeys } from "../frame/useKeys";
 import { useSession } from "../session/useSession";
+import { useLatest } from "../api/useLatest";
 import { usePlaces } from "../frame/usePlaces";
+import { useUnits } from "../frame/useUnits";
 import { usePhotos } from "../photos/usePhotos";
 import CorrectionDialog from "./CorrectionDialog.vue";
 import AccessFigure from "./figures/AccessFigure.vue";
@@ -37,6 +39,14 @@ const correctionOpen = ref(false);
 const historyOpen = ref(false);
 const visitOpen = ref(false);
 const historyLine = ref<Line>();
+
+const stationPath = computed(() => `/api/installations/${props.id}/stations/${props.stationKey}`);
+const { units } = useUnits();
+const { value: figures, problem: undrawn } = useLatest<Schemas["FiguresView"]>(
+  stationPath,
+  () => `${stationPath.value}/figures?units=${units()}`,
+  judgements,
+);
 
 const chosenJudgement = computed(
   () => judgements.value.find((j) => j.key === chosen.value) ?? judgements.value[0],
@@ -176,7 +186,7 @@ useKeys({
               Visit: {{ installation?.stage }}
             </button>
             <RouterLink
-              v-if="station.figures.siting && !station.figures.plan"
+              v-if="figures?.siting && !figures.plan"
               class="button"
               :to="`/installations/${id}/site`"
             >
@@ -190,25 +200,26 @@ useKeys({
           tabindex="0"
           role="group"
           aria-label="Figure of the station"
-          :class="{ tall: station.figures.plan || (station.figures.plates?.length ?? 0) > 3 }"
+          :class="{ tall: figures?.plan || (figures?.plates?.length ?? 0) > 3 }"
         >
           <PaperFigure
-            v-if="station.figures.plates"
-            :plates="station.figures.plates"
+            v-if="figures?.plates"
+            :plates="figures.plates"
             :photos-of="(component) => photos.of({ component })"
             @add="(component, files) => photos.hang({ component }, files)"
           />
-          <AccessFigure v-else-if="station.figures.access" :parts="station.figures.access" />
+          <AccessFigure v-else-if="figures?.access" :parts="figures.access" />
           <StationFigure
-            v-else
-            :path="`/api/installations/${id}/stations/${station.key}`"
+            v-else-if="figures"
+            :path="stationPath"
             :stamp="judgements"
             :lit="lit"
-            :before="station.figures.plan ? 'Site' : ''"
+            :before="figures.plan ? 'Site' : ''"
             @open="opened"
           >
-            <PlanFigure v-if="station.figures.plan" :id="id" :plan="station.figures.plan" />
+            <PlanFigure v-if="figures.plan" :id="id" :plan="figures.plan" />
           </StationFigure>
+          <p v-else-if="undrawn" class="error" role="alert">{{ undrawn }}</p>
         </div>
         <LineTable
           ref="table"

@@ -57,7 +57,6 @@ const station = {
     judgement("r.b@outdoor-1", "NOT_SHOWN", "b"),
     judgement("r.c@outdoor-1", "FAILS", "a"),
   ],
-  figures: {},
 };
 
 const get = vi.spyOn(api, "get");
@@ -110,7 +109,6 @@ test("a saved reading changes its line, the judgements named and the route, and 
     line: readLine,
     changed: [judgement("r.b@outdoor-1", "MEETS", "b")],
     route: [{ key: "siting" }],
-    figures: {},
   } as never);
   await save(line("b"), {} as never);
   expect(shown.value?.lines.map((l) => l.earlier)).toEqual([0, 1]);
@@ -164,12 +162,11 @@ test("lines are told apart by point and unit", () => {
   expect(lineKey({ point: "a", component: "x" })).not.toBe(lineKey({ point: "a", component: "y" }));
 });
 
-const savedB = (verdict: Judgement["verdict"], figures = {}) =>
+const savedB = (verdict: Judgement["verdict"]) =>
   ({
     line: { ...line("b"), earlier: 1 },
     changed: [judgement("r.b@outdoor-1", verdict, "b")],
     route: [{ key: "siting" }],
-    figures,
   }) as never;
 
 test("a save answered after the station was changed leaves the new station as it is", async () => {
@@ -185,10 +182,9 @@ test("a save answered after the station was changed leaves the new station as it
   );
   key.value = "electrical";
   await flushPromises();
-  answer(savedB("MEETS", { siting: [] }));
+  answer(savedB("MEETS"));
   await saving;
   expect(shown.value?.key).toBe("electrical");
-  expect(shown.value?.figures).toEqual({});
   expect(shown.value?.lines.map((l) => l.earlier)).toEqual([0, 0]);
   expect(route.value).toHaveLength(1);
   scope.stop();

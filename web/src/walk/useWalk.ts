@@ -111,7 +111,6 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
         ...now,
         lines: now.lines.map((l) => (lineKey(l) === lineKey(line) ? saved.line : l)),
         judgements: now.judgements.map((j) => changed.get(j.key) ?? j),
-        figures: saved.figures,
       };
     }
     if (crossed || startedAt !== saves || loading > 0) {

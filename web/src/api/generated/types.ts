@@ -436,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/stations/{station}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["figures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/stations/{station}/drawings": {
         parameters: {
             query?: never;
@@ -992,13 +1008,6 @@ export interface components {
             grade?: string;
             by?: string;
         };
-        FiguresView: {
-            plates?: components["schemas"]["PlateView"][];
-            siting?: components["schemas"]["SitedUnitView"][];
-            plan?: components["schemas"]["PlanView"];
-            walls?: components["schemas"]["WallFigureView"][];
-            access?: components["schemas"]["PartView"][];
-        };
         JudgementView: {
             key: string;
             requirement: string;
@@ -1052,27 +1061,6 @@ export interface components {
             /** Format: int32 */
             earlier: number;
         };
-        LinkView: {
-            label: string;
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-        };
-        PartView: {
-            name: string;
-            title: string;
-            found?: string;
-            asked?: string;
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            judgement: string;
-        };
-        PlateView: {
-            component: string;
-            title: string;
-            outdoor: boolean;
-            rows: components["schemas"]["RowView"][];
-            links: components["schemas"]["LinkView"][];
-        };
         ReadingView: {
             id: string;
             typed: string;
@@ -1104,15 +1092,10 @@ export interface components {
                 [key: string]: number;
             };
         };
-        RowView: {
-            label: string;
-            value: string;
-        };
         SavedReading: {
             line: components["schemas"]["LineView"];
             changed: components["schemas"]["JudgementView"][];
             route: components["schemas"]["RouteStation"][];
-            figures: components["schemas"]["FiguresView"];
         };
         SchoolView: {
             title: string;
@@ -1120,18 +1103,6 @@ export interface components {
             verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
             because: string;
             bar?: components["schemas"]["BarView"];
-        };
-        SitedUnitView: {
-            component: string;
-            title: string;
-            outdoor: boolean;
-            /** Format: double */
-            width: number;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            height: number;
-            sized: boolean;
         };
         StepView: {
             name: string;
@@ -1147,31 +1118,6 @@ export interface components {
             defers: boolean;
             /** Format: int32 */
             row: number;
-        };
-        WallFigureView: {
-            component: string;
-            title: string;
-            /** Format: double */
-            width: number;
-            /** Format: double */
-            ceiling: number;
-            /** Format: double */
-            left: number;
-            /** Format: double */
-            underside: number;
-            items: components["schemas"]["WallItemView"][];
-        };
-        WallItemView: {
-            kind: string;
-            title: string;
-            /** Format: double */
-            x: number;
-            /** Format: double */
-            y: number;
-            /** Format: double */
-            width: number;
-            /** Format: double */
-            height: number;
         };
         Photo: {
             id: string;
@@ -1501,7 +1447,75 @@ export interface components {
             question: string;
             lines: components["schemas"]["LineView"][];
             judgements: components["schemas"]["JudgementView"][];
-            figures: components["schemas"]["FiguresView"];
+        };
+        FiguresView: {
+            plates?: components["schemas"]["PlateView"][];
+            siting?: components["schemas"]["SitedUnitView"][];
+            plan?: components["schemas"]["PlanView"];
+            walls?: components["schemas"]["WallFigureView"][];
+            access?: components["schemas"]["PartView"][];
+        };
+        LinkView: {
+            label: string;
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+        };
+        PartView: {
+            name: string;
+            title: string;
+            found?: string;
+            asked?: string;
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            judgement: string;
+        };
+        PlateView: {
+            component: string;
+            title: string;
+            outdoor: boolean;
+            rows: components["schemas"]["RowView"][];
+            links: components["schemas"]["LinkView"][];
+        };
+        RowView: {
+            label: string;
+            value: string;
+        };
+        SitedUnitView: {
+            component: string;
+            title: string;
+            outdoor: boolean;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            depth: number;
+            /** Format: double */
+            height: number;
+            sized: boolean;
+        };
+        WallFigureView: {
+            component: string;
+            title: string;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            ceiling: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            underside: number;
+            items: components["schemas"]["WallItemView"][];
+        };
+        WallItemView: {
+            kind: string;
+            title: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
         };
         FigurePiece: {
             /** @enum {string} */
@@ -2877,6 +2891,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StationView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    figures: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+                station: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresView"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];

@@ -23,15 +23,9 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.installation.CaseFile;
 
-/** A station as it is shown: lines, judgements, figure. */
+/** A station as it is shown: lines and judgements; its figures are asked for beside it. */
 record StationView(
-        String key,
-        int number,
-        String title,
-        String question,
-        List<LineView> lines,
-        List<JudgementView> judgements,
-        FiguresView figures) {
+        String key, int number, String title, String question, List<LineView> lines, List<JudgementView> judgements) {
 
     /** A station on the route. */
     record RouteStation(
@@ -123,8 +117,7 @@ record StationView(
                         .toList(),
                 file.judgements().of(station).stream()
                         .map(j -> JudgementView.of(j, file.evidence(), units))
-                        .toList(),
-                FiguresView.of(file, station, units));
+                        .toList());
     }
 
     static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units) {

@@ -49,11 +49,7 @@ class WalkController {
             Optional<UUID> basedOn,
             boolean confirmed) {}
 
-    record SavedReading(
-            StationView.LineView line,
-            List<JudgementView> changed,
-            List<StationView.RouteStation> route,
-            FiguresView figures) {}
+    record SavedReading(StationView.LineView line, List<JudgementView> changed, List<StationView.RouteStation> route) {}
 
     record Question(
             @NotBlank(message = "is empty") String point,
@@ -94,6 +90,17 @@ class WalkController {
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         return StationView.of(file, named(station), units.orElse(file.rules().display()));
+    }
+
+    /** What of a station's figure is not laid out here: plates, the way in, the site with its smallest moves. */
+    @GetMapping("/installations/{id}/stations/{station}/figures")
+    FiguresView figures(
+            @PathVariable String id,
+            @PathVariable String station,
+            @RequestParam Optional<UnitSystem> units,
+            @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        return FiguresView.of(file, named(station), units.orElse(file.rules().display()));
     }
 
     /**
@@ -155,8 +162,7 @@ class WalkController {
                 outcome.changed().stream()
                         .map(j -> JudgementView.of(j, outcome.file().evidence(), system))
                         .toList(),
-                StationView.route(outcome.file()),
-                FiguresView.of(outcome.file(), stationOf(outcome), system));
+                StationView.route(outcome.file()));
     }
 
     /** How a text would be understood, in both unit systems. Nothing is kept. */
@@ -199,12 +205,5 @@ class WalkController {
                 .filter(station -> station.key().equals(key))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no such station on the walk."));
-    }
-
-    private static Station stationOf(Readings.Outcome outcome) {
-        return Arrays.stream(Station.values())
-                .filter(station -> outcome.file().lines(station).contains(outcome.line()))
-                .findFirst()
-                .orElseThrow();
     }
 }
