@@ -23,7 +23,7 @@ const correction = {
   number: 1,
   installationId: "i",
   requirement: "siting.outdoor-clearance-front",
-  what: "Clear distance, front",
+  what: "Clearance, front",
   finding: "30 mm short",
   limits: "programme at least 900 mm",
   words: "Move the unit",

@@ -36,8 +36,8 @@ const actions = computed(() => [
   { title: "Corrections", detail: "page", go: () => void router.push("/corrections") },
   { title: "Rule books", detail: "page", go: () => void router.push("/rule-books") },
   { title: "Data sheets", detail: "page", go: () => void router.push("/data-sheets") },
-  { title: "Toolcase", detail: "page", go: () => void router.push("/toolcase") },
-  { title: "Reckoner", detail: "page", go: () => void router.push("/reckoner") },
+  { title: "Instruments", detail: "page", go: () => void router.push("/toolcase") },
+  { title: "Calculators", detail: "page", go: () => void router.push("/reckoner") },
   { title: "Other unit system", detail: "action", go: toggleUnits },
   { title: theme.value === "light" ? "Attic theme" : "Light theme", detail: "action", go: toggleTheme },
   { title: "All keys", detail: "action", go: () => (keysOpen.value = true) },
@@ -70,8 +70,8 @@ function leave() {
         <RouterLink to="/corrections">Corrections</RouterLink>
         <RouterLink to="/rule-books">Rule books</RouterLink>
         <RouterLink to="/data-sheets">Data sheets</RouterLink>
-        <RouterLink to="/toolcase">Toolcase</RouterLink>
-        <RouterLink to="/reckoner">Reckoner</RouterLink>
+        <RouterLink to="/toolcase">Instruments</RouterLink>
+        <RouterLink to="/reckoner">Calculators</RouterLink>
       </nav>
       <div class="tools">
         <button
@@ -104,8 +104,8 @@ function leave() {
         <RouterLink class="button" to="/corrections">Corrections</RouterLink>
         <RouterLink class="button" to="/rule-books">Rule books</RouterLink>
         <RouterLink class="button" to="/data-sheets">Data sheets</RouterLink>
-        <RouterLink class="button" to="/toolcase">Toolcase</RouterLink>
-        <RouterLink class="button" to="/reckoner">Reckoner</RouterLink>
+        <RouterLink class="button" to="/toolcase">Instruments</RouterLink>
+        <RouterLink class="button" to="/reckoner">Calculators</RouterLink>
         <button type="button" class="button" @click="toggleTheme">
           {{ theme === "light" ? "Attic theme" : "Light theme" }}
         </button>

@@ -39,9 +39,9 @@ test("how far an import is stands there until it is done", async () => {
   expect(wrapper.text()).toContain("1,200 of 40,000 entries");
   get.mockResolvedValueOnce(state("DONE", 40000, 40000, ["a"]));
   await vi.advanceTimersByTimeAsync(600);
-  expect(notice.done).toHaveBeenCalledWith("Brought in: 1.");
+  expect(notice.done).toHaveBeenCalledWith("Imported: 1.");
   expect(wrapper.emitted("imported")).toHaveLength(1);
-  expect(wrapper.text()).toContain("Bring in a case file");
+  expect(wrapper.text()).toContain("Import a case file");
 });
 
 test("an import can be cancelled", async () => {

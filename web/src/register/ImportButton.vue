@@ -51,7 +51,7 @@ async function take() {
 function settle(now: Import) {
   if (now.state === "DONE") {
     running.value = undefined;
-    notice.done(`Brought in: ${now.installations.length}.`);
+    notice.done(`Imported: ${now.installations.length}.`);
     emit("imported");
   } else if (now.state === "CANCELLED") {
     running.value = undefined;
@@ -103,7 +103,7 @@ async function cancel() {
     <button v-if="running" type="button" class="button" @click="cancel">Cancel</button>
   </div>
   <label v-else class="button">
-    Bring in a case file
+    Import a case file
     <input ref="input" class="visually-hidden" type="file" accept="application/json,.json" @change="take" />
   </label>
 </template>

@@ -115,7 +115,7 @@ function entered(id: string) {
       </tbody>
     </table>
     <p v-else-if="entries && !entries.length" class="empty">
-      The register is empty. Enter the first installation, or have the quality lead bring in a case file.
+      The register is empty. Enter the first installation, or have the quality lead import a case file.
     </p>
     <p v-else-if="entries" class="empty">
       No installation fits these filters.

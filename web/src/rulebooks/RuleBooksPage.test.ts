@@ -28,7 +28,7 @@ function view(id: string) {
     yaml: `id: ${id}`,
     limits: [
       {
-        title: "Clear distance, front",
+        title: "Clearance, front",
         key: "siting.outdoor-clearance-front",
         authority: "Adopted code",
         bound: "at least",
@@ -36,7 +36,7 @@ function view(id: string) {
         source: "Mechanical code",
       },
     ],
-    schools: [{ topic: "Overcurrent device", chosen: "plate", others: ["design current"] }],
+    schools: [{ topic: "Overcurrent protective device", chosen: "plate", others: ["design current"] }],
     settings: [],
   };
 }

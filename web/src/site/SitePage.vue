@@ -358,7 +358,7 @@ useKeys({ z: () => site.undo() });
       <span class="space"></span>
       <button type="button" class="button" :disabled="!past.length" @click="site.undo()">Undo</button>
       <label class="button">
-        Bring in GeoJSON
+        Import GeoJSON
         <input
           class="visually-hidden"
           type="file"

@@ -130,7 +130,7 @@ async function save() {
       await api.post<Shown>("/api/instruments", record());
     }
     open.value = false;
-    notice.done("The toolcase is kept.");
+    notice.done("Saved.");
     await load();
   } catch (thrown) {
     fields.value = (thrown instanceof ProblemError && thrown.problem.fields) || {};
@@ -158,7 +158,7 @@ function last(i: Instrument) {
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Toolcase</h1>
+        <h1>Instruments</h1>
         <p class="quiet">Choosing an instrument on a line sets that reading's uncertainty.</p>
       </div>
       <button v-if="leads" type="button" class="button primary" @click="edit()">Add an instrument</button>
@@ -173,7 +173,7 @@ function last(i: Instrument) {
             <th>Step</th>
             <th>Range</th>
             <th>Rated for</th>
-            <th>Calibration holds until</th>
+            <th>Calibration valid until</th>
             <th></th>
           </tr>
         </thead>

@@ -9,7 +9,7 @@ const line: Line = {
   point: "siting.outdoor-clearance-front",
   component: "outdoor-1",
   group: "Outdoor unit",
-  title: "Clear distance, front",
+  title: "Clearance, front",
   how: "Tape it.",
   caution: "",
   kind: "QUANTITY",

@@ -4,7 +4,7 @@ import type { Judgement } from "./useWalk";
 export const judgement: Judgement = {
   key: "electrical.overcurrent-device@outdoor-1",
   requirement: "electrical.overcurrent-device",
-  title: "Overcurrent device fits the plate",
+  title: "Overcurrent protective device fits the plate",
   component: "outdoor-1",
   subject: "Outdoor unit",
   station: "electrical",

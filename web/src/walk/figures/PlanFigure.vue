@@ -24,6 +24,7 @@ const cure = computed(() => (mayTurn.value ? props.plan.turnedCure : props.plan.
 .site {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 190px;
+  grid-template-rows: minmax(0, 1fr);
   height: 100%;
 }
 
@@ -39,6 +40,7 @@ const cure = computed(() => (mayTurn.value ? props.plan.turnedCure : props.plan.
 @media (max-width: 760px) {
   .site {
     grid-template-columns: 1fr;
+    grid-template-rows: none;
   }
 }
 </style>

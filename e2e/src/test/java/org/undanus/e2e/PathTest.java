@@ -61,34 +61,34 @@ class PathTest extends BrowserTest {
         // siting: the verdict answers in place, in whatever unit was typed
         steps.station("Siting");
         steps.question("Has every unit the room it needs?").waitFor();
-        steps.read("Clear distance, front", "0.8 m");
-        assertThat(steps.judgement("Clear distance, front Outdoor unit")).containsText("Fails");
-        assertThat(steps.judgement("Clear distance, front Outdoor unit")).containsText("short of the binding limit");
-        assertThat(steps.judgement("Clear distance, front Outdoor unit")
+        steps.read("Clearance, front", "0.8 m");
+        assertThat(steps.judgement("Clearance, front Outdoor unit")).containsText("Fails");
+        assertThat(steps.judgement("Clearance, front Outdoor unit")).containsText("short of the binding limit");
+        assertThat(steps.judgement("Clearance, front Outdoor unit")
                         .getByRole(AriaRole.IMG)
                         .first())
                 .hasAttribute("aria-label", Pattern.compile("Fails: 2' 7-1/2\" .*programme 3' 0\".*"));
         // Enter moved on to the next open line
-        assertThat(steps.line("Clear distance, back")).isFocused();
+        assertThat(steps.line("Clearance, back")).isFocused();
 
         // a wrong unit is named, and what was typed stays
-        steps.read("Clear distance, back", "9 A");
+        steps.read("Clearance, back", "9 A");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("expects a length");
-        assertThat(steps.line("Clear distance, back")).hasValue("9 A");
-        steps.read("Clear distance, back", "9 in");
-        assertThat(steps.judgement("Clear distance, back Outdoor unit")).containsText("Meets");
+        assertThat(steps.line("Clearance, back")).hasValue("9 A");
+        steps.read("Clearance, back", "9 in");
+        assertThat(steps.judgement("Clearance, back Outdoor unit")).containsText("Meets");
 
         // an absurd value is asked about once
-        steps.read("Clear distance, left", "400 m");
+        steps.read("Clearance, left", "400 m");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save as it is"))
                 .click();
-        assertThat(steps.judgement("Clear distance, left Outdoor unit")).containsText("Meets");
+        assertThat(steps.judgement("Clearance, left Outdoor unit")).containsText("Meets");
 
         // electrical
         steps.station("Electrical");
         steps.question("Is this circuit right for this plate?").waitFor();
-        steps.read("Overcurrent device, rating", "30 A");
-        assertThat(steps.judgement("Overcurrent device fits the plate"))
+        steps.read("Overcurrent protective device, rating", "30 A");
+        assertThat(steps.judgement("Overcurrent protective device fits the plate"))
                 .containsText("Have a 20.0 A or 15.0 A device fitted");
 
         // running: four minutes show nothing
@@ -98,12 +98,12 @@ class PathTest extends BrowserTest {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("cooling").setExact(true))
                 .click();
-        steps.read("Running without a break since", "4 min");
+        steps.read("Running without a break for", "4 min");
         assertThat(steps.judgement("Running steadily")).containsText("a reading counts after 15 min");
 
         // why, and a correction, by keyboard
         steps.station("Electrical");
-        steps.judgement("Overcurrent device fits the plate").click();
+        steps.judgement("Overcurrent protective device fits the plate").click();
         steps.leaveField();
         page.keyboard().press("w");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("How it follows");
@@ -113,7 +113,8 @@ class PathTest extends BrowserTest {
         page.keyboard().press("f");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Raise correction"))
                 .click();
-        assertThat(steps.judgement("Overcurrent device fits the plate")).containsText("Correction 1 is open");
+        assertThat(steps.judgement("Overcurrent protective device fits the plate"))
+                .containsText("Correction 1 is open");
 
         // report and open data
         page.getByRole(
@@ -145,7 +146,7 @@ class PathTest extends BrowserTest {
         steps.openInstallation("Almshouse 3, wall split");
         assertThat(steps.line("Model")).hasValue("WS-12");
         steps.station("Siting");
-        assertThat(steps.line("Clear distance, front")).hasValue("0.8 m");
+        assertThat(steps.line("Clearance, front")).hasValue("0.8 m");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Menu"))
                 .click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Corrections"))
@@ -163,13 +164,14 @@ class PathTest extends BrowserTest {
         steps.openInstallation("Ticket hall, wall split");
         steps.station("Siting");
         steps.question("Has every unit the room it needs?").waitFor();
-        steps.read("Clear distance, left", "8 in");
-        assertThat(steps.judgement("Clear distance, left Outdoor unit")).containsText("Meets");
+        steps.read("Clearance, left", "8 in");
+        assertThat(steps.judgement("Clearance, left Outdoor unit")).containsText("Meets");
         assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
                 .isTrue();
         steps.station("Electrical");
-        steps.read("Overcurrent device, rating", "25 A");
-        assertThat(steps.judgement("Overcurrent device fits the plate")).containsText("Fails");
+        steps.read("Overcurrent protective device, rating", "25 A");
+        assertThat(steps.judgement("Overcurrent protective device fits the plate"))
+                .containsText("Fails");
         page.context().close();
     }
 
@@ -186,13 +188,13 @@ class PathTest extends BrowserTest {
             steps.station("Siting");
             steps.question("Has every unit the room it needs?").waitFor();
         }
-        them.read("Clear distance, right", "30 in");
-        assertThat(them.judgement("Clear distance, right Outdoor unit")).containsText("Meets");
-        me.read("Clear distance, right", "20 in");
+        them.read("Clearance, right", "30 in");
+        assertThat(them.judgement("Clearance, right Outdoor unit")).containsText("Meets");
+        me.read("Clearance, right", "20 in");
         assertThat(mine.getByRole(AriaRole.ALERT)).containsText("Someone has read this line meanwhile");
         mine.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save mine, 20 in"))
                 .click();
-        assertThat(me.judgement("Clear distance, right Outdoor unit")).containsText("Fails");
+        assertThat(me.judgement("Clearance, right Outdoor unit")).containsText("Fails");
         mine.context().close();
         theirs.context().close();
     }
@@ -209,9 +211,9 @@ class PathTest extends BrowserTest {
         steps.question("Do the papers and plates belong together?").waitFor();
         page.keyboard().press("]");
         steps.question("Has every unit the room it needs?").waitFor();
-        assertThat(steps.judgement("Clear distance, back Outdoor unit")).containsText("2-1/2 in short");
+        assertThat(steps.judgement("Clearance, back Outdoor unit")).containsText("2-1/2 in short");
         page.keyboard().press("u");
-        assertThat(steps.judgement("Clear distance, back Outdoor unit")).containsText("64 mm short");
+        assertThat(steps.judgement("Clearance, back Outdoor unit")).containsText("64 mm short");
         page.keyboard().press("u");
         page.keyboard().press("?");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("next open line");

@@ -55,7 +55,8 @@ public final class Pictures {
         walk(desk, "Stage roof, ducted split with strip heat", "Electrical");
         take(desk, "walk-electrical");
         Steps steps = new Steps(desk, address);
-        steps.judgement("Overcurrent device fits the plate Outdoor unit, roof").click();
+        steps.judgement("Overcurrent protective device fits the plate Outdoor unit, roof")
+                .click();
         desk.keyboard().press("f");
         desk.getByText("Raise a correction").waitFor();
         desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Raise correction"))

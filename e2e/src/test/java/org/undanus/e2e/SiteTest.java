@@ -125,7 +125,7 @@ class SiteTest extends BrowserTest {
     void aFileThatIsNoSiteDrawingIsSaid() {
         Page page = signedIn("inspector");
         site(page, "Boathouse, three zones");
-        page.getByLabel("Bring in GeoJSON")
+        page.getByLabel("Import GeoJSON")
                 .setInputFiles(json("degrees.geojson", "{\"type\": \"FeatureCollection\", \"features\": []}"));
         assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("degrees");
         assertThat(page.getByText("Boat rack")).isVisible();

@@ -156,7 +156,7 @@ class ImportTest {
         lead.upload("/api/installations/" + id + "/photos?component=outdoor-1", TestPictures.noise(1750, 1750, 9))
                 .expect(201);
         assertThat(lead.get(path).expect(422).detail())
-                .contains("40 MB can be brought in again. Take it without photos.");
+                .contains("40 MB can be imported again. Take it without photos.");
         lead.get("/api/installations/" + id + "/case.json").expect(200);
     }
 }

@@ -267,7 +267,7 @@ class WalkTest {
                 .expect(200)
                 .json()
                 .get(0);
-        assertThat(circuit.path("spoken").asString()).contains("Overcurrent device 50 A: Fails");
+        assertThat(circuit.path("spoken").asString()).contains("Overcurrent protective device 50 A: Fails");
         assertThat(circuit.path("width").asInt()).isEqualTo(700);
         assertThat(circuit.path("pieces").valueStream())
                 .anyMatch(piece -> piece.path("text").asString().equals("50 A")

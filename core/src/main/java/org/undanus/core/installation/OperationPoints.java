@@ -16,7 +16,7 @@ public final class OperationPoints {
                     "operation.run-time",
                     Scope.SYSTEM,
                     Dimension.DURATION,
-                    "Running without a break since",
+                    "Running without a break for",
                     "Minutes since the compressor started, stage and fan speed unchanged.",
                     0,
                     86_400)

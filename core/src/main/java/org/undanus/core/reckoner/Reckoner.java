@@ -106,7 +106,7 @@ public final class Reckoner {
                                     "√(g/δ)/2π",
                                     Frequency.ofHertz(Isolator.naturalFrequency(deflection))),
                             step(
-                                    "Share of the shaking let through",
+                                    "Transmissibility",
                                     "1/|1 − (f/f₀)²|",
                                     Ratio.ofFraction(Isolator.transmissibility(typed.positive("speed"), deflection))));
                 });

@@ -102,7 +102,7 @@ class FiguresTest {
                 Station.ELECTRICAL);
         assertThat(words(circuit)).contains("30 A", "plate 12 A to 20 A", "not judged yet", "– standing");
         assertThat(verdictOf(circuit, "30 A")).isEqualTo(Verdict.FAILS);
-        assertThat(circuit.spoken().in(UnitSystem.SI)).contains("Overcurrent device 30 A: Fails");
+        assertThat(circuit.spoken().in(UnitSystem.SI)).contains("Overcurrent protective device 30 A: Fails");
     }
 
     @Test

@@ -77,7 +77,7 @@ class CaseExport {
     /**
      * One installation with everything it is judged by. Its photos are fetched when it is written out.
      *
-     * @throws UnsuitableException where with its photos it would be larger than what can be brought in again
+     * @throws UnsuitableException where with its photos it would be larger than what can be imported again
      */
     @Transactional(readOnly = true)
     CaseDocument export(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
@@ -112,7 +112,7 @@ class CaseExport {
                     "photos",
                     "With its photos the file would have "
                             + size / DataSize.ofMegabytes(1).toBytes() + " MB; " + largest.toMegabytes()
-                            + " MB can be brought in again. Take it without photos.");
+                            + " MB can be imported again. Take it without photos.");
         }
     }
 

@@ -67,7 +67,7 @@ class ExchangeController {
             content = @Content(schema = @Schema(implementation = CaseDocument.class)))
     ImportView begin(InputStream content, @AuthenticationPrincipal Person person) {
         if (!person.leads()) {
-            throw new NotAllowedException("Files are brought in by the quality lead.");
+            throw new NotAllowedException("Files are imported by the quality lead.");
         }
         return imports.begin(content, person);
     }

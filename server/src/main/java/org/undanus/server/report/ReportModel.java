@@ -129,7 +129,7 @@ public record ReportModel(
         return instrument.title() + " (" + instrument.kind().title()
                 + instrument
                         .calibration()
-                        .map(c -> ", calibrated " + c.on() + ", holds until " + c.until() + ", " + c.certificate())
+                        .map(c -> ", calibrated " + c.on() + ", valid until " + c.until() + ", " + c.certificate())
                         .orElse("")
                 + ")";
     }

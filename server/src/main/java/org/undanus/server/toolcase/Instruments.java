@@ -86,7 +86,7 @@ public class Instruments {
     private InstrumentRow needed(String id) {
         InstrumentRow row = mapper.find(id);
         if (row == null) {
-            throw new NotFoundException("There is no such instrument in the toolcase.");
+            throw new NotFoundException("There is no such instrument.");
         }
         return row;
     }

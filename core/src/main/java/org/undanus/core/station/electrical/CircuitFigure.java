@@ -112,7 +112,7 @@ final class CircuitFigure {
                 Text.of("{} from the unit", text(CircuitPoints.DISCONNECT_DISTANCE)),
                 Text.of("handle at {}", text(CircuitPoints.DISCONNECT_HEIGHT)));
         return diagram.spoken(Text.of(
-                "Overcurrent device {}: {}; conductor {}: {}; {}: {}",
+                "Overcurrent protective device {}: {}; conductor {}: {}; {}: {}",
                 deviceTitle,
                 said(device),
                 conductorTitle,

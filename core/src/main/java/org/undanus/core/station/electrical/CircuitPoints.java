@@ -17,14 +17,14 @@ final class CircuitPoints {
             "electrical.device-rating",
             Scope.POWERED_UNIT,
             Dimension.CURRENT,
-            "Overcurrent device, rating",
+            "Overcurrent protective device, rating",
             "Read the number on the handle or fuse; the panel stays closed.",
             1,
             1000);
     static final Point DEVICE_TYPE = Point.choice(
                     "electrical.device-type",
                     Scope.POWERED_UNIT,
-                    "Overcurrent device, tripping type",
+                    "Overcurrent protective device, tripping type",
                     "The letter before the rating on the device; other for fuses and devices without one.",
                     List.of("B", "C", "D", "other"))
             .asOptional();
@@ -39,7 +39,7 @@ final class CircuitPoints {
     static final Point CONDUCTOR_MATERIAL = Point.choice(
             "electrical.conductor-material",
             Scope.POWERED_UNIT,
-            "Conductor metal",
+            "Conductor material",
             "Printed on the insulation: CU or AL.",
             List.of("copper", "aluminium"));
     static final Point INSULATION = Point.choice(
@@ -59,7 +59,7 @@ final class CircuitPoints {
                     "electrical.ambient",
                     Scope.POWERED_UNIT,
                     Dimension.TEMPERATURE,
-                    "Hottest air along the run",
+                    "Ambient temperature, hottest along the run",
                     "Design figure of the hottest place the conductors pass, for example a roof or attic.",
                     253,
                     353)
@@ -68,7 +68,7 @@ final class CircuitPoints {
             "electrical.bundled-conductors",
             Scope.POWERED_UNIT,
             Dimension.COUNT,
-            "Loaded conductors together",
+            "Current-carrying conductors together",
             "Current-carrying conductors in the same conduit or bundle, this circuit's own included.",
             1,
             60);

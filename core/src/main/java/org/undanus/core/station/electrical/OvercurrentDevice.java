@@ -36,12 +36,12 @@ import org.undanus.core.rules.LimitKey;
  */
 final class OvercurrentDevice implements Requirement {
     private static final LimitKey LIMIT =
-            new LimitKey("electrical.overcurrent-device", Dimension.CURRENT, "Overcurrent device");
+            new LimitKey("electrical.overcurrent-device", Dimension.CURRENT, "Overcurrent protective device");
     private static final About ABOUT = About.of(
                     "electrical.overcurrent-device",
                     Station.ELECTRICAL,
                     Scope.POWERED_UNIT,
-                    "Overcurrent device fits the plate",
+                    "Overcurrent protective device fits the plate",
                     Severity.SAFETY)
             .sources("Nameplate", "NFPA 70, 110.3(B) and article 440", "IEC 60364-4-43")
             .needs(DEVICE_RATING)

@@ -81,6 +81,7 @@ final class PenetrationFigure {
         row(drawing, 1, "Hole as drilled", hole);
         row(drawing, 2, "Bundle, packed", packed);
         row(drawing, 3, "Hole to ask for", wanted);
+        drawing.aside(Text.of("{}", "drains? " + said(drains)), Place.of(LIST, 170 - 4 * ROW), drains, Side.RIGHT);
         return drawing.spoken(Text.of(
                 "Hole {}, bundle {}: {}. Fall {}: {}",
                 length(hole),
@@ -133,12 +134,6 @@ final class PenetrationFigure {
                         fall.map(f -> Text.of("fall {}", f)).orElse(Text.of("fall not read")),
                         Place.of(middle, 146),
                         Weight.STRONG,
-                        drains,
-                        Side.CENTRE)
-                .words(
-                        Text.of("{}", "drains? " + said(drains)),
-                        Place.of(middle, 52),
-                        Weight.PLAIN,
                         drains,
                         Side.CENTRE)
                 .aside(Text.of("inside"), Place.of(WALL_LEFT - 24, 100), Side.CENTRE)

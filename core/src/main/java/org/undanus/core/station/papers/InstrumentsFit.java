@@ -42,7 +42,7 @@ final class InstrumentsFit implements Requirement {
                     instrument.title(),
                     instrument
                             .calibration()
-                            .map(c -> "calibration holds until " + c.until())
+                            .map(c -> "calibration valid until " + c.until())
                             .orElse("no calibration on record"),
                     why.orElse(Text.of("fit for what it read")),
                     "Toolcase");

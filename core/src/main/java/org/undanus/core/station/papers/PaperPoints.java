@@ -97,7 +97,7 @@ final class PaperPoints {
                     "Old lines cleaned of oil and residue",
                     "Flushed or swabbed as the maker asks, with a record of it.")
             .asOptional();
-    static final Point KEPT_BREAKER = kept("breaker", "Overcurrent device stays");
+    static final Point KEPT_BREAKER = kept("breaker", "Overcurrent protective device stays");
     static final Point OLD_BREAKER =
             old("old-breaker", Dimension.CURRENT, "Old device, rating", "On its face; covers stay on.", 1, 1000);
     static final Point KEPT_CONDUCTOR = kept("conductor", "Conductor stays");

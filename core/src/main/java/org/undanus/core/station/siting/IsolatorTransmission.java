@@ -22,15 +22,15 @@ import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
 
-/** Isolators keep the fan's shaking from the building. Source: {@link Isolator}. */
+/** How much of the fan's vibration the isolators let into the building. Source: {@link Isolator}. */
 final class IsolatorTransmission implements Requirement {
     private static final LimitKey LIMIT =
-            new LimitKey("siting.isolator-transmission", Dimension.RATIO, "Share of the shaking let through");
+            new LimitKey("siting.isolator-transmission", Dimension.RATIO, "Transmissibility");
     private static final About ABOUT = About.of(
                     "siting.isolator-transmission",
                     Station.SITING,
                     Scope.OUTDOOR_UNIT,
-                    "Isolators keep the shaking in",
+                    "Isolators, transmissibility",
                     Severity.PERFORMANCE)
             .sources("Undamped spring, transmissibility 1/|1 − (f/f₀)²|")
             .limits(LIMIT);

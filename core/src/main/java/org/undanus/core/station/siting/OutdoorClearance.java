@@ -35,17 +35,17 @@ final class OutdoorClearance implements Requirement {
                         "siting." + name,
                         Scope.OUTDOOR_UNIT,
                         Dimension.LENGTH,
-                        "Clear distance, " + face.key(),
+                        "Clearance, " + face.key(),
                         "Tape the shortest distance from the cabinet to anything solid on this side.",
                         0,
                         30)
                 .with(InstrumentKind.TAPE);
-        limit = new LimitKey("siting." + name, Dimension.LENGTH, "Clear distance, " + face.key());
+        limit = new LimitKey("siting." + name, Dimension.LENGTH, "Clearance, " + face.key());
         about = About.of(
                         "siting." + name,
                         Station.SITING,
                         Scope.OUTDOOR_UNIT,
-                        "Clear distance, " + face.key(),
+                        "Clearance, " + face.key(),
                         Severity.PERFORMANCE)
                 .sources("Data sheet, installation space", "Adopted mechanical code, clearances for service")
                 .limits(limit)

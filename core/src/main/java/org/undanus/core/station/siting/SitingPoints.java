@@ -34,7 +34,7 @@ final class SitingPoints {
     static final Point NEIGHBOUR_FACE = Point.choice(
             "siting.neighbour-face",
             Scope.OUTDOOR_UNIT,
-            "Nearest other unit is before its",
+            "Side that faces the nearest other unit",
             "The face that looks at the nearest other outdoor unit.",
             List.of(NO_OTHER_UNIT, "front", "back", "left", "right"));
     static final Point NEIGHBOUR_DISTANCE = taped(
