@@ -17,7 +17,8 @@ import java.util.stream.Stream;
 
 /** The packaged application as a process of its own, with its own data, killed as hard as a test asks for. */
 public final class Application implements AutoCloseable {
-    private static final Path JAR = Path.of(System.getProperty("undanus.jar", "../server/target/undanus.jar"));
+    private static final Path JAR = Path.of(System.getProperty("undanus.jar", "../server/target/undanus.jar"))
+            .toAbsolutePath();
     /** It runs for minutes: what the second compiler would gain it would not live to see. */
     private static final String SOON = "-XX:TieredStopAtLevel=1";
 
@@ -95,9 +96,11 @@ public final class Application implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(), SOON, "-jar", JAR.toString()));
         command.addAll(arguments);
-        command.addAll(List.of("--undanus.data=" + data, "--undanus.demo=true"));
+        // named from where it is started, as a person would
+        command.addAll(List.of("--undanus.data=" + data.getFileName(), "--undanus.demo=true"));
         try {
             return new ProcessBuilder(command)
+                    .directory(data.getParent().toFile())
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(
                             data.resolve("output.log").toFile()))

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
+import java.util.stream.Stream;
 
 /** The folder the data are kept in, looked at before anything is started. */
 record DataFolder(Path path) {
@@ -15,10 +16,20 @@ record DataFolder(Path path) {
 
     static DataFolder of(String[] arguments) {
         return new DataFolder(Path.of(Arrays.stream(arguments)
-                .filter(argument -> argument.startsWith(ARGUMENT))
-                .map(argument -> argument.substring(ARGUMENT.length()))
-                .findFirst()
-                .orElse("./data")));
+                        .filter(argument -> argument.startsWith(ARGUMENT))
+                        .map(argument -> argument.substring(ARGUMENT.length()))
+                        .findFirst()
+                        .orElse("data"))
+                .toAbsolutePath()
+                .normalize());
+    }
+
+    /** The arguments with this folder named whole: the database takes no path that depends on where it was started. */
+    String[] named(String[] arguments) {
+        return Stream.concat(
+                        Arrays.stream(arguments).filter(argument -> !argument.startsWith(ARGUMENT)),
+                        Stream.of(ARGUMENT + path))
+                .toArray(String[]::new);
     }
 
     /** @throws StartRefusedException where it cannot be written in or another process has it */

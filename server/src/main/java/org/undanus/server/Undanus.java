@@ -11,18 +11,26 @@ import org.undanus.server.backup.Backup;
 import org.undanus.server.backup.BackupCommands;
 import org.undanus.server.journal.JournalCheck;
 
-/** Starts the server, or with the first argument {@code check-data}, {@code backup} or {@code restore} does that and ends. */
+/**
+ * Starts the server, or with the first argument {@code check-data}, {@code backup} or {@code restore} does that and ends; with
+ * {@code start-once} it starts, fills an empty folder and ends.
+ */
 @SpringBootApplication
 public class Undanus {
 
-    public static void main(String[] arguments) {
+    public static void main(String[] given) {
         try {
-            DataFolder folder = DataFolder.of(arguments);
-            String command = arguments.length == 0 ? "" : arguments[0];
+            DataFolder folder = DataFolder.of(given);
+            String[] arguments = folder.named(given);
+            String command = arguments[0];
             switch (command) {
                 case "check-data" -> System.exit(checkData(folder, arguments));
                 case "backup" -> System.exit(backUp(folder, Path.of(arguments[1]), arguments));
                 case "restore" -> System.exit(restore(folder, Path.of(arguments[1]), arguments));
+                case "start-once" -> {
+                    folder.requireUsable();
+                    new SpringApplication(Undanus.class).run(arguments).close();
+                }
                 default -> {
                     folder.requireUsable();
                     new SpringApplication(Undanus.class).run(arguments);

@@ -27,6 +27,17 @@ class DataFolderTest {
     }
 
     @Test
+    void aFolderIsNamedWholeWhereverItWasStarted() {
+        String[] given = {"check-data", "--undanus.data=data/demo", "--server.port=1"};
+        assertThat(DataFolder.of(given).named(given))
+                .containsExactly(
+                        "check-data",
+                        "--server.port=1",
+                        "--undanus.data=" + Path.of("data/demo").toAbsolutePath());
+        assertThat(DataFolder.of(new String[0]).path()).isAbsolute();
+    }
+
+    @Test
     void whatIsNoFolderIsSaidInOneLine() throws IOException {
         Path file = Files.createFile(folder.resolve("file"));
         assertThatThrownBy(() -> folder(file.resolve("below")).requireUsable())
