@@ -234,6 +234,29 @@ class JournalTest {
                 .contains("the journal ends at entry", "its end was signed at entry");
     }
 
+    @Test
+    void workThatGoesOnAfterACutDoesNotHideIt() {
+        TestServer other = TestServer.withDemo();
+        other.start();
+        try {
+            JdbcTemplate jdbc = new JdbcTemplate(other.bean(DataSource.class));
+            TransactionTemplate transactions = other.bean(TransactionTemplate.class);
+            transactions.executeWithoutResult(
+                    status -> other.bean(Journal.class).write("inspector", "test.done", "first", Map.of()));
+            other.bean(SignedHeads.class).sign("test");
+            jdbc.update("DELETE FROM journal WHERE sequence = (SELECT sequence FROM journal_head)");
+            jdbc.update("UPDATE journal_head SET sequence = (SELECT MAX(sequence) FROM journal), hash ="
+                    + " (SELECT hash FROM journal ORDER BY sequence DESC FETCH FIRST 1 ROW ONLY)");
+            transactions.executeWithoutResult(
+                    status -> other.bean(Journal.class).write("inspector", "test.done", "second", Map.of()));
+            other.bean(SignedHeads.class).sign("test");
+            assertThat(other.bean(JournalCheck.class).run().sentence())
+                    .contains("not sound", "is not the one whose hash was signed");
+        } finally {
+            other.stop();
+        }
+    }
+
     /** As a forger would who has the database and the program, but not the key. */
     private static void computeAnew(JdbcTemplate jdbc) {
         String before = "";
@@ -265,7 +288,7 @@ class JournalTest {
             return check();
         });
         assertThat(outcome.sentence())
-                .contains("is not the one whose hash was signed", "the chain was computed anew")
+                .contains("is not the one whose hash was signed", "the chain was cut or computed anew")
                 .doesNotContain("the journal's chain breaks");
     }
 

@@ -3,6 +3,7 @@ package org.undanus.core.drawing;
 import java.util.Optional;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 
 /**
@@ -15,6 +16,16 @@ public record Standing(Optional<Verdict> verdict, Optional<String> judgement, Op
 
     public static Standing of(Judgement judgement) {
         return new Standing(Optional.of(judgement.verdict()), Optional.of(judgement.key()), Optional.empty());
+    }
+
+    /** Of what a requirement says of a unit; not shown where it says nothing. */
+    public static Standing of(Judgements judgements, String requirement, String component) {
+        return judgements.find(requirement, component).map(Standing::of).orElse(of(Verdict.NOT_SHOWN));
+    }
+
+    /** Its verdict in words, empty where it has none. */
+    public String said() {
+        return verdict.map(Verdict::title).orElse("");
     }
 
     public static Standing of(Verdict verdict) {

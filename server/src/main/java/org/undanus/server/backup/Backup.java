@@ -1,6 +1,7 @@
 package org.undanus.server.backup;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.FileSystem;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
@@ -50,7 +51,7 @@ public class Backup {
                 Files.write(zip.getPath(KEY), contents[1]);
             }
             Files.move(beside, file, StandardCopyOption.ATOMIC_MOVE);
-        } catch (IOException | DataAccessException e) {
+        } catch (IOException | UncheckedIOException | DataAccessException e) {
             discard(beside);
             throw new StartRefusedException("The backup could not be written to " + file + ": " + e.getMessage());
         }

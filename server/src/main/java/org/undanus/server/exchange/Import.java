@@ -57,6 +57,10 @@ final class Import implements ImportProgress {
             settle(State.CANCELLED);
         } catch (RuntimeException e) {
             fail(e);
+        } catch (Error e) {
+            // whoever waits must hear of it
+            fail(new IllegalStateException("The import ended by " + e, e));
+            throw e;
         } finally {
             FileSystemUtils.deleteRecursively(folder.toFile());
         }

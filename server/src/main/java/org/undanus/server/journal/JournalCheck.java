@@ -60,7 +60,7 @@ public class JournalCheck {
     /** One reading of everything. */
     private final class Run {
         private final SignedHeads.Read signed;
-        private final Map<Long, SignedHead> signedAt;
+        private final Map<Long, List<SignedHead>> signedAt;
         private final List<String> wrong;
         private final List<String> noted = new ArrayList<>();
         private final Map<String, Map<String, Journalled>> journalled = new HashMap<>();
@@ -73,8 +73,7 @@ public class JournalCheck {
         Run(SignedHeads.Read signed) {
             this.signed = signed;
             this.wrong = new ArrayList<>(signed.problems());
-            this.signedAt = signed.heads().stream()
-                    .collect(Collectors.toMap(SignedHead::sequence, head -> head, (first, second) -> second));
+            this.signedAt = signed.heads().stream().collect(Collectors.groupingBy(SignedHead::sequence));
         }
 
         Outcome outcome() {
@@ -120,11 +119,11 @@ public class JournalCheck {
                 firstBackwards = backwards++ == 0 ? entry.sequence() : firstBackwards;
             }
             latest = entry.at();
-            SignedHead head = signedAt.get(entry.sequence());
-            if (head != null && !head.hash().equals(entry.hash())) {
-                wrong.add("entry " + entry.sequence() + " is not the one whose hash was signed on "
-                        + MINUTE.format(head.at()) + ": the chain was computed anew");
-            }
+            // all that was ever signed there: work that went on after a cut must not hide it
+            signedAt.getOrDefault(entry.sequence(), List.of()).stream()
+                    .filter(head -> !head.hash().equals(entry.hash()))
+                    .forEach(head -> wrong.add("entry " + entry.sequence() + " is not the one whose hash was signed on "
+                            + MINUTE.format(head.at()) + ": the chain was cut or computed anew"));
             if (entry.action().equals(StockTaking.TAKEN)) {
                 takeStock(entry);
             } else {

@@ -21,7 +21,6 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
 
@@ -114,11 +113,11 @@ final class CircuitFigure {
         return diagram.spoken(Text.of(
                 "Overcurrent protective device {}: {}; conductor {}: {}; {}: {}",
                 deviceTitle,
-                said(device),
+                device.said(),
                 conductorTitle,
-                said(conductor),
+                conductor.said(),
                 disconnectTitle,
-                said(disconnect)));
+                disconnect.said()));
     }
 
     /** A switching device between two ends of the wires. */
@@ -149,10 +148,7 @@ final class CircuitFigure {
     }
 
     private Standing standing(String name) {
-        return judgements
-                .find("electrical." + name, component.id())
-                .map(Standing::of)
-                .orElse(Standing.of(Verdict.NOT_SHOWN));
+        return Standing.of(judgements, "electrical." + name, component.id());
     }
 
     /** The most pressing of several. */
@@ -161,10 +157,6 @@ final class CircuitFigure {
                 .map(this::standing)
                 .min(Comparator.comparing(standing -> standing.verdict().orElseThrow()))
                 .orElseThrow();
-    }
-
-    private static String said(Standing standing) {
-        return standing.verdict().orElseThrow().title();
     }
 
     private Text carries() {

@@ -19,7 +19,6 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Text;
@@ -77,18 +76,18 @@ final class PenetrationFigure {
                 .flatMap(Judgement::comparison)
                 .map(c -> Ratio.ofFraction(c.measured().value()));
         section(drawing, fall, drains);
-        drawing.aside(Text.of("{}", "fits? " + said(fits)), Place.of(LIST, 170), fits, Side.RIGHT);
+        drawing.aside(Text.of("{}", "fits? " + fits.said()), Place.of(LIST, 170), fits, Side.RIGHT);
         row(drawing, 1, "Hole as drilled", hole);
         row(drawing, 2, "Bundle, packed", packed);
         row(drawing, 3, "Hole to ask for", wanted);
-        drawing.aside(Text.of("{}", "drains? " + said(drains)), Place.of(LIST, 170 - 4 * ROW), drains, Side.RIGHT);
+        drawing.aside(Text.of("{}", "drains? " + drains.said()), Place.of(LIST, 170 - 4 * ROW), drains, Side.RIGHT);
         return drawing.spoken(Text.of(
                 "Hole {}, bundle {}: {}. Fall {}: {}",
                 length(hole),
                 length(packed),
-                said(fits),
+                fits.said(),
                 fall.map(f -> (Object) f).orElse("not read"),
-                said(drains)));
+                drains.said()));
     }
 
     private static void front(
@@ -161,10 +160,6 @@ final class PenetrationFigure {
     }
 
     private Standing standing(String requirement) {
-        return judgements.find(requirement, component.id()).map(Standing::of).orElse(Standing.of(Verdict.NOT_SHOWN));
-    }
-
-    private static String said(Standing standing) {
-        return standing.verdict().orElseThrow().title();
+        return Standing.of(judgements, requirement, component.id());
     }
 }

@@ -20,7 +20,6 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Text;
@@ -64,7 +63,7 @@ final class PsychrometricFigure {
         Optional<Temperature> dryBulb = temperature(RunningPoints.RETURN_DRY_BULB);
         Optional<Temperature> supply = temperature(RunningPoints.SUPPLY_DRY_BULB);
         Optional<Judgement> judgement = judgements.find("running.split", component.id());
-        Standing standing = judgement.map(Standing::of).orElse(Standing.of(Verdict.NOT_SHOWN));
+        Standing standing = Standing.of(judgements, "running.split", component.id());
         Optional<Comparison> band = judgement.flatMap(Judgement::comparison);
         Optional<Temperature> coldest = band.flatMap(c -> supplyAt(c, Bound.AT_MOST, dryBulb));
         Optional<Temperature> warmest = band.flatMap(c -> supplyAt(c, Bound.AT_LEAST, dryBulb));
@@ -100,7 +99,7 @@ final class PsychrometricFigure {
                 said(supply),
                 said(coldest),
                 said(warmest),
-                judgement.map(Judgement::verdict).orElse(Verdict.NOT_SHOWN).title()));
+                standing.said()));
     }
 
     private void axes(Drawing.Builder chart) {
