@@ -2,6 +2,7 @@ import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { api, ProblemError } from "../api/client";
 import { emptyPlan, type Plan } from "./plan";
+import { drawing, onScreen, piece } from "../walk/figures/drawing.fixture";
 import SitePage from "./SitePage.vue";
 
 vi.mock("../api/client", async (original) => ({
@@ -13,24 +14,46 @@ const get = vi.mocked(api.get);
 const post = vi.mocked(api.post);
 const put = vi.mocked(api.put);
 
-const move = {
-  component: "outdoor-1",
-  x: 3,
-  y: 2,
-  facing: 180,
-  sideways: "1 m right",
-  along: "",
-  text: "right",
-};
-const view = {
-  features: [],
-  units: [],
-  distances: [],
-  overlaps: ["outdoor-1 stands in House."],
-  hung: [],
-  cure: { outcome: "CURED", sentence: "Smallest cure: right.", moves: [move] },
-  turnedCure: { outcome: "NO_PLACE", sentence: "No place in the permitted area.", moves: [] },
-};
+const move = { component: "outdoor-1", x: 3, y: 2, facing: 180 };
+const sizes = ["outdoor-1", "outdoor-2"].map((component) => ({
+  component,
+  title: component,
+  outdoor: true,
+  width: 0.8,
+  depth: 0.3,
+  height: 0.6,
+  cabinet: "",
+}));
+
+const JUDGEMENTS = [
+  {
+    key: "a@outdoor-1",
+    title: "Back",
+    subject: "Outdoor unit",
+    verdict: "FAILS",
+    because: "short",
+    before: "MEETS",
+  },
+  { key: "b@outdoor-2", title: "Front", subject: "Second unit", verdict: "MEETS", because: "" },
+  { key: "c@indoor-1", title: "Height", subject: "Wall unit", verdict: "NOT_SHOWN", because: "" },
+];
+
+/** What the server would make of a drawing: a piece for each thing, and the move asked for. */
+function trial(path: string, plan: Plan) {
+  const mayTurn = path.includes("mayTurn=true");
+  return {
+    figure: drawing(
+      "Site",
+      plan.features.map((f) => piece("AREA", { role: "CABINET", thing: f.id })),
+    ),
+    overlaps: ["outdoor-1 stands in House."],
+    cure: mayTurn
+      ? { sentence: "No place in the permitted area.", moves: [] }
+      : { sentence: "Smallest cure: right.", moves: [move] },
+    units: sizes,
+    judgements: JUDGEMENTS,
+  };
+}
 
 function drawn(): Plan {
   return {
@@ -51,36 +74,20 @@ beforeEach(() => {
   get.mockImplementation((path: string) =>
     Promise.resolve(
       path.includes("site-plan")
-        ? { version: 4, plan: drawn(), view }
-        : path.includes("stations")
-          ? { siting: [] }
-          : {
-              id: "i",
-              title: "Lido",
-              building: "Lido",
-              display: "SI",
-              components: [
-                { id: "outdoor-1", kind: "OUTDOOR", title: "Outdoor unit" },
-                { id: "outdoor-2", kind: "OUTDOOR", title: "Second unit" },
-              ],
-            },
+        ? { version: 4, plan: drawn(), units: sizes }
+        : {
+            id: "i",
+            title: "Lido",
+            building: "Lido",
+            display: "SI",
+            components: [
+              { id: "outdoor-1", kind: "OUTDOOR", title: "Outdoor unit" },
+              { id: "outdoor-2", kind: "OUTDOOR", title: "Second unit" },
+            ],
+          },
     ),
   );
-  post.mockResolvedValue({
-    view,
-    judgements: [
-      {
-        key: "a@outdoor-1",
-        title: "Back",
-        subject: "Outdoor unit",
-        verdict: "FAILS",
-        because: "short",
-        before: "MEETS",
-      },
-      { key: "b@outdoor-2", title: "Front", subject: "Second unit", verdict: "MEETS", because: "" },
-      { key: "c@indoor-1", title: "Height", subject: "Wall unit", verdict: "NOT_SHOWN", because: "" },
-    ],
-  });
+  post.mockImplementation((path: string, plan: unknown) => Promise.resolve(trial(path, plan as Plan)));
 });
 afterEach(() => vi.resetAllMocks());
 
@@ -89,6 +96,12 @@ async function page() {
   await flushPromises();
   await flushPromises();
   return wrapper;
+}
+
+/** Until what was drawn has been tried. */
+async function settled() {
+  await new Promise((done) => setTimeout(done, 150));
+  await flushPromises();
 }
 
 function button(wrapper: Awaited<ReturnType<typeof page>>, words: string) {
@@ -114,6 +127,7 @@ test("the move is done, undone, and turning is another question", async () => {
   expect(kept.features[0]?.properties.facing).toBe(180);
   await button(wrapper, "Undo").trigger("click");
   await wrapper.find(".cure input").setValue(true);
+  await flushPromises();
   expect(wrapper.find(".cure").text()).toContain("No place in the permitted area");
 });
 
@@ -121,7 +135,8 @@ test("things are added and units placed; a unit on the site is not offered again
   const wrapper = await page();
   expect(button(wrapper, "Place Outdoor unit")).toBeUndefined();
   await button(wrapper, "Place Second unit").trigger("click");
-  expect(wrapper.findAll("g.unit")).toHaveLength(2);
+  await settled();
+  expect(wrapper.findAll("[data-thing]")).toHaveLength(2);
   await wrapper.find(".adds select").setValue("vent");
   await button(wrapper, "Add").trigger("click");
   expect(wrapper.find(".panel h2").text()).toBe("vent");
@@ -135,11 +150,11 @@ test("what was drawn and left unkept is taken up again, and can be given up for 
   first.unmount();
   const again = await page();
   expect(again.find("p[role=status].problem").text()).toContain("Taken up again");
-  expect(again.findAll("g.unit")).toHaveLength(2);
+  expect(again.findAll("[data-thing]")).toHaveLength(2);
   await button(again, "Back to what is kept").trigger("click");
   await flushPromises();
   await flushPromises();
-  expect(again.findAll("g.unit")).toHaveLength(1);
+  expect(again.findAll("[data-thing]")).toHaveLength(1);
   expect(again.text()).not.toContain("Taken up again");
 });
 
@@ -156,7 +171,29 @@ test("what cannot be kept is said and stays drawn", async () => {
     new ProblemError({ status: 422, detail: "outdoor-1 stands in House. Nothing was saved." }),
   );
   await button(wrapper, "Keep the drawing").trigger("click");
-  await flushPromises();
+  await settled();
   expect(wrapper.find(".problem").text()).toContain("Nothing was saved");
-  expect(wrapper.findAll("g.unit")).toHaveLength(2);
+  expect(wrapper.findAll("[data-thing]")).toHaveLength(2);
+});
+
+test("a thing is dragged on a sheet that stays still, and tried where it is let go", async () => {
+  const wrapper = await page();
+  const canvas = wrapper.find(".canvas");
+  (canvas.element as HTMLElement).setPointerCapture = () => undefined;
+  onScreen(wrapper.find("svg").element);
+  await wrapper.find("[data-thing]").trigger("pointerdown", { clientX: 100, clientY: 100, pointerId: 1 });
+  await canvas.trigger("pointermove", { clientX: 150, clientY: 100 });
+  await settled();
+  const [path, plan] = post.mock.calls.at(-1) as [string, Plan];
+  expect(path).toContain("view=0%2C0%2C3%2C2");
+  expect(plan.features[0]?.geometry.coordinates).toEqual([2.5, 2]);
+  expect(wrapper.find("polygon.held").exists()).toBe(true);
+  await canvas.trigger("pointerup");
+  await settled();
+  expect(post.mock.calls.at(-1)?.[0]).not.toContain("view=");
+  expect(wrapper.find("polygon.held").exists()).toBe(false);
+  await button(wrapper, "Undo").trigger("click");
+  await settled();
+  const undone = post.mock.calls.at(-1)?.[1] as Plan;
+  expect(undone.features[0]?.geometry.coordinates).toEqual([2, 2]);
 });

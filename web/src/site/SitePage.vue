@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, toRef, watchEffect } from "vue";
-import type { Schemas } from "../api/client";
+import { computed, onBeforeUnmount, ref, toRef, watch, watchEffect } from "vue";
 import { notice } from "../frame/notice";
 import { useKeys } from "../frame/useKeys";
 import { usePlaces } from "../frame/usePlaces";
@@ -8,19 +7,16 @@ import { when } from "../frame/when";
 import VerdictMark from "../walk/VerdictMark.vue";
 import UnitTabs from "../walk/figures/UnitTabs.vue";
 import { ORDER } from "../walk/verdicts";
+import DrawingFigure from "../walk/figures/DrawingFigure.vue";
 import FeaturePanel from "./FeaturePanel.vue";
 import LengthField from "./LengthField.vue";
 import {
-  AREAS,
-  bounds,
-  cabinet,
-  framed,
+  begun,
   freeId,
   inWords,
   KINDS,
-  LINES,
-  moved,
   outline,
+  placed,
   snapped,
   withOutline,
   type Plan,
@@ -28,7 +24,7 @@ import {
   type Position,
   type Wall,
 } from "./plan";
-import PlanSvg from "./PlanSvg.vue";
+import { cornersOf, useDrag } from "./useDrag";
 import { useSite } from "./useSite";
 import WallEditor from "./WallEditor.vue";
 
@@ -38,14 +34,14 @@ const { installation, plan, view, judgements, problem, clash, past, unsaved, tak
 const { heading } = usePlaces();
 
 const PLAN = "plan";
-const NEAR_METRES = 0.06;
 const GRADES = ["witnessed", "logged", "recorded", "stated"];
 
 const tab = ref("");
 const chosen = ref("");
 const adding = ref("obstacle");
 const mayTurn = ref(false);
-const drawing = ref<InstanceType<typeof PlanSvg>>();
+const whole = ref(false);
+const drawing = ref<InstanceType<typeof DrawingFigure>>();
 const canvas = ref<HTMLElement>();
 
 watchEffect(() => {
@@ -62,21 +58,9 @@ const tabs = computed(() => [
 ]);
 const feature = computed(() => plan.value.features.find((f) => f.id === chosen.value));
 const unplaced = computed(() => outdoor.value.filter((c) => !plan.value.features.some((f) => f.id === c.id)));
-const cure = computed(() => (mayTurn.value ? view.value?.turnedCure : view.value?.cure));
-const wallSize = computed(() => indoor.value.find((s) => s.component === tab.value));
-const drawnWall = computed(() => plan.value.undanus.walls.find((w) => w.component === tab.value));
-const wall = computed(
-  (): Wall | undefined =>
-    drawnWall.value ??
-    (wallSize.value && {
-      component: tab.value,
-      width: 4,
-      ceiling: 2.6,
-      left: 1.5,
-      underside: 2,
-      items: [],
-    }),
-);
+const wallOf = computed(() => (tab.value && tab.value !== PLAN ? tab.value : undefined));
+const wallSize = computed(() => indoor.value.find((s) => s.component === wallOf.value));
+const wall = computed(() => plan.value.undanus.walls.find((w) => w.component === wallOf.value));
 
 function titleOf(id: string): string {
   return (
@@ -86,198 +70,70 @@ function titleOf(id: string): string {
 }
 
 function sizeOf(id: string) {
-  const known =
-    view.value?.units.find((u) => u.component === id) ?? sizes.value.find((s) => s.component === id);
-  return known ? { width: known.width, depth: known.depth } : { width: 0.8, depth: 0.35 };
+  return sizes.value.find((s) => s.component === id) ?? { width: 0.8, depth: 0.35 };
 }
 
-function cabinetOf(id: string): string {
-  return view.value?.units.find((u) => u.component === id)?.cabinet ?? "";
-}
-
-/** What the server answered, with places and outlines as they are being drawn. */
-const shown = computed((): Schemas["PlanView"] | undefined => {
-  const answered = view.value;
-  const features = plan.value.features
-    .filter((f) => f.properties.kind !== "unit")
-    .map((f) => ({
-      id: f.id,
-      kind: f.properties.kind,
-      title: f.properties.title ?? "",
-      solid: answered?.features.find((known) => known.id === f.id)?.solid ?? false,
-      closed: f.geometry.type === "Polygon",
-      points: outline(f).map(([x, y]) => ({ x, y })),
-    }));
-  const units = plan.value.features
-    .filter((f) => f.properties.kind === "unit")
-    .map((f) => ({
-      component: f.id,
-      title: outdoor.value.find((c) => c.id === f.id)?.title ?? f.id,
-      x: outline(f)[0]?.[0] ?? 0,
-      y: outline(f)[0]?.[1] ?? 0,
-      facing: f.properties.facing ?? 0,
-      ...sizeOf(f.id),
-      cabinet: cabinetOf(f.id),
-      verdict: answered?.units.find((u) => u.component === f.id)?.verdict ?? ("NOT_SHOWN" as const),
-    }));
-  const none = { outcome: "NO_AREA" as const, sentence: "", moves: [] };
-  return {
-    features,
-    units,
-    distances: answered?.distances ?? [],
-    overlaps: answered?.overlaps ?? [],
-    hung: answered?.hung ?? [],
-    cure: answered?.cure ?? none,
-    turnedCure: answered?.turnedCure ?? none,
-  };
-});
-
-/** Kept still while something is dragged. */
-const still = ref<ReturnType<typeof bounds>>();
-const whole = ref(false);
-const frame = computed(() => {
-  if (still.value) {
-    return still.value;
-  }
-  const all = shown.value;
-  if (whole.value && all?.features.length) {
-    return bounds(all.features.flatMap((f) => f.points.map((p): Position => [p.x, p.y])));
-  }
-  return framed(all ?? { features: [], units: [] });
-});
-
-let drag: { id: string; corner?: number; from: Position; before: Plan; feature: PlanFeature } | undefined;
-
-function where(event: PointerEvent): Position {
-  const svg = canvas.value?.querySelector("svg");
-  return svg && drawing.value ? drawing.value.place(event, svg) : [0, 0];
-}
+const corners = (f: PlanFeature) => cornersOf(f, sizeOf(f.id));
+const drag = useDrag(site, canvas, (event: PointerEvent) => drawing.value?.place(event) ?? [0, 0], corners);
 
 function grab(id: string, event: PointerEvent, corner?: number) {
-  const held = plan.value.features.find((f) => f.id === id);
-  if (!held) {
-    return;
-  }
   chosen.value = id;
-  still.value = frame.value;
-  drag = { id, corner, from: where(event), before: plan.value, feature: held };
-  canvas.value?.setPointerCapture(event.pointerId);
+  drag.grab(id, event, corner);
 }
 
-/** Edges of everything but the one that moves: what it may snap onto. */
-function edges(id: string): { x: number[]; y: number[] } {
-  const others = [
-    ...plan.value.features.filter((f) => f.id !== id && f.properties.kind !== "unit").map(outline),
-    ...(shown.value?.units.filter((u) => u.component !== id).map((u) => cabinet(u)) ?? []),
-  ].map(bounds);
-  return {
-    x: others.flatMap((b) => [b.left, b.right]),
-    y: others.flatMap((b) => [b.low, b.high]),
+const room = ref({ width: 640, height: 400 });
+const watching = new ResizeObserver(([seen]) => {
+  const box = seen?.contentRect;
+  if (box?.width) {
+    room.value = { width: within(box.width), height: within(box.height) };
+  }
+});
+const within = (dots: number) => Math.min(2000, Math.max(240, Math.floor(dots)));
+watch(canvas, (now, before) => {
+  if (before) {
+    watching.unobserve(before);
+  }
+  if (now) {
+    watching.observe(now);
+  }
+});
+onBeforeUnmount(() => watching.disconnect());
+
+/** While something is dragged the sheet stays where it is. */
+watch([room, wallOf, chosen, mayTurn, whole, drag.held], () => {
+  const measure = view.value?.figure?.measure;
+  const held = drag.held.value && measure;
+  site.look.value = {
+    ...room.value,
+    wall: wallOf.value,
+    chosen: chosen.value,
+    mayTurn: mayTurn.value,
+    whole: whole.value,
+    view: held ? [held.left, held.low, held.right, held.high].join(",") : undefined,
   };
-}
+});
 
-/** How far a shape moves when one of its edges is drawn onto another. */
-function pull(low: number, high: number, by: number, onto: number[]): number {
-  const a = snapped(low + by, onto, NEAR_METRES) - low;
-  const b = snapped(high + by, onto, NEAR_METRES) - high;
-  return onto.some((o) => Math.abs(high + b - o) < 1e-9) && !onto.some((o) => Math.abs(low + a - o) < 1e-9)
-    ? b
-    : a;
-}
-
-function move(event: PointerEvent) {
-  if (!drag) {
-    return;
-  }
-  const held = drag;
-  const [x, y] = where(event);
-  const onto = edges(held.id);
-  const dx = x - held.from[0];
-  const dy = y - held.from[1];
-  let next: PlanFeature;
-  if (held.corner !== undefined) {
-    const points = outline(held.feature).map((p, i): Position =>
-      i === held.corner
-        ? [snapped(p[0] + dx, onto.x, NEAR_METRES), snapped(p[1] + dy, onto.y, NEAR_METRES)]
-        : p,
-    );
-    next = withOutline(held.feature, points);
-  } else {
-    const unit = held.feature.properties.kind === "unit";
-    const [cx, cy] = outline(held.feature)[0] ?? [0, 0];
-    const b = bounds(
-      unit
-        ? cabinet({ x: cx, y: cy, facing: held.feature.properties.facing ?? 0, ...sizeOf(held.id) })
-        : outline(held.feature),
-    );
-    next = moved(held.feature, pull(b.left, b.right, dx, onto.x), pull(b.low, b.high, dy, onto.y));
-  }
-  site.change(site.withFeature(held.id, next), null);
-}
-
-function drop() {
-  if (drag) {
-    const before = drag.before;
-    drag = undefined;
-    still.value = undefined;
-    if (before !== plan.value) {
-      past.value = [...past.value, before];
-    }
-  }
+function middle(): Position {
+  const m = view.value?.figure?.measure;
+  return m ? [snapped((m.left + m.right) / 2, [], 0), snapped((m.low + m.high) / 2, [], 0)] : [0, 0];
 }
 
 function add() {
-  const middle: Position = [
-    snapped((frame.value.left + frame.value.right) / 2, [], 0),
-    snapped((frame.value.low + frame.value.high) / 2, [], 0),
-  ];
-  const [x, y] = middle;
   const id = freeId(plan.value, adding.value);
-  const properties = {
-    kind: adding.value,
-    title: "",
-    bottom: 0,
-    top: LINES.includes(adding.value) ? 2 : 1.5,
-  };
-  const geometry: PlanFeature["geometry"] = AREAS.includes(adding.value)
-    ? {
-        type: "Polygon",
-        coordinates: [
-          [
-            [x - 0.5, y - 0.5],
-            [x + 0.5, y - 0.5],
-            [x + 0.5, y + 0.5],
-            [x - 0.5, y + 0.5],
-            [x - 0.5, y - 0.5],
-          ],
-        ],
-      }
-    : LINES.includes(adding.value)
-      ? {
-          type: "LineString",
-          coordinates: [
-            [x - 0.5, y],
-            [x + 0.5, y],
-          ],
-        }
-      : { type: "Point", coordinates: middle };
-  site.change(site.withFeature(id, { type: "Feature", id, geometry, properties }));
+  site.change(site.withFeature(id, begun(adding.value, id, middle())));
   chosen.value = id;
 }
 
 function placeUnit(component: string) {
-  const x = snapped((frame.value.left + frame.value.right) / 2, [], 0);
-  const y = snapped((frame.value.low + frame.value.high) / 2, [], 0);
-  site.change(
-    site.withFeature(component, {
-      type: "Feature",
-      id: component,
-      geometry: { type: "Point", coordinates: [x, y] },
-      properties: { kind: "unit", facing: 270, base: 0.1 },
-    }),
-  );
+  site.change(site.withFeature(component, placed(component, middle())));
   chosen.value = component;
 }
+
+/** What is drawn here and not laid out yet, over what is. */
+const outlined = computed(() => {
+  const f = feature.value;
+  return f && f.geometry.type !== "Point" ? outline(f) : [];
+});
 
 function remove() {
   site.change(site.withFeature(chosen.value, undefined));
@@ -285,7 +141,7 @@ function remove() {
 }
 
 function doTheMove() {
-  const moves = cure.value?.moves ?? [];
+  const moves = view.value?.cure?.moves ?? [];
   const features = plan.value.features.map((f) => {
     const to = moves.find((m) => m.component === f.id);
     return to
@@ -336,7 +192,7 @@ async function bringIn(event: Event) {
 
 /** What is open as drawn, of the unit looked at or of all; what would turn out otherwise than kept comes first. */
 const listed = computed(() => {
-  const looked = tab.value && tab.value !== PLAN ? tab.value : chosen.value;
+  const looked = wallOf.value ?? chosen.value;
   const unit = installation.value?.components.some((c) => c.id === looked) ? looked : "";
   return judgements.value
     ?.filter((j) => !unit || j.key.endsWith(`@${unit}`))
@@ -382,30 +238,42 @@ useKeys({ z: () => site.undo() });
     </p>
     <div v-if="installation" class="body">
       <div class="sheet">
-        <template v-if="!tab || tab === PLAN">
-          <div ref="canvas" class="canvas" @pointermove="move" @pointerup="drop" @pointercancel="drop">
-            <PlanSvg
-              v-if="shown"
+        <template v-if="!wallOf">
+          <div
+            ref="canvas"
+            class="canvas"
+            @pointermove="drag.move"
+            @pointerup="drag.drop"
+            @pointercancel="drag.drop"
+          >
+            <DrawingFigure
+              v-if="view?.figure"
               ref="drawing"
-              v-slot="{ px, py }"
-              :view="shown"
-              :cure="cure"
-              :chosen="chosen"
-              :frame="frame"
-              @grab="(item, event) => grab(item, event)"
+              v-slot="{ onSheet }"
+              :drawing="view.figure"
+              :lit="[chosen]"
+              @grab="(thing, event) => grab(thing, event)"
             >
-              <template v-if="feature && feature.geometry.type !== 'Point'">
-                <circle
-                  v-for="(corner, index) in outline(feature)"
-                  :key="index"
-                  :cx="px(corner[0])"
-                  :cy="py(corner[1])"
-                  r="9"
-                  class="corner"
-                  @pointerdown.stop="grab(feature.id, $event, index)"
-                />
-              </template>
-            </PlanSvg>
+              <polygon
+                v-if="feature && drag.held.value"
+                class="held"
+                :points="
+                  corners(feature)
+                    .map(([x, y]) => onSheet(x, y))
+                    .map(({ x, y }) => `${x},${y}`)
+                    .join(' ')
+                "
+              />
+              <circle
+                v-for="(corner, index) in outlined"
+                :key="index"
+                :cx="onSheet(...corner).x"
+                :cy="onSheet(...corner).y"
+                r="9"
+                class="corner"
+                @pointerdown.stop="grab(chosen, $event, index)"
+              />
+            </DrawingFigure>
           </div>
           <div class="adds">
             <select v-model="adding" class="field" aria-label="What to add">
@@ -426,36 +294,32 @@ useKeys({ z: () => site.undo() });
             </button>
           </div>
         </template>
-        <p v-if="wall && !drawnWall" class="quiet">
-          This wall is not drawn yet, and not judged by. Drag the unit or type a figure to begin.
-        </p>
         <WallEditor
-          v-if="wall && wallSize"
+          v-if="wallSize"
           :wall="wall"
-          :title="wallSize.title"
-          :size="wallSize"
-          :hung="view?.hung.find((h) => h.component === tab)"
+          :unit="wallSize"
+          :figure="view?.figure"
           @change="changeWall"
         />
       </div>
       <aside>
-        <section v-if="cure && (!tab || tab === PLAN)" class="cure">
-          <p role="status">{{ cure.sentence }}</p>
+        <section v-if="view?.cure && !wallOf" class="cure">
+          <p role="status">{{ view.cure.sentence }}</p>
           <label><input v-model="mayTurn" type="checkbox" /> Units may be turned by quarter turns</label>
-          <button v-if="cure.moves.length" type="button" class="button" @click="doTheMove">
+          <button v-if="view.cure.moves.length" type="button" class="button" @click="doTheMove">
             Do this move
           </button>
         </section>
-        <p v-for="overlap in shown?.overlaps" :key="overlap" class="error" role="alert">{{ overlap }}</p>
+        <p v-for="overlap in view?.overlaps" :key="overlap" class="error" role="alert">{{ overlap }}</p>
         <FeaturePanel
-          v-if="feature && (!tab || tab === PLAN)"
+          v-if="feature && !wallOf"
           :feature="feature"
           :title="titleOf(feature.id)"
-          :cabinet="cabinetOf(feature.id)"
+          :cabinet="sizes.find((s) => s.component === feature?.id)?.cabinet ?? ''"
           @change="site.change(site.withFeature(chosen, $event))"
           @remove="remove"
         />
-        <p v-else-if="!tab || tab === PLAN" class="quiet">
+        <p v-else-if="!wallOf" class="quiet">
           Drag things, or tap one to type its dimensions. Edges snap to each other and to whole centimetres.
         </p>
         <p v-if="!listed" class="quiet">Not judged yet.</p>
@@ -553,6 +417,15 @@ useKeys({ z: () => site.undo() });
   min-height: 260px;
   border: 1px solid var(--hair);
   background: var(--paper);
+  overflow: hidden;
+  touch-action: none;
+}
+
+.held {
+  fill: none;
+  stroke: var(--lake);
+  stroke-width: 2;
+  pointer-events: none;
 }
 
 .corner {

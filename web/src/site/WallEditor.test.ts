@@ -1,5 +1,6 @@
 import { mount } from "@vue/test-utils";
 import { expect, test, vi } from "vitest";
+import { drawing, onScreen, piece } from "../walk/figures/drawing.fixture";
 import LengthField from "./LengthField.vue";
 import type { Wall } from "./plan";
 import WallEditor from "./WallEditor.vue";
@@ -14,52 +15,54 @@ const wall: Wall = {
   underside: 2,
   items: [{ kind: "electronics", title: "Clock", x: 3, y: 1.8, width: 0.3, height: 0.3 }],
 };
-const size = {
+const unit = {
   component: "indoor-1",
   title: "Wall unit",
   outdoor: false,
   width: 0.8,
   depth: 0.2,
   height: 0.3,
-  sized: true,
-  sides: [],
+  cabinet: "800 mm × 200 mm",
 };
 
-function editor() {
-  const wrapper = mount(WallEditor, { props: { wall, title: "Wall unit", size } });
-  const svg = wrapper.find("svg").element as SVGSVGElement & { setPointerCapture: () => void };
-  svg.setPointerCapture = () => undefined;
-  svg.getBoundingClientRect = () => ({ left: 0, top: 0, width: 640, height: 400 }) as DOMRect;
+function editor(drawn: Wall | undefined = wall) {
+  const figure = drawing("Wall", [piece("AREA", { thing: "item-0" }), piece("AREA", { thing: "unit" })]);
+  const wrapper = mount(WallEditor, { props: { wall: drawn, unit, figure: drawn && figure } });
+  const sheet = wrapper.find(".sheet");
+  if (sheet.exists()) {
+    (sheet.element as HTMLElement).setPointerCapture = () => undefined;
+    onScreen(wrapper.find("svg").element);
+  }
   return wrapper;
 }
 
 test("the unit is dragged along its wall and settles when let go", async () => {
   const wrapper = editor();
-  const unit = wrapper.findAll("g").at(-1)!;
-  await unit.trigger("pointerdown", { clientX: 300, clientY: 200, pointerId: 1 });
-  await wrapper.find("svg").trigger("pointermove", { clientX: 370, clientY: 200 });
+  const [, cabinet] = wrapper.findAll("polygon");
+  await cabinet?.trigger("pointerdown", { clientX: 100, clientY: 50, pointerId: 1 });
+  await wrapper.find(".sheet").trigger("pointermove", { clientX: 150, clientY: 50 });
   const [moved, settled] = wrapper.emitted("change")?.[0] as [Wall, boolean];
-  expect(moved.left).toBeGreaterThan(1.4);
+  expect(moved.left).toBeCloseTo(1.5);
   expect(moved.underside).toBeCloseTo(2);
   expect(settled).toBe(false);
-  await wrapper.find("svg").trigger("pointerup");
+  await wrapper.find(".sheet").trigger("pointerup");
   expect((wrapper.emitted("change")?.at(-1) as [Wall, boolean])[1]).toBe(true);
 });
 
-test("where it hangs is said in the reader's units, in the server's words", async () => {
-  const wrapper = editor();
-  expect(wrapper.findAll("text.dimension")).toHaveLength(0);
-  await wrapper.setProps({ hung: { component: "indoor-1", fromLeft: "3 ft 3 in", overFloor: "6 ft 7 in" } });
-  expect(wrapper.findAll("text.dimension").map((t) => t.text())).toEqual([
-    "3 ft 3 in",
-    "6 ft 7 in over the floor",
-  ]);
+test("a wall that is not drawn yet is begun with usual sizes, and only when asked", async () => {
+  const wrapper = mount(WallEditor, { props: { unit } });
+  expect(wrapper.text()).toContain("not judged by");
+  expect(wrapper.emitted("change")).toBeUndefined();
+  await wrapper.get("button").trigger("click");
+  const [begun, settled] = wrapper.emitted("change")?.[0] as [Wall, boolean];
+  expect(begun).toMatchObject({ component: "indoor-1", items: [] });
+  expect(settled).toBe(true);
 });
 
 test("a thing on the wall is renamed and made something else", async () => {
   const wrapper = editor();
-  await wrapper.findAll("g")[0]?.trigger("pointerdown", { clientX: 0, clientY: 0, pointerId: 1 });
-  await wrapper.find("svg").trigger("pointerup");
+  await wrapper.findAll("polygon")[0]?.trigger("pointerdown", { clientX: 0, clientY: 0, pointerId: 1 });
+  await wrapper.find(".sheet").trigger("pointerup");
   await wrapper.find("input[maxlength]").setValue("Stove");
   await wrapper.find("select").setValue("heat-source");
   const changes = wrapper.emitted("change") as [Wall][];
@@ -72,8 +75,8 @@ test("things are added to the wall and taken away", async () => {
   const [add, takeAway] = wrapper.findAll("button");
   await add?.trigger("click");
   expect((wrapper.emitted("change")?.[0] as [Wall])[0].items).toHaveLength(2);
-  await wrapper.findAll("g")[0]?.trigger("pointerdown", { clientX: 0, clientY: 0, pointerId: 1 });
-  await wrapper.find("svg").trigger("pointerup");
+  await wrapper.findAll("polygon")[0]?.trigger("pointerdown", { clientX: 0, clientY: 0, pointerId: 1 });
+  await wrapper.find(".sheet").trigger("pointerup");
   await takeAway?.trigger("click");
   expect((wrapper.emitted("change")?.at(-1) as [Wall])[0].items).toHaveLength(0);
 });

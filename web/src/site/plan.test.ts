@@ -3,7 +3,6 @@ import {
   bounds,
   cabinet,
   emptyPlan,
-  framed,
   freeId,
   moved,
   outline,
@@ -105,20 +104,6 @@ describe("snapping", () => {
   ])("%d near %j is %d", (value, onto, expected) => {
     expect(snapped(value, onto as number[], 0.06)).toBe(expected);
   });
-});
-
-test("the frame shows what stands there, and the boundary only where nothing does", () => {
-  const plot = {
-    kind: "boundary",
-    points: [
-      { x: -10, y: -10 },
-      { x: 10, y: 10 },
-    ],
-  };
-  const post = { kind: "obstacle", points: [{ x: 1, y: 1 }] };
-  expect(framed({ features: [plot, post], units: [] }).left).toBeCloseTo(0.6);
-  expect(framed({ features: [plot], units: [] }).left).toBeCloseTo(-10.4);
-  expect(framed({ features: [], units: [] }).right).toBeGreaterThan(5);
 });
 
 test("ids are not used twice", () => {

@@ -1,4 +1,4 @@
-/** The site's drawing as the server keeps it: GeoJSON in local metres, and how it is put on the screen. */
+/** The site's drawing as the server keeps it: GeoJSON in local metres. */
 
 export type Position = [number, number];
 
@@ -137,22 +137,6 @@ export function cabinet(u: {
   return places.map(([ahead, side]) => [u.x + f[0] * ahead - f[1] * side, u.y + f[1] * ahead + f[0] * side]);
 }
 
-/** The rectangle to draw: all that stands on the site with some room about it; the boundary only where nothing does. */
-export function framed(view: {
-  features: { kind: string; points: { x: number; y: number }[] }[];
-  units: { x: number; y: number; facing: number; width: number; depth: number }[];
-}) {
-  const place = (f: { points: { x: number; y: number }[] }) => f.points.map((p): Position => [p.x, p.y]);
-  const edges = ["boundary", "area", "ground"];
-  const standing = [
-    ...view.features.filter((f) => !edges.includes(f.kind)).flatMap(place),
-    ...view.units.flatMap((u) => cabinet(u)),
-  ];
-  const all = standing.length ? standing : view.features.flatMap(place);
-  const b = all.length ? bounds(all) : { left: 0, right: 8, low: 0, high: 5 };
-  return { left: b.left - 0.4, right: b.right + 0.4, low: b.low - 0.4, high: b.high + 0.4 };
-}
-
 /** To the nearest centimetre, or onto a value close by. */
 export function snapped(value: number, onto: number[], near: number): number {
   const grid = Math.round(value * 100) / 100;
@@ -173,4 +157,46 @@ export function freeId(plan: Plan, stem: string): string {
     number++;
   }
   return `${stem}-${number}`;
+}
+
+/** A thing as it is first put on a site, a metre across. */
+export function begun(kind: string, id: string, [x, y]: Position): PlanFeature {
+  const geometry: PlanFeature["geometry"] = AREAS.includes(kind)
+    ? {
+        type: "Polygon",
+        coordinates: [
+          [
+            [x - 0.5, y - 0.5],
+            [x + 0.5, y - 0.5],
+            [x + 0.5, y + 0.5],
+            [x - 0.5, y + 0.5],
+            [x - 0.5, y - 0.5],
+          ],
+        ],
+      }
+    : LINES.includes(kind)
+      ? {
+          type: "LineString",
+          coordinates: [
+            [x - 0.5, y],
+            [x + 0.5, y],
+          ],
+        }
+      : { type: "Point", coordinates: [x, y] };
+  return {
+    type: "Feature",
+    id,
+    geometry,
+    properties: { kind, title: "", bottom: 0, top: LINES.includes(kind) ? 2 : 1.5 },
+  };
+}
+
+/** A unit as it is first put on a site. */
+export function placed(component: string, [x, y]: Position): PlanFeature {
+  return {
+    type: "Feature",
+    id: component,
+    geometry: { type: "Point", coordinates: [x, y] },
+    properties: { kind: "unit", facing: 270, base: 0.1 },
+  };
 }

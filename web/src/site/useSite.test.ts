@@ -27,13 +27,11 @@ function answers() {
   get.mockImplementation((path: string) =>
     Promise.resolve(
       path.includes("site-plan")
-        ? { version: 2, plan: emptyPlan() }
-        : path.includes("stations")
-          ? { siting: [] }
-          : { id: "i", display: "SI", components: [] },
+        ? { version: 2, plan: emptyPlan(), units: [] }
+        : { id: "i", display: "SI", components: [] },
     ),
   );
-  post.mockResolvedValue({ view: { cure: {} }, judgements: [] });
+  post.mockResolvedValue({ units: [], overlaps: [], judgements: [] });
 }
 
 let scope = effectScope();

@@ -8,14 +8,28 @@ import { emptyPlan, type Plan, type PlanFeature, type Wall } from "./plan";
 
 const TRIAL_EVERY_MS = 120;
 
+/** What of a site is shown, and how large. */
+export interface Look {
+  width: number;
+  height: number;
+  wall?: string;
+  chosen?: string;
+  mayTurn?: boolean;
+  whole?: boolean;
+  view?: string;
+}
+
 /** The drawing of one site: what is drawn, how it would be judged as it stands, and what is kept. */
 export function useSite(id: Ref<string>) {
   const { units, ofBook } = useUnits();
   const { person } = useSession();
   const installation = shallowRef<Schemas["InstallationView"]>();
   const sizes = shallowRef<Schemas["SitedUnitView"][]>([]);
+  /** How the drawing is to be shown; asked for with every trial. */
+  const look = shallowRef<Look>({ width: 640, height: 400 });
   const plan = shallowRef<Plan>(emptyPlan());
-  const view = shallowRef<Schemas["PlanView"]>();
+  /** What the server made of it: the figure laid out, what cannot be, and the smallest move. */
+  const view = shallowRef<Schemas["TrialView"]>();
   /** Nothing while no answer has come yet. */
   const judgements = shallowRef<Schemas["VerdictView"][]>();
   const version = ref(0);
@@ -50,20 +64,14 @@ export function useSite(id: Ref<string>) {
     try {
       const facts = await api.get<Schemas["InstallationView"]>(`/api/installations/${id.value}`);
       ofBook.value = facts.display;
-      const [drawing, figures] = await Promise.all([
-        api.get<Schemas["DrawingView"]>(`${path.value}?units=${units()}`),
-        api.get<Schemas["FiguresView"]>(
-          `/api/installations/${id.value}/stations/siting/figures?units=${units()}`,
-        ),
-      ]);
+      const drawing = await api.get<Schemas["DrawingView"]>(`${path.value}?units=${units()}`);
       if (mine !== loads) {
         return;
       }
       installation.value = facts;
-      sizes.value = figures.siting ?? [];
+      sizes.value = drawing.units;
       kept.value = (drawing.plan as unknown as Plan | undefined) ?? emptyPlan();
       version.value = drawing.version;
-      view.value = drawing.view;
       plan.value = kept.value;
       past.value = [];
       const draft = drafts.of(own.value);
@@ -96,13 +104,20 @@ export function useSite(id: Ref<string>) {
     }
   }
 
+  function trialPath(): string {
+    const asked = Object.entries(look.value).filter(([, value]) => value !== undefined && value !== "");
+    const query = new URLSearchParams(asked.map(([name, value]) => [name, String(value)]));
+    return `${path.value}/trial?units=${units()}&${query.toString()}`;
+  }
+
   async function attempt() {
     last = Date.now();
     const mine = ++asked;
     try {
-      const trial = await api.post<Schemas["TrialView"]>(`${path.value}/trial?units=${units()}`, plan.value);
+      const trial = await api.post<Schemas["TrialView"]>(trialPath(), plan.value);
       if (mine === asked) {
-        view.value = trial.view;
+        view.value = trial;
+        sizes.value = trial.units;
         judgements.value = trial.judgements;
         unjudged.value = "";
       }
@@ -120,7 +135,7 @@ export function useSite(id: Ref<string>) {
   /** Takes a drawing from a file, if the server can read it; else what is drawn stays. */
   async function bring(read: unknown) {
     try {
-      await api.post<Schemas["TrialView"]>(`${path.value}/trial?units=${units()}`, read);
+      await api.post<Schemas["TrialView"]>(trialPath(), read);
       change(read as Plan);
     } catch (thrown) {
       refuse(`${sentence(thrown)} The drawing is as it was.`);
@@ -193,7 +208,7 @@ export function useSite(id: Ref<string>) {
 
   watch(id, load, { immediate: true });
   // Other units change how things are said, never what is drawn.
-  watch(units, () => installation.value && attempt());
+  watch([units, look], () => installation.value && attempt());
   onScopeDispose(() => {
     clearTimeout(waiting);
     if (installation.value) {
@@ -204,6 +219,7 @@ export function useSite(id: Ref<string>) {
   return {
     installation,
     sizes,
+    look,
     plan,
     view,
     judgements,

@@ -5,15 +5,11 @@ import { computed, onBeforeUnmount, ref, toRef, watchEffect } from "vue";
 import { useRouter } from "vue-router";
 import { useKeys } from "../frame/useKeys";
 import { useSession } from "../session/useSession";
-import { useLatest } from "../api/useLatest";
 import { usePlaces } from "../frame/usePlaces";
-import { useUnits } from "../frame/useUnits";
 import { usePhotos } from "../photos/usePhotos";
 import CorrectionDialog from "./CorrectionDialog.vue";
-import AccessFigure from "./figures/AccessFigure.vue";
-import PaperFigure from "./figures/PaperFigure.vue";
-import PlanFigure from "./figures/PlanFigure.vue";
 import StationFigure from "./figures/StationFigure.vue";
+import UnitPhotos from "./figures/UnitPhotos.vue";
 import HistoryDialog from "./HistoryDialog.vue";
 import JudgementLedger from "./JudgementLedger.vue";
 import LineTable from "./LineTable.vue";
@@ -41,11 +37,14 @@ const visitOpen = ref(false);
 const historyLine = ref<Line>();
 
 const stationPath = computed(() => `/api/installations/${props.id}/stations/${props.stationKey}`);
-const { units } = useUnits();
-const { value: figures, problem: undrawn } = useLatest<Schemas["FiguresView"]>(
-  stationPath,
-  () => `${stationPath.value}/figures?units=${units()}`,
-  judgements,
+/** Units whose photos are held beside the lines; each has a place of its own beside the figure. */
+const photographed = computed(() =>
+  station.value?.aids.includes("UNIT_PHOTOS")
+    ? (installation.value?.components ?? []).map((unit) => ({
+        component: unit.id,
+        title: `${unit.title}${photos.of({ component: unit.id }).length ? ": photo" : ""}`,
+      }))
+    : [],
 );
 
 const chosenJudgement = computed(
@@ -186,40 +185,31 @@ useKeys({
               Visit: {{ installation?.stage }}
             </button>
             <RouterLink
-              v-if="figures?.siting && !figures.plan"
+              v-if="station.aids.includes('SITE_DRAWING')"
               class="button"
               :to="`/installations/${id}/site`"
             >
-              Draw the site
+              Site drawing
             </RouterLink>
             <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
           </div>
         </div>
-        <div
-          class="figure"
-          tabindex="0"
-          role="group"
-          aria-label="Figure of the station"
-          :class="{ tall: figures?.plan || (figures?.plates?.length ?? 0) > 3 }"
-        >
-          <PaperFigure
-            v-if="figures?.plates"
-            :plates="figures.plates"
-            :photos-of="(component) => photos.of({ component })"
-            @add="(component, files) => photos.hang({ component }, files)"
-          />
-          <AccessFigure v-else-if="figures?.access" :parts="figures.access" />
+        <div class="figure" tabindex="0" role="group" aria-label="Figure of the station">
           <StationFigure
-            v-else-if="figures"
             :path="stationPath"
             :stamp="judgements"
             :lit="lit"
-            :before="figures.plan ? 'Site' : ''"
+            :beside="photographed"
             @open="opened"
           >
-            <PlanFigure v-if="figures.plan" :id="id" :plan="figures.plan" />
+            <template #default="{ at }">
+              <UnitPhotos
+                :title="installation?.components.find((unit) => unit.id === at)?.title ?? ''"
+                :photos="photos.of({ component: at })"
+                @add="photos.hang({ component: at }, $event)"
+              />
+            </template>
           </StationFigure>
-          <p v-else-if="undrawn" class="error" role="alert">{{ undrawn }}</p>
         </div>
         <LineTable
           ref="table"
@@ -281,16 +271,12 @@ useKeys({
 
 .figure {
   flex: none;
-  height: 236px;
+  height: 252px;
   margin: 8px 0 6px;
   border: 1px solid var(--hair);
   border-radius: 4px;
   background: var(--paper);
   overflow: auto;
-}
-
-.figure.tall {
-  height: 320px;
 }
 
 .table-of-lines {
@@ -348,9 +334,12 @@ useKeys({
     padding: 8px 10px 0;
   }
 
-  .figure,
-  .figure.tall {
+  .figure {
     height: auto;
+  }
+
+  .head {
+    flex-wrap: wrap;
   }
 
   h1 {

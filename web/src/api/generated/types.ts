@@ -436,22 +436,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/installations/{id}/stations/{station}/figures": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["figures"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/installations/{id}/stations/{station}/drawings": {
         parameters: {
             query?: never;
@@ -766,86 +750,25 @@ export interface components {
             /** Format: date */
             visitedOn: string;
         };
-        CureView: {
-            /** @enum {string} */
-            outcome: "NOTHING_TO_CURE" | "CURED" | "NO_PLACE" | "NOT_FOUND" | "NO_AREA";
-            sentence: string;
-            moves: components["schemas"]["MoveView"][];
-        };
-        DistanceView: {
-            component: string;
-            name: string;
-            text: string;
-            from: components["schemas"]["PointView"];
-            to: components["schemas"]["PointView"];
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            judgement: string;
-        };
         DrawingView: {
             /** Format: int32 */
             version: number;
             plan?: {
                 [key: string]: unknown;
             };
-            view?: components["schemas"]["PlanView"];
+            units: components["schemas"]["SitedUnitView"][];
         };
-        FeatureView: {
-            id: string;
-            kind: string;
-            title: string;
-            solid: boolean;
-            closed: boolean;
-            points: components["schemas"]["PointView"][];
-        };
-        HungView: {
-            component: string;
-            fromLeft: string;
-            overFloor: string;
-        };
-        MoveView: {
-            component: string;
-            /** Format: double */
-            x: number;
-            /** Format: double */
-            y: number;
-            /** Format: double */
-            facing: number;
-            sideways: string;
-            along: string;
-            text: string;
-        };
-        PlanView: {
-            features: components["schemas"]["FeatureView"][];
-            units: components["schemas"]["UnitView"][];
-            distances: components["schemas"]["DistanceView"][];
-            overlaps: string[];
-            hung: components["schemas"]["HungView"][];
-            cure: components["schemas"]["CureView"];
-            turnedCure: components["schemas"]["CureView"];
-        };
-        PointView: {
-            /** Format: double */
-            x: number;
-            /** Format: double */
-            y: number;
-        };
-        UnitView: {
+        SitedUnitView: {
             component: string;
             title: string;
-            /** Format: double */
-            x: number;
-            /** Format: double */
-            y: number;
-            /** Format: double */
-            facing: number;
+            outdoor: boolean;
             /** Format: double */
             width: number;
             /** Format: double */
             depth: number;
+            /** Format: double */
+            height: number;
             cabinet: string;
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
         };
         AmendedCorrection: {
             words: string;
@@ -958,8 +881,72 @@ export interface components {
             problem?: string;
             choices: string[];
         };
+        CureView: {
+            sentence: string;
+            moves: components["schemas"]["MoveView"][];
+        };
+        FigurePiece: {
+            /** @enum {string} */
+            kind: "LINE" | "AREA" | "CIRCLE" | "WORDS";
+            /** @enum {string} */
+            role: "OUTLINE" | "BODY" | "WALL" | "GRID" | "CURVE" | "PERMITTED" | "ASKED" | "RUN" | "READ" | "CABINET" | "FRONT" | "GROUND" | "BOUNDARY" | "HAZARD" | "GHOST";
+            points: string;
+            /** Format: double */
+            radius: number;
+            text: string;
+            /** @enum {string} */
+            weight: "STRONG" | "PLAIN" | "QUIET";
+            /** @enum {string} */
+            anchor: "START" | "MIDDLE" | "END";
+            /** @enum {string} */
+            verdict?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            judgement?: string;
+            line?: string;
+            thing?: string;
+        };
+        FigureView: {
+            title: string;
+            spoken: string;
+            caption: string[];
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            measure: components["schemas"]["MeasureView"];
+            pieces: components["schemas"]["FigurePiece"][];
+        };
+        MeasureView: {
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            x0: number;
+            /** Format: double */
+            y0: number;
+            /** Format: double */
+            across: number;
+            /** Format: double */
+            up: number;
+        };
+        MoveView: {
+            component: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            facing: number;
+        };
         TrialView: {
-            view: components["schemas"]["PlanView"];
+            figure?: components["schemas"]["FigureView"];
+            overlaps: string[];
+            cure?: components["schemas"]["CureView"];
+            units: components["schemas"]["SitedUnitView"][];
             judgements: components["schemas"]["VerdictView"][];
         };
         VerdictView: {
@@ -1447,102 +1434,7 @@ export interface components {
             question: string;
             lines: components["schemas"]["LineView"][];
             judgements: components["schemas"]["JudgementView"][];
-        };
-        FiguresView: {
-            plates?: components["schemas"]["PlateView"][];
-            siting?: components["schemas"]["SitedUnitView"][];
-            plan?: components["schemas"]["PlanView"];
-            walls?: components["schemas"]["WallFigureView"][];
-            access?: components["schemas"]["PartView"][];
-        };
-        LinkView: {
-            label: string;
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-        };
-        PartView: {
-            name: string;
-            title: string;
-            found?: string;
-            asked?: string;
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            judgement: string;
-        };
-        PlateView: {
-            component: string;
-            title: string;
-            outdoor: boolean;
-            rows: components["schemas"]["RowView"][];
-            links: components["schemas"]["LinkView"][];
-        };
-        RowView: {
-            label: string;
-            value: string;
-        };
-        SitedUnitView: {
-            component: string;
-            title: string;
-            outdoor: boolean;
-            /** Format: double */
-            width: number;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            height: number;
-            sized: boolean;
-        };
-        WallFigureView: {
-            component: string;
-            title: string;
-            /** Format: double */
-            width: number;
-            /** Format: double */
-            ceiling: number;
-            /** Format: double */
-            left: number;
-            /** Format: double */
-            underside: number;
-            items: components["schemas"]["WallItemView"][];
-        };
-        WallItemView: {
-            kind: string;
-            title: string;
-            /** Format: double */
-            x: number;
-            /** Format: double */
-            y: number;
-            /** Format: double */
-            width: number;
-            /** Format: double */
-            height: number;
-        };
-        FigurePiece: {
-            /** @enum {string} */
-            kind: "LINE" | "AREA" | "CIRCLE" | "WORDS";
-            /** @enum {string} */
-            role: "OUTLINE" | "BODY" | "WALL" | "GRID" | "CURVE" | "PERMITTED" | "ASKED" | "RUN" | "READ";
-            points: string;
-            /** Format: double */
-            radius: number;
-            text: string;
-            /** @enum {string} */
-            weight: "STRONG" | "PLAIN" | "QUIET";
-            /** @enum {string} */
-            anchor: "START" | "MIDDLE" | "END";
-            /** @enum {string} */
-            verdict?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            judgement?: string;
-            line?: string;
-        };
-        FigureView: {
-            title: string;
-            spoken: string;
-            /** Format: int32 */
-            width: number;
-            /** Format: int32 */
-            height: number;
-            pieces: components["schemas"]["FigurePiece"][];
+            aids: ("SITE_DRAWING" | "UNIT_PHOTOS")[];
         };
         Preview: {
             /** Format: int32 */
@@ -2344,6 +2236,13 @@ export interface operations {
         parameters: {
             query?: {
                 units?: "US" | "SI";
+                width?: number;
+                height?: number;
+                wall?: string;
+                chosen?: string;
+                mayTurn?: boolean;
+                whole?: boolean;
+                view?: number[];
             };
             header?: never;
             path: {
@@ -2891,36 +2790,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StationView"];
-                };
-            };
-            400: components["responses"]["BAD_REQUEST"];
-            401: components["responses"]["UNAUTHORIZED"];
-            404: components["responses"]["NOT_FOUND"];
-            500: components["responses"]["INTERNAL_SERVER_ERROR"];
-            503: components["responses"]["SERVICE_UNAVAILABLE"];
-        };
-    };
-    figures: {
-        parameters: {
-            query?: {
-                units?: "US" | "SI";
-            };
-            header?: never;
-            path: {
-                id: string;
-                station: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FiguresView"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from "vue";
 import type { Schemas } from "../../api/client";
 import { COLOURS } from "../verdicts";
 
@@ -10,7 +11,26 @@ const props = defineProps<{
   /** Keys of the judgement and the line that are looked at elsewhere. */
   lit: string[];
 }>();
-const emit = defineEmits<{ open: [piece: Piece] }>();
+const emit = defineEmits<{ open: [piece: Piece]; grab: [thing: string, event: PointerEvent] }>();
+
+const sheet = ref<SVGSVGElement>();
+
+/** Metres to dots, and an event's place in metres. */
+const onSheet = (x: number, y: number) => {
+  const { x0, y0, across, up } = props.drawing.measure;
+  return { x: x0 + x * across, y: y0 - y * up };
+};
+defineExpose({
+  place(event: PointerEvent): [number, number] {
+    const box = sheet.value?.getBoundingClientRect();
+    if (!box?.width) {
+      return [0, 0];
+    }
+    const { x0, y0, across, up } = props.drawing.measure;
+    const dots = props.drawing.width / box.width;
+    return [((event.clientX - box.left) * dots - x0) / across, (y0 - (event.clientY - box.top) * dots) / up];
+  },
+});
 
 const ANCHORS = { START: "start", MIDDLE: "middle", END: "end" } as const;
 
@@ -30,13 +50,20 @@ function look(piece: Piece) {
       piece.kind.toLowerCase(),
       piece.weight.toLowerCase(),
       {
-        opens: opens(piece),
+        opens: opens(piece) || piece.thing,
         judged: piece.verdict,
-        lit: [piece.judgement, piece.line].some((key) => key && props.lit.includes(key)),
+        lit: [piece.judgement, piece.line, piece.thing].some((key) => key && props.lit.includes(key)),
       },
     ],
+    "data-thing": piece.thing,
     style: piece.verdict ? { "--tone": COLOURS[piece.verdict] } : undefined,
   };
+}
+
+function grab(piece: Piece, event: PointerEvent) {
+  if (piece.thing) {
+    emit("grab", piece.thing, event);
+  }
 }
 
 function open(piece: Piece) {
@@ -48,6 +75,7 @@ function open(piece: Piece) {
 
 <template>
   <svg
+    ref="sheet"
     :width="drawing.width"
     :height="drawing.height"
     :viewBox="`0 0 ${drawing.width} ${drawing.height}`"
@@ -60,12 +88,14 @@ function open(piece: Piece) {
         :points="piece.points"
         v-bind="look(piece)"
         @click="open(piece)"
+        @pointerdown="grab(piece, $event)"
       />
       <polygon
         v-else-if="piece.kind === 'AREA'"
         :points="piece.points"
         v-bind="look(piece)"
         @click="open(piece)"
+        @pointerdown="grab(piece, $event)"
       />
       <circle
         v-else-if="piece.kind === 'CIRCLE'"
@@ -74,6 +104,7 @@ function open(piece: Piece) {
         :r="piece.radius"
         v-bind="look(piece)"
         @click="open(piece)"
+        @pointerdown="grab(piece, $event)"
       />
       <text
         v-else
@@ -82,10 +113,12 @@ function open(piece: Piece) {
         :text-anchor="ANCHORS[piece.anchor]"
         v-bind="look(piece)"
         @click="open(piece)"
+        @pointerdown="grab(piece, $event)"
       >
         {{ piece.text }}
       </text>
     </template>
+    <slot :on-sheet="onSheet" />
   </svg>
 </template>
 
@@ -104,8 +137,42 @@ circle {
   stroke-width: 1.4;
 }
 
-.body {
+.body,
+.cabinet {
   fill: var(--paper);
+}
+
+.cabinet {
+  stroke-width: 2;
+}
+
+.front {
+  stroke-width: 4;
+}
+
+.ground {
+  stroke: none;
+}
+
+.boundary {
+  stroke: var(--lake);
+  stroke-dasharray: 12 4 2 4;
+}
+
+.hazard {
+  stroke: var(--brass);
+  stroke-width: 4;
+}
+
+circle.hazard {
+  fill: var(--brass);
+  stroke: none;
+}
+
+.ghost {
+  stroke: var(--lake);
+  stroke-width: 2;
+  stroke-dasharray: 6 4;
 }
 
 .wall {
@@ -185,6 +252,13 @@ text.quiet {
 
 .lit {
   stroke-width: 4;
+}
+
+.wall.lit,
+.hazard.lit,
+.boundary.lit,
+.permitted.lit {
+  stroke: var(--lake);
 }
 
 text.lit {

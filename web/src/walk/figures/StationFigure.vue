@@ -5,18 +5,20 @@ import DrawingFigure from "./DrawingFigure.vue";
 import UnitTabs from "./UnitTabs.vue";
 import { useDrawings, type Room } from "./useDrawings";
 
-/** A station's drawings, one at a time; before them whatever is put in the slot, under its own name. */
+/** A station's drawings, one at a time; beside them whatever is put in the slot, each under its own name. */
 const props = defineProps<{
   path: string;
   /** Changes when what is drawn may have. */
   stamp: unknown;
   lit: string[];
-  /** Name of what the slot holds, empty where it holds nothing. */
-  before: string;
+  /** What the slot can hold. */
+  beside?: { component: string; title: string }[];
 }>();
 const emit = defineEmits<{ open: [piece: Schemas["FigurePiece"]] }>();
 
 const TABS_HEIGHT = 40;
+/** A line of what is said under a drawing. */
+const CAPTION_HEIGHT = 24;
 /** On a screen without a height of its own a figure takes this share of its width. */
 const SHARE = 0.62;
 
@@ -26,8 +28,8 @@ const at = ref("");
 const { drawings, problem } = useDrawings(toRef(props, "path"), toRef(props, "stamp"), room);
 
 const tabs = computed(() => [
-  ...(props.before ? [{ component: "before", title: props.before }] : []),
   ...(drawings.value ?? []).map((drawing, index) => ({ component: `${index}`, title: drawing.title })),
+  ...(props.beside ?? []),
 ]);
 const shown = computed(() =>
   tabs.value.some((tab) => tab.component === at.value) ? at.value : (tabs.value[0]?.component ?? ""),
@@ -44,7 +46,8 @@ function measure() {
   const width = element.clientWidth;
   const bounded = element.parentElement ? getComputedStyle(element.parentElement).height !== "auto" : false;
   const high = bounded && element.clientHeight > TABS_HEIGHT * 2 ? element.clientHeight : width * SHARE;
-  const height = high - (tabs.value.length > 1 ? TABS_HEIGHT : 0);
+  const said = drawings.value?.some((each) => each.caption.length) ? CAPTION_HEIGHT : 0;
+  const height = high - (tabs.value.length > 1 ? TABS_HEIGHT : 0) - said;
   if (width && (room.value?.width !== width || room.value.height !== height)) {
     room.value = { width, height };
   }
@@ -59,14 +62,19 @@ onMounted(() => {
   }
 });
 onBeforeUnmount(() => watcher?.disconnect());
-watch(() => tabs.value.length, measure);
+watch(drawings, measure);
 </script>
 
 <template>
   <div ref="box" class="station-figure">
     <UnitTabs :model-value="shown" :units="tabs" label="What is drawn" @update:model-value="at = $event" />
-    <slot v-if="shown === 'before'" />
-    <DrawingFigure v-else-if="drawing" :drawing="drawing" :lit="lit" @open="emit('open', $event)" />
+    <template v-if="drawing">
+      <DrawingFigure :drawing="drawing" :lit="lit" @open="emit('open', $event)" />
+      <p v-if="drawing.caption.length" class="caption">
+        <span v-for="said in drawing.caption" :key="said">{{ said }}</span>
+      </p>
+    </template>
+    <slot v-else-if="beside?.some((each) => each.component === shown)" :at="shown" />
     <p v-else-if="problem" class="error" role="alert">{{ problem }}</p>
     <p v-else-if="drawings && !drawings.length" class="quiet">Nothing of this system is drawn here.</p>
   </div>
@@ -76,8 +84,7 @@ watch(() => tabs.value.length, measure);
 .station-figure {
   display: flex;
   flex-direction: column;
-  height: 100%;
-  overflow: hidden;
+  min-height: 100%;
 }
 
 :slotted(*) {
@@ -92,5 +99,12 @@ watch(() => tabs.value.length, measure);
 p {
   padding: 8px 12px;
   font-size: 13px;
+}
+
+.caption {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
+  padding: 0 12px 4px;
 }
 </style>

@@ -2,29 +2,10 @@ import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { nextTick, ref } from "vue";
 import { api, type Schemas } from "../../api/client";
+import { drawing, onScreen, piece } from "./drawing.fixture";
 import DrawingFigure from "./DrawingFigure.vue";
 import StationFigure from "./StationFigure.vue";
 import { useDrawings, type Room } from "./useDrawings";
-
-function piece(
-  kind: Schemas["FigurePiece"]["kind"],
-  more: Partial<Schemas["FigurePiece"]>,
-): Schemas["FigurePiece"] {
-  return {
-    kind,
-    role: "READ",
-    points: "10.0,20.0",
-    radius: 0,
-    text: "",
-    weight: "PLAIN",
-    anchor: "MIDDLE",
-    ...more,
-  };
-}
-
-function drawing(title: string, pieces: Schemas["FigurePiece"][] = []): Schemas["FigureView"] {
-  return { title, spoken: "What there is.", width: 300, height: 200, pieces };
-}
 
 const pieces = [
   piece("LINE", { points: "0.0,0.0 5.0,5.0", verdict: "FAILS", judgement: "a@b", line: "a@b" }),
@@ -69,6 +50,17 @@ test("what is looked at elsewhere is lit", () => {
   expect(figure.get("circle").classes()).toContain("lit");
 });
 
+test("a drawn thing is grabbed, and where that was is known in metres", async () => {
+  const figure = mount(DrawingFigure, {
+    props: { drawing: drawing("", [piece("AREA", { thing: "wall-1" })]), lit: ["wall-1"] },
+  });
+  onScreen(figure.element);
+  await figure.get("polygon").trigger("pointerdown");
+  expect(figure.emitted("grab")?.[0]?.[0]).toBe("wall-1");
+  expect(figure.get("polygon").classes()).toContain("lit");
+  expect(figure.vm.place({ clientX: 150, clientY: 50 } as PointerEvent)).toEqual([1.5, 1.5]);
+});
+
 const get = vi.fn();
 
 beforeEach(() => {
@@ -105,31 +97,37 @@ test("an answer that was overtaken is dropped", async () => {
   expect(drawings.value?.[0]?.title).toBe("second");
 });
 
-async function station(answer: Schemas["FigureView"][], before = "") {
+async function station(answer: Schemas["FigureView"][], beside: { component: string; title: string }[] = []) {
   get.mockResolvedValue(answer);
   Object.defineProperty(HTMLElement.prototype, "clientWidth", { configurable: true, value: 600 });
   const figure = mount(StationFigure, {
-    props: { path: "/s", stamp: 0, lit: [], before },
-    slots: { default: "<p>the site</p>" },
+    props: { path: "/s", stamp: 0, lit: [], beside },
+    slots: { default: "<p>photo of {{ params.at }}</p>" },
   });
   await flushPromises();
   await nextTick();
   return figure;
 }
 
-test("of several drawings one is shown, chosen by its name; the site comes first", async () => {
-  const figure = await station([drawing("Roof"), drawing("Yard")], "Site");
-  expect(figure.findAll("button").map((b) => b.text())).toEqual(["Site", "Roof", "Yard"]);
-  expect(figure.text()).toContain("the site");
-  await figure.findAll("button")[2]?.trigger("click");
+test("of several drawings one is shown, chosen by its name; what stands beside them comes last", async () => {
+  const figure = await station(
+    [drawing("Roof"), { ...drawing("Yard"), caption: ["Move it."] }],
+    [{ component: "o", title: "Outdoor" }],
+  );
+  expect(figure.findAll("button").map((b) => b.text())).toEqual(["Roof", "Yard", "Outdoor"]);
+  expect(figure.find(".caption").exists()).toBe(false);
+  await figure.findAll("button")[1]?.trigger("click");
   expect(figure.get("svg").attributes("aria-label")).toContain("Yard");
-  expect(figure.text()).not.toContain("the site");
+  expect(figure.get(".caption").text()).toBe("Move it.");
+  await figure.findAll("button")[2]?.trigger("click");
+  expect(figure.find("svg").exists()).toBe(false);
+  expect(figure.text()).toContain("photo of o");
 });
 
 test("where nothing is drawn that is said, and what failed too", async () => {
   expect((await station([])).text()).toContain("Nothing of this system is drawn here");
   get.mockRejectedValue(new Error("gone"));
-  const figure = mount(StationFigure, { props: { path: "/t", stamp: 0, lit: [], before: "" } });
+  const figure = mount(StationFigure, { props: { path: "/t", stamp: 0, lit: [] } });
   await flushPromises();
   expect(figure.find("[role=alert]").exists()).toBe(true);
 });

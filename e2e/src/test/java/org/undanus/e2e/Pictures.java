@@ -44,7 +44,7 @@ public final class Pictures {
         walk(desk, "Boathouse, three zones", "Siting");
         desk.getByText("Smallest cure").waitFor();
         take(desk, "walk-siting");
-        desk.getByText("Open the drawing").click();
+        desk.getByText("Site drawing").click();
         desk.getByText("Keep the drawing").waitFor();
         desk.getByText("Do this move").waitFor();
         take(desk, "site");

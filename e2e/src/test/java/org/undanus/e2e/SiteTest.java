@@ -28,9 +28,7 @@ class SiteTest extends BrowserTest {
         steps.openInstallation(installation);
         steps.station("Siting");
         steps.question("Has every unit the room it needs?").waitFor();
-        page.getByRole(
-                        AriaRole.LINK,
-                        new Page.GetByRoleOptions().setName(Pattern.compile("Draw the site|Open the drawing")))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Site drawing"))
                 .click();
         button(page, "Keep the drawing").waitFor();
     }
@@ -76,7 +74,7 @@ class SiteTest extends BrowserTest {
         Page page = signedIn("inspector");
         site(page, "Ticket hall, wall split");
         assertThat(page.getByRole(AriaRole.STATUS).first()).containsText(Pattern.compile("kept|Smallest cure"));
-        Locator unit = page.locator("g.unit").first();
+        Locator unit = page.locator("polygon[data-thing=outdoor-1]").first();
         BoundingBox box = unit.boundingBox();
         double x = box.x + box.width / 2;
         double y = box.y + 8;

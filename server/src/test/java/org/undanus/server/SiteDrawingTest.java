@@ -81,11 +81,12 @@ class SiteDrawingTest {
                         .path("verdict")
                         .asString())
                 .isEqualTo("MEETS");
-        assertThat(trial.at("/view/cure/outcome").asString()).isEqualTo("CURED");
-        assertThat(trial.at("/view/cure/sentence").asString())
+        assertThat(trial.at("/cure/moves")).hasSize(1);
+        assertThat(trial.at("/cure/sentence").asString())
                 .contains("Outdoor unit")
                 .contains("down");
-        assertThat(trial.at("/view/distances").toString()).contains("back");
+        assertThat(trial.at("/figure/pieces").toString())
+                .contains("siting.outdoor-clearance-back@outdoor-1", "\"thing\":\"house\"");
         assertThat(inspector.get(path).json()).isEqualTo(before);
     }
 

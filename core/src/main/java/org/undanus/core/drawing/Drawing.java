@@ -14,11 +14,21 @@ import org.undanus.core.quantity.Text;
  *
  * @param title what is drawn, where a station has several
  * @param spoken the figure in a sentence, for whoever does not see it
- * @param narrow what of the frame a narrow sheet shows, where that is less; words beyond it are left out there
+ * @param caption what is said under it
+ * @param interest what of the frame fills the sheet; the whole is then shown in a corner
+ * @param narrow the same for a narrow sheet, where that is another
  * @param elements from the back to the front; of words the earlier ones choose their place first
  */
-public record Drawing(String title, Text spoken, Frame frame, Optional<Frame> narrow, List<Element> elements) {
+public record Drawing(
+        String title,
+        Text spoken,
+        List<Text> caption,
+        Frame frame,
+        Optional<Frame> interest,
+        Optional<Drawing> narrow,
+        List<Element> elements) {
     public Drawing {
+        caption = List.copyOf(caption);
         elements = List.copyOf(elements);
     }
 
@@ -29,10 +39,14 @@ public record Drawing(String title, Text spoken, Frame frame, Optional<Frame> na
 
     /** Puts a drawing together from the back to the front. */
     public static final class Builder {
+        private static final Place NO_SIZE = Place.of(0, 0);
         private final String title;
         private final Frame frame;
         private final List<Element> elements = new ArrayList<>();
-        private Optional<Frame> narrow = Optional.empty();
+        private final List<Text> caption = new ArrayList<>();
+        private Optional<Frame> interest = Optional.empty();
+        private Optional<Drawing> narrow = Optional.empty();
+        private Optional<Frame> narrowFrame = Optional.empty();
 
         private Builder(String title, Frame frame) {
             this.title = title;
@@ -85,31 +99,51 @@ public record Drawing(String title, Text spoken, Frame frame, Optional<Frame> na
 
         /** Words that must stand. */
         public Builder words(Text text, Place at, Weight weight, Standing standing, Side... sides) {
-            return add(new Element.Words(text, at, Arrays.asList(sides), weight, true, Optional.of(standing)));
+            return add(new Element.Words(text, at, NO_SIZE, Arrays.asList(sides), weight, true, Optional.of(standing)));
         }
 
         /** Words that must stand and stand for nothing. */
         public Builder words(Text text, Place at, Weight weight, Side... sides) {
-            return add(new Element.Words(text, at, Arrays.asList(sides), weight, true, Optional.empty()));
+            return add(new Element.Words(text, at, NO_SIZE, Arrays.asList(sides), weight, true, Optional.empty()));
         }
 
         /** Words that are left out where there is no room. */
         public Builder aside(Text text, Place at, Side... sides) {
-            return add(new Element.Words(text, at, Arrays.asList(sides), Weight.QUIET, false, Optional.empty()));
+            return add(
+                    new Element.Words(text, at, NO_SIZE, Arrays.asList(sides), Weight.QUIET, false, Optional.empty()));
         }
 
         /** The same, standing for something. */
         public Builder aside(Text text, Place at, Standing standing, Side... sides) {
-            return add(new Element.Words(text, at, Arrays.asList(sides), Weight.PLAIN, false, Optional.of(standing)));
+            return add(new Element.Words(
+                    text, at, NO_SIZE, Arrays.asList(sides), Weight.PLAIN, false, Optional.of(standing)));
         }
 
         public Builder dimension(Place from, Place to, Text text, Standing standing) {
             return add(new Element.Dimension(from, to, text, Optional.of(standing)));
         }
 
-        /** What of it a narrow sheet shows. */
+        /** A narrow sheet shows less of it; words beyond are left out there. */
         public Builder narrow(Frame less) {
-            narrow = Optional.of(less);
+            narrowFrame = Optional.of(less);
+            return this;
+        }
+
+        /** A narrow sheet shows another drawing of the same. */
+        public Builder narrow(Drawing other) {
+            narrow = Optional.of(other);
+            return this;
+        }
+
+        /** What fills the sheet. */
+        public Builder interest(Frame part) {
+            interest = Optional.of(part);
+            return this;
+        }
+
+        /** Said under it. */
+        public Builder caption(Text sentence) {
+            caption.add(sentence);
             return this;
         }
 
@@ -119,7 +153,9 @@ public record Drawing(String title, Text spoken, Frame frame, Optional<Frame> na
         }
 
         public Drawing spoken(Text sentence) {
-            return new Drawing(title, sentence, frame, narrow, elements);
+            Optional<Drawing> other = narrow.or(() -> narrowFrame.map(
+                    less -> new Drawing(title, sentence, caption, less, Optional.empty(), Optional.empty(), elements)));
+            return new Drawing(title, sentence, caption, frame, interest, other, elements);
         }
     }
 }

@@ -52,9 +52,17 @@ public sealed interface Element {
      * Words at a place.
      *
      * @param sides where they may stand, the best first; where all are taken they go farther off, with a leader
+     * @param about half the width and half the height of the thing they name: they stand clear of it
      * @param needed whether they stand even where they cover others; else they are left out there
      */
-    record Words(Text text, Place at, List<Side> sides, Weight weight, boolean needed, Optional<Standing> standing)
+    record Words(
+            Text text,
+            Place at,
+            Place about,
+            List<Side> sides,
+            Weight weight,
+            boolean needed,
+            Optional<Standing> standing)
             implements Element {
         public Words {
             sides = List.copyOf(sides);

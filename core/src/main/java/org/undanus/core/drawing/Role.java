@@ -19,5 +19,17 @@ public enum Role {
     /** A conductor, tube or drain on its way. */
     RUN,
     /** A point or stroke that a reading put there. */
-    READ
+    READ,
+    /** A cabinet where it stands; words keep off it. */
+    CABINET,
+    /** The side of a cabinet that blows. */
+    FRONT,
+    /** Where one stands: no line about it. */
+    GROUND,
+    /** The edge of a plot. */
+    BOUNDARY,
+    /** What equipment keeps away from: an opening, a vent. */
+    HAZARD,
+    /** Where a thing could be instead. */
+    GHOST
 }

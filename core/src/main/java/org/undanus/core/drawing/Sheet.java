@@ -1,9 +1,12 @@
 package org.undanus.core.drawing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.quantity.UnitSystem;
@@ -11,8 +14,10 @@ import org.undanus.core.quantity.UnitSystem;
 /**
  * A drawing laid out for a sheet of a given size, in dots from its upper left corner. No pen has to think any more: every piece has
  * its place, letters one size that can be read, and no words cover others as long as there is room.
+ *
+ * @param frame what of the drawing it shows
  */
-public record Sheet(int width, int height, List<Piece> pieces) {
+public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece> pieces) {
     /** Dots; letters are never smaller. */
     public static final int LETTERS = 12;
 
@@ -31,6 +36,22 @@ public record Sheet(int width, int height, List<Piece> pieces) {
     private static final int NARROW = 480;
 
     private static final int LEADER_FROM = 2;
+    /** Height of a line of letters, dots. */
+    private static final double ROW = 16;
+    /** Share of a sheet's smaller side that the whole takes in its corner. */
+    private static final double CORNER = 0.26;
+    /** Where along a dimension line its value may stand, the best first. */
+    private static final double[] ALONG = {0.5, 0.67, 0.33};
+
+    /**
+     * How a drawing's measure came to the sheet: dots from the left are {@code x0 + x · across}, dots from the top
+     * {@code y0 − y · up}.
+     */
+    public record Scale(double x0, double y0, double across, double up) {
+        Place onSheet(Place place) {
+            return Place.of(rounded(x0 + place.x() * across), rounded(y0 - place.y() * up));
+        }
+    }
 
     /** What a piece is made of. */
     public enum Kind {
@@ -69,12 +90,21 @@ public record Sheet(int width, int height, List<Piece> pieces) {
      * @param height of the sheet at most, dots; a drawing to scale may need less
      */
     public static Sheet of(Drawing drawing, int width, int height, UnitSystem units) {
-        return new Layout(drawing, width, height, units).sheet();
+        Drawing shown = width < NARROW ? drawing.narrow().orElse(drawing) : drawing;
+        return new Layout(shown, width, height, units).sheet();
+    }
+
+    private static double rounded(double dots) {
+        return Math.round(dots * 10) / 10.0;
     }
 
     private record Box(double left, double top, double right, double low) {
         boolean meets(Box other) {
             return left < other.right && other.left < right && top < other.low && other.top < low;
+        }
+
+        boolean holds(Place place) {
+            return place.x() >= left && place.x() <= right && place.y() >= top && place.y() <= low;
         }
 
         double shared(Box other) {
@@ -103,10 +133,7 @@ public record Sheet(int width, int height, List<Piece> pieces) {
         private final UnitSystem units;
         private final int width;
         private final int height;
-        private final double scaleX;
-        private final double scaleY;
-        private final double leftEdge;
-        private final double topEdge;
+        private final Scale scale;
         private final List<Piece> pieces = new ArrayList<>();
         private final List<Box> taken = new ArrayList<>();
 
@@ -114,67 +141,123 @@ public record Sheet(int width, int height, List<Piece> pieces) {
             this.drawing = drawing;
             this.units = units;
             this.width = width;
-            frame = width < NARROW ? drawing.narrow().orElse(drawing.frame()) : drawing.frame();
+            frame = drawing.interest()
+                    .filter(part -> part.isPartOf(drawing.frame()))
+                    .orElse(drawing.frame());
             double across = (width - 2 * EDGE) / frame.width();
             double up = (height - 2 * EDGE) / frame.height();
-            if (frame.toScale()) {
-                scaleX = Math.min(across, up);
-                scaleY = scaleX;
-                this.height = (int) Math.ceil(Math.min(height, frame.height() * scaleY + 2 * EDGE));
-            } else {
-                scaleX = across;
-                scaleY = up;
-                this.height = height;
-            }
-            leftEdge = (width - frame.width() * scaleX) / 2;
-            topEdge = (this.height - frame.height() * scaleY) / 2;
+            double less = Math.min(across, up);
+            scale = switch (frame.scale()) {
+                case TO_SCALE -> {
+                    this.height = (int) Math.ceil(Math.min(height, frame.height() * less + 2 * EDGE));
+                    yield scaled(less, less);
+                }
+                case STRETCHED -> {
+                    this.height = height;
+                    yield scaled(across, up);
+                }
+                case ROWS -> {
+                    this.height = (int) Math.ceil(frame.height() * ROW + 2 * EDGE);
+                    yield scaled(across, ROW);
+                }
+            };
         }
 
-        private Place onSheet(Place place) {
-            return Place.of(
-                    rounded(leftEdge + (place.x() - frame.left()) * scaleX),
-                    rounded(topEdge + (frame.high() - place.y()) * scaleY));
-        }
-
-        private static double rounded(double dots) {
-            return Math.round(dots * 10) / 10.0;
+        /** The frame in the middle of the sheet. */
+        private Scale scaled(double across, double up) {
+            return new Scale(
+                    (width - frame.width() * across) / 2 - frame.left() * across,
+                    (height - frame.height() * up) / 2 + frame.high() * up,
+                    across,
+                    up);
         }
 
         Sheet sheet() {
-            drawing.elements().forEach(this::shape);
+            drawing.elements().forEach(element -> shape(element, scale));
+            if (frame != drawing.frame()) {
+                corner();
+            }
             drawing.elements().forEach(this::dots);
             drawing.elements().forEach(this::words);
-            return new Sheet(width, height, List.copyOf(pieces));
+            return new Sheet(width, height, frame, scale, List.copyOf(pieces));
         }
 
-        private void shape(Element element) {
+        private void shape(Element element, Scale to) {
             if (element instanceof Element.Path path) {
-                pieces.add(drawn(
-                        path.closed() ? Kind.AREA : Kind.LINE,
-                        path.role(),
-                        path.points().stream().map(this::onSheet).toList(),
-                        0,
-                        path.standing()));
+                List<Place> points = path.points().stream().map(to::onSheet).toList();
+                pieces.add(drawn(path.closed() ? Kind.AREA : Kind.LINE, path.role(), points, 0, path.standing()));
+                if (path.role() == Role.CABINET && to == scale) {
+                    taken.add(about(points));
+                }
             } else if (element instanceof Element.Disc disc) {
                 pieces.add(drawn(
                         Kind.CIRCLE,
                         disc.role(),
-                        List.of(onSheet(disc.centre())),
-                        rounded(disc.radius() * Math.min(scaleX, scaleY)),
+                        List.of(to.onSheet(disc.centre())),
+                        rounded(disc.radius() * Math.min(to.across(), to.up())),
                         disc.standing()));
-            } else if (element instanceof Element.Dimension dimension) {
-                Place from = onSheet(dimension.from());
-                Place to = onSheet(dimension.to());
-                pieces.add(drawn(Kind.LINE, Role.READ, List.of(from, to), 0, dimension.standing()));
-                for (Place end : List.of(from, to)) {
-                    pieces.add(drawn(Kind.CIRCLE, Role.READ, List.of(end), 2, dimension.standing()));
+            } else if (element instanceof Element.Dimension dimension && to == scale) {
+                Place from = to.onSheet(dimension.from());
+                Place end = to.onSheet(dimension.to());
+                pieces.add(drawn(Kind.LINE, Role.READ, List.of(from, end), 0, dimension.standing()));
+                for (Place each : List.of(from, end)) {
+                    pieces.add(drawn(Kind.CIRCLE, Role.READ, List.of(each), 2, dimension.standing()));
                 }
             }
         }
 
+        private static Box about(List<Place> points) {
+            return new Box(
+                    points.stream().mapToDouble(Place::x).min().orElseThrow(),
+                    points.stream().mapToDouble(Place::y).min().orElseThrow(),
+                    points.stream().mapToDouble(Place::x).max().orElseThrow(),
+                    points.stream().mapToDouble(Place::y).max().orElseThrow());
+        }
+
+        /** The whole in the corner that hides least, with what fills the sheet marked in it. */
+        private void corner() {
+            Frame whole = drawing.frame();
+            double room = Math.min(width, height) * CORNER;
+            double less = room / Math.max(whole.width(), whole.height());
+            double wide = whole.width() * less;
+            double high = whole.height() * less;
+            List<Place> drawn =
+                    pieces.stream().flatMap(piece -> piece.points().stream()).toList();
+            Box free = Stream.of(width - EDGE - wide, EDGE)
+                    .flatMap(left -> Stream.of(EDGE, height - EDGE - high)
+                            .map(top -> new Box(left, top, left + wide, top + high)))
+                    .min(Comparator.comparingLong(
+                            box -> drawn.stream().filter(box::holds).count()))
+                    .orElseThrow();
+            taken.add(free);
+            Scale small = new Scale(free.left() - whole.left() * less, free.top() + whole.high() * less, less, less);
+            pieces.add(drawn(
+                    Kind.AREA,
+                    Role.BODY,
+                    List.of(
+                            Place.of(rounded(free.left()), rounded(free.top())),
+                            Place.of(rounded(free.right()), rounded(free.top())),
+                            Place.of(rounded(free.right()), rounded(free.low())),
+                            Place.of(rounded(free.left()), rounded(free.low()))),
+                    0,
+                    Optional.empty()));
+            drawing.elements().forEach(element -> shape(element, small));
+            shape(
+                    new Element.Path(
+                            Role.GHOST,
+                            List.of(
+                                    Place.of(frame.left(), frame.low()),
+                                    Place.of(frame.right(), frame.low()),
+                                    Place.of(frame.right(), frame.high()),
+                                    Place.of(frame.left(), frame.high())),
+                            true,
+                            Optional.empty()),
+                    small);
+        }
+
         private void dots(Element element) {
             if (element instanceof Element.Dot dot) {
-                Place at = onSheet(dot.at());
+                Place at = scale.onSheet(dot.at());
                 pieces.add(drawn(Kind.CIRCLE, dot.role(), List.of(at), DOT, dot.standing()));
                 taken.add(new Box(at.x() - DOT, at.y() - DOT, at.x() + DOT, at.y() + DOT));
             }
@@ -187,51 +270,71 @@ public record Sheet(int width, int height, List<Piece> pieces) {
 
         private void words(Element element) {
             if (element instanceof Element.Words words && frame.holds(words.at())) {
-                Place at = onSheet(words.at());
+                Place at = scale.onSheet(words.at());
                 write(
                         words.text().in(units),
-                        around(at, words.sides()),
+                        around(
+                                        at,
+                                        words.sides(),
+                                        words.about().x() * scale.across(),
+                                        words.about().y() * scale.up())
+                                .toList(),
                         words.weight(),
                         words.needed(),
                         at,
                         words.standing());
             } else if (element instanceof Element.Dimension dimension) {
-                Place from = onSheet(dimension.from());
-                Place to = onSheet(dimension.to());
-                Place middle = Place.of((from.x() + to.x()) / 2, (from.y() + to.y()) / 2);
-                boolean flat = Math.abs(to.x() - from.x()) > Math.abs(to.y() - from.y());
+                dimension(dimension);
+            }
+        }
+
+        /** Beside its middle or its thirds. */
+        private void dimension(Element.Dimension dimension) {
+            Place from = scale.onSheet(dimension.from());
+            Place to = scale.onSheet(dimension.to());
+            boolean flat = Math.abs(to.x() - from.x()) > Math.abs(to.y() - from.y());
+            List<Side> sides = flat ? List.of(Side.ABOVE, Side.BELOW) : List.of(Side.RIGHT, Side.LEFT);
+            List<Place> places = Arrays.stream(ALONG)
+                    .mapToObj(share ->
+                            Place.of(from.x() + share * (to.x() - from.x()), from.y() + share * (to.y() - from.y())))
+                    .filter(place -> place.x() >= 0 && place.x() <= width && place.y() >= 0 && place.y() <= height)
+                    .toList();
+            if (!places.isEmpty()) {
                 write(
                         dimension.text().in(units),
-                        around(middle, flat ? List.of(Side.ABOVE, Side.BELOW) : List.of(Side.RIGHT, Side.LEFT)),
+                        places.stream()
+                                .flatMap(place -> around(place, sides, 0, 0))
+                                .sorted(Comparator.comparingInt(Spot::away))
+                                .toList(),
                         Weight.STRONG,
                         true,
-                        middle,
+                        places.get(0),
                         dimension.standing());
             }
         }
 
-        /** The sides wished for, then the same ever farther off. */
-        private static List<Spot> around(Place at, List<Side> sides) {
-            List<Spot> spots = new ArrayList<>();
-            for (int away = 0; away <= FARTHEST; away++) {
-                for (Side side : sides) {
-                    double off = away * LETTERS * (1 + BELOW_LINE);
-                    if (side == Side.CENTRE) {
-                        spots.add(new Spot(at.x(), at.y() + LETTERS * ABOVE_LINE / 2 + off, Anchor.MIDDLE, away));
-                        spots.add(new Spot(at.x(), at.y() + LETTERS * ABOVE_LINE / 2 - off, Anchor.MIDDLE, away));
-                    } else if (side == Side.ABOVE) {
-                        spots.add(new Spot(at.x(), at.y() - GAP - off, Anchor.MIDDLE, away));
-                    } else if (side == Side.BELOW) {
-                        spots.add(new Spot(at.x(), at.y() + GAP + LETTERS * ABOVE_LINE + off, Anchor.MIDDLE, away));
-                    } else {
-                        double x = side == Side.RIGHT ? at.x() + GAP + DOT : at.x() - GAP - DOT;
-                        Anchor anchor = side == Side.RIGHT ? Anchor.START : Anchor.END;
-                        spots.add(new Spot(x, at.y() + LETTERS * ABOVE_LINE / 2 + off, anchor, away));
-                        spots.add(new Spot(x, at.y() + LETTERS * ABOVE_LINE / 2 - off, anchor, away));
-                    }
-                }
-            }
-            return spots;
+        /** The sides wished for, clear of what is named, then the same ever farther off. */
+        private static Stream<Spot> around(Place at, List<Side> sides, double halfAcross, double halfUp) {
+            return IntStream.rangeClosed(0, FARTHEST).boxed().flatMap(away -> sides.stream()
+                    .flatMap(side -> spots(at, side, halfAcross, halfUp, away)));
+        }
+
+        private static Stream<Spot> spots(Place at, Side side, double halfAcross, double halfUp, int away) {
+            double off = away * LETTERS * (1 + BELOW_LINE);
+            double middle = at.y() + LETTERS * ABOVE_LINE / 2;
+            return switch (side) {
+                case ABOVE -> Stream.of(new Spot(at.x(), at.y() - halfUp - GAP - off, Anchor.MIDDLE, away));
+                case BELOW ->
+                    Stream.of(
+                            new Spot(at.x(), at.y() + halfUp + GAP + LETTERS * ABOVE_LINE + off, Anchor.MIDDLE, away));
+                case CENTRE -> upAndDown(at.x(), middle, off, Anchor.MIDDLE, away);
+                case RIGHT -> upAndDown(at.x() + halfAcross + GAP + DOT, middle, off, Anchor.START, away);
+                case LEFT -> upAndDown(at.x() - halfAcross - GAP - DOT, middle, off, Anchor.END, away);
+            };
+        }
+
+        private static Stream<Spot> upAndDown(double x, double y, double off, Anchor anchor, int away) {
+            return Stream.of(new Spot(x, y + off, anchor, away), new Spot(x, y - off, anchor, away));
         }
 
         private void write(

@@ -11,11 +11,18 @@ import org.undanus.core.judgement.Verdict;
  *
  * @param judgement the key of the judgement that the verdict is of
  * @param line the line that it is read on
+ * @param thing the drawn thing, by its id in the site's plan
  */
-public record Standing(Optional<Verdict> verdict, Optional<String> judgement, Optional<PointKey> line) {
+public record Standing(
+        Optional<Verdict> verdict, Optional<String> judgement, Optional<PointKey> line, Optional<String> thing) {
+
+    /** Of a judgement that may be looked up by its key. */
+    public static Standing of(Verdict verdict, String judgement) {
+        return new Standing(Optional.of(verdict), Optional.of(judgement), Optional.empty(), Optional.empty());
+    }
 
     public static Standing of(Judgement judgement) {
-        return new Standing(Optional.of(judgement.verdict()), Optional.of(judgement.key()), Optional.empty());
+        return of(judgement.verdict(), judgement.key());
     }
 
     /** Of what a requirement says of a unit; not shown where it says nothing. */
@@ -29,15 +36,25 @@ public record Standing(Optional<Verdict> verdict, Optional<String> judgement, Op
     }
 
     public static Standing of(Verdict verdict) {
-        return new Standing(Optional.of(verdict), Optional.empty(), Optional.empty());
+        return new Standing(Optional.of(verdict), Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     public static Standing of(PointKey line) {
-        return new Standing(Optional.empty(), Optional.empty(), Optional.of(line));
+        return new Standing(Optional.empty(), Optional.empty(), Optional.of(line), Optional.empty());
     }
 
     /** The same, read on a line. */
     public Standing on(PointKey where) {
-        return new Standing(verdict, judgement, Optional.of(where));
+        return new Standing(verdict, judgement, Optional.of(where), thing);
+    }
+
+    /** Of a thing that was drawn, nothing judged. */
+    public static Standing ofThing(String id) {
+        return new Standing(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(id));
+    }
+
+    /** The same, of a thing that was drawn. */
+    public Standing ofDrawn(String id) {
+        return new Standing(verdict, judgement, line, Optional.of(id));
     }
 }

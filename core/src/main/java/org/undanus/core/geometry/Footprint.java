@@ -1,5 +1,7 @@
 package org.undanus.core.geometry;
 
+import java.util.Arrays;
+import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Polygon;
 import org.undanus.core.installation.Face;
@@ -11,6 +13,9 @@ import org.undanus.core.installation.Face;
  * @param facing direction of its front, degrees counter-clockwise from the x axis
  */
 public record Footprint(double x, double y, double width, double depth, double facing) {
+
+    /** A point in plan. */
+    public record Corner(double x, double y) {}
 
     /** Least clear distance on each side in plan. */
     public record Reach(double front, double back, double left, double right) {
@@ -93,6 +98,13 @@ public record Footprint(double x, double y, double width, double depth, double f
             moved[i] = new Coordinate(relative[i].x + x, relative[i].y + y);
         }
         return Shapes.polygon(moved);
+    }
+
+    /** Its four corners; the first and the last bound the front. */
+    public List<Corner> outline() {
+        return Arrays.stream(corners(0, 0, 0, 0))
+                .map(c -> new Corner(c.x + x, c.y + y))
+                .toList();
     }
 
     Polygon polygon() {

@@ -61,6 +61,11 @@ public record Case(
         return components.stream().filter(Component::outdoor).findFirst();
     }
 
+    /** What a unit is called; its id where there is none such. */
+    public String title(String id) {
+        return component(id).map(Component::title).orElse(id);
+    }
+
     public Optional<Component> component(String id) {
         return components.stream().filter(c -> c.id().equals(id)).findFirst();
     }

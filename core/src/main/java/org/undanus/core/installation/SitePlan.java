@@ -45,6 +45,11 @@ public record SitePlan(
             this.title = title;
         }
 
+        /** Whether it stands on the site; edges and ground do not. */
+        public boolean stands() {
+            return this != GROUND && this != AREA && this != BOUNDARY;
+        }
+
         /** Whether air and people cannot pass through it. */
         public boolean solid() {
             return solid;

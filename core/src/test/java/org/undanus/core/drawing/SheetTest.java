@@ -158,7 +158,7 @@ class SheetTest {
                         Place.of(0.5, 1),
                         Place.of(1.5, 1),
                         Text.of("{}", Length.ofMetres(1)),
-                        new Standing(Optional.empty(), Optional.of("a@b"), Optional.empty()))
+                        new Standing(Optional.empty(), Optional.of("a@b"), Optional.empty(), Optional.empty()))
                 .spoken(NOTHING);
         assertThat(of(Sheet.of(drawing, 400, 400, UnitSystem.SI), Kind.WORDS)
                         .get(0)

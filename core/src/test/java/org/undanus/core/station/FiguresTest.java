@@ -1,6 +1,7 @@
 package org.undanus.core.station;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
@@ -10,10 +11,16 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
+import org.undanus.core.drawing.Sheet;
 import org.undanus.core.drawing.Standing;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.UnitSystem;
 
 /** Figures say what was read and judged, and leave open what was not. */
@@ -21,8 +28,6 @@ class FiguresTest {
 
     private static List<Drawing> drawings(CaseFixture fixture, Station station) {
         return Walk.plan(station)
-                .orElseThrow()
-                .figures()
                 .orElseThrow()
                 .draw(
                         fixture.facts(),
@@ -173,5 +178,118 @@ class FiguresTest {
                 .get(20)
                 .y();
         assertThat(high).isGreaterThan(low * 1.15);
+    }
+
+    @Test
+    void platesStandBesideOneAnotherJoinedByHowTheyGoTogether() {
+        Drawing plates = drawing(
+                new CaseFixture()
+                        .outdoor("plate.model", "WS-12")
+                        .outdoor("plate.refrigerant", "R32")
+                        .indoor("plate.model", "WS-12 I")
+                        .indoor("plate.refrigerant", "R410A"),
+                Station.PAPERS);
+        assertThat(words(plates)).contains("WS-12", "WS-12 I", "Maker", "–");
+        assertThat(verdictOf(plates, "Same refrigerant: Fails")).isEqualTo(Verdict.FAILS);
+        assertThat(plates.elements()).anyMatch(e -> e.standing()
+                .flatMap(Standing::line)
+                .equals(Optional.of(new PointKey("plate.model", "outdoor"))));
+        Drawing narrow = plates.narrow().orElseThrow();
+        assertThat(narrow.frame().high())
+                .as("one under the other")
+                .isGreaterThan(plates.frame().high());
+    }
+
+    @Test
+    void theWayInShowsWhatIsShortOverWhatIsAsked() {
+        CaseFixture attic = new CaseFixture()
+                .read("access.place", "system", "attic")
+                .read("access.opening-width", "system", "400 mm")
+                .read("access.opening-height", "system", "800 mm")
+                .read("access.light", "system", "no");
+        Drawing way = drawing(attic, Station.ACCESS);
+        Element.Dimension width = dimensions(way).stream()
+                .filter(d -> d.text().in(UnitSystem.SI).equals("400 mm"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(width.standing().flatMap(Standing::verdict)).contains(Verdict.FAILS);
+        assertThat(width.to().x() - width.from().x()).isCloseTo(0.5, within(1e-9));
+        assertThat(line(way, Role.ASKED).get(1).x()
+                        - line(way, Role.ASKED).get(0).x())
+                .isGreaterThan(0.5);
+        assertThat(words(way)).contains("Opening", "Passage");
+        assertThat(way.caption()).anyMatch(c -> c.in(UnitSystem.SI).equals("Light at the equipment: Fails"));
+        Drawing open = drawing(new CaseFixture().read("access.place", "system", "open floor"), Station.ACCESS);
+        assertThat(words(open)).contains("Service space").doesNotContain("Opening", "Passage");
+    }
+
+    @Test
+    void aDrawnSiteShowsItsUnitTheShortDistanceAndTheWholeInACorner() {
+        CaseFixture fixture = new CaseFixture()
+                .outdoor("plate.model", "WS-12")
+                .drawn(new SitePlan(
+                        List.of(
+                                rectangle("plot", SitePlan.Kind.BOUNDARY, -30, -30, 30, 30),
+                                rectangle("house", SitePlan.Kind.WALL, -4, 2, 4, 3)),
+                        List.of(new SitePlan.PlacedUnit("outdoor", 0, 1.81, 270, 0.2, Optional.of(SIZE))),
+                        List.of(new SitePlan.WallView(
+                                "indoor",
+                                4,
+                                2.5,
+                                1,
+                                1.8,
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.empty(),
+                                List.of(new SitePlan.WallItem(SitePlan.ItemKind.OBSTACLE, "Shelf", 3, 1, 0.5, 0.3)),
+                                Optional.of(SIZE))),
+                        Grade.WITNESSED,
+                        Optional.empty()));
+        List<Drawing> drawings = drawings(fixture, Station.SITING);
+        assertThat(drawings).extracting(Drawing::title).startsWith("Site");
+        Drawing site = drawings.get(0);
+        assertThat(site.caption().get(0).in(UnitSystem.SI)).startsWith("Smallest cure");
+        assertThat(site.interest().orElseThrow().right()).isLessThan(6);
+        assertThat(site.elements())
+                .anyMatch(e -> e.standing().flatMap(Standing::thing).equals(Optional.of("house")));
+        assertThat(verdicts(site)).contains(Verdict.FAILS);
+        Sheet sheet = Sheet.of(site, 700, 300, UnitSystem.SI);
+        assertThat(sheet.pieces().stream().filter(p -> p.role() == Role.BOUNDARY))
+                .as("the plot, and the plot again in the corner")
+                .hasSize(2);
+        Drawing wall = drawings.stream()
+                .filter(d -> words(d).contains("Shelf"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(dimensions(wall))
+                .extracting(d -> d.text().in(UnitSystem.SI))
+                .contains("1000 mm", "1800 mm over the floor");
+    }
+
+    private static final DataSheet.Size SIZE =
+            new DataSheet.Size(Length.ofMetres(0.8), Length.ofMetres(0.3), Length.ofMetres(0.6));
+
+    private static SitePlan.Feature rectangle(
+            String id, SitePlan.Kind kind, double left, double low, double right, double high) {
+        return new SitePlan.Feature(
+                id,
+                kind,
+                id,
+                List.of(
+                        new SitePlan.Vertex(left, low),
+                        new SitePlan.Vertex(right, low),
+                        new SitePlan.Vertex(right, high),
+                        new SitePlan.Vertex(left, high)),
+                true,
+                0,
+                3);
+    }
+
+    private static List<Verdict> verdicts(Drawing drawing) {
+        return drawing.elements().stream()
+                .flatMap(e -> e.standing().stream())
+                .flatMap(s -> s.verdict().stream())
+                .toList();
     }
 }

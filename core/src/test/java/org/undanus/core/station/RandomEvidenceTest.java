@@ -18,8 +18,6 @@ import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Step;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
-import org.undanus.core.station.access.AccessFigure;
-import org.undanus.core.station.siting.SitingFigure;
 
 /**
  * Whatever is read, within what is possible, is judged, drawn and printed without an exception. Seeded: a failure names
@@ -58,12 +56,9 @@ class RandomEvidenceTest {
         List<Judgement> judgements = Walk.judge().judge(facts, evidence, rules);
         judgements.forEach(RandomEvidenceTest::print);
         Judgements all = new Judgements(judgements);
-        AccessFigure.of(all);
         Walk.plans().stream()
-                .flatMap(plan -> plan.figures().stream())
-                .flatMap(figures -> figures.draw(facts, evidence, rules, all).stream())
-                .forEach(drawing -> Sheet.of(drawing, 340, 220, UnitSystem.US));
-        SitingFigure.of(facts, evidence, rules, all);
+                .flatMap(plan -> plan.draw(facts, evidence, rules, all).stream())
+                .forEach(drawing -> List.of(340, 700).forEach(width -> Sheet.of(drawing, width, 220, UnitSystem.US)));
     }
 
     private static void print(Judgement judgement) {

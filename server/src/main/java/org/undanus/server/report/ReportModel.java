@@ -3,7 +3,6 @@ package org.undanus.server.report;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Reading;
@@ -17,10 +16,8 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.installation.CaseFile;
-import org.undanus.server.siting.PlanDrawing;
 import org.undanus.server.walk.FigureView;
 import org.undanus.server.walk.JudgementView;
-import org.undanus.server.walk.PlanView;
 
 /** What the report prints. */
 public record ReportModel(
@@ -31,7 +28,6 @@ public record ReportModel(
         String ruleBookNote,
         List<CountLine> counts,
         List<StationPart> stations,
-        Optional<PlanPart> plan,
         List<PhotoPart> photos,
         List<Correction> corrections,
         List<String> instruments,
@@ -44,9 +40,6 @@ public record ReportModel(
     private static final int FIGURE_WIDTH = 620;
 
     private static final int FIGURE_HEIGHT = 210;
-
-    /** @param svg the site's plan; its distances and its cure stand beside it in words */
-    public record PlanPart(String svg, List<String> distances, List<String> cures) {}
 
     /** @param source the picture, small, as a data address */
     public record PhotoPart(String source, String caption) {}
@@ -64,8 +57,11 @@ public record ReportModel(
             List<JudgementPart> judgements,
             List<ReadingLine> readings) {}
 
-    /** @param html lines as SVG under words */
-    public record FigurePart(String title, String html) {}
+    /**
+     * @param html lines as SVG under words
+     * @param caption said under it
+     */
+    public record FigurePart(String title, String html, List<String> caption) {}
 
     /** @param bar as SVG, empty where nothing was measured */
     public record JudgementPart(JudgementView view, String mark, String word, String bar) {}
@@ -94,10 +90,9 @@ public record ReportModel(
                 file.rules().decisionRule().key(),
                 file.rules().note(),
                 Stream.of(Verdict.values())
-                        .map(v -> new CountLine(Drawing.mark(v), v.title(), summary.count(v)))
+                        .map(v -> new CountLine(VerdictPrint.mark(v), v.title(), summary.count(v)))
                         .toList(),
                 stations,
-                PlanView.of(file, units).map(ReportModel::plan),
                 photos,
                 corrections,
                 file.facts().toolcase().instruments().stream()
@@ -111,18 +106,6 @@ public record ReportModel(
                         .toList(),
                 printedAt,
                 printedBy);
-    }
-
-    private static PlanPart plan(PlanView view) {
-        return new PlanPart(
-                PlanDrawing.svg(view, false),
-                view.distances().stream()
-                        .map(d -> d.name() + ": " + d.text() + ", "
-                                + d.verdict().title().toLowerCase(Locale.ROOT))
-                        .toList(),
-                Stream.of(view.cure().sentence(), view.turnedCure().sentence())
-                        .distinct()
-                        .toList());
     }
 
     private static String instrument(Instrument instrument) {
@@ -140,10 +123,10 @@ public record ReportModel(
                 station.number(),
                 station.title(),
                 station.question(),
-                Drawing.mark(worst),
+                VerdictPrint.mark(worst),
                 worst.title(),
                 FigureView.of(file, station, units, FIGURE_WIDTH, FIGURE_HEIGHT).stream()
-                        .map(figure -> new FigurePart(figure.title(), FigurePrint.html(figure)))
+                        .map(figure -> new FigurePart(figure.title(), FigurePrint.html(figure), figure.caption()))
                         .toList(),
                 file.judgements().of(station).stream()
                         .map(j -> JudgementView.of(j, file.evidence(), units))
@@ -158,9 +141,9 @@ public record ReportModel(
     private static JudgementPart judgement(JudgementView view) {
         return new JudgementPart(
                 view,
-                Drawing.mark(view.verdict()),
+                VerdictPrint.mark(view.verdict()),
                 view.verdict().title(),
-                view.bar().map(bar -> Drawing.bar(bar, view.verdict())).orElse(""));
+                view.bar().map(bar -> VerdictPrint.bar(bar, view.verdict())).orElse(""));
     }
 
     private static ReadingLine reading(CaseFile.Line line, Reading reading, UnitSystem units) {

@@ -1,5 +1,7 @@
 package org.undanus.server.siting;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +20,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Frame;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
@@ -27,8 +31,12 @@ import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.siting.Retaping;
+import org.undanus.core.station.siting.SiteFigure;
+import org.undanus.core.station.siting.SitedUnit;
+import org.undanus.core.station.siting.WallFigure;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
@@ -36,9 +44,10 @@ import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.report.FigurePrint;
 import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.space.KeepsNothing;
-import org.undanus.server.walk.PlanView;
+import org.undanus.server.walk.FigureView;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -51,11 +60,41 @@ class SitePlanController {
     /**
      * @param version 0 where nothing is drawn yet
      * @param plan GeoJSON in local metres; empty where nothing is drawn yet
+     * @param units the sizes of what is sited
      */
-    record DrawingView(int version, Optional<Map<String, Object>> plan, Optional<PlanView> view) {}
+    record DrawingView(int version, Optional<Map<String, Object>> plan, List<SitedUnitView> units) {}
 
-    /** @param judgements those of the station that rest on where things stand */
-    record TrialView(PlanView view, List<VerdictView> judgements) {}
+    /**
+     * @param figure empty where the wall asked for has not been drawn
+     * @param overlaps what cannot be built as drawn, a sentence each
+     * @param cure empty where a wall is looked at
+     * @param judgements those of the station that rest on where things stand
+     */
+    record TrialView(
+            Optional<FigureView> figure,
+            List<String> overlaps,
+            Optional<CureView> cure,
+            List<SitedUnitView> units,
+            List<VerdictView> judgements) {}
+
+    /**
+     * Sizes in metres.
+     *
+     * @param cabinet its width and depth in words
+     */
+    record SitedUnitView(
+            String component,
+            String title,
+            boolean outdoor,
+            double width,
+            double depth,
+            double height,
+            String cabinet) {}
+
+    /** What became of the search for the smallest move, in words, and where each unit would stand. */
+    record CureView(String sentence, List<MoveView> moves) {}
+
+    record MoveView(String component, double x, double y, double facing) {}
 
     /**
      * @param before what it is as kept, where that is otherwise
@@ -72,6 +111,9 @@ class SitePlanController {
 
     /** A length as typed, understood. */
     record LengthView(double metres, String text) {}
+
+    private static final int PRINTED_WIDTH = 900;
+    private static final int PRINTED_HEIGHT = 700;
 
     private final CaseFiles cases;
     private final SitePlans plans;
@@ -95,15 +137,46 @@ class SitePlanController {
         return new DrawingView(
                 version,
                 file.facts().plan().map(plan -> json.readValue(plans.geoJson().write(plan), JSON_OBJECT)),
-                PlanView.of(file, units.orElse(file.rules().display())));
+                sited(file, units.orElse(file.rules().display())));
     }
 
-    /** How the site would be judged as drawn; what is moved would be taped again. Nothing is kept. */
+    private static List<SitedUnitView> sited(CaseFile file, UnitSystem system) {
+        return SitedUnit.all(file.facts(), file.evidence(), file.judgements()).stream()
+                .map(unit -> new SitedUnitView(
+                        unit.component().id(),
+                        unit.component().title(),
+                        unit.component().outdoor(),
+                        unit.size().width().si(),
+                        unit.size().depth().si(),
+                        unit.size().height().si(),
+                        Text.of("{} × {}", unit.size().width(), unit.size().depth())
+                                .in(system)))
+                .toList();
+    }
+
+    /**
+     * How the site would be judged as drawn; what is moved would be taped again. Nothing is kept.
+     *
+     * @param width of the figure, dots, 240 to 2000
+     * @param height of the figure at most, dots, 120 to 2000
+     * @param wall the unit whose wall is shown instead of the plan
+     * @param chosen the unit whose kept distances are shown too
+     * @param mayTurn whether units may be turned by quarter turns to cure what is short
+     * @param whole whether all of the site is shown instead of what stands there
+     * @param view what of the site is shown: left, lower, right and upper edge in metres
+     */
     @PostMapping("/installations/{id}/site-plan/trial")
     @KeepsNothing
     TrialView trial(
             @PathVariable String id,
             @RequestParam Optional<UnitSystem> units,
+            @RequestParam(defaultValue = "640") @Min(240) @Max(2000) int width,
+            @RequestParam(defaultValue = "400") @Min(120) @Max(2000) int height,
+            @RequestParam Optional<String> wall,
+            @RequestParam(defaultValue = "") String chosen,
+            @RequestParam(defaultValue = "false") boolean mayTurn,
+            @RequestParam(defaultValue = "false") boolean whole,
+            @RequestParam Optional<List<Double>> view,
             @RequestBody Map<String, Object> drawn,
             @AuthenticationPrincipal Person person) {
         CaseFile now = cases.open(id, person);
@@ -116,11 +189,50 @@ class SitePlanController {
                         .map(kept -> Retaping.awaited(now.evidence(), kept, plan))
                         .orElse(now.evidence()));
         UnitSystem system = units.orElse(now.rules().display());
+        Optional<Frame> frame = view.map(SitePlanController::frame);
+        Optional<SiteFigure> site = wall.isPresent() ? Optional.empty() : site(then, mayTurn);
+        Optional<Drawing> figure = wall.map(unit -> hung(then, unit))
+                .orElseGet(() -> site.map(s ->
+                        s.drawing("Site", frame.or(() -> Optional.of(s.whole()).filter(all -> whole)), chosen)));
         return new TrialView(
-                PlanView.of(then, system).orElseThrow(),
+                figure.map(f -> FigureView.of(f, system, width, height)),
+                SiteFigure.overlaps(then.facts(), then.evidence(), plan),
+                site.map(s -> cure(s.cure(), system)),
+                sited(then, system),
                 then.judgements().of(Station.SITING).stream()
                         .map(after -> verdict(after, now, system))
                         .toList());
+    }
+
+    private static Optional<SiteFigure> site(CaseFile file, boolean mayTurn) {
+        return SiteFigure.of(file.facts(), file.evidence(), file.rules(), file.judgements(), mayTurn);
+    }
+
+    private static Optional<Drawing> hung(CaseFile file, String component) {
+        return SitedUnit.all(file.facts(), file.evidence(), file.judgements()).stream()
+                .filter(unit -> unit.component().id().equals(component))
+                .findFirst()
+                .flatMap(unit -> WallFigure.of(file.facts(), unit));
+    }
+
+    private static CureView cure(SiteFigure.Cure cure, UnitSystem system) {
+        return new CureView(
+                cure.said().in(system),
+                cure.moves().stream()
+                        .map(move -> new MoveView(
+                                move.component(),
+                                move.to().x(),
+                                move.to().y(),
+                                move.to().facing()))
+                        .toList());
+    }
+
+    private static Frame frame(List<Double> edges) {
+        try {
+            return Frame.toScale(edges.get(0), edges.get(1), edges.get(2), edges.get(3));
+        } catch (IndexOutOfBoundsException | IllegalArgumentException e) {
+            throw new UnsuitableException("view", "A view has a left, a lower, a right and an upper edge, in metres.");
+        }
     }
 
     private static VerdictView verdict(Judgement after, CaseFile now, UnitSystem system) {
@@ -160,12 +272,10 @@ class SitePlanController {
         }
         SitePlans.requireSound(plan);
         CaseFile then = file.with(file.facts().with(plan));
-        PlanView.of(then, UnitSystem.SI)
-                .map(PlanView::overlaps)
-                .filter(overlaps -> !overlaps.isEmpty())
-                .ifPresent(overlaps -> {
-                    throw new UnsuitableException("plan", String.join(" ", overlaps) + " Nothing was saved.");
-                });
+        List<String> overlaps = SiteFigure.overlaps(then.facts(), then.evidence(), plan);
+        if (!overlaps.isEmpty()) {
+            throw new UnsuitableException("plan", String.join(" ", overlaps) + " Nothing was saved.");
+        }
         plans.keep(id, plan, basedOn, person.name(), Instant.now());
         return view(cases.open(id, person), units);
     }
@@ -185,12 +295,13 @@ class SitePlanController {
             @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         drawn(file);
+        Drawing drawing = site(file, false).orElseThrow().drawing("Site");
         return file(
                 file,
                 "svg",
                 "image/svg+xml",
-                PlanDrawing.svg(
-                        PlanView.of(file, units.orElse(file.rules().display())).orElseThrow(), true));
+                FigurePrint.svg(
+                        FigureView.of(drawing, units.orElse(file.rules().display()), PRINTED_WIDTH, PRINTED_HEIGHT)));
     }
 
     private static SitePlan drawn(CaseFile file) {

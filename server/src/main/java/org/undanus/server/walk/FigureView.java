@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Frame;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
 import org.undanus.core.drawing.Sheet;
@@ -20,14 +21,41 @@ import org.undanus.server.installation.CaseFile;
  * A drawing laid out for a screen or a page, in dots: whoever shows it places nothing.
  *
  * @param spoken the drawing in a sentence
+ * @param caption said under it
+ * @param measure how dots become the drawing's own measure; of a site plan and a wall that is metres
  */
-public record FigureView(String title, String spoken, int width, int height, List<FigurePiece> pieces) {
+public record FigureView(
+        String title,
+        String spoken,
+        List<String> caption,
+        int width,
+        int height,
+        MeasureView measure,
+        List<FigurePiece> pieces) {
+
+    /** What is shown of it, and how: {@code dots = x0 + x · across} from the left, {@code y0 − y · up} from the top. */
+    public record MeasureView(
+            double left, double low, double right, double high, double x0, double y0, double across, double up) {
+        private static MeasureView of(Sheet sheet) {
+            Frame frame = sheet.frame();
+            return new MeasureView(
+                    frame.left(),
+                    frame.low(),
+                    frame.right(),
+                    frame.high(),
+                    sheet.scale().x0(),
+                    sheet.scale().y0(),
+                    sheet.scale().across(),
+                    sheet.scale().up());
+        }
+    }
 
     /**
      * @param points {@code x,y} pairs parted by spaces: of a line or area its corners, of a circle its centre, of words where they
      *     begin, have their middle or end
      * @param judgement the key of the judgement it stands for
      * @param line the line it is read on, as {@code point@component}
+     * @param thing the drawn thing, by its id in the site's plan
      */
     public record FigurePiece(
             Sheet.Kind kind,
@@ -39,26 +67,29 @@ public record FigureView(String title, String spoken, int width, int height, Lis
             Sheet.Anchor anchor,
             Optional<Verdict> verdict,
             Optional<String> judgement,
-            Optional<String> line) {}
+            Optional<String> line,
+            Optional<String> thing) {}
 
     /** Every drawing of a station, as it now stands. */
     public static List<FigureView> of(CaseFile file, Station station, UnitSystem units, int width, int height) {
         return Walk.plan(station)
-                .flatMap(plan -> plan.figures())
-                .map(figures -> figures.draw(file.facts(), file.evidence(), file.rules(), file.judgements()))
+                .map(plan -> plan.draw(file.facts(), file.evidence(), file.rules(), file.judgements()))
                 .orElse(List.of())
                 .stream()
                 .map(drawing -> of(drawing, units, width, height))
                 .toList();
     }
 
-    private static FigureView of(Drawing drawing, UnitSystem units, int width, int height) {
+    /** One drawing. */
+    public static FigureView of(Drawing drawing, UnitSystem units, int width, int height) {
         Sheet sheet = Sheet.of(drawing, width, height, units);
         return new FigureView(
                 drawing.title(),
                 drawing.spoken().in(units),
+                drawing.caption().stream().map(said -> said.in(units)).toList(),
                 sheet.width(),
                 sheet.height(),
+                MeasureView.of(sheet),
                 sheet.pieces().stream().map(FigureView::piece).toList());
     }
 
@@ -73,7 +104,8 @@ public record FigureView(String title, String spoken, int width, int height, Lis
                 piece.anchor(),
                 piece.standing().flatMap(Standing::verdict),
                 piece.standing().flatMap(Standing::judgement),
-                piece.standing().flatMap(Standing::line).map(key -> key.point() + "@" + key.component()));
+                piece.standing().flatMap(Standing::line).map(key -> key.point() + "@" + key.component()),
+                piece.standing().flatMap(Standing::thing));
     }
 
     private static String pair(Place at) {

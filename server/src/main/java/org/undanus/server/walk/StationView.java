@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
@@ -17,15 +18,26 @@ import org.undanus.core.judgement.BetterInstrument;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.installation.CaseFile;
 
-/** A station as it is shown: lines and judgements; its figures are asked for beside it. */
+/**
+ * A station as it is shown: lines and judgements; its figures are asked for beside it.
+ *
+ * @param aids what else is worked with here
+ */
 record StationView(
-        String key, int number, String title, String question, List<LineView> lines, List<JudgementView> judgements) {
+        String key,
+        int number,
+        String title,
+        String question,
+        List<LineView> lines,
+        List<JudgementView> judgements,
+        Set<StationPlan.Aid> aids) {
 
     /** A station on the route. */
     record RouteStation(
@@ -117,7 +129,8 @@ record StationView(
                         .toList(),
                 file.judgements().of(station).stream()
                         .map(j -> JudgementView.of(j, file.evidence(), units))
-                        .toList());
+                        .toList(),
+                Walk.plan(station).map(StationPlan::aids).orElse(Set.of()));
     }
 
     static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units) {

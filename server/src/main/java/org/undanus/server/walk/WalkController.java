@@ -92,17 +92,6 @@ class WalkController {
         return StationView.of(file, named(station), units.orElse(file.rules().display()));
     }
 
-    /** What of a station's figure is not laid out here: plates, the way in, the site with its smallest moves. */
-    @GetMapping("/installations/{id}/stations/{station}/figures")
-    FiguresView figures(
-            @PathVariable String id,
-            @PathVariable String station,
-            @RequestParam Optional<UnitSystem> units,
-            @AuthenticationPrincipal Person person) {
-        CaseFile file = cases.open(id, person);
-        return FiguresView.of(file, named(station), units.orElse(file.rules().display()));
-    }
-
     /**
      * A station's figure, laid out for the room there is.
      *

@@ -2,8 +2,10 @@ package org.undanus.server.report;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.StringReader;
 import java.util.List;
 import java.util.Optional;
+import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Role;
@@ -12,16 +14,49 @@ import org.undanus.core.drawing.Sheet.Kind;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.walk.FigureView;
 import org.undanus.server.walk.FigureView.FigurePiece;
+import org.w3c.dom.Document;
+import org.w3c.dom.Element;
+import org.xml.sax.InputSource;
 
 class FigurePrintTest {
+    private static final FigureView.MeasureView MEASURE = new FigureView.MeasureView(0, 0, 1, 1, 0, 0, 1, 1);
 
     private static FigurePiece piece(Kind kind, Role role, String points, String text, Optional<Verdict> verdict) {
         return new FigurePiece(
-                kind, role, points, 5, text, Weight.PLAIN, Anchor.MIDDLE, verdict, Optional.empty(), Optional.empty());
+                kind,
+                role,
+                points,
+                5,
+                text,
+                Weight.PLAIN,
+                Anchor.MIDDLE,
+                verdict,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    private static FigureView figure(FigurePiece... pieces) {
+        return new FigureView("Roof", "Said.", List.of(), 620, 210, MEASURE, List.of(pieces));
     }
 
     private static String printed(FigurePiece... pieces) {
-        return FigurePrint.html(new FigureView("Roof", "Said.", 620, 210, List.of(pieces)));
+        return FigurePrint.html(figure(pieces));
+    }
+
+    @Test
+    void forOtherProgramsItIsOneSvgWithItsWords() throws Exception {
+        Document svg = DocumentBuilderFactory.newInstance()
+                .newDocumentBuilder()
+                .parse(new InputSource(new StringReader(FigurePrint.svg(figure(
+                        piece(Kind.AREA, Role.CABINET, "0.0,0.0 9.0,0.0 9.0,9.0", "", Optional.of(Verdict.FAILS)),
+                        piece(Kind.LINE, Role.GHOST, "1.0,2.0 3.0,4.0", "", Optional.empty()),
+                        piece(Kind.WORDS, Role.READ, "30.0,40.0", "</text><script>", Optional.empty()))))));
+        assertThat(svg.getElementsByTagName("polygon").getLength()).isEqualTo(1);
+        assertThat(((Element) svg.getElementsByTagName("polyline").item(0)).getAttribute("stroke-dasharray"))
+                .isEqualTo("6 4");
+        assertThat(svg.getElementsByTagName("text").item(0).getTextContent()).isEqualTo("</text><script>");
+        assertThat(svg.getElementsByTagName("script").getLength()).isZero();
     }
 
     @Test

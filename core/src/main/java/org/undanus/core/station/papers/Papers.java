@@ -77,7 +77,9 @@ public final class Papers {
                 new MeteringSuitsPair(),
                 new PlateAge()));
         requirements.addAll(replacement());
-        return new StationPlan(Station.PAPERS, points, requirements);
+        return new StationPlan(Station.PAPERS, points, requirements)
+                .drawnBy(PlatesFigure::draw)
+                .with(StationPlan.Aid.UNIT_PHOTOS);
     }
 
     private static List<Requirement> replacement() {

@@ -101,7 +101,9 @@ public final class Siting {
                 SitingPoints.ADDED_CHARGE,
                 SitingPoints.ROOM_LED_BY));
         requirements.addAll(indoors());
-        return new StationPlan(Station.SITING, points, requirements).drawnBy(UnitFigure::draw);
+        return new StationPlan(Station.SITING, points, requirements)
+                .drawnBy(SiteFigure::draw, WallFigure::draw, UnitFigure::draw)
+                .with(StationPlan.Aid.SITE_DRAWING);
     }
 
     private static List<Requirement> outdoors() {

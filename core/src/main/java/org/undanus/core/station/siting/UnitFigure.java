@@ -18,7 +18,6 @@ import org.undanus.core.judgement.Judgements;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
-import org.undanus.core.station.siting.SitingFigure.Unit;
 
 /**
  * A unit to scale, in metres: what was taped stands as a wall at that distance with a dimension line, what is asked for as a dashed
@@ -35,15 +34,18 @@ final class UnitFigure {
     private static final double BETWEEN = 0.6;
     private static final double EDGE = 0.12;
 
-    private final Unit unit;
+    private final SitedUnit unit;
     private final List<Element> elements = new ArrayList<>();
 
-    private UnitFigure(Unit unit) {
+    private UnitFigure(SitedUnit unit) {
         this.unit = unit;
     }
 
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
-        return SitingFigure.units(facts, evidence, judgements).stream()
+        return SitedUnit.all(facts, evidence, judgements).stream()
+                .filter(unit -> facts.plan()
+                        .flatMap(plan -> plan.wall(unit.component().id()))
+                        .isEmpty())
                 .map(unit -> new UnitFigure(unit).drawing())
                 .toList();
     }
@@ -97,21 +99,15 @@ final class UnitFigure {
         return new Text(String.join("; ", pattern), said);
     }
 
-    private Optional<SitingFigure.Side> side(String name) {
-        return Stream.concat(unit.sides().stream(), unit.height().stream())
-                .filter(side -> side.name().equals(name))
-                .findFirst();
-    }
-
     private Extent plan(double aside) {
         return view(
                 "Plan",
                 aside,
                 unit.size().depth().si(),
-                side("left"),
-                side("right"),
-                side("back"),
-                side("front"),
+                unit.side("left"),
+                unit.side("right"),
+                unit.side("back"),
+                unit.side("front"),
                 false);
     }
 
@@ -121,10 +117,10 @@ final class UnitFigure {
                 outdoor ? "Elevation" : "From the room",
                 aside,
                 unit.size().height().si(),
-                outdoor ? Optional.empty() : side("left"),
-                outdoor ? Optional.empty() : side("right"),
-                side("above"),
-                outdoor ? Optional.empty() : side("height"),
+                outdoor ? Optional.empty() : unit.side("left"),
+                outdoor ? Optional.empty() : unit.side("right"),
+                unit.side("above"),
+                outdoor ? Optional.empty() : unit.side("height"),
                 true);
     }
 
@@ -132,10 +128,10 @@ final class UnitFigure {
             String title,
             double aside,
             double deep,
-            Optional<SitingFigure.Side> left,
-            Optional<SitingFigure.Side> right,
-            Optional<SitingFigure.Side> top,
-            Optional<SitingFigure.Side> bottom,
+            Optional<SitedUnit.Side> left,
+            Optional<SitedUnit.Side> right,
+            Optional<SitedUnit.Side> top,
+            Optional<SitedUnit.Side> bottom,
             boolean ground) {
         double width = unit.size().width().si();
         double floor = bottom.map(UnitFigure::away).orElse(ground ? BASE : 0.0);
@@ -167,6 +163,7 @@ final class UnitFigure {
         elements.add(new Element.Words(
                 Text.of(title),
                 Place.of(extent.left(), extent.high()),
+                Place.of(0, 0),
                 List.of(Side.ABOVE),
                 Weight.QUIET,
                 true,
@@ -174,15 +171,16 @@ final class UnitFigure {
         return extent;
     }
 
-    private void beside(SitingFigure.Side side, Place middle, int dx, int dy, double width, double deep, boolean wall) {
+    private void beside(SitedUnit.Side side, Place middle, int dx, int dy, double width, double deep, boolean wall) {
         double away = away(side);
         Place from = middle.plus(dx * width / 2, dy * deep / 2);
         Place to = from.plus(dx * away, dy * away);
-        Standing standing = new Standing(Optional.of(side.verdict()), Optional.of(side.judgement()), Optional.empty());
+        Standing standing = side.standing();
         if (side.clear().isEmpty()) {
             elements.add(new Element.Words(
                     Text.of("{}?", side.name()),
                     to,
+                    Place.of(0, 0),
                     List.of(dx < 0 ? Side.LEFT : dx > 0 ? Side.RIGHT : Side.CENTRE),
                     Weight.STRONG,
                     true,
@@ -196,16 +194,16 @@ final class UnitFigure {
         elements.add(new Element.Dimension(from, to, Text.of("{}", side.clear().get()), Optional.of(standing)));
     }
 
-    private static double away(SitingFigure.Side side) {
+    private static double away(SitedUnit.Side side) {
         return Math.min(FARTHEST, side.clear().map(Length::si).orElse(UNKNOWN));
     }
 
-    private static double asked(Optional<SitingFigure.Side> side) {
+    private static double asked(Optional<SitedUnit.Side> side) {
         return Math.min(
-                FARTHEST, side.flatMap(SitingFigure.Side::asked).map(Length::si).orElse(0.0));
+                FARTHEST, side.flatMap(SitedUnit.Side::asked).map(Length::si).orElse(0.0));
     }
 
-    private static double reach(Optional<SitingFigure.Side> side) {
+    private static double reach(Optional<SitedUnit.Side> side) {
         return side.map(s -> Math.max(away(s), asked(side))).orElse(0.0);
     }
 

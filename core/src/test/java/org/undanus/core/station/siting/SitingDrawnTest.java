@@ -151,13 +151,18 @@ class SitingDrawnTest {
     @Test
     void whatTheFigureProposesIsJudgedToMeet() {
         CaseFixture short0 = fixture().drawn(yard(2.78).plan());
-        SitingFigure.Plan plan = SitingFigure.of(
-                        short0.facts(), short0.evidence(), CaseFixture.PLATE_BOOK, new Judgements(short0.judgements()))
-                .plan()
-                .orElseThrow();
+        SmallestMove.Result cure = SiteFigure.of(
+                        short0.facts(),
+                        short0.evidence(),
+                        CaseFixture.PLATE_BOOK,
+                        new Judgements(short0.judgements()),
+                        false)
+                .orElseThrow()
+                .cure()
+                .result();
         assertThat(short0.judge("siting.outdoor-clearance-back").verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(plan.cure().outcome()).isEqualTo(SmallestMove.Outcome.CURED);
-        SmallestMove.Move move = plan.cure().moves().get(0);
+        assertThat(cure.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        SmallestMove.Move move = cure.moves().get(0);
         CaseFixture cured = fixture().drawn(yard(2.78 + move.dy()).plan());
         assertThat(cured.judge("siting.outdoor-clearance-back").verdict()).isEqualTo(Verdict.MEETS);
         assertThat(move.metres()).isLessThan(0.06);

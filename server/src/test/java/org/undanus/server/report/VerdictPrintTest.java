@@ -13,7 +13,7 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.server.walk.JudgementView.BarView;
 import org.undanus.server.walk.JudgementView.TickView;
 
-class DrawingTest {
+class VerdictPrintTest {
 
     private static BarView bar(double needle, String reading) {
         return new BarView(
@@ -30,20 +30,21 @@ class DrawingTest {
 
     @Test
     void carriesEveryLabelAndTheReading() {
-        String drawn = Drawing.bar(bar(0.7, "36 in ± 0.1 in"), Verdict.MEETS);
+        String drawn = VerdictPrint.bar(bar(0.7, "36 in ± 0.1 in"), Verdict.MEETS);
         assertThat(drawn).contains("code 24 in").contains("maker 30 in").contains("36 in ± 0.1 in");
     }
 
     @Test
     void wordsAreNoMarkup() {
-        assertThat(Drawing.bar(bar(0.7, "<b>&\"x\""), Verdict.MEETS))
+        assertThat(VerdictPrint.bar(bar(0.7, "<b>&\"x\""), Verdict.MEETS))
                 .doesNotContain("<b>")
                 .contains("&lt;b&gt;&amp;");
     }
 
     @Test
     void whatLiesBeyondTheAxisIsDrawnAtItsEnd() {
-        Matcher circle = Pattern.compile("circle cx=\"([0-9.]+)\"").matcher(Drawing.bar(bar(1.8, "x"), Verdict.FAILS));
+        Matcher circle =
+                Pattern.compile("circle cx=\"([0-9.]+)\"").matcher(VerdictPrint.bar(bar(1.8, "x"), Verdict.FAILS));
         assertThat(circle.find()).isTrue();
         assertThat(Double.parseDouble(circle.group(1))).isBetween(0.0, 300.0);
     }
@@ -53,7 +54,7 @@ class DrawingTest {
         Locale before = Locale.getDefault();
         try {
             Locale.setDefault(Locale.GERMANY);
-            assertThat(Drawing.bar(bar(0.333, "x"), Verdict.FAILS)).doesNotContainPattern("\\d,\\d");
+            assertThat(VerdictPrint.bar(bar(0.333, "x"), Verdict.FAILS)).doesNotContainPattern("\\d,\\d");
         } finally {
             Locale.setDefault(before);
         }
@@ -63,7 +64,7 @@ class DrawingTest {
     void marksDifferInShapeNotOnlyInColour() {
         Set<String> shapes = new HashSet<>();
         for (Verdict verdict : Verdict.values()) {
-            shapes.add(Drawing.mark(verdict).replaceAll("#[0-9A-Fa-f]{6}", ""));
+            shapes.add(VerdictPrint.mark(verdict).replaceAll("#[0-9A-Fa-f]{6}", ""));
         }
         assertThat(shapes).hasSameSizeAs(Verdict.values());
     }

@@ -9,7 +9,7 @@ import org.undanus.server.walk.JudgementView;
  * Draws margin bars and verdict marks as SVG for paper. Verdicts differ by shape first, so that they are told apart in
  * grey print; colours are those of the screen.
  */
-public final class Drawing {
+public final class VerdictPrint {
     private static final int WIDTH = 300;
     private static final int EDGE = 8;
     private static final int ROW = 12;
@@ -19,7 +19,7 @@ public final class Drawing {
     private static final String QUIET = "#6B777D";
     private static final String PERMITTED = "#D9E8E4";
 
-    private Drawing() {}
+    private VerdictPrint() {}
 
     /**
      * The bar with ticks above its axis and the reading below. Lines are SVG, words are HTML laid over them: so they are
