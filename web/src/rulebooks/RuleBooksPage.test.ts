@@ -23,7 +23,7 @@ const books = [
 
 function view(id: string) {
   return {
-    book: { id, note: `About ${id}` },
+    book: { id, note: `About ${id}`, extending: id === "plate" ? ["General book, version 1"] : [] },
     decisionRule: "guarded",
     yaml: `id: ${id}`,
     limits: [
@@ -34,9 +34,12 @@ function view(id: string) {
         bound: "at least",
         value: "30 in",
         source: "Mechanical code",
+        layer: "General book",
       },
     ],
-    schools: [{ topic: "Overcurrent protective device", chosen: "plate", others: ["design current"] }],
+    schools: [
+      { topic: "Overcurrent protective device", chosen: "plate", others: ["design current"], layer: "" },
+    ],
     settings: [],
   };
 }
@@ -72,6 +75,15 @@ test("every limit stands with its authority and source", async () => {
   expect(row).toContain("at least 30 in");
   expect(row).toContain("Mechanical code");
   expect(wrapper.text()).toContain("also design current");
+});
+
+test("what comes from a book below says so, and which one that is", async () => {
+  const wrapper = await page();
+  expect(wrapper.find("tbody tr").text()).toContain("from General book");
+  expect(wrapper.text()).toContain("Extends General book, version 1");
+  await wrapper.findAll(".books button")[1]?.trigger("click");
+  await flushPromises();
+  expect(wrapper.text()).not.toContain("Extends");
 });
 
 test("another book is looked at", async () => {

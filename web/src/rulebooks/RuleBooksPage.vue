@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FromLayer from "./FromLayer.vue";
 import { notice } from "../frame/notice";
 import { ref, watch } from "vue";
 import { api, ProblemError, type Problem, type Schemas } from "../api/client";
@@ -94,6 +95,9 @@ async function add() {
     <p v-if="problem && !adding" class="error" role="alert">{{ problem.detail }}</p>
     <template v-if="book">
       <p class="quiet">{{ book.book.note }} Decision rule: {{ book.decisionRule }}.</p>
+      <p v-if="book.book.extending.length">
+        Extends {{ book.book.extending.join(", which extends ") }}. What comes from there says so.
+      </p>
       <h2>Limits</h2>
       <table class="table">
         <thead>
@@ -112,7 +116,7 @@ async function add() {
             </td>
             <td>{{ limit.authority }}</td>
             <td class="mono">{{ limit.bound }} {{ limit.value }}</td>
-            <td>{{ limit.source }}</td>
+            <td>{{ limit.source }}<FromLayer :layer="limit.layer" /></td>
           </tr>
         </tbody>
       </table>
@@ -120,6 +124,7 @@ async function add() {
       <p v-for="school in book.schools" :key="school.topic">
         {{ school.topic }}: <strong>{{ school.chosen }}</strong>
         <span class="quiet">; also {{ school.others.join(", ") }}</span>
+        <FromLayer :layer="school.layer" />
       </p>
       <h2>Settings</h2>
       <table class="table">
@@ -127,7 +132,7 @@ async function add() {
           <tr v-for="setting in book.settings" :key="setting.title">
             <td>{{ setting.title }}</td>
             <td class="mono">{{ setting.value }}</td>
-            <td>{{ setting.source }}</td>
+            <td>{{ setting.source }}<FromLayer :layer="setting.layer" /></td>
           </tr>
         </tbody>
       </table>

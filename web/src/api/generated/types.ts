@@ -828,6 +828,7 @@ export interface components {
             /** @enum {string} */
             display: "US" | "SI";
             note: string;
+            extending: string[];
         };
         AnswerView: {
             steps: components["schemas"]["ReckonedStep"][];
@@ -1363,16 +1364,19 @@ export interface components {
             bound: string;
             value: string;
             source: string;
+            layer: string;
         };
         BookSchool: {
             topic: string;
             chosen: string;
             others: string[];
+            layer: string;
         };
         BookSetting: {
             title: string;
             value: string;
             source: string;
+            layer: string;
         };
         BookView: {
             book: components["schemas"]["BookSummary"];

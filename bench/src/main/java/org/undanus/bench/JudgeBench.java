@@ -64,7 +64,7 @@ public class JudgeBench {
 
     @Setup
     public void fill() {
-        yaml = ShippedRuleBooks.yaml().get(0);
+        yaml = ShippedRuleBooks.demo().get(0);
         rules = RuleBookReader.read(yaml, Walk.vocabulary());
         DataSheet sheet = new DataSheet(
                 "Ondrel",

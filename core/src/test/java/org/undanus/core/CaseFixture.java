@@ -45,7 +45,7 @@ public final class CaseFixture {
     public static final RuleBook DESIGN_BOOK = book(1);
 
     private static RuleBook book(int index) {
-        return RuleBookReader.read(ShippedRuleBooks.yaml().get(index), Walk.vocabulary());
+        return RuleBookReader.read(ShippedRuleBooks.demo().get(index), Walk.vocabulary());
     }
 
     private final List<Reading> readings = new ArrayList<>();

@@ -153,9 +153,9 @@ class BadInputTest {
     @Test
     void rulesWithProblemsAreNamedByLineAndKey() {
         Client client = SERVER.signedIn("lead");
-        String yaml = ShippedRuleBooks.yaml()
+        String yaml = ShippedRuleBooks.demo()
                 .get(0)
-                .replace("version: 3", "version: 9")
+                .replace("version: 4", "version: 9")
                 .replace("3 years", "3 psig");
         Client.Answer answer =
                 client.send("POST", "/api/rule-books", yaml, "text/plain").expect(422);
@@ -171,18 +171,18 @@ class BadInputTest {
     @Test
     void aKeptVersionOfARuleBookCannotBeRewritten() {
         Client client = SERVER.signedIn("lead");
-        String yaml = ShippedRuleBooks.yaml().get(0).replace("3 years", "4 years");
+        String yaml = ShippedRuleBooks.demo().get(0).replace("3 years", "4 years");
         assertThat(client.send("POST", "/api/rule-books", yaml, "text/plain")
                         .expect(409)
                         .detail())
                 .contains("Raise the version number");
-        client.send("POST", "/api/rule-books", yaml.replace("version: 3", "version: 4"), "text/plain")
+        client.send("POST", "/api/rule-books", yaml.replace("version: 4", "version: 5"), "text/plain")
                 .expect(201);
         assertThat(client.get("/api/rule-books/sallowmere-2026-plate")
                         .json()
                         .at("/book/version")
                         .asInt())
-                .isEqualTo(4);
+                .isEqualTo(5);
     }
 
     @ParameterizedTest

@@ -90,9 +90,13 @@ class CaseDocumentTest {
                 .json();
         String older = document.at("/ruleBooks/0")
                 .asString()
-                .replace("id: sallowmere-2026-plate", "id: older-book")
+                .replace("id: general-plate", "id: older-general")
                 .replaceAll("(?m)^  siting.support-factor:.*\n", "");
-        document.putArray("ruleBooks").add(older);
+        String extending = document.at("/ruleBooks/1")
+                .asString()
+                .replace("id: sallowmere-2026-plate", "id: older-book")
+                .replace("id: general-plate", "id: older-general");
+        document.putArray("ruleBooks").add(older).add(extending);
         ObjectNode installation = (ObjectNode) document.at("/installations/0");
         installation.put("reference", "LH-01-older");
         ((ObjectNode) installation.path("ruleBook")).put("id", "older-book");

@@ -28,9 +28,10 @@ class RuleBookTest {
     void bothShippedBooksAreThere() {
         JsonNode books =
                 SERVER.signedIn("nettlebank").get("/api/rule-books").expect(200).json();
-        assertThat(books).hasSize(2);
-        assertThat(books.get(0).path("display").asString()).isEqualTo("SI");
-        assertThat(books.get(1).path("display").asString()).isEqualTo("US");
+        assertThat(books).hasSize(4);
+        assertThat(books).extracting(b -> b.path("display").asString()).containsExactly("SI", "US", "SI", "US");
+        assertThat(books.get(0).path("extending")).isEmpty();
+        assertThat(books.get(2).at("/extending/0").asString()).isEqualTo("Design-current practice, general, version 1");
     }
 
     @Test
@@ -46,7 +47,27 @@ class RuleBookTest {
                 .isEqualTo("3' 0\"");
         assertThat(limit(si, front, "Lake Halls programme").path("value").asString())
                 .isEqualTo("914 mm");
+        assertThat(limit(us, front, "Lake Halls programme").path("layer").asString())
+                .as("its own")
+                .isEmpty();
+        assertThat(limit(us, front, "Adopted code").path("layer").asString()).isEqualTo("Plate practice, general");
         assertThat(limit(us, front, "Adopted code").path("source").asString()).contains("check the adopted edition");
+    }
+
+    @Test
+    void aGeneralBookSaysWhatItLeavesOpen() {
+        JsonNode settings = SERVER.signedIn("inspector")
+                .get("/api/rule-books/general-plate")
+                .expect(200)
+                .json()
+                .path("settings");
+        assertThat(settings)
+                .filteredOn(s -> s.path("title").asString().equals("Design snow depth"))
+                .singleElement()
+                .satisfies(s -> {
+                    assertThat(s.path("value").asString()).isEmpty();
+                    assertThat(s.path("source").asString()).contains("extends this one");
+                });
     }
 
     @Test
@@ -66,9 +87,9 @@ class RuleBookTest {
         String id = lead.installation("LH-23");
         String key = "papers.plate-age@outdoor-1";
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("FAILS");
-        String yaml = ShippedRuleBooks.yaml()
+        String yaml = ShippedRuleBooks.demo()
                 .get(1)
-                .replace("version: 3", "version: 4")
+                .replace("version: 4", "version: 5")
                 .replace("3 years", "6 years");
         lead.send("POST", "/api/rule-books", yaml, "text/plain").expect(201);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString())
@@ -89,7 +110,7 @@ class RuleBookTest {
     @Test
     void onlyTheQualityLeadBringsBooksIn() {
         assertThat(SERVER.signedIn("inspector")
-                        .send("POST", "/api/rule-books", ShippedRuleBooks.yaml().get(0), "text/plain")
+                        .send("POST", "/api/rule-books", ShippedRuleBooks.demo().get(0), "text/plain")
                         .expect(403)
                         .detail())
                 .contains("quality lead");

@@ -1,8 +1,11 @@
 package org.undanus.core.rules;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.quantity.Accuracy;
@@ -12,12 +15,14 @@ import org.undanus.core.quantity.UnitSystem;
 /**
  * One version of a rule book. Immutable; made by {@link RuleBookReader}.
  *
+ * @param base the book it extends; what it holds besides its own is that one's
  * @param yaml the text it was read from, kept so that a case can carry its rules with it
  */
 public record RuleBook(
         String id,
         String title,
         int version,
+        Optional<RuleBook> base,
         UnitSystem display,
         DecisionRule decisionRule,
         String note,
@@ -37,6 +42,42 @@ public record RuleBook(
             Authority.Kind.COMPUTED,
             "Computed from sheet or plate",
             "An expectation computed from the unit's data sheet or plate; nobody's rule.");
+
+    /** Which book, in which version. */
+    public record Reference(String id, int version) {
+        @Override
+        public String toString() {
+            return id + ", version " + version;
+        }
+    }
+
+    public Reference reference() {
+        return new Reference(id, version);
+    }
+
+    /** Itself and the books it rests on, the most general first. */
+    public List<RuleBook> layers() {
+        List<RuleBook> layers = new ArrayList<>(base.map(RuleBook::layers).orElse(List.of()));
+        layers.add(this);
+        return layers;
+    }
+
+    /** The most general layer that says what this book says. */
+    public RuleBook layer(Function<RuleBook, Object> what) {
+        Object said = what.apply(this);
+        return layers().stream()
+                .filter(layer -> Objects.equals(what.apply(layer), said))
+                .findFirst()
+                .orElse(this);
+    }
+
+    /** The layer a limit comes from. */
+    public RuleBook layer(LimitKey key, Limit limit) {
+        return layers().stream()
+                .filter(layer -> layer.limits(key).contains(limit))
+                .findFirst()
+                .orElse(this);
+    }
 
     /** A setting's value and where it comes from. */
     public record Ruling(Quantity value, String source) {}

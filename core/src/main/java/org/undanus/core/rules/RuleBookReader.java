@@ -12,6 +12,8 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.quantity.Accuracy;
@@ -32,6 +34,7 @@ public final class RuleBookReader {
             "id",
             "title",
             "version",
+            "extends",
             "display",
             "decision-rule",
             "note",
@@ -45,26 +48,49 @@ public final class RuleBookReader {
             "minimum-grades",
             "instruments");
 
+    private static final List<String> NEEDED =
+            List.of("format", "id", "title", "version", "authorities", "schools", "limits", "settings");
+    private static final List<String> NEEDED_TO_EXTEND = List.of("format", "id", "title", "version");
+    private static final int MOST_LAYERS = 8;
+
     private final Vocabulary vocabulary;
+    private final Library library;
     private boolean complete = true;
     private final List<RuleBookException.Problem> problems = new ArrayList<>();
     private final Map<String, Authority> authorities = new LinkedHashMap<>();
 
-    private RuleBookReader(Vocabulary vocabulary) {
+    /** Finds the book that another extends. */
+    @FunctionalInterface
+    public interface Library {
+        Optional<RuleBook> find(RuleBook.Reference reference);
+    }
+
+    private RuleBookReader(Vocabulary vocabulary, Library library) {
         this.vocabulary = vocabulary;
+        this.library = library;
     }
 
     /**
+     * Reads a book that may extend one of the shipped general ones.
+     *
      * @param vocabulary the words the stations know
      * @throws RuleBookException naming every problem
      */
     public static RuleBook read(String yaml, Vocabulary vocabulary) {
-        return new RuleBookReader(vocabulary).readBook(yaml);
+        return read(yaml, vocabulary, reference -> ShippedRuleBooks.book(reference, vocabulary));
+    }
+
+    /**
+     * @param library the books there are to extend
+     * @throws RuleBookException naming every problem
+     */
+    public static RuleBook read(String yaml, Vocabulary vocabulary, Library library) {
+        return new RuleBookReader(vocabulary, library).readBook(yaml);
     }
 
     /** Reads a book that was complete when it was kept: later versions may ask for more and no longer know some of its words. */
-    public static RuleBook readKept(String yaml, Vocabulary vocabulary) {
-        RuleBookReader reader = new RuleBookReader(vocabulary);
+    public static RuleBook readKept(String yaml, Vocabulary vocabulary, Library library) {
+        RuleBookReader reader = new RuleBookReader(vocabulary, library);
         reader.complete = false;
         return reader.readBook(yaml);
     }
@@ -72,8 +98,8 @@ public final class RuleBookReader {
     private RuleBook readBook(String yaml) {
         YamlTree root = YamlTree.parse(yaml, problems);
         Map<String, YamlTree> sections = root.entries(SECTIONS);
-        for (String section :
-                List.of("format", "id", "title", "version", "authorities", "schools", "limits", "settings")) {
+        List<String> needed = sections.containsKey("extends") ? NEEDED_TO_EXTEND : NEEDED;
+        for (String section : needed) {
             if (!sections.containsKey(section)) {
                 root.problem("The section \"" + section + "\" is missing.");
             }
@@ -87,23 +113,37 @@ public final class RuleBookReader {
         if (!id.matches("[a-z0-9][a-z0-9-]{0,59}") && sections.containsKey("id")) {
             sections.get("id").problem("An id is lower-case letters, digits and hyphens.");
         }
+        Optional<RuleBook> base = readBase(sections);
+        base.ifPresent(b -> authorities.putAll(b.authorities()));
         readAuthorities(sections);
         RuleBook book = new RuleBook(
                 id,
                 text(sections, "title").orElse(""),
                 wholeNumber(sections, "version"),
-                choice(sections, "display", UnitSystem.values(), u -> u.name().toLowerCase(Locale.ROOT), UnitSystem.SI),
-                choice(sections, "decision-rule", DecisionRule.values(), DecisionRule::key, DecisionRule.GUARDED),
-                text(sections, "note").orElse(""),
+                base,
+                choice(
+                        sections,
+                        "display",
+                        UnitSystem.values(),
+                        u -> u.name().toLowerCase(Locale.ROOT),
+                        base.map(RuleBook::display).orElse(UnitSystem.SI)),
+                choice(
+                        sections,
+                        "decision-rule",
+                        DecisionRule.values(),
+                        DecisionRule::key,
+                        base.map(RuleBook::decisionRule).orElse(DecisionRule.GUARDED)),
+                text(sections, "note").orElseGet(() -> base.map(RuleBook::note).orElse("")),
                 authorities,
-                readLimits(sections),
-                readDeferrals(sections),
-                readSettings(sections),
-                readSchools(sections),
-                readSizes(sections),
-                readTables(sections),
-                readGrades(sections),
-                readInstruments(sections),
+                overLimits(base.map(RuleBook::limits), readLimits(sections)),
+                Stream.concat(base.stream().flatMap(b -> b.deferrals().stream()), readDeferrals(sections).stream())
+                        .toList(),
+                over(base.map(RuleBook::settings), readSettings(sections)),
+                over(base.map(RuleBook::schools), readSchools(sections)),
+                over(base.map(RuleBook::sizeLists), readSizes(sections)),
+                over(base.map(RuleBook::tables), readTables(sections)),
+                over(base.map(RuleBook::minimumGrades), readGrades(sections)),
+                over(base.map(RuleBook::instruments), readInstruments(sections)),
                 yaml);
         if (complete) {
             requireComplete(root, book);
@@ -114,11 +154,54 @@ public final class RuleBookReader {
         return book;
     }
 
+    private Optional<RuleBook> readBase(Map<String, YamlTree> sections) {
+        if (!sections.containsKey("extends")) {
+            return Optional.empty();
+        }
+        YamlTree tree = sections.get("extends");
+        Map<String, YamlTree> fields = tree.entries(Set.of("id", "version"));
+        Optional<String> id = required(tree, fields, "id");
+        required(tree, fields, "version");
+        int version = wholeNumber(fields, "version");
+        if (id.isEmpty() || version == 0) {
+            return Optional.empty();
+        }
+        RuleBook.Reference reference = new RuleBook.Reference(id.get(), version);
+        Optional<RuleBook> base = library.find(reference);
+        if (base.isEmpty()) {
+            tree.problem("There is no rule book " + reference + " here. Add it first.");
+        } else if (base.get().layers().size() >= MOST_LAYERS) {
+            tree.problem("A rule book stands on " + (MOST_LAYERS - 1) + " others at most.");
+        }
+        return base;
+    }
+
+    private static <K, V> Map<K, V> over(Optional<Map<K, V>> base, Map<K, V> own) {
+        Map<K, V> merged = new LinkedHashMap<>(base.orElse(Map.of()));
+        merged.putAll(own);
+        return merged;
+    }
+
+    /** What an authority says of something takes the place of what it said before; other authorities stand beside it. */
+    private static Map<String, List<Limit>> overLimits(
+            Optional<Map<String, List<Limit>>> base, Map<String, List<Limit>> own) {
+        Map<String, List<Limit>> merged = new LinkedHashMap<>(base.orElse(Map.of()));
+        own.forEach((key, limits) -> merged.merge(key, limits, (before, now) -> Stream.concat(
+                        before.stream().filter(limit -> now.stream()
+                                .noneMatch(other -> other.authority().equals(limit.authority()))),
+                        now.stream())
+                .toList()));
+        return merged;
+    }
+
     private void requireComplete(YamlTree root, RuleBook book) {
         missing(
                 root,
                 "settings",
-                vocabulary.settings().keySet(),
+                vocabulary.settings().values().stream()
+                        .filter(setting -> book.base().isPresent() || !setting.local())
+                        .map(Setting::id)
+                        .collect(Collectors.toSet()),
                 book.settings().keySet());
         missing(root, "schools", vocabulary.topics().keySet(), book.schools().keySet());
         missing(root, "sizes", vocabulary.sizeLists().keySet(), book.sizeLists().keySet());
@@ -144,7 +227,9 @@ public final class RuleBookReader {
             Map<String, YamlTree> fields = tree.entries(Set.of("kind", "name", "note"));
             Authority.Kind kind = choice(fields, "kind", Authority.Kind.values(), Authority.Kind::key, null);
             Optional<String> name = required(tree, fields, "name");
-            if (kind == null) {
+            if (authorities.containsKey(id)) {
+                tree.problem("The book this one extends names the authority \"" + id + "\" already.");
+            } else if (kind == null) {
                 tree.problem("An authority needs a kind: code, maker, programme or practice.");
             } else if (name.isPresent()) {
                 authorities.put(

@@ -36,7 +36,8 @@ class ComparisonTest {
     }
 
     private static RuleBook ruled(DecisionRule rule) {
-        String yaml = ShippedRuleBooks.yaml().get(0).replace("decision-rule: guarded", "decision-rule: " + rule.key());
+        String yaml =
+                ShippedRuleBooks.general().get(0).replace("decision-rule: guarded", "decision-rule: " + rule.key());
         return RuleBookReader.read(yaml, Walk.vocabulary());
     }
 

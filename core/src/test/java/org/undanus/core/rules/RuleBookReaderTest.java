@@ -3,7 +3,10 @@ package org.undanus.core.rules;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
+import static org.assertj.core.api.Assertions.tuple;
+import static org.assertj.core.api.Assertions.within;
 
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -12,7 +15,8 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 
 class RuleBookReaderTest {
-    private static final String BOOK = ShippedRuleBooks.yaml().get(0);
+    private static final String BOOK = ShippedRuleBooks.general().get(0);
+    private static final String BOROUGH = ShippedRuleBooks.demo().get(0);
 
     private static RuleBookException refused(String yaml) {
         return catchThrowableOfType(RuleBookException.class, () -> RuleBookReader.read(yaml, Walk.vocabulary()));
@@ -23,10 +27,96 @@ class RuleBookReaderTest {
     }
 
     @Test
-    void bothShippedBooksRead() {
-        assertThat(ShippedRuleBooks.yaml())
+    void theShippedBooksRead() {
+        assertThat(Stream.concat(ShippedRuleBooks.general().stream(), ShippedRuleBooks.demo().stream()))
                 .extracting(yaml -> RuleBookReader.read(yaml, Walk.vocabulary()).display())
-                .containsExactly(UnitSystem.US, UnitSystem.SI);
+                .containsExactly(UnitSystem.US, UnitSystem.SI, UnitSystem.US, UnitSystem.SI);
+    }
+
+    @Test
+    void generalBooksHoldNoProgrammeAndLeaveOpenWhatBelongsToAPlace() {
+        assertThat(ShippedRuleBooks.general()).allSatisfy(yaml -> {
+            RuleBook book = RuleBookReader.read(yaml, Walk.vocabulary());
+            assertThat(book.authorities().values())
+                    .extracting(Authority::kind)
+                    .doesNotContain(Authority.Kind.PROGRAMME);
+            assertThat(Walk.vocabulary().settings().values())
+                    .allSatisfy(setting -> assertThat(book.decides(setting)).isEqualTo(!setting.local()));
+            assertThat(yaml.substring(yaml.indexOf("authorities:")))
+                    .doesNotContain("borough")
+                    .doesNotContain("Lake Halls");
+        });
+    }
+
+    private static RuleBook extending(String more) {
+        return RuleBookReader.read(
+                """
+                format: undanus-rule-book/1
+                id: own
+                title: Own
+                version: 1
+                extends: {id: general-plate, version: 1}
+                settings:
+                  papers.design-summer: {value: 91 °F, source: x}
+                  papers.design-winter: {value: 7 °F, source: x}
+                  papers.design-indoor: {value: 70 °F, source: x}
+                  papers.plate-sheet-tolerance: {value: 2 %, source: x}
+                  siting.design-snow: {value: 2 in, source: x}
+                  siting.snow-margin: {value: 10 in, source: x}
+                """
+                        + more,
+                Walk.vocabulary());
+    }
+
+    @Test
+    void aBookStandsOnAnotherAndSaysWhatIsItsOwn() {
+        LimitKey front = Walk.vocabulary().limits().get("siting.outdoor-clearance-front");
+        Setting margin = Walk.vocabulary().settings().get("siting.snow-margin");
+        Setting freeboard = Walk.vocabulary().settings().get("siting.flood-freeboard");
+        RuleBook own = extending(
+                """
+                authorities:
+                  house: {kind: programme, name: House rules}
+                limits:
+                  siting.outdoor-clearance-front:
+                    - {by: house, at-least: 40 in, source: x}
+                  access.passage-length:
+                    - {by: code, at-most: 25 ft, source: another edition}
+                """);
+        assertThat(own.limits(front))
+                .extracting(limit -> limit.authority().id(), limit -> own.layer(front, limit)
+                        .id())
+                .containsExactly(tuple("code", "general-plate"), tuple("house", "own"));
+        LimitKey passage = Walk.vocabulary().limits().get("access.passage-length");
+        assertThat(own.limits(passage))
+                .as("the same authority speaks anew")
+                .singleElement()
+                .satisfies(limit -> {
+                    assertThat(limit.source()).isEqualTo("another edition");
+                    assertThat(own.layer(passage, limit)).isEqualTo(own);
+                });
+        assertThat(own.number(margin)).isCloseTo(0.254, within(1e-9));
+        assertThat(own.layer(b -> b.settings().get(margin.id()))).isEqualTo(own);
+        assertThat(own.layer(b -> b.settings().get(freeboard.id())).id()).isEqualTo("general-plate");
+        assertThat(own.display()).isEqualTo(UnitSystem.US);
+        assertThat(own.layers()).extracting(RuleBook::id).containsExactly("general-plate", "own");
+    }
+
+    @Test
+    void aBookThatCannotStandIsRefusedByLineAndKey() {
+        assertThat(refused(BOROUGH.replace("id: general-plate", "id: general-nothing"))
+                        .problems())
+                .anySatisfy(p -> {
+                    assertThat(p.key()).isEqualTo("extends");
+                    assertThat(p.message()).contains("general-nothing, version 1 here");
+                });
+        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 1}", "general-plate")))
+                .isNotNull();
+        assertThat(refused(BOROUGH.replace("  programme:\n    kind: programme", "  code:\n    kind: programme")))
+                .hasMessageContaining("names the authority \"code\" already");
+        assertThat(refused(BOROUGH.replaceAll("(?m)^  siting.design-snow:.*\n", "")))
+                .as("only a general book may leave it open")
+                .hasMessageContaining("siting.design-snow");
     }
 
     @Test
@@ -43,13 +133,13 @@ class RuleBookReaderTest {
             delimiter = '|',
             quoteCharacter = '`',
             value = {
-                "at-most: 3 years|at-most: 3 psig|limits.papers.plate-age[0].at-most|a unit of a gauge pressure",
-                "by: programme, at-most: 3 years|by: nobody, at-most: 3 years|limits.papers.plate-age[0].by|No authority is called",
-                "papers.plate-age:|papers.plate-colour:|limits.papers.plate-colour|No limit is called",
+                "at-most: 20 ft|at-most: 3 psig|limits.access.passage-length[0].at-most|a unit of a gauge pressure",
+                "by: code, at-most: 20 ft|by: nobody, at-most: 20 ft|limits.access.passage-length[0].by|No authority is called",
+                "access.passage-length:|access.passage-colour:|limits.access.passage-colour|No limit is called",
                 "running.split: psychrometric|running.split: astrological|schools.running.split|is not one of psychrometric",
                 "decision-rule: guarded|decision-rule: lenient|decision-rule|is not one of guarded",
-                "version: 3|version: one|version|whole number",
-                "title: Sallowmere|tittle: Sallowmere|tittle|Unknown key",
+                "version: 1|version: one|version|whole number",
+                "title: Plate|tittle: Plate|tittle|Unknown key",
                 "[15 A, 20 A|[20 A, 15 A|sizes.electrical.device-sizes[1]|rise from first",
                 "electrical: recorded|electrical: rumoured|minimum-grades.electrical|is not one of witnessed",
                 "constant: 3 mm|constant: 3 V|instruments.tape.constant|a unit of a voltage",
@@ -69,7 +159,7 @@ class RuleBookReaderTest {
     @Test
     void findsEveryProblemInOneReading() {
         RuleBookException refused =
-                refused(BOOK.replace("version: 3", "version: x").replace("3 years", "3 psig"));
+                refused(BOOK.replace("version: 1", "version: x").replace("at-most: 20 ft", "at-most: 3 psig"));
         assertThat(refused.problems()).hasSize(2);
     }
 

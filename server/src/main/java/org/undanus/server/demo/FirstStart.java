@@ -15,6 +15,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplicat
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.util.FileSystemUtils;
+import org.undanus.core.rules.ShippedRuleBooks;
 import org.undanus.server.StartRefusedException;
 import org.undanus.server.account.Accounts;
 import org.undanus.server.account.DemoAccounts;
@@ -26,7 +27,7 @@ import org.undanus.server.journal.StockTaking;
 import org.undanus.server.rulebook.RuleBooks;
 
 /**
- * Fills an empty database: the shipped rule books always; in demo mode the invented borough's people and installations,
+ * Fills an empty database: the general rule books always; in demo mode the invented borough's rule books, people and installations,
  * else one quality lead whose password is printed once.
  */
 @Component
@@ -87,7 +88,7 @@ class FirstStart implements SmartInitializingSingleton {
     }
 
     private void fill() {
-        books.ensureShipped(KEEPER.name());
+        books.ensure(ShippedRuleBooks.general(), KEEPER.name());
         if (!accounts.none()) {
             if (demo.getIfAvailable() == null && DemoAccounts.among(accounts)) {
                 throw new StartRefusedException(
@@ -99,6 +100,7 @@ class FirstStart implements SmartInitializingSingleton {
         DemoAccounts demoAccounts = demo.getIfAvailable();
         if (demoAccounts != null) {
             demoAccounts.ensure(KEEPER.name());
+            books.ensure(ShippedRuleBooks.demo(), KEEPER.name());
             seed();
         } else {
             byte[] random = new byte[PASSWORD_BYTES];

@@ -14,6 +14,7 @@ import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
@@ -94,7 +95,7 @@ class CaseExport {
         return new CaseDocument(
                 CaseDocument.FORMAT,
                 Optional.of(Instant.now().truncatedTo(ChronoUnit.SECONDS)),
-                Optional.of(List.of(file.rules().yaml())),
+                Optional.of(file.rules().layers().stream().map(RuleBook::yaml).toList()),
                 Optional.of(sheets.recordsOf(models)),
                 Optional.of(instruments.records().stream()
                         .filter(i -> used.contains(i.id()))

@@ -19,6 +19,7 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.rules.Setting;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.NotAllowedException;
@@ -29,7 +30,8 @@ import org.undanus.server.problem.NotFoundException;
 @RequestMapping("/api/rule-books")
 class RuleBookController {
 
-    record BookSummary(String id, int version, String title, UnitSystem display, String note) {}
+    /** @param extending the books it stands on, the most general first */
+    record BookSummary(String id, int version, String title, UnitSystem display, String note, List<String> extending) {}
 
     record BookView(
             BookSummary book,
@@ -39,11 +41,18 @@ class RuleBookController {
             List<BookSetting> settings,
             String yaml) {}
 
-    record BookLimit(String key, String title, String authority, String bound, String value, String source) {}
+    /** @param layer the book it is given by, empty where it is this one's own */
+    record BookLimit(
+            String key, String title, String authority, String bound, String value, String source, String layer) {}
 
-    record BookSchool(String topic, String chosen, List<String> others) {}
+    /** @param layer as of limits */
+    record BookSchool(String topic, String chosen, List<String> others, String layer) {}
 
-    record BookSetting(String title, String value, String source) {}
+    /**
+     * @param value empty where a book of a place has to give it
+     * @param layer as of limits
+     */
+    record BookSetting(String title, String value, String source, String layer) {}
 
     private final RuleBooks books;
 
@@ -72,7 +81,8 @@ class RuleBookController {
                                         limit.authority().name(),
                                         limit.bound().words(),
                                         format.format(limit.value()),
-                                        limit.source())))
+                                        limit.source(),
+                                        named(book, book.layer(key, limit)))))
                         .toList(),
                 Walk.vocabulary().topics().values().stream()
                         .sorted(Comparator.comparing(SchoolTopic::id))
@@ -80,10 +90,7 @@ class RuleBookController {
                         .toList(),
                 Walk.vocabulary().settings().values().stream()
                         .sorted(Comparator.comparing(setting -> setting.id()))
-                        .map(setting -> new BookSetting(
-                                setting.title(),
-                                format.format(book.setting(setting).value()),
-                                book.setting(setting).source()))
+                        .map(setting -> setting(setting, book, format))
                         .toList(),
                 book.yaml());
     }
@@ -105,10 +112,31 @@ class RuleBookController {
                 topic.schools().stream()
                         .filter(school -> !school.equals(chosen))
                         .map(SchoolTopic.School::title)
-                        .toList());
+                        .toList(),
+                named(book, book.layer(layer -> layer.schools().get(topic.id()))));
+    }
+
+    private static BookSetting setting(Setting setting, RuleBook book, QuantityFormat format) {
+        if (!book.decides(setting)) {
+            return new BookSetting(setting.title(), "", "Left to a book that extends this one", "");
+        }
+        RuleBook.Ruling ruling = book.setting(setting);
+        return new BookSetting(
+                setting.title(),
+                format.format(ruling.value()),
+                ruling.source(),
+                named(book, book.layer(layer -> layer.settings().get(setting.id()))));
+    }
+
+    private static String named(RuleBook book, RuleBook layer) {
+        return layer.equals(book) ? "" : layer.title();
     }
 
     private static BookSummary summary(RuleBook book) {
-        return new BookSummary(book.id(), book.version(), book.title(), book.display(), book.note());
+        List<String> extending = book.layers().stream()
+                .filter(layer -> !layer.equals(book))
+                .map(layer -> layer.title() + ", version " + layer.version())
+                .toList();
+        return new BookSummary(book.id(), book.version(), book.title(), book.display(), book.note(), extending);
     }
 }

@@ -11,7 +11,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.RuleBookException;
 import org.undanus.core.rules.RuleBookReader;
-import org.undanus.core.rules.ShippedRuleBooks;
 import org.undanus.core.station.Walk;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
@@ -38,7 +37,7 @@ public class RuleBooks {
             if (row == null) {
                 throw new NotFoundException("There is no rule book " + id + " in version " + version + ".");
             }
-            known = RuleBookReader.readKept(row.yaml(), Walk.vocabulary());
+            known = RuleBookReader.readKept(row.yaml(), Walk.vocabulary(), this::kept);
             read.put(key, known);
         }
         return known;
@@ -67,7 +66,7 @@ public class RuleBooks {
      */
     @Transactional
     public RuleBook add(String yaml, String by) {
-        return add(RuleBookReader.read(yaml, Walk.vocabulary()), yaml, by);
+        return add(RuleBookReader.read(yaml, Walk.vocabulary(), this::kept), yaml, by);
     }
 
     /**
@@ -76,7 +75,7 @@ public class RuleBooks {
      */
     @Transactional
     public RuleBook addWithCase(String yaml, String by) {
-        return add(RuleBookReader.readKept(yaml, Walk.vocabulary()), yaml, by);
+        return add(RuleBookReader.readKept(yaml, Walk.vocabulary(), this::kept), yaml, by);
     }
 
     private RuleBook add(RuleBook book, String yaml, String by) {
@@ -95,13 +94,19 @@ public class RuleBooks {
         return book;
     }
 
-    /** Keeps the shipped books where they are not kept yet. */
-    public void ensureShipped(String by) {
-        for (String yaml : ShippedRuleBooks.yaml()) {
-            RuleBook book = RuleBookReader.read(yaml, Walk.vocabulary());
+    /** Keeps books that come with the application where they are not kept yet, those that others extend first. */
+    public void ensure(List<String> shipped, String by) {
+        for (String yaml : shipped) {
+            RuleBook book = RuleBookReader.read(yaml, Walk.vocabulary(), this::kept);
             if (mapper.find(book.id(), book.version()) == null) {
-                add(yaml, by);
+                add(book, yaml, by);
             }
         }
+    }
+
+    private Optional<RuleBook> kept(RuleBook.Reference reference) {
+        return mapper.find(reference.id(), reference.version()) == null
+                ? Optional.empty()
+                : Optional.of(book(reference.id(), reference.version()));
     }
 }

@@ -33,13 +33,13 @@ import org.undanus.core.rules.Setting;
  */
 final class CapacityForLoad implements Requirement {
     private static final Setting SUMMER =
-            new Setting("papers.design-summer", Dimension.TEMPERATURE, "Design outdoor temperature, summer");
+            Setting.ofPlace("papers.design-summer", Dimension.TEMPERATURE, "Design outdoor temperature, summer");
     private static final Setting SUMMER_INDOOR =
             new Setting("papers.design-indoor-wet-bulb", Dimension.TEMPERATURE, "Design indoor wet bulb, summer");
     private static final Setting WINTER =
-            new Setting("papers.design-winter", Dimension.TEMPERATURE, "Design outdoor temperature, winter");
+            Setting.ofPlace("papers.design-winter", Dimension.TEMPERATURE, "Design outdoor temperature, winter");
     private static final Setting WINTER_INDOOR =
-            new Setting("papers.design-indoor", Dimension.TEMPERATURE, "Design indoor temperature, winter");
+            Setting.ofPlace("papers.design-indoor", Dimension.TEMPERATURE, "Design indoor temperature, winter");
 
     private final DataSheet.Mode mode;
     private final Point load;

@@ -26,7 +26,7 @@ import org.undanus.core.rules.Setting;
  * design snow with room for ice to fall; over the flood level with freeboard.
  */
 final class BaseHeight implements Requirement {
-    private static final Setting SNOW = new Setting("siting.design-snow", Dimension.LENGTH, "Design snow depth");
+    private static final Setting SNOW = Setting.ofPlace("siting.design-snow", Dimension.LENGTH, "Design snow depth");
     private static final Setting SNOW_MARGIN =
             new Setting("siting.snow-margin", Dimension.LENGTH, "Room over the snow for ice to fall");
     private static final Setting FREEBOARD =

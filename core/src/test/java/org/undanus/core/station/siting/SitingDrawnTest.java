@@ -121,8 +121,7 @@ class SitingDrawnTest {
 
     @Test
     void aDrawingOfTooWeakAGradeIsNotJudgedBy() {
-        String yaml =
-                CaseFixture.PLATE_BOOK.yaml().replace("minimum-grades:\n", "minimum-grades:\n  siting: witnessed\n");
+        String yaml = CaseFixture.PLATE_BOOK.yaml() + "minimum-grades:\n  siting: witnessed\n";
         var strict = RuleBookReader.read(yaml, Walk.vocabulary());
         SitePlan stated = new SitePlan(
                 yard(2.5).plan().features(), yard(2.5).plan().units(), List.of(), Grade.STATED, Optional.empty());
