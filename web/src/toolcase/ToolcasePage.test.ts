@@ -32,6 +32,7 @@ const gauge = {
   title: "Gauge set 5",
   kind: "gauge",
   kindTitle: "gauge",
+  channels: [{ name: "", accuracy: "1.6 % of 500 psig", range: "0 psig … 500 psig" }],
   version: 3,
   until: "2026-08-01",
   lapsed: true,
@@ -108,4 +109,23 @@ test("who does not keep the toolcase only looks", async () => {
   const wrapper = await page();
   expect(wrapper.find("tbody button").exists()).toBe(false);
   expect(wrapper.find(".page-head button").exists()).toBe(false);
+});
+
+test("what shows several things says so channel by channel", async () => {
+  const wrapper = await page();
+  await wrapper.find("tbody button").trigger("click");
+  await wrapper.find("button.wide").trigger("click");
+  const [low, high] = wrapper.findAll("fieldset");
+  await low?.findAll("input")[0]?.setValue("low side");
+  await high?.findAll("input")[0]?.setValue("high side");
+  await high?.findAll("input")[4]?.setValue("5 psig");
+  put.mockResolvedValueOnce({});
+  await wrapper.find("form").trigger("submit");
+  await flushPromises();
+  const sent = put.mock.calls[0]?.[1] as { instrument: Record<string, unknown> };
+  expect(sent.instrument.channels).toMatchObject([
+    { name: "low side", dimension: "gauge-pressure", ofFullScale: "1.6 %" },
+    { name: "high side", constant: "5 psig" },
+  ]);
+  expect(sent.instrument.fullScale).toBeUndefined();
 });

@@ -7,6 +7,31 @@ import { useSession } from "../session/useSession";
 
 type Instrument = Schemas["InstrumentRecord"];
 type Shown = Schemas["InstrumentView"];
+type Channel = Schemas["ChannelRecord"];
+type ChannelForm = typeof EMPTY;
+
+const EMPTY = {
+  name: "",
+  dimension: "",
+  ofReading: "",
+  ofFullScale: "",
+  fullScale: "",
+  constant: "",
+  resolution: "",
+  lowest: "",
+  highest: "",
+};
+/** What of a channel is typed, with an example. */
+const FIGURES: [Exclude<keyof ChannelForm, "dimension">, string, string][] = [
+  ["name", "Name, where it shows several things", "low side"],
+  ["ofReading", "± of the reading", "1 %"],
+  ["ofFullScale", "± of the full scale", "0.5 %"],
+  ["fullScale", "Full scale", "500 psig"],
+  ["constant", "± fixed", "3 mm"],
+  ["resolution", "Step of its display", "1 mm"],
+  ["lowest", "Range, lowest", "0 psig"],
+  ["highest", "Range, highest", "500 psig"],
+];
 
 const { person } = useSession();
 const leads = computed(() => person.value?.role === "QUALITY_LEAD");
@@ -16,17 +41,56 @@ const problem = ref("");
 const fields = ref<Record<string, string>>({});
 const open = ref(false);
 const shown = ref<Shown>();
+function emptyChannel(): ChannelForm {
+  return { ...EMPTY };
+}
+
+function channelForm(c: Channel): ChannelForm {
+  return {
+    name: c.name ?? "",
+    dimension: c.dimension ?? "",
+    ofReading: c.ofReading ?? "",
+    ofFullScale: c.ofFullScale ?? "",
+    fullScale: c.fullScale ?? "",
+    constant: c.constant ?? "",
+    resolution: c.resolution ?? "",
+    lowest: c.range?.lowest ?? "",
+    highest: c.range?.highest ?? "",
+  };
+}
+
+function channelOf(c: ChannelForm): Channel {
+  return {
+    name: given(c.name),
+    dimension: given(c.dimension),
+    ofReading: given(c.ofReading),
+    ofFullScale: given(c.ofFullScale),
+    fullScale: given(c.fullScale),
+    constant: given(c.constant),
+    resolution: given(c.resolution),
+    range:
+      given(c.lowest) && given(c.highest)
+        ? { lowest: c.lowest.trim(), highest: c.highest.trim() }
+        : undefined,
+  };
+}
+
+/** One thing is said of the instrument itself, several as channels. */
+function shownBy(channels: ChannelForm[]): Partial<Instrument> {
+  const all = channels.map(channelOf);
+  const only = all[0];
+  if (all.length > 1 || !only) {
+    return { channels: all };
+  }
+  const { name, ...own } = only;
+  return name ? { channels: all } : own;
+}
+
 const form = reactive({
   id: "",
   title: "",
   kind: "tape",
-  ofReading: "",
-  ofFullScale: "",
-  fullScale: "",
-  constant: "",
-  resolution: "",
-  lowest: "",
-  highest: "",
+  channels: [emptyChannel()],
   refrigerants: "",
   flammable: false,
   mostPressure: "",
@@ -56,13 +120,7 @@ function edit(view?: Shown) {
     id: i?.id ?? "",
     title: i?.title ?? "",
     kind: i?.kind ?? "tape",
-    ofReading: i?.ofReading ?? "",
-    ofFullScale: i?.ofFullScale ?? "",
-    fullScale: i?.fullScale ?? "",
-    constant: i?.constant ?? "",
-    resolution: i?.resolution ?? "",
-    lowest: i?.range?.lowest ?? "",
-    highest: i?.range?.highest ?? "",
+    channels: i ? (i.channels ?? [i]).map(channelForm) : [emptyChannel()],
     refrigerants: (i?.refrigerants ?? []).join(", "),
     flammable: i?.flammable ?? false,
     mostPressure: i?.mostPressure ?? "",
@@ -91,16 +149,7 @@ function record(file?: string): Instrument {
     id: form.id.trim(),
     title: form.title.trim(),
     kind: form.kind,
-    dimension: before?.dimension,
-    ofReading: given(form.ofReading),
-    ofFullScale: given(form.ofFullScale),
-    fullScale: given(form.fullScale),
-    constant: given(form.constant),
-    resolution: given(form.resolution),
-    range:
-      given(form.lowest) && given(form.highest)
-        ? { lowest: form.lowest.trim(), highest: form.highest.trim() }
-        : undefined,
+    ...shownBy(form.channels),
     refrigerants: refrigerants.length ? refrigerants : undefined,
     flammable: form.flammable || undefined,
     mostPressure: given(form.mostPressure),
@@ -138,17 +187,6 @@ async function save() {
   }
 }
 
-/** As its maker states it: "1 % of reading + 0.3 V". */
-function accuracy(i: Instrument): string {
-  return [
-    i.ofReading && `${i.ofReading} of reading`,
-    i.ofFullScale && `${i.ofFullScale} of ${i.fullScale}`,
-    i.constant,
-  ]
-    .filter(Boolean)
-    .join(" + ");
-}
-
 function last(i: Instrument) {
   return i.calibrations?.at(-1);
 }
@@ -182,14 +220,18 @@ function last(i: Instrument) {
             <td>
               <strong>{{ view.title }}</strong><br /><span class="quiet">{{ view.kindTitle }}</span>
             </td>
-            <td class="mono">{{ accuracy(view.instrument) || "–" }}</td>
-            <td class="mono">{{ view.instrument.resolution ?? "–" }}</td>
             <td class="mono">
-              {{
-                view.instrument.range
-                  ? `${view.instrument.range.lowest} … ${view.instrument.range.highest}`
-                  : "–"
-              }}
+              <div v-for="channel in view.channels" :key="channel.name">
+                <span v-if="channel.name" class="quiet">{{ channel.name }} </span>{{
+                  channel.accuracy || "–"
+                }}
+              </div>
+            </td>
+            <td class="mono">
+              <div v-for="channel in view.channels" :key="channel.name">{{ channel.resolution ?? "–" }}</div>
+            </td>
+            <td class="mono">
+              <div v-for="channel in view.channels" :key="channel.name">{{ channel.range ?? "–" }}</div>
             </td>
             <td>
               {{ view.instrument.refrigerants?.join(", ") ?? "–"
@@ -232,34 +274,28 @@ function last(i: Instrument) {
             <option v-for="kind in kinds" :key="kind.key" :value="kind.key">{{ kind.title }}</option>
           </select>
         </label>
-        <label>
-          <span class="label">± of the reading</span>
-          <input v-model="form.ofReading" class="field mono" placeholder="1 %" />
-        </label>
-        <label>
-          <span class="label">± of the full scale</span>
-          <input v-model="form.ofFullScale" class="field mono" placeholder="0.5 %" />
-        </label>
-        <label>
-          <span class="label">Full scale</span>
-          <input v-model="form.fullScale" class="field mono" />
-        </label>
-        <label>
-          <span class="label">± fixed</span>
-          <input v-model="form.constant" class="field mono" placeholder="3 mm" />
-        </label>
-        <label>
-          <span class="label">Step of its display</span>
-          <input v-model="form.resolution" class="field mono" placeholder="1 mm" />
-        </label>
-        <label>
-          <span class="label">Range, lowest</span>
-          <input v-model="form.lowest" class="field mono" />
-        </label>
-        <label>
-          <span class="label">Range, highest</span>
-          <input v-model="form.highest" class="field mono" />
-        </label>
+        <fieldset v-for="(channel, index) in form.channels" :key="index" class="channel">
+          <legend class="label">What it shows{{ form.channels.length > 1 ? ` (${index + 1})` : "" }}</legend>
+          <label v-for="[field, label, example] in FIGURES" :key="field">
+            <span class="label">{{ label }}</span>
+            <input v-model="channel[field]" class="field mono" :placeholder="example" />
+          </label>
+          <label>
+            <span class="label">Quantity, where it is not that of its kind</span>
+            <input v-model="channel.dimension" class="field mono" placeholder="temperature-difference" />
+          </label>
+          <button
+            v-if="form.channels.length > 1"
+            type="button"
+            class="button"
+            @click="form.channels.splice(index, 1)"
+          >
+            Remove
+          </button>
+        </fieldset>
+        <button type="button" class="button wide" @click="form.channels.push(emptyChannel())">
+          It shows another thing
+        </button>
         <label>
           <span class="label">Refrigerants, by commas</span>
           <input v-model="form.refrigerants" class="field mono" placeholder="R32, R410A" />
@@ -290,8 +326,8 @@ function last(i: Instrument) {
         </label>
         <p v-for="(words, field) in fields" :key="field" class="error" role="alert">{{ words }}</p>
         <div class="buttons">
-          <button type="submit" class="button primary">Keep it</button>
-          <button type="button" class="button" @click="open = false">Leave it</button>
+          <button type="submit" class="button primary">Save</button>
+          <button type="button" class="button" @click="open = false">Cancel</button>
         </div>
       </form>
     </el-dialog>
@@ -313,9 +349,21 @@ function last(i: Instrument) {
   gap: 10px 12px;
 }
 
+.channel {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  gap: 10px 12px;
+  align-items: end;
+  margin: 0;
+  padding: 8px 12px 12px;
+  border: 1px solid var(--hair);
+}
+
 .form h3,
 .form p,
 .buttons,
+.channel,
+.wide,
 .check {
   grid-column: 1 / -1;
 }

@@ -17,7 +17,9 @@ function dialog() {
       installation: {
         id: "i",
         visits: [{ stage: "before cover", visitedOn: "2026-08-18" }],
-      } as Schemas["InstallationView"],
+        components: [],
+        subjects: [],
+      } as unknown as Schemas["InstallationView"],
     },
     global: { stubs: { "el-dialog": { template: "<div><slot /></div>" } } },
   });

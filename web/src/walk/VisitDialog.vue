@@ -3,10 +3,11 @@ import { computed, ref, watch } from "vue";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { STAGES } from "../register/stages";
+import PartsList from "./PartsList.vue";
 
 /** The visits so far, and the next one: its stage decides which lines are due. */
 const props = defineProps<{ installation?: Schemas["InstallationView"] }>();
-const emit = defineEmits<{ begun: [] }>();
+const emit = defineEmits<{ begun: []; changed: [] }>();
 const open = defineModel<boolean>({ required: true });
 
 const stage = ref<Schemas["NewVisit"]["stage"]>("FINAL");
@@ -57,6 +58,7 @@ async function begin() {
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
       <button type="submit" class="button primary">Begin this visit</button>
     </form>
+    <PartsList v-if="installation" :installation="installation" @changed="emit('changed')" />
   </el-dialog>
 </template>
 

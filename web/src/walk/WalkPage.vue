@@ -237,7 +237,12 @@ useKeys({
     />
     <WhyDrawer v-model="whyOpen" :judgement="chosenJudgement" />
     <CorrectionDialog v-model="correctionOpen" :judgement="chosenJudgement" :raise="walk.raise" />
-    <VisitDialog v-model="visitOpen" :installation="installation" @begun="walk.reload()" />
+    <VisitDialog
+      v-model="visitOpen"
+      :installation="installation"
+      @begun="walk.reload()"
+      @changed="walk.reload()"
+    />
     <HistoryDialog v-model="historyOpen" :line="historyLine" :history="walk.history" />
   </div>
 </template>

@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/subjects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/site-plan/trial": {
         parameters: {
             query?: never;
@@ -660,6 +676,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/subjects/{subject}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -677,6 +709,16 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        ChannelRecord: {
+            name?: string;
+            dimension?: string;
+            ofReading?: string;
+            ofFullScale?: string;
+            fullScale?: string;
+            constant?: string;
+            resolution?: string;
+            range?: components["schemas"]["RangeRecord"];
+        };
         InstrumentRecord: {
             id: string;
             title: string;
@@ -688,6 +730,7 @@ export interface components {
             constant?: string;
             resolution?: string;
             range?: components["schemas"]["RangeRecord"];
+            channels?: components["schemas"]["ChannelRecord"][];
             refrigerants?: string[];
             flammable?: boolean;
             mostPressure?: string;
@@ -697,12 +740,19 @@ export interface components {
             lowest: string;
             highest: string;
         };
+        ChannelView: {
+            name: string;
+            accuracy: string;
+            resolution?: string;
+            range?: string;
+        };
         InstrumentView: {
             instrument: components["schemas"]["InstrumentRecord"];
             id: string;
             title: string;
             kind: string;
             kindTitle: string;
+            channels: components["schemas"]["ChannelView"][];
             /** Format: int32 */
             version: number;
             /** Format: date */
@@ -744,6 +794,16 @@ export interface components {
             /** @enum {string} */
             display: "US" | "SI";
             components: components["schemas"]["Component"][];
+            subjects: components["schemas"]["SubjectView"][];
+        };
+        SubjectView: {
+            id: string;
+            /** @enum {string} */
+            kind: "SYSTEM" | "UNIT" | "LINE_SET" | "JOINT" | "DRAIN_RUN" | "CIRCUIT" | "DUCT_SYSTEM" | "VENT" | "ZONE";
+            kindTitle: string;
+            title: string;
+            joins: string[];
+            added: boolean;
         };
         VisitView: {
             stage: string;
@@ -881,6 +941,12 @@ export interface components {
             plausible: boolean;
             problem?: string;
             choices: string[];
+        };
+        NewSubject: {
+            /** @enum {string} */
+            kind: "SYSTEM" | "UNIT" | "LINE_SET" | "JOINT" | "DRAIN_RUN" | "CIRCUIT" | "DUCT_SYSTEM" | "VENT" | "ZONE";
+            title: string;
+            joins: string[];
         };
         CureView: {
             sentence: string;
@@ -1191,6 +1257,7 @@ export interface components {
             visitedOn: string;
             ruleBook: components["schemas"]["BookRecord"];
             components: components["schemas"]["Component"][];
+            subjects?: components["schemas"]["Subject"][];
             earlierVisits?: components["schemas"]["VisitRecord"][];
             sitePlan?: {
                 [key: string]: unknown;
@@ -1292,6 +1359,13 @@ export interface components {
             width: string;
             depth: string;
             height: string;
+        };
+        Subject: {
+            id: string;
+            /** @enum {string} */
+            kind: "SYSTEM" | "UNIT" | "LINE_SET" | "JOINT" | "DRAIN_RUN" | "CIRCUIT" | "DUCT_SYSTEM" | "VENT" | "ZONE";
+            title: string;
+            joins: string[];
         };
         TorqueRecord: {
             tube: string;
@@ -2234,6 +2308,43 @@ export interface operations {
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSubject"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstallationView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     trial: {
@@ -3236,6 +3347,37 @@ export interface operations {
             401: components["responses"]["UNAUTHORIZED"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                subject: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstallationView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
 }

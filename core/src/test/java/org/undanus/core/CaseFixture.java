@@ -217,7 +217,8 @@ public final class CaseFixture {
                 stage,
                 replacement,
                 toolcase,
-                plan);
+                plan,
+                List.of());
     }
 
     public Evidence evidence() {

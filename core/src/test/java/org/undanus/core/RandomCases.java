@@ -62,7 +62,8 @@ public final class RandomCases {
                 Stage.values()[random.nextInt(Stage.values().length)],
                 random.nextBoolean(),
                 Toolcase.EMPTY,
-                random.nextInt(3) == 0 ? Optional.of(site(random)) : Optional.empty());
+                random.nextInt(3) == 0 ? Optional.of(site(random)) : Optional.empty(),
+                List.of());
     }
 
     private static SitePlan site(Random random) {
@@ -168,12 +169,7 @@ public final class RandomCases {
         List<Reading> readings = new ArrayList<>();
         for (var plan : Walk.plans()) {
             for (Point point : plan.points()) {
-                if (point.scope().ofSystem() && facts.asksOfSystem(point.scope())) {
-                    read(point, PointKey.SYSTEM, share, random, readings);
-                }
-                facts.components().stream()
-                        .filter(component -> component.within(point.scope()))
-                        .forEach(component -> read(point, component.id(), share, random, readings));
+                facts.subjects(point.scope()).forEach(subject -> read(point, subject.id(), share, random, readings));
             }
         }
         return Evidence.of(readings);

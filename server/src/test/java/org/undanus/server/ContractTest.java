@@ -49,6 +49,7 @@ class ContractTest {
         }
         return path.replace("{station}", "siting")
                 .replace("{number}", "1")
+                .replace("{subject}", "joint-1")
                 .replace(
                         "{id}",
                         Map.of(

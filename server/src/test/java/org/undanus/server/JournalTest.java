@@ -187,6 +187,10 @@ class JournalTest {
                         "/api/installations/" + id + "/corrections",
                         Map.of("judgement", "siting.outdoor-clearance-front@outdoor-1", "words", "Move it."))
                 .expect(201);
+        lead.post(
+                        "/api/installations/" + id + "/subjects",
+                        Map.of("kind", "JOINT", "title", "Flare", "joins", List.of("indoor-1")))
+                .expect(201);
         lead.upload("/api/instruments/gauge-5/certificates", "%PDF-1.7 made up".getBytes(StandardCharsets.US_ASCII))
                 .expect(201);
         assertThat(check().sentence())

@@ -8,12 +8,13 @@ import java.util.Optional;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
+import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Text;
 
 /**
  * One instrument of the toolcase.
  *
- * @param range what it can show, empty where its maker does not say
+ * @param channels what it shows, one thing or several: a gauge set two pressures and two temperatures
  * @param refrigerants the refrigerants it is rated for, empty where it touches none
  * @param flammable whether it is rated for flammable refrigerants
  * @param mostPressure the highest pressure it may be put to, empty where it is put to none
@@ -23,21 +24,11 @@ public record Instrument(
         String id,
         String title,
         InstrumentKind kind,
-        Accuracy accuracy,
-        Optional<Range> range,
+        List<Channel> channels,
         List<String> refrigerants,
         boolean flammable,
         Optional<GaugePressure> mostPressure,
         List<Calibration> calibrations) {
-
-    /** Lowest and highest reading, SI. */
-    public record Range(Dimension dimension, double lowest, double highest) {
-        public Range {
-            if (!(lowest < highest)) {
-                throw new IllegalArgumentException("A range runs from a lower to a higher value.");
-            }
-        }
-    }
 
     /** @param months for how long it holds */
     public record Calibration(LocalDate on, int months, String certificate) {
@@ -64,13 +55,13 @@ public record Instrument(
     /**
      * What an instrument is used for.
      *
-     * @param value the reading in SI, where it is a quantity
+     * @param value the reading, where it is a quantity
      * @param refrigerant in the system, where known
      * @param highSide the highest pressure the system is tested at, where known
      */
     public record Use(
             LocalDate on,
-            Optional<Double> value,
+            Optional<Quantity> value,
             Optional<String> refrigerant,
             boolean flammable,
             Optional<GaugePressure> highSide) {}
@@ -79,7 +70,13 @@ public record Instrument(
         Objects.requireNonNull(id);
         Objects.requireNonNull(title);
         Objects.requireNonNull(kind);
-        Objects.requireNonNull(accuracy);
+        channels = List.copyOf(channels);
+        if (channels.isEmpty()) {
+            throw new IllegalArgumentException("An instrument shows something.");
+        }
+        if (channels.stream().map(Channel::name).distinct().count() < channels.size()) {
+            throw new IllegalArgumentException("Channels of one instrument have names of their own.");
+        }
         refrigerants = List.copyOf(refrigerants);
         calibrations = calibrations.stream()
                 .sorted(Comparator.comparing(Calibration::on))
@@ -89,7 +86,22 @@ public record Instrument(
     /** An instrument of which only its accuracy is known. */
     public static Instrument plain(String id, String title, InstrumentKind kind, Accuracy accuracy) {
         return new Instrument(
-                id, title, kind, accuracy, Optional.empty(), List.of(), false, Optional.empty(), List.of());
+                id,
+                title,
+                kind,
+                List.of(Channel.only(kind.dimension().orElseThrow(), accuracy)),
+                List.of(),
+                false,
+                Optional.empty(),
+                List.of());
+    }
+
+    /** The channel on which such readings are taken; where it has several of a kind, the least exact. */
+    public Optional<Channel> channel(Dimension read) {
+        return channels.stream()
+                .filter(channel -> channel.shows(read))
+                .max(Comparator.comparingDouble((Channel c) -> c.accuracy().standardUncertainty(0, 0))
+                        .thenComparingDouble(c -> c.accuracy().ofReading()));
     }
 
     /** Why a reading taken with it shows nothing; empty where it is fit for the use. */
@@ -98,17 +110,28 @@ public record Instrument(
         if (lapsed.isPresent()) {
             return lapsed;
         }
-        if (range.isPresent() && use.value.isPresent()) {
-            Range r = range.get();
-            if (use.value.get() < r.lowest || use.value.get() > r.highest) {
-                return Optional.of(Text.of(
-                        "{} shows {} to {} only; this reading is out of its range.",
-                        title,
-                        r.dimension.of(r.lowest),
-                        r.dimension.of(r.highest)));
-            }
+        Optional<Text> outside = use.value.flatMap(this::outside);
+        return outside.isPresent() ? outside : unrated(use);
+    }
+
+    private Optional<Text> outside(Quantity value) {
+        List<Channel> able =
+                channels.stream().filter(c -> c.shows(value.dimension())).toList();
+        if (able.isEmpty()) {
+            return Optional.of(
+                    Text.of("{} does not show {}.", title, value.dimension().named()));
         }
-        return unrated(use);
+        boolean inside = able.stream()
+                .anyMatch(c -> c.range().filter(r -> !r.holds(value.si())).isEmpty());
+        if (inside) {
+            return Optional.empty();
+        }
+        Channel.Range r = able.get(0).range().orElseThrow();
+        return Optional.of(Text.of(
+                "{} shows {} to {} only; this reading is out of its range.",
+                title,
+                r.dimension().of(r.lowest()),
+                r.dimension().of(r.highest())));
     }
 
     /** The calibration that stands: the last one. */

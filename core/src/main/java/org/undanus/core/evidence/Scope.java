@@ -12,7 +12,19 @@ public enum Scope {
     /** Any unit, indoor or outdoor. */
     UNIT,
     /** A unit with a power circuit of its own. */
-    POWERED_UNIT;
+    POWERED_UNIT,
+    /** The tubes between an outdoor and an indoor unit. */
+    LINE_SET,
+    /** One joint of a line set. */
+    JOINT,
+    DRAIN_RUN,
+    /** A power circuit from its overcurrent protective device to a unit. */
+    CIRCUIT,
+    DUCT_SYSTEM,
+    /** What takes combustion products outdoors. */
+    VENT,
+    /** Rooms that one control serves. */
+    ZONE;
 
     /** Whether it speaks of the system as a whole. */
     public boolean ofSystem() {

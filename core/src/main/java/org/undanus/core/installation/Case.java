@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Toolcase;
@@ -17,6 +18,7 @@ import org.undanus.core.evidence.Toolcase;
  * @param replacement whether it takes the place of an older system
  * @param toolcase the instruments readings may have been taken with
  * @param plan the drawing of the site, where one has been made
+ * @param added subjects that cannot be told from the units
  */
 public record Case(
         Site site,
@@ -26,34 +28,79 @@ public record Case(
         Stage stage,
         boolean replacement,
         Toolcase toolcase,
-        Optional<SitePlan> plan) {
+        Optional<SitePlan> plan,
+        List<Subject> added) {
 
     /** A new installation at its final visit. */
     public Case(Site site, List<Component> components, DataSheets sheets, LocalDate on) {
-        this(site, components, sheets, on, Stage.FINAL, false, Toolcase.EMPTY, Optional.empty());
+        this(site, components, sheets, on, Stage.FINAL, false, Toolcase.EMPTY, Optional.empty(), List.of());
     }
 
     public Case {
         components = List.copyOf(components);
+        added = List.copyOf(added);
         Set<String> seen = new HashSet<>();
-        components.forEach(component -> {
-            if (!seen.add(component.id())) {
-                throw new IllegalArgumentException("Two units share the id " + component.id());
-            }
+        List<Component> known = components;
+        components.forEach(component -> requireNew(seen, component.id()));
+        added.forEach(subject -> {
+            requireNew(seen, subject.id());
+            subject.joins().stream()
+                    .filter(unit -> known.stream().noneMatch(c -> c.id().equals(unit)))
+                    .findFirst()
+                    .ifPresent(unit -> {
+                        throw new IllegalArgumentException(
+                                "The " + subject.kind().title() + " " + subject.title() + " joins a unit " + unit
+                                        + " that is not there");
+                    });
         });
     }
 
     public Case with(DataSheets others) {
-        return new Case(site, components, others, on, stage, replacement, toolcase, plan);
+        return new Case(site, components, others, on, stage, replacement, toolcase, plan, added);
     }
 
     public Case with(SitePlan drawn) {
-        return new Case(site, components, sheets, on, stage, replacement, toolcase, Optional.of(drawn));
+        return new Case(site, components, sheets, on, stage, replacement, toolcase, Optional.of(drawn), added);
     }
 
-    /** Whether points and requirements of this scope are asked of the system as a whole. */
-    public boolean asksOfSystem(Scope scope) {
-        return scope == Scope.SYSTEM || (scope == Scope.REPLACEMENT && replacement);
+    public Case withAdded(List<Subject> others) {
+        return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, others);
+    }
+
+    private static void requireNew(Set<String> seen, String id) {
+        if (!seen.add(id)) {
+            throw new IllegalArgumentException("Two things of this system share the id " + id);
+        }
+    }
+
+    /** Everything points can be read of: the system, its units, what is told from them and what was added. */
+    public List<Subject> subjects() {
+        return Stream.of(
+                        Stream.of(Subject.SYSTEM),
+                        components.stream().map(Subject::of),
+                        Subject.told(components).stream(),
+                        added.stream())
+                .flatMap(s -> s)
+                .toList();
+    }
+
+    /** Those that points and requirements of a scope speak of. */
+    public List<Subject> subjects(Scope scope) {
+        return switch (scope) {
+            case SYSTEM -> List.of(Subject.SYSTEM);
+            case REPLACEMENT -> replacement ? List.of(Subject.SYSTEM) : List.of();
+            case UNIT, OUTDOOR_UNIT, INDOOR_UNIT, WALL_UNIT, POWERED_UNIT ->
+                components.stream()
+                        .filter(unit -> unit.within(scope))
+                        .map(Subject::of)
+                        .toList();
+            case LINE_SET, JOINT, DRAIN_RUN, CIRCUIT, DUCT_SYSTEM, VENT, ZONE ->
+                subjects().stream().filter(s -> s.kind().scope() == scope).toList();
+        };
+    }
+
+    public Optional<Subject> subject(String id) {
+        return subjects().stream().filter(s -> s.id().equals(id)).findFirst();
     }
 
     /** The outdoor unit, where the system has one. */

@@ -41,7 +41,7 @@ public record Component(String id, Kind kind, String title, boolean ownSupply) {
     /** Whether this unit is one of those a scope speaks of. */
     public boolean within(Scope scope) {
         return switch (scope) {
-            case SYSTEM, REPLACEMENT -> false;
+            case SYSTEM, REPLACEMENT, LINE_SET, JOINT, DRAIN_RUN, CIRCUIT, DUCT_SYSTEM, VENT, ZONE -> false;
             case UNIT -> true;
             case OUTDOOR_UNIT -> outdoor();
             case INDOOR_UNIT -> !outdoor();

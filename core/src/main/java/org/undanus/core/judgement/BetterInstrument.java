@@ -38,9 +38,10 @@ public final class BetterInstrument {
                 .toolcase()
                 .goodEnough(
                         kind,
+                        value.dimension(),
                         FieldUnit.size(value, reading.unit()),
                         comparison.allowed(),
-                        Examination.use(facts, evidence, Optional.of(value.si()), on))
+                        Examination.use(facts, evidence, Optional.of(value), on))
                 .stream()
                 .filter(instrument -> !reading.instrument().equals(Optional.of(instrument.id())))
                 .toList();

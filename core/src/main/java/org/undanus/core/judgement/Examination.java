@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Instrument;
@@ -30,6 +31,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Quantity;
@@ -50,8 +52,8 @@ public final class Examination {
     private final Evidence evidence;
     private final RuleBook rules;
     private final About about;
-    private final Optional<Component> judged;
-    private final Optional<Component> subject;
+    private final Subject judged;
+    private final Subject subject;
     private final Optional<SchoolTopic.School> school;
     private final Set<PointKey> looked;
     private final Map<PointKey, Text> setAside;
@@ -64,7 +66,7 @@ public final class Examination {
             Evidence evidence,
             RuleBook rules,
             About about,
-            Optional<Component> subject,
+            Subject subject,
             Optional<SchoolTopic.School> school,
             Map<Class<?>, Object> shared) {
         this(
@@ -86,8 +88,8 @@ public final class Examination {
             Evidence evidence,
             RuleBook rules,
             About about,
-            Optional<Component> judged,
-            Optional<Component> subject,
+            Subject judged,
+            Subject subject,
             Optional<SchoolTopic.School> school,
             Set<PointKey> looked,
             Map<PointKey, Text> setAside,
@@ -108,13 +110,13 @@ public final class Examination {
 
     /** Looks at a unit as a requirement would, without judging: for drawings. */
     public static Examination of(Case facts, Evidence evidence, RuleBook rules, About about, Component subject) {
-        return new Examination(facts, evidence, rules, about, Optional.of(subject), Optional.empty(), new HashMap<>());
+        return new Examination(facts, evidence, rules, about, Subject.of(subject), Optional.empty(), new HashMap<>());
     }
 
     /** The same examination, still judging the same subject, but reading the points of another unit. */
     public Examination at(Component other) {
         return new Examination(
-                facts, evidence, rules, about, judged, Optional.of(other), school, looked, setAside, notes, shared);
+                facts, evidence, rules, about, judged, Subject.of(other), school, looked, setAside, notes, shared);
     }
 
     public Case facts() {
@@ -134,9 +136,14 @@ public final class Examination {
         return about;
     }
 
+    /** What is judged. */
+    public Subject subject() {
+        return judged;
+    }
+
     /** The unit whose points are read. */
     public Component unit() {
-        return subject.orElseThrow();
+        return facts.component(subject.id()).orElseThrow();
     }
 
     /** Whether the requirement is being judged by this school. */
@@ -258,14 +265,13 @@ public final class Examination {
     }
 
     private Instrument.Use use(Reading reading) {
-        Optional<Double> si = reading.value() instanceof Value.Measured m
-                ? Optional.of(m.quantity().si())
-                : Optional.empty();
-        return use(facts, evidence, si, LocalDate.ofInstant(reading.at(), ZoneOffset.UTC));
+        Optional<Quantity> value =
+                reading.value() instanceof Value.Measured m ? Optional.of(m.quantity()) : Optional.empty();
+        return use(facts, evidence, value, LocalDate.ofInstant(reading.at(), ZoneOffset.UTC));
     }
 
     /** What an instrument would be used for on this system. */
-    public static Instrument.Use use(Case facts, Evidence evidence, Optional<Double> si, LocalDate on) {
+    public static Instrument.Use use(Case facts, Evidence evidence, Optional<Quantity> value, LocalDate on) {
         Optional<String> outdoor = facts.outdoorUnit().map(Component::id);
         Optional<String> refrigerant = outdoor.flatMap(
                         id -> evidence.standing(new PointKey(PlatePoints.REFRIGERANT.id(), id), Value.Chosen.class))
@@ -277,11 +283,11 @@ public final class Examination {
                 .flatMap(Refrigerant::named)
                 .map(Refrigerant::flammable)
                 .orElse(false);
-        return new Instrument.Use(on, si, refrigerant, flammable, highSide);
+        return new Instrument.Use(on, value, refrigerant, flammable, highSide);
     }
 
     private PointKey key(Point point) {
-        return new PointKey(point.id(), point.scope().ofSystem() ? PointKey.SYSTEM : unit().id());
+        return new PointKey(point.id(), point.scope().ofSystem() ? PointKey.SYSTEM : subject.id());
     }
 
     /** A word on each instrument named by a reading: empty where it was fit for every reading taken with it. */
@@ -305,7 +311,8 @@ public final class Examination {
         double display = evidence.latest(key(point))
                 .flatMap(Reading::instrument)
                 .flatMap(facts.toolcase()::find)
-                .map(Instrument::accuracy)
+                .flatMap(instrument -> instrument.channel(read.quantity().dimension()))
+                .map(Channel::accuracy)
                 .orElseGet(() -> rules.accuracy(point.instrument()))
                 .resolution();
         return Math.max(display, read.resolution());
@@ -441,8 +448,8 @@ public final class Examination {
     Judgement judgement(Finding finding) {
         return new Judgement(
                 about,
-                judged.map(Component::id).orElse(PointKey.SYSTEM),
-                judged.map(Component::title).orElse(""),
+                judged.id(),
+                judged.title(),
                 finding.verdict(),
                 finding.because(),
                 finding.remedy(),

@@ -5,12 +5,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
-import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Case;
-import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
@@ -48,17 +46,10 @@ public final class Judge {
         List<Judgement> judgements = new ArrayList<>();
         Map<Class<?>, Object> shared = new HashMap<>();
         for (Requirement requirement : requirements) {
-            subjects(requirement.about().scope(), facts)
+            facts.subjects(requirement.about().scope())
                     .forEach(subject -> judgements.add(bySchool(requirement, facts, evidence, rules, subject, shared)));
         }
         return judgements;
-    }
-
-    private static Stream<Optional<Component>> subjects(Scope scope, Case facts) {
-        if (scope.ofSystem()) {
-            return facts.asksOfSystem(scope) ? Stream.of(Optional.empty()) : Stream.empty();
-        }
-        return facts.components().stream().filter(c -> c.within(scope)).map(Optional::of);
     }
 
     private Judgement bySchool(
@@ -66,7 +57,7 @@ public final class Judge {
             Case facts,
             Evidence evidence,
             RuleBook rules,
-            Optional<Component> subject,
+            Subject subject,
             Map<Class<?>, Object> shared) {
         Optional<SchoolTopic> topic = requirement.about().topic();
         Optional<SchoolTopic.School> chosen = topic.map(rules::school);
@@ -84,7 +75,7 @@ public final class Judge {
             Case facts,
             Evidence evidence,
             RuleBook rules,
-            Optional<Component> subject,
+            Subject subject,
             Optional<SchoolTopic.School> school,
             Map<Class<?>, Object> shared) {
         Examination x = new Examination(facts, evidence, rules, requirement.about(), subject, school, shared);

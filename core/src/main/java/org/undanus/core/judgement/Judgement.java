@@ -10,8 +10,8 @@ import org.undanus.core.rules.SchoolTopic;
  * What one requirement comes to for one subject, with everything needed to explain it. Never stored as truth: it is
  * computed again from case, evidence and rule book.
  *
- * @param component the unit's id, or {@link PointKey#SYSTEM}
- * @param subject the unit's title, empty for the system
+ * @param component the subject's id, {@link PointKey#SYSTEM} for the system
+ * @param subject its title, empty for the system
  * @param because one or two sentences: why this verdict
  * @param remedy what to do next
  * @param evidence every point looked at, read or not

@@ -12,6 +12,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.Voltage;
 
 class InstrumentTest {
 
@@ -20,8 +23,11 @@ class InstrumentTest {
                 "gauge",
                 "Gauge",
                 InstrumentKind.GAUGE,
-                Accuracy.ofConstant(1000),
-                Optional.of(new Instrument.Range(Dimension.GAUGE_PRESSURE, 0, 3e6)),
+                List.of(new Channel(
+                        "",
+                        Dimension.GAUGE_PRESSURE,
+                        Accuracy.ofConstant(1000),
+                        Optional.of(new Channel.Range(Dimension.GAUGE_PRESSURE, 0, 3e6)))),
                 List.of("R32", "R410A"),
                 false,
                 Optional.of(GaugePressure.ofPascals(3e6)),
@@ -31,7 +37,7 @@ class InstrumentTest {
     private static Instrument.Use use(String on, String refrigerant, boolean flammable, double highSide) {
         return new Instrument.Use(
                 LocalDate.parse(on),
-                Optional.of(2e6),
+                Optional.of(GaugePressure.ofPascals(2e6)),
                 Optional.of(refrigerant),
                 flammable,
                 Optional.of(GaugePressure.ofPascals(highSide)));
@@ -82,16 +88,19 @@ class InstrumentTest {
         Toolcase toolcase = new Toolcase(List.of(usual, other, fine));
         Instrument.Use use =
                 new Instrument.Use(LocalDate.EPOCH, Optional.empty(), Optional.empty(), false, Optional.empty());
-        assertThat(toolcase.goodEnough(InstrumentKind.TAPE, 1, 0.004, use)).containsExactly(fine, usual);
-        assertThat(toolcase.goodEnough(InstrumentKind.TAPE, 1, 0.002, use)).containsExactly(fine);
-        assertThat(toolcase.goodEnough(InstrumentKind.TAPE, 1, 0.0001, use)).isEmpty();
+        assertThat(toolcase.goodEnough(InstrumentKind.TAPE, Dimension.LENGTH, 1, 0.004, use))
+                .containsExactly(fine, usual);
+        assertThat(toolcase.goodEnough(InstrumentKind.TAPE, Dimension.LENGTH, 1, 0.002, use))
+                .containsExactly(fine);
+        assertThat(toolcase.goodEnough(InstrumentKind.TAPE, Dimension.LENGTH, 1, 0.0001, use))
+                .isEmpty();
     }
 
     @Test
     void calibrationsOfNoTimeAreRefused() {
         assertThatThrownBy(() -> new Instrument.Calibration(LocalDate.EPOCH, 0, ""))
                 .hasMessageContaining("1 to 120");
-        assertThatThrownBy(() -> new Instrument.Range(Dimension.LENGTH, 2, 1)).hasMessageContaining("lower");
+        assertThatThrownBy(() -> new Channel.Range(Dimension.LENGTH, 2, 1)).hasMessageContaining("lower");
     }
 
     @Test
@@ -100,5 +109,58 @@ class InstrumentTest {
                 .hasMessageContaining("1950 to 2100");
         assertThatThrownBy(() -> new Instrument.Calibration(LocalDate.of(1, 1, 1), 12, "C"))
                 .hasMessageContaining("1950 to 2100");
+    }
+
+    private static final Instrument SET = new Instrument(
+            "set",
+            "Gauge set",
+            InstrumentKind.GAUGE,
+            List.of(
+                    channel("low side", Dimension.GAUGE_PRESSURE, 2000, 1e6),
+                    channel("high side", Dimension.GAUGE_PRESSURE, 8000, 4e6),
+                    channel("suction line", Dimension.TEMPERATURE_DIFFERENCE, 0.5, 400)),
+            List.of(),
+            false,
+            Optional.empty(),
+            List.of());
+
+    private static Channel channel(String name, Dimension dimension, double accuracy, double most) {
+        return new Channel(
+                name,
+                dimension,
+                Accuracy.ofConstant(accuracy),
+                Optional.of(new Channel.Range(Channel.shown(dimension), 0, most)));
+    }
+
+    private static Optional<String> unfit(Quantity read) {
+        return SET.unfit(new Instrument.Use(
+                        LocalDate.EPOCH, Optional.of(read), Optional.empty(), false, Optional.empty()))
+                .map(Object::toString);
+    }
+
+    @Test
+    void aGaugeSetShowsSeveralThingsEachInItsOwnRange() {
+        assertThat(unfit(GaugePressure.ofPascals(3e6))).as("on the high side").isEmpty();
+        assertThat(unfit(GaugePressure.ofPascals(5e6)).orElseThrow()).contains("out of its range");
+        assertThat(unfit(Temperature.ofKelvin(290))).isEmpty();
+        assertThat(unfit(Voltage.ofVolts(230))).contains("Gauge set does not show a voltage.");
+    }
+
+    @Test
+    void ofSeveralAlikeTheLeastExactCounts() {
+        assertThat(SET.channel(Dimension.GAUGE_PRESSURE).orElseThrow().name()).isEqualTo("high side");
+        assertThat(SET.channel(Dimension.TEMPERATURE).orElseThrow().accuracy().constant())
+                .isEqualTo(0.5);
+        assertThat(SET.channel(Dimension.VOLTAGE)).isEmpty();
+    }
+
+    @Test
+    void channelsHaveNamesOfTheirOwn() {
+        Channel one = Channel.only(Dimension.LENGTH, Accuracy.EXACT);
+        for (List<Channel> channels : List.of(List.<Channel>of(), List.of(one, one))) {
+            assertThatThrownBy(() -> new Instrument(
+                            "a", "A", InstrumentKind.TAPE, channels, List.of(), false, Optional.empty(), List.of()))
+                    .isInstanceOf(IllegalArgumentException.class);
+        }
     }
 }

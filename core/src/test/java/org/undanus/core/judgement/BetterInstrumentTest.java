@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.PointKey;
@@ -17,13 +18,12 @@ class BetterInstrumentTest {
     private static final PointKey FRONT = new PointKey("siting.outdoor-clearance-front", "outdoor");
     private static final LocalDate DAY = LocalDate.of(2026, 9, 1);
 
-    private static Instrument tape(String id, double metres, Optional<Instrument.Range> range) {
+    private static Instrument tape(String id, double metres, Optional<Channel.Range> range) {
         return new Instrument(
                 id,
                 id,
                 InstrumentKind.TAPE,
-                Accuracy.ofConstant(metres),
-                range,
+                List.of(new Channel("", Dimension.LENGTH, Accuracy.ofConstant(metres), range)),
                 List.of(),
                 false,
                 Optional.empty(),
@@ -34,7 +34,7 @@ class BetterInstrumentTest {
     private static final Instrument GOOD = tape("good", 0.002, Optional.empty());
     private static final Instrument BEST = tape("best", 0.0005, Optional.empty());
     private static final Instrument SHORT =
-            tape("short", 0.0001, Optional.of(new Instrument.Range(Dimension.LENGTH, 0, 0.5)));
+            tape("short", 0.0001, Optional.of(new Channel.Range(Dimension.LENGTH, 0, 0.5)));
 
     /** Read with a coarse tape, 6 mm over the limit of 36 in. */
     private static Optional<List<Instrument>> forFront(CaseFixture fixture) {
@@ -49,7 +49,9 @@ class BetterInstrumentTest {
 
     private static CaseFixture read(String typed) {
         return new CaseFixture()
-                .accuracy(InstrumentKind.TAPE, COARSE.accuracy())
+                .accuracy(
+                        InstrumentKind.TAPE,
+                        COARSE.channel(Dimension.LENGTH).orElseThrow().accuracy())
                 .outdoor("siting.outdoor-clearance-front", typed);
     }
 
@@ -75,7 +77,9 @@ class BetterInstrumentTest {
     @Test
     void theInstrumentItWasReadWithIsNotOffered() {
         CaseFixture close = new CaseFixture()
-                .accuracy(InstrumentKind.TAPE, COARSE.accuracy())
+                .accuracy(
+                        InstrumentKind.TAPE,
+                        COARSE.channel(Dimension.LENGTH).orElseThrow().accuracy())
                 .toolcase(COARSE, GOOD, BEST)
                 .readWith("good", "siting.outdoor-clearance-front", "outdoor", "920 mm");
         assertThat(forFront(close).orElseThrow()).containsExactly(BEST);

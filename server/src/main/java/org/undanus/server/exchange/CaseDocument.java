@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.datasheet.SheetRecord;
@@ -18,7 +19,7 @@ import org.undanus.server.toolcase.InstrumentRecord;
  * Installations in an open file, with the rule books, sheets and instruments they are judged by. Judgements are written for
  * whoever reads the file; they are never read back, but computed again.
  *
- * @param ruleBooks YAML texts; a book that is kept already need not be given
+ * @param ruleBooks YAML texts, those that others extend first; a book that is kept already need not be given
  */
 record CaseDocument(
         String format,
@@ -42,6 +43,7 @@ record CaseDocument(
             LocalDate visitedOn,
             BookRecord ruleBook,
             List<Component> components,
+            Optional<List<Subject>> subjects,
             Optional<List<VisitRecord>> earlierVisits,
             Optional<Map<String, Object>> sitePlan,
             List<ReadingRecord> readings,

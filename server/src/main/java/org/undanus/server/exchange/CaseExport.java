@@ -133,6 +133,7 @@ class CaseExport {
                 h.visitedOn(),
                 new CaseDocument.BookRecord(file.rules().id(), file.rules().version()),
                 file.facts().components(),
+                Optional.of(file.facts().added()).filter(added -> !added.isEmpty()),
                 Optional.of(h.visits().stream()
                                 .limit(h.visits().size() - 1)
                                 .map(v -> new CaseDocument.VisitRecord(v.stage(), v.on()))

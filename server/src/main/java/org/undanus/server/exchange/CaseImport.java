@@ -16,6 +16,7 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Site;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
@@ -148,6 +149,7 @@ public class CaseImport {
         requireNoGaps(where + ".readings", record.readings());
         record.corrections().ifPresent(all -> requireNoGaps(where + ".corrections", all));
         record.photos().ifPresent(all -> requireNoGaps(where + ".photos", all));
+        record.subjects().ifPresent(all -> requireNoGaps(where + ".subjects", all));
         record.earlierVisits().ifPresent(all -> requireNoGaps(where + ".earlierVisits", all));
     }
 
@@ -172,6 +174,13 @@ public class CaseImport {
                         rules),
                 person.name());
         visits.stream().skip(1).forEach(v -> cases.visit(id, v.stage(), v.visitedOn(), person));
+        for (Subject subject : record.subjects().orElse(List.of())) {
+            if (!subject.kind().addable()) {
+                throw new UnsuitableException(
+                        where + ".subjects", "Units and the system are no subjects of their own.");
+            }
+            cases.add(id, subject, person);
+        }
         record.sitePlan()
                 .ifPresent(plan ->
                         plans.keep(id, plans.geoJson().read(json.writeValueAsString(plan)), 0, person.name(), now));

@@ -1,7 +1,6 @@
 package org.undanus.server.installation;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.undanus.core.evidence.Evidence;
@@ -12,6 +11,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Station;
@@ -104,10 +104,10 @@ public final class CaseFile {
     /** A visit, in the order they were begun. */
     public record Visit(String id, Stage stage, LocalDate on) {}
 
-    /** A line of the walk: a point of one component. */
-    public record Line(Point point, Optional<Component> component) {
+    /** A line of the walk: a point of one subject. */
+    public record Line(Point point, Subject subject) {
         public PointKey key() {
-            return new PointKey(point.id(), component.map(Component::id).orElse(PointKey.SYSTEM));
+            return new PointKey(point.id(), subject.id());
         }
     }
 
@@ -139,27 +139,21 @@ public final class CaseFile {
                 .orElse(written.equals(model)));
     }
 
-    /** The lines of a station in the order they are read: the system's own first, then unit by unit. */
+    /** The lines of a station in the order they are read: the system's own first, then subject by subject. */
     public List<Line> lines(Station station) {
         List<Point> points = Walk.plan(station).map(StationPlan::points).orElse(List.of());
-        List<Line> lines = new ArrayList<>();
-        points.stream()
-                .filter(point -> facts.asksOfSystem(point.scope()))
-                .forEach(point -> lines.add(new Line(point, Optional.empty())));
-        for (Component component : facts.components()) {
-            points.stream()
-                    .filter(point -> component.within(point.scope()))
-                    .forEach(point -> lines.add(new Line(point, Optional.of(component))));
-        }
-        return lines;
+        return facts.subjects().stream()
+                .flatMap(subject -> points.stream()
+                        .filter(point -> facts.subjects(point.scope()).contains(subject))
+                        .map(point -> new Line(point, subject)))
+                .toList();
     }
 
     /** Whether this installation has such a line. */
     public Optional<Line> line(PointKey key) {
-        Optional<Point> point = Walk.point(key.point());
-        return key.component().equals(PointKey.SYSTEM)
-                ? point.filter(p -> facts.asksOfSystem(p.scope())).map(p -> new Line(p, Optional.empty()))
-                : facts.component(key.component())
-                        .flatMap(c -> point.filter(p -> c.within(p.scope())).map(p -> new Line(p, Optional.of(c))));
+        return Walk.point(key.point()).flatMap(point -> facts.subjects(point.scope()).stream()
+                .filter(subject -> subject.id().equals(key.component()))
+                .findFirst()
+                .map(subject -> new Line(point, subject)));
     }
 }

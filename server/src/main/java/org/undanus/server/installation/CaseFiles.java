@@ -25,6 +25,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Site;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Length;
@@ -37,6 +38,7 @@ import org.undanus.server.installation.InstallationMapper.InstallationRow;
 import org.undanus.server.installation.InstallationMapper.InstallationState;
 import org.undanus.server.installation.InstallationMapper.ReadingRow;
 import org.undanus.server.installation.InstallationMapper.SiteRow;
+import org.undanus.server.installation.InstallationMapper.SubjectRow;
 import org.undanus.server.installation.InstallationMapper.VisitRow;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
@@ -92,6 +94,7 @@ public class CaseFiles {
     }
 
     private static final int ASKED_AT_ONCE = 500;
+    private static final int MOST_SUBJECTS = 200;
 
     private static final int FIRST_YEAR = 1990;
     private static final int LAST_YEAR = 2100;
@@ -136,7 +139,8 @@ public class CaseFiles {
     @Transactional(readOnly = true)
     public CaseFile open(String id, Person person) {
         InstallationRow row = visible(id, person);
-        return file(row, mapper.components(id), mapper.visits(id), mapper.readings(id), plans.of(id));
+        return file(
+                row, mapper.components(id), mapper.subjects(id), mapper.visits(id), mapper.readings(id), plans.of(id));
     }
 
     /** As {@link #open}, holding the installation for one writer until the transaction ends. */
@@ -159,6 +163,7 @@ public class CaseFiles {
     @Transactional(readOnly = true)
     public List<CaseFile> all(Person person) {
         Map<String, List<ComponentRow>> components = grouped(mapper.allComponents(), ComponentRow::installationId);
+        Map<String, List<SubjectRow>> subjects = grouped(mapper.allSubjects(), SubjectRow::installationId);
         Map<String, List<VisitRow>> visits = grouped(mapper.allVisits(), VisitRow::installationId);
         Map<String, List<ReadingRow>> readings = grouped(mapper.allReadings(), ReadingRow::installationId);
         Map<String, SitePlans.Drawing> drawings = plans.all();
@@ -167,6 +172,7 @@ public class CaseFiles {
                 .map(row -> file(
                         row,
                         components.get(row.id()),
+                        subjects.getOrDefault(row.id(), List.of()),
                         visits.get(row.id()),
                         readings.getOrDefault(row.id(), List.of()),
                         Optional.ofNullable(drawings.get(row.id()))))
@@ -180,6 +186,7 @@ public class CaseFiles {
     private CaseFile file(
             InstallationRow row,
             List<ComponentRow> components,
+            List<SubjectRow> subjects,
             List<VisitRow> visits,
             List<ReadingRow> readings,
             Optional<SitePlans.Drawing> drawing) {
@@ -195,7 +202,11 @@ public class CaseFiles {
                 visit.stage(),
                 row.replacement(),
                 instruments.toolcase(),
-                drawing.map(SitePlans.Drawing::plan));
+                drawing.map(SitePlans.Drawing::plan),
+                subjects.stream()
+                        .filter(subject -> !subject.removed())
+                        .map(SubjectRow::subject)
+                        .toList());
         CaseFile.Header header = new CaseFile.Header(
                 row.id(),
                 row.reference(),
@@ -376,6 +387,71 @@ public class CaseFiles {
                             + " m above sea level.");
         }
         return known.id();
+    }
+
+    /**
+     * Adds a subject that cannot be told from the units.
+     *
+     * @throws UnsuitableException where the installation cannot have it
+     */
+    @Transactional
+    public void add(String id, Subject subject, Person person) {
+        CaseFile file = openForWriting(id, person);
+        List<SubjectRow> rows = mapper.subjects(id);
+        if (rows.size() >= MOST_SUBJECTS) {
+            throw new UnsuitableException("title", "An installation has " + MOST_SUBJECTS + " of these at most.");
+        }
+        List<Subject> with = new ArrayList<>(file.facts().added());
+        with.add(subject);
+        try {
+            file.facts().withAdded(with);
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("joins", e.getMessage() + ".");
+        }
+        SubjectRow row = new SubjectRow(
+                id,
+                subject.id(),
+                subject.kind(),
+                subject.title(),
+                String.join(" ", subject.joins()),
+                rows.size(),
+                false);
+        mapper.insertSubject(row);
+        journal.write(person.name(), "subject.added", row.key(), row);
+    }
+
+    /** An id that nothing of this installation has had: the kind and a number. */
+    @Transactional(readOnly = true)
+    public String freeId(String installation, Subject.Kind kind) {
+        Set<String> taken =
+                mapper.subjects(installation).stream().map(SubjectRow::id).collect(Collectors.toSet());
+        int number = 1;
+        while (taken.contains(kind.key() + "-" + number)) {
+            number++;
+        }
+        return kind.key() + "-" + number;
+    }
+
+    /**
+     * Takes away a subject that was added, of which nothing has been read.
+     *
+     * @throws UnsuitableException where something has
+     */
+    @Transactional
+    public void remove(String id, String subject, Person person) {
+        CaseFile file = openForWriting(id, person);
+        SubjectRow row = mapper.subjects(id).stream()
+                .filter(r -> r.id().equals(subject) && !r.removed())
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("Nothing of this name was added to the installation."));
+        if (file.evidence().readings().stream()
+                .anyMatch(r -> r.key().component().equals(subject))) {
+            throw new UnsuitableException("subject", row.title() + " has readings; it stays.");
+        }
+        SubjectRow removed =
+                new SubjectRow(row.installationId(), row.id(), row.kind(), row.title(), row.joins(), row.place(), true);
+        mapper.updateSubject(removed);
+        journal.write(person.name(), "subject.removed", row.key(), removed);
     }
 
     /**

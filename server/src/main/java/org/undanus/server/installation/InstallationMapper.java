@@ -11,6 +11,7 @@ import org.apache.ibatis.annotations.Update;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Subject;
 import org.undanus.server.store.Moment;
 
 @Mapper
@@ -32,6 +33,25 @@ interface InstallationMapper {
 
     record ComponentRow(
             String installationId, String id, Component.Kind kind, String title, boolean ownSupply, int place) {}
+
+    /** @param joins ids of units, parted by spaces */
+    record SubjectRow(
+            String installationId,
+            String id,
+            Subject.Kind kind,
+            String title,
+            String joins,
+            int place,
+            boolean removed) {
+        Subject subject() {
+            return new Subject(id, kind, title, joins.isEmpty() ? List.of() : List.of(joins.split(" ")));
+        }
+
+        /** What the journal knows it by. */
+        String key() {
+            return installationId + "/" + id;
+        }
+    }
 
     /** As the journal keeps it. */
     record InstallationState(InstallationRow installation, List<ComponentRow> components) {}
@@ -65,6 +85,7 @@ interface InstallationMapper {
             "SELECT i.id, i.reference, i.site_id, s.name AS site_name, s.elevation, i.title, i.system, i.crew,"
                     + " i.replacement, i.rule_book, i.rule_book_version, i.version"
                     + " FROM installation i JOIN site s ON s.id = i.site_id ";
+    String SUBJECT = "SELECT installation_id, id, kind, title, joins, place, removed FROM subject ";
     String READING =
             "SELECT id, installation_id, visit_id, point, component, typed, si, standard_uncertainty, resolution,"
                     + " unit, instrument, grade, entered_by, entered_at, by_crew FROM reading ";
@@ -88,6 +109,19 @@ interface InstallationMapper {
 
     @Select("SELECT installation_id, id, kind, title, own_supply, place FROM component ORDER BY installation_id, place")
     List<ComponentRow> allComponents();
+
+    @Select(SUBJECT + "WHERE installation_id = #{id} ORDER BY place")
+    List<SubjectRow> subjects(String id);
+
+    @Select(SUBJECT + "ORDER BY installation_id, place")
+    List<SubjectRow> allSubjects();
+
+    @Insert("INSERT INTO subject (installation_id, id, kind, title, joins, place, removed)"
+            + " VALUES (#{installationId}, #{id}, #{kind}, #{title}, #{joins}, #{place}, #{removed})")
+    void insertSubject(SubjectRow row);
+
+    @Update("UPDATE subject SET removed = #{removed} WHERE installation_id = #{installationId} AND id = #{id}")
+    void updateSubject(SubjectRow row);
 
     @Select("SELECT id, installation_id, stage, visited_on FROM visit WHERE installation_id = #{id} ORDER BY sequence")
     List<VisitRow> visits(String id);

@@ -18,6 +18,14 @@ class KeptCases {
     }
 
     @Bean
+    Kept allSubjects(InstallationMapper mapper) {
+        return new Kept(
+                "subject",
+                row -> mapper.allSubjects().forEach(subject -> row.accept(subject.key(), subject)),
+                Optional.of(subject -> ((InstallationMapper.SubjectRow) subject).installationId()));
+    }
+
+    @Bean
     Kept allSites(InstallationMapper mapper) {
         return new Kept("site", row -> mapper.sites().forEach(site -> row.accept(site.id(), site)));
     }

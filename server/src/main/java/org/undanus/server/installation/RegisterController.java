@@ -13,6 +13,7 @@ import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,6 +24,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
@@ -70,7 +72,24 @@ class RegisterController {
             String ruleBook,
             String ruleBookTitle,
             UnitSystem display,
-            List<Component> components) {}
+            List<Component> components,
+            List<SubjectView> subjects) {}
+
+    /**
+     * What joins or serves the units.
+     *
+     * @param joins the units by their titles
+     * @param added by hand, not told from the units
+     */
+    record SubjectView(
+            String id, Subject.Kind kind, String kindTitle, String title, List<String> joins, boolean added) {}
+
+    /** @param joins ids of units */
+    record NewSubject(
+            @NotNull(message = "is missing") Subject.Kind kind,
+            @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String title,
+            @NotNull(message = "is missing") @Size(min = 1, max = 20, message = "names 1 to 20 units")
+                    List<@NotBlank(message = "is empty") String> joins) {}
 
     record NewComponent(
             @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String title,
@@ -186,6 +205,39 @@ class RegisterController {
         return view(cases.open(id, person));
     }
 
+    /** Adds what joins or serves units and cannot be told from them: a joint, a zone, a second line set. */
+    @PostMapping("/{id}/subjects")
+    @ResponseStatus(HttpStatus.CREATED)
+    @Transactional
+    InstallationView add(
+            @PathVariable String id, @Valid @RequestBody NewSubject asked, @AuthenticationPrincipal Person person) {
+        cases.openForWriting(id, person);
+        requireInspector(person);
+        if (!asked.kind().addable()) {
+            throw new UnsuitableException("kind", "Units and the system are entered with the installation.");
+        }
+        cases.add(
+                id,
+                new Subject(
+                        cases.freeId(id, asked.kind()),
+                        asked.kind(),
+                        asked.title().strip(),
+                        asked.joins()),
+                person);
+        return view(cases.open(id, person));
+    }
+
+    /** Takes away what was added, as long as nothing has been read of it. */
+    @DeleteMapping("/{id}/subjects/{subject}")
+    @Transactional
+    InstallationView remove(
+            @PathVariable String id, @PathVariable String subject, @AuthenticationPrincipal Person person) {
+        cases.openForWriting(id, person);
+        requireInspector(person);
+        cases.remove(id, subject, person);
+        return view(cases.open(id, person));
+    }
+
     private static void requireInspector(Person person) {
         if (!person.inspects()) {
             throw new NotAllowedException("The register is kept by the inspection office.");
@@ -260,6 +312,18 @@ class RegisterController {
                 file.rules().id(),
                 file.rules().title(),
                 file.rules().display(),
-                file.facts().components());
+                file.facts().components(),
+                file.facts().subjects().stream()
+                        .filter(subject -> subject.kind().addable())
+                        .map(subject -> new SubjectView(
+                                subject.id(),
+                                subject.kind(),
+                                subject.kind().title(),
+                                subject.title(),
+                                subject.joins().stream()
+                                        .map(file.facts()::title)
+                                        .toList(),
+                                file.facts().added().contains(subject)))
+                        .toList());
     }
 }

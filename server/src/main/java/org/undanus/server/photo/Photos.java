@@ -106,7 +106,7 @@ public class Photos {
         if (hook.point().isPresent()) {
             file.line(new PointKey(hook.point().get(), component))
                     .orElseThrow(() -> new NotFoundException("This installation has no such line."));
-        } else if (file.facts().component(component).isEmpty()) {
+        } else if (file.facts().subject(component).isEmpty()) {
             throw new NotFoundException("This installation has no such unit.");
         }
     }

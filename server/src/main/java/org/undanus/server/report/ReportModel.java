@@ -7,7 +7,6 @@ import java.util.stream.Stream;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
@@ -151,7 +150,7 @@ public record ReportModel(
                 ? QuantityFormat.of(units).format(m.quantity(), m.resolution())
                 : "";
         return new ReadingLine(
-                line.component().map(Component::title).orElse(""),
+                line.subject().title(),
                 line.point().title(),
                 reading.typed(),
                 understood,

@@ -32,7 +32,7 @@ import org.thymeleaf.templatemode.TemplateMode;
 import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Case;
-import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
@@ -120,8 +120,8 @@ class Reports {
 
     private ReportModel.PhotoPart part(Photo photo, CaseFile file, Person person) {
         String where = photo.component()
-                .flatMap(file.facts()::component)
-                .map(Component::title)
+                .flatMap(file.facts()::subject)
+                .map(Subject::title)
                 .orElse(photo.correction().isPresent() ? "Correction" : "");
         String line = photo.point().flatMap(Walk::point).map(Point::title).orElse("");
         String day = photo.takenAt().orElse(photo.addedAt()).toString().substring(0, 10);

@@ -4,7 +4,11 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.installation.PlatePoints;
@@ -18,9 +22,12 @@ import org.undanus.server.problem.UnsuitableException;
 /**
  * An instrument as files carry it: figures as its maker states them, in field notation. See docs/formats/case.md.
  *
+ * <p>One that shows one thing says so itself; one that shows several lists them as channels instead.
+ *
  * @param dimension of constant, full scale, range and resolution, for example {@code length}; empty for that of its kind
  * @param ofReading share of the reading, for example {@code 1 %}
  * @param ofFullScale share of the full scale
+ * @param channels what it shows, where that is more than one thing
  * @param refrigerants those it is rated for, empty where it touches none
  * @param mostPressure the highest pressure it may be put to
  */
@@ -35,12 +42,44 @@ public record InstrumentRecord(
         Optional<String> constant,
         Optional<String> resolution,
         Optional<RangeRecord> range,
+        Optional<List<ChannelRecord>> channels,
         Optional<List<String>> refrigerants,
         Optional<Boolean> flammable,
         Optional<String> mostPressure,
         Optional<List<CalibrationRecord>> calibrations) {
 
     public record RangeRecord(String lowest, String highest) {}
+
+    /** @param name for example {@code low side} */
+    public record ChannelRecord(
+            Optional<String> name,
+            Optional<String> dimension,
+            Optional<String> ofReading,
+            Optional<String> ofFullScale,
+            Optional<String> fullScale,
+            Optional<String> constant,
+            Optional<String> resolution,
+            Optional<RangeRecord> range) {
+
+        /** As its maker states it: "1 % of reading + 0.3 V". */
+        String accuracy() {
+            return Stream.of(
+                            ofReading.map(share -> share + " of reading"),
+                            ofFullScale.map(share -> share + " of " + fullScale.orElse("full scale")),
+                            constant)
+                    .flatMap(Optional::stream)
+                    .collect(Collectors.joining(" + "));
+        }
+    }
+
+    private static final int MOST_CHANNELS = 16;
+
+    /** What it shows, as it is written. */
+    List<ChannelRecord> shown() {
+        ChannelRecord own = new ChannelRecord(
+                Optional.empty(), dimension, ofReading, ofFullScale, fullScale, constant, resolution, range);
+        return channels.filter(all -> !all.isEmpty()).orElse(List.of(own));
+    }
 
     /**
      * @param months for how long it holds
@@ -58,31 +97,20 @@ public record InstrumentRecord(
                 .filter(k -> k.key().equals(kind))
                 .findFirst()
                 .orElseThrow(() -> unsuitable("kind", "\"" + kind + "\" is no kind of instrument."));
-        Dimension stated = dimension
-                .map(name -> dimensionNamed(name)
-                        .orElseThrow(() -> unsuitable("dimension", "\"" + name + "\" is no dimension.")))
-                .or(known::dimension)
-                .orElseThrow(() -> unsuitable("kind", "What is read off is read without an instrument."));
-        double share = accuracy("ofFullScale", ofFullScale, Dimension.RATIO);
-        double scale = accuracy("fullScale", fullScale, stated);
-        if (share > 0 && scale == 0) {
-            throw unsuitable("fullScale", "A share of the full scale needs the full scale.");
+        if (channels.isPresent()
+                && Stream.of(dimension, ofReading, ofFullScale, fullScale, constant, resolution, range)
+                        .anyMatch(Optional::isPresent)) {
+            throw unsuitable("channels", "Either the instrument states its accuracy or its channels do.");
+        }
+        if (shown().size() > MOST_CHANNELS || shown().stream().anyMatch(Objects::isNull)) {
+            throw unsuitable("channels", "An instrument shows " + MOST_CHANNELS + " things at most.");
         }
         try {
             return new Instrument(
                     id,
                     title,
                     known,
-                    new Accuracy(
-                            accuracy("ofReading", ofReading, Dimension.RATIO),
-                            share,
-                            scale,
-                            accuracy("constant", constant, stated),
-                            accuracy("resolution", resolution, stated)),
-                    range.map(r -> new Instrument.Range(
-                            absolute(stated),
-                            figure("range.lowest", r.lowest, absolute(stated)),
-                            figure("range.highest", r.highest, absolute(stated)))),
+                    shown().stream().map(channel -> channel(channel, known)).toList(),
                     refrigerants.orElse(List.of()).stream()
                             .map(this::refrigerant)
                             .toList(),
@@ -97,9 +125,30 @@ public record InstrumentRecord(
         }
     }
 
-    /** A thermometer's accuracy is a difference; what it shows is a temperature. */
-    private static Dimension absolute(Dimension stated) {
-        return stated == Dimension.TEMPERATURE_DIFFERENCE ? Dimension.TEMPERATURE : stated;
+    private Channel channel(ChannelRecord record, InstrumentKind known) {
+        Dimension stated = record.dimension
+                .map(name -> dimensionNamed(name)
+                        .orElseThrow(() -> unsuitable("dimension", "\"" + name + "\" is no dimension.")))
+                .or(known::dimension)
+                .orElseThrow(() -> unsuitable("kind", "What is read off is read without an instrument."));
+        double share = accuracy("ofFullScale", record.ofFullScale, Dimension.RATIO);
+        double scale = accuracy("fullScale", record.fullScale, stated);
+        if (share > 0 && scale == 0) {
+            throw unsuitable("fullScale", "A share of the full scale needs the full scale.");
+        }
+        return new Channel(
+                record.name.orElse("").strip(),
+                stated,
+                new Accuracy(
+                        accuracy("ofReading", record.ofReading, Dimension.RATIO),
+                        share,
+                        scale,
+                        accuracy("constant", record.constant, stated),
+                        accuracy("resolution", record.resolution, stated)),
+                record.range.map(r -> new Channel.Range(
+                        Channel.shown(stated),
+                        figure("range.lowest", r.lowest, Channel.shown(stated)),
+                        figure("range.highest", r.highest, Channel.shown(stated)))));
     }
 
     private Instrument.Calibration calibration(CalibrationRecord record) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Toolcase;
@@ -49,11 +50,19 @@ public class Instruments {
     /**
      * How exact a reading is: as its instrument states, or where none is named as the rule book takes that kind to be.
      * Empty when there is no such instrument.
+     *
+     * @throws UnsuitableException when the instrument does not show such a thing
      */
     public Optional<Accuracy> accuracy(Optional<String> instrument, Point point, RuleBook rules) {
-        return instrument.isEmpty()
-                ? Optional.of(rules.accuracy(point.instrument()))
-                : instrument.flatMap(this::find).map(Instrument::accuracy);
+        if (instrument.isEmpty()) {
+            return Optional.of(rules.accuracy(point.instrument()));
+        }
+        return instrument.flatMap(this::find).map(i -> point.dimension()
+                .map(read -> i.channel(read)
+                        .map(Channel::accuracy)
+                        .orElseThrow(() -> new UnsuitableException(
+                                "instrument", i.title() + " does not show " + read.named() + ".")))
+                .orElse(Accuracy.EXACT));
     }
 
     public List<InstrumentRecord> records() {

@@ -40,9 +40,18 @@ class ToolcaseController {
             String title,
             String kind,
             String kindTitle,
+            List<ChannelView> channels,
             int version,
             Optional<LocalDate> until,
             boolean lapsed) {}
+
+    /**
+     * What it shows, in words.
+     *
+     * @param name empty where it shows one thing only
+     * @param accuracy as its maker states it, empty where it is exact
+     */
+    record ChannelView(String name, String accuracy, Optional<String> resolution, Optional<String> range) {}
 
     record KindView(String key, String title) {}
 
@@ -136,6 +145,13 @@ class ToolcaseController {
                 instrument.title(),
                 instrument.kind().key(),
                 instrument.kind().title(),
+                kept.instrument().shown().stream()
+                        .map(c -> new ChannelView(
+                                c.name().orElse(""),
+                                c.accuracy(),
+                                c.resolution(),
+                                c.range().map(r -> r.lowest() + " … " + r.highest())))
+                        .toList(),
                 kept.version(),
                 until,
                 until.filter(day -> day.isBefore(LocalDate.now())).isPresent());

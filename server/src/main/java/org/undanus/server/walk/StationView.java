@@ -13,7 +13,6 @@ import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.BetterInstrument;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
@@ -139,7 +138,7 @@ record StationView(
         return new LineView(
                 point.id(),
                 line.key().component(),
-                line.component().map(Component::title).orElse(""),
+                line.subject().title(),
                 point.title(),
                 point.how(),
                 point.caution(),

@@ -9,8 +9,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
 import org.undanus.server.problem.UnsuitableException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -32,6 +35,7 @@ class InstrumentRecordTest {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -40,9 +44,26 @@ class InstrumentRecordTest {
         Instrument meter =
                 record("volt-3", "voltmeter", "voltage", "0.8 %", "0.3 V").instrument();
         assertThat(meter.kind()).isEqualTo(InstrumentKind.VOLTMETER);
-        assertThat(meter.accuracy().ofReading()).isEqualTo(0.008);
-        assertThat(meter.accuracy().constant()).isEqualTo(0.3);
-        assertThat(meter.accuracy().resolution()).isEqualTo(0.1);
+        assertThat(accuracy(meter).ofReading()).isEqualTo(0.008);
+        assertThat(accuracy(meter).constant()).isEqualTo(0.3);
+        assertThat(accuracy(meter).resolution()).isEqualTo(0.1);
+    }
+
+    private static Accuracy accuracy(Instrument instrument) {
+        return instrument.channels().get(0).accuracy();
+    }
+
+    @Test
+    void aGaugeSetListsWhatItShows() {
+        Instrument set = read(
+                """
+                "channels": [
+                  {"name": "low side", "constant": "2 psig", "range": {"lowest": "0 psig", "highest": "250 psig"}},
+                  {"name": "suction line", "dimension": "temperature-difference", "constant": "0.5 K"}]
+                """);
+        assertThat(set.channels()).extracting(Channel::name).containsExactly("low side", "suction line");
+        assertThat(set.channel(Dimension.TEMPERATURE).orElseThrow().accuracy().constant())
+                .isEqualTo(0.5);
     }
 
     private static Instrument read(String members) {
@@ -61,7 +82,7 @@ class InstrumentRecordTest {
 
     @Test
     void withoutAStatedDimensionItIsThatOfItsKind() {
-        assertThat(read("tape", "\"constant\": \"2 mm\"").accuracy().constant()).isEqualTo(0.002);
+        assertThat(accuracy(read("tape", "\"constant\": \"2 mm\"")).constant()).isEqualTo(0.002);
         assertThatThrownBy(() -> read("tape", "\"constant\": \"2 V\"")).isInstanceOf(UnsuitableException.class);
         assertThatThrownBy(() -> read("read-off", "\"constant\": \"2 mm\""))
                 .isInstanceOf(UnsuitableException.class)
@@ -76,10 +97,10 @@ class InstrumentRecordTest {
                 "refrigerants": ["R32"], "flammable": true, "mostPressure": "800 psig",
                 "calibrations": [{"on": "2026-03-01", "months": 12, "certificate": "C-7"}]
                 """);
-        assertThat(gauge.accuracy().ofFullScale()).isEqualTo(0.01);
+        assertThat(accuracy(gauge).ofFullScale()).isEqualTo(0.01);
         assertThat(gauge.refrigerants()).containsExactly("R32");
         assertThat(gauge.calibration().orElseThrow().until()).isEqualTo("2027-03-01");
-        assertThat(gauge.range().orElseThrow().highest()).isCloseTo(800 * 6894.757, within(1.0));
+        assertThat(gauge.channels().get(0).range().orElseThrow().highest()).isCloseTo(800 * 6894.757, within(1.0));
     }
 
     @ParameterizedTest
@@ -90,6 +111,10 @@ class InstrumentRecordTest {
                 "\"refrigerants\": [\"R999\"]",
                 "\"calibrations\": [{\"on\": \"2026-03-01\", \"months\": 0}]",
                 "\"calibrations\": [{\"months\": 12}]",
+                "\"constant\": \"1 psig\", \"channels\": [{\"constant\": \"1 psig\"}]",
+                "\"channels\": [{\"constant\": \"1 V\"}]",
+                "\"channels\": [{\"name\": \"a\"}, {\"name\": \"a\"}]",
+                "\"channels\": [null]",
             })
     void whatContradictsItselfIsRefused(String members) {
         assertThatThrownBy(() -> read(members)).isInstanceOf(UnsuitableException.class);

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.installation.Component;
@@ -149,13 +150,12 @@ class ReplacementTest {
         assertThat(licence.because().toString()).contains("not been verified");
     }
 
-    private static Instrument tape(LocalDate calibrated, Optional<Instrument.Range> range) {
+    private static Instrument tape(LocalDate calibrated, Optional<Channel.Range> range) {
         return new Instrument(
                 "tape-1",
                 "Tape 1",
                 InstrumentKind.TAPE,
-                Accuracy.ofConstant(0.002),
-                range,
+                List.of(new Channel("", Dimension.LENGTH, Accuracy.ofConstant(0.002), range)),
                 List.of(),
                 false,
                 Optional.empty(),
@@ -183,7 +183,7 @@ class ReplacementTest {
     @Test
     void aReadingOutOfRangeShowsNothing() {
         CaseFixture fixture = fixture()
-                .toolcase(tape(LocalDate.of(1969, 6, 1), Optional.of(new Instrument.Range(Dimension.LENGTH, 0, 1))))
+                .toolcase(tape(LocalDate.of(1969, 6, 1), Optional.of(new Channel.Range(Dimension.LENGTH, 0, 1))))
                 .readWith("tape-1", "siting.outdoor-clearance-front", "outdoor", "1.2 m");
         assertThat(fixture.judge("siting.outdoor-clearance-front").because().toString())
                 .contains("out of its range");

@@ -1,0 +1,116 @@
+package org.undanus.core.installation;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Scope;
+
+/**
+ * What points are read of and requirements are judged for: the system, one of its units, or what joins or serves them.
+ *
+ * @param id unique within the installation
+ * @param title empty for the system
+ * @param joins the units it lies between or belongs to, by id, in the direction of flow where there is one
+ */
+public record Subject(String id, Kind kind, String title, List<String> joins) {
+
+    /** What a subject is. */
+    public enum Kind {
+        SYSTEM("system", Scope.SYSTEM),
+        UNIT("unit", Scope.UNIT),
+        LINE_SET("line set", Scope.LINE_SET),
+        JOINT("joint", Scope.JOINT),
+        DRAIN_RUN("drain run", Scope.DRAIN_RUN),
+        CIRCUIT("circuit", Scope.CIRCUIT),
+        DUCT_SYSTEM("duct system", Scope.DUCT_SYSTEM),
+        VENT("vent", Scope.VENT),
+        ZONE("zone", Scope.ZONE);
+
+        private final String title;
+        private final Scope scope;
+
+        Kind(String title, Scope scope) {
+            this.title = title;
+            this.scope = scope;
+        }
+
+        public String title() {
+            return title;
+        }
+
+        /** The name that files and ids use: {@code line-set}. */
+        public String key() {
+            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+
+        /** Whether one can be added by hand; units and the system cannot. */
+        public boolean addable() {
+            return this != SYSTEM && this != UNIT;
+        }
+
+        Scope scope() {
+            return scope;
+        }
+    }
+
+    public static final Subject SYSTEM = new Subject(PointKey.SYSTEM, Kind.SYSTEM, "", List.of());
+
+    private static final int LONGEST_TITLE = 120;
+
+    public Subject {
+        joins = List.copyOf(joins);
+        if (!id.matches("[a-z][a-z0-9-]{0,39}")) {
+            throw new IllegalArgumentException(
+                    "The id of a " + kind.title() + " is lower-case letters, digits and hyphens, not \"" + id + "\"");
+        }
+        if (kind != Kind.SYSTEM && (title.isBlank() || title.length() > LONGEST_TITLE)) {
+            throw new IllegalArgumentException(
+                    "A " + kind.title() + " needs a title of " + LONGEST_TITLE + " characters at most");
+        }
+    }
+
+    public static Subject of(Component unit) {
+        return new Subject(unit.id(), Kind.UNIT, unit.title(), List.of());
+    }
+
+    /**
+     * What can be told from the units alone: a line set and a drain run for each indoor unit, a circuit for each with a supply of
+     * its own, ducts and a vent where the kind of unit has them. A line set only where there is one outdoor unit: of several
+     * nobody can tell which.
+     */
+    static List<Subject> told(List<Component> units) {
+        List<Component> outdoor = units.stream().filter(Component::outdoor).toList();
+        Optional<String> only = outdoor.size() == 1 ? Optional.of(outdoor.get(0).id()) : Optional.empty();
+        List<Subject> told = new ArrayList<>();
+        for (Component unit : units) {
+            if (!unit.outdoor()) {
+                only.ifPresent(from -> told.add(serving(Kind.LINE_SET, unit, List.of(from, unit.id()))));
+                told.add(serving(Kind.DRAIN_RUN, unit, List.of(unit.id())));
+            }
+            if (unit.ownSupply()) {
+                told.add(serving(Kind.CIRCUIT, unit, List.of(unit.id())));
+            }
+            if (unit.kind() == Component.Kind.INDOOR_DUCTED || unit.kind() == Component.Kind.FURNACE_COIL) {
+                told.add(serving(Kind.DUCT_SYSTEM, unit, List.of(unit.id())));
+            }
+            if (unit.kind() == Component.Kind.FURNACE_COIL) {
+                told.add(serving(Kind.VENT, unit, List.of(unit.id())));
+            }
+        }
+        return told;
+    }
+
+    private static Subject serving(Kind kind, Component unit, List<String> joins) {
+        String name = kind.title().substring(0, 1).toUpperCase(Locale.ROOT)
+                + kind.title().substring(1);
+        String id = kind.key() + "-" + unit.id();
+        String title = name + ", " + unit.title();
+        return new Subject(
+                id.length() <= 40 ? id : id.substring(0, 40),
+                kind,
+                title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE),
+                joins);
+    }
+}

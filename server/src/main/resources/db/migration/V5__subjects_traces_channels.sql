@@ -1,0 +1,12 @@
+-- What joins or serves the units of an installation and cannot be told from them.
+CREATE TABLE subject (
+    installation_id VARCHAR(36) NOT NULL REFERENCES installation (id),
+    id VARCHAR(40) NOT NULL,
+    kind VARCHAR(20) NOT NULL,
+    title VARCHAR(120) NOT NULL,
+    -- ids of units, parted by spaces
+    joins VARCHAR(1000) NOT NULL,
+    place INT NOT NULL,
+    removed BOOLEAN DEFAULT FALSE NOT NULL,
+    PRIMARY KEY (installation_id, id)
+);
