@@ -33,7 +33,7 @@ export function whenSignedOut(action: () => void) {
 const NO_CONNECTION: Problem = {
   status: 0,
   detail:
-    "No connection to the server. Whether it was saved is not known; what you typed is kept here. Try again.",
+    "No connection to the server. Whether it was saved is not known; what you typed is still here. Try again.",
 };
 
 function token(): string {

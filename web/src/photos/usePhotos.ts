@@ -36,7 +36,7 @@ export function usePhotos(id: Ref<string>) {
   async function hang(hook: Hook, files: Iterable<File>) {
     for (const file of files) {
       if (file.size > MOST_BYTES) {
-        notice.problem(`${file.name} is larger than 12 MB. Nothing was kept.`);
+        notice.problem(`${file.name} is larger than 12 MB. Nothing was saved.`);
         continue;
       }
       try {

@@ -51,7 +51,7 @@ test("an import can be cancelled", async () => {
   expect(remove).toHaveBeenCalledWith("/api/imports/i1");
   vi.spyOn(api, "get").mockResolvedValueOnce(state("CANCELLED"));
   await vi.advanceTimersByTimeAsync(600);
-  expect(notice.hint).toHaveBeenCalledWith("Cancelled. Nothing of the file was kept.");
+  expect(notice.hint).toHaveBeenCalledWith("Cancelled. Nothing of the file was saved.");
 });
 
 test("what it failed by is said; a lost connection is no failure of the import", async () => {

@@ -55,7 +55,7 @@ function settle(now: Import) {
     emit("imported");
   } else if (now.state === "CANCELLED") {
     running.value = undefined;
-    notice.hint("Cancelled. Nothing of the file was kept.");
+    notice.hint("Cancelled. Nothing of the file was saved.");
   } else {
     running.value = now;
     timer = setTimeout(() => void ask(now.id), ASK_EVERY_MS);

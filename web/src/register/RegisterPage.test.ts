@@ -9,7 +9,7 @@ vi.mock("vue-router", () => ({ useRouter: () => ({ push }) }));
 function entry(
   reference: string,
   crew: string,
-  worst: Schemas["RegisterEntry"]["worst"],
+  worst: NonNullable<Schemas["RegisterEntry"]["worst"]>,
 ): Schemas["RegisterEntry"] {
   return {
     id: reference,
@@ -39,12 +39,29 @@ async function register() {
 beforeEach(() => {
   get.mockReset();
   push.mockReset();
-  get.mockResolvedValue([
-    entry("LH-01", "Nettlebank", "MEETS"),
-    entry("LH-07", "Dunmarrow", "FAILS"),
-    entry("LH-12", "Dunmarrow", "NOT_SHOWN"),
-  ] as never);
+  get.mockResolvedValue(page() as never);
 });
+
+function page(more: Partial<Schemas["RegisterPage"]> = {}): Schemas["RegisterPage"] {
+  return {
+    entries: [
+      entry("LH-01", "Nettlebank", "MEETS"),
+      entry("LH-07", "Dunmarrow", "FAILS"),
+      entry("LH-12", "Dunmarrow", "NOT_SHOWN"),
+    ],
+    total: 3,
+    all: 3,
+    outdated: 0,
+    crews: ["Dunmarrow", "Nettlebank"],
+    ...more,
+  };
+}
+
+/** Until what was typed has been asked for. */
+async function asked() {
+  await new Promise((done) => setTimeout(done, 300));
+  await flushPromises();
+}
 
 test("each installation stands under its most pressing verdict, in words", async () => {
   const rows = (await register()).findAll("tbody tr").map((row) => row.text());
@@ -53,19 +70,40 @@ test("each installation stands under its most pressing verdict, in words", async
   expect(rows[0]).toContain("nothing open");
 });
 
-test("filters narrow the list and can be cleared when nothing is left", async () => {
+test("the server filters and sorts; when nothing is left the filters can be cleared", async () => {
   const wrapper = await register();
   await wrapper.find("select[aria-label=Crew]").setValue("Dunmarrow");
-  expect(wrapper.findAll("tbody tr")).toHaveLength(2);
   await wrapper.find("input[aria-label=Find]").setValue("lh-12");
-  expect(wrapper.findAll("tbody tr")).toHaveLength(1);
   await wrapper.find("select[aria-label='Most pressing verdict']").setValue("MEETS");
+  await wrapper.find("select[aria-label=Sorted]").setValue("PRESSING");
+  get.mockResolvedValueOnce(page({ entries: [], total: 0 }) as never);
+  await asked();
+  expect(get).toHaveBeenCalledTimes(2);
+  expect(get.mock.calls[1]?.[0]).toBe(
+    "/api/installations?order=PRESSING&page=0&size=50&words=lh-12&crew=Dunmarrow&worst=MEETS",
+  );
   expect(wrapper.text()).toContain("No installation fits");
   await wrapper
     .findAll("button")
     .find((b) => b.text() === "Show all")!
     .trigger("click");
+  await asked();
   expect(wrapper.findAll("tbody tr")).toHaveLength(3);
+});
+
+test("a long register comes page by page, and says what is still being judged", async () => {
+  get.mockResolvedValue(page({ total: 120, all: 120, outdated: 7 }) as never);
+  const wrapper = await register();
+  expect(wrapper.get("[role=status]").text()).toContain("7 installations");
+  const [back, next] = wrapper.findAll("nav button");
+  expect(back?.attributes("disabled")).toBeDefined();
+  await next?.trigger("click");
+  await asked();
+  expect(get.mock.calls.at(-1)?.[0]).toContain("page=1");
+  expect(wrapper.get("nav").text()).toContain("51 to 53 of 120");
+  await wrapper.find("select[aria-label=Sorted]").setValue("CREW");
+  await asked();
+  expect(get.mock.calls.at(-1)?.[0]).toContain("page=0");
 });
 
 test("a tap on a row opens the walk", async () => {
@@ -75,7 +113,7 @@ test("a tap on a row opens the walk", async () => {
 });
 
 test("an empty register says what to do first", async () => {
-  get.mockResolvedValue([] as never);
+  get.mockResolvedValue(page({ entries: [], total: 0, all: 0 }) as never);
   expect((await register()).text()).toContain("Enter the first installation");
 });
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed, onScopeDispose, ref, watch } from "vue";
 import { useRouter } from "vue-router";
-import { api, type Schemas } from "../api/client";
-import { sentence } from "../api/problems";
+import type { Schemas } from "../api/client";
+import { useLatest } from "../api/useLatest";
 import { useSession } from "../session/useSession";
 import { countsInWords, ORDER, WORDS, type Verdict } from "../walk/verdicts";
 import VerdictMark from "../walk/VerdictMark.vue";
@@ -12,34 +12,55 @@ import NewInstallation from "./NewInstallation.vue";
 const router = useRouter();
 const { person } = useSession();
 
-const entries = ref<Schemas["RegisterEntry"][]>();
-const problem = ref("");
+const SIZE = 50;
+/** Letters typed one after another are asked for together. */
+const PAUSE_MS = 250;
+const ORDERS: [string, string][] = [
+  ["REFERENCE", "by reference"],
+  ["PRESSING", "most pressing first"],
+  ["VISITED", "last visited first"],
+  ["BUILDING", "by place"],
+  ["CREW", "by crew"],
+];
+
 const words = ref("");
 const crew = ref("");
 const worst = ref<Verdict | "">("");
+const order = ref("REFERENCE");
+const number = ref(0);
 const entering = ref(false);
+const again = ref(0);
 
-async function load() {
-  problem.value = "";
-  try {
-    entries.value = await api.get("/api/installations");
-  } catch (thrown) {
-    problem.value = sentence(thrown);
+const path = computed(() => {
+  const query = new URLSearchParams({ order: order.value, page: `${number.value}`, size: `${SIZE}` });
+  for (const [name, value] of Object.entries({ words: words.value, crew: crew.value, worst: worst.value })) {
+    if (value) {
+      query.set(name, value);
+    }
   }
-}
-void load();
+  return `/api/installations?${query.toString()}`;
+});
+const typed = ref(path.value);
+let pause: ReturnType<typeof setTimeout> | undefined;
+watch(path, (now) => {
+  clearTimeout(pause);
+  pause = setTimeout(() => (typed.value = now), PAUSE_MS);
+});
+watch([words, crew, worst, order], () => (number.value = 0));
+onScopeDispose(() => clearTimeout(pause));
 
-const crews = computed(() => [...new Set(entries.value?.map((e) => e.crew))].sort());
-const shown = computed(() =>
-  (entries.value ?? []).filter((entry) => {
-    const text = `${entry.reference} ${entry.title} ${entry.building} ${entry.system}`.toLowerCase();
-    return (
-      text.includes(words.value.toLowerCase()) &&
-      (!crew.value || entry.crew === crew.value) &&
-      (!worst.value || entry.worst === worst.value)
-    );
-  }),
+const ofRegister = ref("register");
+const { value: register, problem } = useLatest<Schemas["RegisterPage"]>(
+  ofRegister,
+  () => typed.value,
+  computed(() => `${typed.value} ${again.value}`),
 );
+const shown = computed(() => register.value?.entries ?? []);
+const last = computed(() => Math.max(0, Math.ceil((register.value?.total ?? 0) / SIZE) - 1));
+
+function load() {
+  again.value++;
+}
 
 function open(id: string) {
   void router.push(`/installations/${id}/papers`);
@@ -74,15 +95,22 @@ function entered(id: string) {
       />
       <select v-model="crew" class="field" aria-label="Crew">
         <option value="">All crews</option>
-        <option v-for="name in crews" :key="name">{{ name }}</option>
+        <option v-for="name in register?.crews" :key="name">{{ name }}</option>
       </select>
       <select v-model="worst" class="field" aria-label="Most pressing verdict">
         <option value="">Any verdict</option>
         <option v-for="verdict in ORDER" :key="verdict" :value="verdict">{{ WORDS[verdict] }}</option>
       </select>
+      <select v-model="order" class="field" aria-label="Sorted">
+        <option v-for="[key, word] in ORDERS" :key="key" :value="key">{{ word }}</option>
+      </select>
     </div>
     <p v-if="problem" class="error" role="alert">
       {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+    </p>
+    <p v-if="register?.outdated" class="quiet" role="status">
+      {{ register.outdated }} installations are being judged again; load once more to see how they stand.
+      <button type="button" class="button" @click="load">Load</button>
     </p>
     <table v-if="shown.length" class="table register">
       <thead>
@@ -97,7 +125,9 @@ function entered(id: string) {
       </thead>
       <tbody>
         <tr v-for="entry in shown" :key="entry.id" @click="open(entry.id)">
-          <td><VerdictMark :verdict="entry.worst" worded /></td>
+          <td>
+            <VerdictMark v-if="entry.worst" :verdict="entry.worst" worded /><template v-else>–</template>
+          </td>
           <td>
             <RouterLink :to="`/installations/${entry.id}/papers`" @click.stop>{{ entry.title }}</RouterLink>
             <div class="quiet">
@@ -114,10 +144,10 @@ function entered(id: string) {
         </tr>
       </tbody>
     </table>
-    <p v-else-if="entries && !entries.length" class="empty">
+    <p v-else-if="register && !register.all" class="empty">
       The register is empty. Enter the first installation, or have the quality lead import a case file.
     </p>
-    <p v-else-if="entries" class="empty">
+    <p v-else-if="register" class="empty">
       No installation fits these filters.
       <button
         type="button"
@@ -131,6 +161,11 @@ function entered(id: string) {
         Show all
       </button>
     </p>
+    <nav v-if="register && last > 0" class="pages" aria-label="Pages of the register">
+      <button type="button" class="button" :disabled="number === 0" @click="number--">Back</button>
+      <span>{{ number * SIZE + 1 }} to {{ number * SIZE + shown.length }} of {{ register.total }}</span>
+      <button type="button" class="button" :disabled="number >= last" @click="number++">Next</button>
+    </nav>
     <NewInstallation v-model="entering" @entered="entered" />
   </div>
 </template>
@@ -145,7 +180,7 @@ function entered(id: string) {
 
 .filters {
   display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 2fr) repeat(3, minmax(0, 1fr));
   gap: 8px;
   margin-bottom: 12px;
 }
@@ -165,6 +200,13 @@ function entered(id: string) {
 .register a {
   font-weight: 600;
   text-decoration: none;
+}
+
+.pages {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 14px 0;
 }
 
 .empty {

@@ -103,7 +103,7 @@ test("a text that cannot be read names its lines and stays in the editor", async
   post.mockRejectedValueOnce(
     new ProblemError({
       status: 422,
-      detail: "This rule book cannot be read. Nothing was kept.",
+      detail: "This rule book cannot be read. Nothing was saved.",
       problems: [{ line: 2, key: "version", message: "a whole number is needed" }],
     }),
   );

@@ -52,7 +52,7 @@ async function add() {
   try {
     const added = await api.post<Schemas["BookSummary"]>("/api/rule-books", text.value, "text/plain");
     adding.value = false;
-    notice.done(`${added.title}, version ${added.version}, is kept.`);
+    notice.done(`${added.title}, version ${added.version}, is saved.`);
     at.value = "";
     await load();
     at.value = added.id;
@@ -139,7 +139,7 @@ async function add() {
     </template>
     <el-dialog v-model="adding" title="New version of a rule book" width="860px" top="4vh">
       <p class="quiet">
-        Change the text, raise the version number. Nothing is kept unless all of it can be read.
+        Change the text, raise the version number. Nothing is saved unless all of it can be read.
       </p>
       <textarea
         v-model="text"
@@ -160,7 +160,7 @@ async function add() {
           </li>
         </ul>
       </div>
-      <button type="button" class="button primary" @click="add">Keep this version</button>
+      <button type="button" class="button primary" @click="add">Save this version</button>
     </el-dialog>
   </div>
 </template>

@@ -94,7 +94,7 @@ async function bring() {
   }
   try {
     const brought = await api.post<Schemas["Brought"]>("/api/data-sheets", held.text, "application/json");
-    notice.done(brought.models.length ? `Kept: ${brought.models.join(", ")}.` : "Nothing in it was new.");
+    notice.done(brought.models.length ? `Saved: ${brought.models.join(", ")}.` : "Nothing in it was new.");
     waiting.value = undefined;
     await load();
     const first = brought.models[0];
@@ -134,7 +134,7 @@ onMounted(load);
       <h2>What this file would change</h2>
       <div v-for="change in waiting.preview.sheets" :key="change.model">
         <h3>{{ change.model }}{{ change.known ? "" : ", new" }}</h3>
-        <p v-if="change.known && !change.differences.length" class="quiet">Nothing: it is kept as it is.</p>
+        <p v-if="change.known && !change.differences.length" class="quiet">Nothing: it is saved as it is.</p>
         <table v-else-if="change.known" class="table">
           <tbody>
             <tr v-for="d in change.differences" :key="d.key">
@@ -168,8 +168,8 @@ onMounted(load);
         </tbody>
       </table>
       <div class="tools">
-        <button type="button" class="button primary" :disabled="!leads" @click="bring">Bring it in</button>
-        <button type="button" class="button" @click="waiting = undefined">Leave it</button>
+        <button type="button" class="button primary" :disabled="!leads" @click="bring">Import</button>
+        <button type="button" class="button" @click="waiting = undefined">Cancel</button>
         <span v-if="!leads" class="quiet">The library is kept by the quality lead.</span>
       </div>
     </section>

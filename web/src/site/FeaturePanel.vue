@@ -48,7 +48,7 @@ function turn() {
   <section class="panel" :aria-label="`Chosen: ${title}`">
     <div class="head">
       <h2>{{ title }}</h2>
-      <button type="button" class="button" @click="emit('remove')">Take away</button>
+      <button type="button" class="button" @click="emit('remove')">Remove</button>
     </div>
     <div class="fields">
       <ThingFields

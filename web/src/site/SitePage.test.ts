@@ -119,7 +119,7 @@ test("what would turn out otherwise than kept comes first, what is kept is left 
 test("the move is done, undone, and turning is another question", async () => {
   const wrapper = await page();
   await button(wrapper, "Do this move").trigger("click");
-  await button(wrapper, "Keep the drawing").trigger("click");
+  await button(wrapper, "Save the drawing").trigger("click");
   put.mockResolvedValue({ version: 5 });
   const kept = put.mock.calls[0]?.[1] as Plan;
   expect(put.mock.calls[0]?.[0]).toContain("basedOn=4");
@@ -140,7 +140,7 @@ test("things are added and units placed; a unit on the site is not offered again
   await wrapper.find(".adds select").setValue("vent");
   await button(wrapper, "Add").trigger("click");
   expect(wrapper.find(".panel h2").text()).toBe("vent");
-  await button(wrapper, "Take away").trigger("click");
+  await button(wrapper, "Remove").trigger("click");
   expect(wrapper.find(".panel").exists()).toBe(false);
 });
 
@@ -149,13 +149,13 @@ test("what was drawn and left unkept is taken up again, and can be given up for 
   await button(first, "Place Second unit").trigger("click");
   first.unmount();
   const again = await page();
-  expect(again.find("p[role=status].problem").text()).toContain("Taken up again");
+  expect(again.find("p[role=status].problem").text()).toContain("Restored");
   expect(again.findAll("[data-thing]")).toHaveLength(2);
-  await button(again, "Back to what is kept").trigger("click");
+  await button(again, "Revert to what is saved").trigger("click");
   await flushPromises();
   await flushPromises();
   expect(again.findAll("[data-thing]")).toHaveLength(1);
-  expect(again.text()).not.toContain("Taken up again");
+  expect(again.text()).not.toContain("Restored");
 });
 
 test("until the drawing is there nothing can be drawn", async () => {
@@ -164,13 +164,13 @@ test("until the drawing is there nothing can be drawn", async () => {
   expect(button(wrapper, "Add")).toBeUndefined();
 });
 
-test("what cannot be kept is said and stays drawn", async () => {
+test("what cannot be saved is said and stays drawn", async () => {
   const wrapper = await page();
   await button(wrapper, "Place Second unit").trigger("click");
   put.mockRejectedValueOnce(
     new ProblemError({ status: 422, detail: "outdoor-1 stands in House. Nothing was saved." }),
   );
-  await button(wrapper, "Keep the drawing").trigger("click");
+  await button(wrapper, "Save the drawing").trigger("click");
   await settled();
   expect(wrapper.find(".problem").text()).toContain("Nothing was saved");
   expect(wrapper.findAll("[data-thing]")).toHaveLength(2);

@@ -169,7 +169,7 @@ function changeWall(next: Wall, settled: boolean) {
 
 async function save() {
   if (await site.save()) {
-    notice.done("The drawing is kept.");
+    notice.done("The drawing is saved.");
   }
 }
 
@@ -225,7 +225,7 @@ useKeys({ z: () => site.undo() });
       <a class="button" :href="`${site.path.value}.geojson`" download>GeoJSON</a>
       <a class="button" :href="`${site.path.value}.svg`" download>SVG</a>
       <button type="button" class="button primary" :disabled="!unsaved" @click="save">
-        Keep the drawing
+        Save the drawing
       </button>
     </div>
     <div v-if="problem" class="problem" role="alert">
@@ -233,8 +233,8 @@ useKeys({ z: () => site.undo() });
       <button v-if="clash" type="button" class="button" @click="site.giveUp()">Take theirs</button>
     </div>
     <p v-if="takenUp" class="problem" role="status">
-      <span>Taken up again: drawn here {{ when(takenUp) }} and not kept.</span>
-      <button type="button" class="button" @click="site.giveUp()">Back to what is kept</button>
+      <span>Restored: drawn here {{ when(takenUp) }} and not saved.</span>
+      <button type="button" class="button" @click="site.giveUp()">Revert to what is saved</button>
     </p>
     <div v-if="installation" class="body">
       <div class="sheet">
@@ -330,7 +330,7 @@ useKeys({ z: () => site.undo() });
             <span>
               {{ j.title }}<template v-if="j.subject">, {{ j.subject }}</template>
               <span v-if="j.before" class="quiet">
-                (kept: <VerdictMark :verdict="j.before" :size="12" />)</span
+                (saved: <VerdictMark :verdict="j.before" :size="12" />)</span
               >
             </span>
             <span class="quiet because">{{ j.because }}</span>

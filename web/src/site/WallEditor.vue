@@ -136,7 +136,7 @@ function remove() {
         @update:model-value="(v) => set({ [size]: v })"
       />
       <button type="button" class="button" @click="add">Add to the wall</button>
-      <button type="button" class="button" :disabled="!item" @click="remove">Take away</button>
+      <button type="button" class="button" :disabled="!item" @click="remove">Remove</button>
       <template v-if="item">
         <ThingFields
           :title="item.title"

@@ -50,7 +50,7 @@ async function submit() {
         <template v-if="judgement.subject">, {{ judgement.subject }}</template>
       </p>
       <p>{{ judgement.because }}</p>
-      <p class="quiet">Limits and their sources are kept with it as they now stand.</p>
+      <p class="quiet">Limits and their sources are saved with it as they now stand.</p>
       <label class="label" for="correction-words">What is to be done</label>
       <textarea id="correction-words" v-model="words" class="field" rows="4" maxlength="2000"></textarea>
       <label class="label" for="correction-due">By when</label>

@@ -305,7 +305,7 @@ defineExpose({ focus: () => field.value?.focus() });
       <button v-if="ask" type="button" class="button" @click="commit(true)">Save as it is</button>
       <template v-if="theirs">
         <button type="button" class="button" @click="commit(false, theirs.id)">Save mine, {{ typed }}</button>
-        <button type="button" class="button" @click="emit('history')">Keep theirs, {{ theirs.typed }}</button>
+        <button type="button" class="button" @click="emit('history')">Take theirs, {{ theirs.typed }}</button>
       </template>
     </div>
     <p v-if="worst && line.reading && worst.verdict !== 'MEETS'" class="answer">
@@ -318,7 +318,7 @@ defineExpose({ focus: () => field.value?.focus() });
       <button v-if="inspects" type="button" class="button" @click="offer">Write it in</button>
     </p>
     <p v-if="line.reading?.setAside" class="answer">
-      Kept but set aside: {{ line.reading.setAside }} Read it again.
+      Saved but set aside: {{ line.reading.setAside }} Read it again.
     </p>
     <p v-if="line.goodEnough" class="better">{{ line.goodEnough }}</p>
     <PhotoStrip

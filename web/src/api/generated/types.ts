@@ -155,7 +155,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["page"];
         put?: never;
         post: operations["enter"];
         delete?: never;
@@ -251,7 +251,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_2"];
         put?: never;
         post: operations["keep_1"];
         delete?: never;
@@ -299,7 +299,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["all_3"];
         put?: never;
         post: operations["bring"];
         delete?: never;
@@ -347,7 +347,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_5"];
+        get: operations["all_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -539,7 +539,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
+        get: operations["page_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -667,7 +667,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_6"];
+        get: operations["all_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1497,12 +1497,22 @@ export interface components {
             /** Format: date */
             visitedOn: string;
             /** @enum {string} */
-            worst: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            worst?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
             counts: {
                 [key: string]: number;
             };
             /** Format: int32 */
             readings: number;
+        };
+        RegisterPage: {
+            entries: components["schemas"]["RegisterEntry"][];
+            /** Format: int32 */
+            total: number;
+            /** Format: int32 */
+            all: number;
+            /** Format: int32 */
+            outdated: number;
+            crews: string[];
         };
         StationView: {
             key: string;
@@ -2178,9 +2188,16 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_2: {
+    page: {
         parameters: {
-            query?: never;
+            query?: {
+                words?: string;
+                crew?: string;
+                worst?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+                order?: "REFERENCE" | "TITLE" | "BUILDING" | "CREW" | "VISITED" | "PRESSING";
+                page?: number;
+                size?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -2193,7 +2210,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RegisterEntry"][];
+                    "application/json": components["schemas"]["RegisterPage"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -2432,7 +2449,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_3: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2600,7 +2617,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_4: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2719,7 +2736,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_5: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3059,7 +3076,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    page: {
+    page_1: {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER";
@@ -3325,7 +3342,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_6: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;

@@ -45,7 +45,7 @@ public final class Pictures {
         desk.getByText("Smallest cure").waitFor();
         take(desk, "walk-siting");
         desk.getByText("Site drawing").click();
-        desk.getByText("Keep the drawing").waitFor();
+        desk.getByText("Save the drawing").waitFor();
         desk.getByText("Do this move").waitFor();
         take(desk, "site");
         walk(desk, "Foundry floor, ducted split", "Access");

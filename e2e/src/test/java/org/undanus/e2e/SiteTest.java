@@ -30,7 +30,7 @@ class SiteTest extends BrowserTest {
         steps.question("Has every unit the room it needs?").waitFor();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Site drawing"))
                 .click();
-        button(page, "Keep the drawing").waitFor();
+        button(page, "Save the drawing").waitFor();
     }
 
     private static Locator button(Page page, String name) {
@@ -60,8 +60,8 @@ class SiteTest extends BrowserTest {
         type(page, "Lower edge", "10 ft");
         type(page, "Across", "6 m");
         assertThat(page.getByLabel("Lower edge")).hasValue("3.048 m");
-        button(page, "Keep the drawing").click();
-        assertThat(page.getByText("The drawing is kept.")).isVisible();
+        button(page, "Save the drawing").click();
+        assertThat(page.getByText("The drawing is saved.")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to siting"))
                 .click();
         assertThat(page.getByText("North wall")).isVisible();
@@ -84,7 +84,7 @@ class SiteTest extends BrowserTest {
         page.mouse().move(x, y - 60);
         page.mouse().up();
         assertThat(page.getByText("stands in Ticket hall").first()).isVisible();
-        button(page, "Keep the drawing").click();
+        button(page, "Save the drawing").click();
         assertThat(page.getByText("Nothing was saved").first()).isVisible();
         assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("Smallest cure");
         button(page, "Do this move").click();
@@ -108,14 +108,14 @@ class SiteTest extends BrowserTest {
         Locator judged = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Judged as drawn"));
         assertThat(judged).containsText("inside the binding limit");
         page.reload();
-        assertThat(page.getByText("Taken up again")).isVisible();
+        assertThat(page.getByText("Restored")).isVisible();
         assertThat(status).containsText("every distance is kept");
         button(page, "Other unit system").click();
         assertThat(judged).containsText("1/2 in inside the binding limit");
-        assertThat(page.getByText("Taken up again")).isVisible();
-        button(page, "Back to what is kept").click();
+        assertThat(page.getByText("Restored")).isVisible();
+        button(page, "Revert to what is saved").click();
         assertThat(status).containsText("No place in the permitted area");
-        assertThat(page.getByText("Taken up again")).isHidden();
+        assertThat(page.getByText("Restored")).isHidden();
         page.context().close();
     }
 
@@ -147,7 +147,7 @@ class SiteTest extends BrowserTest {
                 page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What this file would change"));
         assertThat(preview).containsText("Clearances, front");
         assertThat(preview).containsText("LH-01");
-        button(page, "Bring it in").click();
+        button(page, "Import").click();
         assertThat(page.getByText("Ondrel 4410, edition 3, version 2")).isVisible();
         page.getByLabel("Compare with").selectOption("1");
         assertThat(page.getByText("→ 48 in")).isVisible();

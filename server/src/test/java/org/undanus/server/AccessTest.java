@@ -20,7 +20,8 @@ class AccessTest {
         var register = SERVER.signedIn("dunmarrow")
                 .get("/api/installations")
                 .expect(200)
-                .json();
+                .json()
+                .path("entries");
         assertThat(register)
                 .isNotEmpty()
                 .allSatisfy(entry -> assertThat(entry.path("crew").asString()).isEqualTo("Dunmarrow Services"));

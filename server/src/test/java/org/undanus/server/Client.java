@@ -170,7 +170,11 @@ public final class Client {
 
     /** The id of the installation with this reference. */
     public String installation(String reference) {
-        return StreamSupport.stream(get("/api/installations").expect(200).json().spliterator(), false)
+        return get("/api/installations?size=200")
+                .expect(200)
+                .json()
+                .path("entries")
+                .valueStream()
                 .filter(entry -> entry.path("reference").asString().equals(reference))
                 .map(entry -> entry.path("id").asString())
                 .findFirst()

@@ -132,7 +132,7 @@ class JournalTest {
     }
 
     /** Tables that say nothing of the work itself; the journal's own are held by the chain and the signed ends. */
-    private static final Set<String> NOT_KEPT = Set.of("FLYWAY_SCHEMA_HISTORY", "JOURNAL", "JOURNAL_HEAD");
+    private static final Set<String> NOT_KEPT = Set.of("FLYWAY_SCHEMA_HISTORY", "JOURNAL", "JOURNAL_HEAD", "STANDING");
 
     private record Column(String table, String name, String type) {
         /** Something else of the same type. */

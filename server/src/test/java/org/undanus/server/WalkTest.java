@@ -33,7 +33,7 @@ class WalkTest {
 
     @Test
     void registerTellsHowEachStands() {
-        JsonNode register = client.get("/api/installations").expect(200).json();
+        JsonNode register = client.get("/api/installations").expect(200).json().path("entries");
         assertThat(texts(register, "reference")).contains("LH-01", "LH-07").isSorted();
         JsonNode museum = StreamSupport.stream(register.spliterator(), false)
                 .filter(e -> e.path("reference").asString().equals("LH-07"))

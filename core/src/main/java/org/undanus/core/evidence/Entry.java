@@ -119,7 +119,7 @@ public final class Entry {
             throw new Unsuitable("This is longer than " + LONGEST_TEXT + " characters.");
         }
         if (words.chars().anyMatch(Character::isISOControl)) {
-            throw new Unsuitable("Control characters cannot be kept here.");
+            throw new Unsuitable("Control characters cannot be saved here.");
         }
         return words;
     }

@@ -247,7 +247,7 @@ public final class Examination {
     /** Why a reading cannot be judged by: too weak a grade, hidden when it was taken, an instrument that is not fit. */
     private Optional<Text> doubt(Point point, Reading reading) {
         if (reading.value() instanceof Value.SetAside aside) {
-            return Optional.of(Text.of("\"{}\" was kept but is set aside: {}", reading.typed(), aside.why()));
+            return Optional.of(Text.of("\"{}\" was saved but is set aside: {}", reading.typed(), aside.why()));
         }
         Optional<Grade> least = rules.minimumGrade(about.id(), about.station().key());
         if (least.isPresent() && !reading.grade().atLeast(least.get())) {

@@ -51,13 +51,12 @@ public class Corrections {
 
     @Transactional(readOnly = true)
     List<Listed> all(Person person) {
-        Map<String, CaseFile.Header> visible = cases.all(person).stream()
-                .map(CaseFile::header)
-                .collect(Collectors.toMap(CaseFile.Header::id, Function.identity()));
+        Map<String, CaseFiles.Named> visible =
+                cases.named(person).stream().collect(Collectors.toMap(CaseFiles.Named::id, Function.identity()));
         return mapper.all().stream()
                 .filter(row -> visible.containsKey(row.installationId()))
                 .map(row -> {
-                    CaseFile.Header header = visible.get(row.installationId());
+                    CaseFiles.Named header = visible.get(row.installationId());
                     return new Listed(row.correction(), header.reference(), header.title(), header.crew());
                 })
                 .toList();

@@ -100,7 +100,7 @@ public class SheetLibrary {
                 keep(sheet, 1, by, at);
             } else if (kept.stream().noneMatch(row -> version(row).sheet().equals(sheet))) {
                 throw new ConflictException(
-                        "A different data sheet of " + sheet.model() + " is already kept. Nothing was changed.",
+                        "A different data sheet of " + sheet.model() + " is already saved. Nothing was changed.",
                         sheet,
                         version(kept.get(kept.size() - 1)).sheet());
             }

@@ -341,7 +341,7 @@ public class CaseImport {
             String id = readings.get(index).id().orElse(null);
             if (id != null && !taken.add(id)) {
                 throw new UnsuitableException(
-                        where + ".readings[" + index + "]", "A reading with this id is already kept.");
+                        where + ".readings[" + index + "]", "A reading with this id is already saved.");
             }
         }
     }

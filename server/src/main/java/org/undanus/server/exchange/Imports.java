@@ -90,7 +90,7 @@ class Imports {
     Import of(String id, Person person) {
         Import found = known.getIfPresent(id);
         if (found == null || !found.isOf(person)) {
-            throw new NotFoundException("This import is no longer known. What was kept of it stands in the register.");
+            throw new NotFoundException("This import is no longer known. What was saved of it stands in the register.");
         }
         return found;
     }

@@ -138,9 +138,20 @@ public class CaseFiles {
     /** @throws NotFoundException when there is none, or it is none of this person's business */
     @Transactional(readOnly = true)
     public CaseFile open(String id, Person person) {
-        InstallationRow row = visible(id, person);
+        visible(id, person);
+        return file(id);
+    }
+
+    /** As {@link #open}, whoever asks. */
+    @Transactional(readOnly = true)
+    CaseFile file(String id) {
         return file(
-                row, mapper.components(id), mapper.subjects(id), mapper.visits(id), mapper.readings(id), plans.of(id));
+                mapper.find(id),
+                mapper.components(id),
+                mapper.subjects(id),
+                mapper.visits(id),
+                mapper.readings(id),
+                plans.of(id));
     }
 
     /** As {@link #open}, holding the installation for one writer until the transaction ends. */
@@ -157,6 +168,18 @@ public class CaseFiles {
             throw new NotFoundException("There is no such installation in your register.");
         }
         return row;
+    }
+
+    /** What an installation is called by. */
+    public record Named(String id, String reference, String title, String crew) {}
+
+    /** All that this person may see, by reference, unread. */
+    @Transactional(readOnly = true)
+    public List<Named> named(Person person) {
+        return mapper.all().stream()
+                .filter(row -> person.maySee(row.crew()))
+                .map(row -> new Named(row.id(), row.reference(), row.title(), row.crew()))
+                .toList();
     }
 
     /** All that this person may see, by reference. */

@@ -1,6 +1,8 @@
 package org.undanus.server.installation;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -9,6 +11,7 @@ import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -20,12 +23,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Subject;
-import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
@@ -53,9 +56,16 @@ class RegisterController {
             String crew,
             String stage,
             LocalDate visitedOn,
-            Verdict worst,
+            Optional<Verdict> worst,
             Map<Verdict, Long> counts,
             int readings) {}
+
+    /**
+     * @param total how many fit the filters
+     * @param all how many there are
+     * @param outdated how many of these are still being judged again, so that they may stand otherwise soon
+     */
+    record RegisterPage(List<RegisterEntry> entries, int total, int all, int outdated, List<String> crews) {}
 
     record InstallationView(
             String id,
@@ -129,15 +139,37 @@ class RegisterController {
 
     private final CaseFiles cases;
     private final RuleBooks books;
+    private final Standings standings;
 
-    RegisterController(CaseFiles cases, RuleBooks books) {
+    RegisterController(CaseFiles cases, RuleBooks books, Standings standings) {
         this.cases = cases;
         this.books = books;
+        this.standings = standings;
     }
 
+    /**
+     * The register, page by page.
+     *
+     * @param words in reference, title, building or system
+     * @param worst the most pressing verdict
+     * @param page from 0
+     */
     @GetMapping
-    List<RegisterEntry> all(@AuthenticationPrincipal Person person) {
-        return cases.all(person).stream().map(RegisterController::entry).toList();
+    RegisterPage page(
+            @RequestParam(defaultValue = "") @Size(max = 100) String words,
+            @RequestParam Optional<String> crew,
+            @RequestParam Optional<Verdict> worst,
+            @RequestParam(defaultValue = "REFERENCE") Standings.Order order,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(100_000) int page,
+            @RequestParam(defaultValue = "50") @Min(1) @Max(200) int size,
+            @AuthenticationPrincipal Person person) {
+        Standings.Page found = standings.page(person, words, crew.filter(c -> !c.isBlank()), worst, order, page, size);
+        return new RegisterPage(
+                found.entries().stream().map(RegisterController::entry).toList(),
+                found.total(),
+                found.all(),
+                found.outdated(),
+                found.crews());
     }
 
     @GetMapping("/{id}")
@@ -276,21 +308,20 @@ class RegisterController {
                 .toList();
     }
 
-    private static RegisterEntry entry(CaseFile file) {
-        StationSummary summary = StationSummary.of(file.judgements().all());
-        CaseFile.Header h = file.header();
+    private static RegisterEntry entry(Standings.Listed listed) {
+        StandingMapper.ListedRow row = listed.row();
         return new RegisterEntry(
-                h.id(),
-                h.reference(),
-                h.title(),
-                h.building(),
-                h.system(),
-                h.crew(),
-                h.stage().title(),
-                h.visitedOn(),
-                summary.worst(),
-                summary.counts(),
-                file.evidence().readings().size());
+                row.id(),
+                row.reference(),
+                row.title(),
+                row.building(),
+                row.system(),
+                row.crew(),
+                row.stage().title(),
+                row.visitedOn(),
+                listed.worst(),
+                listed.counts(),
+                Optional.ofNullable(row.readings()).orElse(0));
     }
 
     private static InstallationView view(CaseFile file) {

@@ -140,7 +140,7 @@ public class JournalCheck {
             }
             stock = true;
             if (last.sequence() > 0) {
-                noted.add("what was kept until " + MINUTE.format(entry.at())
+                noted.add("what was saved until " + MINUTE.format(entry.at())
                         + " was taken over as it stood; before that readings alone were journalled word for word.");
             }
             journalled.clear();

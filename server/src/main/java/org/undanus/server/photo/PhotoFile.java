@@ -51,11 +51,11 @@ record PhotoFile(
         String type = Upload.mediaType(content)
                 .filter(t -> t.startsWith("image/"))
                 .orElseThrow(() -> refused(
-                        "A photo is a JPEG or PNG picture; this file is not, by its content. Nothing was kept."));
+                        "A photo is a JPEG or PNG picture; this file is not, by its content. Nothing was saved."));
         int[] size = size(content);
         if ((long) size[0] * size[1] > MOST_MEGAPIXELS * MEGA) {
             throw refused("This picture has " + Math.round((double) size[0] * size[1] / MEGA) + " megapixels; "
-                    + MOST_MEGAPIXELS + " can be taken. Let the camera take it smaller. Nothing was kept.");
+                    + MOST_MEGAPIXELS + " can be taken. Let the camera take it smaller. Nothing was saved.");
         }
         if (type.equals("image/png")) {
             PngChunks.requireModest(content);
@@ -77,7 +77,7 @@ record PhotoFile(
     }
 
     private static UnsuitableException corrupt() {
-        return refused("This picture is damaged and cannot be read to its end. Nothing was kept.");
+        return refused("This picture is damaged and cannot be read to its end. Nothing was saved.");
     }
 
     /** Width and height from the header alone. */

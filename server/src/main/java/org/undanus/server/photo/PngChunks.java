@@ -35,7 +35,7 @@ final class PngChunks {
                 throw new UnsuitableException(
                         "photo",
                         "What is packed beside this picture is larger than " + MOST_UNPACKED / 1024 / 1024
-                                + " MB. Save it without texts and profile. Nothing was kept.");
+                                + " MB. Save it without texts and profile. Nothing was saved.");
             }
             at += FRAME + length;
         }

@@ -62,7 +62,7 @@ public class RuleBooks {
      * Reads a book and keeps it.
      *
      * @throws RuleBookException naming every problem by line and key
-     * @throws ConflictException when this version is already kept and says something else
+     * @throws ConflictException when this version is already saved and says something else
      */
     @Transactional
     public RuleBook add(String yaml, String by) {
@@ -87,7 +87,7 @@ public class RuleBooks {
         } else if (!kept.yaml().equals(yaml)) {
             throw new ConflictException(
                     "Version " + book.version() + " of " + book.id()
-                            + " is already kept and says something else. Raise the version number; nothing was changed.",
+                            + " is already saved and says something else. Raise the version number; nothing was changed.",
                     yaml,
                     kept.yaml());
         }

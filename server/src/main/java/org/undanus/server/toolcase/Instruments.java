@@ -118,7 +118,7 @@ public class Instruments {
                 journal.write(by, "instrument.added", added.id(), added);
             } else if (!kept(row).instrument().equals(instrument)) {
                 throw new ConflictException(
-                        "A different instrument " + instrument.id() + " is already kept. Nothing was changed.",
+                        "A different instrument " + instrument.id() + " is already saved. Nothing was changed.",
                         instrument,
                         kept(row).instrument());
             }

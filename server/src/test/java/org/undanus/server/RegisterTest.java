@@ -1,0 +1,152 @@
+package org.undanus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.undanus.server.account.Person;
+import org.undanus.server.account.Role;
+import org.undanus.server.installation.CaseFiles;
+import tools.jackson.databind.JsonNode;
+
+/** The register is read from headers and stored standings, which follow whatever they rest on. */
+class RegisterTest {
+    @RegisterExtension
+    static final TestServer SERVER = TestServer.withDemo().with("undanus.judge-again-every=PT1H");
+
+    private static final Person LEAD = new Person("lead", "Lead", Role.QUALITY_LEAD, Optional.empty());
+
+    private final Client lead = SERVER.signedIn("lead");
+
+    private JsonNode page(String query) {
+        return lead.get("/api/installations?" + query).expect(200).json();
+    }
+
+    private static List<String> references(JsonNode page) {
+        return page.path("entries")
+                .valueStream()
+                .map(entry -> entry.path("reference").asString())
+                .toList();
+    }
+
+    private JsonNode entry(String reference) {
+        return page("words=" + reference).path("entries").get(0);
+    }
+
+    @Test
+    void itComesPageByPageAndTellsHowManyThereAre() {
+        JsonNode first = page("size=4");
+        JsonNode second = page("size=4&page=1");
+        assertThat(references(first)).hasSize(4).isSorted();
+        assertThat(references(second)).hasSize(4).isSorted().doesNotContainAnyElementsOf(references(first));
+        assertThat(first.path("total").asInt())
+                .isEqualTo(first.path("all").asInt())
+                .isGreaterThan(8);
+        assertThat(references(page("size=4&page=99"))).isEmpty();
+        lead.get("/api/installations?size=0").expect(400);
+        lead.get("/api/installations?page=-1").expect(400);
+        lead.get("/api/installations?order=moon").expect(400);
+    }
+
+    @Test
+    void itIsFilteredAndSortedByTheServer() {
+        assertThat(references(page("words=bOaT"))).contains("LH-12");
+        assertThat(references(page("words=100%25")))
+                .as("a sign of the search language")
+                .isEmpty();
+        assertThat(references(page("words=_"))).isEmpty();
+        JsonNode failing = page("worst=FAILS");
+        assertThat(failing.path("entries"))
+                .isNotEmpty()
+                .allSatisfy(e -> assertThat(e.path("worst").asString()).isEqualTo("FAILS"));
+        assertThat(failing.path("total").asInt()).isLessThan(failing.path("all").asInt());
+        String crew = failing.path("crews").get(0).asString();
+        assertThat(page("crew=" + Client.encoded(crew)).path("entries"))
+                .allSatisfy(e -> assertThat(e.path("crew").asString()).isEqualTo(crew));
+        List<String> days = page("order=VISITED")
+                .path("entries")
+                .valueStream()
+                .map(e -> e.path("visitedOn").asString())
+                .toList();
+        assertThat(days).isSortedAccordingTo((a, b) -> b.compareTo(a));
+    }
+
+    @Test
+    void aCrewFindsNothingOfOthersWhateverItAsksFor() {
+        JsonNode own = SERVER.signedIn("dunmarrow")
+                .get("/api/installations?crew=" + Client.encoded("Nettlebank Mechanical"))
+                .expect(200)
+                .json();
+        assertThat(own.path("total").asInt()).isZero();
+        assertThat(own.path("crews")).hasSize(1);
+    }
+
+    @Test
+    void whatIsReadIsSeenAtOnce() {
+        String id = lead.installation("LH-31");
+        JsonNode before = entry("LH-31");
+        lead.save(id, "siting.outdoor-clearance-front", "outdoor-1", "10 in").expect(201);
+        JsonNode after = entry("LH-31");
+        assertThat(after.path("readings").asInt())
+                .isEqualTo(before.path("readings").asInt() + 1);
+        assertThat(after.path("worst").asString()).isEqualTo("FAILS");
+    }
+
+    @Test
+    void whatIsStoredEqualsJudgingAfreshAndAForgottenStandingIsMadeAgain() {
+        page("");
+        new JdbcTemplate(SERVER.bean(DataSource.class)).update("DELETE FROM standing WHERE pressing < 3");
+        CaseFiles cases = SERVER.bean(CaseFiles.class);
+        page("size=200").path("entries").forEach(entry -> {
+            long fails = cases.all(LEAD).stream()
+                    .filter(file -> file.header().id().equals(entry.path("id").asString()))
+                    .flatMap(file -> file.judgements().all().stream())
+                    .filter(j -> j.verdict().name().equals("FAILS"))
+                    .count();
+            assertThat(entry.at("/counts/FAILS").asLong())
+                    .as(entry.path("reference").asString())
+                    .isEqualTo(fails);
+        });
+    }
+
+    @Test
+    void aChangedInstrumentHasItsInstallationsJudgedAgain() {
+        page("");
+        JsonNode tape = lead.get("/api/instruments")
+                .json()
+                .valueStream()
+                .filter(i -> i.path("id").asString().equals("tape-2"))
+                .findFirst()
+                .orElseThrow();
+        lead.send(
+                        "PUT",
+                        "/api/instruments/tape-2",
+                        "{\"instrument\": "
+                                + tape.path("instrument").toString().replace("\"8 m\"", "\"1 mm\"")
+                                + ", \"version\": " + tape.path("version").asInt() + "}",
+                        "application/json")
+                .expect(200);
+        long unfit = page("size=200")
+                .path("entries")
+                .valueStream()
+                .mapToLong(e -> e.at("/counts/NOT_SHOWN").asLong())
+                .sum();
+        lead.send(
+                        "PUT",
+                        "/api/instruments/tape-2",
+                        "{\"instrument\": " + tape.path("instrument") + ", \"version\": "
+                                + (tape.path("version").asInt() + 1) + "}",
+                        "application/json")
+                .expect(200);
+        long fit = page("size=200")
+                .path("entries")
+                .valueStream()
+                .mapToLong(e -> e.at("/counts/NOT_SHOWN").asLong())
+                .sum();
+        assertThat(unfit).isGreaterThan(fit + 10);
+    }
+}
