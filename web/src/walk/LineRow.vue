@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from "vue";
-import { ProblemError, type Schemas } from "../api/client";
-import { sentence } from "../api/problems";
+import { computed, ref, watch } from "vue";
+import type { Schemas } from "../api/client";
 import PhotoStrip from "../photos/PhotoStrip.vue";
 import type { Photo } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
 import type { Grade, Judgement, Line, Tool } from "./useWalk";
+import LineField from "./LineField.vue";
+import { useReading } from "./useReading";
 import VerdictMark from "./VerdictMark.vue";
-import { ORDER } from "./verdicts";
 
 const props = defineProps<{
   line: Line;
@@ -19,7 +19,6 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ focused: []; done: []; history: []; photo: [files: File[]] }>();
 
-const FEW_OPTIONS = 4;
 const GRADES: { value: Grade; word: string }[] = [
   { value: "WITNESSED", word: "Witnessed" },
   { value: "LOGGED", word: "Logged" },
@@ -30,157 +29,42 @@ const GRADES: { value: Grade; word: string }[] = [
 const { person } = useSession();
 const inspects = computed(() => person.value?.role !== "CREW");
 
-const typed = ref("");
-const grade = ref<Grade>("WITNESSED");
-const instrument = ref("");
-const echo = ref<Schemas["Echo"]>();
-const problem = ref("");
-const ask = ref(false);
-/** What may have been meant by what was refused. */
-const meant = ref<string[]>([]);
-const theirs = ref<Schemas["ReadingView"]>();
-const busy = ref(false);
-const field = ref<HTMLInputElement | HTMLSelectElement>();
-const answer = ref<HTMLElement>();
-/** Kept while a save is tried again, so that the server keeps one reading however often it hears of it. */
-let attempt: { id: string; typed: string } | undefined;
-
-// by its id: the same reading loaded anew must not wipe what is being typed over it
-watch(
-  () => props.line.reading?.id,
-  () => {
-    const reading = props.line.reading;
-    typed.value = reading?.typed ?? "";
-    grade.value = inspects.value ? (reading?.grade ?? "WITNESSED") : "RECORDED";
-    instrument.value = reading?.instrument ?? "";
-    echo.value = undefined;
-    problem.value = "";
-    ask.value = false;
-    meant.value = [];
-    theirs.value = undefined;
-    attempt = undefined;
-  },
-  { immediate: true },
-);
-
-const fitting = computed(() => props.instruments.filter((i) => i.kind === props.line.instrumentKind));
-const options = computed(() => (props.line.kind === "YES_NO" ? ["yes", "no"] : props.line.options));
-const buttons = computed(() => options.value.length > 0 && options.value.length <= FEW_OPTIONS);
-const changed = computed(() => typed.value.trim() !== (props.line.reading?.typed ?? ""));
-const worst = computed(() =>
-  [...props.judgements].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict)).at(0),
-);
-const understood = computed(() => {
-  const shown = changed.value ? echo.value : props.line.reading;
-  return shown
-    ? [shown.us, shown.si].filter((text, i, all) => text && all.indexOf(text) === i).join(" · ")
-    : "";
+const {
+  typed,
+  grade,
+  instrument,
+  problem,
+  ask,
+  meant,
+  theirs,
+  busy,
+  field,
+  answer,
+  fitting,
+  options,
+  changed,
+  worst,
+  understood,
+  uncertainty,
+  typing,
+  commit,
+  choose,
+  regrade,
+  offer,
+} = useReading({
+  line: () => props.line,
+  judgements: () => props.judgements,
+  instruments: () => props.instruments,
+  inspects: () => inspects.value,
+  understand: (line, words, tool) => props.understand(line, words, tool),
+  save: (line, reading) => props.save(line, reading),
+  done: () => emit("done"),
 });
-const uncertainty = computed(() =>
-  changed.value ? echo.value?.uncertainty : props.line.reading?.uncertainty,
-);
 const fieldId = computed(() => `field-${props.line.point}-${props.line.component}`);
-const hint = computed(() =>
-  props.line.kind === "QUANTITY"
-    ? props.line.example.split(/,| or /)[0]
-    : props.line.kind === "MONTH"
-      ? "2025-03 or 2025-W14"
-      : "",
-);
-
-let timer: ReturnType<typeof setTimeout> | undefined;
-function typing() {
-  problem.value = "";
-  ask.value = false;
-  meant.value = [];
-  echo.value = undefined;
-  clearTimeout(timer);
-  if (props.line.kind === "QUANTITY" && typed.value.trim()) {
-    const asked = typed.value;
-    timer = setTimeout(async () => {
-      try {
-        const heard = await props.understand(props.line, asked, instrument.value || undefined);
-        if (asked === typed.value) {
-          echo.value = heard;
-          meant.value = heard.choices;
-        }
-      } catch {
-        // without an answer there is simply nothing to echo
-      }
-    }, 250);
-  }
-}
-
-function fresh(): string {
-  if (attempt?.typed !== typed.value.trim()) {
-    attempt = { id: crypto.randomUUID(), typed: typed.value.trim() };
-  }
-  return attempt.id;
-}
-
-async function commit(confirmed = false, basedOn = props.line.reading?.id) {
-  clearTimeout(timer);
-  if (!typed.value.trim()) {
-    if (props.line.reading) {
-      typed.value = props.line.reading.typed;
-      problem.value = "A reading is never erased. Write the right value over it.";
-    } else {
-      emit("done");
-    }
-    return;
-  }
-  const same =
-    !changed.value &&
-    grade.value === props.line.reading?.grade &&
-    instrument.value === (props.line.reading?.instrument ?? "");
-  if (same) {
-    emit("done");
-    return;
-  }
-  busy.value = true;
-  problem.value = "";
-  try {
-    await props.save(props.line, {
-      id: fresh(),
-      point: props.line.point,
-      component: props.line.component,
-      typed: typed.value.trim(),
-      instrument: instrument.value || undefined,
-      grade: grade.value,
-      basedOn,
-      confirmed,
-    });
-    emit("done");
-  } catch (thrown) {
-    const known = thrown instanceof ProblemError ? thrown.problem : undefined;
-    ask.value = known?.ask === true;
-    meant.value = known?.choices ?? [];
-    theirs.value = known?.status === 409 ? (known.theirs as Schemas["ReadingView"] | undefined) : undefined;
-    problem.value = sentence(thrown);
-    field.value?.focus();
-    // what is said of it stands below the field, perhaps out of sight
-    void nextTick(() => answer.value?.scrollIntoView?.({ block: "nearest" }));
-  } finally {
-    busy.value = false;
-  }
-}
-
-function choose(option: string) {
-  typed.value = option;
-  void commit();
-}
-
-function regrade() {
-  if (props.line.reading) {
-    void commit();
-  }
-}
-
-/** The crew's words go into the field; the inspector looks, and saves them under the own grade. */
-function offer() {
-  typed.value = props.line.beside?.typed ?? "";
-  field.value?.focus();
-}
+/** Buttons have names of their own; a label would be read twice. */
+const buttons = computed(() => form.value?.buttons ?? false);
+const form = ref<InstanceType<typeof LineField>>();
+watch(form, (now) => (field.value = now), { flush: "sync" });
 
 /** On a crew's screen a line that the inspection office has read is no field until the crew says otherwise. */
 const otherwise = ref(false);
@@ -210,48 +94,18 @@ defineExpose({ focus: () => field.value?.focus() });
       <button type="button" class="button" @click="otherwise = true">Record otherwise</button>
     </div>
     <div v-else class="entry">
-      <div v-if="buttons" class="options" role="group" :aria-label="line.title">
-        <button
-          v-for="(option, index) in options"
-          :key="option"
-          :ref="index === 0 ? (el) => (field = el as HTMLInputElement) : undefined"
-          type="button"
-          class="option"
-          :aria-pressed="line.reading?.typed === option"
-          :disabled="busy"
-          @click="choose(option)"
-        >
-          {{ option }}
-        </button>
-      </div>
-      <select
-        v-else-if="options.length"
+      <LineField
         :id="fieldId"
-        ref="field"
+        ref="form"
         v-model="typed"
-        :aria-label="line.title"
-        class="field mono"
-        @change="commit()"
-      >
-        <option value="" disabled>choose</option>
-        <option v-for="option in options" :key="option">{{ option }}</option>
-      </select>
-      <input
-        v-else
-        :id="fieldId"
-        ref="field"
-        v-model="typed"
-        :aria-label="line.title"
-        class="field mono"
-        :class="{ unsaved: changed && typed }"
-        :placeholder="hint"
-        :aria-invalid="!!problem"
-        autocomplete="off"
-        autocapitalize="off"
-        spellcheck="false"
-        enterkeyhint="next"
-        @input="typing"
-        @keydown.enter.prevent="commit()"
+        :line="line"
+        :options="options"
+        :busy="busy"
+        :unsaved="changed && !!typed"
+        :invalid="!!problem"
+        @typing="typing"
+        @commit="commit()"
+        @choose="choose"
       />
     </div>
     <div class="understood mono">
@@ -296,7 +150,12 @@ defineExpose({ focus: () => field.value?.focus() });
       </button>
       <VerdictMark v-if="worst && line.reading" :verdict="worst.verdict" />
     </div>
-    <div v-if="problem || meant.length" ref="answer" class="problem" role="alert">
+    <div
+      v-if="problem || meant.length"
+      :ref="(el) => (answer = el as HTMLElement)"
+      class="problem"
+      role="alert"
+    >
       <span v-if="problem" class="error">{{ problem }}</span>
       <span v-else class="quiet">Which one is meant?</span>
       <button v-for="choice in meant" :key="choice" type="button" class="button mono" @click="choose(choice)">
@@ -355,16 +214,8 @@ defineExpose({ focus: () => field.value?.focus() });
   font-weight: 700;
 }
 
-.field {
-  font-size: 15px;
-}
-
-.open .field {
+.open :deep(.field) {
   border-left: 3px solid var(--brass);
-}
-
-.unsaved {
-  border-color: var(--brass);
 }
 
 .closed {
@@ -384,39 +235,7 @@ defineExpose({ focus: () => field.value?.focus() });
   border-left: 3px solid var(--brass);
 }
 
-.options {
-  display: flex;
-}
-
-.option {
-  flex: 1;
-  min-height: 44px;
-  padding: 0 4px;
-  border: 1px solid var(--hair);
-  background: var(--paper);
-  color: var(--ink);
-  font: 14px var(--mono);
-  cursor: pointer;
-}
-
-.option + .option {
-  border-left: 0;
-}
-
-.option:first-child {
-  border-radius: 4px 0 0 4px;
-}
-
-.option:last-child {
-  border-radius: 0 4px 4px 0;
-}
-
-.option[aria-pressed="true"] {
-  background: var(--lake);
-  color: var(--on-lake);
-}
-
-.open .option:first-child {
+.open :deep(.option:first-child) {
   border-left: 3px solid var(--brass);
 }
 
@@ -549,10 +368,6 @@ defineExpose({ focus: () => field.value?.focus() });
     grid-column: 1 / -1;
     display: flex;
     gap: 8px;
-  }
-
-  .field {
-    font-size: 16px;
   }
 }
 </style>

@@ -1495,7 +1495,7 @@ export interface components {
             crew: string;
             stage: string;
             /** Format: date */
-            visitedOn: string;
+            visitedOn?: string;
             /** @enum {string} */
             worst?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
             counts: {

@@ -27,12 +27,14 @@ import org.springframework.util.FileSystemUtils;
 /** Starts the real application on a free port with a database of its own, for the tests of one class. */
 public final class TestServer implements BeforeAllCallback, AfterAllCallback {
     private final List<String> properties = new ArrayList<>();
+    private static final String DEMO = "--undanus.demo=true";
+
     private final List<Class<?>> sources = new ArrayList<>(List.of(Undanus.class));
     private Path data;
     private ServletWebServerApplicationContext context;
 
     private TestServer(boolean demo) {
-        properties.add("--undanus.demo=" + demo);
+        properties.add(demo ? DEMO : "--undanus.demo=false");
         properties.add("--server.port=0");
         properties.add("--springdoc.api-docs.enabled=true");
     }
@@ -70,15 +72,37 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
     }
 
     void start() {
-        try {
-            data = Files.createTempDirectory("undanus-test");
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        data = folder(properties.contains(DEMO));
         List<String> arguments = new ArrayList<>(properties);
         arguments.add("--undanus.data=" + data);
         context = (ServletWebServerApplicationContext)
                 new SpringApplication(sources.toArray(Class<?>[]::new)).run(arguments.toArray(String[]::new));
+    }
+
+    private static Path folder(boolean demo) {
+        try {
+            Path folder = Files.createTempDirectory("undanus-test");
+            if (demo) {
+                FileSystemUtils.copyRecursively(Seeded.FOLDER, folder);
+            }
+            return folder;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The demo's database, made once for all tests. */
+    private static final class Seeded {
+        private static final Path FOLDER = made();
+
+        private static Path made() {
+            Path folder = TestServer.folder(false);
+            new SpringApplication(Undanus.class)
+                    .run(DEMO, "--server.port=0", "--undanus.data=" + folder)
+                    .close();
+            folder.toFile().deleteOnExit();
+            return folder;
+        }
     }
 
     void stop() {

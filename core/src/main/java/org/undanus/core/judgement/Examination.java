@@ -1,31 +1,23 @@
 package org.undanus.core.judgement;
 
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Evidence;
-import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
-import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
@@ -33,7 +25,6 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetFigure;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Accuracy;
-import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
@@ -45,7 +36,7 @@ import org.undanus.core.rules.Setting;
 
 /**
  * A case seen from one subject while one requirement is judged. It keeps account of every point looked at, so that a
- * judgement can name its evidence, and it sets aside readings of too weak a grade.
+ * judgement can name its evidence; whether a reading can be judged by is for {@link Admission} to say.
  */
 public final class Examination {
     private final Case facts;
@@ -55,7 +46,8 @@ public final class Examination {
     private final Subject judged;
     private final Subject subject;
     private final Optional<SchoolTopic.School> school;
-    private final Set<PointKey> looked;
+    private final Basis basis;
+    private final Admission admission;
     private final Map<PointKey, Text> setAside;
     private final Map<String, Step> notes;
     private final Map<Class<?>, Object> shared;
@@ -77,7 +69,7 @@ public final class Examination {
                 subject,
                 subject,
                 school,
-                new LinkedHashSet<>(),
+                new Basis(),
                 new HashMap<>(),
                 new LinkedHashMap<>(),
                 shared);
@@ -91,7 +83,7 @@ public final class Examination {
             Subject judged,
             Subject subject,
             Optional<SchoolTopic.School> school,
-            Set<PointKey> looked,
+            Basis basis,
             Map<PointKey, Text> setAside,
             Map<String, Step> notes,
             Map<Class<?>, Object> shared) {
@@ -102,7 +94,8 @@ public final class Examination {
         this.judged = judged;
         this.subject = subject;
         this.school = school;
-        this.looked = looked;
+        this.basis = basis;
+        this.admission = new Admission(facts, evidence, rules, about, basis);
         this.setAside = setAside;
         this.notes = notes;
         this.shared = shared;
@@ -116,7 +109,7 @@ public final class Examination {
     /** The same examination, still judging the same subject, but reading the points of another unit. */
     public Examination at(Component other) {
         return new Examination(
-                facts, evidence, rules, about, judged, Subject.of(other), school, looked, setAside, notes, shared);
+                facts, evidence, rules, about, judged, Subject.of(other), school, basis, setAside, notes, shared);
     }
 
     public Case facts() {
@@ -125,7 +118,12 @@ public final class Examination {
 
     /** All that has been read. Requirements ask for points instead, so that a judgement can name its evidence. */
     public Evidence evidence() {
+        basis.dependOnEverything();
         return evidence;
+    }
+
+    Basis basis() {
+        return basis;
     }
 
     public RuleBook rules() {
@@ -210,80 +208,30 @@ public final class Examination {
 
     private Optional<Value> value(Point point) {
         PointKey key = key(point);
-        looked.add(key);
+        basis.look(key);
         Optional<Reading> reading = standing(point, key);
         if (reading.isEmpty()) {
             return Optional.empty();
         }
-        Optional<Text> doubt = doubt(point, reading.get());
+        Optional<Text> doubt = admission.doubt(point, reading.get());
         doubt.ifPresent(why -> setAside.putIfAbsent(key, why));
         return doubt.isPresent() ? Optional.empty() : reading.map(Reading::value);
     }
 
-    /** The last reading; where that was taken of what nobody could see any more, the last one from before. */
+    /** The reading that stands; that a later one was taken too late is noted. */
     private Optional<Reading> standing(Point point, PointKey key) {
+        Optional<Reading> reading = admission.standing(point, key);
         Optional<Reading> latest = evidence.latest(key);
-        if (latest.filter(reading -> outOfSight(point, reading)).isEmpty()) {
-            return latest;
+        if (!reading.equals(latest)) {
+            reading.ifPresent(earlier -> notes.putIfAbsent(
+                    point.id(),
+                    new Step(
+                            point.title(),
+                            "a later reading was taken when it was out of sight; the earlier one stands",
+                            Text.of("{}", earlier.typed()),
+                            "")));
         }
-        Optional<Reading> seen = Evidence.standing(evidence.history(key).stream()
-                .filter(reading -> !outOfSight(point, reading))
-                .toList());
-        seen.ifPresent(earlier -> notes.putIfAbsent(
-                point.id(),
-                new Step(
-                        point.title(),
-                        "a later reading was taken when it was out of sight; the earlier one stands",
-                        Text.of("{}", earlier.typed()),
-                        "")));
-        return seen.or(() -> latest);
-    }
-
-    private static boolean outOfSight(Point point, Reading reading) {
-        boolean seenNow = reading.grade() == Grade.WITNESSED || reading.grade() == Grade.STATED;
-        return point.hidden() && seenNow && reading.stage() == Stage.FINAL;
-    }
-
-    /** Why a reading cannot be judged by: too weak a grade, hidden when it was taken, an instrument that is not fit. */
-    private Optional<Text> doubt(Point point, Reading reading) {
-        if (reading.value() instanceof Value.SetAside aside) {
-            return Optional.of(Text.of("\"{}\" was saved but is set aside: {}", reading.typed(), aside.why()));
-        }
-        Optional<Grade> least = rules.minimumGrade(about.id(), about.station().key());
-        if (least.isPresent() && !reading.grade().atLeast(least.get())) {
-            return Optional.of(Text.of(
-                    "the rule book asks for evidence at least {}; what is there is {}.",
-                    lower(least.get()),
-                    lower(reading.grade())));
-        }
-        if (outOfSight(point, reading)) {
-            return Optional.of(Text.of(
-                    "it is out of sight at a {} visit; evidence from before cover is needed.",
-                    reading.stage().title()));
-        }
-        return reading.instrument().flatMap(facts.toolcase()::find).flatMap(i -> i.unfit(use(reading)));
-    }
-
-    private Instrument.Use use(Reading reading) {
-        Optional<Quantity> value =
-                reading.value() instanceof Value.Measured m ? Optional.of(m.quantity()) : Optional.empty();
-        return use(facts, evidence, value, LocalDate.ofInstant(reading.at(), ZoneOffset.UTC));
-    }
-
-    /** What an instrument would be used for on this system. */
-    public static Instrument.Use use(Case facts, Evidence evidence, Optional<Quantity> value, LocalDate on) {
-        Optional<String> outdoor = facts.outdoorUnit().map(Component::id);
-        Optional<String> refrigerant = outdoor.flatMap(
-                        id -> evidence.standing(new PointKey(PlatePoints.REFRIGERANT.id(), id), Value.Chosen.class))
-                .map(Value.Chosen::option);
-        Optional<GaugePressure> highSide = outdoor.flatMap(id -> evidence.standing(
-                        new PointKey(PlatePoints.HIGH_SIDE_TEST_PRESSURE.id(), id), Value.Measured.class))
-                .map(read -> (GaugePressure) read.quantity());
-        boolean flammable = refrigerant
-                .flatMap(Refrigerant::named)
-                .map(Refrigerant::flammable)
-                .orElse(false);
-        return new Instrument.Use(on, value, refrigerant, flammable, highSide);
+        return reading;
     }
 
     private PointKey key(Point point) {
@@ -292,13 +240,14 @@ public final class Examination {
 
     /** A word on each instrument named by a reading: empty where it was fit for every reading taken with it. */
     public Map<Instrument, Optional<Text>> instrumentsUsed() {
+        basis.dependOnEverything();
         Map<Instrument, Optional<Text>> used = new LinkedHashMap<>();
         for (Reading reading : evidence.readings()) {
             reading.instrument().flatMap(facts.toolcase()::find).ifPresent(instrument -> {
-                Optional<Text> unfit = instrument.unfit(use(reading));
+                Optional<Text> unfit = instrument.unfit(admission.use(reading));
                 used.merge(instrument, unfit, (before, now) -> before.isPresent() ? before : now);
                 if (unfit.isPresent()) {
-                    looked.add(reading.key());
+                    basis.look(reading.key());
                 }
             });
         }
@@ -323,7 +272,7 @@ public final class Examination {
      * or on a counted one, or where no accuracy would help because the step it is read in is too coarse.
      */
     Optional<Double> neededAccuracy(Comparison comparison) {
-        return looked.stream()
+        return basis.looked().stream()
                 .flatMap(key -> evidence.latest(key).stream())
                 .filter(reading -> comparison.isOf(reading.value()))
                 .findFirst()
@@ -361,6 +310,7 @@ public final class Examination {
 
     /** Something that is the same for every requirement of one judging, made when it is first asked for. */
     public <T> T once(Class<T> kind, Supplier<T> make) {
+        basis.dependOnEverything();
         return kind.cast(shared.computeIfAbsent(kind, any -> make.get()));
     }
 
@@ -441,10 +391,6 @@ public final class Examination {
         return points.stream().map(Point::title).collect(Collectors.joining(", "));
     }
 
-    private static String lower(Grade grade) {
-        return grade.title().toLowerCase(Locale.ROOT);
-    }
-
     Judgement judgement(Finding finding) {
         return new Judgement(
                 about,
@@ -455,7 +401,7 @@ public final class Examination {
                 finding.remedy(),
                 finding.comparison(),
                 Stream.concat(notes.values().stream(), finding.steps().stream()).toList(),
-                List.copyOf(looked),
+                basis.looked(),
                 school,
                 List.of());
     }

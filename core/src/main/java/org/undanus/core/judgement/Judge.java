@@ -43,16 +43,29 @@ public final class Judge {
     }
 
     public List<Judgement> judge(Case facts, Evidence evidence, RuleBook rules) {
-        List<Judgement> judgements = new ArrayList<>();
-        Map<Class<?>, Object> shared = new HashMap<>();
-        for (Requirement requirement : requirements) {
-            facts.subjects(requirement.about().scope())
-                    .forEach(subject -> judgements.add(bySchool(requirement, facts, evidence, rules, subject, shared)));
-        }
-        return judgements;
+        return judged(facts, evidence, rules, Optional.empty()).judgements();
     }
 
-    private Judgement bySchool(
+    /**
+     * The same with what each judgement rests on.
+     *
+     * @param last how it was judged before: what none of the changes touches is taken over
+     */
+    public Judged judged(Case facts, Evidence evidence, RuleBook rules, Optional<Judged> last) {
+        Map<String, Judged.Entry> standing =
+                last.map(before -> before.standing(facts, evidence, rules)).orElse(Map.of());
+        List<Judged.Entry> entries = new ArrayList<>();
+        Map<Class<?>, Object> shared = new HashMap<>();
+        for (Requirement requirement : requirements) {
+            for (Subject subject : facts.subjects(requirement.about().scope())) {
+                Judged.Entry known = standing.get(requirement.about().id() + "@" + subject.id());
+                entries.add(known == null ? bySchool(requirement, facts, evidence, rules, subject, shared) : known);
+            }
+        }
+        return new Judged(facts, evidence, rules, entries);
+    }
+
+    private Judged.Entry bySchool(
             Requirement requirement,
             Case facts,
             Evidence evidence,
@@ -61,16 +74,19 @@ public final class Judge {
             Map<Class<?>, Object> shared) {
         Optional<SchoolTopic> topic = requirement.about().topic();
         Optional<SchoolTopic.School> chosen = topic.map(rules::school);
-        Judgement judgement = single(requirement, facts, evidence, rules, subject, chosen, shared);
-        List<Judgement> others = topic.stream()
-                .flatMap(t -> t.schools().stream())
-                .filter(school -> !school.equals(chosen.orElseThrow()))
-                .map(school -> single(requirement, facts, evidence, rules, subject, Optional.of(school), shared))
-                .toList();
-        return judgement.withOtherSchools(others);
+        Judged.Entry own = single(requirement, facts, evidence, rules, subject, chosen, shared);
+        List<Judgement> others = new ArrayList<>();
+        for (SchoolTopic.School school : topic.map(SchoolTopic::schools).orElse(List.of())) {
+            if (!school.equals(chosen.orElseThrow())) {
+                Judged.Entry other = single(requirement, facts, evidence, rules, subject, Optional.of(school), shared);
+                own.basis().add(other.basis());
+                others.add(other.judgement());
+            }
+        }
+        return new Judged.Entry(own.judgement().withOtherSchools(others), own.basis());
     }
 
-    private Judgement single(
+    private Judged.Entry single(
             Requirement requirement,
             Case facts,
             Evidence evidence,
@@ -80,14 +96,14 @@ public final class Judge {
             Map<Class<?>, Object> shared) {
         Examination x = new Examination(facts, evidence, rules, requirement.about(), subject, school, shared);
         try {
-            return examined(requirement, x, rules);
+            return new Judged.Entry(examined(requirement, x, rules), x.basis());
         } catch (RuntimeException failure) {
             if (listener.isEmpty()) {
                 throw failure;
             }
             Judgement referred = x.notComputed();
             listener.get().failed(referred, failure);
-            return referred;
+            return new Judged.Entry(referred, x.basis());
         }
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -194,5 +195,56 @@ class JudgeTest {
         return Walk.judge().judge(facts, evidence, CaseFixture.DESIGN_BOOK).stream()
                 .map(j -> j.key() + j.because() + j.remedy() + j.derivation())
                 .toList();
+    }
+
+    /** One reading after another, each time only what it touches is judged anew: it comes to the same as judging all. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void judgingOnlyWhatChangedEqualsJudgingAfresh(int seed) {
+        Random random = new Random(seed);
+        for (int round = 0; round < 12; round++) {
+            Case facts = RandomCases.facts(random);
+            List<Reading> readings = new ArrayList<>();
+            List<Reading> offered =
+                    new ArrayList<>(RandomCases.evidence(random, facts).readings());
+            offered.addAll(RandomCases.usual(random, facts).readings());
+            Collections.shuffle(offered, random);
+            Optional<Judged> last = Optional.empty();
+            for (Reading reading : offered.subList(0, Math.min(offered.size(), 25))) {
+                readings.add(reading);
+                Evidence evidence = Evidence.of(List.copyOf(readings));
+                Judged judged = Walk.judge().judged(facts, evidence, CaseFixture.PLATE_BOOK, last);
+                assertThat(judged.judgements())
+                        .as("seed %s, round %s, after %s", seed, round, reading.key())
+                        .isEqualTo(Walk.judge().judge(facts, evidence, CaseFixture.PLATE_BOOK));
+                last = Optional.of(judged);
+            }
+        }
+    }
+
+    @Test
+    void whatAReadingDoesNotTouchIsTakenOverAsItIs() {
+        CaseFixture fixture = new CaseFixture().outdoor("siting.outdoor-clearance-front", "37 in");
+        Judged before =
+                Walk.judge().judged(fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, Optional.empty());
+        fixture.outdoor("electrical.device-rating", "30 A");
+        Judged after =
+                Walk.judge().judged(fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, Optional.of(before));
+        Judgement front = named(before, "siting.outdoor-clearance-front");
+        assertThat(named(after, "siting.outdoor-clearance-front")).isSameAs(front);
+        assertThat(named(after, "electrical.overcurrent-device"))
+                .isNotSameAs(named(before, "electrical.overcurrent-device"));
+        Judged other =
+                Walk.judge().judged(fixture.facts(), fixture.evidence(), CaseFixture.DESIGN_BOOK, Optional.of(before));
+        assertThat(named(other, "siting.outdoor-clearance-front"))
+                .as("other rules")
+                .isNotSameAs(front);
+    }
+
+    private static Judgement named(Judged judged, String requirement) {
+        return judged.judgements().stream()
+                .filter(j -> j.about().id().equals(requirement))
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -13,6 +13,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judge;
+import org.undanus.core.judgement.Judged;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.StationPlan;
@@ -26,9 +27,13 @@ public final class CaseFile {
     private final Evidence evidence;
     private final RuleBook rules;
     private final Judge judge;
+    /** How it, or what it came from, was judged before. */
+    private Optional<Judged> before;
+
     private Judgements judgements;
 
-    CaseFile(Header header, Case facts, Evidence evidence, RuleBook rules, Judge judge) {
+    CaseFile(Header header, Case facts, Evidence evidence, RuleBook rules, Judge judge, Optional<Judged> before) {
+        this.before = before;
         this.header = header;
         this.facts = facts;
         this.evidence = evidence;
@@ -55,9 +60,21 @@ public final class CaseFile {
     /** As it all stands. */
     public synchronized Judgements judgements() {
         if (judgements == null) {
-            judgements = new Judgements(judge.judge(facts, evidence, rules));
+            Judged judged = judge.judged(facts, evidence, rules, before);
+            before = Optional.of(judged);
+            judgements = new Judgements(judged.judgements());
         }
         return judgements;
+    }
+
+    /** The same, of which only what changed since another state of it is judged anew. */
+    synchronized CaseFile after(CaseFile last) {
+        before = last.judged();
+        return this;
+    }
+
+    private synchronized Optional<Judged> judged() {
+        return before;
     }
 
     /** Whether another says the same, so that its judgements are these. */
@@ -113,16 +130,16 @@ public final class CaseFile {
 
     /** The same installation with other facts: to see what a change would bring. */
     public CaseFile with(Case other) {
-        return new CaseFile(header, other, evidence, rules, judge);
+        return new CaseFile(header, other, evidence, rules, judge, judged());
     }
 
     public CaseFile with(Case other, Evidence known) {
-        return new CaseFile(header, other, known, rules, judge);
+        return new CaseFile(header, other, known, rules, judge, judged());
     }
 
     /** The same installation with other evidence. */
     public CaseFile with(Evidence other) {
-        return new CaseFile(header, facts, other, rules, judge);
+        return new CaseFile(header, facts, other, rules, judge, judged());
     }
 
     /** The model on a unit's plate, as read. */

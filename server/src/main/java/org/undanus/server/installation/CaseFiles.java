@@ -142,9 +142,14 @@ public class CaseFiles {
         return file(id);
     }
 
-    /** As {@link #open}, whoever asks. */
-    @Transactional(readOnly = true)
-    CaseFile file(String id) {
+    /** Whoever asks, held until the transaction ends. */
+    @Transactional
+    CaseFile lockedFile(String id) {
+        mapper.lock(id);
+        return file(id);
+    }
+
+    private CaseFile file(String id) {
         return file(
                 mapper.find(id),
                 mapper.components(id),
@@ -159,6 +164,7 @@ public class CaseFiles {
     public CaseFile openForWriting(String id, Person person) {
         visible(id, person);
         mapper.lock(id);
+        mapper.forgetStanding(id);
         return open(id, person);
     }
 
@@ -249,12 +255,18 @@ public class CaseFiles {
                 .flatMap(r -> reading(r, stages.get(r.visitId())).stream())
                 .toList();
         return remembered(new CaseFile(
-                header, facts, Evidence.of(known), books.book(row.ruleBook(), row.ruleBookVersion()), judge));
+                header,
+                facts,
+                Evidence.of(known),
+                books.book(row.ruleBook(), row.ruleBookVersion()),
+                judge,
+                Optional.empty()));
     }
 
     /**
-     * The last file of this installation where it says the same, and with it its judgements. What is compared is all that a
-     * judgement rests on, so that nothing has to be told when something changes.
+     * The last file of this installation where it says the same, and with it its judgements; else the new one, of which only what
+     * changed is judged anew. What is compared is all that a judgement rests on, so that nothing has to be told when something
+     * changes.
      */
     private CaseFile remembered(CaseFile read) {
         String id = read.header().id();
@@ -262,8 +274,9 @@ public class CaseFiles {
         if (last != null && last.saysTheSameAs(read)) {
             return last;
         }
-        judged.put(id, read);
-        return read;
+        CaseFile now = last == null ? read : read.after(last);
+        judged.put(id, now);
+        return now;
     }
 
     /** Empty for a point this version no longer knows. */

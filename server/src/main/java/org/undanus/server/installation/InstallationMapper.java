@@ -3,6 +3,7 @@ package org.undanus.server.installation;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -109,6 +110,10 @@ interface InstallationMapper {
 
     @Select("SELECT installation_id, id, kind, title, own_supply, place FROM component ORDER BY installation_id, place")
     List<ComponentRow> allComponents();
+
+    /** How it stood is not how it will. */
+    @Delete("DELETE FROM standing WHERE installation_id = #{id}")
+    void forgetStanding(String id);
 
     @Select(SUBJECT + "WHERE installation_id = #{id} ORDER BY place")
     List<SubjectRow> subjects(String id);

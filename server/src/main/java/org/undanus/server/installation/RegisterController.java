@@ -47,6 +47,7 @@ import org.undanus.server.rulebook.RuleBooks;
 @RequestMapping("/api/installations")
 class RegisterController {
 
+    /** Stage and what follows are empty where it is to be judged first. */
     record RegisterEntry(
             String id,
             String reference,
@@ -55,7 +56,7 @@ class RegisterController {
             String system,
             String crew,
             String stage,
-            LocalDate visitedOn,
+            Optional<LocalDate> visitedOn,
             Optional<Verdict> worst,
             Map<Verdict, Long> counts,
             int readings) {}
@@ -317,8 +318,8 @@ class RegisterController {
                 row.building(),
                 row.system(),
                 row.crew(),
-                row.stage().title(),
-                row.visitedOn(),
+                Optional.ofNullable(row.stage()).map(Stage::title).orElse(""),
+                Optional.ofNullable(row.visitedOn()),
                 listed.worst(),
                 listed.counts(),
                 Optional.ofNullable(row.readings()).orElse(0));

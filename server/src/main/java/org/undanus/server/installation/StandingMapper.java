@@ -12,11 +12,17 @@ import org.undanus.core.evidence.Stage;
 @Mapper
 interface StandingMapper {
 
-    record StandingRow(String installationId, String judgedOf, int pressing, String counts, int readings) {}
+    /** @param restsOn the libraries and the application it was judged by */
+    record StandingRow(
+            String installationId,
+            String restsOn,
+            Stage stage,
+            LocalDate visitedOn,
+            int pressing,
+            String counts,
+            int readings) {}
 
-    /** @param judgedOf of what it would be judged now, without the library's part */
-    record Outdated(String id, String judgedOf) {}
-
+    /** What was judged is null where it is to be judged again first. */
     record ListedRow(
             String id,
             String reference,
@@ -33,15 +39,6 @@ interface StandingMapper {
     /** @param crew whose installations alone are looked through, null for all of them */
     record Filter(String crew, String words, String ofCrew, Integer pressing) {}
 
-    /** All that a judgement of an installation rests on besides the libraries, in a few numbers. */
-    String STATE = "i.version || '.'"
-            + " || COALESCE((SELECT r.sequence FROM reading r WHERE r.installation_id = i.id"
-            + " ORDER BY r.installation_id DESC, r.sequence DESC FETCH FIRST ROW ONLY), 0) || '.'"
-            + " || (SELECT COUNT(*) FROM visit v WHERE v.installation_id = i.id) || '.'"
-            + " || (SELECT COUNT(*) FROM site_plan p WHERE p.installation_id = i.id) || '.'"
-            + " || (SELECT COUNT(*) || '-' || COUNT(CASE WHEN u.removed THEN 1 END) FROM subject u"
-            + " WHERE u.installation_id = i.id)";
-
     String MATCHING = " <where>"
             + "<if test='f.crew != null'> AND i.crew = #{f.crew}</if>"
             + "<if test='f.ofCrew != null'> AND i.crew = #{f.ofCrew}</if>"
@@ -57,21 +54,23 @@ interface StandingMapper {
             + " FROM instrument)")
     String libraries();
 
-    /** Those whose stored standing is not of what there is now. */
-    @Select("SELECT i.id, " + STATE
-            + " AS judged_of FROM installation i LEFT JOIN standing t ON t.installation_id = i.id"
-            + " WHERE t.judged_of IS NULL OR t.judged_of <> " + STATE + " || #{rest} FETCH FIRST #{most} ROWS ONLY")
-    List<Outdated> outdated(@Param("rest") String rest, @Param("most") int most);
+    String OUTDATED = " FROM installation i LEFT JOIN standing t ON t.installation_id = i.id"
+            + " WHERE t.rests_on IS NULL OR t.rests_on <> #{restsOn}";
 
-    @Update("MERGE INTO standing (installation_id, judged_of, pressing, counts, readings) KEY (installation_id)"
-            + " VALUES (#{installationId}, #{judgedOf}, #{pressing}, #{counts}, #{readings})")
+    @Select("SELECT COUNT(*)" + OUTDATED)
+    int countOutdated(String restsOn);
+
+    @Select("SELECT i.id" + OUTDATED + " FETCH FIRST #{most} ROWS ONLY")
+    List<String> outdated(@Param("restsOn") String restsOn, @Param("most") int most);
+
+    @Update("MERGE INTO standing (installation_id, rests_on, stage, visited_on, pressing, counts, readings)"
+            + " KEY (installation_id) VALUES (#{installationId}, #{restsOn}, #{stage}, #{visitedOn}, #{pressing}, #{counts},"
+            + " #{readings})")
     void store(StandingRow row);
 
     @Select(
-            "<script>SELECT i.id, i.reference, i.title, s.name AS building, i.system, i.crew, v.stage, v.visited_on, t.pressing,"
-                    + " t.counts, t.readings" + FROM + " JOIN visit v ON v.sequence = (SELECT w.sequence FROM visit w"
-                    + " WHERE w.installation_id = i.id ORDER BY w.installation_id DESC, w.sequence DESC FETCH FIRST ROW ONLY)"
-                    + MATCHING
+            "<script>SELECT i.id, i.reference, i.title, s.name AS building, i.system, i.crew, t.stage, t.visited_on, t.pressing,"
+                    + " t.counts, t.readings" + FROM + MATCHING
                     + "ORDER BY ${order}, i.reference OFFSET #{from} ROWS FETCH NEXT #{most} ROWS ONLY</script>")
     List<ListedRow> page(
             @Param("f") Filter filter, @Param("order") String order, @Param("from") int from, @Param("most") int most);

@@ -15,24 +15,25 @@ import org.springframework.boot.info.BuildProperties;
 import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.TransactionException;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.StandingMapper.Filter;
 import org.undanus.server.installation.StandingMapper.ListedRow;
-import org.undanus.server.installation.StandingMapper.Outdated;
 import org.undanus.server.installation.StandingMapper.StandingRow;
 
 /**
- * How every installation stands, stored with what it was judged of: its own state, the libraries' and the application's. The register
- * reads these alone. What is not of the present state is judged again: a few at once before the register answers, many little by
- * little in the background, while the register says how many are still to come.
+ * How every installation stands, stored with the libraries and the application it was judged by; who changes an installation takes
+ * away what is stored of it. The register reads these alone. What is missing or rests on other libraries is judged again: a few
+ * before the register answers, many little by little in the background, while the register says how many are still to come.
  */
 @Service
 public class Standings {
     private static final Logger LOG = LoggerFactory.getLogger(Standings.class);
     /** So many are judged again before the register answers. */
-    private static final int AT_ONCE = 100;
+    private static final int AT_ONCE = 25;
 
     private static final int IN_THE_BACKGROUND = 500;
 
@@ -42,7 +43,7 @@ public class Standings {
         TITLE("i.title"),
         BUILDING("s.name"),
         CREW("i.crew"),
-        VISITED("v.visited_on DESC"),
+        VISITED("t.visited_on DESC"),
         PRESSING("t.pressing NULLS FIRST");
 
         private final String sql;
@@ -63,11 +64,17 @@ public class Standings {
 
     private final StandingMapper mapper;
     private final CaseFiles cases;
+    private final TransactionTemplate transactions;
     private final String application;
 
-    Standings(StandingMapper mapper, CaseFiles cases, ObjectProvider<BuildProperties> build) {
+    Standings(
+            StandingMapper mapper,
+            CaseFiles cases,
+            TransactionTemplate transactions,
+            ObjectProvider<BuildProperties> build) {
         this.mapper = mapper;
         this.cases = cases;
+        this.transactions = transactions;
         this.application = Optional.ofNullable(build.getIfAvailable())
                 .map(b -> b.getTime().toString())
                 .orElseGet(() -> UUID.randomUUID().toString());
@@ -87,7 +94,12 @@ public class Standings {
             Order order,
             int number,
             int size) {
-        int outdated = judgeAgain(AT_ONCE);
+        String restsOn = restsOn();
+        int outdated = mapper.countOutdated(restsOn);
+        if (outdated > 0 && outdated <= AT_ONCE) {
+            judgeAgain(restsOn, AT_ONCE);
+            outdated = mapper.countOutdated(restsOn);
+        }
         String own = person.inspects() ? null : person.crew().orElse("");
         Filter filter = new Filter(
                 own,
@@ -124,35 +136,42 @@ public class Standings {
 
     @Scheduled(fixedDelayString = "${undanus.judge-again-every}", initialDelayString = "${undanus.judge-again-every}")
     void judgeAgain() {
-        int left = Integer.MAX_VALUE;
-        for (int now = judgeAgain(IN_THE_BACKGROUND); now > 0 && now < left; now = judgeAgain(IN_THE_BACKGROUND)) {
-            left = now;
+        String restsOn = restsOn();
+        int stored = judgeAgain(restsOn, IN_THE_BACKGROUND);
+        while (stored > 0) {
+            stored = judgeAgain(restsOn, IN_THE_BACKGROUND);
         }
     }
 
-    /** @return how many are left */
-    private int judgeAgain(int most) {
-        String rest = "|" + mapper.libraries() + "|" + application;
-        List<Outdated> outdated = mapper.outdated(rest, Integer.MAX_VALUE);
-        int left = outdated.size();
-        for (Outdated each : outdated.subList(0, Math.min(most, left))) {
+    /** What every judgement rests on besides its installation. */
+    private String restsOn() {
+        return mapper.libraries() + "|" + application;
+    }
+
+    /** @return how many were */
+    private int judgeAgain(String restsOn, int most) {
+        int stored = 0;
+        for (String id : mapper.outdated(restsOn, most)) {
             try {
-                store(each.id(), each.judgedOf() + rest);
-                left--;
-            } catch (DataAccessException e) {
-                // Somebody else stores the same, or the disk is full: the register goes on with what is stored.
-                LOG.debug("{} was not stored", each.id(), e);
+                transactions.executeWithoutResult(status -> store(id, restsOn));
+                stored++;
+            } catch (DataAccessException | TransactionException e) {
+                // The disk is full, or it is being changed: the register goes on with what is stored.
+                LOG.debug("{} was not stored", id, e);
             }
         }
-        return left;
+        return stored;
     }
 
-    private void store(String id, String judgedOf) {
-        CaseFile file = cases.file(id);
+    /** Nobody changes the installation between its being read and its standing being stored. */
+    private void store(String id, String restsOn) {
+        CaseFile file = cases.lockedFile(id);
         StationSummary summary = StationSummary.of(file.judgements().all());
         mapper.store(new StandingRow(
                 id,
-                judgedOf,
+                restsOn,
+                file.header().stage(),
+                file.header().visitedOn(),
                 summary.worst().ordinal(),
                 Arrays.stream(Verdict.values())
                         .map(verdict -> Long.toString(summary.count(verdict)))

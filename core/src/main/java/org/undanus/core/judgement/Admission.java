@@ -1,0 +1,107 @@
+package org.undanus.core.judgement;
+
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Locale;
+import java.util.Optional;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Stage;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.fluid.Refrigerant;
+import org.undanus.core.installation.Case;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.quantity.GaugePressure;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.RuleBook;
+
+/** Which readings a requirement may be judged by: grade, what could be seen when they were taken, and the instrument. */
+final class Admission {
+    private final Case facts;
+    private final Evidence evidence;
+    private final RuleBook rules;
+    private final About about;
+    private final Basis basis;
+
+    Admission(Case facts, Evidence evidence, RuleBook rules, About about, Basis basis) {
+        this.facts = facts;
+        this.evidence = evidence;
+        this.rules = rules;
+        this.about = about;
+        this.basis = basis;
+    }
+
+    /** The last reading; where that was taken of what nobody could see any more, the last one from before. */
+    Optional<Reading> standing(Point point, PointKey key) {
+        Optional<Reading> latest = evidence.latest(key);
+        if (latest.filter(reading -> outOfSight(point, reading)).isEmpty()) {
+            return latest;
+        }
+        Optional<Reading> seen = Evidence.standing(evidence.history(key).stream()
+                .filter(reading -> !outOfSight(point, reading))
+                .toList());
+        return seen.or(() -> latest);
+    }
+
+    private static boolean outOfSight(Point point, Reading reading) {
+        boolean seenNow = reading.grade() == Grade.WITNESSED || reading.grade() == Grade.STATED;
+        return point.hidden() && seenNow && reading.stage() == Stage.FINAL;
+    }
+
+    /** Why a reading cannot be judged by: too weak a grade, hidden when it was taken, an instrument that is not fit. */
+    Optional<Text> doubt(Point point, Reading reading) {
+        if (reading.value() instanceof Value.SetAside aside) {
+            return Optional.of(Text.of("\"{}\" was saved but is set aside: {}", reading.typed(), aside.why()));
+        }
+        Optional<Grade> least = rules.minimumGrade(about.id(), about.station().key());
+        if (least.isPresent() && !reading.grade().atLeast(least.get())) {
+            return Optional.of(Text.of(
+                    "the rule book asks for evidence at least {}; what is there is {}.",
+                    lower(least.get()),
+                    lower(reading.grade())));
+        }
+        if (outOfSight(point, reading)) {
+            return Optional.of(Text.of(
+                    "it is out of sight at a {} visit; evidence from before cover is needed.",
+                    reading.stage().title()));
+        }
+        return reading.instrument().flatMap(facts.toolcase()::find).flatMap(i -> i.unfit(use(reading)));
+    }
+
+    private static String lower(Grade grade) {
+        return grade.title().toLowerCase(Locale.ROOT);
+    }
+
+    /** What an instrument was used for when a reading was taken. */
+    Instrument.Use use(Reading reading) {
+        facts.outdoorUnit().ifPresent(unit -> {
+            basis.dependOn(new PointKey(PlatePoints.REFRIGERANT.id(), unit.id()));
+            basis.dependOn(new PointKey(PlatePoints.HIGH_SIDE_TEST_PRESSURE.id(), unit.id()));
+        });
+        Optional<Quantity> value =
+                reading.value() instanceof Value.Measured m ? Optional.of(m.quantity()) : Optional.empty();
+        return use(facts, evidence, value, LocalDate.ofInstant(reading.at(), ZoneOffset.UTC));
+    }
+
+    /** What an instrument would be used for on this system. */
+    static Instrument.Use use(Case facts, Evidence evidence, Optional<Quantity> value, LocalDate on) {
+        Optional<String> outdoor = facts.outdoorUnit().map(Component::id);
+        Optional<String> refrigerant = outdoor.flatMap(
+                        id -> evidence.standing(new PointKey(PlatePoints.REFRIGERANT.id(), id), Value.Chosen.class))
+                .map(Value.Chosen::option);
+        Optional<GaugePressure> highSide = outdoor.flatMap(id -> evidence.standing(
+                        new PointKey(PlatePoints.HIGH_SIDE_TEST_PRESSURE.id(), id), Value.Measured.class))
+                .map(read -> (GaugePressure) read.quantity());
+        boolean flammable = refrigerant
+                .flatMap(Refrigerant::named)
+                .map(Refrigerant::flammable)
+                .orElse(false);
+        return new Instrument.Use(on, value, refrigerant, flammable, highSide);
+    }
+}

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import type { Line } from "./useWalk";
+
+/** Where a line is answered: a few choices as buttons, many as a list, anything else typed. */
+const props = defineProps<{
+  line: Line;
+  options: string[];
+  busy: boolean;
+  unsaved: boolean;
+  invalid: boolean;
+  id: string;
+}>();
+const emit = defineEmits<{ typing: []; commit: []; choose: [option: string] }>();
+const typed = defineModel<string>({ required: true });
+
+const FEW_OPTIONS = 4;
+const buttons = computed(() => props.options.length > 0 && props.options.length <= FEW_OPTIONS);
+const hint = computed(() =>
+  props.line.kind === "QUANTITY"
+    ? props.line.example.split(/,| or /)[0]
+    : props.line.kind === "MONTH"
+      ? "2025-03 or 2025-W14"
+      : "",
+);
+const field = ref<HTMLElement>();
+
+defineExpose({ buttons, focus: () => field.value?.focus() });
+</script>
+
+<template>
+  <div v-if="buttons" class="options" role="group" :aria-label="line.title">
+    <button
+      v-for="(option, index) in options"
+      :key="option"
+      :ref="index === 0 ? (el) => (field = el as HTMLElement) : undefined"
+      type="button"
+      class="option"
+      :aria-pressed="line.reading?.typed === option"
+      :disabled="busy"
+      @click="emit('choose', option)"
+    >
+      {{ option }}
+    </button>
+  </div>
+  <select
+    v-else-if="options.length"
+    :id="id"
+    ref="field"
+    v-model="typed"
+    :aria-label="line.title"
+    class="field mono"
+    @change="emit('commit')"
+  >
+    <option value="" disabled>choose</option>
+    <option v-for="option in options" :key="option">{{ option }}</option>
+  </select>
+  <input
+    v-else
+    :id="id"
+    ref="field"
+    v-model="typed"
+    :aria-label="line.title"
+    class="field mono"
+    :class="{ unsaved }"
+    :placeholder="hint"
+    :aria-invalid="invalid"
+    autocomplete="off"
+    autocapitalize="off"
+    spellcheck="false"
+    enterkeyhint="next"
+    @input="emit('typing')"
+    @keydown.enter.prevent="emit('commit')"
+  />
+</template>
+
+<style scoped>
+.field {
+  font-size: 15px;
+}
+
+.unsaved {
+  border-color: var(--brass);
+}
+
+.options {
+  display: flex;
+}
+
+.option {
+  flex: 1;
+  min-height: 44px;
+  padding: 0 4px;
+  border: 1px solid var(--hair);
+  background: var(--paper);
+  color: var(--ink);
+  font: 14px var(--mono);
+  cursor: pointer;
+}
+
+.option + .option {
+  border-left: 0;
+}
+
+.option:first-child {
+  border-radius: 4px 0 0 4px;
+}
+
+.option:last-child {
+  border-radius: 0 4px 4px 0;
+}
+
+.option[aria-pressed="true"] {
+  background: var(--lake);
+  color: var(--on-lake);
+}
+
+@media (max-width: 760px) {
+  .field {
+    font-size: 16px;
+  }
+}
+</style>

@@ -1,0 +1,189 @@
+import { computed, nextTick, ref, watch } from "vue";
+import { ProblemError, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import type { Grade, Judgement, Line, Tool } from "./useWalk";
+import { ORDER } from "./verdicts";
+
+/** What a row needs to take a reading. */
+export interface Row {
+  line: () => Line;
+  judgements: () => Judgement[];
+  instruments: () => Tool[];
+  inspects: () => boolean;
+  understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
+  save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  /** Nothing is left to do on this line. */
+  done: () => void;
+}
+
+const PAUSE_MS = 250;
+
+/** A reading being typed: what it is understood as, saved once however often it is tried, and what is said of it. */
+export function useReading({ line, judgements, instruments, inspects, understand, save, done }: Row) {
+  const typed = ref("");
+  const grade = ref<Grade>("WITNESSED");
+  const instrument = ref("");
+  const echo = ref<Schemas["Echo"]>();
+  const problem = ref("");
+  const ask = ref(false);
+  /** What may have been meant by what was refused. */
+  const meant = ref<string[]>([]);
+  const theirs = ref<Schemas["ReadingView"]>();
+  const busy = ref(false);
+  /** Where it is typed. */
+  const field = ref<{ focus: () => void }>();
+  /** Where what is said of it stands. */
+  const answer = ref<HTMLElement>();
+  /** Kept while a save is tried again, so that the server keeps one reading however often it hears of it. */
+  let attempt: { id: string; typed: string } | undefined;
+
+  // by its id: the same reading loaded anew must not wipe what is being typed over it
+  watch(
+    () => line().reading?.id,
+    () => {
+      const reading = line().reading;
+      typed.value = reading?.typed ?? "";
+      grade.value = inspects() ? (reading?.grade ?? "WITNESSED") : "RECORDED";
+      instrument.value = reading?.instrument ?? "";
+      echo.value = undefined;
+      problem.value = "";
+      ask.value = false;
+      meant.value = [];
+      theirs.value = undefined;
+      attempt = undefined;
+    },
+    { immediate: true },
+  );
+
+  const fitting = computed(() => instruments().filter((i) => i.kind === line().instrumentKind));
+  const options = computed(() => (line().kind === "YES_NO" ? ["yes", "no"] : line().options));
+  const changed = computed(() => typed.value.trim() !== (line().reading?.typed ?? ""));
+  const worst = computed(() =>
+    [...judgements()].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict)).at(0),
+  );
+  const understood = computed(() => {
+    const shown = changed.value ? echo.value : line().reading;
+    return shown
+      ? [shown.us, shown.si].filter((text, i, all) => text && all.indexOf(text) === i).join(" · ")
+      : "";
+  });
+  const uncertainty = computed(() => (changed.value ? echo.value?.uncertainty : line().reading?.uncertainty));
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  function typing() {
+    problem.value = "";
+    ask.value = false;
+    meant.value = [];
+    echo.value = undefined;
+    clearTimeout(timer);
+    if (line().kind === "QUANTITY" && typed.value.trim()) {
+      const asked = typed.value;
+      timer = setTimeout(async () => {
+        try {
+          const heard = await understand(line(), asked, instrument.value || undefined);
+          if (asked === typed.value) {
+            echo.value = heard;
+            meant.value = heard.choices;
+          }
+        } catch {
+          // without an answer there is simply nothing to echo
+        }
+      }, PAUSE_MS);
+    }
+  }
+
+  function fresh(): string {
+    if (attempt?.typed !== typed.value.trim()) {
+      attempt = { id: crypto.randomUUID(), typed: typed.value.trim() };
+    }
+    return attempt.id;
+  }
+
+  async function commit(confirmed = false, basedOn = line().reading?.id) {
+    clearTimeout(timer);
+    if (!typed.value.trim()) {
+      const standing = line().reading;
+      if (standing) {
+        typed.value = standing.typed;
+        problem.value = "A reading is never erased. Write the right value over it.";
+      } else {
+        done();
+      }
+      return;
+    }
+    const same =
+      !changed.value &&
+      grade.value === line().reading?.grade &&
+      instrument.value === (line().reading?.instrument ?? "");
+    if (same) {
+      done();
+      return;
+    }
+    busy.value = true;
+    problem.value = "";
+    try {
+      await save(line(), {
+        id: fresh(),
+        point: line().point,
+        component: line().component,
+        typed: typed.value.trim(),
+        instrument: instrument.value || undefined,
+        grade: grade.value,
+        basedOn,
+        confirmed,
+      });
+      done();
+    } catch (thrown) {
+      const known = thrown instanceof ProblemError ? thrown.problem : undefined;
+      ask.value = known?.ask === true;
+      meant.value = known?.choices ?? [];
+      theirs.value = known?.status === 409 ? (known.theirs as Schemas["ReadingView"] | undefined) : undefined;
+      problem.value = sentence(thrown);
+      field.value?.focus();
+      // what is said of it stands below the field, perhaps out of sight
+      void nextTick(() => answer.value?.scrollIntoView?.({ block: "nearest" }));
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  function choose(option: string) {
+    typed.value = option;
+    void commit();
+  }
+
+  function regrade() {
+    if (line().reading) {
+      void commit();
+    }
+  }
+
+  /** The crew's words go into the field; the inspector looks, and saves them under the own grade. */
+  function offer() {
+    typed.value = line().beside?.typed ?? "";
+    field.value?.focus();
+  }
+
+  return {
+    typed,
+    grade,
+    instrument,
+    problem,
+    ask,
+    meant,
+    theirs,
+    busy,
+    field,
+    answer,
+    fitting,
+    options,
+    changed,
+    worst,
+    understood,
+    uncertainty,
+    typing,
+    commit,
+    choose,
+    regrade,
+    offer,
+  };
+}
