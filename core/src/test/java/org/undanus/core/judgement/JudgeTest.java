@@ -13,21 +13,29 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.RandomCases;
+import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
+import org.undanus.core.evidence.Toolcase;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.plan.StationPlan;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 
@@ -203,11 +211,22 @@ class JudgeTest {
     void judgingOnlyWhatChangedEqualsJudgingAfresh(int seed) {
         Random random = new Random(seed);
         for (int round = 0; round < 12; round++) {
-            Case facts = RandomCases.facts(random);
+            Case plain = RandomCases.facts(random);
+            Case facts = new Case(
+                    plain.site(),
+                    plain.components(),
+                    plain.sheets(),
+                    plain.on(),
+                    plain.stage(),
+                    plain.replacement(),
+                    new Toolcase(List.of(RATED)),
+                    plain.plan(),
+                    plain.added());
             List<Reading> readings = new ArrayList<>();
             List<Reading> offered =
                     new ArrayList<>(RandomCases.evidence(random, facts).readings());
             offered.addAll(RandomCases.usual(random, facts).readings());
+            offered.replaceAll(reading -> random.nextBoolean() ? reading : takenWith(RATED, reading));
             Collections.shuffle(offered, random);
             Optional<Judged> last = Optional.empty();
             for (Reading reading : offered.subList(0, Math.min(offered.size(), 25))) {
@@ -220,6 +239,34 @@ class JudgeTest {
                 last = Optional.of(judged);
             }
         }
+    }
+
+    /** Fit or not by what the outdoor plate says, which is read before or after. */
+    private static final Instrument RATED = new Instrument(
+            "rated",
+            "Rated",
+            InstrumentKind.GAUGE,
+            Stream.of(Dimension.values())
+                    .map(d -> new Channel(d.name(), d, Accuracy.EXACT, Optional.empty()))
+                    .toList(),
+            List.of("R32"),
+            false,
+            Optional.of(GaugePressure.ofPascals(1e6)),
+            List.of());
+
+    private static Reading takenWith(Instrument instrument, Reading r) {
+        return new Reading(
+                r.id(),
+                r.key(),
+                r.typed(),
+                r.value(),
+                r.unit(),
+                Optional.of(instrument.id()),
+                r.grade(),
+                r.by(),
+                r.at(),
+                r.stage(),
+                r.byCrew());
     }
 
     @Test
