@@ -37,7 +37,8 @@ async function take() {
   fileName.value = file.name;
   sending.value = true;
   try {
-    settle(await api.post<Import>("/api/imports", file, "application/json"));
+    const kind = file.name.toLowerCase().endsWith(".zip") ? "application/zip" : "application/json";
+    settle(await api.post<Import>("/api/imports", file, kind));
   } catch (thrown) {
     fail(thrown);
   } finally {
@@ -104,7 +105,7 @@ async function cancel() {
   </div>
   <label v-else class="button">
     Import a case file
-    <input ref="input" class="visually-hidden" type="file" accept="application/json,.json" @change="take" />
+    <input ref="input" class="visually-hidden" type="file" accept="application/json,.json,application/zip,.zip" @change="take" />
   </label>
 </template>
 

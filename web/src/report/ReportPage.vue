@@ -64,6 +64,7 @@ onBeforeUnmount(() => (heading.value = undefined));
           <option value="POSITIONED">with photos and where they were taken</option>
         </select>
         <a class="button" :href="`${path}/case.json?photos=${photos}`" download>Open data, JSON</a>
+        <a class="button" :href="`${path}/case.zip?photos=${photos}`" download>ZIP</a>
         <a class="button primary" :href="`${path}/report.pdf?${query}`" download>Report, PDF</a>
       </div>
     </div>

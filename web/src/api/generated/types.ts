@@ -580,6 +580,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/case.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["zip"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/case.json": {
         parameters: {
             query?: never;
@@ -1311,7 +1327,8 @@ export interface components {
             /** Format: date-time */
             addedAt: string;
             /** Format: byte */
-            content: string;
+            content?: string;
+            file?: string;
         };
         ReadingRecord: {
             id?: string;
@@ -2593,6 +2610,7 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["CaseDocument"];
+                "application/zip": components["schemas"]["CaseDocument"];
             };
         };
         responses: {
@@ -3164,6 +3182,36 @@ export interface operations {
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
             404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    zip: {
+        parameters: {
+            query?: {
+                photos?: "NONE" | "STRIPPED" | "POSITIONED";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };

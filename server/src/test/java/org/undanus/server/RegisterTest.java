@@ -16,7 +16,7 @@ import tools.jackson.databind.JsonNode;
 /** The register is read from headers and stored standings, which follow whatever they rest on. */
 class RegisterTest {
     @RegisterExtension
-    static final TestServer SERVER = TestServer.withDemo().with("undanus.judge-again-every=PT1H");
+    static final TestServer SERVER = TestServer.withDemo().with("--undanus.judge-again-every=PT1H");
 
     private static final Person LEAD = new Person("lead", "Lead", Role.QUALITY_LEAD, Optional.empty());
 

@@ -31,6 +31,10 @@ record CaseDocument(
 
     static final String FORMAT = "undanus-case/1";
 
+    CaseDocument with(List<InstallationRecord> others) {
+        return new CaseDocument(format, exportedAt, ruleBooks, dataSheets, instruments, others);
+    }
+
     record InstallationRecord(
             String reference,
             String title,
@@ -49,7 +53,30 @@ record CaseDocument(
             List<ReadingRecord> readings,
             Optional<List<CorrectionRecord>> corrections,
             Optional<List<PhotoRecord>> photos,
-            Optional<List<JudgementRecord>> judgements) {}
+            Optional<List<JudgementRecord>> judgements) {
+
+        InstallationRecord with(Optional<List<PhotoRecord>> others) {
+            return new InstallationRecord(
+                    reference,
+                    title,
+                    building,
+                    elevation,
+                    system,
+                    crew,
+                    replacement,
+                    stage,
+                    visitedOn,
+                    ruleBook,
+                    components,
+                    subjects,
+                    earlierVisits,
+                    sitePlan,
+                    readings,
+                    corrections,
+                    others,
+                    judgements);
+        }
+    }
 
     record BookRecord(String id, int version) {}
 
@@ -80,7 +107,8 @@ record CaseDocument(
     /**
      * @param correction number of the correction it hangs on
      * @param sha256 of the file as it came in; the content may be without what the camera wrote
-     * @param content base64
+     * @param content base64, where it is within the document
+     * @param file its name in a ZIP file, where it stands beside the document
      */
     record PhotoRecord(
             Optional<String> point,
@@ -91,7 +119,24 @@ record CaseDocument(
             Optional<Instant> takenAt,
             String addedBy,
             Instant addedAt,
-            @Schema(type = "string", format = "byte") PhotoContent content) {}
+            @Schema(type = "string", format = "byte") Optional<PhotoContent> content,
+            Optional<String> file) {
+
+        /** The same, its content beside it. */
+        PhotoRecord in(String name) {
+            return new PhotoRecord(
+                    point,
+                    component,
+                    correction,
+                    mediaType,
+                    sha256,
+                    takenAt,
+                    addedBy,
+                    addedAt,
+                    Optional.empty(),
+                    Optional.of(name));
+        }
+    }
 
     record CorrectionRecord(
             int number,

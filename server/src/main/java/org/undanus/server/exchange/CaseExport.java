@@ -2,6 +2,7 @@ package org.undanus.server.exchange;
 
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,6 +10,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.util.unit.DataSize;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
@@ -103,6 +105,31 @@ class CaseExport {
                 List.of(installation(file, choice, person)));
     }
 
+    /**
+     * The same with the photos as files beside the document, written out one after another.
+     *
+     * @throws UnsuitableException where it would be larger than what can be imported again
+     */
+    @Transactional(readOnly = true)
+    StreamingResponseBody zip(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
+        CaseDocument document = export(file, choice, person);
+        List<CaseZip.Picture> pictures = new ArrayList<>();
+        CaseDocument beside = document.with(document.installations().stream()
+                .map(i -> i.with(i.photos()
+                        .map(all ->
+                                all.stream().map(photo -> set(photo, pictures)).toList())))
+                .toList());
+        return to -> CaseZip.write(beside, pictures, json, to);
+    }
+
+    private static CaseDocument.PhotoRecord set(CaseDocument.PhotoRecord photo, List<CaseZip.Picture> pictures) {
+        String ending = photo.mediaType().substring(photo.mediaType().indexOf('/') + 1);
+        String name =
+                CaseZip.PHOTOS + (pictures.size() + 1) + "-" + photo.sha256().substring(0, 12) + "." + ending;
+        photo.content().ifPresent(content -> pictures.add(new CaseZip.Picture(name, content)));
+        return photo.in(name);
+    }
+
     private void requireNotTooLarge(CaseFile file, Person person) {
         long others = json.writeValueAsBytes(export(file, ExchangeController.PhotoChoice.NONE, person)).length;
         long size = others
@@ -187,8 +214,9 @@ class CaseExport {
                 photo.takenAt(),
                 photo.addedBy(),
                 photo.addedAt(),
-                PhotoContent.fetched(
-                        () -> photos.picture(photo.id(), positioned, person).content()));
+                Optional.of(PhotoContent.fetched(
+                        () -> photos.picture(photo.id(), positioned, person).content())),
+                Optional.empty());
     }
 
     private static CorrectionRecord correction(Correction c) {

@@ -1,5 +1,6 @@
 package org.undanus.server.exchange;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -96,10 +97,10 @@ public class CaseImport {
         CaseDocument document = json.readerFor(CaseDocument.class)
                 .withAttribute(PhotoContent.FOLDER, file.getParent())
                 .readValue(file.toFile());
-        return transactions.execute(status -> enter(document, person, progress));
+        return transactions.execute(status -> enter(document, file.getParent(), person, progress));
     }
 
-    private List<String> enter(CaseDocument document, Person person, ImportProgress progress) {
+    private List<String> enter(CaseDocument document, Path folder, Person person, ImportProgress progress) {
         Instant now = Instant.now();
         if (!CaseDocument.FORMAT.equals(document.format())) {
             throw new UnsuitableException(
@@ -122,7 +123,7 @@ public class CaseImport {
                         + i.photos().map(List::size).orElse(0))
                 .sum());
         return document.installations().stream()
-                .map(i -> enter(i, person, now, progress))
+                .map(i -> enter(i, folder, person, now, progress))
                 .toList();
     }
 
@@ -153,7 +154,7 @@ public class CaseImport {
         record.earlierVisits().ifPresent(all -> requireNoGaps(where + ".earlierVisits", all));
     }
 
-    private String enter(InstallationRecord record, Person person, Instant now, ImportProgress progress) {
+    private String enter(InstallationRecord record, Path folder, Person person, Instant now, ImportProgress progress) {
         String where = "installations." + record.reference();
         RuleBook rules = book(record.ruleBook(), where);
         List<CaseDocument.VisitRecord> visits =
@@ -201,7 +202,7 @@ public class CaseImport {
         }
         for (CaseDocument.PhotoRecord photo : record.photos().orElse(List.of())) {
             progress.step();
-            keep(photo, file, where, person);
+            keep(photo, folder, file, where, person);
         }
         return id;
     }
@@ -296,9 +297,12 @@ public class CaseImport {
         }
     }
 
-    private void keep(CaseDocument.PhotoRecord record, CaseFile file, String where, Person person) {
-        if (record.content() == null || record.addedAt() == null || record.addedBy() == null) {
-            throw new UnsuitableException(where + ".photos", "A photo needs content, addedBy and addedAt.");
+    private void keep(CaseDocument.PhotoRecord record, Path folder, CaseFile file, String where, Person person) {
+        Optional<PhotoContent> content =
+                record.content().or(() -> record.file().map(name -> beside(name, folder, where)));
+        if (content.isEmpty() || record.addedAt() == null || record.addedBy() == null) {
+            throw new UnsuitableException(
+                    where + ".photos", "A photo needs its content or the name of its file, addedBy and addedAt.");
         }
         Optional<String> correction = record.correction().map(number -> corrections.of(file).stream()
                 .filter(c -> c.number() == number)
@@ -309,9 +313,17 @@ public class CaseImport {
         photos.keep(
                 file,
                 new Photos.Hook(record.point(), record.component(), correction),
-                record.content().bytes(),
+                content.get().bytes(),
                 person,
                 new Photos.Origin(record.addedBy(), record.addedAt(), record.takenAt()));
+    }
+
+    private static PhotoContent beside(String name, Path folder, String where) {
+        Path file = folder.resolve(CaseZip.PHOTOS).resolve(Path.of(name).getFileName());
+        if (!name.equals(CaseZip.PHOTOS + file.getFileName()) || !Files.isRegularFile(file)) {
+            throw new UnsuitableException(where + ".photos", "The file " + shortened(name) + " is not there.");
+        }
+        return PhotoContent.in(file);
     }
 
     private void keep(CorrectionRecord c, String installation, Person person) {

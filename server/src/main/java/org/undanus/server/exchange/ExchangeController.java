@@ -2,6 +2,7 @@ package org.undanus.server.exchange;
 
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.io.InputStream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import org.undanus.server.account.Person;
 import org.undanus.server.exchange.Import.ImportView;
 import org.undanus.server.installation.CaseFile;
@@ -59,8 +61,28 @@ class ExchangeController {
                 .body(exchange.export(file, photos, person));
     }
 
-    /** Takes a case file in; how it goes on is asked under its id. */
-    @PostMapping(path = "/imports", consumes = MediaType.APPLICATION_JSON_VALUE)
+    /** The case with its photos as files beside it. */
+    @GetMapping(path = "/installations/{id}/case.zip", produces = "application/zip")
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = "application/zip", schema = @Schema(type = "string", format = "binary")))
+    ResponseEntity<StreamingResponseBody> zip(
+            @PathVariable String id,
+            @RequestParam(defaultValue = "STRIPPED") PhotoChoice photos,
+            @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        String name = file.header().reference().replaceAll("[^A-Za-z0-9-]", "-") + ".zip";
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/zip"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+                .body(exchange.zip(file, photos, person));
+    }
+
+    /** Takes a case file in, as JSON or as ZIP; how it goes on is asked under its id. */
+    @PostMapping(
+            path = "/imports",
+            consumes = {MediaType.APPLICATION_JSON_VALUE, "application/zip"})
     @ResponseStatus(HttpStatus.ACCEPTED)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
             required = true,

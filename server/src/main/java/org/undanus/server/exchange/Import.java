@@ -1,5 +1,7 @@
 package org.undanus.server.exchange;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.List;
 import org.springframework.util.FileSystemUtils;
@@ -28,6 +30,7 @@ final class Import implements ImportProgress {
     private final String id;
     private final Person person;
     private final Path folder;
+    private final long most;
     private State state = State.WAITING;
     private int done;
     private int steps;
@@ -35,7 +38,9 @@ final class Import implements ImportProgress {
     private List<String> installations = List.of();
     private RuntimeException failure;
 
-    Import(String id, Person person, Path folder) {
+    /** @param most bytes of what a packed file may hold */
+    Import(String id, Person person, Path folder, long most) {
+        this.most = most;
         this.id = id;
         this.person = person;
         this.folder = folder;
@@ -48,7 +53,7 @@ final class Import implements ImportProgress {
     void run(CaseImport exchange) {
         try {
             enter(State.READING);
-            List<String> made = exchange.read(folder.resolve("case.json"), person, this);
+            List<String> made = exchange.read(document(), person, this);
             synchronized (this) {
                 installations = made;
                 state = State.DONE;
@@ -63,6 +68,16 @@ final class Import implements ImportProgress {
             throw e;
         } finally {
             FileSystemUtils.deleteRecursively(folder.toFile());
+        }
+    }
+
+    /** What came in, unpacked where it was packed. */
+    private Path document() {
+        Path file = folder.resolve("file");
+        try {
+            return CaseZip.is(file) ? CaseZip.unpack(file, most) : file;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 

@@ -17,6 +17,7 @@ import java.util.concurrent.TimeUnit;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.util.FileSystemUtils;
+import org.springframework.util.unit.DataSize;
 import org.undanus.server.account.Person;
 import org.undanus.server.exchange.Import.ImportView;
 import org.undanus.server.problem.BusyException;
@@ -35,6 +36,7 @@ class Imports {
     private static final int COPIES = 3;
 
     private final Path folder;
+    private final DataSize largest;
     private final RoomOnDisk room;
     private final CaseImport exchange;
     private final Cache<String, Import> known = Caffeine.newBuilder()
@@ -44,7 +46,12 @@ class Imports {
     private final ThreadPoolExecutor one = new ThreadPoolExecutor(
             1, 1, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(WAITING), work -> new Thread(work, "import"));
 
-    Imports(@Value("${undanus.data}") Path data, RoomOnDisk room, CaseImport exchange) {
+    Imports(
+            @Value("${undanus.data}") Path data,
+            @Value("${undanus.largest-case-file}") DataSize largest,
+            RoomOnDisk room,
+            CaseImport exchange) {
+        this.largest = largest;
         this.folder = data.resolve("imports");
         this.room = room;
         this.exchange = exchange;
@@ -63,12 +70,12 @@ class Imports {
         Path own = folder.resolve(id);
         boolean begun = false;
         try {
-            Path file = Files.createDirectories(own).resolve("case.json");
+            Path file = Files.createDirectories(own).resolve("file");
             long size = Files.copy(content, file);
             if (!room.roomFor(COPIES * size)) {
                 throw new DiskFullException();
             }
-            Import made = new Import(id, person, own);
+            Import made = new Import(id, person, own, largest.toBytes());
             known.put(id, made);
             ImportView first = made.view();
             one.execute(() -> made.run(exchange));

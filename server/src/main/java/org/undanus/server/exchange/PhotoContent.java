@@ -38,6 +38,11 @@ final class PhotoContent {
         return new PhotoContent(from);
     }
 
+    /** What lies in a file of its own. */
+    static PhotoContent in(Path file) {
+        return new PhotoContent(() -> Reader.read(file));
+    }
+
     byte[] bytes() {
         return fetched.get();
     }

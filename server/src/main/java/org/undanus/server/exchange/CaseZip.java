@@ -1,0 +1,120 @@
+package org.undanus.server.exchange;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+import org.undanus.server.photo.Photos;
+import org.undanus.server.problem.UnsuitableException;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A case with its pictures in one file: {@code case.json} beside them, each once. See docs/formats/case.md. */
+final class CaseZip {
+    static final String CASE = "case.json";
+    static final String PHOTOS = "photos/";
+
+    private static final Pattern PICTURE = Pattern.compile("photos/[A-Za-z0-9][A-Za-z0-9._-]{0,119}");
+    private static final int MOST_ENTRIES = 20_000;
+    private static final int BUFFER = 1 << 16;
+    /** The first bytes of every such file (APPNOTE 4.3.7). */
+    private static final byte[] SIGNATURE = {'P', 'K', 3, 4};
+
+    /** A picture to be written out, fetched when its turn comes. */
+    record Picture(String name, PhotoContent content) {}
+
+    private CaseZip() {}
+
+    /** Whether a file is one, by its content. */
+    static boolean is(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            return Arrays.equals(in.readNBytes(SIGNATURE.length), SIGNATURE);
+        }
+    }
+
+    static void write(CaseDocument document, List<Picture> pictures, JsonMapper json, OutputStream to)
+            throws IOException {
+        try (ZipOutputStream zip = new ZipOutputStream(to)) {
+            zip.putNextEntry(new ZipEntry(CASE));
+            zip.write(json.writeValueAsBytes(document));
+            zip.closeEntry();
+            for (Picture picture : pictures) {
+                zip.putNextEntry(new ZipEntry(picture.name()));
+                zip.write(picture.content().bytes());
+                zip.closeEntry();
+            }
+        }
+    }
+
+    /**
+     * Unpacks a file beside itself.
+     *
+     * @param most bytes of all it holds, unpacked
+     * @return its case document
+     * @throws UnsuitableException naming what it should not hold, or that it holds too much
+     */
+    static Path unpack(Path file, long most) {
+        Path folder = file.getParent();
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            if (zip.size() > MOST_ENTRIES) {
+                throw new UnsuitableException("zip", "A case file holds " + MOST_ENTRIES + " pictures at most.");
+            }
+            Files.createDirectories(folder.resolve(PHOTOS));
+            Set<String> names = new HashSet<>();
+            long left = most;
+            for (ZipEntry entry : Collections.list(zip.entries())) {
+                String name = entry.getName();
+                boolean document = name.equals(CASE);
+                if (!entry.isDirectory() || !name.equals(PHOTOS)) {
+                    if (!(document || PICTURE.matcher(name).matches()) || !names.add(name)) {
+                        throw new UnsuitableException(
+                                "zip",
+                                "A case file holds case.json and photos/…, each once; this one holds other things too.");
+                    }
+                    long bound = document ? left : Math.min(left, Photos.MOST_BYTES);
+                    left -= unpack(zip, entry, folder.resolve(name), bound, document || left < Photos.MOST_BYTES);
+                }
+            }
+            if (!names.contains(CASE)) {
+                throw new UnsuitableException("zip", "The file holds no case.json.");
+            }
+            return folder.resolve(CASE);
+        } catch (ZipException e) {
+            throw new UnsuitableException("zip", "This ZIP file is damaged: " + e.getMessage() + ".");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** @return how many bytes it had */
+    private static long unpack(ZipFile zip, ZipEntry entry, Path to, long bound, boolean ofAll) throws IOException {
+        long size = 0;
+        byte[] buffer = new byte[BUFFER];
+        try (InputStream in = zip.getInputStream(entry);
+                OutputStream out = Files.newOutputStream(to)) {
+            for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
+                size += read;
+                if (size > bound) {
+                    throw new UnsuitableException(
+                            "zip",
+                            ofAll
+                                    ? "Unpacked the file is larger than what can be imported."
+                                    : "A photo in the file is larger than " + Photos.MOST_BYTES / 1024 + " kB.");
+                }
+                out.write(buffer, 0, read);
+            }
+        }
+        return size;
+    }
+}
