@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from "vue";
+import { computed, nextTick, onScopeDispose, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { api, type Schemas } from "../api/client";
 import { usePlaces, type Place } from "./usePlaces";
+
+/** So many installations are offered at once. */
+const FOUND = 20;
+const PAUSE_MS = 200;
 
 const props = defineProps<{ actions: Place[] }>();
 const router = useRouter();
@@ -39,18 +43,41 @@ async function show() {
   at.value = 0;
   await nextTick();
   setTimeout(() => input.value?.focus(), 50);
+  ask();
+}
+
+/** The register finds what fits; what the page itself offers is found here. */
+function ask() {
+  const asked = words.value;
+  const query = new URLSearchParams({ size: `${FOUND}` });
+  if (asked.trim()) {
+    query.set("words", asked);
+  }
   loading = api
-    .get<Schemas["RegisterEntry"][]>("/api/installations")
-    .then((entries) => {
-      installations.value = entries;
+    .get<Schemas["RegisterPage"]>(`/api/installations?${query.toString()}`)
+    .then((page) => {
+      if (asked === words.value) {
+        installations.value = page.entries;
+      }
     })
     .catch(() => {
       installations.value = [];
     });
 }
 
+let pause: ReturnType<typeof setTimeout> | undefined;
+watch(words, () => {
+  clearTimeout(pause);
+  pause = setTimeout(ask, PAUSE_MS);
+});
+onScopeDispose(() => clearTimeout(pause));
+
 /** Enter pressed before the register has answered waits for it. */
 async function enter() {
+  clearTimeout(pause);
+  if (words.value) {
+    ask();
+  }
   await loading;
   choose(found.value[at.value]);
 }

@@ -105,7 +105,13 @@ async function cancel() {
   </div>
   <label v-else class="button">
     Import a case file
-    <input ref="input" class="visually-hidden" type="file" accept="application/json,.json,application/zip,.zip" @change="take" />
+    <input
+      ref="input"
+      class="visually-hidden"
+      type="file"
+      accept="application/json,.json,application/zip,.zip"
+      @change="take"
+    />
   </label>
 </template>
 

@@ -36,15 +36,18 @@ interface StandingMapper {
             String counts,
             Integer readings) {}
 
-    /** @param crew whose installations alone are looked through, null for all of them */
-    record Filter(String crew, String words, String ofCrew, Integer pressing) {}
+    /**
+     * @param crew whose installations alone are looked through, null for all of them
+     * @param words patterns that must all be found
+     */
+    record Filter(String crew, List<String> words, String ofCrew, Integer pressing) {}
 
     String MATCHING = " <where>"
             + "<if test='f.crew != null'> AND i.crew = #{f.crew}</if>"
             + "<if test='f.ofCrew != null'> AND i.crew = #{f.ofCrew}</if>"
             + "<if test='f.pressing != null'> AND t.pressing = #{f.pressing}</if>"
-            + "<if test='f.words != null'> AND LOWER(i.reference || ' ' || i.title || ' ' || s.name || ' ' || i.system)"
-            + " LIKE #{f.words} ESCAPE '!'</if></where> ";
+            + "<foreach collection='f.words' item='word'> AND LOWER(i.reference || ' ' || i.title || ' ' || s.name || ' ' || i.system)"
+            + " LIKE #{word} ESCAPE '!'</foreach></where> ";
 
     String FROM =
             " FROM installation i JOIN site s ON s.id = i.site_id LEFT JOIN standing t ON t.installation_id = i.id";

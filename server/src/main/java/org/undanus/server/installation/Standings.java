@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
@@ -83,7 +84,7 @@ public class Standings {
     /**
      * A page of the register.
      *
-     * @param words all of them in reference, title, building or system, in this order; empty for any
+     * @param words all of them, wherever in reference, title, building or system; empty for any
      * @param number of the page, from 0
      */
     public Page page(
@@ -103,7 +104,10 @@ public class Standings {
         String own = person.inspects() ? null : person.crew().orElse("");
         Filter filter = new Filter(
                 own,
-                words.isBlank() ? null : "%" + escaped(words.strip().toLowerCase(Locale.ROOT)) + "%",
+                Stream.of(words.toLowerCase(Locale.ROOT).split("\\s+"))
+                        .filter(word -> !word.isEmpty())
+                        .map(word -> "%" + escaped(word) + "%")
+                        .toList(),
                 crew.orElse(null),
                 worst.map(Verdict::ordinal).orElse(null));
         return new Page(
@@ -111,7 +115,7 @@ public class Standings {
                         .map(Standings::listed)
                         .toList(),
                 mapper.count(filter),
-                mapper.count(new Filter(own, null, null, null)),
+                mapper.count(new Filter(own, List.of(), null, null)),
                 outdated,
                 mapper.crews(own));
     }
