@@ -221,17 +221,16 @@ function last(i: Instrument) {
               <strong>{{ view.title }}</strong><br /><span class="quiet">{{ view.kindTitle }}</span>
             </td>
             <td class="mono">
-              <div v-for="channel in view.channels" :key="channel.name">
-                <span v-if="channel.name" class="quiet">{{ channel.name }} </span>{{
-                  channel.accuracy || "–"
-                }}
+              <div v-for="channel in view.channels" :key="channel.name" class="shows">
+                <span v-if="channel.name" class="quiet">{{ channel.name }}:&nbsp;</span
+                >{{ channel.accuracy || "–" }}
               </div>
             </td>
             <td class="mono">
-              <div v-for="channel in view.channels" :key="channel.name">{{ channel.resolution ?? "–" }}</div>
+              <div v-for="channel in view.channels" :key="channel.name" class="shows">{{ channel.resolution ?? "–" }}</div>
             </td>
             <td class="mono">
-              <div v-for="channel in view.channels" :key="channel.name">{{ channel.range ?? "–" }}</div>
+              <div v-for="channel in view.channels" :key="channel.name" class="shows">{{ channel.range ?? "–" }}</div>
             </td>
             <td>
               {{ view.instrument.refrigerants?.join(", ") ?? "–"
@@ -337,6 +336,10 @@ function last(i: Instrument) {
 <style scoped>
 .scroll {
   overflow: auto;
+}
+
+.shows {
+  white-space: nowrap;
 }
 
 .lapsed td {

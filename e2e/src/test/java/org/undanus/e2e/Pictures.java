@@ -82,7 +82,8 @@ public final class Pictures {
         desk.getByText("Stage roof").first().waitFor();
         take(desk, "corrections");
         desk.navigate(address + "/rule-books");
-        desk.getByText("Schools").waitFor();
+        desk.getByText("Sallowmere 2026, plate practice").click();
+        desk.getByText("from Plate practice, general").first().waitFor();
         take(desk, "rule-books");
         desk.navigate(address + "/data-sheets?model=WS-12");
         desk.getByText("Ondrel 4410").first().waitFor();

@@ -134,11 +134,6 @@ public final class Examination {
         return about;
     }
 
-    /** What is judged. */
-    public Subject subject() {
-        return judged;
-    }
-
     /** The unit whose points are read. */
     public Component unit() {
         return facts.component(subject.id()).orElseThrow();

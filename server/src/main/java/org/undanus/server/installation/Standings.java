@@ -36,7 +36,7 @@ public class Standings {
     /** So many are judged again before the register answers. */
     private static final int AT_ONCE = 25;
 
-    private static final int IN_THE_BACKGROUND = 500;
+    private static final int IN_THE_BACKGROUND = 50;
 
     /** What the register is sorted by. */
     public enum Order {
@@ -142,7 +142,7 @@ public class Standings {
     void judgeAgain() {
         String restsOn = restsOn();
         int stored = judgeAgain(restsOn, IN_THE_BACKGROUND);
-        while (stored > 0) {
+        while (stored > 0 && !Thread.currentThread().isInterrupted()) {
             stored = judgeAgain(restsOn, IN_THE_BACKGROUND);
         }
     }
