@@ -142,7 +142,7 @@ class ZipTest {
     @Test
     void aCrewTakesItsOwnCaseOutAndNoOther() {
         Client crew = SERVER.signedIn("dunmarrow");
-        crew.get("/api/installations/" + lead.installation("LH-31") + "/case.zip")
+        crew.get("/api/installations/" + lead.installation("LH-12") + "/case.zip")
                 .expect(404);
         crew.get("/api/installations/" + crew.installation("LH-07") + "/case.zip?photos=NONE")
                 .expect(200);
