@@ -227,10 +227,14 @@ function last(i: Instrument) {
               </div>
             </td>
             <td class="mono">
-              <div v-for="channel in view.channels" :key="channel.name" class="shows">{{ channel.resolution ?? "–" }}</div>
+              <div v-for="channel in view.channels" :key="channel.name" class="shows">
+                {{ channel.resolution ?? "–" }}
+              </div>
             </td>
             <td class="mono">
-              <div v-for="channel in view.channels" :key="channel.name" class="shows">{{ channel.range ?? "–" }}</div>
+              <div v-for="channel in view.channels" :key="channel.name" class="shows">
+                {{ channel.range ?? "–" }}
+              </div>
             </td>
             <td>
               {{ view.instrument.refrigerants?.join(", ") ?? "–"

@@ -47,11 +47,13 @@ public final class SavingLoad {
         List<Future<Void>> all = new ArrayList<>();
         for (int i = 0; i < people; i++) {
             int number = i;
-            Callable<Void> person = () -> {
-                new Person().walk(number);
+            // one after another: so many sign-ins under one name at once are taken for guessing
+            Person person = new Person();
+            Callable<Void> walk = () -> {
+                person.walk(number);
                 return null;
             };
-            all.add(executor.submit(person));
+            all.add(executor.submit(walk));
         }
         try {
             for (Future<Void> one : all) {
