@@ -11,4 +11,3 @@ CREATE TABLE standing (
     counts VARCHAR(100) NOT NULL,
     readings INT NOT NULL
 );
-CREATE INDEX visit_of_installation ON visit (installation_id, sequence);

@@ -94,4 +94,27 @@ class SubjectTest {
                 .asString();
         assertThat(ids(lead.get("/api/installations/" + again).json())).contains("joint-1");
     }
+
+    @Test
+    void aCaseThatNamesTwoThingsAlikeIsRefusedWhole() {
+        Client lead = SERVER.signedIn("lead");
+        String path = "/api/installations/" + lead.installation("LH-31");
+        ObjectNode document =
+                (ObjectNode) lead.get(path + "/case.json").expect(200).json();
+        ObjectNode installation = (ObjectNode) document.at("/installations/0");
+        installation.put("reference", "LH-31-twice");
+        installation.path("readings").forEach(reading -> ((ObjectNode) reading).remove("id"));
+        installation
+                .putArray("subjects")
+                .addObject()
+                .put("id", "line-set-indoor-1")
+                .put("kind", "LINE_SET")
+                .put("title", "Again")
+                .putArray("joins")
+                .add("indoor-1");
+        assertThat(lead.bringIn(document.toString()).expect(422).detail()).contains("share the id line-set-indoor-1");
+        installation.remove("subjects");
+        ((ObjectNode) installation.at("/components/0")).put("id", "system");
+        assertThat(lead.bringIn(document.toString()).expect(422).detail()).contains("share the id system");
+    }
 }

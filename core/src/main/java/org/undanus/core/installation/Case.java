@@ -41,7 +41,9 @@ public record Case(
         added = List.copyOf(added);
         Set<String> seen = new HashSet<>();
         List<Component> known = components;
+        seen.add(Subject.SYSTEM.id());
         components.forEach(component -> requireNew(seen, component.id()));
+        Subject.told(components).forEach(subject -> requireNew(seen, subject.id()));
         added.forEach(subject -> {
             requireNew(seen, subject.id());
             subject.joins().stream()

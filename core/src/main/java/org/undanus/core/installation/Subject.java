@@ -61,7 +61,7 @@ public record Subject(String id, Kind kind, String title, List<String> joins) {
 
     public Subject {
         joins = List.copyOf(joins);
-        if (!id.matches("[a-z][a-z0-9-]{0,39}")) {
+        if (!id.matches("[a-z][a-z0-9-]{0,59}")) {
             throw new IllegalArgumentException(
                     "The id of a " + kind.title() + " is lower-case letters, digits and hyphens, not \"" + id + "\"");
         }
@@ -105,10 +105,9 @@ public record Subject(String id, Kind kind, String title, List<String> joins) {
     private static Subject serving(Kind kind, Component unit, List<String> joins) {
         String name = kind.title().substring(0, 1).toUpperCase(Locale.ROOT)
                 + kind.title().substring(1);
-        String id = kind.key() + "-" + unit.id();
         String title = name + ", " + unit.title();
         return new Subject(
-                id.length() <= 40 ? id : id.substring(0, 40),
+                kind.key() + "-" + unit.id(),
                 kind,
                 title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE),
                 joins);

@@ -82,6 +82,16 @@ class SubjectTest {
         assertThat(facts.subjects(Scope.JOINT)).containsExactly(joint);
         assertThat(facts.subject("joint-1")).contains(joint);
         assertThatThrownBy(() -> facts.withAdded(List.of(joint, joint))).hasMessageContaining("share the id joint-1");
+        Subject told = new Subject("line-set-indoor-1", Subject.Kind.LINE_SET, "Again", List.of("indoor-1"));
+        assertThatThrownBy(() -> facts.withAdded(List.of(told)))
+                .as("what is told already")
+                .hasMessageContaining("share the id line-set-indoor-1");
+        assertThatThrownBy(() -> of(new Component("system", Component.Kind.OUTDOOR, "Unit", true)))
+                .hasMessageContaining("share the id system");
+        Component longest = new Component("i" + "n".repeat(39), Component.Kind.INDOOR_DUCTED, "Unit", true);
+        assertThat(of(OUTDOOR, longest).subjects(Scope.DUCT_SYSTEM))
+                .extracting(Subject::id)
+                .containsExactly("duct-system-" + longest.id());
         Subject lost = new Subject("joint-2", Subject.Kind.JOINT, "Lost", List.of("indoor-9"));
         assertThatThrownBy(() -> facts.withAdded(List.of(lost))).hasMessageContaining("indoor-9");
         assertThatThrownBy(() -> new Subject("Joint", Subject.Kind.JOINT, "x", List.of()))

@@ -24,6 +24,7 @@ import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
+import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Site;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judge;
@@ -84,6 +85,11 @@ public class CaseFiles {
                 throw new UnsuitableException("components", "A system holds 1 to " + MOST_UNITS + " units.");
             }
             requireDay(visitedOn);
+            try {
+                new Case(new Site(building, Length.ofMetres(elevation)), components, DataSheets.NONE, visitedOn);
+            } catch (IllegalArgumentException e) {
+                throw new UnsuitableException("components", e.getMessage() + ".");
+            }
         }
 
         private static void requireText(String field, String text, int most) {

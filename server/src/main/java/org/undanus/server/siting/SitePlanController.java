@@ -196,7 +196,8 @@ class SitePlanController {
                         s.drawing("Site", frame.or(() -> Optional.of(s.whole()).filter(all -> whole)), chosen)));
         return new TrialView(
                 figure.map(f -> FigureView.of(f, system, width, height)),
-                SiteFigure.overlaps(then.facts(), then.evidence(), plan),
+                site.map(SiteFigure::overlaps)
+                        .orElseGet(() -> SiteFigure.overlaps(then.facts(), then.evidence(), plan)),
                 site.map(s -> cure(s.cure(), system)),
                 sited(then, system),
                 then.judgements().of(Station.SITING).stream()

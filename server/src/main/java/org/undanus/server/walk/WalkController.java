@@ -42,7 +42,7 @@ class WalkController {
     record TypedReading(
             @NotNull(message = "is missing") UUID id,
             @NotBlank(message = "is empty") @Size(max = 80, message = "is no point") String point,
-            @NotBlank(message = "is empty") @Size(max = 40, message = "is no unit") String component,
+            @NotBlank(message = "is empty") @Size(max = 60, message = "is no unit or part") String component,
             @NotNull(message = "is missing") @Size(max = 400, message = "is longer than a reading can be") String typed,
             Optional<@Size(max = 60, message = "is no instrument") String> instrument,
             @NotNull(message = "is missing") Grade grade,
