@@ -81,6 +81,7 @@ class ArchitectureTest {
                 "java..",
                 "org.undanus.core..",
                 "com.github.benmanes.caffeine..",
+                "de.siegmar.fastcsv..",
                 "org.hipparchus..",
                 "org.locationtech.jts..",
                 "org.snakeyaml.engine..");

@@ -59,6 +59,7 @@ public final class CaseFixture {
     private boolean replacement;
     private Toolcase toolcase = Toolcase.EMPTY;
     private Optional<SitePlan> plan = Optional.empty();
+    private final KnownTraces traces = new KnownTraces();
     private Length elevation = Length.ofMetres(0);
 
     public static DataSheet outdoorSheet() {
@@ -154,7 +155,7 @@ public final class CaseFixture {
     private CaseFixture read(String pointId, String component, String typed, Grade grade, Optional<String> instrument) {
         Point point = Walk.point(pointId).orElseThrow(() -> new IllegalArgumentException("No point " + pointId));
         var understood = Entry.understand(
-                point, typed, accuracies.getOrDefault(point.instrument(), rules.accuracy(point.instrument())));
+                point, typed, accuracies.getOrDefault(point.instrument(), rules.accuracy(point.instrument())), traces);
         readings.add(new Reading(
                 new UUID(0, readings.size()),
                 new PointKey(pointId, point.scope().ofSystem() ? PointKey.SYSTEM : component),
@@ -167,6 +168,18 @@ public final class CaseFixture {
                 Instant.EPOCH,
                 stage));
         return this;
+    }
+
+    /** Reads a logger's file. */
+    public CaseFixture logged(String pointId, String component, String csv) {
+        Point point = Walk.point(pointId).orElseThrow(() -> new IllegalArgumentException("No point " + pointId));
+        return read(pointId, component, traces.add(point, csv).sha256(), Grade.LOGGED);
+    }
+
+    /** The same with an instrument of the toolcase. */
+    public CaseFixture loggedWith(String instrument, String pointId, String component, String csv) {
+        Point point = Walk.point(pointId).orElseThrow(() -> new IllegalArgumentException("No point " + pointId));
+        return read(pointId, component, traces.add(point, csv).sha256(), Grade.LOGGED, Optional.of(instrument));
     }
 
     public CaseFixture outdoor(String point, String typed) {
@@ -218,7 +231,8 @@ public final class CaseFixture {
                 replacement,
                 toolcase,
                 plan,
-                List.of());
+                List.of(),
+                traces);
     }
 
     public Evidence evidence() {

@@ -63,7 +63,8 @@ public final class RandomCases {
                 random.nextBoolean(),
                 Toolcase.EMPTY,
                 random.nextInt(3) == 0 ? Optional.of(site(random)) : Optional.empty(),
-                List.of());
+                List.of(),
+                KnownTraces.ANY);
     }
 
     private static SitePlan site(Random random) {
@@ -220,6 +221,7 @@ public final class RandomCases {
                 LocalDate first = LocalDate.of(1950 + random.nextInt(151), 1 + random.nextInt(12), 1);
                 yield new Value.Within(first, first.plusDays(27));
             }
+            case CURVE -> new Value.Logged(KnownTraces.random(point, random));
         };
     }
 

@@ -2,6 +2,7 @@ package org.undanus.core.drawing;
 
 import java.util.Optional;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
@@ -26,7 +27,7 @@ public record Standing(
     }
 
     /** Of what a requirement says of a unit; not shown where it says nothing. */
-    public static Standing of(Judgements judgements, String requirement, String component) {
+    public static Standing of(Judgements judgements, About requirement, String component) {
         return judgements.find(requirement, component).map(Standing::of).orElse(of(Verdict.NOT_SHOWN));
     }
 

@@ -7,6 +7,7 @@ import java.time.Month;
 import java.time.YearMonth;
 import java.time.temporal.IsoFields;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -14,6 +15,7 @@ import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.quantity.Years;
 
 /** Takes what a person typed on a line and says what it means, or why it cannot be taken. */
 public final class Entry {
@@ -44,11 +46,6 @@ public final class Entry {
     private static final Pattern NAMED_MONTH =
             Pattern.compile(NAMES + "[-\\s,/]*(\\d{4})|(\\d{4})[-\\s,/]*" + NAMES, Pattern.CASE_INSENSITIVE);
 
-    /** Machines of the kind judged here are dated within these years. */
-    private static final int FIRST_YEAR = 1950;
-
-    private static final int LAST_YEAR = 2100;
-
     private Entry() {}
 
     /**
@@ -56,13 +53,29 @@ public final class Entry {
      * @throws IllegalArgumentException with a sentence that says what is expected
      */
     public static Understood understand(Point point, String typed, Accuracy accuracy) {
+        return understand(point, typed, accuracy, Traces.NONE);
+    }
+
+    /**
+     * @param traces where the curve is found that a digest names
+     * @throws IllegalArgumentException with a sentence that says what is expected
+     */
+    public static Understood understand(Point point, String typed, Accuracy accuracy, Traces traces) {
         return switch (point.kind()) {
             case QUANTITY -> quantity(point, typed, accuracy);
             case CHOICE -> new Understood(new Value.Chosen(option(point, typed)), "", true);
             case YES_NO -> new Understood(new Value.Affirmed(yes(typed)), "", true);
             case TEXT -> new Understood(new Value.Written(text(typed)), "", true);
             case MONTH -> new Understood(period(typed), "", true);
+            case CURVE -> curve(point, traces.find(typed.strip()));
         };
+    }
+
+    private static Understood curve(Point point, Optional<Trace> found) {
+        Trace trace = found.filter(t -> t.dimension() == point.dimension().orElseThrow())
+                .orElseThrow(() -> new Unsuitable("Choose the logger's file."));
+        boolean plausible = point.plausible(trace.least()) && point.plausible(trace.most());
+        return new Understood(new Value.Logged(trace), trace.unit().symbol(), plausible);
     }
 
     private static Understood quantity(Point point, String typed, Accuracy accuracy) {
@@ -167,7 +180,7 @@ public final class Entry {
     }
 
     private static int inUse(int year) {
-        if (year < FIRST_YEAR || year > LAST_YEAR) {
+        if (!Years.OF_MACHINES.hold(year)) {
             throw new DateTimeException("no year of a machine");
         }
         return year;

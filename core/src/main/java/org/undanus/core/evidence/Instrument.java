@@ -10,6 +10,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Years;
 
 /**
  * One instrument of the toolcase.
@@ -32,14 +33,10 @@ public record Instrument(
 
     /** @param months for how long it holds */
     public record Calibration(LocalDate on, int months, String certificate) {
-        private static final int FIRST_YEAR = 1950;
-        private static final int LAST_YEAR = 2100;
-
         public Calibration {
             Objects.requireNonNull(on);
-            if (on.getYear() < FIRST_YEAR || on.getYear() > LAST_YEAR) {
-                throw new IllegalArgumentException(
-                        "A calibration lies in the years " + FIRST_YEAR + " to " + LAST_YEAR + ".");
+            if (!Years.OF_MACHINES.hold(on)) {
+                throw new IllegalArgumentException("A calibration lies in " + Years.OF_MACHINES + ".");
             }
             if (months < 1 || months > 120) {
                 throw new IllegalArgumentException("A calibration holds for 1 to 120 months.");
@@ -55,13 +52,13 @@ public record Instrument(
     /**
      * What an instrument is used for.
      *
-     * @param value the reading, where it is a quantity
+     * @param shown what it showed: the reading, of a curve its least and its most; nothing where it is no quantity
      * @param refrigerant in the system, where known
      * @param highSide the highest pressure the system is tested at, where known
      */
     public record Use(
             LocalDate on,
-            Optional<Quantity> value,
+            List<Quantity> shown,
             Optional<String> refrigerant,
             boolean flammable,
             Optional<GaugePressure> highSide) {}
@@ -110,8 +107,10 @@ public record Instrument(
         if (lapsed.isPresent()) {
             return lapsed;
         }
-        Optional<Text> outside = use.value.flatMap(this::outside);
-        return outside.isPresent() ? outside : unrated(use);
+        return use.shown.stream()
+                .flatMap(value -> outside(value).stream())
+                .findFirst()
+                .or(() -> unrated(use));
     }
 
     private Optional<Text> outside(Quantity value) {

@@ -2,38 +2,13 @@ package org.undanus.core.evidence;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.undanus.core.quantity.Dimension;
 
 /**
- * Something that can be read on a system: a line of the walk.
- *
- * @param id stable name, {@code station.point}
- * @param title what the line is called
- * @param how how to read it
- * @param caution what could hurt, empty where nothing does
- * @param dimension for quantities
- * @param options for choices, in the order shown
- * @param least smallest plausible value in SI; outside, the screen asks once
- * @param most largest plausible value in SI
- * @param optional whether the station can be complete without it
- * @param due the first stage at which it has to be read
- * @param hidden whether it is out of sight once walls and covers are closed
+ * Something that can be read on a system: a line of the walk. A constant; two are the same where they have the same id.
  */
-public record Point(
-        String id,
-        Kind kind,
-        Scope scope,
-        String title,
-        String how,
-        String caution,
-        Optional<Dimension> dimension,
-        List<String> options,
-        InstrumentKind instrument,
-        double least,
-        double most,
-        boolean optional,
-        Stage due,
-        boolean hidden) {
+public final class Point {
 
     /** How many times wider than plausible the range of possible values is. */
     private static final double WIDER = 100;
@@ -44,107 +19,205 @@ public record Point(
         CHOICE,
         YES_NO,
         TEXT,
-        MONTH
+        MONTH,
+        CURVE
     }
 
-    private static Point plain(String id, Kind kind, Scope scope, String title, String how) {
-        return made(id, kind, scope, title, how, Optional.empty(), List.of(), 0, 0);
+    private final String id;
+    private final Kind kind;
+    private final Scope scope;
+    private final String title;
+    private final String how;
+    // what follows is set while a point is being made and never after
+    private String caution = "";
+    private Optional<Dimension> dimension = Optional.empty();
+    private List<String> options = List.of();
+    private InstrumentKind instrument = InstrumentKind.READ_OFF;
+    private double least;
+    private double most;
+    private boolean optional;
+    private Stage due = Stage.FINAL;
+    private boolean hidden;
+
+    private Point(String id, Kind kind, Scope scope, String title, String how) {
+        this.id = id;
+        this.kind = kind;
+        this.scope = scope;
+        this.title = title;
+        this.how = how;
     }
 
-    private static Point made(
+    private Point changed(Consumer<Point> change) {
+        Point other = new Point(id, kind, scope, title, how);
+        other.caution = caution;
+        other.dimension = dimension;
+        other.options = options;
+        other.instrument = instrument;
+        other.least = least;
+        other.most = most;
+        other.optional = optional;
+        other.due = due;
+        other.hidden = hidden;
+        change.accept(other);
+        return other;
+    }
+
+    private static Point ranging(
             String id,
             Kind kind,
             Scope scope,
+            Dimension dimension,
             String title,
             String how,
-            Optional<Dimension> dimension,
-            List<String> options,
             double least,
             double most) {
-        return new Point(
-                id,
-                kind,
-                scope,
-                title,
-                how,
-                "",
-                dimension,
-                List.copyOf(options),
-                InstrumentKind.READ_OFF,
-                least,
-                most,
-                false,
-                Stage.FINAL,
-                false);
+        return new Point(id, kind, scope, title, how).changed(point -> {
+            point.dimension = Optional.of(dimension);
+            point.least = least;
+            point.most = most;
+        });
     }
 
     /** @param least smallest plausible value in SI */
     public static Point quantity(
             String id, Scope scope, Dimension dimension, String title, String how, double least, double most) {
-        return made(id, Kind.QUANTITY, scope, title, how, Optional.of(dimension), List.of(), least, most);
+        return ranging(id, Kind.QUANTITY, scope, dimension, title, how, least, most);
+    }
+
+    /** The course of a quantity over time, from a logger. */
+    public static Point curve(
+            String id, Scope scope, Dimension dimension, String title, String how, double least, double most) {
+        return ranging(id, Kind.CURVE, scope, dimension, title, how, least, most);
     }
 
     public static Point choice(String id, Scope scope, String title, String how, List<String> options) {
-        return made(id, Kind.CHOICE, scope, title, how, Optional.empty(), options, 0, 0);
+        return new Point(id, Kind.CHOICE, scope, title, how).changed(point -> point.options = List.copyOf(options));
     }
 
     public static Point yesNo(String id, Scope scope, String title, String how) {
-        return plain(id, Kind.YES_NO, scope, title, how);
+        return new Point(id, Kind.YES_NO, scope, title, how);
     }
 
     public static Point text(String id, Scope scope, String title, String how) {
-        return plain(id, Kind.TEXT, scope, title, how);
+        return new Point(id, Kind.TEXT, scope, title, how);
     }
 
     /** A month or week, as stamped on plates. */
     public static Point month(String id, Scope scope, String title, String how) {
-        return plain(id, Kind.MONTH, scope, title, how);
+        return new Point(id, Kind.MONTH, scope, title, how);
     }
 
     public Point with(InstrumentKind usual) {
-        return changed(caution, usual, optional, due, hidden);
+        return changed(point -> point.instrument = usual);
     }
 
     public Point withCaution(String words) {
-        return changed(words, instrument, optional, due, hidden);
+        return changed(point -> point.caution = words);
     }
 
     public Point asOptional() {
-        return changed(caution, instrument, true, due, hidden);
+        return changed(point -> point.optional = true);
     }
 
     /** The same, to be read from this stage on. */
     public Point dueAt(Stage first) {
-        return changed(caution, instrument, optional, first, hidden);
+        return changed(point -> point.due = first);
     }
 
     /** The same, to be read before walls and covers are closed. */
     public Point hiddenLater() {
-        return changed(caution, instrument, optional, Stage.BEFORE_COVER, true);
+        return changed(point -> {
+            point.due = Stage.BEFORE_COVER;
+            point.hidden = true;
+        });
     }
 
-    private Point changed(
-            String newCaution, InstrumentKind usual, boolean newOptional, Stage first, boolean newHidden) {
-        return new Point(
-                id,
-                kind,
-                scope,
-                title,
-                how,
-                newCaution,
-                dimension,
-                options,
-                usual,
-                least,
-                most,
-                newOptional,
-                first,
-                newHidden);
+    /** Stable name, {@code station.point}. */
+    public String id() {
+        return id;
+    }
+
+    public Kind kind() {
+        return kind;
+    }
+
+    public Scope scope() {
+        return scope;
+    }
+
+    /** What the line is called. */
+    public String title() {
+        return title;
+    }
+
+    /** How to read it. */
+    public String how() {
+        return how;
+    }
+
+    /** What could hurt, empty where nothing does. */
+    public String caution() {
+        return caution;
+    }
+
+    /** Of quantities and curves. */
+    public Optional<Dimension> dimension() {
+        return dimension;
+    }
+
+    /** Of choices, in the order shown. */
+    public List<String> options() {
+        return options;
+    }
+
+    /** The usual kind. */
+    public InstrumentKind instrument() {
+        return instrument;
+    }
+
+    /** Smallest plausible value in SI; outside, the screen asks once. */
+    public double least() {
+        return least;
+    }
+
+    /** Largest plausible value in SI. */
+    public double most() {
+        return most;
+    }
+
+    /** Whether the station can be complete without it. */
+    public boolean optional() {
+        return optional;
+    }
+
+    /** The first stage at which it has to be read. */
+    public Stage due() {
+        return due;
+    }
+
+    /** Whether it is out of sight once walls and covers are closed. */
+    public boolean hidden() {
+        return hidden;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Point point && point.id.equals(id);
+    }
+
+    @Override
+    public int hashCode() {
+        return id.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return id;
     }
 
     /** Whether a value is within what is usual; outside, the screen asks once. */
     public boolean plausible(double si) {
-        return kind != Kind.QUANTITY || (si >= least && si <= most);
+        return !measured() || (si >= least && si <= most);
     }
 
     /**
@@ -152,8 +225,7 @@ public record Point(
      * negative stays so. What is not possible is refused, and cannot be confirmed.
      */
     public boolean possible(double si) {
-        return kind != Kind.QUANTITY
-                || (si >= lowestPossible() && si <= highestPossible() && (!counted() || whole(si)));
+        return !measured() || (si >= lowestPossible() && si <= highestPossible() && (!counted() || whole(si)));
     }
 
     /** In SI. */
@@ -172,6 +244,10 @@ public record Point(
     /** Things, which come whole. */
     public boolean counted() {
         return dimension.filter(Dimension.COUNT::equals).isPresent();
+    }
+
+    private boolean measured() {
+        return kind == Kind.QUANTITY || kind == Kind.CURVE;
     }
 
     private static boolean whole(double si) {

@@ -26,6 +26,9 @@ public sealed interface Value {
     /** Some day of a period: a plate tells the month or week only. */
     record Within(LocalDate first, LocalDate last) implements Value {}
 
+    /** The course of something over time, in a file of its own. */
+    record Logged(Trace trace) implements Value {}
+
     /**
      * A kept reading that this version can no longer take: an option it does not know, a value that cannot be. It shows
      * nothing and stays visible with its text.

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Toolcase;
+import org.undanus.core.evidence.Traces;
 
 /**
  * The facts that stay put while readings come in.
@@ -19,6 +20,7 @@ import org.undanus.core.evidence.Toolcase;
  * @param toolcase the instruments readings may have been taken with
  * @param plan the drawing of the site, where one has been made
  * @param added subjects that cannot be told from the units
+ * @param traces the curves logged here
  */
 public record Case(
         Site site,
@@ -29,11 +31,22 @@ public record Case(
         boolean replacement,
         Toolcase toolcase,
         Optional<SitePlan> plan,
-        List<Subject> added) {
+        List<Subject> added,
+        Traces traces) {
 
     /** A new installation at its final visit. */
     public Case(Site site, List<Component> components, DataSheets sheets, LocalDate on) {
-        this(site, components, sheets, on, Stage.FINAL, false, Toolcase.EMPTY, Optional.empty(), List.of());
+        this(
+                site,
+                components,
+                sheets,
+                on,
+                Stage.FINAL,
+                false,
+                Toolcase.EMPTY,
+                Optional.empty(),
+                List.of(),
+                Traces.NONE);
     }
 
     public Case {
@@ -58,15 +71,15 @@ public record Case(
     }
 
     public Case with(DataSheets others) {
-        return new Case(site, components, others, on, stage, replacement, toolcase, plan, added);
+        return new Case(site, components, others, on, stage, replacement, toolcase, plan, added, traces);
     }
 
     public Case with(SitePlan drawn) {
-        return new Case(site, components, sheets, on, stage, replacement, toolcase, Optional.of(drawn), added);
+        return new Case(site, components, sheets, on, stage, replacement, toolcase, Optional.of(drawn), added, traces);
     }
 
     public Case withAdded(List<Subject> others) {
-        return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, others);
+        return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, others, traces);
     }
 
     private static void requireNew(Set<String> seen, String id) {

@@ -2,6 +2,7 @@ package org.undanus.core.judgement;
 
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.evidence.Evidence;
@@ -11,6 +12,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Stage;
+import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.Case;
@@ -84,13 +86,23 @@ final class Admission {
             basis.dependOn(new PointKey(PlatePoints.REFRIGERANT.id(), unit.id()));
             basis.dependOn(new PointKey(PlatePoints.HIGH_SIDE_TEST_PRESSURE.id(), unit.id()));
         });
-        Optional<Quantity> value =
-                reading.value() instanceof Value.Measured m ? Optional.of(m.quantity()) : Optional.empty();
-        return use(facts, evidence, value, LocalDate.ofInstant(reading.at(), ZoneOffset.UTC));
+        return use(facts, evidence, shown(reading.value()), LocalDate.ofInstant(reading.at(), ZoneOffset.UTC));
+    }
+
+    private static List<Quantity> shown(Value value) {
+        if (value instanceof Value.Measured measured) {
+            return List.of(measured.quantity());
+        }
+        if (value instanceof Value.Logged logged) {
+            Trace trace = logged.trace();
+            return List.of(
+                    trace.dimension().of(trace.least()), trace.dimension().of(trace.most()));
+        }
+        return List.of();
     }
 
     /** What an instrument would be used for on this system. */
-    static Instrument.Use use(Case facts, Evidence evidence, Optional<Quantity> value, LocalDate on) {
+    static Instrument.Use use(Case facts, Evidence evidence, List<Quantity> shown, LocalDate on) {
         Optional<String> outdoor = facts.outdoorUnit().map(Component::id);
         Optional<String> refrigerant = outdoor.flatMap(
                         id -> evidence.standing(new PointKey(PlatePoints.REFRIGERANT.id(), id), Value.Chosen.class))
@@ -102,6 +114,6 @@ final class Admission {
                 .flatMap(Refrigerant::named)
                 .map(Refrigerant::flammable)
                 .orElse(false);
-        return new Instrument.Use(on, value, refrigerant, flammable, highSide);
+        return new Instrument.Use(on, shown, refrigerant, flammable, highSide);
     }
 }

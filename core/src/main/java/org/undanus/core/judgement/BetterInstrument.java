@@ -41,7 +41,7 @@ public final class BetterInstrument {
                         value.dimension(),
                         FieldUnit.size(value, reading.unit()),
                         comparison.allowed(),
-                        Admission.use(facts, evidence, Optional.of(value), on))
+                        Admission.use(facts, evidence, List.of(value), on))
                 .stream()
                 .filter(instrument -> !reading.instrument().equals(Optional.of(instrument.id())))
                 .toList();

@@ -17,6 +17,7 @@ import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
@@ -25,6 +26,7 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetFigure;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
@@ -166,6 +168,11 @@ public final class Examination {
         return given.map(quantity -> new Value.Measured(quantity, 0, 0));
     }
 
+    /** The curve logged, where there is one. */
+    public Optional<Trace> curve(Point point) {
+        return value(point).map(v -> ((Value.Logged) v).trace());
+    }
+
     /** The number in SI, where the point has been read. */
     public Optional<Double> number(Point point) {
         return measured(point).map(m -> m.quantity().si());
@@ -252,14 +259,23 @@ public final class Examination {
     /** The step a measured point was read in, SI: of the digits written or the instrument's display, whichever is coarser. */
     public double step(Point point) {
         Value.Measured read = need(point);
+        return step(point, read.quantity().dimension(), read.resolution());
+    }
+
+    /** The same of a curve. */
+    public double step(Point point, Trace trace) {
+        return step(point, trace.dimension(), trace.resolution());
+    }
+
+    private double step(Point point, Dimension dimension, double written) {
         double display = evidence.latest(key(point))
                 .flatMap(Reading::instrument)
                 .flatMap(facts.toolcase()::find)
-                .flatMap(instrument -> instrument.channel(read.quantity().dimension()))
+                .flatMap(instrument -> instrument.channel(dimension))
                 .map(Channel::accuracy)
                 .orElseGet(() -> rules.accuracy(point.instrument()))
                 .resolution();
-        return Math.max(display, read.resolution());
+        return Math.max(display, written);
     }
 
     /**
@@ -312,6 +328,11 @@ public final class Examination {
     /** The points among these that have not been read well enough. */
     public List<Point> missing(Point... points) {
         return Arrays.stream(points).filter(point -> !has(point)).toList();
+    }
+
+    /** Whether a point was read, but not so that it can be judged by. */
+    public boolean doubted(Point point) {
+        return !has(point) && setAside.containsKey(key(point));
     }
 
     /** A judgement being put together. */

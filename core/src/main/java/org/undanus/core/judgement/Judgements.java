@@ -2,6 +2,7 @@ package org.undanus.core.judgement;
 
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.evidence.Point;
 
 /** All judgements of a case, to look things up in. */
 public record Judgements(List<Judgement> all) {
@@ -9,15 +10,20 @@ public record Judgements(List<Judgement> all) {
         all = List.copyOf(all);
     }
 
-    public Optional<Judgement> find(String requirement, String component) {
+    /** What a requirement says of a unit; empty where it is not judged for it. */
+    public Optional<Judgement> find(About requirement, String component) {
+        return find(requirement.id(), component);
+    }
+
+    /** The same of a requirement that one look at a point settles, which goes by the point's name. */
+    public Optional<Judgement> find(Point observed, String component) {
+        return find(observed.id(), component);
+    }
+
+    private Optional<Judgement> find(String requirement, String component) {
         return all.stream()
                 .filter(j -> j.about().id().equals(requirement) && j.component().equals(component))
                 .findFirst();
-    }
-
-    /** Not shown where the requirement was not judged for this unit. */
-    public Verdict verdict(String requirement, String component) {
-        return find(requirement, component).map(Judgement::verdict).orElse(Verdict.NOT_SHOWN);
     }
 
     public List<Judgement> of(Station station) {

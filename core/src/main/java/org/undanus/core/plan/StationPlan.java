@@ -1,6 +1,7 @@
 package org.undanus.core.plan;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.evidence.Evidence;
@@ -9,6 +10,7 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Station;
+import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.RuleBook;
 
 /**
@@ -17,9 +19,17 @@ import org.undanus.core.rules.RuleBook;
  * @param points the lines in the order they are read
  * @param figures what it draws, in the order it is shown
  * @param aids what else is worked with here
+ * @param sizes the lists of standard sizes a rule book must give for it
+ * @param tables the tables a rule book chooses between, with what they may be
  */
 public record StationPlan(
-        Station station, List<Point> points, List<Requirement> requirements, List<Figures> figures, Set<Aid> aids) {
+        Station station,
+        List<Point> points,
+        List<Requirement> requirements,
+        List<Figures> figures,
+        Set<Aid> aids,
+        Map<String, Dimension> sizes,
+        Map<String, Set<String>> tables) {
 
     /** What a station is worked with besides its lines and figures. */
     public enum Aid {
@@ -34,20 +44,32 @@ public record StationPlan(
         requirements = List.copyOf(requirements);
         figures = List.copyOf(figures);
         aids = Set.copyOf(aids);
+        sizes = Map.copyOf(sizes);
+        tables = Map.copyOf(tables);
     }
 
     public StationPlan(Station station, List<Point> points, List<Requirement> requirements) {
-        this(station, points, requirements, List.of(), Set.of());
+        this(station, points, requirements, List.of(), Set.of(), Map.of(), Map.of());
     }
 
     /** The same with its figures. */
     public StationPlan drawnBy(Figures... drawn) {
-        return new StationPlan(station, points, requirements, List.of(drawn), aids);
+        return new StationPlan(station, points, requirements, List.of(drawn), aids, sizes, tables);
     }
 
     /** The same with an aid. */
     public StationPlan with(Aid aid) {
-        return new StationPlan(station, points, requirements, figures, Set.of(aid));
+        return new StationPlan(station, points, requirements, figures, Set.of(aid), sizes, tables);
+    }
+
+    /** The same with a list of standard sizes. */
+    public StationPlan sizes(String list, Dimension dimension) {
+        return new StationPlan(station, points, requirements, figures, aids, Map.of(list, dimension), tables);
+    }
+
+    /** The same with tables to choose between. */
+    public StationPlan tables(Map<String, Set<String>> choices) {
+        return new StationPlan(station, points, requirements, figures, aids, sizes, choices);
     }
 
     /** Every drawing of it. */

@@ -245,6 +245,13 @@ public record FieldUnit(
     }
 
     /** The longest spelling that stands at this place of the text and belongs to the dimension. */
+    /** The unit that a text names, and nothing else. */
+    public static Optional<FieldUnit> named(Dimension dimension, String text) {
+        return at(text, 0, dimension)
+                .filter(found -> found.text().length() == text.length())
+                .map(UnitSpelling.Found::unit);
+    }
+
     static Optional<UnitSpelling.Found> at(String text, int position, Dimension dimension) {
         List<UnitSpelling> known = SPELLINGS.getOrDefault(dimension, List.of());
         return Optional.ofNullable(UnitSpelling.longest(known, text, position));
@@ -264,7 +271,8 @@ public record FieldUnit(
         return number.step() * Math.abs(factor);
     }
 
-    double toSi(double typed) {
+    /** A value written in this unit, in SI. */
+    public double toSi(double typed) {
         return typed * factor + offset;
     }
 

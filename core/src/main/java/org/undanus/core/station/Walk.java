@@ -15,7 +15,6 @@ import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.Vocabulary;
 import org.undanus.core.station.access.Access;
 import org.undanus.core.station.electrical.Electrical;
@@ -58,10 +57,10 @@ public final class Walk {
         return VOCABULARY;
     }
 
-    private static Map<String, Dimension> sizeLists() {
-        Map<String, Dimension> lists = new LinkedHashMap<>(Papers.sizeLists());
-        lists.putAll(Electrical.sizeLists());
-        return lists;
+    private static <V> Map<String, V> merged(List<StationPlan> plans, Function<StationPlan, Map<String, V>> part) {
+        return plans.stream()
+                .flatMap(plan -> part.apply(plan).entrySet().stream())
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     private static Vocabulary vocabularyOf(List<StationPlan> plans) {
@@ -76,8 +75,8 @@ public final class Walk {
                 abouts.stream().flatMap(about -> about.limits().stream()).toList(),
                 abouts.stream().flatMap(about -> about.settings().stream()).toList(),
                 abouts.stream().flatMap(about -> about.topic().stream()).toList(),
-                sizeLists(),
-                Electrical.tables(),
+                merged(plans, StationPlan::sizes),
+                merged(plans, StationPlan::tables),
                 gradeable);
     }
 }

@@ -37,7 +37,7 @@ class InstrumentTest {
     private static Instrument.Use use(String on, String refrigerant, boolean flammable, double highSide) {
         return new Instrument.Use(
                 LocalDate.parse(on),
-                Optional.of(GaugePressure.ofPascals(2e6)),
+                List.of(GaugePressure.ofPascals(2e6)),
                 Optional.of(refrigerant),
                 flammable,
                 Optional.of(GaugePressure.ofPascals(highSide)));
@@ -86,8 +86,7 @@ class InstrumentTest {
         Instrument usual = Instrument.plain("b", "Usual", InstrumentKind.TAPE, Accuracy.ofConstant(0.003));
         Instrument other = Instrument.plain("c", "Level", InstrumentKind.LEVEL, Accuracy.ofConstant(0.0001));
         Toolcase toolcase = new Toolcase(List.of(usual, other, fine));
-        Instrument.Use use =
-                new Instrument.Use(LocalDate.EPOCH, Optional.empty(), Optional.empty(), false, Optional.empty());
+        Instrument.Use use = new Instrument.Use(LocalDate.EPOCH, List.of(), Optional.empty(), false, Optional.empty());
         assertThat(toolcase.goodEnough(InstrumentKind.TAPE, Dimension.LENGTH, 1, 0.004, use))
                 .containsExactly(fine, usual);
         assertThat(toolcase.goodEnough(InstrumentKind.TAPE, Dimension.LENGTH, 1, 0.002, use))
@@ -133,8 +132,7 @@ class InstrumentTest {
     }
 
     private static Optional<String> unfit(Quantity read) {
-        return SET.unfit(new Instrument.Use(
-                        LocalDate.EPOCH, Optional.of(read), Optional.empty(), false, Optional.empty()))
+        return SET.unfit(new Instrument.Use(LocalDate.EPOCH, List.of(read), Optional.empty(), false, Optional.empty()))
                 .map(Object::toString);
     }
 

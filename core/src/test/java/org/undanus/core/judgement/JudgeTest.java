@@ -221,7 +221,8 @@ class JudgeTest {
                     plain.replacement(),
                     new Toolcase(List.of(RATED)),
                     plain.plan(),
-                    plain.added());
+                    plain.added(),
+                    plain.traces());
             List<Reading> readings = new ArrayList<>();
             List<Reading> offered =
                     new ArrayList<>(RandomCases.evidence(random, facts).readings());

@@ -28,11 +28,14 @@ import org.undanus.core.rules.LimitKey;
  * access to equipment; the geometry is that of {@link PassageFit}.
  */
 final class LargestPiece implements Requirement {
-    static final String ID = "access.largest-piece";
-
-    private static final LimitKey LIMIT = new LimitKey(ID, Dimension.LENGTH, "Room to spare at the opening");
-    private static final About ABOUT = About.of(
-                    ID, Station.ACCESS, Scope.INDOOR_UNIT, "Unit goes through the opening", Severity.PERFORMANCE)
+    private static final LimitKey LIMIT =
+            new LimitKey("access.largest-piece", Dimension.LENGTH, "Room to spare at the opening");
+    static final About ABOUT = About.of(
+                    "access.largest-piece",
+                    Station.ACCESS,
+                    Scope.INDOOR_UNIT,
+                    "Unit goes through the opening",
+                    Severity.PERFORMANCE)
             .sources("Adopted mechanical code, access to equipment", "Rectangles in rectangles, Math. Mag. 73 (2000)")
             .needs(OPENING_WIDTH, OPENING_HEIGHT)
             .limits(LIMIT);

@@ -65,7 +65,7 @@ final class WayFigure {
 
     private List<Space> spaces(Case facts) {
         Stream<Judgement> pieces =
-                facts.components().stream().flatMap(unit -> judgements.find(LargestPiece.ID, unit.id()).stream());
+                facts.components().stream().flatMap(unit -> judgements.find(LargestPiece.ABOUT, unit.id()).stream());
         List<Space> spaces = new ArrayList<>(List.of(
                 new Space(
                         "Opening",
@@ -96,7 +96,7 @@ final class WayFigure {
 
     private List<Judgement> of(String component, Point... points) {
         return Stream.of(points)
-                .flatMap(point -> judgements.find(point.id(), component).stream())
+                .flatMap(point -> judgements.find(point, component).stream())
                 .filter(WayFigure::applies)
                 .toList();
     }

@@ -19,6 +19,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.quantity.Text;
@@ -52,13 +53,14 @@ final class CircuitFigure {
     }
 
     private Drawing drawing() {
-        Standing voltage = standing("standing-voltage").on(key(CircuitPoints.STANDING_VOLTAGE));
-        Standing device = standing("overcurrent-device").on(key(CircuitPoints.DEVICE_RATING));
-        Standing conductor = standing("conductor-ampacity").on(key(CircuitPoints.CONDUCTOR_SIZE));
+        Standing voltage = standing(SupplyVoltage.STANDING.about()).on(key(CircuitPoints.STANDING_VOLTAGE));
+        Standing device = standing(OvercurrentDevice.ABOUT).on(key(CircuitPoints.DEVICE_RATING));
+        Standing conductor = standing(ConductorAmpacity.ABOUT).on(key(CircuitPoints.CONDUCTOR_SIZE));
         Standing disconnect = worst(
-                        "disconnect-present", "disconnect-rating", "disconnect-in-sight", "disconnect-reach")
+                        DisconnectPresent.ABOUT, DisconnectRating.ABOUT, DisconnectInSight.ABOUT, DisconnectReach.ABOUT)
                 .on(key(CircuitPoints.DISCONNECT_RATING));
-        Standing running = worst("running-voltage", "running-current").on(key(CircuitPoints.RUNNING_CURRENT));
+        Standing running =
+                worst(SupplyVoltage.RUNNING.about(), RunningCurrent.ABOUT).on(key(CircuitPoints.RUNNING_CURRENT));
         Drawing.Builder diagram = Drawing.of(component.title(), FRAME)
                 .box(Role.OUTLINE, 38, 58, 98, 168)
                 .line(Role.OUTLINE, Place.of(68, 158), Place.of(68, 68));
@@ -147,13 +149,13 @@ final class CircuitFigure {
         return new PointKey(point.id(), component.id());
     }
 
-    private Standing standing(String name) {
-        return Standing.of(judgements, "electrical." + name, component.id());
+    private Standing standing(About requirement) {
+        return Standing.of(judgements, requirement, component.id());
     }
 
     /** The most pressing of several. */
-    private Standing worst(String... names) {
-        return Arrays.stream(names)
+    private Standing worst(About... requirements) {
+        return Arrays.stream(requirements)
                 .map(this::standing)
                 .min(Comparator.comparing(standing -> standing.verdict().orElseThrow()))
                 .orElseThrow();
@@ -161,7 +163,7 @@ final class CircuitFigure {
 
     private Text carries() {
         return judgements
-                .find("electrical.conductor-ampacity", component.id())
+                .find(ConductorAmpacity.ABOUT, component.id())
                 .flatMap(Judgement::comparison)
                 .map(c -> Text.of(
                         "carries {}, needs {}",

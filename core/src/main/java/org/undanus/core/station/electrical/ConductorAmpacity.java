@@ -30,7 +30,7 @@ import org.undanus.core.rules.LimitKey;
 final class ConductorAmpacity implements Requirement {
     private static final LimitKey LIMIT =
             new LimitKey("electrical.conductor-ampacity", Dimension.CURRENT, "Conductors carry");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "electrical.conductor-ampacity",
                     Station.ELECTRICAL,
                     Scope.POWERED_UNIT,

@@ -24,7 +24,7 @@ import org.undanus.core.rules.LimitKey;
 final class DisconnectInSight implements Requirement {
     static final LimitKey LIMIT =
             new LimitKey("electrical.disconnect-distance", Dimension.LENGTH, "Distance to the disconnect");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "electrical.disconnect-in-sight",
                     Station.ELECTRICAL,
                     Scope.POWERED_UNIT,

@@ -19,7 +19,7 @@ import org.undanus.core.quantity.Text;
 
 /** A means of disconnection is fitted, or the panel itself is in sight of the unit and near enough to serve. Source: NFPA 70, 440 part II; IEC 60364-5-53, isolation and switching. */
 final class DisconnectPresent implements Requirement {
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "electrical.disconnect-present",
                     Station.ELECTRICAL,
                     Scope.POWERED_UNIT,

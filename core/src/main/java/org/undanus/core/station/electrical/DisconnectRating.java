@@ -29,7 +29,7 @@ final class DisconnectRating implements Requirement {
             new LimitKey("electrical.disconnect-rating", Dimension.CURRENT, "Disconnect rating");
     private static final Setting FACTOR = new Setting(
             "electrical.disconnect-factor", Dimension.COUNT, "Factor on the load current for the disconnect's rating");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "electrical.disconnect-rating",
                     Station.ELECTRICAL,
                     Scope.POWERED_UNIT,

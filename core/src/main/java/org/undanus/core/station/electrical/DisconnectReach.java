@@ -21,7 +21,7 @@ import org.undanus.core.rules.LimitKey;
 final class DisconnectReach implements Requirement {
     private static final LimitKey LIMIT =
             new LimitKey("electrical.disconnect-height", Dimension.LENGTH, "Height of the handle");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "electrical.disconnect-reach",
                     Station.ELECTRICAL,
                     Scope.POWERED_UNIT,

@@ -1,8 +1,6 @@
 package org.undanus.core.station.electrical;
 
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Dimension;
@@ -24,19 +22,11 @@ public final class Electrical {
                                 new DisconnectReach(),
                                 new FaultDisconnection(),
                                 new ResidualCurrentDevice(),
-                                SupplyVoltage.standing(),
-                                SupplyVoltage.running(),
+                                SupplyVoltage.STANDING,
+                                SupplyVoltage.RUNNING,
                                 new RunningCurrent()))
-                .drawnBy(CircuitFigure::draw);
-    }
-
-    /** The lists of standard sizes a rule book must give. */
-    public static Map<String, Dimension> sizeLists() {
-        return Map.of(CircuitFigures.DEVICE_SIZES, Dimension.CURRENT);
-    }
-
-    /** The tables a rule book chooses between. */
-    public static Map<String, Set<String>> tables() {
-        return InstalledConductor.tables();
+                .drawnBy(CircuitFigure::draw)
+                .sizes(CircuitFigures.DEVICE_SIZES, Dimension.CURRENT)
+                .tables(InstalledConductor.tables());
     }
 }

@@ -37,7 +37,7 @@ import org.undanus.core.rules.LimitKey;
 final class OvercurrentDevice implements Requirement {
     private static final LimitKey LIMIT =
             new LimitKey("electrical.overcurrent-device", Dimension.CURRENT, "Overcurrent protective device");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "electrical.overcurrent-device",
                     Station.ELECTRICAL,
                     Scope.POWERED_UNIT,

@@ -25,7 +25,7 @@ import org.undanus.core.rules.LimitKey;
 final class RunningCurrent implements Requirement {
     private static final LimitKey LIMIT =
             new LimitKey("electrical.running-current", Dimension.CURRENT, "Compressor current, running");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "electrical.running-current",
                     Station.ELECTRICAL,
                     Scope.OUTDOOR_UNIT,

@@ -30,6 +30,11 @@ final class SupplyVoltage implements Requirement {
     private static final LimitKey TOLERANCE =
             new LimitKey("electrical.voltage-tolerance", Dimension.RATIO, "Deviation from the rated voltage");
 
+    static final SupplyVoltage STANDING =
+            new SupplyVoltage("standing-voltage", "Supply voltage, standing", CircuitPoints.STANDING_VOLTAGE);
+    static final SupplyVoltage RUNNING =
+            new SupplyVoltage("running-voltage", "Supply voltage, running", CircuitPoints.RUNNING_VOLTAGE);
+
     private final Point point;
     private final LimitKey voltage;
     private final About about;
@@ -42,14 +47,6 @@ final class SupplyVoltage implements Requirement {
                 .needs(point, RATED_VOLTAGE)
                 .limits(TOLERANCE)
                 .cautions(point.caution());
-    }
-
-    static SupplyVoltage standing() {
-        return new SupplyVoltage("standing-voltage", "Supply voltage, standing", CircuitPoints.STANDING_VOLTAGE);
-    }
-
-    static SupplyVoltage running() {
-        return new SupplyVoltage("running-voltage", "Supply voltage, running", CircuitPoints.RUNNING_VOLTAGE);
     }
 
     @Override

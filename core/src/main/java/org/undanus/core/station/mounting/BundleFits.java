@@ -35,7 +35,7 @@ final class BundleFits implements Requirement {
             new Setting("mounting.bundle-slack", Dimension.RATIO, "Room to spare in the hole, of its diameter");
     private static final LimitKey LIMIT =
             new LimitKey("mounting.hole-diameter", Dimension.LENGTH, "Hole, clear diameter");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "mounting.bundle-fits",
                     Station.MOUNTING,
                     Scope.INDOOR_UNIT,

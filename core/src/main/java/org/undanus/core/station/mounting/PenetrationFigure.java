@@ -16,6 +16,7 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.geometry.Bundle;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
+import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
@@ -67,12 +68,12 @@ final class PenetrationFigure {
         Optional<Double> packed = bundle.map(b -> 2 * b.radius());
         Optional<Double> wanted = packed.filter(p -> x.rules().decides(BundleFits.SLACK))
                 .map(p -> p * (1 + x.rules().number(BundleFits.SLACK)));
-        Standing fits = standing("mounting.bundle-fits").on(key(MountingPoints.HOLE_DIAMETER));
-        Standing drains = standing("mounting.hole-fall");
+        Standing fits = standing(BundleFits.ABOUT).on(key(MountingPoints.HOLE_DIAMETER));
+        Standing drains = standing(HoleFall.ABOUT);
         Drawing.Builder drawing = Drawing.of(component.title(), FRAME).narrow(WITHOUT_LIST);
         front(drawing, lines, bundle, hole, wanted, fits);
         Optional<Ratio> fall = judgements
-                .find("mounting.hole-fall", component.id())
+                .find(HoleFall.ABOUT, component.id())
                 .flatMap(Judgement::comparison)
                 .map(c -> Ratio.ofFraction(c.measured().value()));
         section(drawing, fall, drains);
@@ -159,7 +160,7 @@ final class PenetrationFigure {
         return new PointKey(point.id(), component.id());
     }
 
-    private Standing standing(String requirement) {
+    private Standing standing(About requirement) {
         return Standing.of(judgements, requirement, component.id());
     }
 }

@@ -18,10 +18,8 @@ import org.undanus.core.quantity.Text;
 
 /** The outdoor unit's maker lists this indoor unit with it. Source: the outdoor unit's data sheet. */
 final class ListedPair implements Requirement {
-    static final String ID = "papers.listed-pair";
-
-    private static final About ABOUT = About.of(
-                    ID, Station.PAPERS, Scope.INDOOR_UNIT, "Listed pair", Severity.PERFORMANCE)
+    static final About ABOUT = About.of(
+                    "papers.listed-pair", Station.PAPERS, Scope.INDOOR_UNIT, "Listed pair", Severity.PERFORMANCE)
             .sources("Data sheet of the outdoor unit, listed combinations")
             .needs(MODEL);
 

@@ -2,7 +2,6 @@ package org.undanus.core.station.papers;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
@@ -79,7 +78,8 @@ public final class Papers {
         requirements.addAll(replacement());
         return new StationPlan(Station.PAPERS, points, requirements)
                 .drawnBy(PlatesFigure::draw)
-                .with(StationPlan.Aid.UNIT_PHOTOS);
+                .with(StationPlan.Aid.UNIT_PHOTOS)
+                .sizes(Tubes.SIZES, Dimension.LENGTH);
     }
 
     private static List<Requirement> replacement() {
@@ -121,10 +121,5 @@ public final class Papers {
                                 "Have a wider drain run; diameter")
                         .against(SheetLimit.atLeast(SheetFigure.DRAIN_SIZE)),
                 new KeptFlue());
-    }
-
-    /** The lists of standard sizes a rule book must give. */
-    public static Map<String, Dimension> sizeLists() {
-        return Map.of(Tubes.SIZES, Dimension.LENGTH);
     }
 }

@@ -19,6 +19,7 @@ import org.undanus.core.evidence.Reading;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.quantity.Text;
@@ -39,7 +40,7 @@ final class PlatesFigure {
     private static final Map<Point, String> ROWS = rows();
 
     private static final List<Point> PAIRED = List.of(PlatePoints.MODEL, PlatePoints.REFRIGERANT);
-    private static final List<String> LINKS = List.of(ListedPair.ID, SameRefrigerant.ID);
+    private static final List<About> LINKS = List.of(ListedPair.ABOUT, SameRefrigerant.ABOUT);
 
     private static Map<Point, String> rows() {
         Map<Point, String> rows = new LinkedHashMap<>();
@@ -124,7 +125,7 @@ final class PlatesFigure {
         return unit.outdoor()
                 ? List.of()
                 : LINKS.stream()
-                        .flatMap(id -> judgements.find(id, unit.id()).stream())
+                        .flatMap(link -> judgements.find(link, unit.id()).stream())
                         .toList();
     }
 

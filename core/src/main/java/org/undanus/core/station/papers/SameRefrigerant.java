@@ -16,10 +16,8 @@ import org.undanus.core.quantity.Text;
 
 /** Indoor and outdoor plate name the same refrigerant. Source: the plates; ASHRAE 15 / ISO 5149, one refrigerant a circuit. */
 final class SameRefrigerant implements Requirement {
-    static final String ID = "papers.same-refrigerant";
-
-    private static final About ABOUT = About.of(
-                    ID, Station.PAPERS, Scope.INDOOR_UNIT, "Same refrigerant", Severity.SAFETY)
+    static final About ABOUT = About.of(
+                    "papers.same-refrigerant", Station.PAPERS, Scope.INDOOR_UNIT, "Same refrigerant", Severity.SAFETY)
             .sources("Both nameplates", "ASHRAE 15 / ISO 5149")
             .needs(REFRIGERANT)
             .cautions("A flammable refrigerant in a machine not made for it can burn. Do not start it.");

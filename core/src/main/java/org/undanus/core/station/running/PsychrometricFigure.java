@@ -62,8 +62,8 @@ final class PsychrometricFigure {
     private Drawing drawing() {
         Optional<Temperature> dryBulb = temperature(RunningPoints.RETURN_DRY_BULB);
         Optional<Temperature> supply = temperature(RunningPoints.SUPPLY_DRY_BULB);
-        Optional<Judgement> judgement = judgements.find("running.split", component.id());
-        Standing standing = Standing.of(judgements, "running.split", component.id());
+        Optional<Judgement> judgement = judgements.find(TemperatureSplit.ABOUT, component.id());
+        Standing standing = Standing.of(judgements, TemperatureSplit.ABOUT, component.id());
         Optional<Comparison> band = judgement.flatMap(Judgement::comparison);
         Optional<Temperature> coldest = band.flatMap(c -> supplyAt(c, Bound.AT_MOST, dryBulb));
         Optional<Temperature> warmest = band.flatMap(c -> supplyAt(c, Bound.AT_LEAST, dryBulb));

@@ -21,6 +21,7 @@ public final class Running {
                                                 RunningPoints.RETURN_WET_BULB,
                                                 RunningPoints.SUPPLY_EARLIER,
                                                 RunningPoints.SUPPLY_DRY_BULB,
+                                                RunningPoints.SUPPLY_LOG,
                                                 RunningPoints.AIRFLOW))
                                 .toList(),
                         List.of(new SteadyOperation(), new TemperatureSplit()))

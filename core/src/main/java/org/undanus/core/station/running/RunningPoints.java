@@ -49,6 +49,17 @@ final class RunningPoints {
                     343)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING);
+    static final Point SUPPLY_LOG = Point.curve(
+                    "running.supply-log",
+                    Scope.INDOOR_UNIT,
+                    Dimension.TEMPERATURE,
+                    "Supply air, logged",
+                    "The logger's file up to the second reading, five minutes at least. It says more than two readings do.",
+                    253,
+                    343)
+            .with(InstrumentKind.THERMOMETER)
+            .withCaution(MOVING)
+            .asOptional();
     static final Point SUPPLY_DRY_BULB = Point.quantity(
                     "running.supply-dry-bulb",
                     Scope.INDOOR_UNIT,

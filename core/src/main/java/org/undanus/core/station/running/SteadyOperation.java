@@ -1,13 +1,7 @@
 package org.undanus.core.station.running;
 
-import static org.undanus.core.station.running.RunningPoints.SUPPLY_DRY_BULB;
-import static org.undanus.core.station.running.RunningPoints.SUPPLY_EARLIER;
-
-import java.util.List;
 import java.util.Optional;
-import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Comparison;
@@ -22,13 +16,11 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.TemperatureDifference;
 import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
 
 /**
  * The machine had run long enough and its supply temperature had stopped moving. A machine that has not settled has not
- * failed: the judgement is Not shown. Both supply readings come from one thermometer in one place, so its calibration
- * error cancels and only the step counts that it shows and that was written.
+ * failed: the judgement is Not shown.
  */
 final class SteadyOperation implements Requirement {
     private static final LimitKey DRIFT = new LimitKey(
@@ -50,9 +42,9 @@ final class SteadyOperation implements Requirement {
         if (notYet.isPresent()) {
             return notYet.get();
         }
-        List<Point> missing = x.missing(SUPPLY_EARLIER, SUPPLY_DRY_BULB);
-        if (!missing.isEmpty()) {
-            return x.notShown(missing);
+        Optional<Judgement> unknown = SupplyChange.unknown(x);
+        if (unknown.isPresent()) {
+            return unknown.get();
         }
         Finding finding = x.finding();
         Optional<Comparison> held = hold(x, finding);
@@ -75,15 +67,9 @@ final class SteadyOperation implements Requirement {
     }
 
     private static Optional<Comparison> hold(Examination x, Finding finding) {
-        Value.Measured earlier = x.need(SUPPLY_EARLIER);
-        Value.Measured now = x.need(SUPPLY_DRY_BULB);
-        double steps = Math.hypot(x.step(SUPPLY_EARLIER), x.step(SUPPLY_DRY_BULB));
-        Uncertain change =
-                new Uncertain(Math.abs(now.quantity().si() - earlier.quantity().si()), steps / Math.sqrt(12));
-        finding.step("Supply air, five minutes earlier", earlier.quantity()).step("Supply air, now", now.quantity());
         return finding.hold(
                 DRIFT,
-                change,
+                SupplyChange.of(x, finding),
                 TemperatureDifference.ofKelvin(0.1).si(),
                 x.rules().limits(DRIFT));
     }
@@ -94,9 +80,9 @@ final class SteadyOperation implements Requirement {
         if (tooShort.isPresent()) {
             return tooShort;
         }
-        List<Point> missing = x.missing(SUPPLY_EARLIER, SUPPLY_DRY_BULB);
-        if (!missing.isEmpty()) {
-            return Optional.of(x.notShown(missing));
+        Optional<Judgement> unknown = SupplyChange.unknown(x);
+        if (unknown.isPresent()) {
+            return unknown;
         }
         Finding finding = x.finding();
         boolean settled =

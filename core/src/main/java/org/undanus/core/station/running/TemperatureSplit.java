@@ -52,7 +52,7 @@ final class TemperatureSplit implements Requirement {
             new LimitKey("running.split", Dimension.TEMPERATURE_DIFFERENCE, "Temperature split");
     private static final LimitKey OUTDOOR_RANGE = new LimitKey(
             "running.split-outdoor-range", Dimension.TEMPERATURE, "Outdoor air in which a split says something");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "running.split",
                     Station.RUNNING,
                     Scope.INDOOR_UNIT,

@@ -1,6 +1,10 @@
 package org.undanus.core.station.siting;
 
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -16,12 +20,20 @@ import org.undanus.core.rules.LimitKey;
 
 /** A wall unit has the room at its sides, above and below that its sheet asks for. Source: data sheet, installation space. */
 final class IndoorClearance implements Requirement {
+    private static final Map<Face, IndoorClearance> ALL =
+            Face.ON_WALL.stream().collect(Collectors.toMap(Function.identity(), IndoorClearance::new));
+
     private final Face face;
     private final Point point;
     private final LimitKey limit;
     private final About about;
 
-    IndoorClearance(Face face) {
+    /** @param face one of those a wall unit keeps clear */
+    static IndoorClearance of(Face face) {
+        return Objects.requireNonNull(ALL.get(face));
+    }
+
+    private IndoorClearance(Face face) {
         this.face = face;
         String name = "indoor-clearance-" + face.key();
         String title = face == Face.ABOVE || face == Face.BELOW

@@ -32,7 +32,7 @@ final class IndoorHeight implements Requirement {
 
     private static final LimitKey LIMIT =
             new LimitKey("siting.indoor-height", Dimension.LENGTH, "Height over the floor");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "siting.indoor-height",
                     Station.SITING,
                     Scope.WALL_UNIT,

@@ -1,7 +1,11 @@
 package org.undanus.core.station.siting;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -23,12 +27,20 @@ import org.undanus.core.rules.LimitKey;
  * leaves, unless the maker's sheet draws it otherwise. Source: data sheet; mechanical code, clearances for service.
  */
 final class OutdoorClearance implements Requirement {
+    private static final Map<Face, OutdoorClearance> ALL =
+            Face.OUTDOOR.stream().collect(Collectors.toMap(Function.identity(), OutdoorClearance::new));
+
     private final Face face;
     private final Point point;
     private final LimitKey limit;
     private final About about;
 
-    OutdoorClearance(Face face) {
+    /** @param face one of those an outdoor unit keeps clear */
+    static OutdoorClearance of(Face face) {
+        return Objects.requireNonNull(ALL.get(face));
+    }
+
+    private OutdoorClearance(Face face) {
         this.face = face;
         String name = "outdoor-clearance-" + face.key();
         point = Point.quantity(

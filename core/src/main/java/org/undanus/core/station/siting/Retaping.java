@@ -27,8 +27,8 @@ import org.undanus.core.quantity.Text;
 /** Tells which tape readings no longer hold when a unit is drawn in another place than before. */
 public final class Retaping {
     private static final Set<String> OF_ITS_PLACE = Stream.of(
-                    Face.OUTDOOR.stream().map(face -> new OutdoorClearance(face).point()),
-                    Face.ON_WALL.stream().map(face -> new IndoorClearance(face).point()),
+                    Face.OUTDOOR.stream().map(face -> OutdoorClearance.of(face).point()),
+                    Face.ON_WALL.stream().map(face -> IndoorClearance.of(face).point()),
                     Siting.HAZARDS.stream().map(HazardDistance::point),
                     Stream.of(
                             BASE_HEIGHT,

@@ -23,6 +23,7 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.SitePlan;
+import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
@@ -139,17 +140,17 @@ public record SiteFigure(
 
     private static Stream<Measured> measured(PlanGeometry.Standing unit, PlanGeometry geometry, Judgements judgements) {
         Stream<Measured> faces = Face.IN_PLAN.stream().flatMap(face -> geometry.clear(unit.id(), face).stream()
-                .map(d -> measured(unit, true, "siting.outdoor-clearance-" + face.key(), d, judgements)));
+                .map(d -> measured(unit, true, OutdoorClearance.of(face).about(), d, judgements)));
         Stream<Measured> hazards = Siting.HAZARDS.stream()
                 .flatMap(hazard -> geometry.nearest(unit.id(), hazard.kind()).stream()
-                        .map(d -> measured(unit, false, hazard.about().id(), d, judgements)));
+                        .map(d -> measured(unit, false, hazard.about(), d, judgements)));
         return Stream.concat(faces, hazards);
     }
 
     private static Measured measured(
             PlanGeometry.Standing unit,
             boolean face,
-            String requirement,
+            About requirement,
             PlanGeometry.Distance distance,
             Judgements judgements) {
         return new Measured(unit.id(), face, distance, Standing.of(judgements, requirement, unit.id()));

@@ -13,6 +13,7 @@ import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
+import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
 
@@ -60,16 +61,16 @@ public record SitedUnit(
 
     private static SitedUnit of(Component component, Optional<DataSheet.Size> size, Judgements judgements) {
         List<Side> sides = new ArrayList<>();
-        for (Face face : Face.values()) {
-            String id = (component.outdoor() ? "siting.outdoor-clearance-" : "siting.indoor-clearance-") + face.key();
-            judgements.find(id, component.id()).ifPresent(j -> sides.add(side(face.key(), j)));
+        for (Face face : component.outdoor() ? Face.OUTDOOR : Face.ON_WALL) {
+            Requirement clearance = component.outdoor() ? OutdoorClearance.of(face) : IndoorClearance.of(face);
+            judgements.find(clearance.about(), component.id()).ifPresent(j -> sides.add(side(face.key(), j)));
         }
         return new SitedUnit(
                 component,
                 size.orElse(component.outdoor() ? UNKNOWN_OUTDOOR : UNKNOWN_INDOOR),
                 size.isPresent(),
                 List.copyOf(sides),
-                judgements.find(IndoorHeight.HEIGHT.id(), component.id()).map(j -> side("height", j)));
+                judgements.find(IndoorHeight.ABOUT, component.id()).map(j -> side("height", j)));
     }
 
     private static Side side(String name, Judgement judgement) {

@@ -47,7 +47,7 @@ public final class Siting {
         List<Point> points = new ArrayList<>();
         List<Requirement> requirements = new ArrayList<>();
         for (Face face : Face.OUTDOOR) {
-            OutdoorClearance outdoor = new OutdoorClearance(face);
+            OutdoorClearance outdoor = OutdoorClearance.of(face);
             points.add(outdoor.point());
             requirements.add(outdoor);
         }
@@ -82,7 +82,7 @@ public final class Siting {
                 SitingPoints.SOUND_AT_WINDOW));
         requirements.addAll(outdoors());
         for (Face face : Face.ON_WALL) {
-            IndoorClearance indoor = new IndoorClearance(face);
+            IndoorClearance indoor = IndoorClearance.of(face);
             points.add(indoor.point());
             requirements.add(indoor);
         }

@@ -36,7 +36,7 @@ public final class SmallestCure {
         Map<Face, Double> solid = new HashMap<>();
         Map<Face, Double> neighbours = new HashMap<>();
         for (Face face : Face.OUTDOOR) {
-            OutdoorClearance clearance = new OutdoorClearance(face);
+            OutdoorClearance clearance = OutdoorClearance.of(face);
             Examination x = Examination.of(facts, evidence, rules, clearance.about(), unit);
             solid.put(face, sure(facts, rules, clearance.asked(x)));
         }

@@ -2,15 +2,19 @@ package org.undanus.core.station.running;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.Authority;
 
@@ -245,5 +249,88 @@ class RunningTest {
                         .toString())
                 .contains("14 min 59 s")
                 .contains("15 min of running");
+    }
+
+    private static String log(String... rows) {
+        return "time,°F\n" + String.join("\n", rows) + "\n";
+    }
+
+    /** It settles to 55.0 °F, and in its last five minutes moves by what is asked. */
+    private static String settling(double fahrenheit) {
+        return log(
+                "2026-09-01T10:00:00Z,61.0",
+                "2026-09-01T10:10:00Z,55.0",
+                "2026-09-01T10:14:59Z,55.0",
+                "2026-09-01T10:16:00Z," + (55 + fahrenheit),
+                "2026-09-01T10:17:00Z,55.0");
+    }
+
+    @ParameterizedTest(name = "moved {0} °F: {1}")
+    @CsvSource({"0.3, MEETS, settled", "2.0, NOT_SHOWN, still moving", "1.0, NOT_SHOWN, too coarse"})
+    void aLogShowsWhetherTheSupplyAirHadSettled(double moved, Verdict verdict, String why) {
+        CaseFixture fixture = running("54.5 °F").indoor("running.supply-earlier", "60.0 °F");
+        assertThat(fixture.judge("running.steady").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        Judgement judgement =
+                fixture.logged("running.supply-log", "indoor", settling(moved)).judge("running.steady");
+        assertThat(judgement.verdict()).isEqualTo(verdict);
+        assertThat(judgement.because().toString()).contains(why);
+        assertThat(judgement.evidence()).anyMatch(key -> key.point().equals("running.supply-log"));
+    }
+
+    @Test
+    void theLastSampleBeforeTheFiveMinutesCounts() {
+        Judgement judgement = running("54.5 °F")
+                .logged(
+                        "running.supply-log",
+                        "indoor",
+                        log("2026-09-01T10:00:00Z,61.0", "2026-09-01T10:08:00Z,55.0", "2026-09-01T10:10:00Z,55.0"))
+                .judge("running.steady");
+        assertThat(judgement.because().toString()).contains("still moving");
+    }
+
+    @Test
+    void aLogOfLessThanFiveMinutesShowsNothing() {
+        CaseFixture fixture = running("54.5 °F")
+                .logged("running.supply-log", "indoor", log("2026-09-01T10:00:00Z,55", "2026-09-01T10:04:59Z,55"));
+        assertThat(fixture.judge("running.steady").because().in(UnitSystem.SI)).contains("five minutes are needed");
+        assertThat(fixture.judge("running.split").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        CaseFixture longEnough = running("54.5 °F")
+                .logged("running.supply-log", "indoor", log("2026-09-01T10:00:00Z,55.0", "2026-09-01T10:05:00Z,55.0"));
+        assertThat(longEnough.judge("running.steady").verdict()).isEqualTo(Verdict.MEETS);
+    }
+
+    @Test
+    void aLogWithoutTheTwoReadingsWillDo() {
+        Judgement judgement = new CaseFixture()
+                .indoor("operation.mode", "cooling")
+                .indoor("operation.run-time", "22 min")
+                .logged("running.supply-log", "indoor", settling(0.2))
+                .judge("running.steady");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.MEETS);
+    }
+
+    @Test
+    void aLogBeyondTheRangeOfItsInstrumentShowsNothing() {
+        Instrument narrow = new Instrument(
+                "narrow",
+                "Narrow logger",
+                InstrumentKind.THERMOMETER,
+                List.of(new Channel(
+                        "",
+                        Dimension.TEMPERATURE_DIFFERENCE,
+                        Accuracy.ofConstant(0.2),
+                        Optional.of(new Channel.Range(Dimension.TEMPERATURE, 273, 288)))),
+                List.of(),
+                false,
+                Optional.empty(),
+                List.of());
+        Judgement judgement = new CaseFixture()
+                .indoor("operation.mode", "cooling")
+                .indoor("operation.run-time", "22 min")
+                .toolcase(narrow)
+                .loggedWith("narrow", "running.supply-log", "indoor", settling(0.2))
+                .judge("running.steady");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(judgement.because().toString()).contains("out of its range");
     }
 }
