@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/traces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keep_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/subjects": {
         parameters: {
             query?: never;
@@ -253,7 +269,7 @@ export interface paths {
         };
         get: operations["all_2"];
         put?: never;
-        post: operations["keep_1"];
+        post: operations["keep_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -428,6 +444,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/traces/{sha256}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
         put?: never;
         post?: never;
         delete?: never;
@@ -958,6 +990,15 @@ export interface components {
             problem?: string;
             choices: string[];
         };
+        TraceView: {
+            sha256: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            /** Format: int64 */
+            samples: number;
+        };
         NewSubject: {
             /** @enum {string} */
             kind: "SYSTEM" | "UNIT" | "LINE_SET" | "JOINT" | "DRAIN_RUN" | "CIRCUIT" | "DUCT_SYSTEM" | "VENT" | "ZONE";
@@ -1117,7 +1158,7 @@ export interface components {
             how: string;
             caution: string;
             /** @enum {string} */
-            kind: "QUANTITY" | "CHOICE" | "YES_NO" | "TEXT" | "MONTH";
+            kind: "QUANTITY" | "CHOICE" | "YES_NO" | "TEXT" | "MONTH" | "CURVE";
             options: string[];
             example: string;
             optional: boolean;
@@ -1134,6 +1175,7 @@ export interface components {
         ReadingView: {
             id: string;
             typed: string;
+            said: string;
             us?: string;
             si?: string;
             uncertainty?: string;
@@ -1281,6 +1323,7 @@ export interface components {
             readings: components["schemas"]["ReadingRecord"][];
             corrections?: components["schemas"]["CorrectionRecord"][];
             photos?: components["schemas"]["PhotoRecord"][];
+            traces?: components["schemas"]["TraceRecord"][];
             judgements?: components["schemas"]["JudgementRecord"][];
         };
         JudgementRecord: {
@@ -1387,6 +1430,13 @@ export interface components {
         TorqueRecord: {
             tube: string;
             torque: string;
+        };
+        TraceRecord: {
+            sha256: string;
+            point: string;
+            /** Format: byte */
+            content?: string;
+            file?: string;
         };
         UnderstoodRecord: {
             /** Format: double */
@@ -2344,6 +2394,46 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    keep_1: {
+        parameters: {
+            query: {
+                point: string;
+                component: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     add_2: {
         parameters: {
             query?: never;
@@ -2493,7 +2583,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    keep_1: {
+    keep_2: {
         parameters: {
             query?: {
                 point?: string;
@@ -2915,6 +3005,34 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                sha256: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };

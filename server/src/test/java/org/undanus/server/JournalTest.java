@@ -194,7 +194,7 @@ class JournalTest {
         lead.upload("/api/instruments/gauge-5/certificates", "%PDF-1.7 made up".getBytes(StandardCharsets.US_ASCII))
                 .expect(201);
         assertThat(check().sentence())
-                .contains("sound", "2 photos,", "1 certificate.", "5 accounts", "10 installations");
+                .contains("sound", "2 photos,", "1 certificate,", "2 traces.", "5 accounts", "10 installations");
         execute("SET REFERENTIAL_INTEGRITY FALSE");
         try {
             List<Column> columns = columns();

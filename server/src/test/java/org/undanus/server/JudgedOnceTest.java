@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.account.Person;
@@ -44,7 +45,10 @@ class JudgedOnceTest {
         lead.save(lido, FRONT, "outdoor-1", "11 in").expect(201);
         Judgements read = judgements();
         assertThat(read).isNotSameAs(before);
-        assertThat(read.verdict(FRONT, "outdoor-1")).isEqualTo(Verdict.FAILS);
+        assertThat(read.all())
+                .filteredOn(judgement -> judgement.key().equals(FRONT + "@outdoor-1"))
+                .extracting(Judgement::verdict)
+                .containsExactly(Verdict.FAILS);
 
         ObjectNode file = (ObjectNode)
                 lead.get("/api/data-sheets/file.json?model=WS-12").expect(200).json();

@@ -102,6 +102,16 @@ class ZipTest {
         JsonNode photos =
                 lead.get("/api/installations/" + id + "/photos").expect(200).json();
         assertThat(photos).isNotEmpty();
+        byte[] curve = entries.entrySet().stream()
+                .filter(entry -> entry.getKey().startsWith("traces/"))
+                .map(Map.Entry::getValue)
+                .findFirst()
+                .orElseThrow();
+        assertThat(new String(curve, StandardCharsets.UTF_8)).startsWith("time,°F\n2026-09-01T09:04:00Z,68.2\n");
+        assertThat(lead.judgement(id, "running", "running.steady@indoor-1")
+                        .path("derivation")
+                        .toString())
+                .contains("64 samples");
         lead.get("/api/photos/" + photos.get(0).path("id").asString() + "/picture")
                 .expect(200);
     }

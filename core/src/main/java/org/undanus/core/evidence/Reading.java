@@ -43,6 +43,11 @@ public record Reading(
         this(id, key, typed, value, unit, instrument, grade, by, at, stage, false);
     }
 
+    /** What was typed, as it is shown to people; of a curve, which nobody types, what it is. */
+    public String said() {
+        return value instanceof Value.Logged logged ? logged.said() : typed;
+    }
+
     /**
      * Whether this later reading takes the place of one that stands: never a crew's that of the office, nor one of lower grade
      * that of a higher, unless the same person says the same again and only corrects the grade.

@@ -68,12 +68,12 @@ public final class TraceCsv {
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
         }
-        digest.update(bytes(heading(unit)));
+        digest.update(bytes(heading(unit.symbol())));
     }
 
-    /** The first row of a file. */
-    public static String heading(FieldUnit unit) {
-        return TIME + "," + unit.symbol() + "\n";
+    /** The first row of a file whose values are in this unit. */
+    public static String heading(String unit) {
+        return TIME + "," + unit + "\n";
     }
 
     /** One more row. */

@@ -1,17 +1,33 @@
 package org.undanus.core.evidence;
 
 import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Optional;
 import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.quantity.UnitSystem;
 
 /** What a reading says, by kind of point. */
 public sealed interface Value {
+
+    /** Its quantities in a reader's units: of a curve its least and its most; empty for what is no quantity. */
+    default Optional<String> in(UnitSystem units) {
+        return Optional.empty();
+    }
 
     /**
      * @param standardUncertainty in SI, from the instrument and the digits written
      * @param resolution the step of the last digit written, in SI
      */
     record Measured(Quantity quantity, double standardUncertainty, double resolution) implements Value {
+        @Override
+        public Optional<String> in(UnitSystem units) {
+            return Optional.of(QuantityFormat.of(units).format(quantity, resolution));
+        }
+
         public Uncertain uncertain() {
             return new Uncertain(quantity.si(), standardUncertainty);
         }
@@ -27,7 +43,23 @@ public sealed interface Value {
     record Within(LocalDate first, LocalDate last) implements Value {}
 
     /** The course of something over time, in a file of its own. */
-    record Logged(Trace trace) implements Value {}
+    record Logged(Trace trace) implements Value {
+        @Override
+        public Optional<String> in(UnitSystem units) {
+            QuantityFormat format = QuantityFormat.of(units);
+            return Optional.of(format.format(trace.dimension().of(trace.least()), trace.resolution()) + " to "
+                    + format.format(trace.dimension().of(trace.most()), trace.resolution()));
+        }
+
+        /** In a few words; times in Greenwich time. */
+        String said() {
+            return "log of " + trace.samples() + " samples, " + MINUTE.format(trace.from()) + " to "
+                    + MINUTE.format(trace.to()) + " UTC";
+        }
+
+        private static final DateTimeFormatter MINUTE =
+                DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
+    }
 
     /**
      * A kept reading that this version can no longer take: an option it does not know, a value that cannot be. It shows

@@ -44,7 +44,7 @@ class TraceCsvTest {
     void itsNameIsTheDigestOfWhatIsWritten() throws Exception {
         StringBuilder rows = new StringBuilder();
         Trace trace = read("Time, °F\r\n2026-06-02T14:05:00+02:00, 50.0\r\n\"2026-06-02T12:06:00Z\",41.25\r\n", rows);
-        String written = TraceCsv.heading(trace.unit()) + rows;
+        String written = TraceCsv.heading(trace.unit().symbol()) + rows;
         assertThat(written).isEqualTo("time,°F\n2026-06-02T12:05:00Z,50.0\n2026-06-02T12:06:00Z,41.25\n");
         byte[] digest = MessageDigest.getInstance("SHA-256").digest(written.getBytes(StandardCharsets.UTF_8));
         assertThat(trace.sha256()).isEqualTo(HexFormat.of().formatHex(digest));

@@ -10,6 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.server.datasheet.SheetMapper.SheetRow;
+import org.undanus.server.installation.CaseMaterial;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
@@ -18,7 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The data sheets there are. A sheet that is kept never changes; the newest version of a model is judged by. */
 @Service
-public class SheetLibrary {
+public class SheetLibrary implements CaseMaterial.Sheets {
 
     /** A sheet with its number among those of its model. */
     public record Version(SheetRecord sheet, int version, String addedBy, Instant addedAt) {}
@@ -36,6 +37,7 @@ public class SheetLibrary {
     }
 
     /** The newest sheet of every model. */
+    @Override
     public DataSheets sheets() {
         return sheets.get();
     }

@@ -1,2 +1,5 @@
-/** The makers' data sheets as kept here, in the open form that files carry them in. */
+/**
+ * The makers' data sheets: kept in versions, in the open form that files carry them in, listed, compared, brought in, and tried
+ * beforehand on everything they would judge anew.
+ */
 package org.undanus.server.datasheet;

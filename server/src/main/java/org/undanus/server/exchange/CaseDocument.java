@@ -53,9 +53,11 @@ record CaseDocument(
             List<ReadingRecord> readings,
             Optional<List<CorrectionRecord>> corrections,
             Optional<List<PhotoRecord>> photos,
+            Optional<List<TraceRecord>> traces,
             Optional<List<JudgementRecord>> judgements) {
 
-        InstallationRecord with(Optional<List<PhotoRecord>> others) {
+        /** The same, what it holds of files beside it. */
+        InstallationRecord with(Optional<List<PhotoRecord>> otherPhotos, Optional<List<TraceRecord>> otherTraces) {
             return new InstallationRecord(
                     reference,
                     title,
@@ -73,7 +75,8 @@ record CaseDocument(
                     sitePlan,
                     readings,
                     corrections,
-                    others,
+                    otherPhotos,
+                    otherTraces,
                     judgements);
         }
     }
@@ -119,7 +122,7 @@ record CaseDocument(
             Optional<Instant> takenAt,
             String addedBy,
             Instant addedAt,
-            @Schema(type = "string", format = "byte") Optional<PhotoContent> content,
+            @Schema(type = "string", format = "byte") Optional<FileContent> content,
             Optional<String> file) {
 
         /** The same, its content beside it. */
@@ -135,6 +138,25 @@ record CaseDocument(
                     addedAt,
                     Optional.empty(),
                     Optional.of(name));
+        }
+    }
+
+    /**
+     * A logged curve, as CSV; what a reading of a curve says is its digest.
+     *
+     * @param point it is a curve of
+     * @param content base64, where it is within the document
+     * @param file its name in a ZIP file, where it stands beside the document
+     */
+    record TraceRecord(
+            String sha256,
+            String point,
+            @Schema(type = "string", format = "byte") Optional<FileContent> content,
+            Optional<String> file) {
+
+        /** The same, its content beside it. */
+        TraceRecord in(String name) {
+            return new TraceRecord(sha256, point, Optional.empty(), Optional.of(name));
         }
     }
 

@@ -1,5 +1,6 @@
 package org.undanus.server.exchange;
 
+import java.io.ByteArrayInputStream;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -7,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.util.unit.DataSize;
@@ -35,6 +37,7 @@ import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
+import org.undanus.server.trace.TraceStore;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -55,6 +58,7 @@ class CaseExport {
     private final Instruments instruments;
     private final SitePlans plans;
     private final Photos photos;
+    private final TraceStore traces;
     private final JsonMapper json;
     private final DataSize largest;
 
@@ -65,6 +69,7 @@ class CaseExport {
             Instruments instruments,
             SitePlans plans,
             Photos photos,
+            TraceStore traces,
             JsonMapper json,
             @org.springframework.beans.factory.annotation.Value("${undanus.largest-case-file}") DataSize largest) {
         this.cases = cases;
@@ -73,6 +78,7 @@ class CaseExport {
         this.instruments = instruments;
         this.plans = plans;
         this.photos = photos;
+        this.traces = traces;
         this.json = json;
         this.largest = largest;
     }
@@ -113,20 +119,29 @@ class CaseExport {
     @Transactional(readOnly = true)
     StreamingResponseBody zip(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
         CaseDocument document = export(file, choice, person);
-        List<CaseZip.Picture> pictures = new ArrayList<>();
+        List<CaseZip.Beside> files = new ArrayList<>();
         CaseDocument beside = document.with(document.installations().stream()
-                .map(i -> i.with(i.photos()
-                        .map(all ->
-                                all.stream().map(photo -> set(photo, pictures)).toList())))
+                .map(i -> i.with(
+                        i.photos().map(all -> all.stream()
+                                .map(photo -> set(photo, files))
+                                .toList()),
+                        i.traces().map(all -> all.stream()
+                                .map(trace -> set(trace, files))
+                                .toList())))
                 .toList());
-        return to -> CaseZip.write(beside, pictures, json, to);
+        return to -> CaseZip.write(beside, files, json, to);
     }
 
-    private static CaseDocument.PhotoRecord set(CaseDocument.PhotoRecord photo, List<CaseZip.Picture> pictures) {
+    private static CaseDocument.TraceRecord set(CaseDocument.TraceRecord trace, List<CaseZip.Beside> files) {
+        String name = CaseZip.TRACES + trace.sha256() + ".csv";
+        trace.content().ifPresent(content -> files.add(new CaseZip.Beside(name, content)));
+        return trace.in(name);
+    }
+
+    private static CaseDocument.PhotoRecord set(CaseDocument.PhotoRecord photo, List<CaseZip.Beside> files) {
         String ending = photo.mediaType().substring(photo.mediaType().indexOf('/') + 1);
-        String name =
-                CaseZip.PHOTOS + (pictures.size() + 1) + "-" + photo.sha256().substring(0, 12) + "." + ending;
-        photo.content().ifPresent(content -> pictures.add(new CaseZip.Picture(name, content)));
+        String name = CaseZip.PHOTOS + (files.size() + 1) + "-" + photo.sha256().substring(0, 12) + "." + ending;
+        photo.content().ifPresent(content -> files.add(new CaseZip.Beside(name, content)));
         return photo.in(name);
     }
 
@@ -176,9 +191,25 @@ class CaseExport {
                         .map(c -> photos.of(file).stream()
                                 .map(photo -> photo(photo, raised, c, person))
                                 .toList()),
+                Optional.of(traces(file)).filter(logged -> !logged.isEmpty()),
                 Optional.of(file.judgements().all().stream()
                         .map(CaseExport::judgement)
                         .toList()));
+    }
+
+    private List<CaseDocument.TraceRecord> traces(CaseFile file) {
+        return file.evidence().readings().stream()
+                .filter(reading -> reading.value() instanceof Value.Logged)
+                .map(reading -> new CaseDocument.TraceRecord(
+                        reading.typed(),
+                        reading.key().point(),
+                        Optional.of(
+                                FileContent.of(() -> traces.csv(file.header().id(), reading.typed()))),
+                        Optional.empty()))
+                .collect(Collectors.toMap(CaseDocument.TraceRecord::sha256, trace -> trace, (one, same) -> one))
+                .values()
+                .stream()
+                .toList();
     }
 
     private static ReadingRecord reading(Reading reading, int visit, int last) {
@@ -214,8 +245,8 @@ class CaseExport {
                 photo.takenAt(),
                 photo.addedBy(),
                 photo.addedAt(),
-                Optional.of(PhotoContent.fetched(
-                        () -> photos.picture(photo.id(), positioned, person).content())),
+                Optional.of(FileContent.of(() -> new ByteArrayInputStream(
+                        photos.picture(photo.id(), positioned, person).content()))),
                 Optional.empty());
     }
 

@@ -1,5 +1,8 @@
 package org.undanus.server.exchange;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -15,6 +18,7 @@ import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Site;
 import org.undanus.core.installation.Subject;
@@ -23,6 +27,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
@@ -38,6 +43,7 @@ import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
+import org.undanus.server.trace.TraceStore;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reads case files in. */
@@ -52,6 +58,7 @@ public class CaseImport {
     private final Instruments instruments;
     private final SitePlans plans;
     private final Photos photos;
+    private final TraceStore traces;
     private final JsonMapper json;
     private final TransactionTemplate transactions;
 
@@ -63,6 +70,7 @@ public class CaseImport {
             Instruments instruments,
             SitePlans plans,
             Photos photos,
+            TraceStore traces,
             JsonMapper json,
             TransactionTemplate transactions) {
         this.cases = cases;
@@ -72,6 +80,7 @@ public class CaseImport {
         this.instruments = instruments;
         this.plans = plans;
         this.photos = photos;
+        this.traces = traces;
         this.json = json;
         this.transactions = transactions;
     }
@@ -95,7 +104,7 @@ public class CaseImport {
      */
     List<String> read(Path file, Person person, ImportProgress progress) {
         CaseDocument document = json.readerFor(CaseDocument.class)
-                .withAttribute(PhotoContent.FOLDER, file.getParent())
+                .withAttribute(FileContent.FOLDER, file.getParent())
                 .readValue(file.toFile());
         return transactions.execute(status -> enter(document, file.getParent(), person, progress));
     }
@@ -120,7 +129,8 @@ public class CaseImport {
         progress.begins(document.installations().stream()
                 .mapToInt(i -> i.readings().size()
                         + i.corrections().map(List::size).orElse(0)
-                        + i.photos().map(List::size).orElse(0))
+                        + i.photos().map(List::size).orElse(0)
+                        + i.traces().map(List::size).orElse(0))
                 .sum());
         return document.installations().stream()
                 .map(i -> enter(i, folder, person, now, progress))
@@ -150,6 +160,7 @@ public class CaseImport {
         requireNoGaps(where + ".readings", record.readings());
         record.corrections().ifPresent(all -> requireNoGaps(where + ".corrections", all));
         record.photos().ifPresent(all -> requireNoGaps(where + ".photos", all));
+        record.traces().ifPresent(all -> requireNoGaps(where + ".traces", all));
         record.subjects().ifPresent(all -> requireNoGaps(where + ".subjects", all));
         record.earlierVisits().ifPresent(all -> requireNoGaps(where + ".earlierVisits", all));
     }
@@ -186,6 +197,10 @@ public class CaseImport {
                 .ifPresent(plan ->
                         plans.keep(id, plans.geoJson().read(json.writeValueAsString(plan)), 0, person.name(), now));
         CaseFile file = cases.open(id, person);
+        for (CaseDocument.TraceRecord trace : record.traces().orElse(List.of())) {
+            progress.step();
+            keep(trace, folder, id, where + ".traces", person, now);
+        }
         requireNewIds(record.readings(), where);
         int index = 0;
         for (ReadingRecord reading : record.readings()) {
@@ -262,7 +277,8 @@ public class CaseImport {
                                 + shortened(record.instrument().orElseThrow()) + "."));
         Entry.Understood understood;
         try {
-            understood = Entry.understand(point, record.typed(), accuracy);
+            understood = Entry.understand(
+                    point, record.typed(), accuracy, file.facts().traces());
         } catch (IllegalArgumentException e) {
             throw new UnsuitableException(where, e.getMessage());
         }
@@ -298,8 +314,8 @@ public class CaseImport {
     }
 
     private void keep(CaseDocument.PhotoRecord record, Path folder, CaseFile file, String where, Person person) {
-        Optional<PhotoContent> content =
-                record.content().or(() -> record.file().map(name -> beside(name, folder, where)));
+        Optional<FileContent> content = record.content()
+                .or(() -> record.file().map(name -> beside(CaseZip.PHOTOS, name, folder, where + ".photos")));
         if (content.isEmpty() || record.addedAt() == null || record.addedBy() == null) {
             throw new UnsuitableException(
                     where + ".photos", "A photo needs its content or the name of its file, addedBy and addedAt.");
@@ -313,17 +329,57 @@ public class CaseImport {
         photos.keep(
                 file,
                 new Photos.Hook(record.point(), record.component(), correction),
-                content.get().bytes(),
+                bytes(content.get(), where + ".photos"),
                 person,
                 new Photos.Origin(record.addedBy(), record.addedAt(), record.takenAt()));
     }
 
-    private static PhotoContent beside(String name, Path folder, String where) {
-        Path file = folder.resolve(CaseZip.PHOTOS).resolve(Path.of(name).getFileName());
-        if (!name.equals(CaseZip.PHOTOS + file.getFileName()) || !Files.isRegularFile(file)) {
-            throw new UnsuitableException(where + ".photos", "The file " + shortened(name) + " is not there.");
+    private static byte[] bytes(FileContent content, String where) {
+        try (InputStream in = content.open()) {
+            byte[] bytes = in.readNBytes((int) Photos.MOST_BYTES + 1);
+            if (bytes.length > Photos.MOST_BYTES) {
+                throw new UnsuitableException(
+                        where, "A photo in the file is larger than " + Photos.MOST_BYTES / 1024 + " kB.");
+            }
+            return bytes;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
-        return PhotoContent.in(file);
+    }
+
+    private void keep(
+            CaseDocument.TraceRecord record,
+            Path folder,
+            String installation,
+            String where,
+            Person person,
+            Instant now) {
+        FileContent content = record.content()
+                .or(() -> record.file().map(name -> beside(CaseZip.TRACES, name, folder, where)))
+                .orElseThrow(
+                        () -> new UnsuitableException(where, "A curve needs its content or the name of its file."));
+        Point point = Walk.point(record.point() == null ? "" : record.point())
+                .filter(known -> known.kind() == Point.Kind.CURVE)
+                .orElseThrow(() -> new UnsuitableException(
+                        where, "There is no line " + shortened(record.point()) + " that takes a logger's file."));
+        Trace trace;
+        try (InputStream csv = content.open()) {
+            trace = traces.keep(installation, point, csv, person.name(), now);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        if (!trace.sha256().equals(record.sha256())) {
+            throw new UnsuitableException(
+                    where, "A curve is not the one it is called: its SHA-256 is " + trace.sha256() + ".");
+        }
+    }
+
+    private static FileContent beside(String kind, String name, Path folder, String where) {
+        Path file = folder.resolve(kind).resolve(Path.of(name).getFileName());
+        if (!name.equals(kind + file.getFileName()) || !Files.isRegularFile(file)) {
+            throw new UnsuitableException(where, "The file " + shortened(name) + " is not there.");
+        }
+        return FileContent.in(file);
     }
 
     private void keep(CorrectionRecord c, String installation, Person person) {

@@ -18,21 +18,24 @@ import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.trace.TraceStore;
 import tools.jackson.databind.json.JsonMapper;
 
-/** A case with its pictures in one file: {@code case.json} beside them, each once. See docs/formats/case.md. */
+/** A case with its pictures and curves in one file: {@code case.json} beside them, each once. See docs/formats/case.md. */
 final class CaseZip {
     static final String CASE = "case.json";
     static final String PHOTOS = "photos/";
+    static final String TRACES = "traces/";
 
-    private static final Pattern PICTURE = Pattern.compile("photos/[A-Za-z0-9][A-Za-z0-9._-]{0,119}");
+    private static final Pattern BESIDE = Pattern.compile("(?:photos|traces)/[A-Za-z0-9][A-Za-z0-9._-]{0,119}");
+    private static final Set<String> FOLDERS = Set.of(PHOTOS, TRACES);
     private static final int MOST_ENTRIES = 20_000;
     private static final int BUFFER = 1 << 16;
     /** The first bytes of every such file (APPNOTE 4.3.7). */
     private static final byte[] SIGNATURE = {'P', 'K', 3, 4};
 
-    /** A picture to be written out, fetched when its turn comes. */
-    record Picture(String name, PhotoContent content) {}
+    /** A file to be written out, opened when its turn comes. */
+    record Beside(String name, FileContent content) {}
 
     private CaseZip() {}
 
@@ -43,15 +46,16 @@ final class CaseZip {
         }
     }
 
-    static void write(CaseDocument document, List<Picture> pictures, JsonMapper json, OutputStream to)
-            throws IOException {
+    static void write(CaseDocument document, List<Beside> files, JsonMapper json, OutputStream to) throws IOException {
         try (ZipOutputStream zip = new ZipOutputStream(to)) {
             zip.putNextEntry(new ZipEntry(CASE));
             zip.write(json.writeValueAsBytes(document));
             zip.closeEntry();
-            for (Picture picture : pictures) {
-                zip.putNextEntry(new ZipEntry(picture.name()));
-                zip.write(picture.content().bytes());
+            for (Beside file : files) {
+                zip.putNextEntry(new ZipEntry(file.name()));
+                try (InputStream content = file.content().open()) {
+                    content.transferTo(zip);
+                }
                 zip.closeEntry();
             }
         }
@@ -60,30 +64,31 @@ final class CaseZip {
     /**
      * Unpacks a file beside itself.
      *
-     * @param most bytes of all it holds, unpacked
+     * @param all bytes of all it holds, unpacked
      * @return its case document
      * @throws UnsuitableException naming what it should not hold, or that it holds too much
      */
-    static Path unpack(Path file, long most) {
+    static Path unpack(Path file, long all) {
         Path folder = file.getParent();
         try (ZipFile zip = new ZipFile(file.toFile())) {
             if (zip.size() > MOST_ENTRIES) {
-                throw new UnsuitableException("zip", "A case file holds " + MOST_ENTRIES + " pictures at most.");
+                throw new UnsuitableException("zip", "A case file holds " + MOST_ENTRIES + " files at most.");
             }
             Files.createDirectories(folder.resolve(PHOTOS));
+            Files.createDirectories(folder.resolve(TRACES));
             Set<String> names = new HashSet<>();
-            long left = most;
+            long left = all;
             for (ZipEntry entry : Collections.list(zip.entries())) {
                 String name = entry.getName();
                 boolean document = name.equals(CASE);
-                if (!entry.isDirectory() || !name.equals(PHOTOS)) {
-                    if (!(document || PICTURE.matcher(name).matches()) || !names.add(name)) {
+                if (!entry.isDirectory() || !FOLDERS.contains(name)) {
+                    if (!(document || BESIDE.matcher(name).matches()) || !names.add(name)) {
                         throw new UnsuitableException(
                                 "zip",
-                                "A case file holds case.json and photos/…, each once; this one holds other things too.");
+                                "A case file holds case.json, photos/… and traces/…, each once; this one holds other things too.");
                     }
-                    long bound = document ? left : Math.min(left, Photos.MOST_BYTES);
-                    left -= unpack(zip, entry, folder.resolve(name), bound, document || left < Photos.MOST_BYTES);
+                    long most = document ? left : mostOf(name);
+                    left -= unpack(zip, entry, folder.resolve(name), Math.min(left, most), left <= most);
                 }
             }
             if (!names.contains(CASE)) {
@@ -95,6 +100,10 @@ final class CaseZip {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static long mostOf(String name) {
+        return name.startsWith(PHOTOS) ? Photos.MOST_BYTES : TraceStore.MOST_BYTES;
     }
 
     /** @return how many bytes it had */
@@ -110,7 +119,7 @@ final class CaseZip {
                             "zip",
                             ofAll
                                     ? "Unpacked the file is larger than what can be imported."
-                                    : "A photo in the file is larger than " + Photos.MOST_BYTES / 1024 + " kB.");
+                                    : entry.getName() + " in the file is larger than " + bound / 1024 + " kB.");
                 }
                 out.write(buffer, 0, read);
             }

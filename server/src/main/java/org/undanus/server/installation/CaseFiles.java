@@ -21,19 +21,21 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Stage;
+import org.undanus.core.evidence.Traces;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Site;
+import org.undanus.core.installation.SitePlan;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Years;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
-import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.InstallationMapper.ComponentRow;
 import org.undanus.server.installation.InstallationMapper.InstallationRow;
 import org.undanus.server.installation.InstallationMapper.InstallationState;
@@ -46,7 +48,6 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
-import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
 
 /** Opens case files, keeps what is added to them, and lets nobody see another crew's. */
@@ -102,13 +103,9 @@ public class CaseFiles {
     private static final int ASKED_AT_ONCE = 500;
     private static final int MOST_SUBJECTS = 200;
 
-    private static final int FIRST_YEAR = 1990;
-    private static final int LAST_YEAR = 2100;
-
     private static void requireDay(LocalDate visitedOn) {
-        if (visitedOn.getYear() < FIRST_YEAR || visitedOn.getYear() > LAST_YEAR) {
-            throw new UnsuitableException(
-                    "visitedOn", "A visit lies in the years " + FIRST_YEAR + " to " + LAST_YEAR + ".");
+        if (!Years.OF_VISITS.hold(visitedOn)) {
+            throw new UnsuitableException("visitedOn", "A visit lies in " + Years.OF_VISITS + ".");
         }
     }
 
@@ -118,24 +115,27 @@ public class CaseFiles {
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final InstallationMapper mapper;
     private final RuleBooks books;
-    private final SheetLibrary sheets;
+    private final CaseMaterial.Sheets sheets;
     private final Instruments instruments;
-    private final SitePlans plans;
+    private final CaseMaterial.Drawings drawings;
+    private final CaseMaterial.Curves curves;
     private final Journal journal;
     private final Judge judge;
 
     CaseFiles(
             InstallationMapper mapper,
             RuleBooks books,
-            SheetLibrary sheets,
+            CaseMaterial.Sheets sheets,
             Instruments instruments,
-            SitePlans plans,
+            CaseMaterial.Drawings drawings,
+            CaseMaterial.Curves curves,
             Journal journal,
             ComputationFailures failures) {
         this.judge = Walk.judge().containing(failures);
         this.mapper = mapper;
         this.instruments = instruments;
-        this.plans = plans;
+        this.drawings = drawings;
+        this.curves = curves;
         this.books = books;
         this.sheets = sheets;
         this.journal = journal;
@@ -162,7 +162,7 @@ public class CaseFiles {
                 mapper.subjects(id),
                 mapper.visits(id),
                 mapper.readings(id),
-                plans.of(id));
+                drawings.drawing(id));
     }
 
     /** As {@link #open}, holding the installation for one writer until the transaction ends. */
@@ -201,7 +201,7 @@ public class CaseFiles {
         Map<String, List<SubjectRow>> subjects = grouped(mapper.allSubjects(), SubjectRow::installationId);
         Map<String, List<VisitRow>> visits = grouped(mapper.allVisits(), VisitRow::installationId);
         Map<String, List<ReadingRow>> readings = grouped(mapper.allReadings(), ReadingRow::installationId);
-        Map<String, SitePlans.Drawing> drawings = plans.all();
+        Map<String, SitePlan> plans = drawings.drawings();
         return mapper.all().stream()
                 .filter(row -> person.maySee(row.crew()))
                 .map(row -> file(
@@ -210,7 +210,7 @@ public class CaseFiles {
                         subjects.getOrDefault(row.id(), List.of()),
                         visits.get(row.id()),
                         readings.getOrDefault(row.id(), List.of()),
-                        Optional.ofNullable(drawings.get(row.id()))))
+                        Optional.ofNullable(plans.get(row.id()))))
                 .toList();
     }
 
@@ -224,7 +224,8 @@ public class CaseFiles {
             List<SubjectRow> subjects,
             List<VisitRow> visits,
             List<ReadingRow> readings,
-            Optional<SitePlans.Drawing> drawing) {
+            Optional<SitePlan> plan) {
+        Traces traces = curves.curves(row.id());
         Map<String, Stage> stages = visits.stream().collect(Collectors.toMap(VisitRow::id, VisitRow::stage));
         VisitRow visit = visits.get(visits.size() - 1);
         Case facts = new Case(
@@ -237,11 +238,12 @@ public class CaseFiles {
                 visit.stage(),
                 row.replacement(),
                 instruments.toolcase(),
-                drawing.map(SitePlans.Drawing::plan),
+                plan,
                 subjects.stream()
                         .filter(subject -> !subject.removed())
                         .map(SubjectRow::subject)
-                        .toList());
+                        .toList(),
+                traces);
         CaseFile.Header header = new CaseFile.Header(
                 row.id(),
                 row.reference(),
@@ -258,7 +260,7 @@ public class CaseFiles {
                         .toList(),
                 row.version());
         List<Reading> known = readings.stream()
-                .flatMap(r -> reading(r, stages.get(r.visitId())).stream())
+                .flatMap(r -> reading(r, stages.get(r.visitId()), traces).stream())
                 .toList();
         return remembered(new CaseFile(
                 header,
@@ -286,13 +288,13 @@ public class CaseFiles {
     }
 
     /** Empty for a point this version no longer knows. */
-    private static Optional<Reading> reading(ReadingRow row, Stage stage) {
+    private static Optional<Reading> reading(ReadingRow row, Stage stage, Traces traces) {
         return Walk.point(row.point())
                 .map(point -> new Reading(
                         UUID.fromString(row.id()),
                         new PointKey(row.point(), row.component()),
                         row.typed(),
-                        value(row, point),
+                        value(row, point, traces),
                         row.unit(),
                         Optional.ofNullable(row.instrument()),
                         row.grade(),
@@ -303,11 +305,12 @@ public class CaseFiles {
     }
 
     /** As kept; set aside where this version could not take it: a list must not fail for one reading. */
-    private static Value value(ReadingRow row, Point point) {
+    private static Value value(ReadingRow row, Point point, Traces traces) {
         try {
             return point.kind() == Point.Kind.QUANTITY && row.si() != null
                     ? measured(row, point)
-                    : Entry.understand(point, row.typed(), Accuracy.EXACT).value();
+                    : Entry.understand(point, row.typed(), Accuracy.EXACT, traces)
+                            .value();
         } catch (IllegalArgumentException e) {
             return new Value.SetAside(e.getMessage());
         }
@@ -332,7 +335,7 @@ public class CaseFiles {
     @Transactional(readOnly = true)
     public Optional<Map.Entry<String, Reading>> keptReading(UUID id) {
         return Optional.ofNullable(mapper.reading(id.toString()))
-                .flatMap(row -> reading(row, mapper.visit(row.visitId()).stage())
+                .flatMap(row -> reading(row, mapper.visit(row.visitId()).stage(), curves.curves(row.installationId()))
                         .map(reading -> Map.entry(row.installationId(), reading)));
     }
 

@@ -25,6 +25,7 @@ class BodySizeFilter extends OncePerRequestFilter {
     private static final long USUAL = 512 * 1024L;
     private static final long PHOTO = 12 * 1024 * 1024L;
     private static final long CERTIFICATE = 4 * 1024 * 1024L;
+    private static final long TRACE = 64 * 1024 * 1024L;
 
     private final JsonMapper json;
     private final long caseFile;
@@ -53,6 +54,9 @@ class BodySizeFilter extends OncePerRequestFilter {
         }
         if (path.endsWith("/certificates")) {
             return CERTIFICATE;
+        }
+        if (path.endsWith("/traces")) {
+            return TRACE;
         }
         return path.equals("/api/imports") ? caseFile : USUAL;
     }

@@ -6,7 +6,6 @@ import java.util.Locale;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Reading;
-import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
@@ -146,14 +145,11 @@ public record ReportModel(
     }
 
     private static ReadingLine reading(CaseFile.Line line, Reading reading, UnitSystem units) {
-        String understood = reading.value() instanceof Value.Measured m
-                ? QuantityFormat.of(units).format(m.quantity(), m.resolution())
-                : "";
         return new ReadingLine(
                 line.subject().title(),
                 line.point().title(),
-                reading.typed(),
-                understood,
+                reading.said(),
+                reading.value().in(units).orElse(""),
                 reading.grade().title().toLowerCase(Locale.ROOT),
                 reading.by());
     }

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.geometry.PlanGeometry;
 import org.undanus.core.installation.SitePlan;
+import org.undanus.server.installation.CaseMaterial;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.UnsuitableException;
@@ -17,7 +18,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The drawings there are, one an installation; a new one supersedes the old, which is kept. */
 @Service
-public class SitePlans {
+public class SitePlans implements CaseMaterial.Drawings {
 
     /** @param version counted from 1 */
     public record Drawing(SitePlan plan, int version) {}
@@ -44,9 +45,15 @@ public class SitePlans {
         return Optional.ofNullable(mapper.find(installation)).map(this::drawing);
     }
 
-    /** By installation. */
-    public Map<String, Drawing> all() {
-        return mapper.all().stream().collect(Collectors.toMap(PlanRow::installationId, this::drawing));
+    @Override
+    public Optional<SitePlan> drawing(String installation) {
+        return of(installation).map(Drawing::plan);
+    }
+
+    @Override
+    public Map<String, SitePlan> drawings() {
+        return mapper.all().stream().collect(Collectors.toMap(PlanRow::installationId, row -> drawing(row)
+                .plan()));
     }
 
     private Drawing drawing(PlanRow row) {

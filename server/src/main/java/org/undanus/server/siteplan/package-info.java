@@ -1,2 +1,5 @@
-/** Drawings of sites as kept here: GeoJSON in local metres. See docs/formats/site-plan.md. */
+/**
+ * Drawings of sites: kept as GeoJSON in local metres, shown, tried, and taken out as GeoJSON or SVG. See
+ * docs/formats/site-plan.md.
+ */
 package org.undanus.server.siteplan;

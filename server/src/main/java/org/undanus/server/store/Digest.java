@@ -10,8 +10,13 @@ public final class Digest {
     private Digest() {}
 
     public static String sha256(byte[] content) {
+        return HexFormat.of().formatHex(sha256().digest(content));
+    }
+
+    /** One to be fed piece by piece. */
+    public static MessageDigest sha256() {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+            return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Every Java platform has SHA-256", e);
         }

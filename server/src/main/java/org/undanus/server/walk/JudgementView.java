@@ -63,7 +63,7 @@ public record JudgementView(
 
     public record StepView(String name, String how, String value, String source) {}
 
-    /** @param reading what was typed, empty where the line is open */
+    /** @param reading what was read, empty where the line is open */
     public record EvidenceView(
             String point,
             String component,
@@ -131,7 +131,7 @@ public record JudgementView(
                 key.point(),
                 key.component(),
                 Walk.point(key.point()).map(Point::title).orElse(key.point()),
-                reading.map(Reading::typed),
+                reading.map(Reading::said),
                 reading.map(r -> r.grade().title()),
                 reading.map(Reading::by));
     }

@@ -20,7 +20,6 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.UnitSystem;
-import org.undanus.core.rules.RuleBook;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
@@ -84,7 +83,7 @@ class Readings {
                     typed.typed(),
                     latest.map(reading -> StationView.reading(reading, units)).orElse(null));
         }
-        Entry.Understood understood = understand(line.point(), typed.typed(), typed.instrument(), before.rules());
+        Entry.Understood understood = understand(line.point(), typed.typed(), typed.instrument(), before);
         if (!understood.plausible() && !typed.confirmed()) {
             throw new AskFirstException("\"" + typed.typed().strip() + "\" is far from what is usual for "
                     + line.point().title().toLowerCase(Locale.ROOT) + ". Save it as it is?");
@@ -107,12 +106,12 @@ class Readings {
     }
 
     /** What a text would be taken as, without keeping it. */
-    Entry.Understood understand(Point point, String typed, Optional<String> instrument, RuleBook rules) {
+    Entry.Understood understand(Point point, String typed, Optional<String> instrument, CaseFile file) {
         Accuracy accuracy = instruments
-                .accuracy(instrument, point, rules)
+                .accuracy(instrument, point, file.rules())
                 .orElseThrow(() -> new UnsuitableException("instrument", "There is no such instrument."));
         try {
-            return Entry.understand(point, typed, accuracy);
+            return Entry.understand(point, typed, accuracy, file.facts().traces());
         } catch (FieldNotationException e) {
             throw new UnsuitableException("typed", e.getMessage(), e.choices());
         } catch (IllegalArgumentException e) {

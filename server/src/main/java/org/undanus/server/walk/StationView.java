@@ -78,12 +78,14 @@ record StationView(
             int earlier) {}
 
     /**
+     * @param said what was typed, as people are shown it: of a curve in words, for what is typed of it is its digest
      * @param us what was understood, in US units; empty for other than quantities
      * @param setAside why a kept reading can no longer be taken; it shows nothing, and its text stays
      */
     record ReadingView(
             String id,
             String typed,
+            String said,
             Optional<String> us,
             Optional<String> si,
             Optional<String> uncertainty,
@@ -175,8 +177,9 @@ record StationView(
         return new ReadingView(
                 reading.id().toString(),
                 reading.typed(),
-                measured.map(m -> QuantityFormat.US.format(m.quantity(), m.resolution())),
-                measured.map(m -> QuantityFormat.SI.format(m.quantity(), m.resolution())),
+                reading.said(),
+                reading.value().in(UnitSystem.US),
+                reading.value().in(UnitSystem.SI),
                 measured.filter(m -> m.standardUncertainty() > 0).map(m -> uncertainty(m, units)),
                 reading.value() instanceof Value.SetAside aside ? Optional.of(aside.why()) : Optional.empty(),
                 reading.instrument(),

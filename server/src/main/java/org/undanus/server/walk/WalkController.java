@@ -25,7 +25,6 @@ import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
@@ -166,7 +165,7 @@ class WalkController {
         CaseFile.Line line = Readings.line(file, new PointKey(question.point(), question.component()));
         Entry.Understood understood;
         try {
-            understood = readings.understand(line.point(), question.typed(), question.instrument(), file.rules());
+            understood = readings.understand(line.point(), question.typed(), question.instrument(), file);
         } catch (UnsuitableException e) {
             return new Echo(
                     Optional.empty(),
@@ -179,8 +178,8 @@ class WalkController {
         Optional<Value.Measured> measured =
                 understood.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
         return new Echo(
-                measured.map(m -> QuantityFormat.US.format(m.quantity(), m.resolution())),
-                measured.map(m -> QuantityFormat.SI.format(m.quantity(), m.resolution())),
+                understood.value().in(UnitSystem.US),
+                understood.value().in(UnitSystem.SI),
                 measured.filter(m -> m.standardUncertainty() > 0)
                         .map(m -> StationView.uncertainty(
                                 m, units.orElse(file.rules().display()))),

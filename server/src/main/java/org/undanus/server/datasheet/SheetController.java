@@ -1,4 +1,4 @@
-package org.undanus.server.sheets;
+package org.undanus.server.datasheet;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -27,8 +27,6 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.account.Person;
-import org.undanus.server.datasheet.SheetLibrary;
-import org.undanus.server.datasheet.SheetRecord;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
@@ -189,7 +187,7 @@ class SheetController {
     private static List<Effect> effects(CaseFile now, Judgements then) {
         return now.judgements().all().stream()
                 .flatMap(before -> then
-                        .find(before.about().id(), before.component())
+                        .find(before.about(), before.component())
                         .filter(after -> after.verdict() != before.verdict())
                         .map(after -> effect(now, before, after))
                         .stream())

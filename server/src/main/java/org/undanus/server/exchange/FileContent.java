@@ -1,14 +1,14 @@
 package org.undanus.server.exchange;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.function.Supplier;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.trace.TraceStore;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;
@@ -19,59 +19,63 @@ import tools.jackson.databind.annotation.JsonDeserialize;
 import tools.jackson.databind.annotation.JsonSerialize;
 
 /**
- * A photo's file within a case file, in base64. There may be more of them than fit into memory: each is fetched when it is
+ * A photo or a curve within a case file, in base64. There may be more of them than fit into memory: each is opened when it is
  * written or kept, and lies in a file of its own after it was read.
  */
-@JsonSerialize(using = PhotoContent.Writer.class)
-@JsonDeserialize(using = PhotoContent.Reader.class)
-final class PhotoContent {
+@JsonSerialize(using = FileContent.Writer.class)
+@JsonDeserialize(using = FileContent.Reader.class)
+final class FileContent {
     /** The reader's attribute that names the folder for what it reads. */
-    static final String FOLDER = "photo-folder";
+    static final String FOLDER = "content-folder";
 
-    private final Supplier<byte[]> fetched;
+    private static final long MOST_BYTES = Math.max(Photos.MOST_BYTES, TraceStore.MOST_BYTES);
+    private static final int UNKNOWN = -1;
 
-    private PhotoContent(Supplier<byte[]> fetched) {
-        this.fetched = fetched;
+    /** Where it comes from. */
+    @FunctionalInterface
+    interface Source {
+        InputStream open() throws IOException;
     }
 
-    static PhotoContent fetched(Supplier<byte[]> from) {
-        return new PhotoContent(from);
+    private final Source source;
+
+    private FileContent(Source source) {
+        this.source = source;
+    }
+
+    static FileContent of(Source source) {
+        return new FileContent(source);
     }
 
     /** What lies in a file of its own. */
-    static PhotoContent in(Path file) {
-        return new PhotoContent(() -> Reader.read(file));
+    static FileContent in(Path file) {
+        return new FileContent(() -> Files.newInputStream(file));
     }
 
-    byte[] bytes() {
-        return fetched.get();
+    InputStream open() throws IOException {
+        return source.open();
     }
 
-    static final class Writer extends ValueSerializer<PhotoContent> {
+    static final class Writer extends ValueSerializer<FileContent> {
         @Override
-        public void serialize(PhotoContent content, JsonGenerator to, SerializationContext context) {
-            byte[] bytes = content.bytes();
-            to.writeBinary(new ByteArrayInputStream(bytes), bytes.length);
-        }
-    }
-
-    static final class Reader extends ValueDeserializer<PhotoContent> {
-        @Override
-        public PhotoContent deserialize(JsonParser from, DeserializationContext context) {
-            try {
-                Path file = Files.createTempFile((Path) context.getAttribute(FOLDER), "photo", "");
-                try (OutputStream out = new Bounded(Files.newOutputStream(file))) {
-                    from.readBinaryValue(out);
-                }
-                return new PhotoContent(() -> read(file));
+        public void serialize(FileContent content, JsonGenerator to, SerializationContext context) {
+            try (InputStream in = content.open()) {
+                to.writeBinary(in, UNKNOWN);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
         }
+    }
 
-        private static byte[] read(Path file) {
+    static final class Reader extends ValueDeserializer<FileContent> {
+        @Override
+        public FileContent deserialize(JsonParser from, DeserializationContext context) {
             try {
-                return Files.readAllBytes(file);
+                Path file = Files.createTempFile((Path) context.getAttribute(FOLDER), "content", "");
+                try (OutputStream out = new Bounded(Files.newOutputStream(file))) {
+                    from.readBinaryValue(out);
+                }
+                return in(file);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
@@ -80,7 +84,7 @@ final class PhotoContent {
 
     private static final class Bounded extends OutputStream {
         private final OutputStream inner;
-        private long left = Photos.MOST_BYTES;
+        private long left = MOST_BYTES;
 
         Bounded(OutputStream inner) {
             this.inner = inner;
@@ -96,7 +100,7 @@ final class PhotoContent {
             left -= length;
             if (left < 0) {
                 throw new UnsuitableException(
-                        "photos", "A photo in the file is larger than " + Photos.MOST_BYTES / 1024 + " kB.");
+                        "content", "A photo or curve in the file is larger than " + MOST_BYTES / 1024 + " kB.");
             }
             inner.write(bytes, offset, length);
         }

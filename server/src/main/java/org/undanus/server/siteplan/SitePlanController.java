@@ -1,4 +1,4 @@
-package org.undanus.server.siting;
+package org.undanus.server.siteplan;
 
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -45,7 +45,6 @@ import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.report.FigurePrint;
-import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.space.KeepsNothing;
 import org.undanus.server.walk.FigureView;
 import tools.jackson.core.type.TypeReference;
@@ -244,7 +243,7 @@ class SitePlanController {
                 after.verdict(),
                 after.because().in(system),
                 now.judgements()
-                        .find(after.about().id(), after.component())
+                        .find(after.about(), after.component())
                         .map(Judgement::verdict)
                         .filter(before -> before != after.verdict()),
                 Retaping.besideTheTape(after).map(words -> words.in(system)));

@@ -1,0 +1,201 @@
+package org.undanus.server.trace;
+
+import java.io.ByteArrayInputStream;
+import java.io.InputStream;
+import java.io.SequenceInputStream;
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.Enumeration;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Trace;
+import org.undanus.core.evidence.TraceCsv;
+import org.undanus.core.evidence.Traces;
+import org.undanus.server.installation.CaseMaterial;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.trace.TraceMapper.Chunk;
+import org.undanus.server.trace.TraceMapper.TraceRow;
+
+/** The curves there are, each at the installation it was logged at. None is ever changed, and none is held whole. */
+@Service
+public class TraceStore implements CaseMaterial.Curves {
+    /** Of one curve's file. */
+    public static final long MOST_BYTES = 64 * 1024 * 1024L;
+
+    private final TraceMapper mapper;
+    private final Journal journal;
+
+    TraceStore(TraceMapper mapper, Journal journal) {
+        this.mapper = mapper;
+        this.journal = journal;
+    }
+
+    @Override
+    public Traces curves(String installation) {
+        return new OfInstallation(installation, this);
+    }
+
+    private record OfInstallation(String installation, TraceStore store) implements Traces {
+        @Override
+        public Optional<Trace> find(String sha256) {
+            return Optional.ofNullable(store.mapper.find(installation, sha256)).map(TraceRow::trace);
+        }
+
+        @Override
+        public void follow(Trace trace, Instant from, Samples to) {
+            Beginning beginning = new Beginning(from, trace, to);
+            String id = store.row(installation, trace.sha256()).id();
+            Chunk first = store.mapper.chunkAt(id, from);
+            store.each(id, first == null ? store.mapper.chunkAfter(id, from) : first, beginning);
+            beginning.end();
+        }
+    }
+
+    /** Lets samples through from the last one on that is not after a moment. */
+    private static final class Beginning implements TraceCsv.Written {
+        private final Instant from;
+        private final Trace trace;
+        private final Traces.Samples to;
+        private Instant heldAt;
+        private double held;
+
+        private Beginning(Instant from, Trace trace, Traces.Samples to) {
+            this.from = from;
+            this.trace = trace;
+            this.to = to;
+        }
+
+        @Override
+        public void sample(Instant at, BigDecimal value) {
+            if (at.isAfter(from)) {
+                end();
+                to.sample(at, trace.unit().toSi(value.doubleValue()));
+            } else {
+                heldAt = at;
+                held = trace.unit().toSi(value.doubleValue());
+            }
+        }
+
+        private void end() {
+            if (heldAt != null) {
+                to.sample(heldAt, held);
+                heldAt = null;
+            }
+        }
+    }
+
+    private TraceRow row(String installation, String sha256) {
+        TraceRow row = mapper.find(installation, sha256);
+        if (row == null) {
+            throw new NotFoundException("This installation has no such curve.");
+        }
+        return row;
+    }
+
+    private void each(String id, Chunk first, TraceCsv.Written to) {
+        for (Chunk chunk = first; chunk != null; chunk = mapper.chunkAfter(id, chunk.fromAt())) {
+            TraceChunk.unpack(chunk.fromAt(), chunk.content(), to);
+        }
+    }
+
+    /** All of an installation, by their beginning. */
+    @Transactional(readOnly = true)
+    public List<Trace> of(String installation) {
+        return mapper.of(installation).stream().map(TraceRow::trace).toList();
+    }
+
+    /**
+     * Keeps a curve; one that is kept already stays as it is. The installation is held for one writer.
+     *
+     * @param point it is a curve of
+     * @throws UnsuitableException naming the row that cannot be taken
+     */
+    @Transactional
+    public Trace keep(String installation, Point point, InputStream csv, String by, Instant at) {
+        String id = UUID.randomUUID().toString();
+        Chunks chunks = new Chunks(id);
+        Trace trace;
+        try {
+            trace = TraceCsv.read(csv, point.dimension().orElseThrow(), point::possible, chunks);
+        } catch (TraceCsv.Unreadable e) {
+            throw new UnsuitableException("file", e.getMessage());
+        }
+        TraceRow known = mapper.find(installation, trace.sha256());
+        if (known != null) {
+            mapper.forgetChunks(id);
+            return known.trace();
+        }
+        chunks.end();
+        TraceRow row = TraceRow.of(id, installation, trace, by, at);
+        mapper.insert(row);
+        journal.write(by, "trace.added", id, row.state(row.sha256()));
+        return trace;
+    }
+
+    private final class Chunks implements TraceCsv.Written {
+        private final String id;
+        private TraceChunk chunk = new TraceChunk();
+
+        private Chunks(String id) {
+            this.id = id;
+        }
+
+        @Override
+        public void sample(Instant at, BigDecimal value) {
+            chunk.add(at, value);
+            if (chunk.full()) {
+                end();
+            }
+        }
+
+        private void end() {
+            if (chunk.from() != null) {
+                mapper.insertChunk(id, chunk.from(), chunk.packed());
+                chunk = new TraceChunk();
+            }
+        }
+    }
+
+    /**
+     * A curve as CSV, made a chunk at a time while it is read.
+     *
+     * @throws NotFoundException where there is no such curve
+     */
+    public InputStream csv(String installation, String sha256) {
+        return csv(row(installation, sha256));
+    }
+
+    InputStream csv(TraceRow row) {
+        return new SequenceInputStream(new Enumeration<>() {
+            private String text = TraceCsv.heading(row.unit());
+            private Instant reached = Instant.EPOCH;
+
+            @Override
+            public boolean hasMoreElements() {
+                return text != null;
+            }
+
+            @Override
+            public InputStream nextElement() {
+                InputStream piece = new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8));
+                Chunk next = mapper.chunkAfter(row.id(), reached);
+                text = next == null ? null : rows(next);
+                reached = next == null ? reached : next.fromAt();
+                return piece;
+            }
+        });
+    }
+
+    private static String rows(Chunk chunk) {
+        StringBuilder rows = new StringBuilder();
+        TraceChunk.unpack(chunk.fromAt(), chunk.content(), (at, value) -> rows.append(TraceCsv.row(at, value)));
+        return rows.toString();
+    }
+}
