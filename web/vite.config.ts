@@ -7,5 +7,10 @@ export default defineConfig({
   plugins: [vue(), components({ dts: false, dirs: [], resolvers: [ElementPlusResolver()] })],
   server: { proxy: { "/api": "http://localhost:8080" } },
   build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
-  test: { environment: "happy-dom", testTimeout: 30_000, server: { deps: { inline: ["element-plus"] } } },
+  test: {
+    environment: "happy-dom",
+    setupFiles: ["src/words/words.setup.ts"],
+    testTimeout: 30_000,
+    server: { deps: { inline: ["element-plus"] } },
+  },
 });

@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from "vue-router";
 import { useSession } from "./session/useSession";
+import { loadWords } from "./words/words";
 
 declare module "vue-router" {
   interface RouteMeta {
@@ -52,7 +53,7 @@ export const router = createRouter({
 
 router.beforeEach(async (to) => {
   const session = useSession();
-  await session.load();
+  await Promise.all([session.load(), loadWords()]);
   if (!session.person.value && to.name !== "sign-in") {
     return { name: "sign-in", query: to.fullPath === "/register" ? {} : { to: to.fullPath } };
   }

@@ -1,5 +1,7 @@
+import createClient, { type FetchResponse, type RequestBodyOption } from "openapi-fetch";
 import { ref } from "vue";
-import type { components } from "./generated/types";
+import type { Address, Asked } from "./address";
+import type { components, paths } from "./generated/types";
 
 export type Schemas = components["schemas"];
 
@@ -52,49 +54,66 @@ async function problemOf(response: Response): Promise<Problem> {
   };
 }
 
-function asSent(body: unknown, contentType?: string): BodyInit | undefined {
-  if (body === undefined || body instanceof Blob) {
-    return body;
-  }
-  return contentType ? String(body) : JSON.stringify(body);
-}
+const http = createClient<paths>({
+  baseUrl: location.origin,
+  fetch: (request) => fetch(request),
+  // what is a file or a text goes out as it is
+  bodySerializer: (body: unknown) =>
+    body instanceof Blob || typeof body === "string" ? body : JSON.stringify(body),
+});
 
-async function send<T>(method: string, path: string, body?: unknown, contentType?: string): Promise<T> {
-  pending.value++;
-  try {
-    const headers: Record<string, string> = {};
-    if (method !== "GET") {
-      headers["X-XSRF-TOKEN"] = token();
-      headers["Content-Type"] = contentType ?? "application/json";
+http.use({
+  onRequest({ request }) {
+    if (request.method !== "GET") {
+      request.headers.set("X-XSRF-TOKEN", token());
     }
-    let response: Response;
-    try {
-      response = await fetch(path, {
-        method,
-        headers,
-        body: asSent(body, contentType),
-      });
-    } catch {
-      throw new ProblemError(NO_CONNECTION);
-    }
+  },
+  async onResponse({ request, response }) {
     if (!response.ok) {
       const problem = await problemOf(response);
-      if (response.status === 401 && path !== "/api/session") {
+      if (response.status === 401 && new URL(request.url).pathname !== "/api/session") {
         onSignedOut();
       }
       throw new ProblemError(problem);
     }
-    return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
+  },
+  onError: () => new ProblemError(NO_CONNECTION),
+});
+
+type Method = "get" | "post" | "put" | "delete";
+type Called<P extends keyof paths, M extends Method> = NonNullable<paths[P][M]>;
+type Answer<P extends keyof paths, M extends Method> = NonNullable<
+  FetchResponse<Called<P, M>, object, `${string}/${string}`>["data"]
+>;
+type Body<P extends keyof paths, M extends Method> =
+  RequestBodyOption<Called<P, M>> extends { body?: infer B } ? B : never;
+
+async function send(method: Method, address: string, body?: unknown, kind = "application/json") {
+  pending.value++;
+  try {
+    const init = body === undefined ? {} : { body, headers: { "Content-Type": kind } };
+    const answered = await http.request(method, address as never, init as never);
+    return (answered as { data: unknown }).data as never;
   } finally {
     pending.value--;
   }
 }
 
 export const api = {
-  get: <T>(path: string) => send<T>("GET", path),
-  post: <T>(path: string, body: unknown, contentType?: string) => send<T>("POST", path, body, contentType),
+  get: <P extends Asked<"get">>(address: Address<P>): Promise<Answer<P, "get">> => send("get", address),
+  post: <P extends Asked<"post">>(
+    address: Address<P>,
+    body: Body<P, "post">,
+    kind?: string,
+  ): Promise<Answer<P, "post">> => send("post", address, body, kind),
   /** A file as it is; the server tells by its content what it is. */
-  file: <T>(path: string, file: Blob) => send<T>("POST", path, file, "application/octet-stream"),
-  put: <T>(path: string, body: unknown) => send<T>("PUT", path, body),
-  remove: (path: string) => send<void>("DELETE", path),
+  file: <P extends Asked<"post">>(
+    address: Address<P>,
+    file: Blob,
+    kind = "application/octet-stream",
+  ): Promise<Answer<P, "post">> => send("post", address, file, kind),
+  put: <P extends Asked<"put">>(address: Address<P>, body: Body<P, "put">): Promise<Answer<P, "put">> =>
+    send("put", address, body),
+  remove: <P extends Asked<"delete">>(address: Address<P>): Promise<Answer<P, "delete">> =>
+    send("delete", address),
 };

@@ -1,10 +1,11 @@
 import { flushPromises } from "@vue/test-utils";
-import { afterEach, expect, test, vi } from "vitest";
+import { afterEach, expect, test } from "vitest";
 import { ref } from "vue";
-import { api, ProblemError } from "./client";
+import { ProblemError } from "./client";
+import { spied } from "./mocked";
 import { useLatest } from "./useLatest";
 
-const get = vi.spyOn(api, "get");
+const get = spied("get");
 
 afterEach(() => {
   get.mockReset();
@@ -14,7 +15,7 @@ test("of another subject nothing old is shown, of the same one the last answer s
   const subject = ref("a");
   const stamp = ref(0);
   get.mockResolvedValue("first");
-  const { value } = useLatest<string>(subject, () => `/${subject.value}`, stamp);
+  const { value } = useLatest(subject, () => `/${subject.value}` as never, stamp);
   await flushPromises();
   let answer: (said: string) => void = () => {};
   get.mockImplementation(() => new Promise((resolve) => (answer = resolve as typeof answer)));
@@ -34,7 +35,7 @@ test("a late answer for the subject before is dropped", async () => {
   const subject = ref("a");
   let late: (said: string) => void = () => {};
   get.mockImplementationOnce(() => new Promise((resolve) => (late = resolve as typeof late)));
-  const { value } = useLatest<string>(subject, () => `/${subject.value}`, ref(0));
+  const { value } = useLatest(subject, () => `/${subject.value}` as never, ref(0));
   get.mockResolvedValue("of b");
   subject.value = "b";
   await flushPromises();
@@ -45,7 +46,7 @@ test("a late answer for the subject before is dropped", async () => {
 
 test("without an address nothing is asked; what fails is said", async () => {
   const address = ref("");
-  const { problem } = useLatest<string>(ref("a"), () => address.value, ref(0));
+  const { problem } = useLatest(ref("a"), () => address.value as never, ref(0));
   await flushPromises();
   expect(get).not.toHaveBeenCalled();
   get.mockRejectedValue(new ProblemError({ status: 503, detail: "Busy." }));

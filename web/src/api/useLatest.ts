@@ -1,4 +1,5 @@
-import { ref, watch, type Ref, type WatchSource } from "vue";
+import { ref, shallowRef, watch, type WatchSource } from "vue";
+import type { Address, Asked } from "./address";
 import { api } from "./client";
 import { sentence } from "./problems";
 
@@ -6,15 +7,15 @@ import { sentence } from "./problems";
  * What an address answers, asked for anew when the address or the stamp changes. The last answer stands until the next is there, but
  * not for another subject; an answer that was overtaken is dropped.
  * @param subject what it is of
- * @param address where to ask; empty as long as that is not known
+ * @param address where to ask; nothing as long as that is not known
  * @param stamp changes when the answer may have
  */
-export function useLatest<T>(
+export function useLatest<P extends Asked<"get">>(
   subject: WatchSource<string>,
-  address: () => string,
+  address: () => Address<P> | undefined,
   stamp: WatchSource<unknown>,
 ) {
-  const value = ref<T>() as Ref<T | undefined>;
+  const value = shallowRef<Awaited<ReturnType<typeof api.get<P>>>>();
   const problem = ref("");
   let asked = 0;
 
@@ -25,7 +26,7 @@ export function useLatest<T>(
     }
     const mine = ++asked;
     try {
-      const answer = await api.get<T>(where);
+      const answer = await api.get(where);
       if (mine === asked) {
         value.value = answer;
         problem.value = "";

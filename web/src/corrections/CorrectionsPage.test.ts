@@ -1,7 +1,8 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { computed, ref } from "vue";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import { notice } from "../frame/notice";
 import CorrectionsPage from "./CorrectionsPage.vue";
 
@@ -15,8 +16,8 @@ const role = ref("INSPECTOR");
 vi.mock("../session/useSession", () => ({
   useSession: () => ({ person: computed(() => ({ role: role.value })) }),
 }));
-const get = vi.mocked(api.get);
-const put = vi.mocked(api.put);
+const get = answering("get");
+const put = answering("put");
 
 const correction = {
   id: "c1",

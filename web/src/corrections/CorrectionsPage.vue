@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { notice } from "../frame/notice";
 import { ref, shallowReactive } from "vue";
+import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import PhotoStrip from "../photos/PhotoStrip.vue";
@@ -25,7 +26,7 @@ const photos = shallowReactive(new Map<string, ReturnType<typeof usePhotos>>());
 async function load() {
   problem.value = "";
   try {
-    listed.value = await api.get<Listed[]>("/api/corrections");
+    listed.value = await api.get(at("/api/corrections"));
     for (const { correction } of listed.value) {
       if (!photos.has(correction.installationId)) {
         photos.set(correction.installationId, usePhotos(ref(correction.installationId)));
@@ -52,7 +53,7 @@ async function save(state: Schemas["Correction"]["state"], version = editing.val
   }
   saveProblem.value = "";
   try {
-    await api.put(`/api/corrections/${editing.value.correction.id}`, {
+    await api.put(at("/api/corrections/{id}", { path: { id: editing.value.correction.id } }), {
       words: words.value,
       due: due.value || undefined,
       state,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onScopeDispose, ref, watch } from "vue";
 import { useRouter } from "vue-router";
+import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { usePlaces, type Place } from "./usePlaces";
 
@@ -14,7 +15,7 @@ const { ofPage } = usePlaces();
 
 const open = ref(false);
 const words = ref("");
-const at = ref(0);
+const marked = ref(0);
 const installations = ref<Schemas["RegisterEntry"][]>([]);
 const input = ref<HTMLInputElement>();
 let loading: Promise<void> = Promise.resolve();
@@ -40,7 +41,7 @@ const found = computed(() => {
 async function show() {
   open.value = true;
   words.value = "";
-  at.value = 0;
+  marked.value = 0;
   await nextTick();
   setTimeout(() => input.value?.focus(), 50);
   ask();
@@ -49,12 +50,8 @@ async function show() {
 /** The register finds what fits; what the page itself offers is found here. */
 function ask() {
   const asked = words.value;
-  const query = new URLSearchParams({ size: `${FOUND}` });
-  if (asked.trim()) {
-    query.set("words", asked);
-  }
   loading = api
-    .get<Schemas["RegisterPage"]>(`/api/installations?${query.toString()}`)
+    .get(at("/api/installations", { query: { size: FOUND, words: asked.trim() || undefined } }))
     .then((page) => {
       if (asked === words.value) {
         installations.value = page.entries;
@@ -79,7 +76,7 @@ async function enter() {
     ask();
   }
   await loading;
-  choose(found.value[at.value]);
+  choose(found.value[marked.value]);
 }
 
 function choose(place: Place | undefined) {
@@ -90,7 +87,7 @@ function choose(place: Place | undefined) {
 }
 
 function move(by: number) {
-  at.value = Math.max(0, Math.min(found.value.length - 1, at.value + by));
+  marked.value = Math.max(0, Math.min(found.value.length - 1, marked.value + by));
 }
 
 defineExpose({ show });
@@ -104,14 +101,14 @@ defineExpose({ show });
       class="field"
       placeholder="Installation, station, page or action"
       aria-label="Go to"
-      @input="at = 0"
+      @input="marked = 0"
       @keydown.down.prevent="move(1)"
       @keydown.up.prevent="move(-1)"
       @keydown.enter.prevent="enter"
     />
     <ul>
       <li v-for="(place, index) in found.slice(0, 12)" :key="place.title">
-        <button type="button" :class="{ at: index === at }" @click="choose(place)">
+        <button type="button" :class="{ at: index === marked }" @click="choose(place)">
           <span>{{ place.title }}</span>
           <span class="quiet">{{ place.detail }}</span>
         </button>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from "vue";
+import { at } from "../api/address";
 import PhotoViewer from "./PhotoViewer.vue";
 import type { Photo } from "./usePhotos";
 
@@ -37,7 +38,7 @@ function dropped(event: DragEvent) {
       :aria-label="`Photo of ${label}, ${photo.addedAt.slice(0, 10)}`"
       @click="open = true"
     >
-      <img :src="`/api/photos/${photo.id}/thumbnail`" alt="" loading="lazy" />
+      <img :src="at('/api/photos/{id}/thumbnail', { path: { id: photo.id } })" alt="" loading="lazy" />
     </button>
     <label class="button">
       Add photo

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
+import { at } from "../api/address";
 import type { Photo } from "./usePhotos";
 
 /** One photo large, to zoom, turn and push about; for plates beside the form they are entered in. */
 const props = defineProps<{ photos: Photo[] }>();
 
 const MOST_ZOOM = 8;
-const at = ref(0);
+const index = ref(0);
 const zoom = ref(1);
 const turn = ref(0);
 const shift = ref({ x: 0, y: 0 });
 let from: { x: number; y: number } | undefined;
 
-const photo = computed(() => props.photos[Math.min(at.value, props.photos.length - 1)]);
+const photo = computed(() => props.photos[Math.min(index.value, props.photos.length - 1)]);
 watch(
   () => props.photos.length,
-  (length) => (at.value = Math.max(0, length - 1)),
+  (length) => (index.value = Math.max(0, length - 1)),
   { immediate: true },
 );
 watch(photo, () => {
@@ -54,7 +55,7 @@ function push(event: PointerEvent) {
       @pointercancel="from = undefined"
     >
       <img
-        :src="`/api/photos/${photo.id}/picture`"
+        :src="at('/api/photos/{id}/picture', { path: { id: photo.id } })"
         alt="Photo, enlarged"
         draggable="false"
         :style="{ transform: `translate(${shift.x}px, ${shift.y}px) rotate(${turn}deg) scale(${zoom})` }"
@@ -64,8 +65,13 @@ function push(event: PointerEvent) {
       <button type="button" class="button" aria-label="Closer" @click="closer(1.5)">+</button>
       <button type="button" class="button" aria-label="Farther" @click="closer(1 / 1.5)">−</button>
       <button type="button" class="button" @click="turn += 90">Turn</button>
-      <button v-if="photos.length > 1" type="button" class="button" @click="at = (at + 1) % photos.length">
-        {{ at + 1 }} of {{ photos.length }}
+      <button
+        v-if="photos.length > 1"
+        type="button"
+        class="button"
+        @click="index = (index + 1) % photos.length"
+      >
+        {{ index + 1 }} of {{ photos.length }}
       </button>
       <span class="quiet">{{ (photo.takenAt ?? photo.addedAt).slice(0, 10) }}, {{ photo.addedBy }}</span>
     </div>

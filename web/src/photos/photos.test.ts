@@ -1,7 +1,8 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { effectScope, ref } from "vue";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import { notice } from "../frame/notice";
 import PhotoStrip from "./PhotoStrip.vue";
 import PhotoViewer from "./PhotoViewer.vue";
@@ -12,8 +13,8 @@ vi.mock("../api/client", async (original) => ({
   api: { get: vi.fn(), file: vi.fn() },
 }));
 vi.mock("../frame/notice", () => ({ notice: { problem: vi.fn(), done: vi.fn() } }));
-const get = vi.mocked(api.get);
-const send = vi.mocked(api.file);
+const get = answering("get");
+const send = answering("file");
 
 function photo(id: string, over: Partial<Photo> = {}): Photo {
   return {

@@ -1,4 +1,5 @@
-import { computed, shallowRef, watch, type Ref } from "vue";
+import { shallowRef, watch, type Ref } from "vue";
+import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
@@ -14,19 +15,13 @@ export interface Hook {
 
 const MOST_BYTES = 12 * 1024 * 1024;
 
-function query(hook: Hook): string {
-  const parts = Object.entries(hook).filter(([, value]) => value);
-  return parts.map(([key, value]) => `${key}=${encodeURIComponent(String(value))}`).join("&");
-}
-
 /** The photos of one installation. */
 export function usePhotos(id: Ref<string>) {
   const photos = shallowRef<Photo[]>([]);
-  const path = computed(() => `/api/installations/${id.value}/photos`);
 
   async function load() {
     try {
-      photos.value = await api.get<Photo[]>(path.value);
+      photos.value = await api.get(at("/api/installations/{id}/photos", { path: { id: id.value } }));
     } catch (thrown) {
       notice.problem(sentence(thrown));
     }
@@ -40,7 +35,10 @@ export function usePhotos(id: Ref<string>) {
         continue;
       }
       try {
-        const photo = await api.file<Photo>(`${path.value}?${query(hook)}`, file);
+        const photo = await api.file(
+          at("/api/installations/{id}/photos", { path: { id: id.value }, query: { ...hook } }),
+          file,
+        );
         photos.value = [...photos.value, photo];
       } catch (thrown) {
         notice.problem(`${file.name}: ${sentence(thrown)}`);

@@ -1,7 +1,8 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { reactive } from "vue";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import { notice } from "../frame/notice";
 import ReckonerPage from "./ReckonerPage.vue";
 
@@ -13,8 +14,8 @@ vi.mock("../frame/notice", () => ({ notice: { problem: vi.fn(), done: vi.fn() } 
 const route = reactive({ params: { id: "run" }, query: { length: "12 m" } as Record<string, string> });
 const replace = vi.fn();
 vi.mock("vue-router", () => ({ useRoute: () => route, useRouter: () => ({ replace }) }));
-const get = vi.mocked(api.get);
-const post = vi.mocked(api.post);
+const get = answering("get");
+const post = answering("post");
 
 const input = (id: string, title: string, example: string) => ({
   id,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
+import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
@@ -22,7 +23,7 @@ const stations = computed(() => [...new Set(all.value.map((c) => c.stationTitle)
 
 onMounted(async () => {
   try {
-    all.value = await api.get<Schemas["ComputationView"][]>("/api/reckoner");
+    all.value = await api.get(at("/api/reckoner"));
   } catch (thrown) {
     problem.value = sentence(thrown);
   }
@@ -57,8 +58,8 @@ async function ask() {
   const mine = ++asked;
   void router.replace({ name: "reckoner", params: { id: computation.id }, query: { ...typed } });
   try {
-    const answered = await api.post<Schemas["AnswerView"]>(
-      `/api/reckoner/${computation.id}?units=${units()}`,
+    const answered = await api.post(
+      at("/api/reckoner/{id}", { path: { id: computation.id }, query: { units: units() } }),
       { ...typed },
     );
     if (mine === asked) {

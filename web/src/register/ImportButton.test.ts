@@ -1,6 +1,7 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { spied } from "../api/mocked";
 import { notice } from "../frame/notice";
 import ImportButton from "./ImportButton.vue";
 
@@ -11,7 +12,7 @@ function state(name: string, done = 0, steps = 0, installations: string[] = []) 
 }
 
 async function begun(first: unknown) {
-  vi.spyOn(api, "post").mockResolvedValueOnce(first);
+  spied("file").mockResolvedValueOnce(first);
   const wrapper = mount(ImportButton);
   const input = wrapper.get("input");
   Object.defineProperty(input.element, "files", { value: [new File(["{}"], "roof.json")] });
@@ -30,7 +31,7 @@ afterEach(() => {
 });
 
 test("how far an import is stands there until it is done", async () => {
-  const get = vi.spyOn(api, "get");
+  const get = spied("get");
   const wrapper = await begun(state("WAITING"));
   expect(wrapper.text()).toContain("roof.json");
   expect(wrapper.text()).toContain("waiting for another import");
@@ -46,17 +47,17 @@ test("how far an import is stands there until it is done", async () => {
 
 test("an import can be cancelled", async () => {
   const wrapper = await begun(state("KEEPING", 5, 10));
-  const remove = vi.spyOn(api, "remove").mockResolvedValue(undefined);
+  const remove = spied("remove").mockResolvedValue(undefined);
   await wrapper.get("button").trigger("click");
   expect(remove).toHaveBeenCalledWith("/api/imports/i1");
-  vi.spyOn(api, "get").mockResolvedValueOnce(state("CANCELLED"));
+  spied("get").mockResolvedValueOnce(state("CANCELLED"));
   await vi.advanceTimersByTimeAsync(600);
   expect(notice.hint).toHaveBeenCalledWith("Cancelled. Nothing of the file was saved.");
 });
 
 test("what it failed by is said; a lost connection is no failure of the import", async () => {
   const wrapper = await begun(state("READING"));
-  const get = vi.spyOn(api, "get");
+  const get = spied("get");
   get.mockRejectedValueOnce(new ProblemError({ status: 0, detail: "No connection" }));
   await vi.advanceTimersByTimeAsync(600);
   expect(wrapper.text()).toContain("reading");

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref } from "vue";
+import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
@@ -38,7 +39,7 @@ async function take() {
   sending.value = true;
   try {
     const kind = file.name.toLowerCase().endsWith(".zip") ? "application/zip" : "application/json";
-    settle(await api.post<Import>("/api/imports", file, kind));
+    settle(await api.file(at("/api/imports"), file, kind));
   } catch (thrown) {
     fail(thrown);
   } finally {
@@ -70,7 +71,7 @@ function fail(thrown: unknown) {
 
 async function ask(id: string) {
   try {
-    settle(await api.get<Import>(`/api/imports/${id}`));
+    settle(await api.get(at("/api/imports/{id}", { path: { id } })));
   } catch (thrown) {
     const lost = thrown instanceof ProblemError && thrown.problem.status === 0;
     if (lost && running.value) {
@@ -84,7 +85,7 @@ async function ask(id: string) {
 
 async function cancel() {
   try {
-    await api.remove(`/api/imports/${running.value?.id}`);
+    await api.remove(at("/api/imports/{id}", { path: { id: running.value?.id ?? "" } }));
   } catch (thrown) {
     notice.problem(sentence(thrown));
   }

@@ -1,16 +1,17 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { api, ProblemError, type Schemas } from "../api/client";
+import { ProblemError, type Schemas } from "../api/client";
+import { answering } from "../api/mocked";
 import NewInstallation from "./NewInstallation.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
   api: { get: vi.fn(), post: vi.fn() },
 }));
-const post = vi.mocked(api.post);
+const post = answering("post");
 
 beforeEach(() => {
-  vi.mocked(api.get).mockResolvedValue([{ id: "plate", title: "Plate book", version: 2 }]);
+  answering("get").mockResolvedValue([{ id: "plate", title: "Plate book", version: 2 }]);
 });
 afterEach(() => vi.resetAllMocks());
 

@@ -1,20 +1,12 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from "vue";
+import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
-import { STAGES } from "./stages";
-
-type Kind = Schemas["NewComponent"]["kind"];
+import { capital, words } from "../words/words";
 
 const open = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ entered: [id: string] }>();
-
-const KINDS: [Kind, string][] = [
-  ["OUTDOOR", "Outdoor unit"],
-  ["INDOOR_WALL", "Wall unit"],
-  ["INDOOR_DUCTED", "Ducted unit"],
-  ["FURNACE_COIL", "Furnace with coil"],
-];
 
 const books = ref<Schemas["BookSummary"][]>([]);
 const fields = ref<Record<string, string>>({});
@@ -40,7 +32,7 @@ const asked = reactive<Schemas["NewInstallation"]>({
 watch(open, async (now) => {
   if (now && !books.value.length) {
     try {
-      books.value = await api.get("/api/rule-books");
+      books.value = await api.get(at("/api/rule-books"));
       asked.ruleBook ||= books.value[0]?.id ?? "";
     } catch (thrown) {
       problem.value = sentence(thrown);
@@ -61,7 +53,7 @@ async function submit() {
   problem.value = "";
   fields.value = {};
   try {
-    const made = await api.post<Schemas["InstallationView"]>("/api/installations", asked);
+    const made = await api.post(at("/api/installations"), asked);
     emit("entered", made.id);
   } catch (thrown) {
     problem.value = sentence(thrown);
@@ -99,7 +91,9 @@ const TEXTS: ["reference" | "title" | "building" | "elevation" | "system" | "cre
         <div>
           <label class="label" for="new-stage">Visit</label>
           <select id="new-stage" v-model="asked.stage" class="field">
-            <option v-for="[value, word] in STAGES" :key="value" :value="value">{{ word }}</option>
+            <option v-for="stage in words.stages" :key="stage.id" :value="stage.id">
+              {{ capital(stage.title) }}
+            </option>
           </select>
         </div>
         <div>
@@ -125,7 +119,7 @@ const TEXTS: ["reference" | "title" | "building" | "elevation" | "system" | "cre
       <h2>Units</h2>
       <div v-for="(component, index) in asked.components" :key="index" class="unit">
         <select v-model="component.kind" class="field" :aria-label="`Kind of unit ${index + 1}`">
-          <option v-for="[value, word] in KINDS" :key="value" :value="value">{{ word }}</option>
+          <option v-for="kind in words.units" :key="kind.id" :value="kind.id">{{ kind.title }}</option>
         </select>
         <input v-model="component.title" class="field" :aria-label="`Title of unit ${index + 1}`" />
         <label class="check"><input v-model="component.ownSupply" type="checkbox" /> own circuit</label>

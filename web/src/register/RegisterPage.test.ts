@@ -1,6 +1,7 @@
 import { flushPromises, mount, RouterLinkStub } from "@vue/test-utils";
 import { beforeEach, expect, test, vi } from "vitest";
-import { api, ProblemError, type Schemas } from "../api/client";
+import { ProblemError, type Schemas } from "../api/client";
+import { spied } from "../api/mocked";
 import RegisterPage from "./RegisterPage.vue";
 
 const push = vi.fn();
@@ -26,7 +27,7 @@ function entry(
   };
 }
 
-const get = vi.spyOn(api, "get");
+const get = spied("get");
 
 async function register() {
   const wrapper = mount(RegisterPage, {
@@ -39,7 +40,7 @@ async function register() {
 beforeEach(() => {
   get.mockReset();
   push.mockReset();
-  get.mockResolvedValue(page() as never);
+  get.mockResolvedValue(page());
 });
 
 function page(more: Partial<Schemas["RegisterPage"]> = {}): Schemas["RegisterPage"] {
@@ -76,7 +77,7 @@ test("the server filters and sorts; when nothing is left the filters can be clea
   await wrapper.find("input[aria-label=Find]").setValue("lh-12");
   await wrapper.find("select[aria-label='Most pressing verdict']").setValue("MEETS");
   await wrapper.find("select[aria-label=Sorted]").setValue("PRESSING");
-  get.mockResolvedValueOnce(page({ entries: [], total: 0 }) as never);
+  get.mockResolvedValueOnce(page({ entries: [], total: 0 }));
   await asked();
   expect(get).toHaveBeenCalledTimes(2);
   expect(get.mock.calls[1]?.[0]).toBe(
@@ -92,7 +93,7 @@ test("the server filters and sorts; when nothing is left the filters can be clea
 });
 
 test("a long register comes page by page, and says what is still being judged", async () => {
-  get.mockResolvedValue(page({ total: 120, all: 120, outdated: 7 }) as never);
+  get.mockResolvedValue(page({ total: 120, all: 120, outdated: 7 }));
   const wrapper = await register();
   expect(wrapper.get("[role=status]").text()).toContain("7 installations");
   const [back, next] = wrapper.findAll("nav button");
@@ -113,7 +114,7 @@ test("a tap on a row opens the walk", async () => {
 });
 
 test("an empty register says what to do first", async () => {
-  get.mockResolvedValue(page({ entries: [], total: 0, all: 0 }) as never);
+  get.mockResolvedValue(page({ entries: [], total: 0, all: 0 }));
   expect((await register()).text()).toContain("Enter the first installation");
 });
 

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, watch } from "vue";
+import { computed, onScopeDispose, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
-import type { Schemas } from "../api/client";
+import { at } from "../api/address";
+import type { paths } from "../api/generated/types";
 import { useLatest } from "../api/useLatest";
 import { useSession } from "../session/useSession";
-import { countsInWords, ORDER, WORDS, type Verdict } from "../walk/verdicts";
+import { countsInWords, words as known, type Verdict } from "../words/words";
 import VerdictMark from "../walk/VerdictMark.vue";
 import ImportButton from "./ImportButton.vue";
 import NewInstallation from "./NewInstallation.vue";
@@ -15,7 +16,8 @@ const { person } = useSession();
 const SIZE = 50;
 /** Letters typed one after another are asked for together. */
 const PAUSE_MS = 250;
-const ORDERS: [string, string][] = [
+type Order = NonNullable<NonNullable<paths["/api/installations"]["get"]["parameters"]["query"]>["order"]>;
+const ORDERS: [Order, string][] = [
   ["REFERENCE", "by reference"],
   ["PRESSING", "most pressing first"],
   ["VISITED", "last visited first"],
@@ -26,21 +28,24 @@ const ORDERS: [string, string][] = [
 const words = ref("");
 const crew = ref("");
 const worst = ref<Verdict | "">("");
-const order = ref("REFERENCE");
+const order = ref<Order>("REFERENCE");
 const number = ref(0);
 const entering = ref(false);
 const again = ref(0);
 
-const path = computed(() => {
-  const query = new URLSearchParams({ order: order.value, page: `${number.value}`, size: `${SIZE}` });
-  for (const [name, value] of Object.entries({ words: words.value, crew: crew.value, worst: worst.value })) {
-    if (value) {
-      query.set(name, value);
-    }
-  }
-  return `/api/installations?${query.toString()}`;
-});
-const typed = ref(path.value);
+const path = computed(() =>
+  at("/api/installations", {
+    query: {
+      order: order.value,
+      page: number.value,
+      size: SIZE,
+      words: words.value || undefined,
+      crew: crew.value || undefined,
+      worst: worst.value || undefined,
+    },
+  }),
+);
+const typed = shallowRef(path.value);
 let pause: ReturnType<typeof setTimeout> | undefined;
 watch(path, (now) => {
   clearTimeout(pause);
@@ -50,7 +55,7 @@ watch([words, crew, worst, order], () => (number.value = 0));
 onScopeDispose(() => clearTimeout(pause));
 
 const ofRegister = ref("register");
-const { value: register, problem } = useLatest<Schemas["RegisterPage"]>(
+const { value: register, problem } = useLatest(
   ofRegister,
   () => typed.value,
   computed(() => `${typed.value} ${again.value}`),
@@ -99,7 +104,9 @@ function entered(id: string) {
       </select>
       <select v-model="worst" class="field" aria-label="Most pressing verdict">
         <option value="">Any verdict</option>
-        <option v-for="verdict in ORDER" :key="verdict" :value="verdict">{{ WORDS[verdict] }}</option>
+        <option v-for="verdict in known.verdicts" :key="verdict.id" :value="verdict.id">
+          {{ verdict.title }}
+        </option>
       </select>
       <select v-model="order" class="field" aria-label="Sorted">
         <option v-for="[key, word] in ORDERS" :key="key" :value="key">{{ word }}</option>

@@ -1,6 +1,7 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import { useUnits } from "../frame/useUnits";
 import ReportPage from "./ReportPage.vue";
 
@@ -8,7 +9,7 @@ vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
   api: { get: vi.fn() },
 }));
-const get = vi.mocked(api.get);
+const get = answering("get");
 
 beforeEach(() => {
   get.mockImplementation((path: string) =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from "vue";
+import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { usePlaces } from "../frame/usePlaces";
@@ -15,27 +16,34 @@ const pages = ref<number>();
 const problem = ref("");
 const installation = ref<Schemas["InstallationView"]>();
 
-const query = computed(() => `paper=${paper.value}&units=${units()}`);
-const path = computed(() => `/api/installations/${props.id}`);
+const own = computed(() => ({ path: { id: props.id } }));
+const asked = computed(() => ({ ...own.value, query: { paper: paper.value, units: units() } }));
 
 async function load() {
   problem.value = "";
   pages.value = undefined;
   try {
     if (!installation.value) {
-      const facts = await api.get<Schemas["InstallationView"]>(path.value);
+      const facts = await api.get(at("/api/installations/{id}", own.value));
       ofBook.value = facts.display;
       installation.value = facts;
       heading.value = { title: facts.title, detail: `${facts.building} · ${facts.system}`, counts: "" };
     }
-    const preview = await api.get<Schemas["Preview"]>(`${path.value}/report?${query.value}`);
+    const preview = await api.get(at("/api/installations/{id}/report", asked.value));
     pages.value = preview.pages;
   } catch (thrown) {
     problem.value = sentence(thrown);
   }
 }
 
-watch([query, path], load, { immediate: true });
+watch(asked, load, { immediate: true });
+
+function page(number: number): string {
+  return at("/api/installations/{id}/report/pages/{number}", {
+    path: { id: props.id, number },
+    query: asked.value.query,
+  });
+}
 onBeforeUnmount(() => (heading.value = undefined));
 </script>
 
@@ -63,9 +71,21 @@ onBeforeUnmount(() => (heading.value = undefined));
           <option value="STRIPPED">with photos</option>
           <option value="POSITIONED">with photos and where they were taken</option>
         </select>
-        <a class="button" :href="`${path}/case.json?photos=${photos}`" download>Open data, JSON</a>
-        <a class="button" :href="`${path}/case.zip?photos=${photos}`" download>ZIP</a>
-        <a class="button primary" :href="`${path}/report.pdf?${query}`" download>Report, PDF</a>
+        <a
+          class="button"
+          :href="at('/api/installations/{id}/case.json', { ...own, query: { photos } })"
+          download
+          >Open data, JSON</a
+        >
+        <a
+          class="button"
+          :href="at('/api/installations/{id}/case.zip', { ...own, query: { photos } })"
+          download
+          >ZIP</a
+        >
+        <a class="button primary" :href="at('/api/installations/{id}/report.pdf', asked)" download
+          >Report, PDF</a
+        >
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">
@@ -75,8 +95,8 @@ onBeforeUnmount(() => (heading.value = undefined));
     <div class="sheets">
       <img
         v-for="number in pages ?? 0"
-        :key="`${query}${number}`"
-        :src="`${path}/report/pages/${number}?${query}`"
+        :key="page(number)"
+        :src="page(number)"
         :alt="`Page ${number} of ${pages}`"
         loading="lazy"
       />

@@ -1,7 +1,8 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { computed, ref } from "vue";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import RuleBooksPage from "./RuleBooksPage.vue";
 
 vi.mock("../api/client", async (original) => ({
@@ -13,8 +14,8 @@ const role = ref("QUALITY_LEAD");
 vi.mock("../session/useSession", () => ({
   useSession: () => ({ person: computed(() => ({ role: role.value })) }),
 }));
-const get = vi.mocked(api.get);
-const post = vi.mocked(api.post);
+const get = answering("get");
+const post = answering("post");
 
 const books = [
   { id: "plate", title: "Plate book", version: 2 },

@@ -2,6 +2,7 @@
 import FromLayer from "./FromLayer.vue";
 import { notice } from "../frame/notice";
 import { ref, watch } from "vue";
+import { at } from "../api/address";
 import { api, ProblemError, type Problem, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { useUnits } from "../frame/useUnits";
@@ -10,7 +11,7 @@ import { useSession } from "../session/useSession";
 const { person } = useSession();
 const { chosen: chosenUnits } = useUnits();
 const books = ref<Schemas["BookSummary"][]>([]);
-const at = ref("");
+const shown = ref("");
 const book = ref<Schemas["BookView"]>();
 const problem = ref<Problem>();
 const text = ref("");
@@ -22,19 +23,20 @@ function told(thrown: unknown): Problem {
 
 async function load() {
   try {
-    books.value = await api.get("/api/rule-books");
-    at.value ||= books.value[0]?.id ?? "";
+    books.value = await api.get(at("/api/rule-books"));
+    shown.value ||= books.value[0]?.id ?? "";
   } catch (thrown) {
     problem.value = told(thrown);
   }
 }
 void load();
 
-watch([at, chosenUnits], async () => {
-  if (at.value) {
+watch([shown, chosenUnits], async () => {
+  if (shown.value) {
     try {
-      const units = chosenUnits.value ? `?units=${chosenUnits.value}` : "";
-      book.value = await api.get(`/api/rule-books/${at.value}${units}`);
+      book.value = await api.get(
+        at("/api/rule-books/{id}", { path: { id: shown.value }, query: { units: chosenUnits.value } }),
+      );
     } catch (thrown) {
       problem.value = told(thrown);
     }
@@ -50,12 +52,12 @@ function startAdding() {
 async function add() {
   problem.value = undefined;
   try {
-    const added = await api.post<Schemas["BookSummary"]>("/api/rule-books", text.value, "text/plain");
+    const added = await api.post(at("/api/rule-books"), text.value, "text/plain");
     adding.value = false;
     notice.done(`${added.title}, version ${added.version}, is saved.`);
-    at.value = "";
+    shown.value = "";
     await load();
-    at.value = added.id;
+    shown.value = added.id;
   } catch (thrown) {
     problem.value = told(thrown);
   }
@@ -86,8 +88,8 @@ async function add() {
         :key="item.id"
         type="button"
         class="button"
-        :aria-pressed="item.id === at"
-        @click="at = item.id"
+        :aria-pressed="item.id === shown"
+        @click="shown = item.id"
       >
         {{ item.title }}, version {{ item.version }}
       </button>

@@ -1,12 +1,13 @@
 import { flushPromises, mount } from "@vue/test-utils";
-import { beforeEach, expect, test, vi } from "vitest";
+import { beforeEach, expect, test } from "vitest";
 import { createMemoryHistory, createRouter } from "vue-router";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { spied } from "../api/mocked";
 import SignInPage from "./SignInPage.vue";
 import { useSession } from "./useSession";
 
-const post = vi.spyOn(api, "post");
-const get = vi.spyOn(api, "get");
+const post = spied("post");
+const get = spied("get");
 const demoAccounts = [{ name: "inspector", password: "inspector-demo", title: "Inspector" }];
 
 async function page(address = "/sign-in") {

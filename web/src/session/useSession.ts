@@ -1,4 +1,5 @@
 import { ref, shallowRef } from "vue";
+import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 
 const person = shallowRef<Schemas["Person"]>();
@@ -18,7 +19,7 @@ export function useSession() {
     /** Asks the server once; a failed question may be asked again. */
     load(): Promise<void> {
       loading ??= api
-        .get<Schemas["Session"]>("/api/session")
+        .get(at("/api/session"))
         .then(take)
         .catch(() => {
           loading = undefined;
@@ -26,10 +27,10 @@ export function useSession() {
       return loading;
     },
     async signIn(name: string, password: string) {
-      take(await api.post<Schemas["Session"]>("/api/session", { name, password }));
+      take(await api.post(at("/api/session"), { name, password }));
     },
     async signOut() {
-      await api.remove("/api/session");
+      await api.remove(at("/api/session"));
       person.value = undefined;
       loading = undefined;
     },

@@ -1,20 +1,21 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { ref } from "vue";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import SheetsPage from "./SheetsPage.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
-  api: { get: vi.fn(), post: vi.fn() },
+  api: { get: vi.fn(), file: vi.fn() },
 }));
 vi.mock("vue-router", () => ({ useRoute: () => ({ query: {} }), useRouter: () => ({ replace: vi.fn() }) }));
 const role = ref("QUALITY_LEAD");
 vi.mock("../session/useSession", () => ({
   useSession: () => ({ person: { value: { role: role.value } } }),
 }));
-const get = vi.mocked(api.get);
-const post = vi.mocked(api.post);
+const get = answering("get");
+const send = answering("file");
 
 const version = (number: number) => ({
   version: number,
@@ -92,7 +93,7 @@ test("two versions are compared where they differ", async () => {
 
 test("a file is shown with what it would re-judge before it is brought in", async () => {
   const wrapper = await page();
-  post.mockResolvedValueOnce({
+  send.mockResolvedValueOnce({
     sheets: [
       { model: "WS-12", known: true, differences: [{ key: "mass", title: "Mass", before: "1", after: "2" }] },
     ],
@@ -111,17 +112,17 @@ test("a file is shown with what it would re-judge before it is brought in", asyn
   });
   await read(wrapper, "{}");
   expect(wrapper.find(".waiting").text()).toContain("Bracket bears the unit");
-  post.mockResolvedValueOnce({ models: ["WS-12"] });
+  send.mockResolvedValueOnce({ models: ["WS-12"] });
   await wrapper.find(".waiting .primary").trigger("click");
   await flushPromises();
-  expect(post.mock.calls[1]?.[0]).toBe("/api/data-sheets");
+  expect(send.mock.calls[1]?.[0]).toBe("/api/data-sheets");
   expect(wrapper.find(".waiting").exists()).toBe(false);
 });
 
 test("who does not keep the library may look but not bring in", async () => {
   role.value = "INSPECTOR";
   const wrapper = await page();
-  post.mockResolvedValueOnce({ sheets: [], effects: [] });
+  send.mockResolvedValueOnce({ sheets: [], effects: [] });
   await read(wrapper, "{}");
   expect(wrapper.find(".waiting .primary").attributes("disabled")).toBeDefined();
   expect(wrapper.text()).toContain("No verdict of any installation would change");
@@ -129,7 +130,7 @@ test("who does not keep the library may look but not bring in", async () => {
 
 test("a file that is none is said and nothing waits", async () => {
   const wrapper = await page();
-  post.mockRejectedValueOnce(new ProblemError({ status: 422, detail: "This reads undanus-data-sheets/1." }));
+  send.mockRejectedValueOnce(new ProblemError({ status: 422, detail: "This reads undanus-data-sheets/1." }));
   await read(wrapper, "{}");
   expect(wrapper.find("[role=alert]").text()).toContain("undanus-data-sheets/1");
   expect(wrapper.find(".waiting").exists()).toBe(false);

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
+import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { useSession } from "../session/useSession";
 import VerdictMark from "../walk/VerdictMark.vue";
+
+const JSON_FILE = "application/json";
 
 const route = useRoute();
 const router = useRouter();
@@ -22,7 +25,7 @@ const waiting = ref<{ text: string; preview: Schemas["SheetPreview"] }>();
 
 async function load() {
   try {
-    all.value = await api.get<Schemas["SheetLine"][]>("/api/data-sheets");
+    all.value = await api.get(at("/api/data-sheets"));
     const model = (route.query.model as string | undefined) ?? all.value[0]?.model;
     if (model) {
       await show(model);
@@ -36,10 +39,7 @@ async function show(model: string, version?: number) {
   differences.value = undefined;
   from.value = undefined;
   try {
-    const wanted = version ? `&version=${version}` : "";
-    sheet.value = await api.get<Schemas["SheetView"]>(
-      `/api/data-sheets/sheet?model=${encodeURIComponent(model)}${wanted}`,
-    );
+    sheet.value = await api.get(at("/api/data-sheets/sheet", { query: { model, version } }));
     problem.value = "";
   } catch (thrown) {
     problem.value = sentence(thrown);
@@ -58,8 +58,10 @@ watch(from, async (version) => {
     return;
   }
   try {
-    differences.value = await api.get<Schemas["Difference"][]>(
-      `/api/data-sheets/differences?model=${encodeURIComponent(shown.model)}&from=${version}&to=${shown.version}`,
+    differences.value = await api.get(
+      at("/api/data-sheets/differences", {
+        query: { model: shown.model, from: version, to: shown.version },
+      }),
     );
   } catch (thrown) {
     problem.value = sentence(thrown);
@@ -75,11 +77,7 @@ async function read(event: Event) {
   }
   const text = await file.text();
   try {
-    const preview = await api.post<Schemas["SheetPreview"]>(
-      "/api/data-sheets/preview",
-      text,
-      "application/json",
-    );
+    const preview = await api.file(at("/api/data-sheets/preview"), new Blob([text]), JSON_FILE);
     waiting.value = { text, preview };
     problem.value = "";
   } catch (thrown) {
@@ -93,7 +91,7 @@ async function bring() {
     return;
   }
   try {
-    const brought = await api.post<Schemas["Brought"]>("/api/data-sheets", held.text, "application/json");
+    const brought = await api.file(at("/api/data-sheets"), new Blob([held.text]), JSON_FILE);
     notice.done(brought.models.length ? `Saved: ${brought.models.join(", ")}.` : "Nothing in it was new.");
     waiting.value = undefined;
     await load();
@@ -107,7 +105,7 @@ async function bring() {
 }
 
 function file(model: string, version: number) {
-  return `/api/data-sheets/file.json?model=${encodeURIComponent(model)}&version=${version}`;
+  return at("/api/data-sheets/file.json", { query: { model, version } });
 }
 
 onMounted(load);
@@ -125,7 +123,7 @@ onMounted(load);
           Read a file
           <input class="visually-hidden" type="file" accept=".json,application/json" @change="read" />
         </label>
-        <a class="button" href="/api/data-sheets/file.json" download>All as a file</a>
+        <a class="button" :href="at('/api/data-sheets/file.json')" download>All as a file</a>
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>

@@ -1,13 +1,14 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, expect, test, vi } from "vitest";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import LengthField from "./LengthField.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
   api: { get: vi.fn() },
 }));
-const get = vi.mocked(api.get);
+const get = answering("get");
 afterEach(() => vi.resetAllMocks());
 
 function field(metres: number | undefined, optional = false) {

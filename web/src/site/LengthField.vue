@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from "vue";
-import { api, type Schemas } from "../api/client";
+import { at } from "../api/address";
+import { api } from "../api/client";
 import { sentence } from "../api/problems";
 import { useUnits } from "../frame/useUnits";
 
@@ -34,9 +35,7 @@ async function commit() {
     return;
   }
   try {
-    const length = await api.get<Schemas["LengthView"]>(
-      `/api/length?typed=${encodeURIComponent(text)}&units=${units()}`,
-    );
+    const length = await api.get(at("/api/length", { query: { typed: text, units: units() } }));
     problem.value = "";
     metres.value = length.metres;
   } catch (thrown) {

@@ -1,6 +1,7 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import { emptyPlan, type Plan } from "./plan";
 import { drawing, onScreen, piece } from "../walk/figures/drawing.fixture";
 import SitePage from "./SitePage.vue";
@@ -10,9 +11,9 @@ vi.mock("../api/client", async (original) => ({
   api: { get: vi.fn(), post: vi.fn(), put: vi.fn() },
 }));
 vi.mock("../frame/notice", () => ({ notice: { problem: vi.fn(), done: vi.fn() } }));
-const get = vi.mocked(api.get);
-const post = vi.mocked(api.post);
-const put = vi.mocked(api.put);
+const get = answering("get");
+const post = answering("post");
+const put = answering("put");
 
 const move = { component: "outdoor-1", x: 3, y: 2, facing: 180 };
 const sizes = ["outdoor-1", "outdoor-2"].map((component) => ({
@@ -185,7 +186,7 @@ test("a thing is dragged on a sheet that stays still, and tried where it is let 
   await canvas.trigger("pointermove", { clientX: 150, clientY: 100 });
   await settled();
   const [path, plan] = post.mock.calls.at(-1) as [string, Plan];
-  expect(path).toContain("view=0%2C0%2C3%2C2");
+  expect(path).toContain("view=0&view=0&view=3&view=2");
   expect(plan.features[0]?.geometry.coordinates).toEqual([2.5, 2]);
   expect(wrapper.find("polygon.held").exists()).toBe(true);
   await canvas.trigger("pointerup");

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, toRef, watch, watchEffect } from "vue";
+import { at } from "../api/address";
 import { notice } from "../frame/notice";
 import { useKeys } from "../frame/useKeys";
 import { usePlaces } from "../frame/usePlaces";
 import { when } from "../frame/when";
 import VerdictMark from "../walk/VerdictMark.vue";
 import UnitTabs from "../walk/figures/UnitTabs.vue";
-import { ORDER } from "../walk/verdicts";
+import { pressing, words } from "../words/words";
 import DrawingFigure from "../walk/figures/DrawingFigure.vue";
 import FeaturePanel from "./FeaturePanel.vue";
 import LengthField from "./LengthField.vue";
@@ -34,7 +35,6 @@ const { installation, plan, view, judgements, problem, clash, past, unsaved, tak
 const { heading } = usePlaces();
 
 const PLAN = "plan";
-const GRADES = ["witnessed", "logged", "recorded", "stated"];
 
 const tab = ref("");
 const chosen = ref("");
@@ -109,7 +109,7 @@ watch([room, wallOf, chosen, mayTurn, whole, drag.held], () => {
     chosen: chosen.value,
     mayTurn: mayTurn.value,
     whole: whole.value,
-    view: held ? [held.left, held.low, held.right, held.high].join(",") : undefined,
+    view: held ? [held.left, held.low, held.right, held.high] : undefined,
   };
 });
 
@@ -197,10 +197,7 @@ const listed = computed(() => {
   return judgements.value
     ?.filter((j) => !unit || j.key.endsWith(`@${unit}`))
     .filter((j) => j.before || (j.verdict !== "MEETS" && j.verdict !== "DOES_NOT_APPLY"))
-    .sort(
-      (a, b) =>
-        Number(!!b.before) - Number(!!a.before) || ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict),
-    );
+    .sort((a, b) => Number(!!b.before) - Number(!!a.before) || pressing(a.verdict) - pressing(b.verdict));
 });
 
 useKeys({ z: () => site.undo() });
@@ -222,8 +219,10 @@ useKeys({ z: () => site.undo() });
           @change="bringIn"
         />
       </label>
-      <a class="button" :href="`${site.path.value}.geojson`" download>GeoJSON</a>
-      <a class="button" :href="`${site.path.value}.svg`" download>SVG</a>
+      <a class="button" :href="at('/api/installations/{id}/site-plan.geojson', { path: { id } })" download
+        >GeoJSON</a
+      >
+      <a class="button" :href="at('/api/installations/{id}/site-plan.svg', { path: { id } })" download>SVG</a>
       <button type="button" class="button primary" :disabled="!unsaved" @click="save">
         Save the drawing
       </button>
@@ -345,7 +344,7 @@ useKeys({ z: () => site.undo() });
               :value="plan.undanus.grade"
               @change="mark({ grade: ($event.target as HTMLSelectElement).value })"
             >
-              <option v-for="grade in GRADES" :key="grade">{{ grade }}</option>
+              <option v-for="grade in words.grades" :key="grade.id">{{ grade.title.toLowerCase() }}</option>
             </select>
           </label>
           <LengthField

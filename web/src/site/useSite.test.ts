@@ -1,7 +1,8 @@
 import { flushPromises } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { effectScope, ref } from "vue";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import { useUnits } from "../frame/useUnits";
 import { drafts } from "./drafts";
 import { emptyPlan, type PlanFeature } from "./plan";
@@ -12,9 +13,9 @@ vi.mock("../api/client", async (original) => ({
   api: { get: vi.fn(), post: vi.fn(), put: vi.fn() },
 }));
 
-const get = vi.mocked(api.get);
-const post = vi.mocked(api.post);
-const put = vi.mocked(api.put);
+const get = answering("get");
+const post = answering("post");
+const put = answering("put");
 
 const post1: PlanFeature = {
   type: "Feature",

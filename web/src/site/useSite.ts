@@ -1,4 +1,5 @@
 import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from "vue";
+import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { useUnits } from "../frame/useUnits";
@@ -16,7 +17,7 @@ export interface Look {
   chosen?: string;
   mayTurn?: boolean;
   whole?: boolean;
-  view?: string;
+  view?: number[];
 }
 
 /** The drawing of one site: what is drawn, how it would be judged as it stands, and what is kept. */
@@ -49,8 +50,8 @@ export function useSite(id: Ref<string>) {
   let loads = 0;
 
   /** A draft is its drawer's: others who use this browser do not see it. */
-  const own = computed(() => `${person.value?.name ?? ""}.${id.value}`);
-  const path = computed(() => `/api/installations/${id.value}/site-plan`);
+  const drawer = computed(() => `${person.value?.name ?? ""}.${id.value}`);
+  const own = () => ({ path: { id: id.value } });
 
   /** Reads what is kept, and takes up what was drawn here and left before it was kept. */
   async function load() {
@@ -62,9 +63,11 @@ export function useSite(id: Ref<string>) {
     installation.value = undefined;
     judgements.value = undefined;
     try {
-      const facts = await api.get<Schemas["InstallationView"]>(`/api/installations/${id.value}`);
+      const facts = await api.get(at("/api/installations/{id}", own()));
       ofBook.value = facts.display;
-      const drawing = await api.get<Schemas["DrawingView"]>(`${path.value}?units=${units()}`);
+      const drawing = await api.get(
+        at("/api/installations/{id}/site-plan", { ...own(), query: { units: units() } }),
+      );
       if (mine !== loads) {
         return;
       }
@@ -74,7 +77,7 @@ export function useSite(id: Ref<string>) {
       version.value = drawing.version;
       plan.value = kept.value;
       past.value = [];
-      const draft = drafts.of(own.value);
+      const draft = drafts.of(drawer.value);
       if (draft) {
         past.value = [kept.value];
         plan.value = draft.plan;
@@ -91,34 +94,38 @@ export function useSite(id: Ref<string>) {
 
   /** Gives up what is drawn here for what is kept. */
   function giveUp() {
-    drafts.drop(own.value);
+    drafts.drop(drawer.value);
     return load();
   }
 
   /** Holds what is drawn against a browser that dies. */
   function hold() {
     if (unsaved.value) {
-      drafts.keep(own.value, plan.value, version.value);
+      drafts.keep(drawer.value, plan.value, version.value);
     } else {
-      drafts.drop(own.value);
+      drafts.drop(drawer.value);
     }
   }
 
-  function trialPath(): string {
-    const asked = Object.entries(look.value).filter(([, value]) => value !== undefined && value !== "");
-    const query = new URLSearchParams(asked.map(([name, value]) => [name, String(value)]));
-    return `${path.value}/trial?units=${units()}&${query.toString()}`;
+  function trial(drawn: Plan) {
+    return api.post(
+      at("/api/installations/{id}/site-plan/trial", {
+        ...own(),
+        query: { units: units(), ...look.value },
+      }),
+      drawn as unknown as Record<string, never>,
+    );
   }
 
   async function attempt() {
     last = Date.now();
     const mine = ++asked;
     try {
-      const trial = await api.post<Schemas["TrialView"]>(trialPath(), plan.value);
+      const tried = await trial(plan.value);
       if (mine === asked) {
-        view.value = trial;
-        sizes.value = trial.units;
-        judgements.value = trial.judgements;
+        view.value = tried;
+        sizes.value = tried.units;
+        judgements.value = tried.judgements;
         unjudged.value = "";
       }
     } catch (thrown) {
@@ -135,7 +142,7 @@ export function useSite(id: Ref<string>) {
   /** Takes a drawing from a file, if the server can read it; else what is drawn stays. */
   async function bring(read: unknown) {
     try {
-      await api.post<Schemas["TrialView"]>(trialPath(), read);
+      await trial(read as Plan);
       change(read as Plan);
     } catch (thrown) {
       refuse(`${sentence(thrown)} The drawing is as it was.`);
@@ -188,9 +195,12 @@ export function useSite(id: Ref<string>) {
   async function save(): Promise<boolean> {
     const drawn = plan.value;
     try {
-      const answer = await api.put<Schemas["DrawingView"]>(
-        `${path.value}?basedOn=${version.value}&units=${units()}`,
-        drawn,
+      const answer = await api.put(
+        at("/api/installations/{id}/site-plan", {
+          ...own(),
+          query: { basedOn: version.value, units: units() },
+        }),
+        drawn as unknown as Record<string, never>,
       );
       version.value = answer.version;
       kept.value = drawn;
@@ -229,7 +239,6 @@ export function useSite(id: Ref<string>) {
     past,
     unsaved,
     takenUp,
-    path,
     giveUp,
     bring,
     refuse,

@@ -1,7 +1,8 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { ref } from "vue";
-import { api, ProblemError } from "../api/client";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
 import ToolcasePage from "./ToolcasePage.vue";
 
 vi.mock("../api/client", async (original) => ({
@@ -13,9 +14,9 @@ const role = ref("QUALITY_LEAD");
 vi.mock("../session/useSession", () => ({
   useSession: () => ({ person: { value: { role: role.value } } }),
 }));
-const get = vi.mocked(api.get);
-const put = vi.mocked(api.put);
-const post = vi.mocked(api.post);
+const get = answering("get");
+const put = answering("put");
+const post = answering("post");
 
 const gauge = {
   instrument: {

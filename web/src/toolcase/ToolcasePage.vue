@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, ref } from "vue";
+import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
@@ -102,8 +103,8 @@ const form = reactive({
 async function load() {
   try {
     [all.value, kinds.value] = await Promise.all([
-      api.get<Shown[]>("/api/instruments"),
-      api.get<Schemas["KindView"][]>("/api/instruments/kinds"),
+      api.get(at("/api/instruments")),
+      api.get(at("/api/instruments/kinds")),
     ]);
     problem.value = "";
   } catch (thrown) {
@@ -159,6 +160,13 @@ function record(file?: string): Instrument {
 
 const certificate = ref<HTMLInputElement>();
 
+function certificateAddress(view: Shown): string {
+  return at("/api/instruments/{id}/certificate", {
+    path: { id: view.id },
+    query: { sha256: last(view.instrument)?.file ?? "" },
+  });
+}
+
 async function save() {
   fields.value = {};
   try {
@@ -166,17 +174,16 @@ async function save() {
     const file = certificate.value?.files?.[0];
     let sha256: string | undefined;
     if (before && file) {
-      sha256 = (
-        await api.file<Schemas["KeptCertificate"]>(`/api/instruments/${before.id}/certificates`, file)
-      ).sha256;
+      sha256 = (await api.file(at("/api/instruments/{id}/certificates", { path: { id: before.id } }), file))
+        .sha256;
     }
     if (before) {
-      await api.put<Shown>(`/api/instruments/${before.id}`, {
+      await api.put(at("/api/instruments/{id}", { path: { id: before.id } }), {
         instrument: record(sha256),
         version: before.version,
       });
     } else {
-      await api.post<Shown>("/api/instruments", record());
+      await api.post(at("/api/instruments"), record());
     }
     open.value = false;
     notice.done("Saved.");
@@ -244,12 +251,9 @@ function last(i: Instrument) {
             <td>
               <span class="mono">{{ view.until ?? "none on record" }}</span>
               <strong v-if="view.lapsed" class="error"> lapsed</strong><br />
-              <a
-                v-if="last(view.instrument)?.file"
-                :href="`/api/instruments/${view.id}/certificate?sha256=${last(view.instrument)?.file}`"
-                download
-                >{{ last(view.instrument)?.certificate ?? "certificate" }}</a
-              >
+              <a v-if="last(view.instrument)?.file" :href="certificateAddress(view)" download>{{
+                last(view.instrument)?.certificate ?? "certificate"
+              }}</a>
               <span v-else class="quiet">{{ last(view.instrument)?.certificate }}</span>
             </td>
             <td>

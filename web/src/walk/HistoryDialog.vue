@@ -3,6 +3,7 @@ import { ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { when } from "../frame/when";
+import { gradeWord } from "../words/words";
 import type { Line } from "./useWalk";
 
 const props = defineProps<{ line?: Line; history: (line: Line) => Promise<Schemas["ReadingView"][]> }>();
@@ -38,9 +39,9 @@ watch(open, async (now) => {
       <tbody>
         <tr v-for="(reading, index) in readings" :key="reading.id">
           <td class="mono">
-            <component :is="index === 0 ? 'strong' : 's'">{{ reading.typed }}</component>
+            <component :is="index === 0 ? 'strong' : 's'">{{ reading.said }}</component>
           </td>
-          <td>{{ reading.grade.toLowerCase() }}</td>
+          <td>{{ gradeWord(reading.grade) }}</td>
           <td>{{ reading.by }}</td>
           <td>{{ when(reading.at) }}</td>
         </tr>

@@ -3,7 +3,7 @@ import { expect, test } from "vitest";
 import JudgementItem from "./JudgementItem.vue";
 import { judgement } from "./judgement.fixture";
 import VerdictMark from "./VerdictMark.vue";
-import { ORDER, WORDS } from "./verdicts";
+import { words } from "../words/words";
 
 test("a failure says why and what to do without being opened", () => {
   const text = mount(JudgementItem, { props: { judgement, chosen: false } }).text();
@@ -45,15 +45,15 @@ test("its buttons ask for what they say", async () => {
 });
 
 test("every verdict has a shape of its own and its word", () => {
-  const shapes = ORDER.map((verdict) => {
+  const shapes = words.verdicts.map(({ id: verdict, title }) => {
     const mark = mount(VerdictMark, { props: { verdict, worded: true } });
-    expect(mark.text()).toBe(WORDS[verdict]);
+    expect(mark.text()).toBe(title);
     return mark
       .find("svg")
       .html()
       .replace(/<title>.*?<\/title>/, "");
   });
-  expect(new Set(shapes).size).toBe(ORDER.length);
+  expect(new Set(shapes).size).toBe(words.verdicts.length);
 });
 
 test("a mark without its word tells it to those who cannot see it", () => {

@@ -10,8 +10,9 @@ const props = defineProps<{
   unsaved: boolean;
   invalid: boolean;
   id: string;
+  logAddress: (sha256: string) => string;
 }>();
-const emit = defineEmits<{ typing: []; commit: []; choose: [option: string] }>();
+const emit = defineEmits<{ typing: []; commit: []; choose: [option: string]; log: [file: File] }>();
 const typed = defineModel<string>({ required: true });
 
 const FEW_OPTIONS = 4;
@@ -24,6 +25,15 @@ const hint = computed(() =>
       : "",
 );
 const field = ref<HTMLElement>();
+
+function chosen(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = "";
+  if (file) {
+    emit("log", file);
+  }
+}
 
 defineExpose({ buttons, focus: () => field.value?.focus() });
 </script>
@@ -42,6 +52,29 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
     >
       {{ option }}
     </button>
+  </div>
+  <div v-else-if="line.kind === 'CURVE'" class="log">
+    <label class="button">
+      {{ busy ? "Reading the file" : line.reading ? "Another file" : "Logger's file" }}
+      <input
+        :id="id"
+        ref="field"
+        type="file"
+        accept=".csv,text/csv"
+        class="file"
+        :aria-label="line.title"
+        :disabled="busy"
+        @change="chosen"
+      />
+    </label>
+    <a
+      v-if="line.reading"
+      :href="logAddress(line.reading.typed)"
+      :title="line.reading.said"
+      :aria-label="`${line.title}: ${line.reading.said}, as CSV`"
+      download
+      >CSV</a
+    >
   </div>
   <select
     v-else-if="options.length"
@@ -85,6 +118,31 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
 
 .options {
   display: flex;
+}
+
+.log {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+
+.log .button {
+  position: relative;
+  flex: 1;
+  text-align: center;
+}
+
+.log .button:focus-within {
+  outline: 2px solid var(--lake);
+  outline-offset: 1px;
+}
+
+/* the button around it is what is seen and tapped */
+.file {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
 }
 
 .option {

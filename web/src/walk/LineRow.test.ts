@@ -23,10 +23,20 @@ const line: Line = {
   earlier: 0,
 };
 
+const log = vi.fn();
+
 function row(save: () => Promise<void>, over: Partial<Line> = {}) {
   const understand = vi.fn().mockResolvedValue({ us: "3' 0\"", si: "914 mm", plausible: true, choices: [] });
   const wrapper = mount(LineRow, {
-    props: { line: { ...line, ...over }, judgements: [], instruments: [], understand, save },
+    props: {
+      line: { ...line, ...over },
+      judgements: [],
+      instruments: [],
+      understand,
+      save,
+      log,
+      logAddress: (sha256) => `/traces/${sha256}`,
+    },
   });
   return { wrapper, understand };
 }
@@ -76,6 +86,7 @@ test("a reading is never erased", async () => {
   const reading = {
     id: "a",
     typed: "36 in",
+    said: "36 in",
     us: "3' 0\"",
     si: "914 mm",
     grade: "WITNESSED" as const,
@@ -129,6 +140,7 @@ test("the same reading loaded anew does not wipe what is typed over it", async (
   const reading = {
     id: "r1",
     typed: "36 in",
+    said: "36 in",
     grade: "WITNESSED" as const,
     by: "inspector",
     byCrew: false,
@@ -138,7 +150,9 @@ test("the same reading loaded anew does not wipe what is typed over it", async (
   await wrapper.find("input").setValue("37 i");
   await wrapper.setProps({ line: { ...line, reading: { ...reading } } });
   expect(wrapper.find("input").element.value).toBe("37 i");
-  await wrapper.setProps({ line: { ...line, reading: { ...reading, id: "r2", typed: "38 in" } } });
+  await wrapper.setProps({
+    line: { ...line, reading: { ...reading, id: "r2", typed: "38 in", said: "38 in" } },
+  });
   expect(wrapper.find("input").element.value).toBe("38 in");
 });
 
@@ -147,6 +161,7 @@ test("a reading set aside keeps its text and says why", () => {
     reading: {
       id: "r1",
       typed: "silver",
+      said: "silver",
       setAside: "It is not one of the choices.",
       grade: "WITNESSED",
       by: "inspector",
@@ -160,12 +175,21 @@ test("a reading set aside keeps its text and says why", () => {
 const seen = {
   id: "r1",
   typed: "12 mm",
+  said: "12 mm",
   grade: "WITNESSED" as const,
   by: "inspector",
   byCrew: false,
   at: "",
 };
-const said = { id: "r2", typed: "20 mm", grade: "RECORDED" as const, by: "nettlebank", byCrew: true, at: "" };
+const said = {
+  id: "r2",
+  typed: "20 mm",
+  said: "20 mm",
+  grade: "RECORDED" as const,
+  by: "nettlebank",
+  byCrew: true,
+  at: "",
+};
 
 test("what the crew says stands beside, and is written in only to be looked at", async () => {
   const save = vi.fn().mockResolvedValue(undefined);
@@ -186,4 +210,49 @@ test("on a crew's screen a line read by the office is no field until the crew sa
   expect(wrapper.find("input").exists()).toBe(true);
   expect((wrapper.find("select").element as HTMLSelectElement).value).toBe("RECORDED");
   useSession().person.value = undefined;
+});
+
+const logged = { kind: "CURVE" as const, title: "Supply air, logged" };
+
+async function choose(wrapper: ReturnType<typeof row>["wrapper"]) {
+  const input = wrapper.get<HTMLInputElement>("input[type=file]");
+  Object.defineProperty(input.element, "files", { value: [new File(["time,K\n"], "log.csv")] });
+  await input.trigger("change");
+  await flushPromises();
+}
+
+test("a logger's file is kept first and then read by its digest, as logged", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  log.mockResolvedValueOnce("abc");
+  const { wrapper } = row(save, logged);
+  await choose(wrapper);
+  expect(log.mock.calls.at(-1)?.[1].name).toBe("log.csv");
+  expect(save.mock.calls[0]?.[1]).toMatchObject({ typed: "abc", grade: "LOGGED" });
+});
+
+test("a file that cannot be taken is said and nothing is read", async () => {
+  const save = vi.fn();
+  log.mockRejectedValueOnce(new ProblemError({ status: 422, detail: "Row 3: no number." }));
+  const { wrapper } = row(save, logged);
+  await choose(wrapper);
+  expect(wrapper.get("[role=alert]").text()).toContain("Row 3");
+  expect(save).not.toHaveBeenCalled();
+});
+
+test("a curve that was read is handed out as CSV", () => {
+  const { wrapper } = row(vi.fn(), {
+    ...logged,
+    reading: {
+      id: "r",
+      typed: "abc",
+      said: "log of 64 samples",
+      us: "53.9 °F to 68.2 °F",
+      grade: "LOGGED",
+      by: "inspector",
+      byCrew: false,
+      at: "2026-09-01T10:00:00Z",
+    },
+  });
+  expect(wrapper.get("a").attributes("href")).toBe("/traces/abc");
+  expect(wrapper.text()).toContain("53.9 °F to 68.2 °F");
 });

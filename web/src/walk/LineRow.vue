@@ -4,7 +4,8 @@ import type { Schemas } from "../api/client";
 import PhotoStrip from "../photos/PhotoStrip.vue";
 import type { Photo } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
-import type { Grade, Judgement, Line, Tool } from "./useWalk";
+import { gradeWord, words } from "../words/words";
+import type { Judgement, Line, Tool } from "./useWalk";
 import LineField from "./LineField.vue";
 import { useReading } from "./useReading";
 import VerdictMark from "./VerdictMark.vue";
@@ -15,16 +16,11 @@ const props = defineProps<{
   instruments: Tool[];
   understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  log: (line: Line, file: File) => Promise<string>;
+  logAddress: (sha256: string) => string;
   photos?: Photo[];
 }>();
 const emit = defineEmits<{ focused: []; done: []; history: []; photo: [files: File[]] }>();
-
-const GRADES: { value: Grade; word: string }[] = [
-  { value: "WITNESSED", word: "Witnessed" },
-  { value: "LOGGED", word: "Logged" },
-  { value: "RECORDED", word: "Recorded" },
-  { value: "STATED", word: "Stated" },
-];
 
 const { person } = useSession();
 const inspects = computed(() => person.value?.role !== "CREW");
@@ -49,6 +45,7 @@ const {
   typing,
   commit,
   choose,
+  choosing,
   regrade,
   offer,
 } = useReading({
@@ -58,6 +55,7 @@ const {
   inspects: () => inspects.value,
   understand: (line, words, tool) => props.understand(line, words, tool),
   save: (line, reading) => props.save(line, reading),
+  log: (line, file) => props.log(line, file),
   done: () => emit("done"),
 });
 const fieldId = computed(() => `field-${props.line.point}-${props.line.component}`);
@@ -90,7 +88,7 @@ defineExpose({ focus: () => field.value?.focus() });
       >
     </component>
     <div v-if="closed" class="entry closed">
-      <span class="mono">{{ line.reading?.typed }}</span>
+      <span class="mono">{{ line.reading?.said }}</span>
       <button type="button" class="button" @click="otherwise = true">Record otherwise</button>
     </div>
     <div v-else class="entry">
@@ -103,9 +101,11 @@ defineExpose({ focus: () => field.value?.focus() });
         :busy="busy"
         :unsaved="changed && !!typed"
         :invalid="!!problem"
+        :log-address="logAddress"
         @typing="typing"
         @commit="commit()"
         @choose="choose"
+        @log="choosing"
       />
     </div>
     <div class="understood mono">
@@ -115,12 +115,12 @@ defineExpose({ focus: () => field.value?.focus() });
     <div v-if="!closed" class="how-known">
       <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
         <option
-          v-for="g in GRADES"
-          :key="g.value"
-          :value="g.value"
-          :disabled="!inspects && g.value !== 'RECORDED'"
+          v-for="g in words.grades"
+          :key="g.id"
+          :value="g.id"
+          :disabled="!inspects && g.id !== 'RECORDED'"
         >
-          {{ g.word }}
+          {{ g.title }}
         </option>
       </select>
       <select
@@ -163,8 +163,10 @@ defineExpose({ focus: () => field.value?.focus() });
       </button>
       <button v-if="ask" type="button" class="button" @click="commit(true)">Save as it is</button>
       <template v-if="theirs">
-        <button type="button" class="button" @click="commit(false, theirs.id)">Save mine, {{ typed }}</button>
-        <button type="button" class="button" @click="emit('history')">Take theirs, {{ theirs.typed }}</button>
+        <button type="button" class="button" @click="commit(false, theirs.id)">
+          Save mine{{ line.kind === "CURVE" ? "" : `, ${typed}` }}
+        </button>
+        <button type="button" class="button" @click="emit('history')">Take theirs, {{ theirs.said }}</button>
       </template>
     </div>
     <p v-if="worst && line.reading && worst.verdict !== 'MEETS'" class="answer">
@@ -172,7 +174,7 @@ defineExpose({ focus: () => field.value?.focus() });
     </p>
     <p v-if="line.beside" class="beside">
       {{ line.beside.byCrew ? "The crew says" : "Also said" }}
-      <span class="mono">{{ line.beside.typed }}</span> ({{ line.beside.grade.toLowerCase() }}). What was read
+      <span class="mono">{{ line.beside.said }}</span> ({{ gradeWord(line.beside.grade) }}). What was read
       before stands.
       <button v-if="inspects" type="button" class="button" @click="offer">Write it in</button>
     </p>

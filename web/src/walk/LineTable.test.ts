@@ -27,6 +27,7 @@ function line(point: string, over: Partial<Line> = {}): Line {
 const reading = {
   id: "r",
   typed: "9 in",
+  said: "9 in",
   grade: "WITNESSED" as const,
   by: "inspector",
   byCrew: false,
@@ -42,6 +43,8 @@ function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined)) {
       judgementsOf: () => [],
       understand: vi.fn().mockResolvedValue({ plausible: true }),
       save,
+      log: vi.fn(),
+      logAddress: () => "",
     },
   });
   const focusedLine = () => document.activeElement?.id ?? "";

@@ -11,6 +11,8 @@ const props = defineProps<{
   judgementsOf: (line: Line) => Judgement[];
   understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  log: (line: Line, file: File) => Promise<string>;
+  logAddress: (sha256: string) => string;
   photosOf?: (line: Line) => Photo[];
 }>();
 const emit = defineEmits<{
@@ -122,6 +124,8 @@ defineExpose({ nextOpen, previous, goTo });
         :instruments="instruments"
         :understand="understand"
         :save="save"
+        :log="log"
+        :log-address="logAddress"
         :photos="photosOf?.(line)"
         @photo="emit('photo', line, $event)"
         @focused="focused(line)"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Schemas } from "../api/client";
-import { COLOURS, WORDS, type Verdict } from "./verdicts";
+import { verdictWord, type Verdict } from "../words/words";
+import { COLOURS } from "./colours";
 
 const props = defineProps<{ bar: Schemas["BarView"]; verdict: Verdict }>();
 
@@ -22,7 +23,7 @@ function anchor(position: number): "start" | "middle" | "end" {
 
 const spoken = computed(
   () =>
-    `${WORDS[props.verdict]}: ${props.bar.reading}; limits: ${props.bar.ticks.map((t) => t.label).join(", ")}`,
+    `${verdictWord(props.verdict)}: ${props.bar.reading}; limits: ${props.bar.ticks.map((t) => t.label).join(", ")}`,
 );
 </script>
 

@@ -1,14 +1,15 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, expect, test, vi } from "vitest";
-import { api, ProblemError, type Schemas } from "../api/client";
+import { ProblemError, type Schemas } from "../api/client";
+import { answering } from "../api/mocked";
 import PartsList from "./PartsList.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
   api: { post: vi.fn(), remove: vi.fn() },
 }));
-const post = vi.mocked(api.post);
-const remove = vi.mocked(api.remove);
+const post = answering("post");
+const remove = answering("remove");
 afterEach(() => vi.resetAllMocks());
 
 function list() {

@@ -1,27 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
+import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { words } from "../words/words";
 
 /** What joins or serves the units: told from them, or added here. */
 const props = defineProps<{ installation: Schemas["InstallationView"] }>();
 const emit = defineEmits<{ changed: [] }>();
 
-const KINDS: [Schemas["NewSubject"]["kind"], string][] = [
-  ["JOINT", "joint"],
-  ["LINE_SET", "line set"],
-  ["DRAIN_RUN", "drain run"],
-  ["CIRCUIT", "circuit"],
-  ["DUCT_SYSTEM", "duct system"],
-  ["VENT", "vent"],
-  ["ZONE", "zone"],
-];
-
 const kind = ref<Schemas["NewSubject"]["kind"]>("JOINT");
 const title = ref("");
 const joins = ref<string[]>([]);
 const problem = ref("");
-const path = computed(() => `/api/installations/${props.installation.id}/subjects`);
+const id = computed(() => props.installation.id);
 
 async function attempt(change: () => Promise<unknown>) {
   problem.value = "";
@@ -35,8 +27,17 @@ async function attempt(change: () => Promise<unknown>) {
 }
 
 const add = () =>
-  attempt(() => api.post(path.value, { kind: kind.value, title: title.value, joins: joins.value }));
-const remove = (id: string) => attempt(() => api.remove(`${path.value}/${id}`));
+  attempt(() =>
+    api.post(at("/api/installations/{id}/subjects", { path: { id: id.value } }), {
+      kind: kind.value,
+      title: title.value,
+      joins: joins.value,
+    }),
+  );
+const remove = (subject: string) =>
+  attempt(() =>
+    api.remove(at("/api/installations/{id}/subjects/{subject}", { path: { id: id.value, subject } })),
+  );
 </script>
 
 <template>
@@ -55,7 +56,7 @@ const remove = (id: string) => attempt(() => api.remove(`${path.value}/${id}`));
       <label>
         <span class="label">Add</span>
         <select v-model="kind" class="field">
-          <option v-for="[key, word] in KINDS" :key="key" :value="key">{{ word }}</option>
+          <option v-for="part in words.parts" :key="part.id" :value="part.id">{{ part.title }}</option>
         </select>
       </label>
       <label>

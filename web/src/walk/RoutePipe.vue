@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nextTick, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
-import { countsInWords } from "./verdicts";
+import { countsInWords } from "../words/words";
 import VerdictMark from "./VerdictMark.vue";
 
 const props = defineProps<{ id: string; stations: Schemas["RouteStation"][]; current: string }>();

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { COLOURS, WORDS, type Verdict } from "./verdicts";
+import { verdictWord, type Verdict } from "../words/words";
+import { COLOURS } from "./colours";
 
 withDefaults(defineProps<{ verdict: Verdict; size?: number; worded?: boolean }>(), {
   size: 16,
@@ -16,7 +17,7 @@ withDefaults(defineProps<{ verdict: Verdict; size?: number; worded?: boolean }>(
       :role="worded ? undefined : 'img'"
       :aria-hidden="worded"
     >
-      <title v-if="!worded">{{ WORDS[verdict] }}</title>
+      <title v-if="!worded">{{ verdictWord(verdict) }}</title>
       <template v-if="verdict === 'MEETS'">
         <circle cx="6" cy="6" r="5.5" fill="currentColor" />
         <path d="M3.4 6.2 5.2 8l3.4-3.8" fill="none" stroke="var(--paper)" stroke-width="1.5" />
@@ -43,7 +44,7 @@ withDefaults(defineProps<{ verdict: Verdict; size?: number; worded?: boolean }>(
         stroke-width="1.2"
       />
     </svg>
-    <span v-if="worded" class="word">{{ WORDS[verdict] }}</span>
+    <span v-if="worded" class="word">{{ verdictWord(verdict) }}</span>
   </span>
 </template>
 

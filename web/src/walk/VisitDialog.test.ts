@@ -1,13 +1,14 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, expect, test, vi } from "vitest";
-import { api, ProblemError, type Schemas } from "../api/client";
+import { ProblemError, type Schemas } from "../api/client";
+import { answering } from "../api/mocked";
 import VisitDialog from "./VisitDialog.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
   api: { post: vi.fn() },
 }));
-const post = vi.mocked(api.post);
+const post = answering("post");
 afterEach(() => vi.resetAllMocks());
 
 function dialog() {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
+import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
-import { STAGES } from "../register/stages";
+import { capital, words } from "../words/words";
 import PartsList from "./PartsList.vue";
 
 /** The visits so far, and the next one: its stage decides which lines are due. */
@@ -22,7 +23,7 @@ watch(open, () => {
 
 async function begin() {
   try {
-    await api.post(`/api/installations/${props.installation?.id}/visits`, {
+    await api.post(at("/api/installations/{id}/visits", { path: { id: props.installation?.id ?? "" } }), {
       stage: stage.value,
       visitedOn: on.value,
     });
@@ -45,7 +46,9 @@ async function begin() {
       <label>
         <span class="label">Next visit</span>
         <select v-model="stage" class="field">
-          <option v-for="[key, word] in STAGES" :key="key" :value="key">{{ word }}</option>
+          <option v-for="known in words.stages" :key="known.id" :value="known.id">
+            {{ capital(known.title) }}
+          </option>
         </select>
       </label>
       <label>

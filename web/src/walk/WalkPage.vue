@@ -15,7 +15,7 @@ import JudgementLedger from "./JudgementLedger.vue";
 import LineTable from "./LineTable.vue";
 import RoutePipe from "./RoutePipe.vue";
 import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
-import { countsInWords, sumOfCounts } from "./verdicts";
+import { countsInWords, sumOfCounts } from "../words/words";
 import VisitDialog from "./VisitDialog.vue";
 import WhyDrawer from "./WhyDrawer.vue";
 
@@ -36,7 +36,6 @@ const historyOpen = ref(false);
 const visitOpen = ref(false);
 const historyLine = ref<Line>();
 
-const stationPath = computed(() => `/api/installations/${props.id}/stations/${props.stationKey}`);
 /** Units whose photos are held beside the lines; each has a place of its own beside the figure. */
 const photographed = computed(() =>
   station.value?.aids.includes("UNIT_PHOTOS")
@@ -196,7 +195,8 @@ useKeys({
         </div>
         <div class="figure" tabindex="0" role="group" aria-label="Figure of the station">
           <StationFigure
-            :path="stationPath"
+            :installation="id"
+            :station="stationKey"
             :stamp="judgements"
             :lit="lit"
             :beside="photographed"
@@ -219,6 +219,8 @@ useKeys({
           :judgements-of="walk.judgementsOf"
           :understand="walk.understand"
           :save="walk.save"
+          :log="walk.log"
+          :log-address="walk.logAddress"
           :photos-of="(line) => photos.of({ point: line.point, component: line.component })"
           @photo="(line, files) => photos.hang({ point: line.point, component: line.component }, files)"
           @focused="lineFocused"

@@ -2,7 +2,7 @@ import { computed, nextTick, ref, watch } from "vue";
 import { ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import type { Grade, Judgement, Line, Tool } from "./useWalk";
-import { ORDER } from "./verdicts";
+import { pressing } from "../words/words";
 
 /** What a row needs to take a reading. */
 export interface Row {
@@ -12,6 +12,8 @@ export interface Row {
   inspects: () => boolean;
   understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  /** Keeps a logger's file and says what a reading of it says. */
+  log: (line: Line, file: File) => Promise<string>;
   /** Nothing is left to do on this line. */
   done: () => void;
 }
@@ -19,7 +21,7 @@ export interface Row {
 const PAUSE_MS = 250;
 
 /** A reading being typed: what it is understood as, saved once however often it is tried, and what is said of it. */
-export function useReading({ line, judgements, instruments, inspects, understand, save, done }: Row) {
+export function useReading({ line, judgements, instruments, inspects, understand, save, log, done }: Row) {
   const typed = ref("");
   const grade = ref<Grade>("WITNESSED");
   const instrument = ref("");
@@ -37,13 +39,15 @@ export function useReading({ line, judgements, instruments, inspects, understand
   /** Kept while a save is tried again, so that the server keeps one reading however often it hears of it. */
   let attempt: { id: string; typed: string } | undefined;
 
+  const usual = () => (line().kind === "CURVE" ? "LOGGED" : "WITNESSED");
+
   // by its id: the same reading loaded anew must not wipe what is being typed over it
   watch(
     () => line().reading?.id,
     () => {
       const reading = line().reading;
       typed.value = reading?.typed ?? "";
-      grade.value = inspects() ? (reading?.grade ?? "WITNESSED") : "RECORDED";
+      grade.value = inspects() ? (reading?.grade ?? usual()) : "RECORDED";
       instrument.value = reading?.instrument ?? "";
       echo.value = undefined;
       problem.value = "";
@@ -59,7 +63,7 @@ export function useReading({ line, judgements, instruments, inspects, understand
   const options = computed(() => (line().kind === "YES_NO" ? ["yes", "no"] : line().options));
   const changed = computed(() => typed.value.trim() !== (line().reading?.typed ?? ""));
   const worst = computed(() =>
-    [...judgements()].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict)).at(0),
+    [...judgements()].sort((a, b) => pressing(a.verdict) - pressing(b.verdict)).at(0),
   );
   const understood = computed(() => {
     const shown = changed.value ? echo.value : line().reading;
@@ -151,6 +155,21 @@ export function useReading({ line, judgements, instruments, inspects, understand
     void commit();
   }
 
+  /** A logger's file: kept first, then read by its digest. */
+  async function choosing(file: File) {
+    busy.value = true;
+    problem.value = "";
+    try {
+      typed.value = await log(line(), file);
+    } catch (thrown) {
+      problem.value = sentence(thrown);
+      return;
+    } finally {
+      busy.value = false;
+    }
+    await commit();
+  }
+
   function regrade() {
     if (line().reading) {
       void commit();
@@ -183,6 +202,7 @@ export function useReading({ line, judgements, instruments, inspects, understand
     typing,
     commit,
     choose,
+    choosing,
     regrade,
     offer,
   };

@@ -1,7 +1,7 @@
 import { flushPromises } from "@vue/test-utils";
-import { beforeEach, expect, test, vi } from "vitest";
+import { beforeEach, expect, test } from "vitest";
 import { effectScope, ref } from "vue";
-import { api } from "../api/client";
+import { spied } from "../api/mocked";
 import { useUnits } from "../frame/useUnits";
 import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
 
@@ -59,8 +59,8 @@ const station = {
   ],
 };
 
-const get = vi.spyOn(api, "get");
-const post = vi.spyOn(api, "post");
+const get = spied("get");
+const post = spied("post");
 
 beforeEach(() => {
   get.mockReset();

@@ -1,8 +1,9 @@
 import { computed, ref, shallowRef, watch, type Ref } from "vue";
+import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { useUnits } from "../frame/useUnits";
-import { ORDER } from "./verdicts";
+import { pressing } from "../words/words";
 
 export type Line = Schemas["LineView"];
 export type Judgement = Schemas["JudgementView"];
@@ -28,7 +29,9 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
   let saving = 0;
   let saves = 0;
 
-  const path = computed(() => `/api/installations/${id.value}`);
+  /** Where it is of this installation that is asked; said in the reader's units. */
+  const own = () => ({ path: { id: id.value } });
+  const inUnits = () => ({ ...own(), query: { units: units() } });
 
   async function load() {
     const mine = ++asked;
@@ -37,17 +40,22 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     try {
       if (installation.value?.id !== id.value) {
         const [facts, tools] = await Promise.all([
-          api.get<Schemas["InstallationView"]>(path.value),
-          api.get<Schemas["InstrumentView"][]>("/api/instruments"),
+          api.get(at("/api/installations/{id}", own())),
+          api.get(at("/api/instruments")),
         ]);
         installation.value = facts;
         instruments.value = tools;
         ofBook.value = facts.display;
       }
       const [there, shown, raised] = await Promise.all([
-        api.get<Schemas["RouteStation"][]>(`${path.value}/route`),
-        api.get<Schemas["StationView"]>(`${path.value}/stations/${stationKey.value}?units=${units()}`),
-        api.get<Schemas["Correction"][]>(`${path.value}/corrections`),
+        api.get(at("/api/installations/{id}/route", own())),
+        api.get(
+          at("/api/installations/{id}/stations/{station}", {
+            path: { id: id.value, station: stationKey.value },
+            query: { units: units() },
+          }),
+        ),
+        api.get(at("/api/installations/{id}/corrections", own())),
       ]);
       if (mine === asked) {
         route.value = there;
@@ -72,9 +80,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
   watch([id, stationKey, units], load, { immediate: true });
 
   const judgements = computed(() =>
-    [...(station.value?.judgements ?? [])].sort(
-      (a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict),
-    ),
+    [...(station.value?.judgements ?? [])].sort((a, b) => pressing(a.verdict) - pressing(b.verdict)),
   );
 
   /** Judgements of this station that look at a line. */
@@ -89,23 +95,23 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
    * load was under way, its answer may be of before: then the station is asked for anew.
    */
   async function save(line: Line, reading: Schemas["TypedReading"]) {
-    const from = path.value;
-    const at = stationKey.value;
+    const from = id.value;
+    const where = stationKey.value;
     const crossed = saving > 0 || loading > 0;
     const startedAt = ++saves;
     saving++;
     let saved: Schemas["SavedReading"];
     try {
-      saved = await api.post<Schemas["SavedReading"]>(`${from}/readings?units=${units()}`, reading);
+      saved = await api.post(at("/api/installations/{id}/readings", inUnits()), reading);
     } finally {
       saving--;
     }
-    if (from !== path.value) {
+    if (from !== id.value) {
       return;
     }
     route.value = saved.route;
     const now = station.value;
-    if (now?.key === at) {
+    if (now?.key === where) {
       const changed = new Map(saved.changed.map((j) => [j.key, j]));
       station.value = {
         ...now,
@@ -119,7 +125,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
   }
 
   function understand(line: Line, typed: string, instrument?: string) {
-    return api.post<Schemas["Echo"]>(`${path.value}/understand?units=${units()}`, {
+    return api.post(at("/api/installations/{id}/understand", inUnits()), {
       point: line.point,
       component: line.component,
       typed,
@@ -127,14 +133,33 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     });
   }
 
+  /** Keeps a logger's file for a line; what a reading of it says is its digest. */
+  async function log(line: Line, file: File): Promise<string> {
+    const kept = await api.file(
+      at("/api/installations/{id}/traces", {
+        ...own(),
+        query: { point: line.point, component: line.component },
+      }),
+      file,
+    );
+    return kept.sha256;
+  }
+
+  function logAddress(sha256: string): string {
+    return at("/api/installations/{id}/traces/{sha256}", { path: { id: id.value, sha256 } });
+  }
+
   function history(line: Line) {
-    return api.get<Schemas["ReadingView"][]>(
-      `${path.value}/history?point=${line.point}&component=${line.component}&units=${units()}`,
+    return api.get(
+      at("/api/installations/{id}/history", {
+        ...own(),
+        query: { point: line.point, component: line.component, units: units() },
+      }),
     );
   }
 
   async function raise(judgement: Judgement, words: string, due?: string) {
-    const raised = await api.post<Schemas["Correction"]>(`${path.value}/corrections?units=${units()}`, {
+    const raised = await api.post(at("/api/installations/{id}/corrections", inUnits()), {
       judgement: judgement.key,
       words,
       due,
@@ -162,6 +187,8 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     judgementsOf,
     save,
     understand,
+    log,
+    logAddress,
     history,
     raise,
     correctionOf,

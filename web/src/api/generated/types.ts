@@ -340,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rule-books/{id}": {
         parameters: {
             query?: never;
@@ -1497,6 +1513,41 @@ export interface components {
         SheetPreview: {
             sheets: components["schemas"]["SheetChange"][];
             effects: components["schemas"]["Effect"][];
+        };
+        GradeWord: {
+            /** @enum {string} */
+            id: "WITNESSED" | "LOGGED" | "RECORDED" | "STATED";
+            title: string;
+            meaning: string;
+        };
+        PartWord: {
+            /** @enum {string} */
+            id: "SYSTEM" | "UNIT" | "LINE_SET" | "JOINT" | "DRAIN_RUN" | "CIRCUIT" | "DUCT_SYSTEM" | "VENT" | "ZONE";
+            title: string;
+        };
+        StageWord: {
+            /** @enum {string} */
+            id: "PLAN_CHECK" | "BEFORE_COVER" | "WITNESS" | "FINAL" | "RE_VISIT";
+            title: string;
+        };
+        UnitWord: {
+            /** @enum {string} */
+            id: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            title: string;
+        };
+        VerdictWord: {
+            /** @enum {string} */
+            id: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            title: string;
+            counted: string;
+            open: boolean;
+        };
+        Words: {
+            verdicts: components["schemas"]["VerdictWord"][];
+            grades: components["schemas"]["GradeWord"][];
+            stages: components["schemas"]["StageWord"][];
+            units: components["schemas"]["UnitWord"][];
+            parts: components["schemas"]["PartWord"][];
         };
         BookLimit: {
             key: string;
@@ -2811,6 +2862,30 @@ export interface operations {
             413: components["responses"]["CONTENT_TOO_LARGE"];
             415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Words"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from "vue";
 import type { Schemas } from "../../api/client";
-import { COLOURS } from "../verdicts";
+import { COLOURS } from "../colours";
 
 type Piece = Schemas["FigurePiece"];
 

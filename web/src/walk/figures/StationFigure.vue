@@ -7,7 +7,8 @@ import { useDrawings, type Room } from "./useDrawings";
 
 /** A station's drawings, one at a time; beside them whatever is put in the slot, each under its own name. */
 const props = defineProps<{
-  path: string;
+  installation: string;
+  station: string;
   /** Changes when what is drawn may have. */
   stamp: unknown;
   lit: string[];
@@ -25,7 +26,11 @@ const SHARE = 0.62;
 const box = ref<HTMLElement>();
 const room = ref<Room>();
 const at = ref("");
-const { drawings, problem } = useDrawings(toRef(props, "path"), toRef(props, "stamp"), room);
+const { drawings, problem } = useDrawings(
+  () => ({ id: props.installation, station: props.station }),
+  toRef(props, "stamp"),
+  room,
+);
 
 const tabs = computed(() => [
   ...(drawings.value ?? []).map((drawing, index) => ({ component: `${index}`, title: drawing.title })),
@@ -36,7 +41,7 @@ const shown = computed(() =>
 );
 const drawing = computed(() => drawings.value?.[Number(shown.value)]);
 
-watch(toRef(props, "path"), () => (at.value = ""));
+watch([() => props.installation, () => props.station], () => (at.value = ""));
 
 function measure() {
   const element = box.value;

@@ -1,7 +1,8 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { nextTick, ref } from "vue";
-import { api, type Schemas } from "../../api/client";
+import { type Schemas } from "../../api/client";
+import { spied } from "../../api/mocked";
 import { drawing, onScreen, piece } from "./drawing.fixture";
 import DrawingFigure from "./DrawingFigure.vue";
 import StationFigure from "./StationFigure.vue";
@@ -65,19 +66,21 @@ const get = vi.fn();
 
 beforeEach(() => {
   get.mockReset();
-  vi.spyOn(api, "get").mockImplementation(get);
+  spied("get").mockImplementation(get);
 });
 
 test("drawings are asked for in the room there is, and again when it or the readings change", async () => {
   get.mockResolvedValue([drawing("A")]);
   const room = ref<Room | undefined>();
   const stamp = ref(0);
-  const { drawings } = useDrawings(ref("/s"), stamp, room);
+  const { drawings } = useDrawings(() => ({ id: "i", station: "s" }), stamp, room);
   await flushPromises();
   expect(get).not.toHaveBeenCalled();
   room.value = { width: 512.7, height: 60 };
   await flushPromises();
-  expect(get).toHaveBeenLastCalledWith("/s/drawings?units=SI&width=512&height=120");
+  expect(get).toHaveBeenLastCalledWith(
+    "/api/installations/i/stations/s/drawings?units=SI&width=512&height=120",
+  );
   expect(drawings.value).toHaveLength(1);
   stamp.value++;
   await flushPromises();
@@ -88,7 +91,11 @@ test("an answer that was overtaken is dropped", async () => {
   let answerFirst: (value: unknown) => void = () => {};
   get.mockImplementationOnce(() => new Promise((resolve) => (answerFirst = resolve)));
   const stamp = ref(0);
-  const { drawings } = useDrawings(ref("/s"), stamp, ref({ width: 400, height: 200 }));
+  const { drawings } = useDrawings(
+    () => ({ id: "i", station: "s" }),
+    stamp,
+    ref({ width: 400, height: 200 }),
+  );
   get.mockResolvedValueOnce([drawing("second")]);
   stamp.value++;
   await flushPromises();
@@ -101,7 +108,7 @@ async function station(answer: Schemas["FigureView"][], beside: { component: str
   get.mockResolvedValue(answer);
   Object.defineProperty(HTMLElement.prototype, "clientWidth", { configurable: true, value: 600 });
   const figure = mount(StationFigure, {
-    props: { path: "/s", stamp: 0, lit: [], beside },
+    props: { installation: "i", station: "s", stamp: 0, lit: [], beside },
     slots: { default: "<p>photo of {{ params.at }}</p>" },
   });
   await flushPromises();
@@ -127,7 +134,7 @@ test("of several drawings one is shown, chosen by its name; what stands beside t
 test("where nothing is drawn that is said, and what failed too", async () => {
   expect((await station([])).text()).toContain("Nothing of this system is drawn here");
   get.mockRejectedValue(new Error("gone"));
-  const figure = mount(StationFigure, { props: { path: "/t", stamp: 0, lit: [] } });
+  const figure = mount(StationFigure, { props: { installation: "i", station: "t", stamp: 0, lit: [] } });
   await flushPromises();
   expect(figure.find("[role=alert]").exists()).toBe(true);
 });

@@ -1,5 +1,5 @@
 import type { Ref } from "vue";
-import type { Schemas } from "../../api/client";
+import { at } from "../../api/address";
 import { useLatest } from "../../api/useLatest";
 import { useUnits } from "../../frame/useUnits";
 
@@ -7,6 +7,12 @@ import { useUnits } from "../../frame/useUnits";
 export interface Room {
   width: number;
   height: number;
+}
+
+/** Whose drawings. */
+export interface Of {
+  id: string;
+  station: string;
 }
 
 const NARROWEST = 240;
@@ -18,15 +24,20 @@ function within(value: number, least: number): number {
 }
 
 /** A station's drawings, laid out by the server for the room there is. */
-export function useDrawings(path: Ref<string>, stamp: Ref<unknown>, room: Ref<Room | undefined>) {
+export function useDrawings(of: () => Of, stamp: Ref<unknown>, room: Ref<Room | undefined>) {
   const { units } = useUnits();
-  const { value: drawings, problem } = useLatest<Schemas["FigureView"][]>(
-    path,
+  const { value: drawings, problem } = useLatest(
+    () => `${of().id} ${of().station}`,
     () =>
-      room.value
-        ? `${path.value}/drawings?units=${units()}` +
-          `&width=${within(room.value.width, NARROWEST)}&height=${within(room.value.height, LOWEST)}`
-        : "",
+      room.value &&
+      at("/api/installations/{id}/stations/{station}/drawings", {
+        path: { ...of() },
+        query: {
+          units: units(),
+          width: within(room.value.width, NARROWEST),
+          height: within(room.value.height, LOWEST),
+        },
+      }),
     stamp,
   );
   return { drawings, problem };

@@ -91,6 +91,13 @@ class GoldenTest {
         Golden.compare(Path.of("../docs/catalogue.md"), Catalogue.page());
     }
 
+    /** The web's own tests read it. */
+    @Test
+    void wordsOfTheApi() {
+        String words = SERVER.client().get("/api/words").expect(200).json().toPrettyString();
+        Golden.compare(Path.of("../web/src/words/words.fixture.json"), words.replace("\r\n", "\n") + "\n");
+    }
+
     @Test
     void descriptionOfTheApi() {
         String described =

@@ -13,10 +13,20 @@ public record Component(String id, Kind kind, String title, boolean ownSupply) {
 
     /** What a unit is. */
     public enum Kind {
-        OUTDOOR,
-        INDOOR_WALL,
-        INDOOR_DUCTED,
-        FURNACE_COIL
+        OUTDOOR("Outdoor unit"),
+        INDOOR_WALL("Wall unit"),
+        INDOOR_DUCTED("Ducted unit"),
+        FURNACE_COIL("Furnace with coil");
+
+        private final String title;
+
+        Kind(String title) {
+            this.title = title;
+        }
+
+        public String title() {
+            return title;
+        }
     }
 
     public Component {

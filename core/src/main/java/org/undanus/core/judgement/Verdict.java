@@ -2,17 +2,24 @@ package org.undanus.core.judgement;
 
 /** What a requirement comes to, most pressing first. */
 public enum Verdict {
-    FAILS("Fails"),
-    TOO_CLOSE("Too close to call"),
-    REFER("Refer"),
-    NOT_SHOWN("Not shown"),
-    MEETS("Meets"),
-    DOES_NOT_APPLY("Does not apply");
+    FAILS("Fails", "fail"),
+    TOO_CLOSE("Too close to call", "too close"),
+    REFER("Refer", "refer"),
+    NOT_SHOWN("Not shown", "not shown"),
+    MEETS("Meets", "meet"),
+    DOES_NOT_APPLY("Does not apply", "do not apply");
 
     private final String title;
+    private final String counted;
 
-    Verdict(String title) {
+    Verdict(String title, String counted) {
         this.title = title;
+        this.counted = counted;
+    }
+
+    /** After a number: {@code 3 fail}. */
+    public String counted() {
+        return counted;
     }
 
     public String title() {

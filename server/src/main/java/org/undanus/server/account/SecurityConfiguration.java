@@ -39,7 +39,7 @@ class SecurityConfiguration {
     SecurityFilterChain security(HttpSecurity http, JsonMapper json) {
         http.authorizeHttpRequests(rules -> rules.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()
-                        .requestMatchers("/api/session", "/api/openapi/**", "/actuator/health")
+                        .requestMatchers("/api/session", "/api/words", "/api/openapi/**", "/actuator/health")
                         .permitAll()
                         .requestMatchers("/api/**", "/actuator/**")
                         .authenticated()

@@ -1,0 +1,71 @@
+package org.undanus.server.page;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.stream.Stream;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Stage;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Verdict;
+
+/** The words for what comes in kinds, so that no screen has its own. */
+@RestController
+class WordsController {
+    private static final Duration KEPT = Duration.ofMinutes(5);
+
+    /**
+     * @param verdicts most pressing first
+     * @param grades strongest first
+     * @param stages in order
+     * @param units what a unit may be
+     * @param parts what may be added beside the units
+     */
+    record Words(
+            List<VerdictWord> verdicts,
+            List<GradeWord> grades,
+            List<StageWord> stages,
+            List<UnitWord> units,
+            List<PartWord> parts) {}
+
+    /**
+     * @param counted what stands after a number of them
+     * @param open whether something is left to do
+     */
+    record VerdictWord(Verdict id, String title, String counted, boolean open) {}
+
+    record GradeWord(Grade id, String title, String meaning) {}
+
+    record StageWord(Stage id, String title) {}
+
+    record UnitWord(Component.Kind id, String title) {}
+
+    record PartWord(Subject.Kind id, String title) {}
+
+    @GetMapping("/api/words")
+    ResponseEntity<Words> words() {
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.maxAge(KEPT))
+                .body(new Words(
+                        Stream.of(Verdict.values())
+                                .map(v -> new VerdictWord(v, v.title(), v.counted(), v.open()))
+                                .toList(),
+                        Stream.of(Grade.values())
+                                .map(g -> new GradeWord(g, g.title(), g.meaning()))
+                                .toList(),
+                        Stream.of(Stage.values())
+                                .map(s -> new StageWord(s, s.title()))
+                                .toList(),
+                        Stream.of(Component.Kind.values())
+                                .map(k -> new UnitWord(k, k.title()))
+                                .toList(),
+                        Stream.of(Subject.Kind.values())
+                                .filter(Subject.Kind::addable)
+                                .map(k -> new PartWord(k, k.title()))
+                                .toList()));
+    }
+}
