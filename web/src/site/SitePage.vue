@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, toRef, watch, watchEffect } from "vue";
-import { at } from "../api/address";
-import { notice } from "../frame/notice";
 import { useKeys } from "../frame/useKeys";
 import { usePlaces } from "../frame/usePlaces";
 import { when } from "../frame/when";
-import VerdictMark from "../walk/VerdictMark.vue";
-import UnitTabs from "../walk/figures/UnitTabs.vue";
-import { pressing, words } from "../words/words";
+import { words } from "../words/words";
 import DrawingFigure from "../walk/figures/DrawingFigure.vue";
+import DrawnVerdicts from "./DrawnVerdicts.vue";
 import FeaturePanel from "./FeaturePanel.vue";
 import LengthField from "./LengthField.vue";
 import {
@@ -25,13 +22,15 @@ import {
   type Position,
   type Wall,
 } from "./plan";
+import SiteBar from "./SiteBar.vue";
 import { cornersOf, useDrag } from "./useDrag";
+import { useRoom } from "./useRoom";
 import { useSite } from "./useSite";
 import WallEditor from "./WallEditor.vue";
 
 const props = defineProps<{ id: string }>();
 const site = useSite(toRef(props, "id"));
-const { installation, plan, view, judgements, problem, clash, past, unsaved, takenUp, sizes } = site;
+const { installation, plan, view, judgements, problem, clash, takenUp, sizes } = site;
 const { heading } = usePlaces();
 
 const PLAN = "plan";
@@ -81,23 +80,7 @@ function grab(id: string, event: PointerEvent, corner?: number) {
   drag.grab(id, event, corner);
 }
 
-const room = ref({ width: 640, height: 400 });
-const watching = new ResizeObserver(([seen]) => {
-  const box = seen?.contentRect;
-  if (box?.width) {
-    room.value = { width: within(box.width), height: within(box.height) };
-  }
-});
-const within = (dots: number) => Math.min(2000, Math.max(240, Math.floor(dots)));
-watch(canvas, (now, before) => {
-  if (before) {
-    watching.unobserve(before);
-  }
-  if (now) {
-    watching.observe(now);
-  }
-});
-onBeforeUnmount(() => watching.disconnect());
+const room = useRoom(canvas);
 
 /** While something is dragged the sheet stays where it is. */
 watch([room, wallOf, chosen, mayTurn, whole, drag.held], () => {
@@ -167,37 +150,10 @@ function changeWall(next: Wall, settled: boolean) {
   }
 }
 
-async function save() {
-  if (await site.save()) {
-    notice.done("The drawing is saved.");
-  }
-}
-
-async function bringIn(event: Event) {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = "";
-  if (!file) {
-    return;
-  }
-  let read: unknown;
-  try {
-    read = JSON.parse(await file.text());
-  } catch {
-    site.refuse("This file is not JSON. The drawing is as it was.");
-    return;
-  }
-  await site.bring(read);
-}
-
-/** What is open as drawn, of the unit looked at or of all; what would turn out otherwise than kept comes first. */
-const listed = computed(() => {
+/** The unit looked at; empty where it is none. */
+const unit = computed(() => {
   const looked = wallOf.value ?? chosen.value;
-  const unit = installation.value?.components.some((c) => c.id === looked) ? looked : "";
-  return judgements.value
-    ?.filter((j) => !unit || j.key.endsWith(`@${unit}`))
-    .filter((j) => j.before || (j.verdict !== "MEETS" && j.verdict !== "DOES_NOT_APPLY"))
-    .sort((a, b) => Number(!!b.before) - Number(!!a.before) || pressing(a.verdict) - pressing(b.verdict));
+  return installation.value?.components.some((c) => c.id === looked) ? looked : "";
 });
 
 useKeys({ z: () => site.undo() });
@@ -205,28 +161,7 @@ useKeys({ z: () => site.undo() });
 
 <template>
   <div class="site-page">
-    <div class="bar">
-      <RouterLink class="button" :to="`/installations/${id}/siting`">Back to siting</RouterLink>
-      <UnitTabs v-model="tab" :units="tabs" label="Drawing" />
-      <span class="space"></span>
-      <button type="button" class="button" :disabled="!past.length" @click="site.undo()">Undo</button>
-      <label class="button">
-        Import GeoJSON
-        <input
-          class="visually-hidden"
-          type="file"
-          accept=".geojson,.json,application/geo+json"
-          @change="bringIn"
-        />
-      </label>
-      <a class="button" :href="at('/api/installations/{id}/site-plan.geojson', { path: { id } })" download
-        >GeoJSON</a
-      >
-      <a class="button" :href="at('/api/installations/{id}/site-plan.svg', { path: { id } })" download>SVG</a>
-      <button type="button" class="button primary" :disabled="!unsaved" @click="save">
-        Save the drawing
-      </button>
-    </div>
+    <SiteBar :id="id" v-model="tab" :site="site" :tabs="tabs" />
     <div v-if="problem" class="problem" role="alert">
       <span class="error">{{ problem }}</span>
       <button v-if="clash" type="button" class="button" @click="site.giveUp()">Take theirs</button>
@@ -321,21 +256,7 @@ useKeys({ z: () => site.undo() });
         <p v-else-if="!wallOf" class="quiet">
           Drag things, or tap one to type its dimensions. Edges snap to each other and to whole centimetres.
         </p>
-        <p v-if="!listed" class="quiet">Not judged yet.</p>
-        <p v-else-if="!listed.length" class="quiet">Nothing is open here, as drawn.</p>
-        <ul class="verdicts" aria-label="Judged as drawn">
-          <li v-for="j in listed" :key="j.key">
-            <VerdictMark :verdict="j.verdict" worded />
-            <span>
-              {{ j.title }}<template v-if="j.subject">, {{ j.subject }}</template>
-              <span v-if="j.before" class="quiet">
-                (saved: <VerdictMark :verdict="j.before" :size="12" />)</span
-              >
-            </span>
-            <span class="quiet because">{{ j.because }}</span>
-            <span v-if="j.drawn" class="quiet because">The tape stands. In the drawing: {{ j.drawn }}.</span>
-          </li>
-        </ul>
+        <DrawnVerdicts :judgements="judgements" :unit="unit" />
         <section class="how">
           <label>
             <span class="label">How it is known</span>
@@ -365,26 +286,6 @@ useKeys({ z: () => site.undo() });
   flex-direction: column;
   height: 100%;
   padding: 8px 16px;
-}
-
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  align-items: center;
-  padding-bottom: 8px;
-}
-
-.bar :deep(.tabs) {
-  padding: 0;
-}
-
-.bar :deep(.tabs button) {
-  min-height: 40px;
-}
-
-.space {
-  flex: 1;
 }
 
 .problem {
@@ -458,22 +359,6 @@ aside {
   border: 1px solid var(--lake);
   border-radius: 4px;
   background: var(--lake-soft);
-}
-
-.verdicts {
-  display: grid;
-  gap: 6px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-  font-size: 13px;
-}
-
-.verdicts li {
-  display: grid;
-  gap: 1px;
-  padding-bottom: 5px;
-  border-bottom: 1px solid var(--hair);
 }
 
 .how {

@@ -277,6 +277,8 @@ useKeys({
 }
 
 .figure {
+  --bounded: yes;
+
   flex: none;
   height: 252px;
   margin: 8px 0 6px;
@@ -342,6 +344,8 @@ useKeys({
   }
 
   .figure {
+    --bounded: no;
+
     height: auto;
   }
 

@@ -49,8 +49,10 @@ function measure() {
     return;
   }
   const width = element.clientWidth;
-  const bounded = element.parentElement ? getComputedStyle(element.parentElement).height !== "auto" : false;
-  const high = bounded && element.clientHeight > TABS_HEIGHT * 2 ? element.clientHeight : width * SHARE;
+  // what is around it says whether it has a height of its own; by what is drawn now it cannot be told
+  const frame = element.parentElement;
+  const bounded = frame && getComputedStyle(frame).getPropertyValue("--bounded").trim() === "yes";
+  const high = bounded ? frame.clientHeight : width * SHARE;
   const said = drawings.value?.some((each) => each.caption.length) ? CAPTION_HEIGHT : 0;
   const height = high - (tabs.value.length > 1 ? TABS_HEIGHT : 0) - said;
   if (width && (room.value?.width !== width || room.value.height !== height)) {

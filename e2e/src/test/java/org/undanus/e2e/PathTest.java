@@ -10,9 +10,12 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.LoadState;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -270,6 +273,41 @@ class PathTest extends BrowserTest {
 
     @Test
     @Order(8)
+    void aLoggersFileShowsWhetherItHadSettled() {
+        Page page = browser.open(DESK[0], DESK[1]);
+        Steps steps = new Steps(page, application.address());
+        steps.signIn("inspector");
+        steps.openInstallation("Foundry floor, ducted split");
+        steps.station("Running");
+        Locator file = page.getByLabel("Supply air, logged", new Page.GetByLabelOptions().setExact(true));
+        file.setInputFiles(log("time,kPa", "12.0"));
+        assertThat(page.getByText("is no unit of a temperature")).isVisible();
+        file.setInputFiles(log("time,°C", "12.0"));
+        assertThat(page.getByText("12.0 °C", new Page.GetByTextOptions().setExact(false))
+                        .first())
+                .isVisible();
+        assertThat(steps.judgement("Running steadily Air handler")).containsText("Meets");
+        Download handedOut = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("as CSV")))
+                        .click());
+        assertThat(handedOut.suggestedFilename().endsWith(".csv")).isTrue();
+        page.context().close();
+    }
+
+    /** Seven minutes that move by a tenth. */
+    private static FilePayload log(String heading, String value) {
+        StringBuilder csv = new StringBuilder(heading + "\n");
+        for (int second = 0; second <= 420; second += 60) {
+            csv.append(Instant.parse("2026-09-02T09:15:00Z").plusSeconds(second))
+                    .append(',')
+                    .append(second % 120 == 0 ? value : "12.1")
+                    .append('\n');
+        }
+        return new FilePayload("supply.csv", "text/csv", csv.toString().getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Test
+    @Order(9)
     void firstPageStaysSmall() {
         Page page = browser.open(DESK[0], DESK[1]);
         List<Request> scripts = new ArrayList<>();

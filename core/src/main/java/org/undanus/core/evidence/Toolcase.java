@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Uncertain;
 
 /** The instruments at hand. */
 public record Toolcase(List<Instrument> instruments) {
@@ -38,7 +39,7 @@ public record Toolcase(List<Instrument> instruments) {
     private static double expanded(Instrument instrument, Dimension read, double value) {
         return instrument
                 .channel(read)
-                .map(channel -> 2 * channel.accuracy().standardUncertainty(value, 0))
+                .map(channel -> new Uncertain(0, channel.accuracy().standardUncertainty(value, 0)).expanded())
                 .orElse(Double.POSITIVE_INFINITY);
     }
 }

@@ -29,7 +29,8 @@ public record Accuracy(double ofReading, double ofFullScale, double fullScale, d
      * @param step of display or writing, SI
      */
     public static OptionalDouble needed(double expanded, double step) {
-        double variance = expanded * expanded / 4 - step * step / 12;
+        double standard = expanded / Uncertain.COVERAGE_FACTOR;
+        double variance = standard * standard - step * step / 12;
         return variance > 0 ? OptionalDouble.of(Math.sqrt(3 * variance)) : OptionalDouble.empty();
     }
 

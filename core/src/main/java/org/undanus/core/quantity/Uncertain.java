@@ -6,7 +6,8 @@ package org.undanus.core.quantity;
  * @param standardUncertainty one standard deviation, 0 for a counted or read-off value
  */
 public record Uncertain(double value, double standardUncertainty) {
-    private static final double COVERAGE_FACTOR = 2;
+    /** What an expanded uncertainty is of the standard one: k = 2, about 95 % (JCGM 100, 6.3). */
+    static final double COVERAGE_FACTOR = 2;
 
     public Uncertain {
         if (!Double.isFinite(value) || !Double.isFinite(standardUncertainty) || standardUncertainty < 0) {
@@ -19,7 +20,7 @@ public record Uncertain(double value, double standardUncertainty) {
         return new Uncertain(value, 0);
     }
 
-    /** Expanded uncertainty U = 2u, about 95 % (JCGM 100). */
+    /** Expanded uncertainty U = k u. */
     public double expanded() {
         return COVERAGE_FACTOR * standardUncertainty;
     }

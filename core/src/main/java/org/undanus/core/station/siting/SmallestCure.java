@@ -12,6 +12,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Examination;
+import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.RuleBook;
 
 /**
@@ -54,7 +55,9 @@ public final class SmallestCure {
     }
 
     private static double sure(Case facts, RuleBook rules, double metres) {
-        return metres == 0 ? 0 : metres + 2 * Drawn.standardUncertainty(facts, rules, metres);
+        return metres == 0
+                ? 0
+                : metres + new Uncertain(metres, Drawn.standardUncertainty(facts, rules, metres)).expanded();
     }
 
     private static Footprint.Reach reach(Map<Face, Double> by) {

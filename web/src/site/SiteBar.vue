@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { at } from "../api/address";
+import { notice } from "../frame/notice";
+import UnitTabs from "../walk/figures/UnitTabs.vue";
+import type { useSite } from "./useSite";
+
+/** Which drawing is shown, what is done with it as a whole, and its files. */
+const props = defineProps<{
+  id: string;
+  site: ReturnType<typeof useSite>;
+  tabs: { component: string; title: string }[];
+}>();
+const tab = defineModel<string>({ required: true });
+const { past, unsaved } = props.site;
+
+async function save() {
+  if (await props.site.save()) {
+    notice.done("The drawing is saved.");
+  }
+}
+
+async function bringIn(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = "";
+  if (!file) {
+    return;
+  }
+  let read: unknown;
+  try {
+    read = JSON.parse(await file.text());
+  } catch {
+    props.site.refuse("This file is not JSON. The drawing is as it was.");
+    return;
+  }
+  await props.site.bring(read);
+}
+</script>
+
+<template>
+  <div class="bar">
+    <RouterLink class="button" :to="`/installations/${id}/siting`">Back to siting</RouterLink>
+    <UnitTabs v-model="tab" :units="tabs" label="Drawing" />
+    <span class="space"></span>
+    <button type="button" class="button" :disabled="!past.length" @click="site.undo()">Undo</button>
+    <label class="button">
+      Import GeoJSON
+      <input
+        class="visually-hidden"
+        type="file"
+        accept=".geojson,.json,application/geo+json"
+        @change="bringIn"
+      />
+    </label>
+    <a class="button" :href="at('/api/installations/{id}/site-plan.geojson', { path: { id } })" download
+      >GeoJSON</a
+    >
+    <a class="button" :href="at('/api/installations/{id}/site-plan.svg', { path: { id } })" download>SVG</a>
+    <button type="button" class="button primary" :disabled="!unsaved" @click="save">Save the drawing</button>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+  padding-bottom: 8px;
+}
+
+.bar :deep(.tabs) {
+  padding: 0;
+}
+
+.bar :deep(.tabs button) {
+  min-height: 40px;
+}
+
+.space {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,30 @@
+import { onBeforeUnmount, ref, watch, type Ref } from "vue";
+
+/** A sheet is no narrower and no wider than this, in dots. */
+const LEAST = 240;
+const MOST = 2000;
+
+function within(dots: number): number {
+  return Math.min(MOST, Math.max(LEAST, Math.floor(dots)));
+}
+
+/** The room that an element has for a drawing, as long as it is there; the last one after that. */
+export function useRoom(element: Ref<HTMLElement | undefined>) {
+  const room = ref({ width: 640, height: 400 });
+  const watching = new ResizeObserver(([seen]) => {
+    const box = seen?.contentRect;
+    if (box?.width) {
+      room.value = { width: within(box.width), height: within(box.height) };
+    }
+  });
+  watch(element, (now, before) => {
+    if (before) {
+      watching.unobserve(before);
+    }
+    if (now) {
+      watching.observe(now);
+    }
+  });
+  onBeforeUnmount(() => watching.disconnect());
+  return room;
+}
