@@ -212,9 +212,7 @@ class JournalTest {
         assertThat(after("DELETE FROM reading WHERE sequence = (SELECT MAX(sequence) FROM reading)")
                         .sentence())
                 .contains("the reading", "is missing");
-        String columns =
-                "installation_id, visit_id, point, component, typed, si, standard_uncertainty, resolution, unit,"
-                        + " instrument, grade, entered_by, entered_at, by_crew";
+        String columns = TestServer.READING;
         assertThat(after(
                                 "INSERT INTO reading (id, " + columns + ") SELECT UPPER(id), " + columns
                                         + " FROM reading WHERE sequence = 1",

@@ -81,7 +81,7 @@ class JudgedOnceTest {
         Judgements before = judgements();
         SERVER.bean(TransactionTemplate.class).executeWithoutResult(status -> {
             SERVER.bean(JdbcTemplate.class)
-                    .update("UPDATE reading SET typed = 'no' WHERE installation_id = ? AND typed = 'yes'", lido);
+                    .update(TestServer.readingLike("typed", "'no'") + "installation_id = ? AND typed = 'yes'", lido);
             assertThat(judgements()).isNotSameAs(before);
             status.setRollbackOnly();
         });

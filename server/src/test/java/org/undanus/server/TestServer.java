@@ -137,6 +137,17 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
         return held;
     }
 
+    /** The columns of a reading but its id. */
+    static final String READING =
+            "installation_id, visit_id, point, component, typed, si, standard_uncertainty, resolution, unit,"
+                    + " instrument, grade, entered_by, entered_at, by_crew";
+
+    /** A statement that adds readings like others, but for one column; the condition that tells which others is to follow. */
+    static String readingLike(String column, String value) {
+        return "INSERT INTO reading (id, " + READING + ") SELECT RANDOM_UUID(), "
+                + READING.replace(" " + column + ",", " " + value + ",") + " FROM reading WHERE ";
+    }
+
     /** Who the journal says did this. */
     public String journalled(String action, String subject) {
         try (Connection connection = bean(DataSource.class).getConnection();

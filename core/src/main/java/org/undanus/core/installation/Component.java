@@ -1,6 +1,7 @@
 package org.undanus.core.installation;
 
 import java.util.Objects;
+import java.util.regex.Pattern;
 import org.undanus.core.evidence.Scope;
 
 /**
@@ -10,6 +11,8 @@ import org.undanus.core.evidence.Scope;
  * @param ownSupply whether a power circuit of its own feeds it (an indoor unit fed from the outdoor one has none)
  */
 public record Component(String id, Kind kind, String title, boolean ownSupply) {
+
+    private static final Pattern ID = Pattern.compile("[a-z][a-z0-9-]{0,39}");
 
     /** What a unit is. */
     public enum Kind {
@@ -31,7 +34,7 @@ public record Component(String id, Kind kind, String title, boolean ownSupply) {
 
     public Component {
         Objects.requireNonNull(kind);
-        if (id == null || !id.matches("[a-z][a-z0-9-]{0,39}")) {
+        if (id == null || !ID.matcher(id).matches()) {
             throw new IllegalArgumentException(
                     "A unit's id is lower-case letters, digits and hyphens, for example indoor-2; not \"" + id + "\"");
         }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Scope;
 
@@ -55,13 +56,14 @@ public record Subject(String id, Kind kind, String title, List<String> joins) {
         }
     }
 
-    public static final Subject SYSTEM = new Subject(PointKey.SYSTEM, Kind.SYSTEM, "", List.of());
-
     private static final int LONGEST_TITLE = 120;
+    private static final Pattern ID = Pattern.compile("[a-z][a-z0-9-]{0,59}");
+
+    public static final Subject SYSTEM = new Subject(PointKey.SYSTEM, Kind.SYSTEM, "", List.of());
 
     public Subject {
         joins = List.copyOf(joins);
-        if (!id.matches("[a-z][a-z0-9-]{0,59}")) {
+        if (!ID.matcher(id).matches()) {
             throw new IllegalArgumentException(
                     "The id of a " + kind.title() + " is lower-case letters, digits and hyphens, not \"" + id + "\"");
         }

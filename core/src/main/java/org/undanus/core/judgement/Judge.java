@@ -1,12 +1,14 @@
 package org.undanus.core.judgement;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.rules.RuleBook;
@@ -56,8 +58,9 @@ public final class Judge {
                 last.map(before -> before.standing(facts, evidence, rules)).orElse(Map.of());
         List<Judged.Entry> entries = new ArrayList<>();
         Map<Class<?>, Object> shared = new HashMap<>();
+        Map<Scope, List<Subject>> subjects = new EnumMap<>(Scope.class);
         for (Requirement requirement : requirements) {
-            for (Subject subject : facts.subjects(requirement.about().scope())) {
+            for (Subject subject : subjects.computeIfAbsent(requirement.about().scope(), facts::subjects)) {
                 Judged.Entry known = standing.get(requirement.about().id() + "@" + subject.id());
                 entries.add(known == null ? bySchool(requirement, facts, evidence, rules, subject, shared) : known);
             }

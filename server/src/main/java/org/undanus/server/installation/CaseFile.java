@@ -1,11 +1,14 @@
 package org.undanus.server.installation;
 
 import java.time.LocalDate;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
@@ -159,9 +162,11 @@ public final class CaseFile {
     /** The lines of a station in the order they are read: the system's own first, then subject by subject. */
     public List<Line> lines(Station station) {
         List<Point> points = Walk.plan(station).map(StationPlan::points).orElse(List.of());
+        Map<Scope, List<Subject>> within = new EnumMap<>(Scope.class);
+        points.forEach(point -> within.computeIfAbsent(point.scope(), facts::subjects));
         return facts.subjects().stream()
                 .flatMap(subject -> points.stream()
-                        .filter(point -> facts.subjects(point.scope()).contains(subject))
+                        .filter(point -> within.get(point.scope()).contains(subject))
                         .map(point -> new Line(point, subject)))
                 .toList();
     }

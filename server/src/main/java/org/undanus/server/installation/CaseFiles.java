@@ -48,6 +48,7 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.server.store.Commit;
 import org.undanus.server.toolcase.Instruments;
 
 /** Opens case files, keeps what is added to them, and lets nobody see another crew's. */
@@ -113,6 +114,8 @@ public class CaseFiles {
 
     private final Cache<String, CaseFile> judged =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+    private final Cache<String, Known> read =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final InstallationMapper mapper;
     private final RuleBooks books;
     private final CaseMaterial.Sheets sheets;
@@ -144,25 +147,56 @@ public class CaseFiles {
     /** @throws NotFoundException when there is none, or it is none of this person's business */
     @Transactional(readOnly = true)
     public CaseFile open(String id, Person person) {
-        visible(id, person);
-        return file(id);
+        return file(visible(id, person));
     }
 
     /** Whoever asks, held until the transaction ends. */
     @Transactional
     CaseFile lockedFile(String id) {
         mapper.lock(id);
-        return file(id);
+        return file(mapper.find(id));
     }
 
-    private CaseFile file(String id) {
+    private CaseFile file(InstallationRow row) {
+        String id = row.id();
+        List<VisitRow> visits = mapper.visits(id);
         return file(
-                mapper.find(id),
+                row,
                 mapper.components(id),
                 mapper.subjects(id),
-                mapper.visits(id),
-                mapper.readings(id),
+                visits,
+                known(id, visits).evidence(),
                 drawings.drawing(id));
+    }
+
+    /** What has been read of an installation, and in how many rows: some may be of points that are no longer known. */
+    private record Known(int rows, Evidence evidence) {
+        private static final Known NOTHING = new Known(0, Evidence.NONE);
+    }
+
+    /**
+     * Readings are only ever added, so that only those are fetched that came since. What is remembered has been committed: nobody
+     * else is shown what is rolled back.
+     */
+    private Known known(String id, List<VisitRow> visits) {
+        Known before = Optional.ofNullable(read.getIfPresent(id)).orElse(Known.NOTHING);
+        List<ReadingRow> later = mapper.readingsAfter(id, before.rows());
+        if (later.isEmpty()) {
+            return before;
+        }
+        List<Reading> all = new ArrayList<>(before.evidence().readings());
+        all.addAll(readings(id, later, visits));
+        Known now = new Known(before.rows() + later.size(), Evidence.of(all));
+        Commit.after(() -> read.put(id, now));
+        return now;
+    }
+
+    private List<Reading> readings(String id, List<ReadingRow> rows, List<VisitRow> visits) {
+        Map<String, Stage> stages = visits.stream().collect(Collectors.toMap(VisitRow::id, VisitRow::stage));
+        Traces traces = curves.curves(id);
+        return rows.stream()
+                .flatMap(row -> reading(row, stages.get(row.visitId()), traces).stream())
+                .toList();
     }
 
     /** As {@link #open}, holding the installation for one writer until the transaction ends. */
@@ -171,7 +205,7 @@ public class CaseFiles {
         visible(id, person);
         mapper.lock(id);
         mapper.forgetStanding(id);
-        return open(id, person);
+        return file(visible(id, person));
     }
 
     private InstallationRow visible(String id, Person person) {
@@ -209,7 +243,8 @@ public class CaseFiles {
                         components.get(row.id()),
                         subjects.getOrDefault(row.id(), List.of()),
                         visits.get(row.id()),
-                        readings.getOrDefault(row.id(), List.of()),
+                        Evidence.of(
+                                readings(row.id(), readings.getOrDefault(row.id(), List.of()), visits.get(row.id()))),
                         Optional.ofNullable(plans.get(row.id()))))
                 .toList();
     }
@@ -223,10 +258,8 @@ public class CaseFiles {
             List<ComponentRow> components,
             List<SubjectRow> subjects,
             List<VisitRow> visits,
-            List<ReadingRow> readings,
+            Evidence evidence,
             Optional<SitePlan> plan) {
-        Traces traces = curves.curves(row.id());
-        Map<String, Stage> stages = visits.stream().collect(Collectors.toMap(VisitRow::id, VisitRow::stage));
         VisitRow visit = visits.get(visits.size() - 1);
         Case facts = new Case(
                 new Site(row.siteName(), Length.ofMetres(row.elevation())),
@@ -243,7 +276,7 @@ public class CaseFiles {
                         .filter(subject -> !subject.removed())
                         .map(SubjectRow::subject)
                         .toList(),
-                traces);
+                curves.curves(row.id()));
         CaseFile.Header header = new CaseFile.Header(
                 row.id(),
                 row.reference(),
@@ -259,16 +292,8 @@ public class CaseFiles {
                         .map(v -> new CaseFile.Visit(v.id(), v.stage(), v.visitedOn()))
                         .toList(),
                 row.version());
-        List<Reading> known = readings.stream()
-                .flatMap(r -> reading(r, stages.get(r.visitId()), traces).stream())
-                .toList();
         return remembered(new CaseFile(
-                header,
-                facts,
-                Evidence.of(known),
-                books.book(row.ruleBook(), row.ruleBookVersion()),
-                judge,
-                Optional.empty()));
+                header, facts, evidence, books.book(row.ruleBook(), row.ruleBookVersion()), judge, Optional.empty()));
     }
 
     /**

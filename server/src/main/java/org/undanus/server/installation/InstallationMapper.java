@@ -140,6 +140,10 @@ interface InstallationMapper {
     @Select(READING + "WHERE installation_id = #{id} ORDER BY sequence")
     List<ReadingRow> readings(String id);
 
+    /** Those after the first so many: none is ever taken away, nor put between others. */
+    @Select(READING + "WHERE installation_id = #{id} ORDER BY sequence OFFSET #{known} ROWS")
+    List<ReadingRow> readingsAfter(String id, int known);
+
     @Select(READING + "ORDER BY installation_id, sequence")
     List<ReadingRow> allReadings();
 
