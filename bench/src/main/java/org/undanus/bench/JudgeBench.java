@@ -57,9 +57,9 @@ public class JudgeBench {
     private static final String OUTDOOR = "outdoor-1";
     private static final String INDOOR = "indoor-1";
 
-    private Case facts;
-    private Evidence evidence;
-    private RuleBook rules;
+    Case facts;
+    Evidence evidence;
+    RuleBook rules;
     private String yaml;
 
     @Setup

@@ -49,7 +49,7 @@ public final class KnownTraces implements Traces {
 
     /** One of ten minutes at most. */
     static Trace random(Point point, Random random) {
-        Trace trace = new KnownTraces().add(point, "time,K\n1970-01-01T00:00:00Z,280\n1970-01-01T00:00:01Z,281\n");
+        Trace trace = new KnownTraces().add(point, "time,K\n2026-09-01T10:00:00Z,280\n2026-09-01T10:00:01Z,281\n");
         return new Trace(
                 trace.sha256(),
                 trace.dimension(),

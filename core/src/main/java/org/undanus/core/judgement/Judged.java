@@ -1,10 +1,10 @@
 package org.undanus.core.judgement;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
@@ -47,16 +47,16 @@ public final class Judged {
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
+    /** The points read in one of the two but not in the other, or in another order: what comes after where they part. */
     private static Set<PointKey> changed(Evidence before, Evidence now) {
-        Map<PointKey, List<Reading>> then = byPoint(before);
-        Map<PointKey, List<Reading>> known = byPoint(now);
-        Set<PointKey> changed = new HashSet<>(then.keySet());
-        changed.addAll(known.keySet());
-        changed.removeIf(point -> then.getOrDefault(point, List.of()).equals(known.getOrDefault(point, List.of())));
-        return changed;
-    }
-
-    private static Map<PointKey, List<Reading>> byPoint(Evidence evidence) {
-        return evidence.readings().stream().collect(Collectors.groupingBy(Reading::key));
+        List<Reading> then = before.readings();
+        List<Reading> known = now.readings();
+        int same = 0;
+        while (same < Math.min(then.size(), known.size()) && then.get(same).equals(known.get(same))) {
+            same++;
+        }
+        return Stream.concat(then.stream().skip(same), known.stream().skip(same))
+                .map(Reading::key)
+                .collect(Collectors.toSet());
     }
 }

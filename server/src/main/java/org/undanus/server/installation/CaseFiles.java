@@ -202,10 +202,10 @@ public class CaseFiles {
     /** As {@link #open}, holding the installation for one writer until the transaction ends. */
     @Transactional
     public CaseFile openForWriting(String id, Person person) {
-        visible(id, person);
         mapper.lock(id);
+        InstallationRow row = visible(id, person);
         mapper.forgetStanding(id);
-        return file(visible(id, person));
+        return file(row);
     }
 
     private InstallationRow visible(String id, Person person) {
@@ -310,6 +310,11 @@ public class CaseFiles {
         CaseFile now = last == null ? read : read.after(last);
         judged.put(id, now);
         return now;
+    }
+
+    /** Once what was saved stands, this is what the installation is: judged already, it need not be again. */
+    public void remember(CaseFile saved) {
+        Commit.after(() -> judged.put(saved.header().id(), saved));
     }
 
     /** Empty for a point this version no longer knows. */

@@ -102,7 +102,9 @@ class Readings {
                 !person.inspects());
         cases.keep(reading, before.header(), person.name());
         CaseFile after = before.with(before.evidence().with(reading));
-        return new Outcome(after, line, changed(before, after));
+        List<Judgement> changed = changed(before, after);
+        cases.remember(after);
+        return new Outcome(after, line, changed);
     }
 
     /** What a text would be taken as, without keeping it. */
