@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -30,12 +31,27 @@ public final class CaseFile {
     private final Evidence evidence;
     private final RuleBook rules;
     private final Judge judge;
+    /** The lines of each station, as they are first asked for; the same for the same facts. */
+    private final Map<Station, List<Line>> lines;
+
     /** How it, or what it came from, was judged before. */
     private Optional<Judged> before;
 
     private Judgements judgements;
 
     CaseFile(Header header, Case facts, Evidence evidence, RuleBook rules, Judge judge, Optional<Judged> before) {
+        this(header, facts, evidence, rules, judge, before, new ConcurrentHashMap<>());
+    }
+
+    private CaseFile(
+            Header header,
+            Case facts,
+            Evidence evidence,
+            RuleBook rules,
+            Judge judge,
+            Optional<Judged> before,
+            Map<Station, List<Line>> lines) {
+        this.lines = lines;
         this.before = before;
         this.header = header;
         this.facts = facts;
@@ -142,7 +158,7 @@ public final class CaseFile {
 
     /** The same installation with other evidence. */
     public CaseFile with(Evidence other) {
-        return new CaseFile(header, facts, other, rules, judge, judged());
+        return new CaseFile(header, facts, other, rules, judge, judged(), lines);
     }
 
     /** The model on a unit's plate, as read. */
@@ -161,6 +177,10 @@ public final class CaseFile {
 
     /** The lines of a station in the order they are read: the system's own first, then subject by subject. */
     public List<Line> lines(Station station) {
+        return lines.computeIfAbsent(station, this::told);
+    }
+
+    private List<Line> told(Station station) {
         List<Point> points = Walk.plan(station).map(StationPlan::points).orElse(List.of());
         Map<Scope, List<Subject>> within = new EnumMap<>(Scope.class);
         points.forEach(point -> within.computeIfAbsent(point.scope(), facts::subjects));

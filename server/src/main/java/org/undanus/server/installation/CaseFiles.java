@@ -312,9 +312,21 @@ public class CaseFiles {
         return now;
     }
 
-    /** Once what was saved stands, this is what the installation is: judged already, it need not be again. */
-    public void remember(CaseFile saved) {
-        Commit.after(() -> judged.put(saved.header().id(), saved));
+    /**
+     * Once what was saved stands, this is what the installation is: read and judged already, it need not be again. The installation
+     * is held for one writer.
+     *
+     * @param added how many readings were
+     */
+    public void remember(CaseFile saved, int added) {
+        String id = saved.header().id();
+        Known before = read.getIfPresent(id);
+        Commit.after(() -> {
+            judged.put(id, saved);
+            if (before != null) {
+                read.put(id, new Known(before.rows() + added, saved.evidence()));
+            }
+        });
     }
 
     /** Empty for a point this version no longer knows. */

@@ -103,7 +103,7 @@ class Readings {
         cases.keep(reading, before.header(), person.name());
         CaseFile after = before.with(before.evidence().with(reading));
         List<Judgement> changed = changed(before, after);
-        cases.remember(after);
+        cases.remember(after, 1);
         return new Outcome(after, line, changed);
     }
 
