@@ -192,7 +192,9 @@ public final class RandomCases {
         return Evidence.of(readings);
     }
 
-    private static void read(Point point, String component, double share, Random random, List<Reading> readings) {
+    private static void read(Point point, String component, double share, Random cases, List<Reading> readings) {
+        // a line that came later draws by itself, so that what was recorded of the others stays
+        Random random = point.kind() == Point.Kind.CURVE ? new Random(readings.size()) : cases;
         if (random.nextDouble() > share) {
             return;
         }

@@ -57,7 +57,7 @@ final class SteadyOperation implements Requirement {
                 finding.conclude(
                         Verdict.NOT_SHOWN,
                         Text.of("The supply air is still moving."),
-                        "Wait five minutes and read both again.");
+                        "Wait five minutes and read again.");
             default ->
                 finding.conclude(
                         Verdict.NOT_SHOWN,
