@@ -118,6 +118,8 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
 
 .options {
   display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
 }
 
 .log {
@@ -146,26 +148,15 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
 }
 
 .option {
-  flex: 1;
+  flex: 1 0 auto;
   min-height: 44px;
   padding: 0 4px;
   border: 1px solid var(--hair);
+  border-radius: 4px;
   background: var(--paper);
   color: var(--ink);
   font: 14px var(--mono);
   cursor: pointer;
-}
-
-.option + .option {
-  border-left: 0;
-}
-
-.option:first-child {
-  border-radius: 4px 0 0 4px;
-}
-
-.option:last-child {
-  border-radius: 0 4px 4px 0;
 }
 
 .option[aria-pressed="true"] {

@@ -3,7 +3,8 @@ import { expect, test, vi } from "vitest";
 import { ProblemError } from "../api/client";
 import { useSession } from "../session/useSession";
 import LineRow from "./LineRow.vue";
-import type { Line } from "./useWalk";
+import { judgement } from "./judgement.fixture";
+import type { Judgement, Line } from "./useWalk";
 
 const line: Line = {
   point: "siting.outdoor-clearance-front",
@@ -25,12 +26,19 @@ const line: Line = {
 
 const log = vi.fn();
 
-function row(save: () => Promise<void>, over: Partial<Line> = {}) {
+const known = {
+  grade: "WITNESSED" as const,
+  by: "inspector",
+  byCrew: false,
+  at: "2026-09-01T10:00:00Z",
+};
+
+function row(save: () => Promise<void>, over: Partial<Line> = {}, judgements: Judgement[] = []) {
   const understand = vi.fn().mockResolvedValue({ us: "3' 0\"", si: "914 mm", plausible: true, choices: [] });
   const wrapper = mount(LineRow, {
     props: {
       line: { ...line, ...over },
-      judgements: [],
+      judgements,
       instruments: [],
       understand,
       save,
@@ -255,4 +263,25 @@ test("a curve that was read is handed out as CSV", () => {
   });
   expect(wrapper.get("a").attributes("href")).toBe("/traces/abc");
   expect(wrapper.text()).toContain("53.9 °F to 68.2 °F");
+});
+
+test("the row itself says what its reading comes to, with the bar beside it; an open line says nothing", () => {
+  const bar = {
+    permittedFrom: 0,
+    permittedTo: 0.5,
+    ticks: [{ position: 0.5, label: "maker 40 A", binds: true, defers: false, row: 0 }],
+    needle: 0.7,
+    whiskerFrom: 0.6,
+    whiskerTo: 0.8,
+    reading: "50 A",
+  };
+  const judgements = [
+    { ...judgement, verdict: "MEETS" as const, brief: "Meets, 8 A inside the code's 42 A" },
+    { ...judgement, bar },
+  ];
+  const reading = { id: "r", typed: "50 A", said: "50 A", us: "50 A", ...known };
+  const read = row(vi.fn(), { reading }, judgements).wrapper;
+  expect(read.get(".said").text()).toContain("Fails, 10 A over the maker's 40 A");
+  expect(read.find(".spark").exists()).toBe(true);
+  expect(row(vi.fn(), {}, judgements).wrapper.find(".said").exists()).toBe(false);
 });

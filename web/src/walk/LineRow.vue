@@ -7,6 +7,7 @@ import { useSession } from "../session/useSession";
 import { gradeWord, words } from "../words/words";
 import type { Judgement, Line, Tool } from "./useWalk";
 import LineField from "./LineField.vue";
+import MarginSpark from "./MarginSpark.vue";
 import { useReading } from "./useReading";
 import VerdictMark from "./VerdictMark.vue";
 
@@ -108,9 +109,15 @@ defineExpose({ focus: () => field.value?.focus() });
         @log="choosing"
       />
     </div>
-    <div class="understood mono">
-      <span>{{ understood }}</span>
-      <span v-if="uncertainty" class="quiet">{{ uncertainty }}</span>
+    <div class="understood">
+      <span class="mono value"
+        >{{ understood }} <span v-if="uncertainty" class="quiet">{{ uncertainty }}</span></span
+      >
+      <span v-if="worst && line.reading" class="said" :title="worst.title">
+        <VerdictMark :verdict="worst.verdict" :size="13" />
+        <span class="brief">{{ worst.brief }}</span>
+        <MarginSpark v-if="worst.bar" :bar="worst.bar" :verdict="worst.verdict" />
+      </span>
     </div>
     <div v-if="!closed" class="how-known">
       <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
@@ -137,7 +144,7 @@ defineExpose({ focus: () => field.value?.focus() });
       </select>
       <span v-else class="quiet small-text">{{ line.instrumentKind.replace("-", " ") }}</span>
     </div>
-    <div class="verdict">
+    <div class="more">
       <button
         v-if="line.earlier"
         type="button"
@@ -148,7 +155,6 @@ defineExpose({ focus: () => field.value?.focus() });
       >
         +{{ line.earlier }}
       </button>
-      <VerdictMark v-if="worst && line.reading" :verdict="worst.verdict" />
     </div>
     <div
       v-if="problem || meant.length"
@@ -169,16 +175,13 @@ defineExpose({ focus: () => field.value?.focus() });
         <button type="button" class="button" @click="emit('history')">Take theirs, {{ theirs.said }}</button>
       </template>
     </div>
-    <p v-if="worst && line.reading && worst.verdict !== 'MEETS'" class="answer">
-      <VerdictMark :verdict="worst.verdict" :size="12" worded /> {{ worst.because }}
-    </p>
     <p v-if="line.beside" class="beside">
       {{ line.beside.byCrew ? "The crew says" : "Also said" }}
       <span class="mono">{{ line.beside.said }}</span> ({{ gradeWord(line.beside.grade) }}). What was read
       before stands.
       <button v-if="inspects" type="button" class="button" @click="offer">Write it in</button>
     </p>
-    <p v-if="line.reading?.setAside" class="answer">
+    <p v-if="line.reading?.setAside" class="aside">
       Saved but set aside: {{ line.reading.setAside }} Read it again.
     </p>
     <p v-if="line.goodEnough" class="better">{{ line.goodEnough }}</p>
@@ -197,7 +200,7 @@ defineExpose({ focus: () => field.value?.focus() });
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: minmax(120px, 1.15fr) minmax(140px, 1fr) minmax(110px, 0.95fr) 118px 44px;
+  grid-template-columns: minmax(110px, 1fr) minmax(130px, 0.85fr) minmax(190px, 1.5fr) 112px 22px;
   gap: 0 10px;
   align-items: center;
   padding: 2px 0;
@@ -243,8 +246,28 @@ defineExpose({ focus: () => field.value?.focus() });
 
 .understood {
   display: grid;
+  gap: 1px;
   font-size: 12.5px;
   line-height: 1.3;
+}
+
+.said {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+}
+
+/* in full where it is asked for; two lines of it do for a glance */
+.brief {
+  display: -webkit-box;
+  flex: 1;
+  overflow: hidden;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+}
+
+.line:focus-within .brief {
+  -webkit-line-clamp: none;
 }
 
 .how-known {
@@ -270,10 +293,8 @@ defineExpose({ focus: () => field.value?.focus() });
   font-size: 12px;
 }
 
-.verdict {
+.more {
   display: flex;
-  gap: 4px;
-  align-items: center;
   justify-content: flex-end;
 }
 
@@ -332,9 +353,7 @@ defineExpose({ focus: () => field.value?.focus() });
   font-size: 13px;
 }
 
-/* where the ledger is out of sight the line itself says why */
-.answer {
-  display: none;
+.aside {
   grid-column: 1 / -1;
   font-size: 13px;
 }
@@ -343,16 +362,9 @@ defineExpose({ focus: () => field.value?.focus() });
   display: block;
 }
 
-@media (max-width: 1100px) {
-  .answer {
-    display: block;
-    padding-bottom: 4px;
-  }
-}
-
 @media (max-width: 760px) {
   .line {
-    grid-template-columns: minmax(0, 1fr) 118px 40px;
+    grid-template-columns: minmax(0, 1fr) 112px 24px;
     gap: 2px 8px;
     padding: 6px 0;
   }
@@ -368,8 +380,6 @@ defineExpose({ focus: () => field.value?.focus() });
   .understood {
     grid-row: 3;
     grid-column: 1 / -1;
-    display: flex;
-    gap: 8px;
   }
 }
 </style>

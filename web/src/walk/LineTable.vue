@@ -111,7 +111,8 @@ defineExpose({ nextOpen, previous, goTo });
 <template>
   <div class="lines">
     <div class="heads" aria-hidden="true">
-      <span>Line</span><span>Reading</span><span>Understood</span><span>Grade, instrument</span><span></span>
+      <span>Line</span><span>Reading</span><span>What it says</span><span>Grade, instrument</span
+      ><span></span>
     </div>
     <section v-for="group in groups" :key="group.title" :aria-label="group.title || 'System'">
       <h3 v-if="group.title">{{ group.title }}</h3>
@@ -142,7 +143,7 @@ defineExpose({ nextOpen, previous, goTo });
 <style scoped>
 .heads {
   display: grid;
-  grid-template-columns: minmax(120px, 1.15fr) minmax(140px, 1fr) minmax(110px, 0.95fr) 118px 44px;
+  grid-template-columns: minmax(110px, 1fr) minmax(130px, 0.85fr) minmax(190px, 1.5fr) 112px 22px;
   gap: 10px;
   position: sticky;
   z-index: 3;

@@ -84,6 +84,17 @@ onBeforeUnmount(() => {
 const focused = ref("");
 const lit = computed(() => [chosen.value, focused.value].filter(Boolean));
 
+/** What was judged last stands on top, then what the line in hand is judged to. */
+const inSight = computed(() => {
+  const line = station.value?.lines.find((each) => lineKey(each) === focused.value);
+  const first = new Set([
+    ...walk.justJudged.value,
+    ...(line ? walk.judgementsOf(line).map((j) => j.key) : []),
+  ]);
+  const keys = [...first, ...judgements.value.map((j) => j.key).filter((key) => !first.has(key))];
+  return keys.flatMap((key) => judgements.value.find((j) => j.key === key) ?? []);
+});
+
 /** An element of the figure leads to its line, else to its judgement. */
 function opened(piece: Schemas["FigurePiece"]) {
   const there = station.value?.lines.find((line) => lineKey(line) === piece.line);
@@ -229,7 +240,7 @@ useKeys({
       </template>
     </div>
     <JudgementLedger
-      :judgements="judgements"
+      :judgements="inSight"
       :chosen="chosenJudgement?.key ?? ''"
       :correction-of="walk.correctionOf"
       @choose="chosen = $event"

@@ -10,6 +10,7 @@ export const judgement: Judgement = {
   station: "electrical",
   verdict: "FAILS",
   severity: "safety",
+  brief: "Fails, 10 A over the maker's 40 A",
   because: "10 A over.",
   remedy: "Have a 40 A device fitted.",
   limits: [],

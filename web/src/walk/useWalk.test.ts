@@ -16,6 +16,7 @@ function judgement(key: string, verdict: Judgement["verdict"], point: string): J
     station: "siting",
     verdict,
     severity: "performance",
+    brief: "",
     because: "",
     limits: [],
     derivation: [],
@@ -103,7 +104,7 @@ test("the rule book's units are asked for until the reader chooses others", asyn
 });
 
 test("a saved reading changes its line, the judgements named and the route, and nothing else", async () => {
-  const { save, station: shown, route, scope } = await walk();
+  const { save, station: shown, route, justJudged, scope } = await walk();
   const readLine = { ...line("b"), earlier: 1 };
   post.mockResolvedValueOnce({
     line: readLine,
@@ -114,6 +115,7 @@ test("a saved reading changes its line, the judgements named and the route, and 
   expect(shown.value?.lines.map((l) => l.earlier)).toEqual([0, 1]);
   expect(shown.value?.judgements.map((j) => j.verdict)).toEqual(["MEETS", "MEETS", "FAILS"]);
   expect(route.value).toHaveLength(1);
+  expect(justJudged.value).toEqual(["r.b@outdoor-1"]);
   scope.stop();
 });
 

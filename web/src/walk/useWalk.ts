@@ -24,6 +24,8 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
   const corrections = shallowRef<Schemas["Correction"][]>([]);
   const instruments = shallowRef<Schemas["InstrumentView"][]>([]);
   const problem = ref("");
+  /** What the last reading was judged to, by key; it stays in sight until the next one. */
+  const justJudged = shallowRef<string[]>([]);
   let asked = 0;
   let loading = 0;
   let saving = 0;
@@ -59,6 +61,9 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
       ]);
       if (mine === asked) {
         route.value = there;
+        if (station.value?.key !== shown.key) {
+          justJudged.value = [];
+        }
         station.value = shown;
         corrections.value = raised;
       }
@@ -118,6 +123,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
         lines: now.lines.map((l) => (lineKey(l) === lineKey(line) ? saved.line : l)),
         judgements: now.judgements.map((j) => changed.get(j.key) ?? j),
       };
+      justJudged.value = judgementsOf(line).map((j) => j.key);
     }
     if (crossed || startedAt !== saves || loading > 0) {
       await load();
@@ -181,6 +187,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     station,
     instruments,
     judgements,
+    justJudged,
     problem,
     load,
     reload,

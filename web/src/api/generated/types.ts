@@ -1145,6 +1145,7 @@ export interface components {
             /** @enum {string} */
             verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
             severity: string;
+            brief: string;
             because: string;
             remedy?: string;
             bar?: components["schemas"]["BarView"];

@@ -6,6 +6,9 @@ import java.util.Optional;
 import org.hipparchus.special.Erf;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.TemperatureDifference;
+import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.DecisionRule;
@@ -109,6 +112,32 @@ public record Comparison(
 
     public Verdict verdict() {
         return limits.stream().filter(Held::binds).map(this::side).reduce(Verdict.MEETS, Verdict::or);
+    }
+
+    /** The margin's size; of temperatures a difference. */
+    Quantity gap() {
+        return difference(Math.abs(margin()));
+    }
+
+    /** A difference of what is compared, from SI. */
+    Quantity difference(double si) {
+        return dimension == Dimension.TEMPERATURE ? TemperatureDifference.ofKelvin(si) : dimension.of(si);
+    }
+
+    /** How the value stands to the binding limit in a few words: {@code 26 mm inside the maker's 100 mm}. */
+    Text room() {
+        Limit limit = binding().limit;
+        String whose = limit.authority().kind().whose();
+        return switch (verdict()) {
+            case MEETS -> Text.of("{} inside {} {}", gap(), whose, limit.value());
+            case FAILS ->
+                Text.of(
+                        limit.bound() == Bound.AT_LEAST ? "{} short of {} {}" : "{} over {} {}",
+                        gap(),
+                        whose,
+                        limit.value());
+            default -> Text.of("at {} {}", whose, limit.value());
+        };
     }
 
     /** The least room inside the binding limit with which a value meets it, SI. */

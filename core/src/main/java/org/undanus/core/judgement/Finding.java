@@ -4,9 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.TemperatureDifference;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
@@ -76,7 +74,7 @@ public final class Finding {
                                         0)),
                         held.limit().source());
             }
-            step("Margin", "room to the binding limit", Text.of("{}", difference(key.dimension(), made.margin())), "");
+            step("Margin", "room to the binding limit", Text.of("{}", made.difference(made.margin())), "");
             if (made.expanded() > 0) {
                 step(
                         "Probability of conforming",
@@ -111,9 +109,8 @@ public final class Finding {
     /** How the value stands to the binding limit, in a sentence. */
     public Text room() {
         Comparison made = comparison.orElseThrow();
-        Dimension dimension = made.dimension();
         Comparison.Held binding = made.binding();
-        Quantity gap = difference(dimension, Math.abs(made.margin()));
+        Quantity gap = made.gap();
         String who = binding.limit().authority().name();
         return switch (made.verdict()) {
             case MEETS -> Text.of("{} inside the binding limit ({}).", gap, who);
@@ -144,11 +141,7 @@ public final class Finding {
     /** How much more or less it takes, uncertainty included, for the value to meet the binding limit. */
     public Text.AtLeast lacking() {
         Comparison made = comparison.orElseThrow();
-        return new Text.AtLeast(difference(made.dimension(), Math.max(0, made.guard() - made.margin())));
-    }
-
-    private static Quantity difference(Dimension dimension, double si) {
-        return dimension == Dimension.TEMPERATURE ? TemperatureDifference.ofKelvin(si) : dimension.of(si);
+        return new Text.AtLeast(made.difference(Math.max(0, made.guard() - made.margin())));
     }
 
     Verdict verdict() {

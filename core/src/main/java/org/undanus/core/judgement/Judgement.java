@@ -42,6 +42,15 @@ public record Judgement(
         return about.id() + "@" + component;
     }
 
+    /** Verdict, margin and whose limit in a few words: {@code Meets, 26 mm inside the maker's 100 mm}. */
+    public Text brief() {
+        Optional<Text> held =
+                comparison.filter(made -> made.verdict() == verdict).map(Comparison::room);
+        return held.map(room -> Text.of("{}, {}", verdict.title(), room))
+                .orElseGet(() ->
+                        verdict.open() ? Text.of("{}: {}", verdict.title(), because) : Text.of("{}", verdict.title()));
+    }
+
     Judgement withOtherSchools(List<Judgement> others) {
         return new Judgement(
                 about, component, subject, verdict, because, remedy, comparison, derivation, evidence, school, others);

@@ -9,17 +9,24 @@ public record Authority(String id, Kind kind, String name, String note) {
 
     /** The families of authority, in the order they are listed. */
     public enum Kind {
-        CODE("code"),
-        MAKER("maker"),
-        PROGRAMME("programme"),
-        PRACTICE("practice"),
+        CODE("code", "the code's"),
+        MAKER("maker", "the maker's"),
+        PROGRAMME("programme", "the programme's"),
+        PRACTICE("practice", "good practice's"),
         /** Nobody's word: what a computation expects from the sheet or the plate. */
-        COMPUTED("computed");
+        COMPUTED("computed", "the computed");
 
         private final String key;
+        private final String whose;
 
-        Kind(String key) {
+        Kind(String key, String whose) {
             this.key = key;
+            this.whose = whose;
+        }
+
+        /** Before a limit: {@code the maker's}. */
+        public String whose() {
+            return whose;
         }
 
         /** The short word that rule books and margin bars use. */

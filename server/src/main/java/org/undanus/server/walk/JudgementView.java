@@ -17,7 +17,11 @@ import org.undanus.core.rules.Deferral;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.station.Walk;
 
-/** A judgement printed in a reader's units. */
+/**
+ * A judgement printed in a reader's units.
+ *
+ * @param brief verdict, margin and whose limit in a few words
+ */
 public record JudgementView(
         String key,
         String requirement,
@@ -27,6 +31,7 @@ public record JudgementView(
         String station,
         Verdict verdict,
         String severity,
+        String brief,
         String because,
         Optional<String> remedy,
         Optional<BarView> bar,
@@ -85,6 +90,7 @@ public record JudgementView(
                 judgement.about().station().key(),
                 judgement.verdict(),
                 judgement.about().severity().title(),
+                judgement.brief().in(units),
                 judgement.because().in(units),
                 judgement.remedy().map(text -> text.in(units)),
                 bar(judgement, units),
