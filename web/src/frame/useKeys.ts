@@ -2,7 +2,7 @@ import { onBeforeUnmount, onMounted } from "vue";
 
 /** What each key does, in the order the help lists them. */
 export const KEYS: readonly { key: string; does: string }[] = [
-  { key: "n", does: "next open line" },
+  { key: "n", does: "the line that can change most" },
   { key: "p", does: "previous line" },
   { key: "e", does: "evidence of the chosen judgement" },
   { key: "w", does: "why: how the judgement follows" },

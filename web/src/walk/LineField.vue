@@ -150,7 +150,7 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
 .option {
   flex: 1 0 auto;
   min-height: 44px;
-  padding: 0 4px;
+  padding: 0 3px;
   border: 1px solid var(--hair);
   border-radius: 4px;
   background: var(--paper);

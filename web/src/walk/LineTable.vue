@@ -143,7 +143,7 @@ defineExpose({ nextOpen, previous, goTo });
 <style scoped>
 .heads {
   display: grid;
-  grid-template-columns: minmax(110px, 1fr) minmax(130px, 0.85fr) minmax(190px, 1.5fr) 112px 22px;
+  grid-template-columns: minmax(110px, 1fr) minmax(146px, 0.95fr) minmax(180px, 1.4fr) 108px 22px;
   gap: 10px;
   position: sticky;
   z-index: 3;

@@ -95,6 +95,19 @@ const inSight = computed(() => {
   return keys.flatMap((key) => judgements.value.find((j) => j.key === key) ?? []);
 });
 
+/** The line that can change most, other than the one in hand. */
+const mostChanging = computed(() => station.value?.next.find((each) => lineKey(each) !== focused.value));
+
+function goNext() {
+  const next = mostChanging.value;
+  if (next) {
+    table.value?.goTo(lineKey(next));
+    notice.hint(`${next.title} ${next.reason}.`);
+  } else {
+    void table.value?.nextOpen();
+  }
+}
+
 /** An element of the figure leads to its line, else to its judgement. */
 function opened(piece: Schemas["FigurePiece"]) {
   const there = station.value?.lines.find((line) => lineKey(line) === piece.line);
@@ -164,7 +177,7 @@ function history(line: Line) {
 }
 
 useKeys({
-  n: () => void table.value?.nextOpen(),
+  n: goNext,
   p: () => table.value?.previous(),
   w: () => why(),
   e: () => evidence(),
@@ -188,9 +201,23 @@ useKeys({
         <div class="head">
           <div>
             <h1>{{ station.question }}</h1>
-            <p class="quiet">{{ station.title }}: {{ read }} of {{ required.length }} lines read.</p>
+            <p class="quiet">
+              {{ station.title }}: {{ read }} of {{ required.length }} lines read<template
+                v-if="station.next.length"
+                >, {{ station.next.length }} can still change something</template
+              >.
+            </p>
           </div>
           <div class="buttons">
+            <button
+              v-if="mostChanging"
+              type="button"
+              class="button"
+              :title="`${mostChanging.title} ${mostChanging.reason} (n)`"
+              @click="goNext()"
+            >
+              Next
+            </button>
             <button v-if="inspects" type="button" class="button" @click="visitOpen = true">
               Visit: {{ installation?.stage }}
             </button>

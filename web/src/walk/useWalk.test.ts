@@ -109,6 +109,7 @@ test("a saved reading changes its line, the judgements named and the route, and 
   post.mockResolvedValueOnce({
     line: readLine,
     changed: [judgement("r.b@outdoor-1", "MEETS", "b")],
+    next: [{ point: "a", component: "outdoor-1", title: "A", reason: "decides: A" }],
     route: [{ key: "siting" }],
   } as never);
   await save(line("b"), {} as never);
@@ -116,6 +117,7 @@ test("a saved reading changes its line, the judgements named and the route, and 
   expect(shown.value?.judgements.map((j) => j.verdict)).toEqual(["MEETS", "MEETS", "FAILS"]);
   expect(route.value).toHaveLength(1);
   expect(justJudged.value).toEqual(["r.b@outdoor-1"]);
+  expect(shown.value?.next.map((n) => n.point)).toEqual(["a"]);
   scope.stop();
 });
 

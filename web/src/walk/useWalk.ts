@@ -122,6 +122,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
         ...now,
         lines: now.lines.map((l) => (lineKey(l) === lineKey(line) ? saved.line : l)),
         judgements: now.judgements.map((j) => changed.get(j.key) ?? j),
+        next: saved.next,
       };
       justJudged.value = judgementsOf(line).map((j) => j.key);
     }

@@ -1189,6 +1189,12 @@ export interface components {
             /** Format: int32 */
             earlier: number;
         };
+        NextLine: {
+            point: string;
+            component: string;
+            title: string;
+            reason: string;
+        };
         ReadingView: {
             id: string;
             typed: string;
@@ -1224,6 +1230,7 @@ export interface components {
         SavedReading: {
             line: components["schemas"]["LineView"];
             changed: components["schemas"]["JudgementView"][];
+            next: components["schemas"]["NextLine"][];
             route: components["schemas"]["RouteStation"][];
         };
         SchoolView: {
@@ -1641,6 +1648,7 @@ export interface components {
             question: string;
             lines: components["schemas"]["LineView"][];
             judgements: components["schemas"]["JudgementView"][];
+            next: components["schemas"]["NextLine"][];
             aids: ("SITE_DRAWING" | "UNIT_PHOTOS")[];
         };
         Preview: {

@@ -71,6 +71,22 @@ class WalkTest {
     }
 
     @Test
+    void whatCanChangeMostIsToldAndNoLongerOnceItIsRead() {
+        String station = "/api/installations/" + client.installation("LH-31") + "/stations/electrical";
+        JsonNode first = client.get(station).expect(200).json().at("/next/0");
+        assertThat(first.path("reason").asString()).startsWith("decides: ");
+        assertThat(first.path("title").asString()).isNotBlank();
+        JsonNode saved = client.save(client.installation("LH-31"), "electrical.device-rating", "outdoor-1", "15 A")
+                .expect(201)
+                .json();
+        assertThat(texts(saved.path("next"), "point")).isNotEmpty();
+        assertThat(saved.path("next").valueStream())
+                .noneMatch(next -> next.path("point").asString().equals("electrical.device-rating")
+                        && next.path("component").asString().equals("outdoor-1"));
+        assertThat(client.get(station).expect(200).json().path("next")).isEqualTo(saved.path("next"));
+    }
+
+    @Test
     void nothingIsLostAndEarlierReadingsStayVisible() {
         client.save(almshouse, "siting.outdoor-clearance-left", "outdoor-1", "10 in")
                 .expect(201);

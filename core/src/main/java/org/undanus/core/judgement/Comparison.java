@@ -129,7 +129,10 @@ public record Comparison(
         Limit limit = binding().limit;
         String whose = limit.authority().kind().whose();
         return switch (verdict()) {
-            case MEETS -> Text.of("{} inside {} {}", gap(), whose, limit.value());
+            case MEETS ->
+                gap().si() == 0
+                        ? Text.of("at {} {}", whose, limit.value())
+                        : Text.of("{} inside {} {}", gap(), whose, limit.value());
             case FAILS ->
                 Text.of(
                         limit.bound() == Bound.AT_LEAST ? "{} short of {} {}" : "{} over {} {}",

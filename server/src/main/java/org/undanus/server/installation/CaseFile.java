@@ -1,6 +1,7 @@
 package org.undanus.server.installation;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -189,6 +190,14 @@ public final class CaseFile {
                         .filter(point -> within.get(point.scope()).contains(subject))
                         .map(point -> new Line(point, subject)))
                 .toList();
+    }
+
+    /** The station that a line is read at. */
+    public Station station(Line line) {
+        return Arrays.stream(Station.values())
+                .filter(station -> lines(station).contains(line))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Whether this installation has such a line. */

@@ -2,6 +2,7 @@ package org.undanus.server.walk;
 
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,12 +12,14 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.BetterInstrument;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.judgement.WhatNext;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.QuantityFormat;
@@ -27,6 +30,7 @@ import org.undanus.server.installation.CaseFile;
 /**
  * A station as it is shown: lines and judgements; its figures are asked for beside it.
  *
+ * @param next the lines that can still change something, the one that can change most first
  * @param aids what else is worked with here
  */
 record StationView(
@@ -36,7 +40,11 @@ record StationView(
         String question,
         List<LineView> lines,
         List<JudgementView> judgements,
+        List<NextLine> next,
         Set<StationPlan.Aid> aids) {
+
+    /** @param reason what reading it decides */
+    record NextLine(String point, String component, String title, String reason) {}
 
     /** A station on the route. */
     record RouteStation(
@@ -131,7 +139,31 @@ record StationView(
                 file.judgements().of(station).stream()
                         .map(j -> JudgementView.of(j, file.evidence(), units))
                         .toList(),
+                next(file, station),
                 Walk.plan(station).map(StationPlan::aids).orElse(Set.of()));
+    }
+
+    static List<NextLine> next(CaseFile file, Station station) {
+        Map<PointKey, CaseFile.Line> lines = new LinkedHashMap<>();
+        file.lines(station).forEach(line -> lines.put(line.key(), line));
+        return WhatNext.of(
+                        file.judgements().of(station),
+                        lines.values().stream()
+                                .map(line -> new WhatNext.Line(line.key(), asked(line, file)))
+                                .toList(),
+                        file.evidence())
+                .stream()
+                .map(next -> new NextLine(
+                        next.line().point(),
+                        next.line().component(),
+                        lines.get(next.line()).point().title(),
+                        next.reason()))
+                .toList();
+    }
+
+    private static boolean asked(CaseFile.Line line, CaseFile file) {
+        return !line.point().optional()
+                && file.facts().stage().reached(line.point().due());
     }
 
     static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units) {

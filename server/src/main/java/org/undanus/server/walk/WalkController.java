@@ -48,7 +48,12 @@ class WalkController {
             Optional<UUID> basedOn,
             boolean confirmed) {}
 
-    record SavedReading(StationView.LineView line, List<JudgementView> changed, List<StationView.RouteStation> route) {}
+    /** @param next what can still change something at the line's station */
+    record SavedReading(
+            StationView.LineView line,
+            List<JudgementView> changed,
+            List<StationView.NextLine> next,
+            List<StationView.RouteStation> route) {}
 
     record Question(
             @NotBlank(message = "is empty") String point,
@@ -150,6 +155,7 @@ class WalkController {
                 outcome.changed().stream()
                         .map(j -> JudgementView.of(j, outcome.file().evidence(), system))
                         .toList(),
+                StationView.next(outcome.file(), outcome.file().station(outcome.line())),
                 StationView.route(outcome.file()));
     }
 
