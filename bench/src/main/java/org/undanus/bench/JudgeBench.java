@@ -30,7 +30,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Face;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Site;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Dimension;
@@ -75,7 +75,7 @@ public class JudgeBench {
                 Map.of(Face.FRONT, Length.ofMetres(0.6), Face.BACK, Length.ofMetres(0.1)),
                 Map.of(),
                 Map.of(),
-                Map.of(SheetFigure.MASS, Mass.ofKilograms(39)),
+                Map.of(SheetValue.MASS, Mass.ofKilograms(39)),
                 Optional.of(new DataSheet.VoltageRange(Voltage.ofVolts(197), Voltage.ofVolts(253))),
                 Optional.empty(),
                 Optional.empty(),

@@ -23,7 +23,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Face;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Site;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Judgement;
@@ -64,8 +64,8 @@ public final class CaseFixture {
 
     public static DataSheet outdoorSheet() {
         DataSheet sheet = DataSheet.of("Ondrel", "WS-12", "Ondrel 4410, edition 3")
-                .with(SheetFigure.MINIMUM_CIRCUIT_AMPACITY, Current.ofAmperes(12))
-                .with(SheetFigure.MAXIMUM_OVERCURRENT_DEVICE, Current.ofAmperes(20));
+                .with(SheetValue.MINIMUM_CIRCUIT_AMPACITY, Current.ofAmperes(12))
+                .with(SheetValue.MAXIMUM_OVERCURRENT_DEVICE, Current.ofAmperes(20));
         return new DataSheet(
                 sheet.maker(),
                 sheet.model(),
@@ -75,7 +75,7 @@ public final class CaseFixture {
                 Map.of(Face.FRONT, Length.ofMetres(0.5), Face.BACK, Length.ofMetres(0.1)),
                 Map.of(),
                 Map.of(),
-                sheet.figures(),
+                sheet.values(),
                 Optional.of(new DataSheet.VoltageRange(Voltage.ofVolts(197), Voltage.ofVolts(253))),
                 Optional.empty(),
                 Optional.empty(),
@@ -104,7 +104,7 @@ public final class CaseFixture {
                         Length.ofMetres(0.08)),
                 Map.of(),
                 Map.of(),
-                Map.of(SheetFigure.LOWEST_MOUNTING, Length.ofMetres(1.8)),
+                Map.of(SheetValue.LOWEST_MOUNTING, Length.ofMetres(1.8)),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),

@@ -27,7 +27,7 @@ import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Site;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.quantity.Length;
@@ -90,8 +90,8 @@ public final class RandomCases {
     }
 
     private static DataSheet anySheet(Random random, int model) {
-        Map<SheetFigure, Quantity> figures = new EnumMap<>(SheetFigure.class);
-        for (SheetFigure figure : SheetFigure.values()) {
+        Map<SheetValue, Quantity> figures = new EnumMap<>(SheetValue.class);
+        for (SheetValue figure : SheetValue.values()) {
             if (random.nextInt(3) == 0) {
                 figures.put(figure, figure.dimension().of(sized(random)));
             }

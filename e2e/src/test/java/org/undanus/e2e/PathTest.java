@@ -219,7 +219,7 @@ class PathTest extends BrowserTest {
         assertThat(steps.judgement("Clearance, back Outdoor unit")).containsText("64 mm short");
         page.keyboard().press("u");
         page.keyboard().press("?");
-        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("next open line");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("the line that can change most");
         page.keyboard().press("Escape");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Menu"))
                 .click();
@@ -285,7 +285,7 @@ class PathTest extends BrowserTest {
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName(Pattern.compile("read only where they apply")))
                 .click();
-        Locator file = page.getByLabel("Supply air, logged", new Page.GetByLabelOptions().setExact(true));
+        Locator file = steps.line("Supply air, logged");
         file.setInputFiles(log("time,kPa", "12.0"));
         assertThat(page.getByText("is no unit of a temperature")).isVisible();
         file.setInputFiles(log("time,°C", "12.0"));

@@ -15,7 +15,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.server.account.Accounts;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
@@ -36,7 +36,7 @@ class CaseDocumentTest {
         JsonNode sheets = json.readTree(Files.readString(Path.of("../docs/formats/data-sheet.schema.json")));
         assertThat(sheets.at("/$defs/dataSheet")).isEqualTo(cases.at("/$defs/dataSheet"));
         JsonNode known = sheets.at("/$defs/dataSheet/properties");
-        assertThat(SheetFigure.values())
+        assertThat(SheetValue.values())
                 .allSatisfy(figure ->
                         assertThat(known.has(figure.key())).as(figure.key()).isTrue());
     }

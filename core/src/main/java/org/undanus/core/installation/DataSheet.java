@@ -23,7 +23,7 @@ import org.undanus.core.quantity.VolumeFlow;
  * @param clearances least clear distance by face
  * @param mountingClearances the same where a way of mounting asks for another
  * @param neighbours least distance to other units by face, where it differs
- * @param figures single figures
+ * @param values single values
  * @param supply voltage range at the terminals the maker accepts
  * @param meteringDevice the kind the unit is built with
  * @param saltAir whether it is made to stand in salt air; empty where the sheet is silent
@@ -40,7 +40,7 @@ public record DataSheet(
         Map<Face, Length> clearances,
         Map<Mounting, Map<Face, Length>> mountingClearances,
         Map<Face, Length> neighbours,
-        Map<SheetFigure, Quantity> figures,
+        Map<SheetValue, Quantity> values,
         Optional<VoltageRange> supply,
         Optional<String> meteringDevice,
         Optional<Boolean> saltAir,
@@ -165,33 +165,33 @@ public record DataSheet(
         clearances = Map.copyOf(clearances);
         mountingClearances = Map.copyOf(mountingClearances);
         neighbours = Map.copyOf(neighbours);
-        figures = Map.copyOf(figures);
+        values = Map.copyOf(values);
         pairs = List.copyOf(pairs);
         fan = List.copyOf(fan);
         torques = List.copyOf(torques);
-        requireRising(figures, SheetFigure.MINIMUM_LINE_LENGTH, SheetFigure.MAXIMUM_LINE_LENGTH);
-        requireRising(figures, SheetFigure.LOWEST_MOUNTING, SheetFigure.HIGHEST_MOUNTING);
-        requireRising(figures, SheetFigure.LEAST_CABINET_TILT, SheetFigure.MOST_CABINET_TILT);
-        requireRising(figures, SheetFigure.LOWEST_TEMPERATURE_RISE, SheetFigure.HIGHEST_TEMPERATURE_RISE);
-        requireRising(figures, SheetFigure.MINIMUM_CIRCUIT_AMPACITY, SheetFigure.MAXIMUM_OVERCURRENT_DEVICE);
-        requireRising(figures, SheetFigure.LIQUID_LINE, SheetFigure.SUCTION_LINE);
-        figures.forEach((figure, value) -> {
-            if (value.dimension() != figure.dimension()) {
+        requireRising(values, SheetValue.MINIMUM_LINE_LENGTH, SheetValue.MAXIMUM_LINE_LENGTH);
+        requireRising(values, SheetValue.LOWEST_MOUNTING, SheetValue.HIGHEST_MOUNTING);
+        requireRising(values, SheetValue.LEAST_CABINET_TILT, SheetValue.MOST_CABINET_TILT);
+        requireRising(values, SheetValue.LOWEST_TEMPERATURE_RISE, SheetValue.HIGHEST_TEMPERATURE_RISE);
+        requireRising(values, SheetValue.MINIMUM_CIRCUIT_AMPACITY, SheetValue.MAXIMUM_OVERCURRENT_DEVICE);
+        requireRising(values, SheetValue.LIQUID_LINE, SheetValue.SUCTION_LINE);
+        values.forEach((what, value) -> {
+            if (value.dimension() != what.dimension()) {
                 throw new IllegalArgumentException(
-                        figure.title() + " must be " + figure.dimension().named() + ".");
+                        what.title() + " must be " + what.dimension().named() + ".");
             }
-            if (!figure.possible(value.si())) {
-                throw new IllegalArgumentException(figure.title() + " cannot be " + value + ".");
+            if (!what.possible(value.si())) {
+                throw new IllegalArgumentException(what.title() + " cannot be " + value + ".");
             }
         });
     }
 
-    private static void requireRising(Map<SheetFigure, Quantity> figures, SheetFigure low, SheetFigure high) {
-        if (figures.containsKey(low)
-                && figures.containsKey(high)
-                && figures.get(low).si() > figures.get(high).si()) {
+    private static void requireRising(Map<SheetValue, Quantity> values, SheetValue low, SheetValue high) {
+        if (values.containsKey(low)
+                && values.containsKey(high)
+                && values.get(low).si() > values.get(high).si()) {
             throw new IllegalArgumentException("The sheet contradicts itself: \"" + low.title() + "\" ("
-                    + figures.get(low) + ") lies above \"" + high.title() + "\" (" + figures.get(high) + ").");
+                    + values.get(low) + ") lies above \"" + high.title() + "\" (" + values.get(high) + ").");
         }
     }
 
@@ -215,11 +215,11 @@ public record DataSheet(
                 List.of());
     }
 
-    /** The same with one more figure. */
-    public DataSheet with(SheetFigure figure, Quantity value) {
-        Map<SheetFigure, Quantity> more = new EnumMap<>(SheetFigure.class);
-        more.putAll(figures);
-        more.put(figure, value);
+    /** The same with one more value. */
+    public DataSheet with(SheetValue what, Quantity value) {
+        Map<SheetValue, Quantity> more = new EnumMap<>(SheetValue.class);
+        more.putAll(values);
+        more.put(what, value);
         return new DataSheet(
                 maker,
                 model,
@@ -238,13 +238,13 @@ public record DataSheet(
                 torques);
     }
 
-    public Optional<Quantity> figure(SheetFigure figure) {
-        return Optional.ofNullable(figures.get(figure));
+    public Optional<Quantity> value(SheetValue what) {
+        return Optional.ofNullable(values.get(what));
     }
 
     /** A length the sheet gives. */
-    public Optional<Length> length(SheetFigure figure) {
-        return figure(figure).map(Length.class::cast);
+    public Optional<Length> length(SheetValue value) {
+        return value(value).map(Length.class::cast);
     }
 
     /** The clear distance asked for on a face, by the way the unit is mounted where that matters. */
@@ -253,7 +253,7 @@ public record DataSheet(
                 .or(() -> Optional.ofNullable(clearances.get(face)));
     }
 
-    /** The distance asked for to another unit: its own figure, else as to a wall. */
+    /** The distance asked for to another unit: its own value, else as to a wall. */
     public Optional<Length> neighbour(Face face, Optional<Mounting> mounting) {
         return Optional.ofNullable(neighbours.get(face)).or(() -> clearance(face, mounting));
     }

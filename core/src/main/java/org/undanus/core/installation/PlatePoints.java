@@ -107,7 +107,7 @@ public final class PlatePoints {
                     200_000)
             .asOptional();
 
-    public static final Point HEATING_CAPACITY = figure(
+    public static final Point HEATING_CAPACITY = stamped(
             "heating-capacity",
             Scope.OUTDOOR_UNIT,
             Dimension.POWER,
@@ -115,7 +115,7 @@ public final class PlatePoints {
             "Rated heating capacity on the plate.",
             500,
             200_000);
-    public static final Point HIGH_SIDE_TEST_PRESSURE = figure(
+    public static final Point HIGH_SIDE_TEST_PRESSURE = stamped(
             "high-side-test-pressure",
             Scope.OUTDOOR_UNIT,
             Dimension.GAUGE_PRESSURE,
@@ -123,7 +123,7 @@ public final class PlatePoints {
             "Often marked design or test pressure, high. Never exceeded in any test.",
             5e5,
             8e6);
-    public static final Point LOW_SIDE_TEST_PRESSURE = figure(
+    public static final Point LOW_SIDE_TEST_PRESSURE = stamped(
             "low-side-test-pressure",
             Scope.OUTDOOR_UNIT,
             Dimension.GAUGE_PRESSURE,
@@ -131,7 +131,7 @@ public final class PlatePoints {
             "Often marked design or test pressure, low. Never exceeded in any test.",
             5e5,
             8e6);
-    public static final Point PRECHARGED_LENGTH = figure(
+    public static final Point PRECHARGED_LENGTH = stamped(
             "precharged-length",
             Scope.OUTDOOR_UNIT,
             Dimension.LENGTH,
@@ -139,7 +139,7 @@ public final class PlatePoints {
             "The factory charge is enough for lines of this length.",
             0,
             100);
-    public static final Point EXTRA_CHARGE = figure(
+    public static final Point EXTRA_CHARGE = stamped(
             "extra-charge",
             Scope.OUTDOOR_UNIT,
             Dimension.LINEAR_DENSITY,
@@ -147,7 +147,7 @@ public final class PlatePoints {
             "For each length beyond it.",
             0.001,
             1);
-    public static final Point MINIMUM_LINE_LENGTH = figure(
+    public static final Point MINIMUM_LINE_LENGTH = stamped(
             "minimum-line-length",
             Scope.OUTDOOR_UNIT,
             Dimension.LENGTH,
@@ -155,7 +155,7 @@ public final class PlatePoints {
             "Shorter lines are a fault too.",
             0,
             50);
-    public static final Point MAXIMUM_LINE_LENGTH = figure(
+    public static final Point MAXIMUM_LINE_LENGTH = stamped(
             "maximum-line-length",
             Scope.OUTDOOR_UNIT,
             Dimension.LENGTH,
@@ -163,7 +163,7 @@ public final class PlatePoints {
             "One way, as the maker counts it.",
             1,
             300);
-    public static final Point MAXIMUM_LIFT = figure(
+    public static final Point MAXIMUM_LIFT = stamped(
             "maximum-lift",
             Scope.OUTDOOR_UNIT,
             Dimension.LENGTH,
@@ -171,7 +171,7 @@ public final class PlatePoints {
             "Between indoor and outdoor unit.",
             0.5,
             150);
-    public static final Point LIQUID_LINE = figure(
+    public static final Point LIQUID_LINE = stamped(
             "liquid-line",
             Scope.OUTDOOR_UNIT,
             Dimension.LENGTH,
@@ -179,7 +179,7 @@ public final class PlatePoints {
             "Tube size on the plate or at the valve.",
             0.004,
             0.04);
-    public static final Point SUCTION_LINE = figure(
+    public static final Point SUCTION_LINE = stamped(
             "suction-line",
             Scope.OUTDOOR_UNIT,
             Dimension.LENGTH,
@@ -187,7 +187,7 @@ public final class PlatePoints {
             "Tube size on the plate or at the valve.",
             0.006,
             0.08);
-    public static final Point TARGET_SUBCOOLING = figure(
+    public static final Point TARGET_SUBCOOLING = stamped(
             "target-subcooling",
             Scope.OUTDOOR_UNIT,
             Dimension.TEMPERATURE_DIFFERENCE,
@@ -202,7 +202,7 @@ public final class PlatePoints {
                     "Read at the coil: fixed orifice, thermostatic or electronic expansion valve.",
                     List.of("fixed orifice", "thermostatic valve", "electronic valve"))
             .asOptional();
-    public static final Point METERING_SIZE = figure(
+    public static final Point METERING_SIZE = stamped(
             "metering-size",
             Scope.INDOOR_UNIT,
             Dimension.LENGTH,
@@ -211,8 +211,8 @@ public final class PlatePoints {
             0.0005,
             0.006);
     public static final Point AIRFLOW =
-            figure("airflow", Scope.INDOOR_UNIT, Dimension.VOLUME_FLOW, "Rated airflow", "On the plate.", 0.02, 10);
-    public static final Point STATIC_PRESSURE_LIMIT = figure(
+            stamped("airflow", Scope.INDOOR_UNIT, Dimension.VOLUME_FLOW, "Rated airflow", "On the plate.", 0.02, 10);
+    public static final Point STATIC_PRESSURE_LIMIT = stamped(
             "static-pressure-limit",
             Scope.INDOOR_UNIT,
             Dimension.PRESSURE_DIFFERENCE,
@@ -220,7 +220,7 @@ public final class PlatePoints {
             "Ducted units only.",
             5,
             1000);
-    public static final Point LOWEST_TEMPERATURE_RISE = figure(
+    public static final Point LOWEST_TEMPERATURE_RISE = stamped(
             "lowest-temperature-rise",
             Scope.INDOOR_UNIT,
             Dimension.TEMPERATURE_DIFFERENCE,
@@ -228,7 +228,7 @@ public final class PlatePoints {
             "Furnaces only.",
             5,
             60);
-    public static final Point HIGHEST_TEMPERATURE_RISE = figure(
+    public static final Point HIGHEST_TEMPERATURE_RISE = stamped(
             "highest-temperature-rise",
             Scope.INDOOR_UNIT,
             Dimension.TEMPERATURE_DIFFERENCE,
@@ -237,7 +237,7 @@ public final class PlatePoints {
             5,
             80);
 
-    private static Point figure(
+    private static Point stamped(
             String name, Scope scope, Dimension dimension, String title, String how, double least, double most) {
         return Point.quantity("plate." + name, scope, dimension, title, how, least, most)
                 .asOptional();

@@ -227,7 +227,7 @@ public record SitePlan(
     private static void requireWithin(double value, String what) {
         if (!(Math.abs(value) <= FARTHEST)) {
             throw new IllegalArgumentException(
-                    what + " lies outside the drawing: figures are local metres, " + (int) FARTHEST + " at most.");
+                    what + " lies outside the drawing: positions are local metres, " + (int) FARTHEST + " at most.");
         }
     }
 

@@ -23,7 +23,7 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
@@ -146,18 +146,18 @@ public final class Examination {
         return school.filter(wanted::equals).isPresent();
     }
 
-    /** As read; a figure the plate lacks, as the data sheet gives it. */
+    /** As read; a value the plate lacks, as the data sheet gives it. */
     public Optional<Value.Measured> measured(Point point) {
         return value(point).map(Value.Measured.class::cast).or(() -> filled(point));
     }
 
     private Optional<Value.Measured> filled(Point point) {
-        Optional<SheetFigure> figure = SheetFigure.of(point);
-        if (figure.isEmpty() || evidence.latest(key(point)).isPresent()) {
+        Optional<SheetValue> lacked = SheetValue.of(point);
+        if (lacked.isEmpty() || evidence.latest(key(point)).isPresent()) {
             return Optional.empty();
         }
         Optional<DataSheet> sheet = sheet();
-        Optional<Quantity> given = sheet.flatMap(s -> s.figure(figure.get()));
+        Optional<Quantity> given = sheet.flatMap(s -> s.value(lacked.get()));
         given.ifPresent(quantity -> notes.putIfAbsent(
                 point.id(),
                 new Step(
@@ -300,15 +300,14 @@ public final class Examination {
     }
 
     /**
-     * What the rule book says of this, and the figures of the subject's data sheet that it gives; more may be added.
+     * What the rule book says of this, and the values of the subject's data sheet that it gives; more may be added.
      *
-     * @param figures none for the system as a whole, which has no sheet
+     * @param given none for the system as a whole, which has no sheet
      */
-    public List<Limit> limits(LimitKey key, SheetLimit... figures) {
+    public List<Limit> limits(LimitKey key, SheetLimit... given) {
         List<Limit> limits = new ArrayList<>(rules.limits(key));
-        for (SheetLimit asked : figures) {
-            sheet().flatMap(s -> s.figure(asked.figure()))
-                    .ifPresent(value -> limits.add(bySheet(asked.bound(), value)));
+        for (SheetLimit asked : given) {
+            sheet().flatMap(s -> s.value(asked.value())).ifPresent(value -> limits.add(bySheet(asked.bound(), value)));
         }
         return limits;
     }

@@ -38,9 +38,9 @@ public final class WithinLimits implements Requirement {
         return new WithinLimits(about, point, key, List.of(), remedy);
     }
 
-    /** The same, held against figures of the unit's data sheet too. */
-    public WithinLimits sheet(SheetLimit... figures) {
-        return new WithinLimits(about, point, key, List.of(figures), remedy);
+    /** The same, held against values of the unit's data sheet too. */
+    public WithinLimits sheet(SheetLimit... given) {
+        return new WithinLimits(about, point, key, List.of(given), remedy);
     }
 
     @Override

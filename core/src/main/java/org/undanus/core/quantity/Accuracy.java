@@ -16,7 +16,7 @@ public record Accuracy(double ofReading, double ofFullScale, double fullScale, d
 
     public Accuracy {
         if (!(ofReading >= 0 && ofFullScale >= 0 && fullScale >= 0 && constant >= 0 && resolution >= 0)) {
-            throw new IllegalArgumentException("Accuracy figures are never negative");
+            throw new IllegalArgumentException("Numbers of an accuracy are never negative");
         }
     }
 

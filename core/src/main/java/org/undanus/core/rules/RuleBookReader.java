@@ -383,7 +383,7 @@ public final class RuleBookReader {
             double constant = number(fields, "constant", dimension);
             double resolution = number(fields, "resolution", dimension);
             if (ofReading < 0 || constant < 0 || resolution < 0) {
-                tree.problem("Accuracy figures are never negative.");
+                tree.problem("Numbers of an accuracy are never negative.");
             } else {
                 kind.ifPresent(k -> instruments.put(k, new Accuracy(ofReading, 0, 0, constant, resolution)));
             }

@@ -74,12 +74,11 @@ class InstallationTest {
 
     @Test
     void aSheetThatContradictsItselfIsRefused() {
-        DataSheet sheet =
-                DataSheet.of("Ondrel", "WS-12", "1").with(SheetFigure.MAXIMUM_LINE_LENGTH, Length.ofMetres(3));
-        assertThatThrownBy(() -> sheet.with(SheetFigure.MINIMUM_LINE_LENGTH, Length.ofMetres(4)))
+        DataSheet sheet = DataSheet.of("Ondrel", "WS-12", "1").with(SheetValue.MAXIMUM_LINE_LENGTH, Length.ofMetres(3));
+        assertThatThrownBy(() -> sheet.with(SheetValue.MINIMUM_LINE_LENGTH, Length.ofMetres(4)))
                 .hasMessageContaining("contradicts itself")
                 .hasMessageContaining("Longest lines");
-        assertThatThrownBy(() -> sheet.with(SheetFigure.MASS, Length.ofMetres(4)))
+        assertThatThrownBy(() -> sheet.with(SheetValue.MASS, Length.ofMetres(4)))
                 .hasMessageContaining("Mass of the unit");
     }
 

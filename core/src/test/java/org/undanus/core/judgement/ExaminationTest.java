@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
@@ -28,8 +28,8 @@ class ExaminationTest {
         return examination(fixture, "indoor")
                 .limits(
                         LIMIT,
-                        SheetLimit.atLeast(SheetFigure.LOWEST_MOUNTING),
-                        SheetLimit.atMost(SheetFigure.HIGHEST_MOUNTING));
+                        SheetLimit.atLeast(SheetValue.LOWEST_MOUNTING),
+                        SheetLimit.atMost(SheetValue.HIGHEST_MOUNTING));
     }
 
     @Test

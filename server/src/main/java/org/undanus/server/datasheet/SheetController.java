@@ -22,7 +22,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.installation.DataSheets;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
@@ -269,9 +269,9 @@ class SheetController {
     }
 
     private static String title(String key) {
-        return Arrays.stream(SheetFigure.values())
+        return Arrays.stream(SheetValue.values())
                 .filter(figure -> figure.key().equals(key))
-                .map(SheetFigure::title)
+                .map(SheetValue::title)
                 .findFirst()
                 .orElseGet(() -> words(key));
     }

@@ -13,7 +13,7 @@ import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
 import org.undanus.core.installation.PlatePoints;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
@@ -31,7 +31,7 @@ import org.undanus.server.problem.UnsuitableException;
 /**
  * A data sheet as files carry it: every figure in field notation, as the sheet prints it. See docs/formats/data-sheet.md.
  *
- * @param figures single figures, each a member of the sheet's own object, named as {@link SheetFigure#key()} says
+ * @param figures single figures, each a member of the sheet's own object, named as {@link SheetValue#key()} says
  */
 public record SheetRecord(
         String maker,
@@ -153,10 +153,10 @@ public record SheetRecord(
         return faces;
     }
 
-    private Map<SheetFigure, Quantity> singles() {
-        Map<SheetFigure, Quantity> read = new EnumMap<>(SheetFigure.class);
+    private Map<SheetValue, Quantity> singles() {
+        Map<SheetValue, Quantity> read = new EnumMap<>(SheetValue.class);
         figures.forEach((key, text) -> {
-            SheetFigure figure = SheetFigure.of(key)
+            SheetValue figure = SheetValue.of(key)
                     .orElseThrow(() -> new UnsuitableException(where(key), "A data sheet has no field " + key + "."));
             read.put(figure, figure(key, text, figure.dimension(), figure.dimension()::of));
         });

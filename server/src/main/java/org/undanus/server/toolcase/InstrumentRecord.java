@@ -180,7 +180,7 @@ public record InstrumentRecord(
                 .map(t -> figure(field, t, stated))
                 .orElse(0.0);
         if (figure < 0) {
-            throw unsuitable(field, "Accuracy figures are never negative.");
+            throw unsuitable(field, "Numbers of an accuracy are never negative.");
         }
         return figure;
     }

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.server.problem.UnsuitableException;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,11 +41,11 @@ class SheetRecordTest {
         DataSheet sheet = read(SHEET);
         assertThat(sheet.clearances().get(Face.FRONT).si()).isCloseTo(0.6096, within(1e-9));
         assertThat(sheet.supply().orElseThrow().lowest().si()).isEqualTo(197);
-        assertThat(sheet.figure(SheetFigure.MINIMUM_CIRCUIT_AMPACITY)
+        assertThat(sheet.value(SheetValue.MINIMUM_CIRCUIT_AMPACITY)
                         .orElseThrow()
                         .si())
                 .isEqualTo(12);
-        assertThat(sheet.figure(SheetFigure.MAXIMUM_OVERCURRENT_DEVICE)).isEmpty();
+        assertThat(sheet.value(SheetValue.MAXIMUM_OVERCURRENT_DEVICE)).isEmpty();
         assertThat(sheet.pairWith("ws 12i")
                         .orElseThrow()
                         .cooling()

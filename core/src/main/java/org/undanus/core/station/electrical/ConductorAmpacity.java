@@ -40,8 +40,8 @@ final class ConductorAmpacity implements Requirement {
             .needs(InstalledConductor.NEEDS)
             .limits(LIMIT)
             .settings(
-                    CircuitFigures.LARGEST_MOTOR_FACTOR,
-                    CircuitFigures.HEATER_FACTOR,
+                    CircuitCurrents.LARGEST_MOTOR_FACTOR,
+                    CircuitCurrents.HEATER_FACTOR,
                     InstalledConductor.TERMINAL_RATING)
             .schools(Protection.TOPIC)
             .cautions("Live parts: absence of voltage is proven by a qualified person before any cover comes off.");
@@ -71,10 +71,10 @@ final class ConductorAmpacity implements Requirement {
         Finding finding = x.finding();
         conductor.get().steps().forEach(s -> finding.step(s.name(), s.how(), s.value(), s.source()));
         boolean design = x.by(Protection.DESIGN);
-        Optional<CircuitFigures.Figure> asked =
-                design ? CircuitFigures.designCurrent(x) : CircuitFigures.minimumAmpacity(x);
+        Optional<CircuitCurrents.Known> asked =
+                design ? CircuitCurrents.designCurrent(x) : CircuitCurrents.minimumAmpacity(x);
         if (asked.isEmpty()) {
-            return x.notShown(CircuitFigures.missing(x, PlatePoints.MINIMUM_CIRCUIT_AMPACITY));
+            return x.notShown(CircuitCurrents.missing(x, PlatePoints.MINIMUM_CIRCUIT_AMPACITY));
         }
         finding.step(
                 asked.get().step().name(),

@@ -38,7 +38,7 @@ final class DisconnectRating implements Requirement {
             .sources("NFPA 70, 440.12")
             .needs(DISCONNECT_PRESENT)
             .limits(LIMIT)
-            .settings(FACTOR, CircuitFigures.LARGEST_MOTOR_FACTOR, CircuitFigures.HEATER_FACTOR);
+            .settings(FACTOR, CircuitCurrents.LARGEST_MOTOR_FACTOR, CircuitCurrents.HEATER_FACTOR);
 
     @Override
     public About about() {
@@ -54,12 +54,12 @@ final class DisconnectRating implements Requirement {
         if (!x.has(DISCONNECT_RATING)) {
             return x.notShown(List.of(DISCONNECT_RATING));
         }
-        Optional<Double> load = CircuitFigures.loadCurrent(x);
+        Optional<Double> load = CircuitCurrents.loadCurrent(x);
         // without the motor currents the minimum ampacity stands in: it is never less than 115 % of one motor's load
         Optional<Double> least = load.map(current -> x.rules().number(FACTOR) * current)
-                .or(() -> CircuitFigures.minimumAmpacity(x).map(CircuitFigures.Figure::ampere));
+                .or(() -> CircuitCurrents.minimumAmpacity(x).map(CircuitCurrents.Known::ampere));
         if (least.isEmpty()) {
-            return x.notShown(CircuitFigures.missing(x, PlatePoints.MINIMUM_CIRCUIT_AMPACITY));
+            return x.notShown(CircuitCurrents.missing(x, PlatePoints.MINIMUM_CIRCUIT_AMPACITY));
         }
         List<Limit> limits = new ArrayList<>(x.rules().limits(LIMIT));
         limits.add(new Limit(

@@ -26,7 +26,7 @@ public final class Electrical {
                                 SupplyVoltage.RUNNING,
                                 new RunningCurrent()))
                 .drawnBy(CircuitFigure::draw)
-                .sizes(CircuitFigures.DEVICE_SIZES, Dimension.CURRENT)
+                .sizes(CircuitCurrents.DEVICE_SIZES, Dimension.CURRENT)
                 .tables(InstalledConductor.tables());
     }
 }

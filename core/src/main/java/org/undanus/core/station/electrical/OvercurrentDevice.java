@@ -47,10 +47,10 @@ final class OvercurrentDevice implements Requirement {
             .needs(DEVICE_RATING)
             .limits(LIMIT)
             .settings(
-                    CircuitFigures.DEVICE_FACTOR,
-                    CircuitFigures.FIRST_DEVICE_FACTOR,
-                    CircuitFigures.LARGEST_MOTOR_FACTOR,
-                    CircuitFigures.HEATER_FACTOR)
+                    CircuitCurrents.DEVICE_FACTOR,
+                    CircuitCurrents.FIRST_DEVICE_FACTOR,
+                    CircuitCurrents.LARGEST_MOTOR_FACTOR,
+                    CircuitCurrents.HEATER_FACTOR)
             .schools(Protection.TOPIC)
             .cautions("Only a qualified person changes a device, with the supply locked off and proven dead.");
 
@@ -62,21 +62,21 @@ final class OvercurrentDevice implements Requirement {
     @Override
     public Judgement judge(Examination x) {
         boolean design = x.by(Protection.DESIGN);
-        Optional<CircuitFigures.Figure> floor =
-                design ? CircuitFigures.designCurrent(x) : CircuitFigures.minimumAmpacity(x);
-        Optional<CircuitFigures.Figure> ceiling = CircuitFigures.maximumDevice(x);
+        Optional<CircuitCurrents.Known> floor =
+                design ? CircuitCurrents.designCurrent(x) : CircuitCurrents.minimumAmpacity(x);
+        Optional<CircuitCurrents.Known> ceiling = CircuitCurrents.maximumDevice(x);
         if (floor.isEmpty() || ceiling.isEmpty()) {
-            return x.notShown(CircuitFigures.missing(
+            return x.notShown(CircuitCurrents.missing(
                     x,
                     floor.isEmpty() ? PlatePoints.MINIMUM_CIRCUIT_AMPACITY : PlatePoints.MAXIMUM_OVERCURRENT_DEVICE));
         }
         Finding finding = x.finding();
-        for (CircuitFigures.Figure figure : List.of(floor.get(), ceiling.get())) {
+        for (CircuitCurrents.Known known : List.of(floor.get(), ceiling.get())) {
             finding.step(
-                    figure.step().name(),
-                    figure.step().how(),
-                    figure.step().value(),
-                    figure.step().source());
+                    known.step().name(),
+                    known.step().how(),
+                    known.step().value(),
+                    known.step().source());
         }
         List<Limit> limits = new ArrayList<>(x.rules().limits(LIMIT));
         limits.add(floor.get().as(Bound.AT_LEAST, x));
@@ -129,7 +129,7 @@ final class OvercurrentDevice implements Requirement {
     private static Text remedy(Examination x, Comparison held) {
         double least = binding(held, Bound.AT_LEAST);
         double most = binding(held, Bound.AT_MOST);
-        List<Quantity> fitting = x.rules().sizes(CircuitFigures.DEVICE_SIZES).stream()
+        List<Quantity> fitting = x.rules().sizes(CircuitCurrents.DEVICE_SIZES).stream()
                 .filter(size -> size.si() >= least && size.si() <= most)
                 .sorted(Comparator.comparingDouble(Quantity::si).reversed())
                 .limit(2)

@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.geometry.Bundle;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Examination;
@@ -59,7 +59,7 @@ final class BundleFits implements Requirement {
         }
         Uncertain packed = bundle.get().diameter();
         double room = 1 + x.rules().number(SLACK);
-        List<Limit> limits = x.limits(LIMIT, SheetLimit.atLeast(SheetFigure.HOLE_DIAMETER));
+        List<Limit> limits = x.limits(LIMIT, SheetLimit.atLeast(SheetValue.HOLE_DIAMETER));
         limits.add(new Limit(
                 x.rules().practice(),
                 Bound.AT_LEAST,

@@ -5,7 +5,7 @@ import static org.undanus.core.station.mounting.MountingPoints.OUTER_HEIGHT;
 import static org.undanus.core.station.mounting.MountingPoints.WALL_THICKNESS;
 
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
@@ -58,7 +58,7 @@ public final class HoleFall implements Requirement {
                 LIMIT,
                 fall,
                 0,
-                x.limits(LIMIT, SheetLimit.atLeast(SheetFigure.LEAST_DRAIN_FALL)),
+                x.limits(LIMIT, SheetLimit.atLeast(SheetValue.LEAST_DRAIN_FALL)),
                 "Have the hole drilled anew with more fall outward");
     }
 }

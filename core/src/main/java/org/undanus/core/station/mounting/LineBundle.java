@@ -11,7 +11,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.geometry.Bundle;
 import org.undanus.core.installation.PlatePoints;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.quantity.Uncertain;
 
@@ -55,13 +55,13 @@ record LineBundle(Uncertain drain, Uncertain suction, Uncertain liquid, Uncertai
         return read(x, INSULATION).or(() -> x.facts()
                 .outdoorUnit()
                 .flatMap(unit -> x.at(unit).sheet())
-                .flatMap(s -> s.length(SheetFigure.LINE_INSULATION))
+                .flatMap(s -> s.length(SheetValue.LINE_INSULATION))
                 .map(thickness -> Uncertain.exact(thickness.si())));
     }
 
     private static Optional<Uncertain> drain(Examination x) {
         return read(x, DRAIN_DIAMETER).or(() -> x.sheet()
-                .flatMap(s -> s.length(SheetFigure.DRAIN_SIZE))
+                .flatMap(s -> s.length(SheetValue.DRAIN_SIZE))
                 .map(size -> Uncertain.exact(size.si())));
     }
 

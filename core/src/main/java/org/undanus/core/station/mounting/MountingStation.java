@@ -2,7 +2,7 @@ package org.undanus.core.station.mounting;
 
 import java.util.List;
 import org.undanus.core.evidence.Point;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
@@ -36,7 +36,7 @@ public final class MountingStation {
                                                 Severity.SAFETY,
                                                 "Data sheet, mounting plate",
                                                 "Have more fixings set in sound material")
-                                        .sheet(SheetLimit.atLeast(SheetFigure.LEAST_FIXINGS)),
+                                        .sheet(SheetLimit.atLeast(SheetValue.LEAST_FIXINGS)),
                                 seen(
                                         MountingPoints.FLAT,
                                         Severity.PERFORMANCE,
@@ -56,8 +56,8 @@ public final class MountingStation {
                                                 "Data sheet, installation",
                                                 "Have the cabinet set with its tilt toward the drain")
                                         .sheet(
-                                                SheetLimit.atLeast(SheetFigure.LEAST_CABINET_TILT),
-                                                SheetLimit.atMost(SheetFigure.MOST_CABINET_TILT)),
+                                                SheetLimit.atLeast(SheetValue.LEAST_CABINET_TILT),
+                                                SheetLimit.atMost(SheetValue.MOST_CABINET_TILT)),
                                 new BundleFits(),
                                 new HoleFall(),
                                 seen(

@@ -22,7 +22,7 @@ import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 
-/** One thing that stays of an old system is held against a figure of the new unit's plate, or the sheet that fills it. */
+/** One thing that stays of an old system is held against a value of the new unit's plate, or the sheet that fills it. */
 final class KeptPart implements Requirement {
 
     private final Point kept;
@@ -65,8 +65,8 @@ final class KeptPart implements Requirement {
         return new KeptPart(kept, old, unit, List.of(), limit, about, remedy);
     }
 
-    KeptPart against(SheetLimit... figures) {
-        return new KeptPart(kept, old, unit, List.of(figures), limit, about, remedy);
+    KeptPart against(SheetLimit... given) {
+        return new KeptPart(kept, old, unit, List.of(given), limit, about, remedy);
     }
 
     @Override
@@ -93,16 +93,16 @@ final class KeptPart implements Requirement {
         Finding finding = x.finding().step(kept.title(), "yes");
         List<Limit> limits = x.limits(limit);
         for (SheetLimit each : against) {
-            Optional<Quantity> asked = each.figure()
+            Optional<Quantity> asked = each.value()
                     .plate()
                     .flatMap(outside::measured)
                     .map(Value.Measured::quantity)
-                    .or(() -> outside.sheet().flatMap(s -> s.figure(each.figure())));
+                    .or(() -> outside.sheet().flatMap(s -> s.value(each.value())));
             asked.ifPresent(value -> limits.add(new Limit(
                     x.rules().maker(),
                     each.bound(),
                     value,
-                    served.get().title() + ", " + each.figure().title())));
+                    served.get().title() + ", " + each.value().title())));
         }
         return limits.isEmpty()
                 ? finding.conclude(

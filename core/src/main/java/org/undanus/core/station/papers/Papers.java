@@ -6,7 +6,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
@@ -93,8 +93,8 @@ public final class Papers {
                                 "Old overcurrent device suits the new plate",
                                 "Have a licensed person change the device; its rating")
                         .against(
-                                SheetLimit.atLeast(SheetFigure.MINIMUM_CIRCUIT_AMPACITY),
-                                SheetLimit.atMost(SheetFigure.MAXIMUM_OVERCURRENT_DEVICE)),
+                                SheetLimit.atLeast(SheetValue.MINIMUM_CIRCUIT_AMPACITY),
+                                SheetLimit.atMost(SheetValue.MAXIMUM_OVERCURRENT_DEVICE)),
                 KeptPart.of(
                                 PaperPoints.KEPT_CONDUCTOR,
                                 PaperPoints.OLD_CONDUCTOR_AMPACITY,
@@ -102,7 +102,7 @@ public final class Papers {
                                 Severity.SAFETY,
                                 "Old conductor carries the new circuit",
                                 "Have a licensed person pull a larger conductor; ampacity")
-                        .against(SheetLimit.atLeast(SheetFigure.MINIMUM_CIRCUIT_AMPACITY)),
+                        .against(SheetLimit.atLeast(SheetValue.MINIMUM_CIRCUIT_AMPACITY)),
                 KeptPart.of(
                                 PaperPoints.KEPT_DUCTS,
                                 PaperPoints.OLD_DUCT_AIRFLOW,
@@ -111,7 +111,7 @@ public final class Papers {
                                 Severity.PERFORMANCE,
                                 "Old ducts carry the new airflow",
                                 "Have the ducts enlarged or more run; airflow")
-                        .against(SheetLimit.atLeast(SheetFigure.AIRFLOW)),
+                        .against(SheetLimit.atLeast(SheetValue.AIRFLOW)),
                 KeptPart.of(
                                 PaperPoints.KEPT_DRAIN,
                                 PaperPoints.OLD_DRAIN,
@@ -119,7 +119,7 @@ public final class Papers {
                                 Severity.DAMAGE,
                                 "Old drain is wide enough",
                                 "Have a wider drain run; diameter")
-                        .against(SheetLimit.atLeast(SheetFigure.DRAIN_SIZE)),
+                        .against(SheetLimit.atLeast(SheetValue.DRAIN_SIZE)),
                 new KeptFlue());
     }
 }

@@ -10,7 +10,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.DataSheet;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Finding;
@@ -66,32 +66,32 @@ final class PlateAgreesWithSheet implements Requirement {
                     sheet.document());
         }
         double tolerance = x.rules().number(TOLERANCE);
-        for (SheetFigure figure : SheetFigure.values()) {
-            Optional<Point> point = figure.plate().filter(p -> x.unit().within(p.scope()));
+        for (SheetValue each : SheetValue.values()) {
+            Optional<Point> point = each.plate().filter(p -> x.unit().within(p.scope()));
             if (point.isPresent()
-                    && sheet.figure(figure).isPresent()
+                    && sheet.value(each).isPresent()
                     && x.read(point.get())
                     && x.measured(point.get()).isPresent()) {
                 compared++;
                 Value.Measured plate = x.measured(point.get()).get();
-                Quantity printed = sheet.figure(figure).get();
+                Quantity printed = sheet.value(each).get();
                 double difference = Math.abs(plate.quantity().si() - printed.si());
                 boolean agree = difference <= plate.resolution() / 2 + tolerance * Math.abs(printed.si());
                 finding.step(
-                        figure.title(),
+                        each.title(),
                         agree ? "plate, sheet" : "plate, sheet: they differ",
                         Text.of("{}, {}", plate.quantity(), printed),
                         sheet.document());
                 if (!agree) {
-                    differ.add(figure.title());
+                    differ.add(each.title());
                 }
             }
         }
         if (compared == 0) {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
-                    Text.of("No figure has been read that the sheet gives too."),
-                    "Read the plate's figures.");
+                    Text.of("No value has been read that the sheet gives too."),
+                    "Read the plate's values.");
         }
         return differ.isEmpty()
                 ? finding.conclude(Verdict.MEETS, Text.of("They agree on all {} things both say.", compared), "")

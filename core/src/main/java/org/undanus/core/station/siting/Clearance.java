@@ -22,7 +22,7 @@ import org.undanus.core.rules.LimitKey;
 final class Clearance {
     private Clearance() {}
 
-    /** The rule book's limits with the sheet's figure beside them. */
+    /** The rule book's limits with the sheet's value beside them. */
     static List<Limit> limits(Examination x, LimitKey key, Optional<Length> least) {
         List<Limit> limits = x.limits(key);
         least.ifPresent(value -> limits.add(x.bySheet(Bound.AT_LEAST, value)));

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -79,7 +79,7 @@ final class DrainFallAvailable implements Requirement {
                 LIMIT,
                 fall,
                 0,
-                x.limits(LIMIT, SheetLimit.atLeast(SheetFigure.LEAST_DRAIN_FALL)),
+                x.limits(LIMIT, SheetLimit.atLeast(SheetValue.LEAST_DRAIN_FALL)),
                 "Find a lower end, a shorter way or a pump; fall lacking");
     }
 

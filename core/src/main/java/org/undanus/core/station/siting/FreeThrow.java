@@ -4,7 +4,7 @@ import static org.undanus.core.station.siting.SitingPoints.THROW;
 
 import java.util.Optional;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -38,7 +38,7 @@ final class FreeThrow implements Requirement {
                 x,
                 THROW,
                 LIMIT,
-                x.limits(LIMIT, SheetLimit.atLeast(SheetFigure.LEAST_THROW)),
+                x.limits(LIMIT, SheetLimit.atLeast(SheetValue.LEAST_THROW)),
                 drawn,
                 "Clear its way or hang it elsewhere");
     }

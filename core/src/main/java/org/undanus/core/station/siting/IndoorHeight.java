@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -50,9 +50,7 @@ final class IndoorHeight implements Requirement {
     @Override
     public Judgement judge(Examination x) {
         List<Limit> limits = x.limits(
-                LIMIT,
-                SheetLimit.atLeast(SheetFigure.LOWEST_MOUNTING),
-                SheetLimit.atMost(SheetFigure.HIGHEST_MOUNTING));
+                LIMIT, SheetLimit.atLeast(SheetValue.LOWEST_MOUNTING), SheetLimit.atMost(SheetValue.HIGHEST_MOUNTING));
         Optional<Drawn.Distance> drawn =
                 Drawn.wallView(x).map(SitePlan.WallView::underside).map(height -> Drawn.distance(x, height, ""));
         return Clearance.judge(x, HEIGHT, LIMIT, limits, drawn, "Move the unit up or down");

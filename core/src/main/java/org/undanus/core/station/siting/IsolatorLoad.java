@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
@@ -48,7 +48,7 @@ final class IsolatorLoad implements Requirement {
             return none(x);
         }
         List<Point> missing = x.missing(ISOLATOR_LEAST_LOAD, ISOLATOR_MOST_LOAD);
-        Optional<Quantity> mass = x.sheet().flatMap(s -> s.figure(SheetFigure.MASS));
+        Optional<Quantity> mass = x.sheet().flatMap(s -> s.value(SheetValue.MASS));
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
@@ -45,7 +45,7 @@ final class IsolatorTransmission implements Requirement {
         if (!x.read(ISOLATOR_COUNT)) {
             return IsolatorLoad.none(x);
         }
-        Optional<Quantity> speed = x.sheet().flatMap(s -> s.figure(SheetFigure.FAN_SPEED));
+        Optional<Quantity> speed = x.sheet().flatMap(s -> s.value(SheetValue.FAN_SPEED));
         if (!x.read(ISOLATOR_DEFLECTION)) {
             return x.notShown(List.of(ISOLATOR_DEFLECTION));
         }

@@ -5,7 +5,7 @@ import java.util.List;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Requirement;
@@ -147,7 +147,7 @@ public final class Siting {
                                 Severity.PERFORMANCE,
                                 "Data sheet, installation",
                                 "Have the base set level")
-                        .sheet(SheetLimit.atMost(SheetFigure.LEVEL_TOLERANCE)),
+                        .sheet(SheetLimit.atMost(SheetValue.LEVEL_TOLERANCE)),
                 new IsolatorLoad(),
                 new IsolatorTransmission(),
                 seen(

@@ -11,7 +11,7 @@ import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.geometry.PlanGeometry;
 import org.undanus.core.installation.Component;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -117,8 +117,8 @@ final class SoundAt implements Requirement {
     }
 
     private Optional<Uncertain> level(Examination outside, Finding finding, Component unit, TapedOrDrawn away) {
-        Optional<Quantity> known = outside.sheet().flatMap(s -> s.figure(SheetFigure.SOUND_PRESSURE));
-        Optional<Quantity> knownAt = outside.sheet().flatMap(s -> s.figure(SheetFigure.SOUND_DISTANCE));
+        Optional<Quantity> known = outside.sheet().flatMap(s -> s.value(SheetValue.SOUND_PRESSURE));
+        Optional<Quantity> knownAt = outside.sheet().flatMap(s -> s.value(SheetValue.SOUND_DISTANCE));
         Optional<Double> walls = outside.number(REFLECTING_WALLS);
         if (known.isEmpty()
                 || knownAt.isEmpty()

@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.DataSheet;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
@@ -50,7 +50,7 @@ final class SupportLoad implements Requirement {
     @Override
     public Judgement judge(Examination x) {
         Optional<DataSheet> sheet = x.sheet();
-        Optional<Quantity> mass = sheet.flatMap(s -> s.figure(SheetFigure.MASS));
+        Optional<Quantity> mass = sheet.flatMap(s -> s.value(SheetValue.MASS));
         if (mass.isEmpty()) {
             return noMass(x);
         }

@@ -13,7 +13,7 @@ import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.installation.Component;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Accuracy;
@@ -132,7 +132,7 @@ class ReplacementTest {
     @CsvSource({"9 kBtu/h, FAILS", "11.5 kBtu/h, MEETS", "14 kBtu/h, FAILS"})
     void capacityIsHeldAgainstTheLoad(String load, Verdict verdict) {
         CaseFixture fixture = fixture()
-                .sheets(CaseFixture.outdoorSheet().with(SheetFigure.COOLING_CAPACITY, Power.ofWatts(3516.853)))
+                .sheets(CaseFixture.outdoorSheet().with(SheetValue.COOLING_CAPACITY, Power.ofWatts(3516.853)))
                 .read("papers.cooling-load", "system", load);
         assertThat(fixture.judge("papers.cooling-capacity").verdict()).isEqualTo(verdict);
     }

@@ -18,7 +18,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
@@ -44,9 +44,9 @@ class SitingDrawnTest {
                 .unit("outdoor", 4, y, 270, 0.9);
     }
 
-    private static DataSheet sheet(Map<SheetFigure, String> figures) {
+    private static DataSheet sheet(Map<SheetValue, String> figures) {
         DataSheet sheet = CaseFixture.outdoorSheet();
-        for (Map.Entry<SheetFigure, String> figure : figures.entrySet()) {
+        for (Map.Entry<SheetValue, String> figure : figures.entrySet()) {
             Dimension dimension = figure.getKey().dimension();
             sheet = sheet.with(
                     figure.getKey(),
@@ -209,7 +209,7 @@ class SitingDrawnTest {
 
     @Test
     void bracketsBearFourTimesTheMassAndPadsAreNotAsked() {
-        CaseFixture fixture = fixture().sheets(sheet(Map.of(SheetFigure.MASS, "40 kg")));
+        CaseFixture fixture = fixture().sheets(sheet(Map.of(SheetValue.MASS, "40 kg")));
         assertThat(fixture.outdoor("siting.support", "wall bracket")
                         .outdoor("siting.support-capacity", "165 kg")
                         .judge("siting.support-capacity")
@@ -243,7 +243,7 @@ class SitingDrawnTest {
                 plain.clearances(),
                 Map.of(Mounting.WALL_BRACKET, Map.of(Face.BACK, Length.ofMetres(0.4))),
                 plain.neighbours(),
-                plain.figures(),
+                plain.values(),
                 plain.supply(),
                 plain.meteringDevice(),
                 Optional.of(false),
@@ -268,7 +268,7 @@ class SitingDrawnTest {
         assertThat(Isolator.naturalFrequency(0.010)).isCloseTo(4.984, within(0.001));
         assertThat(Isolator.transmissibility(10, 0.010)).isCloseTo(0.3305, within(0.0005));
         CaseFixture fixture = fixture()
-                .sheets(sheet(Map.of(SheetFigure.MASS, "40 kg", SheetFigure.FAN_SPEED, "900 rpm")))
+                .sheets(sheet(Map.of(SheetValue.MASS, "40 kg", SheetValue.FAN_SPEED, "900 rpm")))
                 .outdoor("siting.isolator-count", "4")
                 .outdoor("siting.isolator-least-load", "8 kg")
                 .outdoor("siting.isolator-most-load", "12 kg")
@@ -292,7 +292,7 @@ class SitingDrawnTest {
     @CsvSource({"8 m, 0, MEETS", "3 m, 1, TOO_CLOSE", "1.2 m, 2, FAILS"})
     void soundAtTheBoundaryIsComputedFromTheSheet(String away, String walls, Verdict verdict) {
         CaseFixture fixture = fixture()
-                .sheets(sheet(Map.of(SheetFigure.SOUND_PRESSURE, "56 dB", SheetFigure.SOUND_DISTANCE, "1 m")))
+                .sheets(sheet(Map.of(SheetValue.SOUND_PRESSURE, "56 dB", SheetValue.SOUND_DISTANCE, "1 m")))
                 .outdoor("siting.boundary-distance", away)
                 .outdoor("siting.reflecting-walls", walls);
         assertThat(fixture.judge("siting.sound-at-boundary").verdict()).isEqualTo(verdict);
@@ -301,7 +301,7 @@ class SitingDrawnTest {
     @Test
     void soundMeasuredThereGoesBeforeTheComputed() {
         CaseFixture fixture = fixture()
-                .sheets(sheet(Map.of(SheetFigure.SOUND_PRESSURE, "56 dB", SheetFigure.SOUND_DISTANCE, "1 m")))
+                .sheets(sheet(Map.of(SheetValue.SOUND_PRESSURE, "56 dB", SheetValue.SOUND_DISTANCE, "1 m")))
                 .outdoor("siting.boundary-distance", "1.2 m")
                 .outdoor("siting.reflecting-walls", "2")
                 .outdoor("siting.sound-at-boundary", "44 dB");

@@ -10,10 +10,10 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.quantity.Dimension;
 
 /**
- * The single figures a maker's sheet may give. Those that plates carry too name the plate's point: the sheet then fills
+ * The single values a maker's sheet may give. Those that plates carry too name the plate's point: the sheet then fills
  * what a plate lacks, and the two are held against each other.
  */
-public enum SheetFigure {
+public enum SheetValue {
     CHARGE(PlatePoints.CHARGE),
     MINIMUM_CIRCUIT_AMPACITY(PlatePoints.MINIMUM_CIRCUIT_AMPACITY),
     MAXIMUM_OVERCURRENT_DEVICE(PlatePoints.MAXIMUM_OVERCURRENT_DEVICE),
@@ -52,9 +52,9 @@ public enum SheetFigure {
     LEAST_DRAIN_FALL(Dimension.RATIO, "Least fall of the drain", 0, 1),
     HOLE_DIAMETER(Dimension.LENGTH, "Hole through the wall", 0.01, 1);
 
-    private static final Map<String, SheetFigure> BY_PLATE = Arrays.stream(values())
-            .filter(figure -> figure.plate.isPresent())
-            .collect(Collectors.toMap(figure -> figure.plate.orElseThrow().id(), Function.identity()));
+    private static final Map<String, SheetValue> BY_PLATE = Arrays.stream(values())
+            .filter(value -> value.plate.isPresent())
+            .collect(Collectors.toMap(value -> value.plate.orElseThrow().id(), Function.identity()));
 
     private final Dimension dimension;
     private final String title;
@@ -62,7 +62,7 @@ public enum SheetFigure {
     private final double lowest;
     private final double highest;
 
-    SheetFigure(Point plate) {
+    SheetValue(Point plate) {
         this.dimension = plate.dimension().orElseThrow();
         this.title = plate.title();
         this.plate = Optional.of(plate);
@@ -71,7 +71,7 @@ public enum SheetFigure {
     }
 
     /** @param lowest smallest possible value in SI */
-    SheetFigure(Dimension dimension, String title, double lowest, double highest) {
+    SheetValue(Dimension dimension, String title, double lowest, double highest) {
         this.dimension = dimension;
         this.title = title;
         this.plate = Optional.empty();
@@ -106,11 +106,11 @@ public enum SheetFigure {
         return key.toString();
     }
 
-    public static Optional<SheetFigure> of(String key) {
+    public static Optional<SheetValue> of(String key) {
         return Arrays.stream(values()).filter(f -> f.key().equals(key)).findFirst();
     }
 
-    public static Optional<SheetFigure> of(Point plate) {
+    public static Optional<SheetValue> of(Point plate) {
         return Optional.ofNullable(BY_PLATE.get(plate.id()));
     }
 }

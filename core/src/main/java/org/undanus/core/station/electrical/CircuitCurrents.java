@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.evidence.Point;
-import org.undanus.core.installation.SheetFigure;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Step;
 import org.undanus.core.quantity.Current;
@@ -25,10 +25,10 @@ import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.Setting;
 
 /**
- * The two figures a circuit is judged by, minimum ampacity and maximum overcurrent device: from the plate, else from the
+ * The two currents a circuit is judged by, minimum ampacity and maximum overcurrent device: from the plate, else from the
  * data sheet, else computed from the plate's currents after the practice of NFPA 70, article 440 (parts III and IV).
  */
-final class CircuitFigures {
+final class CircuitCurrents {
     static final Setting LARGEST_MOTOR_FACTOR = new Setting(
             "electrical.largest-motor-factor", Dimension.COUNT, "Factor on the largest motor for minimum ampacity");
     static final Setting DEVICE_FACTOR =
@@ -40,11 +40,11 @@ final class CircuitFigures {
     static final String DEVICE_SIZES = "electrical.device-sizes";
 
     /**
-     * A figure with the step that explains it.
+     * A current that is known, with the step that explains it.
      *
      * @param computed from motor currents, rather than given by plate or sheet
      */
-    record Figure(double ampere, boolean computed, Step step) {
+    record Known(double ampere, boolean computed, Step step) {
         Limit as(Bound bound, Examination x) {
             return new Limit(
                     computed ? x.rules().computed() : x.rules().maker(),
@@ -54,7 +54,7 @@ final class CircuitFigures {
         }
     }
 
-    private CircuitFigures() {}
+    private CircuitCurrents() {}
 
     /** Currents on the plate, A. A unit without a compressor has its fan as the largest motor. */
     private record Loads(double compressor, double fans, double heaters) {
@@ -92,7 +92,7 @@ final class CircuitFigures {
         }
     }
 
-    /** The lines of which either the first or all the others would give the figure. */
+    /** The lines of which either the first or all the others would give the known. */
     static List<Point> missing(Examination x, Point onPlate) {
         List<Point> missing = new ArrayList<>(List.of(onPlate));
         missing.addAll(Loads.missing(x));
@@ -105,11 +105,11 @@ final class CircuitFigures {
     }
 
     /** Empty where neither plate, sheet nor currents give it. */
-    static Optional<Figure> minimumAmpacity(Examination x) {
+    static Optional<Known> minimumAmpacity(Examination x) {
         String name = "Minimum circuit ampacity";
         return plate(x, MINIMUM_CIRCUIT_AMPACITY)
-                .map(ampere -> figure(name, ampere, "read", "Nameplate"))
-                .or(() -> fromSheet(x, name, SheetFigure.MINIMUM_CIRCUIT_AMPACITY))
+                .map(ampere -> known(name, ampere, "read", "Nameplate"))
+                .or(() -> fromSheet(x, name, SheetValue.MINIMUM_CIRCUIT_AMPACITY))
                 .or(() -> Loads.of(x).map(loads -> {
                     double motor = x.rules().number(LARGEST_MOTOR_FACTOR);
                     double heater = x.rules().number(HEATER_FACTOR);
@@ -123,15 +123,15 @@ final class CircuitFigures {
     }
 
     /** Empty where neither plate, sheet nor currents give it. */
-    static Optional<Figure> maximumDevice(Examination x) {
+    static Optional<Known> maximumDevice(Examination x) {
         String name = "Maximum overcurrent device";
         return plate(x, MAXIMUM_OVERCURRENT_DEVICE)
-                .map(ampere -> figure(name, ampere, "read", "Nameplate"))
-                .or(() -> fromSheet(x, name, SheetFigure.MAXIMUM_OVERCURRENT_DEVICE))
+                .map(ampere -> known(name, ampere, "read", "Nameplate"))
+                .or(() -> fromSheet(x, name, SheetValue.MAXIMUM_OVERCURRENT_DEVICE))
                 .or(() -> Loads.of(x).map(loads -> computedDevice(x, name, loads)));
     }
 
-    private static Figure computedDevice(Examination x, String name, Loads loads) {
+    private static Known computedDevice(Examination x, String name, Loads loads) {
         // heaters once: their factor for continuous load belongs to ampacity alone
         double others = loads.total() - loads.largestMotor();
         double factor = x.rules().number(DEVICE_FACTOR);
@@ -160,7 +160,7 @@ final class CircuitFigures {
     }
 
     /** The current the circuit is made for, A: the plate's currents, else the minimum ampacity on the safe side. */
-    static Optional<Figure> designCurrent(Examination x) {
+    static Optional<Known> designCurrent(Examination x) {
         return loadCurrent(x)
                 .map(load -> computed("Design current Ib", load, "compressor + fans + heaters", "IEC 60364-4-43"))
                 .or(() -> minimumAmpacity(x)
@@ -175,18 +175,18 @@ final class CircuitFigures {
         return x.read(point) ? x.number(point) : Optional.empty();
     }
 
-    private static Optional<Figure> fromSheet(Examination x, String name, SheetFigure field) {
-        return x.sheet().flatMap(sheet -> sheet.figure(field)
+    private static Optional<Known> fromSheet(Examination x, String name, SheetValue field) {
+        return x.sheet().flatMap(sheet -> sheet.value(field)
                 .map(current ->
-                        figure(name, current.si(), "the plate lacks it; from the data sheet", sheet.document())));
+                        known(name, current.si(), "the plate lacks it; from the data sheet", sheet.document())));
     }
 
-    private static Figure figure(String name, double ampere, String how, String source) {
-        return new Figure(ampere, false, new Step(name, how, Text.of("{}", Current.ofAmperes(ampere)), source));
+    private static Known known(String name, double ampere, String how, String source) {
+        return new Known(ampere, false, new Step(name, how, Text.of("{}", Current.ofAmperes(ampere)), source));
     }
 
-    private static Figure computed(String name, double ampere, String how, String source) {
-        return new Figure(ampere, true, figure(name, ampere, how, source).step);
+    private static Known computed(String name, double ampere, String how, String source) {
+        return new Known(ampere, true, known(name, ampere, how, source).step);
     }
 
     private static String plain(double number) {
