@@ -1,12 +1,5 @@
 import { onBeforeUnmount, ref, watch, type Ref } from "vue";
-
-/** A sheet is no narrower and no wider than this, in dots. */
-const LEAST = 240;
-const MOST = 2000;
-
-function within(dots: number): number {
-  return Math.min(MOST, Math.max(LEAST, Math.floor(dots)));
-}
+import { within } from "../walk/figures/useDrawings";
 
 /** The room that an element has for a drawing, as long as it is there; the last one after that. */
 export function useRoom(element: Ref<HTMLElement | undefined>) {

@@ -19,7 +19,8 @@ const NARROWEST = 240;
 const WIDEST = 2000;
 const LOWEST = 120;
 
-function within(value: number, least: number): number {
+/** Of a length of a sheet, in dots, what the server lays out. */
+export function within(value: number, least = NARROWEST): number {
   return Math.min(WIDEST, Math.max(least, Math.floor(value)));
 }
 
@@ -34,7 +35,7 @@ export function useDrawings(of: () => Of, stamp: Ref<unknown>, room: Ref<Room | 
         path: { ...of() },
         query: {
           units: units(),
-          width: within(room.value.width, NARROWEST),
+          width: within(room.value.width),
           height: within(room.value.height, LOWEST),
         },
       }),

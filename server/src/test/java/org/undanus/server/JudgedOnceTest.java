@@ -2,6 +2,8 @@ package org.undanus.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -14,6 +16,7 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
 import org.undanus.server.installation.CaseFiles;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What stands is judged once; what changes anything it rests on is judged anew. */
@@ -74,6 +77,29 @@ class JudgedOnceTest {
         lead.post("/api/installations/" + lido + "/visits", Map.of("stage", "FINAL", "visitedOn", "2026-12-01"))
                 .expect(201);
         assertThat(judgements()).isNotSameAs(tool);
+    }
+
+    /** Read again and again without ever being opened in between, as after a start. */
+    @Test
+    void whatIsRememberedIsWhatIsKept() {
+        String id = lead.installation("LH-36");
+        String before = null;
+        for (String typed : List.of("30 in", "31 in", "32 in", "33 in")) {
+            Map<String, Object> reading = new HashMap<>(Client.reading(FRONT, "outdoor-1", typed));
+            if (before != null) {
+                reading.put("basedOn", before);
+            }
+            before = lead.post("/api/installations/" + id + "/readings", reading)
+                    .expect(201)
+                    .json()
+                    .at("/line/reading/id")
+                    .asString();
+        }
+        JsonNode history = lead.get("/api/installations/" + id + "/history?component=outdoor-1&point=" + FRONT)
+                .expect(200)
+                .json();
+        assertThat(history.valueStream().map(reading -> reading.path("typed").asString()))
+                .containsExactly("30 in", "31 in", "32 in", "33 in");
     }
 
     @Test

@@ -10,6 +10,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Value;
@@ -29,7 +30,7 @@ import org.undanus.core.station.Walk;
 public final class CaseFile {
     private final Header header;
     private final Case facts;
-    private final Evidence evidence;
+    private final Known known;
     private final RuleBook rules;
     private final Judge judge;
     /** The lines of each station, as they are first asked for; the same for the same facts. */
@@ -40,14 +41,19 @@ public final class CaseFile {
 
     private Judgements judgements;
 
-    CaseFile(Header header, Case facts, Evidence evidence, RuleBook rules, Judge judge, Optional<Judged> before) {
-        this(header, facts, evidence, rules, judge, before, new ConcurrentHashMap<>());
+    /** What has been read, and in how many rows it is kept: some may be of points that are no longer known. */
+    record Known(int rows, Evidence evidence) {
+        static final Known NOTHING = new Known(0, Evidence.NONE);
+    }
+
+    CaseFile(Header header, Case facts, Known known, RuleBook rules, Judge judge, Optional<Judged> before) {
+        this(header, facts, known, rules, judge, before, new ConcurrentHashMap<>());
     }
 
     private CaseFile(
             Header header,
             Case facts,
-            Evidence evidence,
+            Known known,
             RuleBook rules,
             Judge judge,
             Optional<Judged> before,
@@ -56,7 +62,7 @@ public final class CaseFile {
         this.before = before;
         this.header = header;
         this.facts = facts;
-        this.evidence = evidence;
+        this.known = known;
         this.rules = rules;
         this.judge = judge;
     }
@@ -70,7 +76,11 @@ public final class CaseFile {
     }
 
     public Evidence evidence() {
-        return evidence;
+        return known.evidence;
+    }
+
+    Known known() {
+        return known;
     }
 
     public RuleBook rules() {
@@ -80,7 +90,7 @@ public final class CaseFile {
     /** As it all stands. */
     public synchronized Judgements judgements() {
         if (judgements == null) {
-            Judged judged = judge.judged(facts, evidence, rules, before);
+            Judged judged = judge.judged(facts, evidence(), rules, before);
             before = Optional.of(judged);
             judgements = new Judgements(judged.judgements());
         }
@@ -101,7 +111,8 @@ public final class CaseFile {
     boolean saysTheSameAs(CaseFile other) {
         return rules == other.rules
                 && header.equals(other.header)
-                && evidence.readings().equals(other.evidence.readings())
+                && known.rows == other.known.rows
+                && evidence().readings().equals(other.evidence().readings())
                 && facts.equals(other.facts);
     }
 
@@ -150,21 +161,23 @@ public final class CaseFile {
 
     /** The same installation with other facts: to see what a change would bring. */
     public CaseFile with(Case other) {
-        return new CaseFile(header, other, evidence, rules, judge, judged());
-    }
-
-    public CaseFile with(Case other, Evidence known) {
         return new CaseFile(header, other, known, rules, judge, judged());
     }
 
-    /** The same installation with other evidence. */
-    public CaseFile with(Evidence other) {
-        return new CaseFile(header, facts, other, rules, judge, judged(), lines);
+    public CaseFile with(Case other, Evidence tried) {
+        return new CaseFile(header, other, new Known(known.rows, tried), rules, judge, judged());
+    }
+
+    /** The same installation after another reading. */
+    public CaseFile with(Reading added) {
+        Known more = new Known(known.rows + 1, evidence().with(added));
+        return new CaseFile(header, facts, more, rules, judge, judged(), lines);
     }
 
     /** The model on a unit's plate, as read. */
     public Optional<String> model(Component component) {
-        return evidence.standing(new PointKey(PlatePoints.MODEL.id(), component.id()), Value.Written.class)
+        return evidence()
+                .standing(new PointKey(PlatePoints.MODEL.id(), component.id()), Value.Written.class)
                 .map(Value.Written::text);
     }
 

@@ -114,7 +114,7 @@ public class CaseFiles {
 
     private final Cache<String, CaseFile> judged =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
-    private final Cache<String, Known> read =
+    private final Cache<String, CaseFile.Known> read =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final InstallationMapper mapper;
     private final RuleBooks books;
@@ -160,35 +160,28 @@ public class CaseFiles {
     private CaseFile file(InstallationRow row) {
         String id = row.id();
         List<VisitRow> visits = mapper.visits(id);
-        return file(
-                row,
-                mapper.components(id),
-                mapper.subjects(id),
-                visits,
-                known(id, visits).evidence(),
-                drawings.drawing(id));
-    }
-
-    /** What has been read of an installation, and in how many rows: some may be of points that are no longer known. */
-    private record Known(int rows, Evidence evidence) {
-        private static final Known NOTHING = new Known(0, Evidence.NONE);
+        return file(row, mapper.components(id), mapper.subjects(id), visits, known(id, visits), drawings.drawing(id));
     }
 
     /**
      * Readings are only ever added, so that only those are fetched that came since. What is remembered has been committed: nobody
      * else is shown what is rolled back.
      */
-    private Known known(String id, List<VisitRow> visits) {
-        Known before = Optional.ofNullable(read.getIfPresent(id)).orElse(Known.NOTHING);
+    private CaseFile.Known known(String id, List<VisitRow> visits) {
+        CaseFile.Known before = Optional.ofNullable(read.getIfPresent(id)).orElse(CaseFile.Known.NOTHING);
         List<ReadingRow> later = mapper.readingsAfter(id, before.rows());
         if (later.isEmpty()) {
             return before;
         }
         List<Reading> all = new ArrayList<>(before.evidence().readings());
         all.addAll(readings(id, later, visits));
-        Known now = new Known(before.rows() + later.size(), Evidence.of(all));
+        CaseFile.Known now = new CaseFile.Known(before.rows() + later.size(), Evidence.of(all));
         Commit.after(() -> read.put(id, now));
         return now;
+    }
+
+    private CaseFile.Known whole(String id, List<ReadingRow> rows, List<VisitRow> visits) {
+        return new CaseFile.Known(rows.size(), Evidence.of(readings(id, rows, visits)));
     }
 
     private List<Reading> readings(String id, List<ReadingRow> rows, List<VisitRow> visits) {
@@ -243,8 +236,7 @@ public class CaseFiles {
                         components.get(row.id()),
                         subjects.getOrDefault(row.id(), List.of()),
                         visits.get(row.id()),
-                        Evidence.of(
-                                readings(row.id(), readings.getOrDefault(row.id(), List.of()), visits.get(row.id()))),
+                        whole(row.id(), readings.getOrDefault(row.id(), List.of()), visits.get(row.id())),
                         Optional.ofNullable(plans.get(row.id()))))
                 .toList();
     }
@@ -258,7 +250,7 @@ public class CaseFiles {
             List<ComponentRow> components,
             List<SubjectRow> subjects,
             List<VisitRow> visits,
-            Evidence evidence,
+            CaseFile.Known known,
             Optional<SitePlan> plan) {
         VisitRow visit = visits.get(visits.size() - 1);
         Case facts = new Case(
@@ -293,7 +285,7 @@ public class CaseFiles {
                         .toList(),
                 row.version());
         return remembered(new CaseFile(
-                header, facts, evidence, books.book(row.ruleBook(), row.ruleBookVersion()), judge, Optional.empty()));
+                header, facts, known, books.book(row.ruleBook(), row.ruleBookVersion()), judge, Optional.empty()));
     }
 
     /**
@@ -312,20 +304,12 @@ public class CaseFiles {
         return now;
     }
 
-    /**
-     * Once what was saved stands, this is what the installation is: read and judged already, it need not be again. The installation
-     * is held for one writer.
-     *
-     * @param added how many readings were
-     */
-    public void remember(CaseFile saved, int added) {
+    /** Once what was saved stands, this is what the installation is: read and judged already, it need not be again. */
+    public void remember(CaseFile saved) {
         String id = saved.header().id();
-        Known before = read.getIfPresent(id);
         Commit.after(() -> {
             judged.put(id, saved);
-            if (before != null) {
-                read.put(id, new Known(before.rows() + added, saved.evidence()));
-            }
+            read.put(id, saved.known());
         });
     }
 

@@ -101,9 +101,9 @@ class Readings {
                 before.header().stage(),
                 !person.inspects());
         cases.keep(reading, before.header(), person.name());
-        CaseFile after = before.with(before.evidence().with(reading));
+        CaseFile after = before.with(reading);
         List<Judgement> changed = changed(before, after);
-        cases.remember(after, 1);
+        cases.remember(after);
         return new Outcome(after, line, changed);
     }
 
