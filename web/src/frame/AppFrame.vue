@@ -4,7 +4,6 @@ import { useRouter } from "vue-router";
 import { whenSignedOut } from "../api/client";
 import { useSession } from "../session/useSession";
 import CommandPalette from "./CommandPalette.vue";
-import HoldRail from "./HoldRail.vue";
 import ProgressLine from "./ProgressLine.vue";
 import { KEYS, useKeys } from "./useKeys";
 import { usePlaces } from "./usePlaces";
@@ -116,7 +115,6 @@ function leave() {
     <main>
       <slot />
     </main>
-    <HoldRail />
     <CommandPalette ref="palette" :actions="actions" />
     <el-dialog v-model="keysOpen" title="Keys" width="420px">
       <table class="table">
@@ -136,7 +134,7 @@ function leave() {
 <style scoped>
 .frame {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template-rows: auto minmax(0, 1fr);
   height: 100%;
 }
 
@@ -180,9 +178,7 @@ div.heading {
 }
 
 .counts {
-  overflow: hidden;
-  min-width: 0;
-  text-overflow: ellipsis;
+  flex: none;
   white-space: nowrap;
 }
 
@@ -243,6 +239,21 @@ main {
   overflow: auto;
 }
 
+@media (max-width: 1100px) {
+  .detail,
+  .tools .wide {
+    display: none;
+  }
+
+  div.heading strong {
+    overflow: hidden;
+    flex: 0 1 auto;
+    min-width: 0;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+}
+
 @media (max-width: 760px) {
   header {
     gap: 10px;
@@ -253,11 +264,12 @@ main {
     font-size: 15px;
   }
 
-  .heading strong {
+  div.heading strong {
     display: -webkit-box;
     flex: 1;
     overflow: hidden;
     font-size: 13px;
+    white-space: normal;
     line-height: 1.25;
     -webkit-box-orient: vertical;
     -webkit-line-clamp: 2;
@@ -273,12 +285,6 @@ main {
 
   .tools {
     margin-left: auto;
-  }
-}
-
-@media (max-width: 1100px) {
-  .detail {
-    display: none;
   }
 }
 </style>

@@ -7,7 +7,7 @@ export const KEYS: readonly { key: string; does: string }[] = [
   { key: "e", does: "evidence of the chosen judgement" },
   { key: "w", does: "why: how the judgement follows" },
   { key: "f", does: "raise a correction" },
-  { key: "h", does: "start a hold" },
+  { key: "d", does: "fold the drawing away, or show it" },
   { key: "[", does: "previous station" },
   { key: "]", does: "next station" },
   { key: "z", does: "undo, in a drawing" },

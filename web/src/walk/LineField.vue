@@ -9,6 +9,8 @@ const props = defineProps<{
   busy: boolean;
   unsaved: boolean;
   invalid: boolean;
+  /** What a bare number will be taken in. */
+  unit?: string;
   id: string;
   logAddress: (sha256: string) => string;
 }>();
@@ -88,28 +90,47 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
     <option value="" disabled>choose</option>
     <option v-for="option in options" :key="option">{{ option }}</option>
   </select>
-  <input
-    v-else
-    :id="id"
-    ref="field"
-    v-model="typed"
-    :aria-label="line.title"
-    class="field mono"
-    :class="{ unsaved }"
-    :placeholder="hint"
-    :aria-invalid="invalid"
-    autocomplete="off"
-    autocapitalize="off"
-    spellcheck="false"
-    enterkeyhint="next"
-    @input="emit('typing')"
-    @keydown.enter.prevent="emit('commit')"
-  />
+  <span v-else class="typed">
+    <input
+      :id="id"
+      ref="field"
+      v-model="typed"
+      :aria-label="line.title"
+      class="field mono"
+      :class="{ unsaved }"
+      :placeholder="unit ? '' : hint"
+      :aria-invalid="invalid"
+      :aria-description="unit && `A bare number is taken in ${unit}`"
+      autocomplete="off"
+      autocapitalize="off"
+      spellcheck="false"
+      enterkeyhint="next"
+      @input="emit('typing')"
+      @keydown.enter.prevent="emit('commit')"
+    />
+    <span v-if="unit" class="unit mono" aria-hidden="true">{{ unit }}</span>
+  </span>
 </template>
 
 <style scoped>
 .field {
   font-size: 15px;
+}
+
+.typed {
+  display: block;
+  position: relative;
+}
+
+.unit {
+  position: absolute;
+  top: 0;
+  right: 10px;
+  bottom: 0;
+  display: flex;
+  align-items: center;
+  color: var(--quiet);
+  pointer-events: none;
 }
 
 .unsaved {

@@ -4,6 +4,8 @@ import { ProblemError } from "../api/client";
 import { useSession } from "../session/useSession";
 import LineRow from "./LineRow.vue";
 import { judgement } from "./judgement.fixture";
+import { reactive } from "vue";
+import type { Using } from "./useUsing";
 import type { Judgement, Line } from "./useWalk";
 
 const line: Line = {
@@ -15,6 +17,7 @@ const line: Line = {
   caution: "",
   kind: "QUANTITY",
   options: [],
+  units: ["in", "cm", "ft"],
   example: "40.5 in",
   optional: false,
   due: true,
@@ -33,13 +36,19 @@ const known = {
   at: "2026-09-01T10:00:00Z",
 };
 
-function row(save: () => Promise<void>, over: Partial<Line> = {}, judgements: Judgement[] = []) {
+function row(
+  save: () => Promise<void>,
+  over: Partial<Line> = {},
+  judgements: Judgement[] = [],
+  using: Using = { grade: "WITNESSED", instruments: {}, units: {} },
+) {
   const understand = vi.fn().mockResolvedValue({ us: "3' 0\"", si: "914 mm", plausible: true, choices: [] });
   const wrapper = mount(LineRow, {
     props: {
       line: { ...line, ...over },
       judgements,
       instruments: [],
+      using,
       understand,
       save,
       log,
@@ -284,4 +293,66 @@ test("the row itself says what its reading comes to, with the bar beside it; an 
   expect(read.get(".said").text()).toContain("Fails, 10 A over the maker's 40 A");
   expect(read.find(".spark").exists()).toBe(true);
   expect(row(vi.fn(), {}, judgements).wrapper.find(".said").exists()).toBe(false);
+});
+
+test("a bare number is asked its unit, one letter answers, and the unit holds for the next", async () => {
+  const save = vi
+    .fn()
+    .mockRejectedValueOnce(
+      new ProblemError({ status: 422, detail: "The unit is missing.", choices: ["7 in", "7 cm", "7 ft"] }),
+    )
+    .mockResolvedValue(undefined);
+  const using = reactive<Using>({ grade: "WITNESSED", instruments: {}, units: {} });
+  const { wrapper, understand } = row(save, {}, [], using);
+  document.body.append(wrapper.element);
+  await wrapper.find("input").setValue("7");
+  await wrapper.find("input").trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  const choices = wrapper.findAll(".meant button");
+  expect(choices.map((each) => each.text())).toEqual(["7 in", "7 cm", "7 ft"]);
+  expect(document.activeElement).toBe(choices[0]?.element);
+
+  await choices[0]?.trigger("keydown", { key: "c" });
+  await flushPromises();
+  expect(save.mock.calls[1]?.[1]).toMatchObject({ typed: "7 cm" });
+  expect(using.units).toEqual({ tape: ["cm"] });
+
+  understand.mockResolvedValue({ full: "12 cm", plausible: true, choices: [] });
+  await wrapper.find("input").setValue("12");
+  expect(wrapper.find(".unit").text()).toBe("cm");
+  await wrapper.find("input").trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  expect(understand.mock.calls.at(-1)?.slice(1)).toEqual(["12", undefined, ["cm"]]);
+  expect(save.mock.calls.at(-1)?.[1]).toMatchObject({ typed: "12 cm" });
+  wrapper.unmount();
+});
+
+test("a unit that the line does not know is not held against it", async () => {
+  const using = { grade: "WITNESSED" as const, instruments: {}, units: { tape: ["kg"] } };
+  const { wrapper } = row(vi.fn(), {}, [], using);
+  await wrapper.find("input").setValue("12");
+  expect(wrapper.find(".unit").exists()).toBe(false);
+});
+
+test("what the station is read with goes with the reading; the row shows its own only where it differs", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const using = { grade: "STATED" as const, instruments: { tape: "t2" }, units: {} };
+  const reading = { ...known, id: "r", typed: "9 in", said: "9 in" };
+  const { wrapper } = row(save, { reading }, [], using);
+  expect(wrapper.find(".otherwise").text()).toBe("witnessed");
+  await wrapper.find("input").setValue("8 in");
+  expect(wrapper.find(".otherwise").exists()).toBe(false);
+  await wrapper.find("input").trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  expect(save.mock.calls[0]?.[1]).toMatchObject({ typed: "8 in", grade: "STATED", instrument: "t2" });
+});
+
+test("the row says its own judgement first; another's stands there by its name", () => {
+  const reading = { ...known, id: "r", typed: "9 in", said: "9 in" };
+  const own = { ...judgement, brief: "Meets, plenty", verdict: "MEETS" as const, line };
+  const other = { ...judgement, key: "x", title: "Device fits", brief: "Fails, 10 A over", line: undefined };
+  const says = (judgements: Judgement[]) =>
+    row(vi.fn(), { reading }, judgements).wrapper.find(".brief").text();
+  expect(says([other, own])).toBe("Meets, plenty");
+  expect(says([other])).toBe("Fails, 10 A over (Device fits)");
 });

@@ -9,13 +9,20 @@ import type { Judgement, Line, Tool } from "./useWalk";
 import LineField from "./LineField.vue";
 import MarginSpark from "./MarginSpark.vue";
 import { useReading } from "./useReading";
+import type { Using } from "./useUsing";
 import VerdictMark from "./VerdictMark.vue";
 
 const props = defineProps<{
   line: Line;
   judgements: Judgement[];
   instruments: Tool[];
-  understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
+  using: Using;
+  understand: (
+    line: Line,
+    typed: string,
+    instrument: string | undefined,
+    held: string[],
+  ) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
   log: (line: Line, file: File) => Promise<string>;
   logAddress: (sha256: string) => string;
@@ -30,6 +37,9 @@ const {
   typed,
   grade,
   instrument,
+  otherGrade,
+  otherTool,
+  unit,
   problem,
   ask,
   meant,
@@ -46,6 +56,8 @@ const {
   typing,
   commit,
   choose,
+  mean,
+  byLetter,
   choosing,
   regrade,
   offer,
@@ -54,7 +66,8 @@ const {
   judgements: () => props.judgements,
   instruments: () => props.instruments,
   inspects: () => inspects.value,
-  understand: (line, words, tool) => props.understand(line, words, tool),
+  using: () => props.using,
+  understand: (line, words, tool, held) => props.understand(line, words, tool, held),
   save: (line, reading) => props.save(line, reading),
   log: (line, file) => props.log(line, file),
   done: () => emit("done"),
@@ -64,6 +77,16 @@ const fieldId = computed(() => `field-${props.line.point}-${props.line.component
 const buttons = computed(() => form.value?.buttons ?? false);
 const form = ref<InstanceType<typeof LineField>>();
 watch(form, (now) => (field.value = now), { flush: "sync" });
+
+/** What it was read with, where that is not what the station is read with. */
+const readWith = computed(() =>
+  [
+    otherGrade.value && gradeWord(grade.value),
+    otherTool.value && fitting.value.find((tool) => tool.id === instrument.value)?.title,
+  ]
+    .filter(Boolean)
+    .join(", "),
+);
 
 /** On a crew's screen a line that the inspection office has read is no field until the crew says otherwise. */
 const otherwise = ref(false);
@@ -102,6 +125,7 @@ defineExpose({ focus: () => field.value?.focus() });
         :busy="busy"
         :unsaved="changed && !!typed"
         :invalid="!!problem"
+        :unit="unit"
         :log-address="logAddress"
         @typing="typing"
         @commit="commit()"
@@ -110,16 +134,55 @@ defineExpose({ focus: () => field.value?.focus() });
       />
     </div>
     <div class="understood">
-      <span class="mono value"
-        >{{ understood }} <span v-if="uncertainty" class="quiet">{{ uncertainty }}</span></span
+      <span v-if="understood || (readWith && !changed)" class="mono value"
+        >{{ understood }}<span v-if="uncertainty" class="quiet">&ensp;{{ uncertainty }}</span
+        ><span v-if="readWith && !changed" class="quiet otherwise">&ensp;{{ readWith }}</span></span
       >
-      <span v-if="worst && line.reading" class="said" :title="worst.title">
-        <VerdictMark :verdict="worst.verdict" :size="13" />
-        <span class="brief">{{ worst.brief }}</span>
-        <MarginSpark v-if="worst.bar" :bar="worst.bar" :verdict="worst.verdict" />
+      <span v-if="worst && line.reading && !changed" class="said" :title="worst.judgement.title">
+        <VerdictMark :verdict="worst.judgement.verdict" :size="13" />
+        <span class="brief">{{ worst.said }}</span>
+        <MarginSpark
+          v-if="worst.judgement.bar"
+          :bar="worst.judgement.bar"
+          :verdict="worst.judgement.verdict"
+        />
       </span>
     </div>
+    <div class="more">
+      <button
+        v-if="line.earlier"
+        type="button"
+        class="earlier"
+        :title="`${line.earlier} earlier`"
+        :aria-label="`${line.earlier} earlier readings of ${line.title}`"
+        @click="emit('history')"
+      >
+        +{{ line.earlier }}
+      </button>
+    </div>
+    <div
+      v-if="problem || meant.length"
+      :ref="(el) => (answer = el as HTMLElement)"
+      class="problem"
+      role="alert"
+    >
+      <span v-if="problem" class="error">{{ problem }}</span>
+      <span v-else class="quiet">Which one is meant?</span>
+      <span v-if="meant.length" class="meant" @keydown="byLetter">
+        <button v-for="choice in meant" :key="choice" type="button" class="button mono" @click="mean(choice)">
+          {{ choice }}
+        </button>
+      </span>
+      <button v-if="ask" type="button" class="button" @click="commit(true)">Save as it is</button>
+      <template v-if="theirs">
+        <button type="button" class="button" @click="commit(false, theirs.id)">
+          Save mine{{ line.kind === "CURVE" ? "" : `, ${typed}` }}
+        </button>
+        <button type="button" class="button" @click="emit('history')">Take theirs, {{ theirs.said }}</button>
+      </template>
+    </div>
     <div v-if="!closed" class="how-known">
+      <span class="quiet small-text">This line with</span>
       <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
         <option
           v-for="g in words.grades"
@@ -142,38 +205,6 @@ defineExpose({ focus: () => field.value?.focus() });
           {{ i.title }}{{ i.lapsed ? ", out of calibration" : "" }}
         </option>
       </select>
-      <span v-else class="quiet small-text">{{ line.instrumentKind.replace("-", " ") }}</span>
-    </div>
-    <div class="more">
-      <button
-        v-if="line.earlier"
-        type="button"
-        class="earlier"
-        :title="`${line.earlier} earlier`"
-        :aria-label="`${line.earlier} earlier readings of ${line.title}`"
-        @click="emit('history')"
-      >
-        +{{ line.earlier }}
-      </button>
-    </div>
-    <div
-      v-if="problem || meant.length"
-      :ref="(el) => (answer = el as HTMLElement)"
-      class="problem"
-      role="alert"
-    >
-      <span v-if="problem" class="error">{{ problem }}</span>
-      <span v-else class="quiet">Which one is meant?</span>
-      <button v-for="choice in meant" :key="choice" type="button" class="button mono" @click="choose(choice)">
-        {{ choice }}
-      </button>
-      <button v-if="ask" type="button" class="button" @click="commit(true)">Save as it is</button>
-      <template v-if="theirs">
-        <button type="button" class="button" @click="commit(false, theirs.id)">
-          Save mine{{ line.kind === "CURVE" ? "" : `, ${typed}` }}
-        </button>
-        <button type="button" class="button" @click="emit('history')">Take theirs, {{ theirs.said }}</button>
-      </template>
     </div>
     <p v-if="line.beside" class="beside">
       {{ line.beside.byCrew ? "The crew says" : "Also said" }}
@@ -200,10 +231,10 @@ defineExpose({ focus: () => field.value?.focus() });
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: minmax(110px, 1fr) minmax(146px, 0.95fr) minmax(180px, 1.4fr) 108px 22px;
+  grid-template-columns: minmax(120px, 1fr) minmax(150px, 0.9fr) minmax(200px, 1.6fr) 22px;
   gap: 0 10px;
   align-items: center;
-  padding: 2px 0;
+  padding: 1px 0;
   border-bottom: 1px solid var(--hair);
 }
 
@@ -257,7 +288,7 @@ defineExpose({ focus: () => field.value?.focus() });
   align-items: center;
 }
 
-/* in full where it is asked for; two lines of it do for a glance */
+/* in full where it is asked for; a glance has two lines for what was read and what it comes to */
 .brief {
   display: -webkit-box;
   flex: 1;
@@ -266,18 +297,46 @@ defineExpose({ focus: () => field.value?.focus() });
   -webkit-line-clamp: 2;
 }
 
+.value {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.value + .said .brief {
+  -webkit-line-clamp: 1;
+}
+
 .line:focus-within .brief {
   -webkit-line-clamp: none;
 }
 
+.otherwise {
+  font-family: var(--text);
+}
+
 .how-known {
-  display: grid;
+  display: none;
+  grid-column: 1 / -1;
+  gap: 4px 10px;
+  align-items: center;
+}
+
+.line:focus-within .how-known {
+  display: flex;
+  flex-wrap: wrap;
+}
+
+.meant {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
 }
 
 .small {
-  width: 100%;
-  min-height: 24px;
-  padding: 0;
+  max-width: 100%;
+  min-height: 32px;
+  padding: 0 4px;
   border: 0;
   background: none;
   color: var(--ink);
@@ -289,7 +348,6 @@ defineExpose({ focus: () => field.value?.focus() });
 }
 
 .small-text {
-  padding-left: 4px;
   font-size: 12px;
 }
 
@@ -364,7 +422,7 @@ defineExpose({ focus: () => field.value?.focus() });
 
 @media (max-width: 760px) {
   .line {
-    grid-template-columns: minmax(0, 1fr) 112px 24px;
+    grid-template-columns: minmax(0, 1fr) 24px;
     gap: 2px 8px;
     padding: 6px 0;
   }

@@ -13,6 +13,7 @@ function line(point: string, over: Partial<Line> = {}): Line {
     caution: "",
     kind: "QUANTITY",
     options: [],
+    units: ["in", "cm", "ft"],
     example: "40.5 in, 3' 4\" or 1.03 m",
     optional: false,
     due: true,
@@ -40,6 +41,7 @@ function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined)) {
     props: {
       lines,
       instruments: [{ id: "tape-2", title: "Tape 2", kind: "tape", lapsed: false }],
+      using: { grade: "WITNESSED", instruments: {}, units: {} },
       judgementsOf: () => [],
       understand: vi.fn().mockResolvedValue({ plausible: true }),
       save,

@@ -3,13 +3,20 @@ import { computed, nextTick, ref } from "vue";
 import type { Schemas } from "../api/client";
 import type { Photo } from "../photos/usePhotos";
 import LineRow from "./LineRow.vue";
+import type { Using } from "./useUsing";
 import { lineKey, type Judgement, type Line, type Tool } from "./useWalk";
 
 const props = defineProps<{
   lines: Line[];
   instruments: Tool[];
   judgementsOf: (line: Line) => Judgement[];
-  understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
+  using: Using;
+  understand: (
+    line: Line,
+    typed: string,
+    instrument: string | undefined,
+    held: string[],
+  ) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
   log: (line: Line, file: File) => Promise<string>;
   logAddress: (sha256: string) => string;
@@ -44,12 +51,28 @@ const groups = computed(() => {
 const unfolded = ref(new Set<string>());
 
 function spare(line: Line): boolean {
-  return line.optional && !line.reading;
+  return (line.optional || !!line.pointless) && !line.reading;
 }
 
 function folded(group: { title: string; lines: Line[] }): number {
   const count = group.lines.filter(spare).length;
-  return count > FEW && !unfolded.value.has(group.title) ? count : 0;
+  const pointless = group.lines.some((line) => line.pointless);
+  return (count > FEW || pointless) && !unfolded.value.has(group.title) ? count : 0;
+}
+
+/** What is folded, and why: in words, the answers that leave nothing to read first. */
+function foldedWords(group: { title: string; lines: Line[] }): string {
+  const pointless = group.lines.filter((line) => line.pointless && !line.reading);
+  const rest = folded(group) - pointless.length;
+  const answers = [...new Set(pointless.map((line) => line.pointless))].join(", ");
+  return [
+    pointless.length &&
+      `${pointless.length} ${pointless.length === 1 ? "line does" : "lines do"} not apply (${answers})`,
+    rest &&
+      `${rest} more ${rest === 1 ? "line" : "lines"}, read only where ${rest === 1 ? "it applies" : "they apply"}`,
+  ]
+    .filter(Boolean)
+    .join("; ");
 }
 
 function shown(group: { title: string; lines: Line[] }): Line[] {
@@ -93,7 +116,8 @@ async function nextOpen() {
   const from = index();
   const after = [...props.lines.slice(from + 1), ...props.lines.slice(0, from + 1)];
   await go(
-    after.find((line) => !line.reading && !line.optional && line.due) ?? after.find((line) => !line.reading),
+    after.find((line) => !line.reading && !spare(line) && line.due) ??
+      after.find((line) => !line.reading && !line.pointless),
   );
 }
 
@@ -110,10 +134,6 @@ defineExpose({ nextOpen, previous, goTo });
 
 <template>
   <div class="lines">
-    <div class="heads" aria-hidden="true">
-      <span>Line</span><span>Reading</span><span>What it says</span><span>Grade, instrument</span
-      ><span></span>
-    </div>
     <section v-for="group in groups" :key="group.title" :aria-label="group.title || 'System'">
       <h3 v-if="group.title">{{ group.title }}</h3>
       <LineRow
@@ -123,6 +143,7 @@ defineExpose({ nextOpen, previous, goTo });
         :line="line"
         :judgements="judgementsOf(line)"
         :instruments="instruments"
+        :using="using"
         :understand="understand"
         :save="save"
         :log="log"
@@ -134,31 +155,17 @@ defineExpose({ nextOpen, previous, goTo });
         @history="emit('history', line)"
       />
       <button v-if="folded(group)" type="button" class="unfold" @click="unfold(group.title)">
-        {{ folded(group) }} more lines, read only where they apply
+        {{ foldedWords(group) }}
       </button>
     </section>
   </div>
 </template>
 
 <style scoped>
-.heads {
-  display: grid;
-  grid-template-columns: minmax(110px, 1fr) minmax(146px, 0.95fr) minmax(180px, 1.4fr) 108px 22px;
-  gap: 10px;
-  position: sticky;
-  z-index: 3;
-  top: 0;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--ink);
-  background: var(--ground);
-  font-size: 12px;
-  color: var(--quiet);
-}
-
 h3 {
   position: sticky;
   z-index: 2;
-  top: 25px;
+  top: 0;
   padding: 5px 0 3px;
   background: var(--ground);
   font-size: 13px;
@@ -176,15 +183,5 @@ h3 {
   text-align: left;
   text-decoration: underline;
   cursor: pointer;
-}
-
-@media (max-width: 760px) {
-  .heads {
-    display: none;
-  }
-
-  h3 {
-    top: 0;
-  }
 }
 </style>

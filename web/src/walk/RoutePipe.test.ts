@@ -11,6 +11,7 @@ function station(key: string, over: Partial<Schemas["RouteStation"]>): Schemas["
     built: true,
     read: 0,
     lines: 4,
+    undecided: 0,
     worst: "NOT_SHOWN",
     counts: {},
     ...over,

@@ -15,6 +15,9 @@ import JudgementLedger from "./JudgementLedger.vue";
 import LineTable from "./LineTable.vue";
 import RoutePipe from "./RoutePipe.vue";
 import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
+import ReadingWith from "./ReadingWith.vue";
+import SeveralAtOnce from "./SeveralAtOnce.vue";
+import { useUsing } from "./useUsing";
 import { countsInWords, sumOfCounts } from "../words/words";
 import VisitDialog from "./VisitDialog.vue";
 import WhyDrawer from "./WhyDrawer.vue";
@@ -50,9 +53,14 @@ const chosenJudgement = computed(
   () => judgements.value.find((j) => j.key === chosen.value) ?? judgements.value[0],
 );
 const built = computed(() => route.value.filter((s) => s.built));
+const using = computed(() => useUsing(`${props.id} ${props.stationKey}`));
 const required = computed(
-  () => station.value?.lines.filter((line) => !line.optional && (line.due || line.reading)) ?? [],
+  () =>
+    station.value?.lines.filter((line) => !line.optional && !line.pointless && (line.due || line.reading)) ??
+    [],
 );
+/** Of the whole visit. */
+const undecided = computed(() => route.value.reduce((sum, each) => sum + each.undecided, 0));
 const read = computed(() => required.value.filter((line) => line.reading).length);
 
 watchEffect(() => {
@@ -80,9 +88,20 @@ onBeforeUnmount(() => {
   ofPage.value = [];
 });
 
+const figureFolded = ref(localStorage.getItem("figure-folded") === "yes");
+function foldFigure() {
+  figureFolded.value = !figureFolded.value;
+  localStorage.setItem("figure-folded", figureFolded.value ? "yes" : "no");
+}
+
 /** What is looked at: its elements are lit in the figure. */
 const focused = ref("");
 const lit = computed(() => [chosen.value, focused.value].filter(Boolean));
+
+/** The unit or part whose line is in hand. */
+const inHand = computed(
+  () => station.value?.lines.find((each) => lineKey(each) === focused.value)?.component,
+);
 
 /** What was judged last stands on top, then what the line in hand is judged to. */
 const inSight = computed(() => {
@@ -182,7 +201,7 @@ useKeys({
   w: () => why(),
   e: () => evidence(),
   f: () => correct(),
-  h: () => notice.hint("None of these stations has a hold to start."),
+  d: foldFigure,
   "[": () => step(-1),
   "]": () => step(1),
 });
@@ -202,9 +221,11 @@ useKeys({
           <div>
             <h1>{{ station.question }}</h1>
             <p class="quiet">
-              {{ station.title }}: {{ read }} of {{ required.length }} lines read<template
-                v-if="station.next.length"
-                >, {{ station.next.length }} can still change something</template
+              {{ read }} of {{ required.length }} lines read<template v-if="undecided"
+                >. {{ station.next.length }} can change something<template
+                  v-if="undecided > station.next.length"
+                  >, {{ undecided }} in the visit</template
+                ></template
               >.
             </p>
           </div>
@@ -231,12 +252,13 @@ useKeys({
             <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
           </div>
         </div>
-        <div class="figure" tabindex="0" role="group" aria-label="Figure of the station">
+        <div v-if="!figureFolded" class="figure" tabindex="0" role="group" aria-label="Figure of the station">
           <StationFigure
             :installation="id"
             :station="stationKey"
             :stamp="judgements"
             :lit="lit"
+            :follow="focused"
             :beside="photographed"
             @open="opened"
           >
@@ -249,12 +271,30 @@ useKeys({
             </template>
           </StationFigure>
         </div>
+        <div class="at-once">
+          <ReadingWith :using="using" :lines="station.lines" :instruments="walk.instruments.value" />
+          <SeveralAtOnce
+            :station="`${id} ${station.key}`"
+            :hear="(text) => walk.hear(text, inHand, using)"
+            :keep="(placed, reading) => walk.keep(placed, reading, inspects ? using.grade : 'RECORDED')"
+          />
+          <button
+            type="button"
+            class="button fold"
+            title="Fold the drawing (d)"
+            :aria-pressed="figureFolded"
+            @click="foldFigure()"
+          >
+            Drawing
+          </button>
+        </div>
         <LineTable
           ref="table"
           class="table-of-lines"
           :lines="station.lines"
           :instruments="walk.instruments.value"
           :judgements-of="walk.judgementsOf"
+          :using="using"
           :understand="walk.understand"
           :save="walk.save"
           :log="walk.log"
@@ -298,7 +338,7 @@ useKeys({
   display: flex;
   flex-direction: column;
   min-height: 0;
-  padding: 10px 16px 0;
+  padding: 6px 16px 0;
 }
 
 .head {
@@ -314,16 +354,35 @@ useKeys({
   gap: 8px;
 }
 
+.buttons .button {
+  padding: 0 10px;
+}
+
 .figure {
   --bounded: yes;
 
   flex: none;
-  height: 252px;
-  margin: 8px 0 6px;
+  height: 204px;
+  margin-top: 6px;
   border: 1px solid var(--hair);
   border-radius: 4px;
   background: var(--paper);
   overflow: auto;
+}
+
+.at-once {
+  display: flex;
+  gap: 8px;
+  position: relative;
+  margin: 5px 0 0;
+}
+
+.at-once :deep(.button) {
+  min-height: 44px;
+}
+
+.fold[aria-pressed="false"] {
+  background: var(--lake-soft);
 }
 
 .table-of-lines {
@@ -387,7 +446,8 @@ useKeys({
     height: auto;
   }
 
-  .head {
+  .head,
+  .at-once {
     flex-wrap: wrap;
   }
 

@@ -3,6 +3,7 @@ import { ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import type { Grade, Judgement, Line, Tool } from "./useWalk";
 import { pressing } from "../words/words";
+import { heldUnits, hold, type Using } from "./useUsing";
 
 /** What a row needs to take a reading. */
 export interface Row {
@@ -10,7 +11,14 @@ export interface Row {
   judgements: () => Judgement[];
   instruments: () => Tool[];
   inspects: () => boolean;
-  understand: (line: Line, typed: string, instrument?: string) => Promise<Schemas["Echo"]>;
+  /** With what is read at this station. */
+  using: () => Using;
+  understand: (
+    line: Line,
+    typed: string,
+    instrument: string | undefined,
+    held: string[],
+  ) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
   /** Keeps a logger's file and says what a reading of it says. */
   log: (line: Line, file: File) => Promise<string>;
@@ -19,12 +27,24 @@ export interface Row {
 }
 
 const PAUSE_MS = 250;
+/** A number with nothing beside it. */
+const BARE = /^[\d\s.,/½¼¾+−-]*$/;
 
 /** A reading being typed: what it is understood as, saved once however often it is tried, and what is said of it. */
-export function useReading({ line, judgements, instruments, inspects, understand, save, log, done }: Row) {
+export function useReading({
+  line,
+  judgements,
+  instruments,
+  inspects,
+  using,
+  understand,
+  save,
+  log,
+  done,
+}: Row) {
   const typed = ref("");
-  const grade = ref<Grade>("WITNESSED");
-  const instrument = ref("");
+  /** What this line is read with where it is not what the station is. */
+  const own = ref<{ grade?: Grade; instrument?: string }>({});
   const echo = ref<Schemas["Echo"]>();
   const problem = ref("");
   const ask = ref(false);
@@ -39,7 +59,7 @@ export function useReading({ line, judgements, instruments, inspects, understand
   /** Kept while a save is tried again, so that the server keeps one reading however often it hears of it. */
   let attempt: { id: string; typed: string } | undefined;
 
-  const usual = () => (line().kind === "CURVE" ? "LOGGED" : "WITNESSED");
+  const usual = (): Grade => (line().kind === "CURVE" ? "LOGGED" : using().grade);
 
   // by its id: the same reading loaded anew must not wipe what is being typed over it
   watch(
@@ -47,8 +67,7 @@ export function useReading({ line, judgements, instruments, inspects, understand
     () => {
       const reading = line().reading;
       typed.value = reading?.typed ?? "";
-      grade.value = inspects() ? (reading?.grade ?? usual()) : "RECORDED";
-      instrument.value = reading?.instrument ?? "";
+      own.value = {};
       echo.value = undefined;
       problem.value = "";
       ask.value = false;
@@ -62,9 +81,43 @@ export function useReading({ line, judgements, instruments, inspects, understand
   const fitting = computed(() => instruments().filter((i) => i.kind === line().instrumentKind));
   const options = computed(() => (line().kind === "YES_NO" ? ["yes", "no"] : line().options));
   const changed = computed(() => typed.value.trim() !== (line().reading?.typed ?? ""));
-  const worst = computed(() =>
-    [...judgements()].sort((a, b) => pressing(a.verdict) - pressing(b.verdict)).at(0),
+  const grade = computed<Grade>({
+    get() {
+      if (!inspects()) {
+        return "RECORDED";
+      }
+      return own.value.grade ?? (changed.value ? undefined : line().reading?.grade) ?? usual();
+    },
+    set: (chosen) => (own.value = { ...own.value, grade: chosen }),
+  });
+  const instrument = computed<string>({
+    get() {
+      const stands = changed.value ? undefined : (line().reading?.instrument ?? (line().reading && ""));
+      return own.value.instrument ?? stands ?? using().instruments[line().instrumentKind] ?? "";
+    },
+    set: (chosen) => (own.value = { ...own.value, instrument: chosen }),
+  });
+  /** Where it stands out from what the station is read with. */
+  const otherGrade = computed(() => !!line().reading && grade.value !== (inspects() ? usual() : "RECORDED"));
+  const otherTool = computed(
+    () => !!line().reading && instrument.value !== (using().instruments[line().instrumentKind] ?? ""),
   );
+  /** The unit a bare number will be taken in. */
+  const unit = computed(() =>
+    BARE.test(typed.value)
+      ? heldUnits(using(), line()).find((each) => line().units.includes(each))
+      : undefined,
+  );
+  /** Judged on this line first of all; else what looks at it too, by its name. */
+  const worst = computed(() => {
+    const first = judgements().filter(
+      (each) => each.line?.point === line().point && each.line.component === line().component,
+    );
+    const most = [...(first.length ? first : judgements())]
+      .sort((a, b) => pressing(a.verdict) - pressing(b.verdict))
+      .at(0);
+    return most && { judgement: most, said: first.length ? most.brief : `${most.brief} (${most.title})` };
+  });
   const understood = computed(() => {
     const shown = changed.value ? echo.value : line().reading;
     return shown
@@ -72,6 +125,16 @@ export function useReading({ line, judgements, instruments, inspects, understand
       : "";
   });
   const uncertainty = computed(() => (changed.value ? echo.value?.uncertainty : line().reading?.uncertainty));
+  function heardAs(asked: string) {
+    return understand(line(), asked, instrument.value || undefined, heldUnits(using(), line()));
+  }
+
+  /** What was typed, with the unit it lacks where one is held. */
+  async function full(): Promise<string> {
+    const asked = typed.value.trim();
+    return unit.value ? ((await heardAs(asked)).full ?? asked) : asked;
+  }
+
   let timer: ReturnType<typeof setTimeout> | undefined;
   function typing() {
     problem.value = "";
@@ -83,7 +146,7 @@ export function useReading({ line, judgements, instruments, inspects, understand
       const asked = typed.value;
       timer = setTimeout(async () => {
         try {
-          const heard = await understand(line(), asked, instrument.value || undefined);
+          const heard = await heardAs(asked);
           if (asked === typed.value) {
             echo.value = heard;
             meant.value = heard.choices;
@@ -129,7 +192,7 @@ export function useReading({ line, judgements, instruments, inspects, understand
         id: fresh(),
         point: line().point,
         component: line().component,
-        typed: typed.value.trim(),
+        typed: await full(),
         instrument: instrument.value || undefined,
         grade: grade.value,
         basedOn,
@@ -143,6 +206,7 @@ export function useReading({ line, judgements, instruments, inspects, understand
       theirs.value = known?.status === 409 ? (known.theirs as Schemas["ReadingView"] | undefined) : undefined;
       problem.value = sentence(thrown);
       field.value?.focus();
+      void nextTick(() => meant.value.length && answer.value?.querySelector("button")?.focus());
       // what is said of it stands below the field, perhaps out of sight
       void nextTick(() => answer.value?.scrollIntoView?.({ block: "nearest" }));
     } finally {
@@ -153,6 +217,31 @@ export function useReading({ line, judgements, instruments, inspects, understand
   function choose(option: string) {
     typed.value = option;
     void commit();
+  }
+
+  /** What was meant by a number without its unit; the unit then holds for the instrument. */
+  function mean(choice: string) {
+    const bare = typed.value.trim();
+    const said = choice.startsWith(bare) ? choice.slice(bare.length).trim() : "";
+    if (line().units.includes(said)) {
+      hold(using(), line(), said);
+    }
+    choose(choice);
+  }
+
+  /** The letter a unit begins with is as good as a tap on it. */
+  function byLetter(event: KeyboardEvent) {
+    const of = meant.value.filter((choice) =>
+      choice
+        .replace(/^[\d\s.,/½¼¾+−-]+/, "")
+        .toLowerCase()
+        .startsWith(event.key.toLowerCase()),
+    );
+    if (event.key.length === 1 && of.length === 1 && of[0]) {
+      event.preventDefault();
+      event.stopPropagation();
+      mean(of[0]);
+    }
   }
 
   /** A logger's file: kept first, then read by its digest. */
@@ -186,6 +275,9 @@ export function useReading({ line, judgements, instruments, inspects, understand
     typed,
     grade,
     instrument,
+    otherGrade,
+    otherTool,
+    unit,
     problem,
     ask,
     meant,
@@ -202,6 +294,8 @@ export function useReading({ line, judgements, instruments, inspects, understand
     typing,
     commit,
     choose,
+    mean,
+    byLetter,
     choosing,
     regrade,
     offer,

@@ -37,6 +37,7 @@ function line(point: string): Line {
     caution: "",
     kind: "QUANTITY",
     options: [],
+    units: ["in", "cm", "ft"],
     example: "",
     optional: false,
     due: true,

@@ -4,6 +4,7 @@ import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { useUnits } from "../frame/useUnits";
 import { pressing } from "../words/words";
+import { unitsByKind, type Using } from "./useUsing";
 
 export type Line = Schemas["LineView"];
 export type Judgement = Schemas["JudgementView"];
@@ -131,13 +132,49 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     }
   }
 
-  function understand(line: Line, typed: string, instrument?: string) {
+  function understand(line: Line, typed: string, instrument: string | undefined, held: string[]) {
     return api.post(at("/api/installations/{id}/understand", inUnits()), {
       point: line.point,
       component: line.component,
       typed,
       instrument,
+      held,
     });
+  }
+
+  /** Where each reading of a spoken or typed run would go; nothing is kept. */
+  function hear(text: string, component: string | undefined, using: Using) {
+    const kinds = [...new Set((station.value?.lines ?? []).map((line) => line.instrumentKind))];
+    return api.post(
+      at("/api/installations/{id}/stations/{station}/hear", {
+        path: { id: id.value, station: stationKey.value },
+        query: { units: units() },
+      }),
+      {
+        text,
+        component,
+        held: unitsByKind(using, kinds),
+        instruments: Object.fromEntries(Object.entries(using.instruments).filter(([, tool]) => tool)),
+        grade: using.grade,
+      },
+    );
+  }
+
+  /** Keeps one of a run, as if it had been typed on its line. */
+  async function keep(placed: Schemas["PlacedView"], reading: string, grade: Grade) {
+    const line = station.value?.lines.find((each) => lineKey(each) === lineKey(placed));
+    if (line) {
+      await save(line, {
+        id: reading,
+        point: placed.point,
+        component: placed.component,
+        typed: placed.typed,
+        instrument: placed.instrument,
+        grade,
+        basedOn: placed.basedOn,
+        confirmed: false,
+      });
+    }
   }
 
   /** Keeps a logger's file for a line; what a reading of it says is its digest. */
@@ -195,6 +232,8 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     judgementsOf,
     save,
     understand,
+    hear,
+    keep,
     log,
     logAddress,
     history,

@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/stations/{station}/hear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["hear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/site-plan/trial": {
         parameters: {
             query?: never;
@@ -997,8 +1013,10 @@ export interface components {
             component: string;
             typed: string;
             instrument?: string;
+            held?: string[];
         };
         Echo: {
+            full?: string;
             us?: string;
             si?: string;
             uncertainty?: string;
@@ -1020,6 +1038,135 @@ export interface components {
             kind: "SYSTEM" | "UNIT" | "LINE_SET" | "JOINT" | "DRAIN_RUN" | "CIRCUIT" | "DUCT_SYSTEM" | "VENT" | "ZONE";
             title: string;
             joins: string[];
+        };
+        Said: {
+            text: string;
+            component?: string;
+            held?: {
+                [key: string]: string[];
+            };
+            instruments?: {
+                [key: string]: string;
+            };
+            /** @enum {string} */
+            grade: "WITNESSED" | "LOGGED" | "RECORDED" | "STATED";
+        };
+        BarView: {
+            /** Format: double */
+            permittedFrom: number;
+            /** Format: double */
+            permittedTo: number;
+            ticks: components["schemas"]["TickView"][];
+            /** Format: double */
+            needle: number;
+            /** Format: double */
+            whiskerFrom: number;
+            /** Format: double */
+            whiskerTo: number;
+            reading: string;
+        };
+        EvidenceView: {
+            point: string;
+            component: string;
+            line: string;
+            reading?: string;
+            grade?: string;
+            by?: string;
+        };
+        JudgementView: {
+            key: string;
+            requirement: string;
+            title: string;
+            component: string;
+            subject: string;
+            station: string;
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            severity: string;
+            brief: string;
+            because: string;
+            remedy?: string;
+            bar?: components["schemas"]["BarView"];
+            limits: components["schemas"]["LimitView"][];
+            probability?: string;
+            derivation: components["schemas"]["StepView"][];
+            evidence: components["schemas"]["EvidenceView"][];
+            line?: components["schemas"]["LineKey"];
+            sources: string[];
+            cautions: string[];
+            school?: string;
+            otherSchools: components["schemas"]["SchoolView"][];
+        };
+        LeftView: {
+            words: string;
+            why: string;
+        };
+        LimitView: {
+            authority: string;
+            note: string;
+            bound: string;
+            value: string;
+            source: string;
+            binds: boolean;
+            givesWay?: string;
+        };
+        LineKey: {
+            point: string;
+            component: string;
+        };
+        PlacedView: {
+            point: string;
+            component: string;
+            subject: string;
+            title: string;
+            typed: string;
+            instrument?: string;
+            reading: components["schemas"]["ReadingView"];
+            before?: string;
+            basedOn?: string;
+            judgement?: components["schemas"]["JudgementView"];
+        };
+        ReadingView: {
+            id: string;
+            typed: string;
+            said: string;
+            us?: string;
+            si?: string;
+            uncertainty?: string;
+            setAside?: string;
+            instrument?: string;
+            /** @enum {string} */
+            grade: "WITNESSED" | "LOGGED" | "RECORDED" | "STATED";
+            by: string;
+            /** Format: date-time */
+            at: string;
+            byCrew: boolean;
+        };
+        SchoolView: {
+            title: string;
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            because: string;
+            bar?: components["schemas"]["BarView"];
+        };
+        SpokenView: {
+            placed: components["schemas"]["PlacedView"][];
+            left: components["schemas"]["LeftView"][];
+        };
+        StepView: {
+            name: string;
+            how: string;
+            value: string;
+            source: string;
+        };
+        TickView: {
+            /** Format: double */
+            position: number;
+            label: string;
+            binds: boolean;
+            defers: boolean;
+            /** Format: int32 */
+            row: number;
         };
         CureView: {
             sentence: string;
@@ -1113,60 +1260,6 @@ export interface components {
             basedOn?: string;
             confirmed: boolean;
         };
-        BarView: {
-            /** Format: double */
-            permittedFrom: number;
-            /** Format: double */
-            permittedTo: number;
-            ticks: components["schemas"]["TickView"][];
-            /** Format: double */
-            needle: number;
-            /** Format: double */
-            whiskerFrom: number;
-            /** Format: double */
-            whiskerTo: number;
-            reading: string;
-        };
-        EvidenceView: {
-            point: string;
-            component: string;
-            line: string;
-            reading?: string;
-            grade?: string;
-            by?: string;
-        };
-        JudgementView: {
-            key: string;
-            requirement: string;
-            title: string;
-            component: string;
-            subject: string;
-            station: string;
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            severity: string;
-            brief: string;
-            because: string;
-            remedy?: string;
-            bar?: components["schemas"]["BarView"];
-            limits: components["schemas"]["LimitView"][];
-            probability?: string;
-            derivation: components["schemas"]["StepView"][];
-            evidence: components["schemas"]["EvidenceView"][];
-            sources: string[];
-            cautions: string[];
-            school?: string;
-            otherSchools: components["schemas"]["SchoolView"][];
-        };
-        LimitView: {
-            authority: string;
-            note: string;
-            bound: string;
-            value: string;
-            source: string;
-            binds: boolean;
-            givesWay?: string;
-        };
         LineView: {
             point: string;
             component: string;
@@ -1178,10 +1271,12 @@ export interface components {
             kind: "QUANTITY" | "CHOICE" | "YES_NO" | "TEXT" | "MONTH" | "CURVE";
             options: string[];
             example: string;
+            units: string[];
             optional: boolean;
             due: boolean;
             dueAt: string;
             hidden: boolean;
+            pointless?: string;
             instrumentKind: string;
             goodEnough?: string;
             reading?: components["schemas"]["ReadingView"];
@@ -1195,22 +1290,6 @@ export interface components {
             title: string;
             reason: string;
         };
-        ReadingView: {
-            id: string;
-            typed: string;
-            said: string;
-            us?: string;
-            si?: string;
-            uncertainty?: string;
-            setAside?: string;
-            instrument?: string;
-            /** @enum {string} */
-            grade: "WITNESSED" | "LOGGED" | "RECORDED" | "STATED";
-            by: string;
-            /** Format: date-time */
-            at: string;
-            byCrew: boolean;
-        };
         RouteStation: {
             key: string;
             /** Format: int32 */
@@ -1221,6 +1300,8 @@ export interface components {
             read: number;
             /** Format: int32 */
             lines: number;
+            /** Format: int32 */
+            undecided: number;
             /** @enum {string} */
             worst: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
             counts: {
@@ -1232,28 +1313,6 @@ export interface components {
             changed: components["schemas"]["JudgementView"][];
             next: components["schemas"]["NextLine"][];
             route: components["schemas"]["RouteStation"][];
-        };
-        SchoolView: {
-            title: string;
-            /** @enum {string} */
-            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            because: string;
-            bar?: components["schemas"]["BarView"];
-        };
-        StepView: {
-            name: string;
-            how: string;
-            value: string;
-            source: string;
-        };
-        TickView: {
-            /** Format: double */
-            position: number;
-            label: string;
-            binds: boolean;
-            defers: boolean;
-            /** Format: int32 */
-            row: number;
         };
         Photo: {
             id: string;
@@ -2529,6 +2588,44 @@ export interface operations {
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
             507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    hear: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+                station: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Said"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpokenView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     trial: {

@@ -12,6 +12,8 @@ const props = defineProps<{
   /** Changes when what is drawn may have. */
   stamp: unknown;
   lit: string[];
+  /** The line in hand: the drawing that shows it comes forward. */
+  follow?: string;
   /** What the slot can hold. */
   beside?: { component: string; title: string }[];
 }>();
@@ -42,6 +44,17 @@ const shown = computed(() =>
 const drawing = computed(() => drawings.value?.[Number(shown.value)]);
 
 watch([() => props.installation, () => props.station], () => (at.value = ""));
+
+watch(
+  () => props.follow,
+  (line) => {
+    const shows = (each?: Schemas["FigureView"]) => each?.pieces.some((piece) => piece.line === line);
+    const first = drawings.value?.findIndex(shows) ?? -1;
+    if (line && first >= 0 && !shows(drawing.value)) {
+      at.value = `${first}`;
+    }
+  },
+);
 
 function measure() {
   const element = box.value;

@@ -159,6 +159,7 @@ class WalkTest {
                 .expect(200)
                 .json();
         assertThat(echo.path("problem").asString()).contains("unit is missing");
+        assertThat(echo.path("choices").valueStream().map(JsonNode::asString)).containsExactly("6 in", "6 cm", "6 ft");
         assertThat(echo.has("si")).isFalse();
     }
 
@@ -305,5 +306,90 @@ class WalkTest {
                         .expect(200)
                         .json())
                 .isEmpty();
+    }
+
+    @Test
+    void aUnitHeldForTheInstrumentCompletesABareNumber() {
+        Map<String, Object> question =
+                Map.of("point", "siting.indoor-height", "component", "indoor-1", "typed", "80", "held", List.of("in"));
+        JsonNode echo = client.post("/api/installations/" + almshouse + "/understand", question)
+                .expect(200)
+                .json();
+        assertThat(echo.path("full").asString()).isEqualTo("80 in");
+        assertThat(echo.path("si").asString()).isEqualTo("2032 mm");
+    }
+
+    private Client.Answer hear(Client who, String text) {
+        return who.post(
+                "/api/installations/" + almshouse + "/stations/siting/hear?units=US",
+                Map.of(
+                        "text",
+                        text,
+                        "component",
+                        "outdoor-1",
+                        "held",
+                        Map.of("tape", List.of("in")),
+                        "instruments",
+                        Map.of("tape", "tape-2"),
+                        "grade",
+                        "WITNESSED"));
+    }
+
+    @Test
+    void aRunOfReadingsIsJudgedLineByLineAndNothingIsKept() {
+        JsonNode heard = hear(client, "back 7, left 12 cm, no salt air, above clear")
+                .expect(200)
+                .json();
+
+        assertThat(texts(heard.path("placed"), "typed")).containsExactly("7 in", "12 cm", "no");
+        JsonNode back = heard.path("placed").get(0);
+        assertThat(back.path("title").asString()).isEqualTo("Clearance, back");
+        assertThat(back.path("instrument").asString()).isEqualTo("tape-2");
+        assertThat(back.at("/judgement/requirement").asString()).isEqualTo("siting.outdoor-clearance-back");
+        assertThat(back.at("/judgement/brief").asString()).startsWith("Fails, ");
+        assertThat(texts(heard.path("left"), "words")).containsExactly("above clear");
+        assertThat(client.standing(almshouse, "siting.outdoor-clearance-back", "outdoor-1"))
+                .isEmpty();
+    }
+
+    @Test
+    void aRunIsRefusedWhereItIsTooLongAndForAnotherCrew() {
+        hear(client, "back 7 in, ".repeat(300)).expect(400);
+        hear(SERVER.signedIn("nettlebank"), "back 7 in").expect(404);
+    }
+
+    @Test
+    void aLineMadePointlessSaysWhyAndIsNotCounted() {
+        String outdoor = "outdoor-1";
+        client.save(almshouse, "electrical.disconnect-present", outdoor, "no").expect(201);
+        String route = "/api/installations/" + almshouse + "/route";
+        JsonNode electrical = client.get("/api/installations/" + almshouse + "/stations/electrical")
+                .expect(200)
+                .json();
+        JsonNode rating = StreamSupport.stream(electrical.path("lines").spliterator(), false)
+                .filter(line -> line.path("point").asString().equals("electrical.disconnect-rating")
+                        && line.path("component").asString().equals(outdoor))
+                .findFirst()
+                .orElseThrow();
+        assertThat(rating.path("pointless").asString()).isEqualTo("Disconnect fitted: no");
+        assertThat(electrical
+                        .path("next")
+                        .valueStream()
+                        .map(each -> each.path("point").asString()
+                                + each.path("component").asString()))
+                .doesNotContain("electrical.disconnect-rating" + outdoor);
+        JsonNode before = at(client.get(route).expect(200).json(), "electrical");
+
+        client.save(almshouse, "electrical.disconnect-present", outdoor, "yes").expect(201);
+        JsonNode after = at(client.get(route).expect(200).json(), "electrical");
+        assertThat(after.path("lines").asInt()).isEqualTo(before.path("lines").asInt() + 4);
+        assertThat(after.path("undecided").asInt()).isPositive();
+    }
+
+    private static JsonNode at(JsonNode route, String station) {
+        return StreamSupport.stream(route.spliterator(), false)
+                .filter(each -> each.path("key").asString().equals(station))
+                .findFirst()
+                .orElseThrow();
     }
 }

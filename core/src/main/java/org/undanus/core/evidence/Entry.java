@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.Month;
 import java.time.YearMonth;
 import java.time.temporal.IsoFields;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -69,6 +70,17 @@ public final class Entry {
             case MONTH -> new Understood(period(typed), "", true);
             case CURVE -> curve(point, traces.find(typed.strip()));
         };
+    }
+
+    /**
+     * What was typed with the unit it lacks, where one that was said before suits.
+     *
+     * @param held symbols of units said before of the same instrument, the last one first
+     */
+    public static Optional<String> completed(Point point, String typed, List<String> held) {
+        return point.kind() == Point.Kind.QUANTITY
+                ? FieldNotation.completed(typed, point.dimension().orElseThrow(), point::plausible, held)
+                : Optional.empty();
     }
 
     private static Understood curve(Point point, Optional<Trace> found) {

@@ -58,6 +58,18 @@ public final class Evidence {
         return latest(key).map(Reading::value).filter(form::isInstance).map(form::cast);
     }
 
+    /** The answer that makes a point of a unit or part pointless, where one does. */
+    public Optional<Reading> pointless(Point point, String component) {
+        return point.condition().flatMap(condition -> {
+            Point on = condition.on();
+            PointKey key = new PointKey(on.id(), on.scope().ofSystem() ? PointKey.SYSTEM : component);
+            return pointless(on, component).or(() -> latest(key).filter(reading -> reading.value()
+                    .answer()
+                    .filter(answer -> !condition.answers().contains(answer))
+                    .isPresent()));
+        });
+    }
+
     public List<Reading> readings() {
         return readings;
     }

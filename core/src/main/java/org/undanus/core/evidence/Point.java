@@ -23,6 +23,17 @@ public final class Point {
         CURVE
     }
 
+    /**
+     * What has to be answered elsewhere for a point to mean anything.
+     *
+     * @param answers the options, or yes or no, with which it does
+     */
+    public record Condition(Point on, List<String> answers) {
+        public Condition {
+            answers = List.copyOf(answers);
+        }
+    }
+
     private final String id;
     private final Kind kind;
     private final Scope scope;
@@ -38,6 +49,8 @@ public final class Point {
     private boolean optional;
     private Stage due = Stage.FINAL;
     private boolean hidden;
+    private Optional<Condition> condition = Optional.empty();
+    private List<String> aliases = List.of();
 
     private Point(String id, Kind kind, Scope scope, String title, String how) {
         this.id = id;
@@ -58,6 +71,8 @@ public final class Point {
         other.optional = optional;
         other.due = due;
         other.hidden = hidden;
+        other.condition = condition;
+        other.aliases = aliases;
         change.accept(other);
         return other;
     }
@@ -132,6 +147,16 @@ public final class Point {
         });
     }
 
+    /** The same, asked only where another of the same unit or of the system has been answered so. */
+    public Point onlyWhere(Point on, String... answers) {
+        return changed(point -> point.condition = Optional.of(new Condition(on, List.of(answers))));
+    }
+
+    /** The same, by other words that people say for it. */
+    public Point called(String... words) {
+        return changed(point -> point.aliases = List.of(words));
+    }
+
     /** Stable name, {@code station.point}. */
     public String id() {
         return id;
@@ -198,6 +223,16 @@ public final class Point {
     /** Whether it is out of sight once walls and covers are closed. */
     public boolean hidden() {
         return hidden;
+    }
+
+    /** Empty where it is always asked. */
+    public Optional<Condition> condition() {
+        return condition;
+    }
+
+    /** What people say for it besides its title. */
+    public List<String> aliases() {
+        return aliases;
     }
 
     @Override

@@ -18,6 +18,11 @@ public sealed interface Value {
         return Optional.empty();
     }
 
+    /** What was chosen, or yes or no; empty for what is no answer to a question. */
+    default Optional<String> answer() {
+        return Optional.empty();
+    }
+
     /**
      * @param standardUncertainty in SI, from the instrument and the digits written
      * @param resolution the step of the last digit written, in SI
@@ -33,9 +38,19 @@ public sealed interface Value {
         }
     }
 
-    record Chosen(String option) implements Value {}
+    record Chosen(String option) implements Value {
+        @Override
+        public Optional<String> answer() {
+            return Optional.of(option);
+        }
+    }
 
-    record Affirmed(boolean yes) implements Value {}
+    record Affirmed(boolean yes) implements Value {
+        @Override
+        public Optional<String> answer() {
+            return Optional.of(yes ? "yes" : "no");
+        }
+    }
 
     record Written(String text) implements Value {}
 

@@ -104,10 +104,12 @@ public record Comparison(
 
     /** Whether what is held against the limits is one reading as it was taken, with its uncertainty. */
     boolean isOf(Value value) {
-        return value instanceof Value.Measured read
-                && read.standardUncertainty() > 0
-                && read.quantity().dimension() == dimension
-                && read.uncertain().equals(measured);
+        return value instanceof Value.Measured read && read.standardUncertainty() > 0 && holds(read);
+    }
+
+    /** Whether it is this reading, as read, that is compared. */
+    boolean holds(Value.Measured read) {
+        return read.quantity().dimension() == dimension && read.uncertain().equals(measured);
     }
 
     public Verdict verdict() {

@@ -2,7 +2,9 @@ package org.undanus.core.judgement;
 
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Value;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.SchoolTopic;
 
@@ -49,6 +51,24 @@ public record Judgement(
         return held.map(room -> Text.of("{}, {}", verdict.title(), room))
                 .orElseGet(() ->
                         verdict.open() ? Text.of("{}: {}", verdict.title(), because) : Text.of("{}", verdict.title()));
+    }
+
+    /**
+     * The line it is about first of all: the one whose reading was compared, else its namesake, else the
+     * first that was looked at.
+     */
+    public Optional<PointKey> line(Evidence read) {
+        return evidence.stream()
+                .filter(key -> comparison
+                        .filter(made -> read.standing(key, Value.Measured.class)
+                                .filter(made::holds)
+                                .isPresent())
+                        .isPresent())
+                .findFirst()
+                .or(() -> evidence.stream()
+                        .filter(key -> key.point().equals(about.id()))
+                        .findFirst())
+                .or(() -> evidence.stream().findFirst());
     }
 
     Judgement withOtherSchools(List<Judgement> others) {

@@ -1,5 +1,6 @@
 package org.undanus.core.quantity;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 
@@ -72,6 +73,33 @@ public enum Dimension {
             case RATIO -> Optional.of("%");
             case COUNT -> Optional.of("");
             default -> Optional.empty();
+        };
+    }
+
+    /** Symbols of the units people mostly write it in, to be offered where the unit was left out. */
+    public List<String> usualUnits() {
+        return switch (this) {
+            case LENGTH -> List.of("in", "cm", "ft", "mm", "m");
+            case CONDUCTOR_AREA -> List.of("AWG", "mm²");
+            case MASS -> List.of("lb", "kg", "oz", "g");
+            case DURATION -> List.of("min", "s", "h");
+            case GAUGE_PRESSURE -> List.of("psig", "barg", "kPag");
+            case ABSOLUTE_PRESSURE -> List.of("micron", "Pa", "mbar");
+            case PRESSURE_DIFFERENCE -> List.of("inwc", "Pa", "kPa");
+            case TEMPERATURE -> List.of("°F", "°C");
+            case TEMPERATURE_DIFFERENCE -> List.of("F°", "K");
+            case POWER -> List.of("kBtu/h", "kW", "t");
+            case CURRENT -> List.of("A", "mA");
+            case VOLTAGE -> List.of("V");
+            case RESISTANCE -> List.of("ohm");
+            case VOLUME_FLOW -> List.of("cfm", "m³/h", "L/s");
+            case RATIO -> List.of("%", "mm/m", "in/ft");
+            case AREA -> List.of("ft²", "m²");
+            case SOUND_LEVEL -> List.of("dB");
+            case FREQUENCY -> List.of("rpm", "Hz");
+            case TORQUE -> List.of("N·m", "ft·lb", "in·lb");
+            case LINEAR_DENSITY -> List.of("oz/ft", "g/m");
+            case COUNT -> List.of();
         };
     }
 

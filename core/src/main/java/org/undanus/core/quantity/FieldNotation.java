@@ -46,6 +46,7 @@ public final class FieldNotation {
     private static final int THICKEST_GAUGE = -3;
     private static final int THINNEST_GAUGE = 40;
     private static final double MOST_APART = 0.05;
+    private static final int UNITS_OFFERED = 3;
 
     /** Which unit may follow which in one amount: the smaller part of {@code 2 lb 6 oz}. */
     private static final Map<String, List<String>> SMALLER = Map.of(
@@ -113,6 +114,26 @@ public final class FieldNotation {
                     e.choices().stream()
                             .filter(choice -> readable(choice, dimension, usual))
                             .toList());
+        }
+    }
+
+    /**
+     * What was typed with the unit it lacks: the first of those held that its number may be in; empty where it lacks none, or
+     * none of them suits.
+     *
+     * @param held symbols of units said before of the same instrument, the last one first
+     */
+    public static Optional<String> completed(
+            String typed, Dimension dimension, DoublePredicate usual, List<String> held) {
+        try {
+            parse(typed, dimension, usual);
+            return Optional.empty();
+        } catch (FieldNotationException e) {
+            return held.stream()
+                    .filter(dimension.usualUnits()::contains)
+                    .map(unit -> typed.strip() + " " + unit)
+                    .filter(full -> readable(full, dimension, usual))
+                    .findFirst();
         }
     }
 
@@ -398,7 +419,29 @@ public final class FieldNotation {
                 .bareUnit()
                 .filter(any -> larger == null)
                 .map(symbol -> FieldUnit.of(dimension, symbol))
-                .orElseThrow(() -> refused("The unit is missing. Write " + dimension.example() + ".", position));
+                .orElseThrow(() -> larger == null
+                        ? new FieldNotationException(
+                                "The unit is missing. Write " + dimension.example() + ".",
+                                folded.origin(position),
+                                withUsualUnits(number))
+                        : refused("The unit is missing. Write " + dimension.example() + ".", position));
+    }
+
+    /** A number without its unit, in each of the usual ones; in those that give something usual, where any does. */
+    private List<String> withUsualUnits(WrittenNumber number) {
+        List<String> all = dimension.usualUnits().stream()
+                .map(unit -> number.written() + " " + unit)
+                .toList();
+        List<String> likely = all.stream().filter(this::isUsual).toList();
+        return (likely.isEmpty() ? all : likely).stream().limit(UNITS_OFFERED).toList();
+    }
+
+    private boolean isUsual(String written) {
+        try {
+            return usual.test(single(written, dimension, usual).value.si());
+        } catch (FieldNotationException e) {
+            return false;
+        }
     }
 
     private FieldNotationException refused(String message, int at) {

@@ -49,4 +49,21 @@ class BriefTest {
                         "electrical.disconnect-rating"))
                 .isEqualTo("Does not apply");
     }
+
+    @Test
+    void aJudgementIsAboutTheLineThatWasComparedElseItsNamesakeElseTheFirst() {
+        CaseFixture fixture = front("1.2 m")
+                .outdoor("siting.pad-sound", "no")
+                .outdoor("plate.minimum-circuit-ampacity", "12 A")
+                .outdoor("plate.maximum-overcurrent-device", "20 A")
+                .outdoor("electrical.device-rating", "25 A");
+
+        assertThat(line(fixture, "siting.outdoor-clearance-front")).isEqualTo("siting.outdoor-clearance-front");
+        assertThat(line(fixture, "siting.pad-sound")).isEqualTo("siting.pad-sound");
+        assertThat(line(fixture, "electrical.overcurrent-device")).isEqualTo("electrical.device-rating");
+    }
+
+    private static String line(CaseFixture fixture, String requirement) {
+        return fixture.judge(requirement).line(fixture.evidence()).orElseThrow().point();
+    }
 }

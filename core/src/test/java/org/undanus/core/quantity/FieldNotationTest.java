@@ -9,6 +9,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class FieldNotationTest {
@@ -161,5 +162,50 @@ class FieldNotationTest {
                 .isInstanceOfSatisfying(FieldNotationException.class, e -> assertThat(e.position())
                         .isEqualTo(4))
                 .hasMessageContaining("character 5");
+    }
+
+    @ParameterizedTest(name = "a bare {0} for {1} is offered as {2}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "7|LENGTH|7 in, 7 cm, 7 ft",
+                "14 1/2|LENGTH|14 1/2 in, 14 1/2 cm, 14 1/2 ft",
+                "75|TEMPERATURE|75 °F, 75 °C",
+                "8|CONDUCTOR_AREA|8 AWG, 8 mm²",
+            })
+    void aBareNumberIsOfferedInTheUsualUnits(String typed, Dimension dimension, String offered) {
+        assertThatThrownBy(() -> FieldNotation.parse(typed, dimension))
+                .isInstanceOfSatisfying(FieldNotationException.class, e -> assertThat(String.join(", ", e.choices()))
+                        .isEqualTo(offered));
+    }
+
+    @Test
+    void ofTheUsualUnitsThoseComeFirstInWhichTheNumberIsUsual() {
+        assertThatThrownBy(() -> FieldNotation.parse("300", Dimension.LENGTH, si -> si >= 0.1 && si <= 5))
+                .isInstanceOfSatisfying(FieldNotationException.class, e -> assertThat(e.choices())
+                        .containsExactly("300 cm", "300 mm"));
+    }
+
+    @Test
+    void aUnitThatIsHeldCompletesABareNumberAndNothingElse() {
+        List<String> held = List.of("kg", "cm", "in");
+        assertThat(FieldNotation.completed("12", Dimension.LENGTH, any -> true, held))
+                .contains("12 cm");
+        assertThat(FieldNotation.completed("12 ft", Dimension.LENGTH, any -> true, held))
+                .isEmpty();
+        assertThat(FieldNotation.completed("twelve", Dimension.LENGTH, any -> true, held))
+                .isEmpty();
+        assertThat(FieldNotation.completed("12 A", Dimension.LENGTH, any -> true, held))
+                .isEmpty();
+        assertThat(FieldNotation.completed("12", Dimension.LENGTH, any -> true, List.of()))
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Dimension.class)
+    void everyUnitThatIsOfferedIsKnown(Dimension dimension) {
+        assertThat(dimension.usualUnits()).allSatisfy(unit -> assertThat(
+                        FieldNotation.parse("1 " + unit, dimension).unit())
+                .isEqualTo(unit));
     }
 }

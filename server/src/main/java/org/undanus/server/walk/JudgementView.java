@@ -21,6 +21,7 @@ import org.undanus.core.station.Walk;
  * A judgement printed in a reader's units.
  *
  * @param brief verdict, margin and whose limit in a few words
+ * @param line the line it is about first of all
  */
 public record JudgementView(
         String key,
@@ -39,10 +40,13 @@ public record JudgementView(
         Optional<String> probability,
         List<StepView> derivation,
         List<EvidenceView> evidence,
+        Optional<LineKey> line,
         List<String> sources,
         List<String> cautions,
         Optional<String> school,
         List<SchoolView> otherSchools) {
+
+    public record LineKey(String point, String component) {}
 
     /** The layout of a margin bar, positions from 0 to 1. */
     public record BarView(
@@ -108,6 +112,7 @@ public record JudgementView(
                 judgement.evidence().stream()
                         .map(key -> evidence(key, evidence))
                         .toList(),
+                judgement.line(evidence).map(key -> new LineKey(key.point(), key.component())),
                 judgement.about().sources(),
                 judgement.about().cautions(),
                 judgement.school().map(SchoolTopic.School::title),

@@ -88,7 +88,22 @@ class Readings {
             throw new AskFirstException("\"" + typed.typed().strip() + "\" is far from what is usual for "
                     + line.point().title().toLowerCase(Locale.ROOT) + ". Save it as it is?");
         }
-        Reading reading = new Reading(
+        Reading reading = reading(before, typed, understood, person);
+        cases.keep(reading, before.header(), person.name());
+        CaseFile after = before.with(reading);
+        List<Judgement> changed = changed(before, after);
+        cases.remember(after);
+        return new Outcome(after, line, changed);
+    }
+
+    /** The installation as it would be after a reading that is not kept. */
+    CaseFile tried(CaseFile file, Typed typed, Person person) {
+        Point point = line(file, typed.key()).point();
+        return file.with(reading(file, typed, understand(point, typed.typed(), typed.instrument(), file), person));
+    }
+
+    private static Reading reading(CaseFile file, Typed typed, Entry.Understood understood, Person person) {
+        return new Reading(
                 typed.id(),
                 typed.key(),
                 typed.typed().strip(),
@@ -98,13 +113,8 @@ class Readings {
                 typed.grade(),
                 person.name(),
                 Instant.now().truncatedTo(ChronoUnit.MILLIS),
-                before.header().stage(),
+                file.header().stage(),
                 !person.inspects());
-        cases.keep(reading, before.header(), person.name());
-        CaseFile after = before.with(reading);
-        List<Judgement> changed = changed(before, after);
-        cases.remember(after);
-        return new Outcome(after, line, changed);
     }
 
     /** What a text would be taken as, without keeping it. */

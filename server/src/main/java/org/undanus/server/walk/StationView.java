@@ -46,7 +46,11 @@ record StationView(
     /** @param reason what reading it decides */
     record NextLine(String point, String component, String title, String reason) {}
 
-    /** A station on the route. */
+    /**
+     * A station on the route.
+     *
+     * @param undecided how many of its lines can still change something
+     */
     record RouteStation(
             String key,
             int number,
@@ -54,13 +58,16 @@ record StationView(
             boolean built,
             int read,
             int lines,
+            int undecided,
             Verdict worst,
             Map<Verdict, Long> counts) {}
 
     /**
      * @param group the unit the line belongs to, empty for the system
      * @param due whether it has to be read by the present visit, which is first at {@code dueAt}
+     * @param units symbols of those it is mostly read in
      * @param hidden whether it is out of sight once covers are closed
+     * @param pointless the answer on another line that makes this one pointless
      * @param goodEnough which instrument of the toolcase would settle a line that is too close to call
      * @param beside a later reading that does not take the place of this one: what the crew says, or a weaker source
      * @param earlier how many readings this one supersedes
@@ -75,10 +82,12 @@ record StationView(
             Point.Kind kind,
             List<String> options,
             String example,
+            List<String> units,
             boolean optional,
             boolean due,
             String dueAt,
             boolean hidden,
+            Optional<String> pointless,
             String instrumentKind,
             Optional<String> goodEnough,
             Optional<ReadingView> reading,
@@ -108,7 +117,7 @@ record StationView(
         return Arrays.stream(Station.values())
                 .map(station -> {
                     List<CaseFile.Line> lines = file.lines(station).stream()
-                            .filter(line -> !line.point().optional())
+                            .filter(line -> !line.point().optional() && !pointless(line, file))
                             .toList();
                     StationSummary summary = StationSummary.of(file.judgements().of(station));
                     int read = (int) lines.stream()
@@ -121,6 +130,7 @@ record StationView(
                             Walk.plan(station).isPresent(),
                             read,
                             lines.size(),
+                            next(file, station).size(),
                             summary.worst(),
                             summary.counts());
                 })
@@ -145,7 +155,9 @@ record StationView(
 
     static List<NextLine> next(CaseFile file, Station station) {
         Map<PointKey, CaseFile.Line> lines = new LinkedHashMap<>();
-        file.lines(station).forEach(line -> lines.put(line.key(), line));
+        file.lines(station).stream()
+                .filter(line -> !pointless(line, file))
+                .forEach(line -> lines.put(line.key(), line));
         return WhatNext.of(
                         file.judgements().of(station),
                         lines.values().stream()
@@ -166,6 +178,21 @@ record StationView(
                 && file.facts().stage().reached(line.point().due());
     }
 
+    /** Open, and an answer on another line leaves nothing to read on it. */
+    private static boolean pointless(CaseFile.Line line, CaseFile file) {
+        return file.evidence().latest(line.key()).isEmpty()
+                && file.evidence()
+                        .pointless(line.point(), line.key().component())
+                        .isPresent();
+    }
+
+    private static Optional<String> becausePointless(CaseFile.Line line, CaseFile file) {
+        return file.evidence()
+                .pointless(line.point(), line.key().component())
+                .filter(reading -> pointless(line, file))
+                .map(reading -> Walk.point(reading.key().point()).orElseThrow().title() + ": " + reading.said());
+    }
+
     static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units) {
         Point point = line.point();
         Evidence evidence = file.evidence();
@@ -179,10 +206,12 @@ record StationView(
                 point.kind(),
                 point.options(),
                 point.dimension().map(Dimension::example).orElse(""),
+                point.dimension().map(Dimension::usualUnits).orElse(List.of()),
                 point.optional(),
                 file.facts().stage().reached(point.due()),
                 point.due().title(),
                 point.hidden(),
+                becausePointless(line, file),
                 point.instrument().key(),
                 goodEnough(line, file),
                 evidence.latest(line.key()).map(reading -> reading(reading, units)),

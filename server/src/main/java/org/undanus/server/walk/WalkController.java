@@ -55,17 +55,21 @@ class WalkController {
             List<StationView.NextLine> next,
             List<StationView.RouteStation> route) {}
 
+    /** @param held symbols of units said before of the same instrument, the last one first */
     record Question(
             @NotBlank(message = "is empty") String point,
             @NotBlank(message = "is empty") String component,
             @NotNull(message = "is missing") @Size(max = 400, message = "is longer than a reading can be") String typed,
-            Optional<String> instrument) {}
+            Optional<String> instrument,
+            Optional<@Size(max = 20, message = "are more than there are") List<String>> held) {}
 
     /**
+     * @param full what will be kept where the unit was left out and one said before suits
      * @param problem why it could not be kept as it stands; half-typed text is no error
      * @param choices what may have been meant, each ready to be typed instead
      */
     record Echo(
+            Optional<String> full,
             Optional<String> us,
             Optional<String> si,
             Optional<String> uncertainty,
@@ -169,11 +173,14 @@ class WalkController {
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         CaseFile.Line line = Readings.line(file, new PointKey(question.point(), question.component()));
+        Optional<String> full =
+                Entry.completed(line.point(), question.typed(), question.held().orElse(List.of()));
         Entry.Understood understood;
         try {
-            understood = readings.understand(line.point(), question.typed(), question.instrument(), file);
+            understood = readings.understand(line.point(), full.orElse(question.typed()), question.instrument(), file);
         } catch (UnsuitableException e) {
             return new Echo(
+                    Optional.empty(),
                     Optional.empty(),
                     Optional.empty(),
                     Optional.empty(),
@@ -184,6 +191,7 @@ class WalkController {
         Optional<Value.Measured> measured =
                 understood.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
         return new Echo(
+                full,
                 understood.value().in(UnitSystem.US),
                 understood.value().in(UnitSystem.SI),
                 measured.filter(m -> m.standardUncertainty() > 0)
@@ -192,6 +200,25 @@ class WalkController {
                 understood.plausible(),
                 Optional.empty(),
                 List.of());
+    }
+
+    /** Where each reading of a spoken or typed run would go, and what would be judged of it. Nothing is kept. */
+    @PostMapping("/installations/{id}/stations/{station}/hear")
+    @KeepsNothing
+    SpokenView hear(
+            @PathVariable String id,
+            @PathVariable String station,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody SpokenView.Said said,
+            @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        return SpokenView.of(
+                file,
+                named(station),
+                said,
+                readings,
+                person,
+                units.orElse(file.rules().display()));
     }
 
     private static Station named(String key) {

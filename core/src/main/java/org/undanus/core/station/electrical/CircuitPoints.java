@@ -14,34 +14,38 @@ final class CircuitPoints {
             "Live parts: only a qualified person opens the cover, with protective equipment. Read through a closed front where you can.";
 
     static final Point DEVICE_RATING = Point.quantity(
-            "electrical.device-rating",
-            Scope.POWERED_UNIT,
-            Dimension.CURRENT,
-            "Overcurrent protective device, rating",
-            "Read the number on the handle or fuse; the panel stays closed.",
-            1,
-            1000);
+                    "electrical.device-rating",
+                    Scope.POWERED_UNIT,
+                    Dimension.CURRENT,
+                    "Overcurrent protective device, rating",
+                    "Read the number on the handle or fuse; the panel stays closed.",
+                    1,
+                    1000)
+            .called("breaker", "fuse", "overcurrent device");
     static final Point DEVICE_TYPE = Point.choice(
                     "electrical.device-type",
                     Scope.POWERED_UNIT,
                     "Overcurrent protective device, tripping type",
                     "The letter before the rating on the device; other for fuses and devices without one.",
                     List.of("B", "C", "D", "other"))
-            .asOptional();
+            .asOptional()
+            .called("breaker type", "breaker curve");
     static final Point CONDUCTOR_SIZE = Point.quantity(
-            "electrical.conductor-size",
-            Scope.POWERED_UNIT,
-            Dimension.CONDUCTOR_AREA,
-            "Conductor size",
-            "Printed on the insulation.",
-            0.2e-6,
-            400e-6);
+                    "electrical.conductor-size",
+                    Scope.POWERED_UNIT,
+                    Dimension.CONDUCTOR_AREA,
+                    "Conductor size",
+                    "Printed on the insulation.",
+                    0.2e-6,
+                    400e-6)
+            .called("wire", "wire size", "cable");
     static final Point CONDUCTOR_MATERIAL = Point.choice(
-            "electrical.conductor-material",
-            Scope.POWERED_UNIT,
-            "Conductor material",
-            "Printed on the insulation: CU or AL.",
-            List.of("copper", "aluminium"));
+                    "electrical.conductor-material",
+                    Scope.POWERED_UNIT,
+                    "Conductor material",
+                    "Printed on the insulation: CU or AL.",
+                    List.of("copper", "aluminium"))
+            .called("wire material");
     static final Point INSULATION = Point.choice(
             "electrical.insulation-rating",
             Scope.POWERED_UNIT,
@@ -65,25 +69,28 @@ final class CircuitPoints {
                     353)
             .with(InstrumentKind.THERMOMETER);
     static final Point BUNDLED = Point.quantity(
-            "electrical.bundled-conductors",
-            Scope.POWERED_UNIT,
-            Dimension.COUNT,
-            "Current-carrying conductors together",
-            "Current-carrying conductors in the same conduit or bundle, this circuit's own included.",
-            1,
-            60);
+                    "electrical.bundled-conductors",
+                    Scope.POWERED_UNIT,
+                    Dimension.COUNT,
+                    "Current-carrying conductors together",
+                    "Current-carrying conductors in the same conduit or bundle, this circuit's own included.",
+                    1,
+                    60)
+            .called("conductors together", "bundled");
     static final Point DISCONNECT_PRESENT = Point.yesNo(
-            "electrical.disconnect-present",
-            Scope.POWERED_UNIT,
-            "Disconnect fitted",
-            "A switch or pull-out that cuts all live conductors to this unit.");
+                    "electrical.disconnect-present",
+                    Scope.POWERED_UNIT,
+                    "Disconnect fitted",
+                    "A switch or pull-out that cuts all live conductors to this unit.")
+            .called("disconnect");
     static final Point PANEL_VISIBLE = Point.yesNo(
                     "electrical.panel-visible",
                     Scope.POWERED_UNIT,
                     "Panel visible from unit",
                     "Only where no disconnect is fitted: whether the panel with this circuit's device can be seen from the"
                             + " unit.")
-            .asOptional();
+            .asOptional()
+            .onlyWhere(DISCONNECT_PRESENT, "no");
     static final Point PANEL_DISTANCE = Point.quantity(
                     "electrical.panel-distance",
                     Scope.POWERED_UNIT,
@@ -93,15 +100,17 @@ final class CircuitPoints {
                     0,
                     100)
             .with(InstrumentKind.TAPE)
-            .asOptional();
+            .asOptional()
+            .onlyWhere(PANEL_VISIBLE, "yes");
     static final Point DISCONNECT_RATING = Point.quantity(
-            "electrical.disconnect-rating",
-            Scope.POWERED_UNIT,
-            Dimension.CURRENT,
-            "Disconnect, rating",
-            "On its label; the cover stays closed.",
-            1,
-            1000);
+                    "electrical.disconnect-rating",
+                    Scope.POWERED_UNIT,
+                    Dimension.CURRENT,
+                    "Disconnect, rating",
+                    "On its label; the cover stays closed.",
+                    1,
+                    1000)
+            .onlyWhere(DISCONNECT_PRESENT, "yes");
     static final Point DISCONNECT_DISTANCE = Point.quantity(
                     "electrical.disconnect-distance",
                     Scope.POWERED_UNIT,
@@ -110,12 +119,14 @@ final class CircuitPoints {
                     "Walking distance between the two.",
                     0,
                     100)
-            .with(InstrumentKind.TAPE);
+            .with(InstrumentKind.TAPE)
+            .onlyWhere(DISCONNECT_PRESENT, "yes");
     static final Point DISCONNECT_VISIBLE = Point.yesNo(
-            "electrical.disconnect-visible",
-            Scope.POWERED_UNIT,
-            "Disconnect visible from unit",
-            "Stand where the unit is served and look.");
+                    "electrical.disconnect-visible",
+                    Scope.POWERED_UNIT,
+                    "Disconnect visible from unit",
+                    "Stand where the unit is served and look.")
+            .onlyWhere(DISCONNECT_PRESENT, "yes");
     static final Point DISCONNECT_HEIGHT = Point.quantity(
                     "electrical.disconnect-height",
                     Scope.POWERED_UNIT,
@@ -124,7 +135,8 @@ final class CircuitPoints {
                     "From the standing place to the grip in its highest position.",
                     0,
                     6)
-            .with(InstrumentKind.TAPE);
+            .with(InstrumentKind.TAPE)
+            .onlyWhere(DISCONNECT_PRESENT, "yes");
     static final Point RESIDUAL_DEVICE = Point.yesNo(
                     "electrical.residual-current-device",
                     Scope.POWERED_UNIT,
@@ -151,7 +163,8 @@ final class CircuitPoints {
                     0,
                     800)
             .with(InstrumentKind.VOLTMETER)
-            .withCaution(LIVE);
+            .withCaution(LIVE)
+            .called("standing voltage", "volts standing");
     static final Point RUNNING_VOLTAGE = Point.quantity(
                     "electrical.running-voltage",
                     Scope.POWERED_UNIT,
@@ -161,7 +174,8 @@ final class CircuitPoints {
                     0,
                     800)
             .with(InstrumentKind.VOLTMETER)
-            .withCaution(LIVE);
+            .withCaution(LIVE)
+            .called("running voltage", "volts running");
     static final Point RUNNING_CURRENT = Point.quantity(
                     "electrical.running-current",
                     Scope.OUTDOOR_UNIT,
@@ -171,7 +185,8 @@ final class CircuitPoints {
                     0,
                     600)
             .with(InstrumentKind.CLAMP_METER)
-            .withCaution(LIVE);
+            .withCaution(LIVE)
+            .called("running current", "running amps", "compressor amps");
 
     static List<Point> all() {
         return List.of(

@@ -75,7 +75,8 @@ final class PaperPoints {
                     "Gauge the bare tube.",
                     0.004,
                     0.04)
-            .with(InstrumentKind.CALIPER);
+            .with(InstrumentKind.CALIPER)
+            .onlyWhere(KEPT_LINES, "yes");
     static final Point OLD_SUCTION_LINE = old(
                     "old-suction-line",
                     Dimension.LENGTH,
@@ -83,41 +84,53 @@ final class PaperPoints {
                     "Gauge the bare tube.",
                     0.006,
                     0.08)
-            .with(InstrumentKind.CALIPER);
+            .with(InstrumentKind.CALIPER)
+            .onlyWhere(KEPT_LINES, "yes");
     static final Point OLD_REFRIGERANT = Point.choice(
                     "papers.old-refrigerant",
                     Scope.REPLACEMENT,
                     "Refrigerant of the old system",
                     "From its plate or the recovery record.",
                     Refrigerant.known().stream().map(Refrigerant::name).toList())
-            .asOptional();
+            .asOptional()
+            .onlyWhere(KEPT_LINES, "yes");
     static final Point LINES_CLEANED = Point.yesNo(
                     "papers.lines-cleaned",
                     Scope.REPLACEMENT,
                     "Old lines cleaned of oil and residue",
                     "Flushed or swabbed as the maker asks, with a record of it.")
-            .asOptional();
+            .asOptional()
+            .onlyWhere(KEPT_LINES, "yes");
     static final Point KEPT_BREAKER = kept("breaker", "Overcurrent protective device stays");
-    static final Point OLD_BREAKER =
-            old("old-breaker", Dimension.CURRENT, "Old device, rating", "On its face; covers stay on.", 1, 1000);
+    static final Point OLD_BREAKER = old(
+                    "old-breaker", Dimension.CURRENT, "Old device, rating", "On its face; covers stay on.", 1, 1000)
+            .onlyWhere(KEPT_BREAKER, "yes");
     static final Point KEPT_CONDUCTOR = kept("conductor", "Conductor stays");
     static final Point OLD_CONDUCTOR_AMPACITY = old(
-            "old-conductor-ampacity",
-            Dimension.CURRENT,
-            "Old conductor, ampacity",
-            "As worked out for its size, insulation and way of laying.",
-            1,
-            1000);
+                    "old-conductor-ampacity",
+                    Dimension.CURRENT,
+                    "Old conductor, ampacity",
+                    "As worked out for its size, insulation and way of laying.",
+                    1,
+                    1000)
+            .onlyWhere(KEPT_CONDUCTOR, "yes");
     static final Point KEPT_DUCTS = kept("ducts", "Ducts stay");
     static final Point OLD_DUCT_AIRFLOW = old(
-            "old-duct-airflow",
-            Dimension.VOLUME_FLOW,
-            "Old ducts, airflow they carry",
-            "Measured, or of their design, within the new unit's static pressure.",
-            0.02,
-            10);
+                    "old-duct-airflow",
+                    Dimension.VOLUME_FLOW,
+                    "Old ducts, airflow they carry",
+                    "Measured, or of their design, within the new unit's static pressure.",
+                    0.02,
+                    10)
+            .onlyWhere(KEPT_DUCTS, "yes");
     static final Point KEPT_DRAIN = kept("drain", "Drain stays");
     static final Point OLD_DRAIN = old(
-            "old-drain", Dimension.LENGTH, "Old drain, outer diameter", "As printed on it or measured.", 0.005, 0.1);
+                    "old-drain",
+                    Dimension.LENGTH,
+                    "Old drain, outer diameter",
+                    "As printed on it or measured.",
+                    0.005,
+                    0.1)
+            .onlyWhere(KEPT_DRAIN, "yes");
     static final Point KEPT_FLUE = kept("flue", "Flue stays");
 }

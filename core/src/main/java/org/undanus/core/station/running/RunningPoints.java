@@ -29,7 +29,8 @@ final class RunningPoints {
                     "In the return stream, close to the coil.",
                     263,
                     323)
-            .with(InstrumentKind.THERMOMETER);
+            .with(InstrumentKind.THERMOMETER)
+            .called("return", "dry bulb");
     static final Point RETURN_WET_BULB = Point.quantity(
                     "running.return-wet-bulb",
                     Scope.INDOOR_UNIT,
@@ -38,7 +39,8 @@ final class RunningPoints {
                     "Same place and moment as the dry bulb; sock wet, air moving over it.",
                     263,
                     313)
-            .with(InstrumentKind.PSYCHROMETER);
+            .with(InstrumentKind.PSYCHROMETER)
+            .called("wet bulb", "return wet");
     static final Point SUPPLY_EARLIER = Point.quantity(
                     "running.supply-earlier",
                     Scope.INDOOR_UNIT,
@@ -48,7 +50,8 @@ final class RunningPoints {
                     253,
                     343)
             .with(InstrumentKind.THERMOMETER)
-            .withCaution(MOVING);
+            .withCaution(MOVING)
+            .called("first supply", "supply before");
     static final Point SUPPLY_LOG = Point.curve(
                     "running.supply-log",
                     Scope.INDOOR_UNIT,
@@ -69,7 +72,8 @@ final class RunningPoints {
                     253,
                     343)
             .with(InstrumentKind.THERMOMETER)
-            .withCaution(MOVING);
+            .withCaution(MOVING)
+            .called("supply", "supply now");
     static final Point AIRFLOW = Point.quantity(
                     "running.airflow",
                     Scope.INDOOR_UNIT,

@@ -51,7 +51,8 @@ final class OutdoorClearance implements Requirement {
                         "Tape the shortest distance from the cabinet to anything solid on this side.",
                         0,
                         30)
-                .with(InstrumentKind.TAPE);
+                .with(InstrumentKind.TAPE)
+                .called(face.spoken().toArray(String[]::new));
         limit = new LimitKey("siting." + name, Dimension.LENGTH, "Clearance, " + face.key());
         about = About.of(
                         "siting." + name,

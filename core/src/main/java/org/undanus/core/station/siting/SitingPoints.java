@@ -39,7 +39,8 @@ final class SitingPoints {
             List.of(NO_OTHER_UNIT, "front", "back", "left", "right"));
     static final Point NEIGHBOUR_DISTANCE = taped(
                     "neighbour-distance", "Distance to that unit", "Cabinet to cabinet, at the narrowest.", 30)
-            .asOptional();
+            .asOptional()
+            .onlyWhere(NEIGHBOUR_FACE, "front", "back", "left", "right");
     static final Point DISCHARGE_FREE = seen(
             "discharge-free",
             Scope.OUTDOOR_UNIT,
@@ -53,18 +54,24 @@ final class SitingPoints {
             "What carries the unit.",
             Arrays.stream(Mounting.values()).map(Mounting::title).toList());
     static final Point PAD_SOUND = seen(
-            "pad-sound",
-            Scope.OUTDOOR_UNIT,
-            "Pad is sound",
-            "Solid, not sinking, wider than the unit's feet, drained.");
+                    "pad-sound",
+                    Scope.OUTDOOR_UNIT,
+                    "Pad is sound",
+                    "Solid, not sinking, wider than the unit's feet, drained.")
+            .onlyWhere(SUPPORT, Mounting.GROUND_PAD.title());
     static final Point STAND_FIXED = seen(
-            "stand-fixed", Scope.OUTDOOR_UNIT, "Stand is anchored", "Fixed to its footing; the unit bolted to it.");
+                    "stand-fixed",
+                    Scope.OUTDOOR_UNIT,
+                    "Stand is anchored",
+                    "Fixed to its footing; the unit bolted to it.")
+            .onlyWhere(SUPPORT, Mounting.RAISED_STAND.title());
     static final Point BRACKET_FIXED = seen(
                     "bracket-fixed",
                     Scope.OUTDOOR_UNIT,
                     "Bracket holds in sound material",
                     "Anchors rated for the wall, in masonry or framing.")
-            .withCaution("Do not stand under it or lean on it.");
+            .withCaution("Do not stand under it or lean on it.")
+            .onlyWhere(SUPPORT, Mounting.WALL_BRACKET.title());
     static final Point SUPPORT_CAPACITY = outdoor(
                     "support-capacity",
                     Dimension.MASS,
@@ -72,15 +79,21 @@ final class SitingPoints {
                     "Stamped on it, or in its maker's papers; the pair together.",
                     5,
                     5000)
-            .withCaution("Do not stand under it or lean on it.");
+            .withCaution("Do not stand under it or lean on it.")
+            .onlyWhere(SUPPORT, Mounting.RAISED_STAND.title(), Mounting.WALL_BRACKET.title());
     static final Point BASE_HEIGHT = taped(
                     "base-height",
                     "Base over the ground",
                     "From the ground to the unit's underside, at the lowest.",
                     20)
-            .withCaution(OUTSIDE);
+            .withCaution(OUTSIDE)
+            .called("height of the base", "base height");
     static final Point HEATS = seen(
-            "heats-in-winter", Scope.OUTDOOR_UNIT, "Heats in winter", "A heat pump: it sheds ice and defrost water.");
+                    "heats-in-winter",
+                    Scope.OUTDOOR_UNIT,
+                    "Heats in winter",
+                    "A heat pump: it sheds ice and defrost water.")
+            .called("heat pump");
     static final Point FLOOD_LEVEL = taped(
                     "flood-level",
                     "Flood level over the ground",
@@ -94,7 +107,8 @@ final class SitingPoints {
                     "Level on the cabinet, along and across; the worse of the two.",
                     0,
                     0.3)
-            .with(InstrumentKind.LEVEL);
+            .with(InstrumentKind.LEVEL)
+            .called("tilt", "level");
     static final Point ISOLATOR_COUNT = outdoor(
                     "isolator-count", Dimension.COUNT, "Isolators under the unit", "None: leave open.", 1, 20)
             .asOptional();
@@ -123,17 +137,20 @@ final class SitingPoints {
                     0.2)
             .asOptional();
     static final Point WIND_SAFE = seen(
-            "wind-safe",
-            Scope.OUTDOOR_UNIT,
-            "Safe in the wind",
-            "Anchored against the site's wind; the fan does not blow against it.");
-    static final Point SALT_AIR =
-            seen("salt-air", Scope.OUTDOOR_UNIT, "Stands in salt air", "Near the sea, or by a salted road.");
+                    "wind-safe",
+                    Scope.OUTDOOR_UNIT,
+                    "Safe in the wind",
+                    "Anchored against the site's wind; the fan does not blow against it.")
+            .called("anchored against wind");
+    static final Point SALT_AIR = seen(
+                    "salt-air", Scope.OUTDOOR_UNIT, "Stands in salt air", "Near the sea, or by a salted road.")
+            .called("near the sea");
     static final Point SUN_KEPT_OFF = seen(
-            "sun-kept-off",
-            Scope.OUTDOOR_UNIT,
-            "Not in the full afternoon sun",
-            "Shade that does not narrow its air, or a side away from the sun.");
+                    "sun-kept-off",
+                    Scope.OUTDOOR_UNIT,
+                    "Not in the full afternoon sun",
+                    "Shade that does not narrow its air, or a side away from the sun.")
+            .called("shade", "shaded");
 
     static final Point SOUND_BOUNDARY_DISTANCE = taped(
                     "boundary-distance", "Distance to the boundary", "Shortest, from the cabinet.", 200)

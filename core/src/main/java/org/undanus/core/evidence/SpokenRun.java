@@ -1,0 +1,352 @@
+package org.undanus.core.evidence;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.FieldNotation;
+
+/**
+ * Several readings said or typed in one go: {@code back 7 in, left 12, pad sound, no salt air}. Finds for each which line
+ * is meant, by its title and the other words that people say for it. What two lines could mean, what suits none and what
+ * lacks its unit stays with the person, with the reason; nothing is guessed.
+ */
+public final class SpokenRun {
+
+    /** A line that may be meant: a point of a unit, part or the system, which is called by its title. */
+    public record Line(Point point, String component, String subject) {
+        PointKey key() {
+            return new PointKey(point.id(), component);
+        }
+    }
+
+    /** @param typed what would be typed on the line, its unit with it */
+    public record Placed(Line line, String typed) {}
+
+    /** Words that stay with the person, and why. */
+    public record Left(String words, String why) {}
+
+    /** What was heard, each in the order it was said. */
+    public record Heard(List<Placed> placed, List<Left> left) {
+        public Heard {
+            placed = List.copyOf(placed);
+            left = List.copyOf(left);
+        }
+    }
+
+    /** The longest run taken, in characters. */
+    public static final int LONGEST = 2000;
+
+    /** A comma or point between digits is part of a number; a full stop parts only before a new word. */
+    private static final Pattern BETWEEN =
+            Pattern.compile("[;\\r\\n]+|,(?!\\d)|(?<!\\d),|\\.\\s+(?=\\p{L})|\\s+and\\s+");
+
+    private static final Pattern WORD = Pattern.compile("\\S+");
+    private static final Set<String> NO = Set.of("no", "not", "without", "isnt", "arent", "never");
+    private static final Set<String> FILLERS = Set.of(
+            "is", "are", "the", "a", "an", "at", "of", "to", "it", "its", "in", "on", "there", "from", "reads", "be",
+            "has", "for");
+    private static final Pattern FRACTION =
+            Pattern.compile("\\band (a half|a quarter|three quarters|an eighth)\\b", Pattern.CASE_INSENSITIVE);
+    private static final Map<String, String> SPOKEN_FRACTIONS =
+            Map.of("a half", "1/2", "a quarter", "1/4", "three quarters", "3/4", "an eighth", "1/8");
+    private static final Map<String, String> SPOKEN_NUMBERS = spokenNumbers();
+
+    private static Map<String, String> spokenNumbers() {
+        List<String> words = List.of(
+                "zero",
+                "one",
+                "two",
+                "three",
+                "four",
+                "five",
+                "six",
+                "seven",
+                "eight",
+                "nine",
+                "ten",
+                "eleven",
+                "twelve",
+                "thirteen",
+                "fourteen",
+                "fifteen",
+                "sixteen",
+                "seventeen",
+                "eighteen",
+                "nineteen",
+                "twenty");
+        return IntStream.range(0, words.size())
+                .boxed()
+                .collect(Collectors.toUnmodifiableMap(words::get, String::valueOf));
+    }
+
+    /** A line that a piece may mean. */
+    private record Candidate(Line line, String typed, boolean exact, int unsaid, boolean suits) {
+        private Candidate thatSuits(boolean suiting) {
+            return new Candidate(line, typed, exact, unsaid, suiting);
+        }
+    }
+
+    private final List<Line> lines;
+    private final Map<InstrumentKind, List<String>> held;
+    private final Map<InstrumentKind, List<String>> said = new EnumMap<>(InstrumentKind.class);
+    private String component;
+
+    private SpokenRun(List<Line> lines, String component, Map<InstrumentKind, List<String>> held) {
+        this.lines = lines;
+        this.component = component;
+        this.held = held;
+    }
+
+    /**
+     * @param text at most {@link #LONGEST} characters
+     * @param component the unit or part in hand, whose lines are meant where several could be; may be empty
+     * @param held symbols of units said before, by the kind of instrument they were read on
+     */
+    public static Heard hear(String text, List<Line> lines, String component, Map<InstrumentKind, List<String>> held) {
+        if (text.length() > LONGEST) {
+            return new Heard(List.of(), List.of(new Left(text, "Say it in shorter runs.")));
+        }
+        return new SpokenRun(lines, component, held).heard(text);
+    }
+
+    private Heard heard(String text) {
+        List<Placed> placed = new ArrayList<>();
+        List<Left> left = new ArrayList<>();
+        for (String part : BETWEEN.split(FRACTION.matcher(text)
+                .replaceAll(found -> SPOKEN_FRACTIONS.get(found.group(1).toLowerCase(Locale.ROOT))))) {
+            String piece = part.strip();
+            List<String> words = afterSubject(words(piece));
+            if (!words.isEmpty()) {
+                hear(piece, words, placed, left);
+            }
+        }
+        return new Heard(placed, left);
+    }
+
+    /** The words after the name of a unit or part, which what follows is of. */
+    private List<String> afterSubject(List<String> words) {
+        Optional<Line> named = lines.stream()
+                .filter(line -> begins(words, words(line.subject())))
+                .max(Comparator.comparing(line -> line.subject().length()));
+        named.ifPresent(line -> component = line.component());
+        return named.map(line -> words.subList(words(line.subject()).size(), words.size()))
+                .orElse(words);
+    }
+
+    private static boolean begins(List<String> words, List<String> start) {
+        return !start.isEmpty()
+                && words.size() >= start.size()
+                && IntStream.range(0, start.size())
+                        .allMatch(i -> plain(words.get(i)).equals(plain(start.get(i))));
+    }
+
+    private void hear(String piece, List<String> words, List<Placed> placed, List<Left> left) {
+        List<Candidate> all =
+                lines.stream().flatMap(line -> candidate(line, words).stream()).toList();
+        List<Candidate> best = best(all);
+        if (best.isEmpty()) {
+            left.add(new Left(piece, "No line here is called so."));
+        } else if (best.size() > 1) {
+            left.add(new Left(piece, "This could be " + titles(best) + "."));
+        } else {
+            place(piece, best.get(0), placed, left);
+        }
+    }
+
+    private void place(String piece, Candidate candidate, List<Placed> placed, List<Left> left) {
+        Line line = candidate.line;
+        String typed = completed(line, candidate.typed);
+        Optional<String> unsuitable = unsuitable(line.point(), typed);
+        if (placed.stream().anyMatch(before -> before.line.key().equals(line.key()))) {
+            left.add(new Left(piece, line.point().title() + " has been said already."));
+        } else if (unsuitable.isPresent()) {
+            left.add(new Left(piece, line.point().title() + ": " + unsuitable.get()));
+        } else {
+            component = line.component().equals(PointKey.SYSTEM) ? component : line.component();
+            remember(line, typed);
+            placed.add(new Placed(line, typed));
+        }
+    }
+
+    private static String titles(List<Candidate> several) {
+        boolean samePoint = several.stream().map(c -> c.line.point()).distinct().count() == 1;
+        return several.stream()
+                .map(c -> samePoint
+                        ? c.line.point().title() + " of " + c.line.subject()
+                        : c.line.point().title())
+                .distinct()
+                .collect(Collectors.joining(" or "));
+    }
+
+    /** Those that say most exactly what was said; of them those of the unit in hand, where any is. */
+    private List<Candidate> best(List<Candidate> all) {
+        Comparator<Candidate> closest = Comparator.comparing((Candidate c) -> !c.suits)
+                .thenComparing(c -> !inHand(c.line))
+                .thenComparing(c -> !c.exact)
+                .thenComparing(Candidate::unsaid);
+        Optional<Candidate> first = all.stream().min(closest);
+        return all.stream()
+                .filter(candidate -> closest.compare(candidate, first.orElseThrow()) == 0)
+                .toList();
+    }
+
+    private boolean inHand(Line line) {
+        return line.component().equals(component);
+    }
+
+    private Optional<Candidate> candidate(Line line, List<String> words) {
+        return switch (line.point().kind()) {
+            case QUANTITY, MONTH -> withValue(line, words);
+            case YES_NO -> answered(line, words);
+            case CHOICE -> chosen(line, words);
+            case TEXT, CURVE -> Optional.empty();
+        };
+    }
+
+    /** The value stands after the words that name the line, or before them. */
+    private Optional<Candidate> withValue(Line line, List<String> words) {
+        int first = IntStream.range(0, words.size())
+                .filter(i -> startsNumber(words.get(i)))
+                .findFirst()
+                .orElse(words.size());
+        Stream<Optional<Candidate>> splits;
+        if (first == 0) {
+            splits = IntStream.range(1, words.size())
+                    .map(i -> words.size() - i)
+                    .mapToObj(end -> parted(line, words.subList(end, words.size()), words.subList(0, end)));
+        } else if (first < words.size()) {
+            splits = Stream.of(parted(line, words.subList(0, first), words.subList(first, words.size())));
+        } else {
+            splits = IntStream.range(1, words.size())
+                    .map(i -> words.size() - i)
+                    .mapToObj(end -> parted(line, words.subList(0, end), words.subList(end, words.size())));
+        }
+        return splits.flatMap(Optional::stream).min(Comparator.comparing(candidate -> !candidate.suits));
+    }
+
+    private Optional<Candidate> parted(Line line, List<String> name, List<String> value) {
+        String typed = String.join(" ", value);
+        return named(line, name, typed)
+                .map(candidate -> candidate.thatSuits(
+                        unsuitable(line.point(), completed(line, typed)).isEmpty()));
+    }
+
+    private static boolean startsNumber(String word) {
+        char first = word.charAt(0);
+        return Character.isDigit(first) || word.length() > 1 && "-−+.#½¼¾".indexOf(first) >= 0;
+    }
+
+    /** Yes is said by naming it, no by a word of denial more or fewer than the title has. */
+    private Optional<Candidate> answered(Line line, List<String> words) {
+        List<String> name = new ArrayList<>(words);
+        boolean yes = true;
+        String last = plain(name.get(name.size() - 1));
+        if (name.size() > 1 && (last.equals("yes") || last.equals("no"))) {
+            yes = last.equals("yes");
+            name.remove(name.size() - 1);
+        } else {
+            boolean denied = name.stream().map(SpokenRun::plain).anyMatch(NO::contains);
+            boolean titled =
+                    words(line.point().title()).stream().map(SpokenRun::plain).anyMatch(NO::contains);
+            yes = denied == titled;
+        }
+        name.removeIf(word -> NO.contains(plain(word)));
+        return named(line, name, yes ? "yes" : "no");
+    }
+
+    /** One of the options, after the words that name the line or alone. */
+    private Optional<Candidate> chosen(Line line, List<String> words) {
+        for (String option : line.point().options()) {
+            List<String> wanted = words(option);
+            int start = words.size() - wanted.size();
+            if (start >= 0
+                    && String.join(" ", words.subList(start, words.size())).equalsIgnoreCase(option)) {
+                return start == 0
+                        ? Optional.of(new Candidate(line, option, false, 0, true))
+                                .filter(alone -> !names(words))
+                        : named(line, words.subList(0, start), option);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Whether the words could name a line: then they are no answer by themselves. */
+    private boolean names(List<String> words) {
+        return lines.stream().anyMatch(line -> named(line, words, "").isPresent()) || startsNumber(words.get(0));
+    }
+
+    private static Optional<Candidate> named(Line line, Collection<String> words, String typed) {
+        Set<String> name = meaning(words);
+        if (name.isEmpty()) {
+            return Optional.empty();
+        }
+        return Stream.concat(Stream.of(line.point().title()), line.point().aliases().stream())
+                .map(called -> meaning(words(called)))
+                .filter(called -> called.containsAll(name))
+                .map(called ->
+                        new Candidate(line, typed, called.size() == name.size(), called.size() - name.size(), true))
+                .min(Comparator.comparing(Candidate::unsaid));
+    }
+
+    /** With the unit it lacks, where one was said before: in this run, else of the same instrument. */
+    private String completed(Line line, String typed) {
+        Point point = line.point();
+        List<String> units = Stream.of(said, held)
+                .flatMap(known -> known.getOrDefault(point.instrument(), List.of()).stream())
+                .toList();
+        return Entry.completed(point, typed, units).orElse(typed);
+    }
+
+    private void remember(Line line, String typed) {
+        if (line.point().kind() == Point.Kind.QUANTITY) {
+            String unit = FieldNotation.parse(typed, line.point().dimension().orElseThrow(), line.point()::plausible)
+                    .unit();
+            List<String> units = said.computeIfAbsent(line.point().instrument(), any -> new ArrayList<>());
+            units.add(0, unit);
+        }
+    }
+
+    private static Optional<String> unsuitable(Point point, String typed) {
+        try {
+            boolean plausible = Entry.understand(point, typed, Accuracy.EXACT).plausible();
+            return plausible ? Optional.empty() : Optional.of("far from what is usual. Type it on its line.");
+        } catch (IllegalArgumentException e) {
+            return Optional.of(e.getMessage());
+        }
+    }
+
+    private static List<String> words(String text) {
+        return WORD.matcher(text)
+                .results()
+                .map(found -> found.group())
+                .map(word -> SPOKEN_NUMBERS.getOrDefault(word.toLowerCase(Locale.ROOT), word))
+                .toList();
+    }
+
+    /** The words that tell lines apart, whatever their case, their plural and the marks about them. */
+    private static Set<String> meaning(Collection<String> words) {
+        return words.stream()
+                .flatMap(word -> Arrays.stream(word.split("[/-]")))
+                .map(SpokenRun::plain)
+                .filter(word -> !word.isEmpty() && !FILLERS.contains(word))
+                .map(word -> word.length() > 3 && word.endsWith("s") ? word.substring(0, word.length() - 1) : word)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private static String plain(String word) {
+        return word.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+    }
+}
