@@ -16,6 +16,15 @@ const role = ref("INSPECTOR");
 vi.mock("../session/useSession", () => ({
   useSession: () => ({ person: computed(() => ({ role: role.value })) }),
 }));
+const query = ref<Record<string, string>>({});
+vi.mock("vue-router", async (original) => ({
+  ...(await original<typeof import("vue-router")>()),
+  useRoute: () => ({
+    get query() {
+      return query.value;
+    },
+  }),
+}));
 const get = answering("get");
 const put = answering("put");
 
@@ -45,6 +54,7 @@ function listed() {
 
 beforeEach(() => {
   role.value = "INSPECTOR";
+  query.value = {};
   get.mockResolvedValue(listed());
 });
 afterEach(() => vi.resetAllMocks());
@@ -112,4 +122,13 @@ test("a crew reads and does not change; an empty list says how one is raised", a
   expect((await page()).find("li button").exists()).toBe(false);
   get.mockResolvedValue([]);
   expect((await page()).text()).toContain("No correction has been raised");
+});
+
+test("the code on a site note leads to the corrections of its installation", async () => {
+  query.value = { installation: "i" };
+  expect((await page()).text()).toContain("Only those of Drying room.");
+  query.value = { installation: "other" };
+  const none = await page();
+  expect(none.text()).toContain("None has been raised for this installation.");
+  expect(none.findAll("li")).toHaveLength(0);
 });

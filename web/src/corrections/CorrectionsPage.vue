@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { notice } from "../frame/notice";
-import { ref, shallowReactive } from "vue";
+import { computed, ref, shallowReactive } from "vue";
+import { useRoute } from "vue-router";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -12,6 +13,12 @@ type Listed = Schemas["Listed"];
 
 const { person } = useSession();
 const listed = ref<Listed[]>();
+const route = useRoute();
+/** The code on a site note leads to those of its installation. */
+const only = computed(() => route.query.installation);
+const shown = computed(() =>
+  listed.value?.filter((item) => !only.value || item.correction.installationId === only.value),
+);
 const problem = ref("");
 const editing = ref<Listed>();
 const editOpen = ref(false);
@@ -87,8 +94,14 @@ async function save(state: Schemas["Correction"]["state"], version = editing.val
       No correction has been raised. On a walk, choose a failed judgement and press
       <span class="key">f</span>.
     </p>
-    <ul v-else class="corrections">
-      <li v-for="item in listed" :key="item.correction.id" :class="item.correction.state.toLowerCase()">
+    <p v-else-if="only" class="only">
+      {{
+        shown?.length ? `Only those of ${shown[0]?.title}.` : "None has been raised for this installation."
+      }}
+      <RouterLink class="button" to="/corrections">Show all</RouterLink>
+    </p>
+    <ul v-if="shown?.length" class="corrections">
+      <li v-for="item in shown" :key="item.correction.id" :class="item.correction.state.toLowerCase()">
         <div class="what">
           <strong>{{ item.correction.number }}. {{ item.correction.what }}</strong>
           <RouterLink

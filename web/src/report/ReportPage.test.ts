@@ -74,3 +74,16 @@ test("what went wrong is said and can be tried again", async () => {
   expect(wrapper.find("[role=alert]").exists()).toBe(false);
   expect(wrapper.findAll("img")).toHaveLength(3);
 });
+
+test("what the report holds is chosen, and the screen's page and the site note hold the same", async () => {
+  const wrapper = await page();
+  const boxes = wrapper.findAll("input[type=checkbox]");
+  await boxes[1]?.setValue(true);
+  await flushPromises();
+  expect(wrapper.find("a.primary").attributes("href")).toContain("derivations=true");
+  const links = wrapper.findAll("a").map((link) => link.attributes("href") ?? "");
+  const screen = links.find((link) => link.includes("report.html"));
+  expect(screen).toContain("derivations=true");
+  expect(screen).not.toContain("paper=");
+  expect(links.some((link) => link.includes("site-note.pdf"))).toBe(true);
+});

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from "vue";
+import { computed, onBeforeUnmount, reactive, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -12,12 +12,16 @@ const { heading } = usePlaces();
 
 const paper = ref<"A4" | "LETTER">("A4");
 const photos = ref<"NONE" | "STRIPPED" | "POSITIONED">("NONE");
+/** What the report holds besides its findings. */
+const holds = reactive({ readings: true, derivations: false, photos: false });
 const pages = ref<number>();
 const problem = ref("");
 const installation = ref<Schemas["InstallationView"]>();
 
 const own = computed(() => ({ path: { id: props.id } }));
-const asked = computed(() => ({ ...own.value, query: { paper: paper.value, units: units() } }));
+const asked = computed(() => ({ ...own.value, query: { paper: paper.value, units: units(), ...holds } }));
+/** For a screen it has no paper. */
+const onScreen = computed(() => ({ ...own.value, query: { units: units(), ...holds } }));
 
 async function load() {
   problem.value = "";
@@ -66,6 +70,24 @@ onBeforeUnmount(() => (heading.value = undefined));
             Letter
           </button>
         </div>
+        <a class="button" :href="at('/api/installations/{id}/report.html', onScreen)" target="_blank"
+          >For a phone</a
+        >
+        <a class="button" :href="at('/api/installations/{id}/site-note.pdf', asked)" download>Site note</a>
+        <a class="button primary" :href="at('/api/installations/{id}/report.pdf', asked)" download
+          >Report, PDF</a
+        >
+      </div>
+    </div>
+    <div class="holds">
+      <fieldset>
+        <legend class="label">The report also holds</legend>
+        <label><input v-model="holds.readings" type="checkbox" /> readings</label>
+        <label><input v-model="holds.derivations" type="checkbox" /> how each judgement follows</label>
+        <label><input v-model="holds.photos" type="checkbox" /> photos</label>
+      </fieldset>
+      <div class="data">
+        <span class="label">Open data</span>
         <select v-model="photos" class="field photos" aria-label="Photos in the open data">
           <option value="NONE">without photos</option>
           <option value="STRIPPED">with photos</option>
@@ -75,16 +97,13 @@ onBeforeUnmount(() => (heading.value = undefined));
           class="button"
           :href="at('/api/installations/{id}/case.json', { ...own, query: { photos } })"
           download
-          >Open data, JSON</a
+          >JSON</a
         >
         <a
           class="button"
           :href="at('/api/installations/{id}/case.zip', { ...own, query: { photos } })"
           download
           >ZIP</a
-        >
-        <a class="button primary" :href="at('/api/installations/{id}/report.pdf', asked)" download
-          >Report, PDF</a
         >
       </div>
     </div>
@@ -119,6 +138,44 @@ onBeforeUnmount(() => (heading.value = undefined));
 
 .papers {
   gap: 0;
+}
+
+.holds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 28px;
+  align-items: center;
+  margin-bottom: 14px;
+}
+
+.holds fieldset,
+.data {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+.holds legend {
+  float: left;
+}
+
+.holds .label {
+  margin: 0;
+}
+
+.holds fieldset label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 44px;
+}
+
+.data {
+  gap: 8px;
 }
 
 .papers .button:first-child {

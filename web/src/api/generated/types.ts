@@ -564,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/site-note.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["siteNote"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/route": {
         parameters: {
             query?: never;
@@ -620,6 +636,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/report.html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["html"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3336,6 +3368,39 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    siteNote: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "LETTER" | "SCREEN";
+                units?: "US" | "SI";
+                readings?: boolean;
+                derivations?: boolean;
+                photos?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     route: {
         parameters: {
             query?: never;
@@ -3366,8 +3431,11 @@ export interface operations {
     preview_1: {
         parameters: {
             query?: {
-                paper?: "A4" | "LETTER";
+                paper?: "A4" | "LETTER" | "SCREEN";
                 units?: "US" | "SI";
+                readings?: boolean;
+                derivations?: boolean;
+                photos?: boolean;
             };
             header?: never;
             path: {
@@ -3396,8 +3464,11 @@ export interface operations {
     page_1: {
         parameters: {
             query?: {
-                paper?: "A4" | "LETTER";
+                paper?: "A4" | "LETTER" | "SCREEN";
                 units?: "US" | "SI";
+                readings?: boolean;
+                derivations?: boolean;
+                photos?: boolean;
             };
             header?: never;
             path: {
@@ -3427,8 +3498,11 @@ export interface operations {
     pdf: {
         parameters: {
             query?: {
-                paper?: "A4" | "LETTER";
+                paper?: "A4" | "LETTER" | "SCREEN";
                 units?: "US" | "SI";
+                readings?: boolean;
+                derivations?: boolean;
+                photos?: boolean;
             };
             header?: never;
             path: {
@@ -3445,6 +3519,39 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    html: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "LETTER" | "SCREEN";
+                units?: "US" | "SI";
+                readings?: boolean;
+                derivations?: boolean;
+                photos?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": string;
                 };
             };
             400: components["responses"]["BAD_REQUEST"];

@@ -168,8 +168,8 @@ class CaseDocumentTest {
                 .expect(201)
                 .json();
         assertThat(raised.path("finding").asString()).startsWith("Fails.").contains("20.0 A over");
-        assertThat(raised.path("limits").asString()).contains("at most 40.0 A (Nameplate)");
-        assertThat(raised.path("words").asString()).contains("40.0 A or 35.0 A");
+        assertThat(raised.path("limits").asString()).contains("at most 40 A (Nameplate)");
+        assertThat(raised.path("words").asString()).contains("40 A or 35 A");
         assertThat(client.post("/api/installations/" + museum + "/corrections", asked)
                         .expect(422)
                         .detail())

@@ -355,7 +355,7 @@ class WalkTest {
     @Test
     void aRunIsRefusedWhereItIsTooLongAndForAnotherCrew() {
         hear(client, "back 7 in, ".repeat(300)).expect(400);
-        hear(SERVER.signedIn("nettlebank"), "back 7 in").expect(404);
+        hear(SERVER.signedIn("dunmarrow"), "back 7 in").expect(404);
     }
 
     @Test

@@ -18,6 +18,11 @@ public sealed interface Value {
         return Optional.empty();
     }
 
+    /** Its ± expanded uncertainty in a reader's units; empty where it has none. */
+    default Optional<String> uncertaintyIn(UnitSystem units) {
+        return Optional.empty();
+    }
+
     /** What was chosen, or yes or no; empty for what is no answer to a question. */
     default Optional<String> answer() {
         return Optional.empty();
@@ -31,6 +36,16 @@ public sealed interface Value {
         @Override
         public Optional<String> in(UnitSystem units) {
             return Optional.of(QuantityFormat.of(units).format(quantity, resolution));
+        }
+
+        @Override
+        public Optional<String> uncertaintyIn(UnitSystem units) {
+            if (standardUncertainty == 0) {
+                return Optional.empty();
+            }
+            QuantityFormat format = QuantityFormat.of(units);
+            return Optional.of("± "
+                    + format.formatUncertainty(quantity.dimension(), uncertain().expanded(), resolution));
         }
 
         public Uncertain uncertain() {

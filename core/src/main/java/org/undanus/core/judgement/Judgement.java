@@ -53,6 +53,15 @@ public record Judgement(
                         verdict.open() ? Text.of("{}: {}", verdict.title(), because) : Text.of("{}", verdict.title()));
     }
 
+    /** What was found, in a few words: {@code 60 A, 20 A over the maker's 40 A}; without a limit, the reason. */
+    public Text finding() {
+        return comparison
+                .filter(made -> made.verdict() == verdict)
+                .map(made -> Text.of(
+                        "{}, {}", Text.Amount.of(made.dimension(), made.measured(), made.resolution()), made.room()))
+                .orElse(because);
+    }
+
     /**
      * The line it is about first of all: the one whose reading was compared, else its namesake, else the
      * first that was looked at.

@@ -6,8 +6,8 @@ import java.math.RoundingMode;
 import java.util.Locale;
 
 /**
- * Prints quantities in a reader's unit system, with as many digits as the instrument resolves. What it prints
- * {@link FieldNotation} reads back.
+ * Prints quantities in a reader's unit system. One rule: a reading has the digits it was read with; everything else has at most
+ * the unit's usual digits, without zeros at the end. What it prints {@link FieldNotation} reads back.
  */
 public final class QuantityFormat {
     public static final QuantityFormat US = new QuantityFormat(UnitSystem.US);
@@ -140,7 +140,8 @@ public final class QuantityFormat {
                 digits--;
             }
             String gap = unit.symbol().isEmpty() ? "" : " ";
-            return decimal(unit.fromSi(si), digits) + gap + unit.symbol();
+            String number = decimal(unit.fromSi(si), digits);
+            return (resolution == 0 ? withoutZeros(number) : number) + gap + unit.symbol();
         }
     }
 
@@ -272,6 +273,10 @@ public final class QuantityFormat {
 
     private static int digits(double resolution) {
         return (int) Math.max(0, Math.min(3, Math.ceil(-Math.log10(resolution) - 1e-9)));
+    }
+
+    private static String withoutZeros(String number) {
+        return number.indexOf('.') < 0 ? number : number.replaceFirst("\\.?0+$", "");
     }
 
     private static String decimal(double value, int digits) {

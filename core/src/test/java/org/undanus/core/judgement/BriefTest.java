@@ -38,7 +38,7 @@ class BriefTest {
                 .outdoor("plate.minimum-circuit-ampacity", "12 A")
                 .outdoor("plate.maximum-overcurrent-device", "20 A")
                 .outdoor("electrical.device-rating", "25 A");
-        assertThat(brief(fixture, "electrical.overcurrent-device")).isEqualTo("Fails, 5.0 A over the maker's 20.0 A");
+        assertThat(brief(fixture, "electrical.overcurrent-device")).isEqualTo("Fails, 5 A over the maker's 20 A");
     }
 
     @Test

@@ -37,10 +37,10 @@ class ReckonerTest {
     @Test
     void answersAreThoseOfTheReferences() {
         assertThat(answer("isolators", "mass", "40 kg", "deflection", "10 mm", "speed", "600 rpm"))
-                .contains("Load on each 10.00 kg")
+                .contains("Load on each 10 kg")
                 .contains("Transmissibility 33 %");
         assertThat(answer("sound", "level", "60 dB; 60 dB", "distance", "10 m; 10 m", "walls", "0"))
-                .endsWith("Together 43.0 dB");
+                .endsWith("Together 43 dB");
         assertThat(answer("charge", "refrigerant", "R32", "height", "1.8 m", "area", "20 m2"))
                 .contains("4599 g");
         assertThat(answer("bundle", "diameters", "20 mm; 20 mm", "slack", "10 %"))

@@ -1,7 +1,9 @@
 package org.undanus.server.report;
 
-/** The paper a report is laid out for. */
+/** What a report is laid out for. */
 enum Paper {
     A4,
-    LETTER
+    LETTER,
+    /** A screen, a telephone's too. */
+    SCREEN
 }

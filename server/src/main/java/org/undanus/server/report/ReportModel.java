@@ -1,50 +1,93 @@
 package org.undanus.server.report;
 
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Outcome;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.Limit;
 import org.undanus.core.station.Walk;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.walk.FigureView;
 import org.undanus.server.walk.JudgementView;
 
-/** What the report prints. */
+/**
+ * What the report prints.
+ *
+ * @param outcome in a sentence
+ * @param failing what must be put right, most at stake first
+ * @param unsettled what is too close to call or referred
+ * @param notShown with what would show it
+ * @param link where what is to be put right is answered, as SVG
+ */
 public record ReportModel(
         CaseFile.Header header,
         String elevation,
         String ruleBook,
         String decisionRule,
         String ruleBookNote,
+        String outcome,
         List<CountLine> counts,
+        List<ToDo> failing,
+        List<ToDo> unsettled,
+        List<ToDo> notShown,
         List<StationPart> stations,
         List<PhotoPart> photos,
         List<Correction> corrections,
         List<String> instruments,
         List<String> cautions,
+        String link,
         Instant printedAt,
         String printedBy) {
 
     private static final double WHOLE_FOOT = 0.3048;
-    /** Dots; a page's width. */
-    private static final int FIGURE_WIDTH = 620;
-
-    private static final int FIGURE_HEIGHT = 210;
 
     /** @param source the picture, small, as a data address */
-    public record PhotoPart(String source, String caption) {}
+    public record PhotoPart(
+            int number, Optional<String> point, Optional<String> component, String source, String caption) {}
 
     /** @param mark the verdict's mark as SVG */
     public record CountLine(String mark, String word, long count) {}
 
+    /**
+     * Something to put right, to settle or to show.
+     *
+     * @param limit whose, how much and where it is written
+     * @param photos numbers of those that show it
+     * @param correction number of the one that is open for it
+     */
+    public record ToDo(
+            int number,
+            String mark,
+            String severity,
+            String what,
+            String subject,
+            String finding,
+            String limit,
+            String remedy,
+            String photos,
+            Optional<Integer> correction,
+            List<String> cautions) {}
+
+    /**
+     * @param open what fails or is not settled or shown, in full
+     * @param meets what meets, in brief
+     * @param doesNotApply titles in one line
+     */
     public record StationPart(
             int number,
             String title,
@@ -53,6 +96,9 @@ public record ReportModel(
             String word,
             List<FigurePart> figures,
             List<JudgementPart> judgements,
+            List<JudgementPart> open,
+            List<JudgementPart> meets,
+            String doesNotApply,
             List<ReadingLine> readings) {}
 
     /**
@@ -64,46 +110,121 @@ public record ReportModel(
     /** @param bar as SVG, empty where nothing was measured */
     public record JudgementPart(JudgementView view, String mark, String word, String bar) {}
 
-    public record ReadingLine(String unit, String line, String typed, String understood, String grade, String by) {}
+    public record ReadingLine(
+            String unit, String line, String typed, String understood, String uncertainty, String grade, String by) {}
 
-    static ReportModel of(
+    /**
+     * What a report is made of.
+     *
+     * @param width of figures, in dots
+     * @param link where corrections are answered
+     */
+    record Material(
             CaseFile file,
             List<Correction> corrections,
             List<PhotoPart> photos,
             UnitSystem units,
+            int width,
+            int height,
+            String link,
             Instant printedAt,
-            String printedBy) {
-        StationSummary summary = StationSummary.of(file.judgements().all());
+            String printedBy) {}
+
+    private static final int CODE_SIDE = 110;
+
+    static ReportModel of(Material from) {
+        CaseFile file = from.file;
+        List<Judgement> all = file.judgements().all();
+        StationSummary summary = StationSummary.of(all);
+        Outcome outcome = Outcome.of(all);
         List<String> used = file.evidence().readings().stream()
                 .flatMap(reading -> reading.instrument().stream())
                 .distinct()
                 .toList();
-        List<StationPart> stations = Walk.plans().stream()
-                .map(plan -> station(file, plan.station(), units))
-                .toList();
+        List<StationPart> stations =
+                Walk.plans().stream().map(plan -> station(from, plan.station())).toList();
         return new ReportModel(
                 file.header(),
-                QuantityFormat.of(units).format(file.facts().site().elevation(), WHOLE_FOOT),
+                QuantityFormat.of(from.units).format(file.facts().site().elevation(), WHOLE_FOOT),
                 file.rules().title() + ", version " + file.rules().version(),
                 file.rules().decisionRule().key(),
                 file.rules().note(),
+                outcome.sentence().in(from.units),
                 Stream.of(Verdict.values())
                         .map(v -> new CountLine(VerdictPrint.mark(v), v.title(), summary.count(v)))
                         .toList(),
+                toDo(outcome.failing(), from),
+                toDo(outcome.unsettled(), from),
+                toDo(outcome.notShown(), from),
                 stations,
-                photos,
-                corrections,
+                from.photos,
+                from.corrections,
                 file.facts().toolcase().instruments().stream()
                         .filter(instrument -> used.contains(instrument.id()))
                         .map(ReportModel::instrument)
                         .toList(),
                 stations.stream()
-                        .flatMap(s -> s.judgements.stream())
+                        .flatMap(s -> s.open.stream())
                         .flatMap(j -> j.view.cautions().stream())
                         .distinct()
                         .toList(),
-                printedAt,
-                printedBy);
+                QrCode.svg(from.link, CODE_SIDE),
+                from.printedAt,
+                from.printedBy);
+    }
+
+    private static List<ToDo> toDo(List<Judgement> judgements, Material from) {
+        Map<String, Integer> raised = new HashMap<>();
+        from.corrections.stream()
+                .filter(correction -> correction.state() == Correction.State.OPEN)
+                .forEach(correction ->
+                        raised.put(correction.requirement() + "@" + correction.component(), correction.number()));
+        return IntStream.range(0, judgements.size())
+                .mapToObj(i -> toDo(
+                        i + 1,
+                        judgements.get(i),
+                        Optional.ofNullable(raised.get(judgements.get(i).key())),
+                        from))
+                .toList();
+    }
+
+    private static ToDo toDo(int number, Judgement judgement, Optional<Integer> correction, Material from) {
+        return new ToDo(
+                number,
+                VerdictPrint.mark(judgement.verdict()),
+                judgement.about().severity().title(),
+                judgement.about().title(),
+                judgement.subject(),
+                judgement.finding().in(from.units),
+                limit(judgement, from.units),
+                judgement.remedy().map(remedy -> remedy.in(from.units)).orElse(""),
+                from.photos.stream()
+                        .filter(photo -> shows(photo, judgement))
+                        .map(photo -> "" + photo.number)
+                        .collect(Collectors.joining(", ")),
+                correction,
+                judgement.about().cautions());
+    }
+
+    private static String limit(Judgement judgement, UnitSystem units) {
+        return judgement
+                .comparison()
+                .map(comparison -> comparison.binding().limit())
+                .map(limit -> limit(limit, units))
+                .orElseGet(() -> String.join("; ", judgement.about().sources()));
+    }
+
+    private static String limit(Limit limit, UnitSystem units) {
+        return limit.authority().name() + ": " + limit.bound().words() + " "
+                + QuantityFormat.of(units).format(limit.value())
+                + (limit.source().isEmpty() ? "" : " (" + limit.source() + ")");
+    }
+
+    /** Hung on a line that the judgement looked at. */
+    private static boolean shows(PhotoPart photo, Judgement judgement) {
+        return judgement.evidence().stream()
+                .anyMatch(key -> photo.point.filter(key.point()::equals).isPresent()
+                        && photo.component.filter(key.component()::equals).isPresent());
     }
 
     private static String instrument(Instrument instrument) {
@@ -115,24 +236,34 @@ public record ReportModel(
                 + ")";
     }
 
-    private static StationPart station(CaseFile file, Station station, UnitSystem units) {
+    private static StationPart station(Material from, Station station) {
+        CaseFile file = from.file;
         Verdict worst = StationSummary.of(file.judgements().of(station)).worst();
+        List<JudgementPart> all = file.judgements().of(station).stream()
+                .map(j -> judgement(JudgementView.of(j, file.evidence(), from.units)))
+                .toList();
         return new StationPart(
                 station.number(),
                 station.title(),
                 station.question(),
                 VerdictPrint.mark(worst),
                 worst.title(),
-                FigureView.of(file, station, units, FIGURE_WIDTH, FIGURE_HEIGHT).stream()
+                FigureView.of(file, station, from.units, from.width, from.height).stream()
                         .map(figure -> new FigurePart(figure.title(), FigurePrint.html(figure), figure.caption()))
                         .toList(),
-                file.judgements().of(station).stream()
-                        .map(j -> JudgementView.of(j, file.evidence(), units))
-                        .map(ReportModel::judgement)
+                all,
+                all.stream().filter(part -> part.view.verdict().open()).toList(),
+                all.stream()
+                        .filter(part -> part.view.verdict() == Verdict.MEETS)
                         .toList(),
+                all.stream()
+                        .filter(part -> part.view.verdict() == Verdict.DOES_NOT_APPLY)
+                        .map(part -> part.view.title()
+                                + (part.view.subject().isEmpty() ? "" : " (" + part.view.subject() + ")"))
+                        .collect(Collectors.joining("; ")),
                 file.lines(station).stream()
                         .flatMap(line -> file.evidence().latest(line.key()).stream()
-                                .map(reading -> reading(line, reading, units)))
+                                .map(reading -> reading(line, reading, from.units)))
                         .toList());
     }
 
@@ -150,6 +281,7 @@ public record ReportModel(
                 line.point().title(),
                 reading.said(),
                 reading.value().in(units).orElse(""),
+                reading.value().uncertaintyIn(units).orElse(""),
                 reading.grade().title().toLowerCase(Locale.ROOT),
                 reading.by());
     }

@@ -18,6 +18,7 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -51,7 +52,26 @@ class Reports {
     private static final int KEPT = 8;
     private static final int PREVIEW_DOTS_PER_INCH = 110;
 
-    /** Everything a report says comes from these. */
+    /** What is printed: the report, or what a crew has to put right. */
+    enum Document {
+        REPORT("report"),
+        SITE_NOTE("site-note");
+
+        private final String template;
+
+        Document(String template) {
+            this.template = template;
+        }
+    }
+
+    /**
+     * What somebody asks for.
+     *
+     * @param link where corrections are answered
+     */
+    record Wanted(Document document, UnitSystem units, Paper paper, Contents contents, String link) {}
+
+    /** Everything a document says comes from these. */
     private record Key(
             CaseFile.Header header,
             Case facts,
@@ -59,9 +79,15 @@ class Reports {
             String rules,
             List<Correction> corrections,
             List<Photo> photos,
-            UnitSystem units,
-            Paper paper,
+            Wanted wanted,
             String by) {}
+
+    /** Dots; a page's width, and a telephone's. */
+    private static final int FIGURE_WIDTH = 620;
+
+    private static final int FIGURE_HEIGHT = 180;
+    private static final int SCREEN_FIGURE_WIDTH = 340;
+    private static final int SCREEN_FIGURE_HEIGHT = 260;
 
     private static final int AT_ONCE = 2;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
@@ -88,7 +114,7 @@ class Reports {
         templates = engine;
     }
 
-    byte[] pdf(CaseFile file, UnitSystem units, Paper paper, Person person) {
+    byte[] pdf(CaseFile file, Wanted wanted, Person person) {
         List<Correction> raised = corrections.of(file);
         List<Photo> hung = photos.of(file);
         Key key = new Key(
@@ -98,46 +124,72 @@ class Reports {
                 file.rules().id() + "@" + file.rules().version(),
                 raised,
                 hung,
-                units,
-                paper,
+                wanted,
                 person.title());
         // whoever asks for the same meanwhile waits for this making
-        return kept.get(key, any -> gate.through(() -> make(file, raised, hung, units, paper, person)));
+        return kept.get(key, any -> gate.through(() -> make(file, raised, hung, wanted, person)));
     }
 
-    private byte[] make(
-            CaseFile file, List<Correction> raised, List<Photo> hung, UnitSystem units, Paper paper, Person person) {
-        ReportModel model = ReportModel.of(
+    private byte[] make(CaseFile file, List<Correction> raised, List<Photo> hung, Wanted wanted, Person person) {
+        String page = page(model(file, raised, hung, wanted, person), wanted);
+        if (wanted.document == Document.REPORT) {
+            heads.sign("report of " + file.header().reference());
+        }
+        return render(page);
+    }
+
+    /** The same as a page of its own for a screen. */
+    String html(CaseFile file, Wanted wanted, Person person) {
+        return gate.through(() -> page(model(file, corrections.of(file), photos.of(file), wanted, person), wanted));
+    }
+
+    private ReportModel model(CaseFile file, List<Correction> raised, List<Photo> hung, Wanted wanted, Person person) {
+        boolean screen = wanted.paper == Paper.SCREEN;
+        return ReportModel.of(new ReportModel.Material(
                 file,
                 raised,
-                hung.stream().map(photo -> part(photo, file, person)).toList(),
-                units,
+                IntStream.range(0, hung.size())
+                        .mapToObj(i -> part(i + 1, hung.get(i), file, wanted.contents.photos(), person))
+                        .toList(),
+                wanted.units,
+                screen ? SCREEN_FIGURE_WIDTH : FIGURE_WIDTH,
+                screen ? SCREEN_FIGURE_HEIGHT : FIGURE_HEIGHT,
+                wanted.link,
                 Instant.now(),
-                person.title());
-        heads.sign("report of " + file.header().reference());
-        return render(model, paper);
+                person.title()));
     }
 
-    private ReportModel.PhotoPart part(Photo photo, CaseFile file, Person person) {
+    /** @param shown whether the picture itself is wanted, not only its number */
+    private ReportModel.PhotoPart part(int number, Photo photo, CaseFile file, boolean shown, Person person) {
         String where = photo.component()
                 .flatMap(file.facts()::subject)
                 .map(Subject::title)
                 .orElse(photo.correction().isPresent() ? "Correction" : "");
         String line = photo.point().flatMap(Walk::point).map(Point::title).orElse("");
         String day = photo.takenAt().orElse(photo.addedAt()).toString().substring(0, 10);
-        Photos.Picture small = photos.thumbnail(photo.id(), person);
         return new ReportModel.PhotoPart(
-                "data:" + small.mediaType() + ";base64," + Base64.getEncoder().encodeToString(small.content()),
+                number,
+                photo.point(),
+                photo.component(),
+                shown ? address(photos.thumbnail(photo.id(), person)) : "",
                 Stream.of(where, line, day, "SHA-256 " + photo.sha256().substring(0, 16) + "…")
                         .filter(part -> !part.isEmpty())
                         .collect(Collectors.joining(" · ")));
     }
 
-    private byte[] render(ReportModel model, Paper paper) {
+    private static String address(Photos.Picture picture) {
+        return "data:" + picture.mediaType() + ";base64," + Base64.getEncoder().encodeToString(picture.content());
+    }
+
+    private String page(ReportModel model, Wanted wanted) {
         Context context = new Context();
         context.setVariable("report", model);
-        context.setVariable("paper", paper);
-        String html = templates.process("report", context);
+        context.setVariable("paper", wanted.paper);
+        context.setVariable("contents", wanted.contents);
+        return templates.process(wanted.document.template, context);
+    }
+
+    private static byte[] render(String html) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (BatikSVGDrawer svg = new BatikSVGDrawer(
                 BatikSVGDrawer.SvgScriptMode.SECURE, BatikSVGDrawer.SvgExternalResourceMode.SECURE)) {

@@ -22,7 +22,6 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WhatNext;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.installation.CaseFile;
@@ -233,29 +232,18 @@ record StationView(
     }
 
     static ReadingView reading(Reading reading, UnitSystem units) {
-        Optional<Value.Measured> measured =
-                reading.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
         return new ReadingView(
                 reading.id().toString(),
                 reading.typed(),
                 reading.said(),
                 reading.value().in(UnitSystem.US),
                 reading.value().in(UnitSystem.SI),
-                measured.filter(m -> m.standardUncertainty() > 0).map(m -> uncertainty(m, units)),
+                reading.value().uncertaintyIn(units),
                 reading.value() instanceof Value.SetAside aside ? Optional.of(aside.why()) : Optional.empty(),
                 reading.instrument(),
                 reading.grade(),
                 reading.by(),
                 reading.at(),
                 reading.byCrew());
-    }
-
-    static String uncertainty(Value.Measured measured, UnitSystem units) {
-        return "± "
-                + QuantityFormat.of(units)
-                        .formatUncertainty(
-                                measured.quantity().dimension(),
-                                measured.uncertain().expanded(),
-                                measured.resolution());
     }
 }

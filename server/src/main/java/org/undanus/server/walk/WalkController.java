@@ -23,7 +23,6 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
@@ -188,15 +187,11 @@ class WalkController {
                     Optional.of(e.getMessage()),
                     e.choices());
         }
-        Optional<Value.Measured> measured =
-                understood.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
         return new Echo(
                 full,
                 understood.value().in(UnitSystem.US),
                 understood.value().in(UnitSystem.SI),
-                measured.filter(m -> m.standardUncertainty() > 0)
-                        .map(m -> StationView.uncertainty(
-                                m, units.orElse(file.rules().display()))),
+                understood.value().uncertaintyIn(units.orElse(file.rules().display())),
                 understood.plausible(),
                 Optional.empty(),
                 List.of());

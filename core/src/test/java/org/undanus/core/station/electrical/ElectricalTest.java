@@ -45,8 +45,8 @@ class ElectricalTest {
     void remedyNamesTheStandardSizesThatFit() {
         Judgement judgement =
                 plated().outdoor("electrical.device-rating", "50 A").judge("electrical.overcurrent-device");
-        assertThat(judgement.remedy().orElseThrow().toString()).contains("40.0 A or 35.0 A");
-        assertThat(judgement.because().toString()).contains("10.0 A over");
+        assertThat(judgement.remedy().orElseThrow().toString()).contains("40 A or 35 A");
+        assertThat(judgement.because().toString()).contains("10 A over");
     }
 
     @Test
@@ -73,7 +73,7 @@ class ElectricalTest {
                 .extracting(Step::name, step -> step.value().toString())
                 .contains(
                         tuple("Minimum circuit ampacity, computed", "23.8 A"),
-                        tuple("Maximum overcurrent device, computed", "40.0 A"));
+                        tuple("Maximum overcurrent device, computed", "40 A"));
     }
 
     @Test
@@ -349,7 +349,7 @@ class ElectricalTest {
                 .outdoor("electrical.device-rating", "40 A")
                 .judge("electrical.overcurrent-device");
         assertThat(judgement.verdict()).isEqualTo(Verdict.MEETS);
-        assertThat(judgement.because().toString()).contains("240.4(G)").contains("30.0 A");
+        assertThat(judgement.because().toString()).contains("240.4(G)").contains("30 A");
         assertThat(conductor(plated(), "8 AWG", "copper", "75", "86 °F")
                         .outdoor("electrical.device-rating", "40 A")
                         .judge("electrical.overcurrent-device")

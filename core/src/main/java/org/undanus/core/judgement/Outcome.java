@@ -1,0 +1,88 @@
+package org.undanus.core.judgement;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.undanus.core.quantity.Text;
+
+/** What all judgements together come to: the sentence a report begins with, and what is left to do, most at stake first. */
+public final class Outcome {
+    private static final Comparator<Judgement> MOST_AT_STAKE = Comparator.comparing(
+                    (Judgement judgement) -> judgement.about().severity())
+            .thenComparing(judgement -> judgement.about().station());
+
+    private final List<Judgement> failing;
+    private final List<Judgement> unsettled;
+    private final List<Judgement> notShown;
+    private final boolean judged;
+
+    private Outcome(List<Judgement> judgements) {
+        failing = with(judgements, Set.of(Verdict.FAILS));
+        unsettled = with(judgements, Set.of(Verdict.TOO_CLOSE, Verdict.REFER));
+        notShown = with(judgements, Set.of(Verdict.NOT_SHOWN));
+        judged = !judgements.isEmpty();
+    }
+
+    public static Outcome of(List<Judgement> judgements) {
+        return new Outcome(judgements);
+    }
+
+    private static List<Judgement> with(List<Judgement> judgements, Set<Verdict> verdicts) {
+        return judgements.stream()
+                .filter(judgement -> verdicts.contains(judgement.verdict()))
+                .sorted(MOST_AT_STAKE)
+                .toList();
+    }
+
+    /** What fails, to be put right. */
+    public List<Judgement> failing() {
+        return failing;
+    }
+
+    /** What is too close to call or for a licensed person to decide. */
+    public List<Judgement> unsettled() {
+        return unsettled;
+    }
+
+    /** Of what the evidence is missing. */
+    public List<Judgement> notShown() {
+        return notShown;
+    }
+
+    /** What presses most: what fails before what is not settled before what is not shown. */
+    public Optional<Judgement> mostPressing() {
+        return Stream.of(failing, unsettled, notShown).flatMap(List::stream).findFirst();
+    }
+
+    /** How many fail of this severity. */
+    public long failing(Severity severity) {
+        return failing.stream()
+                .filter(judgement -> judgement.about().severity() == severity)
+                .count();
+    }
+
+    /** In a sentence or two. What is not shown is never called a pass. */
+    public Text sentence() {
+        int open = unsettled.size() + notShown.size();
+        if (!judged) {
+            return Text.of("Nothing has been judged yet.");
+        }
+        if (failing.isEmpty()) {
+            return open == 0
+                    ? Text.of("Everything that applies meets its limits.")
+                    : Text.of(
+                            "Nothing that was shown fails. {} not settled or not shown yet, which is no pass.",
+                            open == 1 ? "One requirement is" : open + " requirements are");
+        }
+        long safety = failing(Severity.SAFETY);
+        Text first = Text.of(
+                "{} must be put right{}.",
+                failing.size() == 1 ? "One thing" : failing.size() + " things",
+                safety == 0 ? "" : safety == failing.size() ? ", for safety" : ", " + safety + " of them for safety");
+        return open == 0
+                ? first
+                : Text.of("{} {} not settled or not shown.", first, open == 1 ? "One more is" : open + " more are");
+    }
+}

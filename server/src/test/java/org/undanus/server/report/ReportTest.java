@@ -1,0 +1,138 @@
+package org.undanus.server.report;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.qrcode.QRCodeReader;
+import java.io.IOException;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.undanus.server.Client;
+import org.undanus.server.TestPictures;
+import org.undanus.server.TestServer;
+
+class ReportTest {
+    @RegisterExtension
+    static final TestServer SERVER = TestServer.withDemo();
+
+    private Client client;
+    private String foundry;
+
+    @BeforeEach
+    void signIn() {
+        client = SERVER.signedIn("inspector");
+        foundry = "/api/installations/" + client.installation("LH-07");
+    }
+
+    private byte[] pdf(String path) {
+        return client.get(foundry + path).expect(200).response().body();
+    }
+
+    private static String text(byte[] pdf, int from, int to) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            PDFTextStripper stripper = new PDFTextStripper();
+            stripper.setSortByPosition(true);
+            stripper.setStartPage(from);
+            stripper.setEndPage(to);
+            return stripper.getText(document).replaceAll("\\s+", " ");
+        }
+    }
+
+    private static int pages(byte[] pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return document.getNumberOfPages();
+        }
+    }
+
+    @Test
+    void pageOneSaysTheOutcomeAndWhatMustBePutRightWithSafetyFirst() throws IOException {
+        String first = text(pdf("/report.pdf?units=US"), 1, 1);
+
+        assertThat(first)
+                .contains("17 things must be put right, 9 of them for safety.")
+                .contains("What must be put right")
+                .contains("60 A, 20 A over the maker's 40 A")
+                .contains("Have a 40 A or 35 A device fitted")
+                .contains("Inspector, date")
+                .contains("Received, date");
+        assertThat(first.indexOf("Disconnect fitted")).isPositive().isLessThan(first.indexOf("Pad is sound"));
+        assertThat(first).doesNotContain("Age of the unit");
+    }
+
+    @Test
+    void whatIsNotShownSaysWhatWouldShowIt() throws IOException {
+        assertThat(text(pdf("/report.pdf?units=US"), 1, 3))
+                .contains("What is not shown, and what would show it")
+                .contains("Class and number as stated");
+    }
+
+    @Test
+    void theFoundryFloorTakesEightPagesAndAppendicesAreAskedFor() throws IOException {
+        byte[] plain = pdf("/report.pdf?readings=false&units=US");
+        assertThat(pages(plain)).isLessThanOrEqualTo(8);
+        assertThat(text(plain, 1, 8)).doesNotContain("Appendix");
+        assertThat(text(pdf("/report.pdf?units=US"), 8, 20))
+                .contains("Appendix: readings")
+                .contains("± 0.07 in");
+        assertThat(text(pdf("/report.pdf?derivations=true&units=US"), 8, 40)).contains("how each judgement follows");
+    }
+
+    @Test
+    void photosAreInTheReportOnlyWhenAskedForAndAreNamedByNumberWhereTheyShowWhatFails() throws IOException {
+        client.upload(
+                        foundry + "/photos?point=electrical.device-rating&component=outdoor-1",
+                        TestPictures.jpeg(40, 30))
+                .expect(201);
+        assertThat(text(pdf("/report.pdf"), 1, 1)).contains("Photo 1.");
+        assertThat(text(pdf("/report.pdf"), 1, 20)).doesNotContain("SHA-256");
+        assertThat(text(pdf("/report.pdf?photos=true"), 1, 20)).contains("SHA-256");
+    }
+
+    @Test
+    void theSiteNoteIsOnePageWithACodeThatLeadsToTheCorrections() throws Exception {
+        byte[] note = pdf("/site-note.pdf?units=US");
+
+        assertThat(pages(note)).isEqualTo(1);
+        assertThat(text(note, 1, 1))
+                .contains("Dunmarrow")
+                .contains("20 A over the maker's 40 A")
+                .doesNotContain("not shown, and what would show it");
+        try (PDDocument document = Loader.loadPDF(note)) {
+            var image = new PDFRenderer(document).renderImageWithDPI(0, 200);
+            var code = image.getSubimage(image.getWidth() / 2, 0, image.getWidth() / 2, image.getHeight() / 4);
+            String read = new QRCodeReader()
+                    .decode(new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(code))))
+                    .getText();
+            assertThat(read).contains("/corrections?installation=" + foundry.replaceAll(".*/", ""));
+        }
+    }
+
+    @Test
+    void onAScreenItIsOnePageThatFetchesAndRunsNothing() {
+        client.save(foundry.replaceAll(".*/", ""), "plate.serial", "indoor-1", "<script>alert(1)</script>")
+                .expect(201);
+        Client.Answer page = client.get(foundry + "/report.html").expect(200);
+
+        assertThat(page.header("Content-Type")).isEqualTo("text/html;charset=UTF-8");
+        assertThat(page.header("Content-Security-Policy")).contains("default-src 'none'", "sandbox");
+        assertThat(page.text())
+                .contains("17 things must be put right")
+                .contains("&lt;script&gt;")
+                .doesNotContain("<script", "href=", "src=\"http", "@page");
+    }
+
+    @Test
+    void anotherCrewGetsNoneOfThem() {
+        Client other = SERVER.signedIn("nettlebank");
+        for (String path : new String[] {"/report.pdf", "/report.html", "/site-note.pdf", "/report"}) {
+            other.get(foundry + path).expect(404);
+        }
+    }
+}
