@@ -24,6 +24,7 @@ function entry(
     worst,
     counts: worst === "MEETS" ? { MEETS: 3 } : { [worst]: 2 },
     readings: 5,
+    said: worst === "MEETS" ? "" : `${reference} is 20 A over`,
   };
 }
 
@@ -53,7 +54,15 @@ function page(more: Partial<Schemas["RegisterPage"]> = {}): Schemas["RegisterPag
     total: 3,
     all: 3,
     outdated: 0,
-    crews: ["Dunmarrow", "Nettlebank"],
+    strip: {
+      verdicts: { FAILS: 1, NOT_SHOWN: 1, MEETS: 1 },
+      crews: [
+        { crew: "Dunmarrow", installations: 2, failing: 1 },
+        { crew: "Nettlebank", installations: 1, failing: 0 },
+      ],
+      stations: [{ station: "ELECTRICAL", title: "Electrical protection", failing: 1 }],
+      dueThisWeek: 2,
+    },
     ...more,
   };
 }
@@ -71,25 +80,69 @@ test("each installation stands under its most pressing verdict, in words", async
   expect(rows[0]).toContain("nothing open");
 });
 
+function named(wrapper: Awaited<ReturnType<typeof register>>, words: string) {
+  return wrapper.findAll("button").find((button) => button.text().includes(words))!;
+}
+
+test("what presses most is said in a sentence, and what is most at stake is asked for first", async () => {
+  const wrapper = await register();
+  expect(wrapper.findAll("tbody tr")[1]?.text()).toContain("LH-07 is 20 A over");
+  expect(get.mock.calls[0]?.[0]).toBe("/api/installations?order=STAKE&units=SI&page=0&size=50");
+});
+
 test("the server filters and sorts; when nothing is left the filters can be cleared", async () => {
   const wrapper = await register();
   await wrapper.find("select[aria-label=Crew]").setValue("Dunmarrow");
   await wrapper.find("input[aria-label=Find]").setValue("lh-12");
-  await wrapper.find("select[aria-label='Most pressing verdict']").setValue("MEETS");
-  await wrapper.find("select[aria-label=Sorted]").setValue("PRESSING");
+  await named(wrapper, "Meets").trigger("click");
+  await named(wrapper, "Installation").trigger("click");
+  await named(wrapper, "Crew").trigger("click");
+  await named(wrapper, "Crew").trigger("click");
   get.mockResolvedValueOnce(page({ entries: [], total: 0 }));
   await asked();
   expect(get).toHaveBeenCalledTimes(2);
-  expect(get.mock.calls[1]?.[0]).toBe(
-    "/api/installations?order=PRESSING&page=0&size=50&words=lh-12&crew=Dunmarrow&worst=MEETS",
-  );
+  const query = get.mock.calls[1]?.[0];
+  expect(query).toContain("order=CREW&reversed=true");
+  expect(query).toContain("words=lh-12&crew=Dunmarrow&worst=MEETS");
+  expect(wrapper.find("a[download]").attributes("href")).toContain("register.csv?order=CREW&reversed=true");
   expect(wrapper.text()).toContain("No installation fits");
-  await wrapper
-    .findAll("button")
-    .find((b) => b.text() === "Show all")!
-    .trigger("click");
+  await named(wrapper, "Show all").trigger("click");
   await asked();
   expect(wrapper.findAll("tbody tr")).toHaveLength(3);
+});
+
+test("each number of the strip filters by what it counts, and once more shows all again", async () => {
+  const wrapper = await register();
+  for (const [words, query] of [
+    ["Fails", "worst=FAILS"],
+    ["Corrections due this week 2", "due=true"],
+    ["1 of 2 fail", "crew=Dunmarrow"],
+    ["Electrical protection", "station=ELECTRICAL"],
+  ] as const) {
+    await named(wrapper, words).trigger("click");
+    await asked();
+    expect(get.mock.calls.at(-1)?.[0]).toContain(query);
+    expect(named(wrapper, words).attributes("aria-pressed")).toBe("true");
+    await named(wrapper, words).trigger("click");
+    await asked();
+    expect(get.mock.calls.at(-1)?.[0]).not.toContain(query);
+  }
+});
+
+test("a filter is kept under a name, comes back by it, and can be forgotten", async () => {
+  localStorage.clear();
+  const wrapper = await register();
+  await wrapper.find("input[aria-label=Find]").setValue("boat");
+  await wrapper.find("input[aria-label='Name of this filter']").setValue("Boats");
+  await wrapper.find("form.keep").trigger("submit");
+  await named(wrapper, "Show all").trigger("click");
+  expect(wrapper.find<HTMLInputElement>("input[aria-label=Find]").element.value).toBe("");
+
+  const later = await register();
+  await named(later, "Boats").trigger("click");
+  expect(later.find<HTMLInputElement>("input[aria-label=Find]").element.value).toBe("boat");
+  await named(later, "Forget Boats").trigger("click");
+  expect(localStorage.getItem("register-filters")).toBe("{}");
 });
 
 test("a long register comes page by page, and says what is still being judged", async () => {
@@ -102,7 +155,7 @@ test("a long register comes page by page, and says what is still being judged", 
   await asked();
   expect(get.mock.calls.at(-1)?.[0]).toContain("page=1");
   expect(wrapper.get("nav").text()).toContain("51 to 53 of 120");
-  await wrapper.find("select[aria-label=Sorted]").setValue("CREW");
+  await named(wrapper, "Crew").trigger("click");
   await asked();
   expect(get.mock.calls.at(-1)?.[0]).toContain("page=0");
 });

@@ -1,49 +1,58 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, shallowRef, watch } from "vue";
+import { computed, onScopeDispose, reactive, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
 import { at } from "../api/address";
+import type { Schemas } from "../api/client";
 import type { paths } from "../api/generated/types";
 import { useLatest } from "../api/useLatest";
+import { useUnits } from "../frame/useUnits";
 import { useSession } from "../session/useSession";
 import { countsInWords, words as known, type Verdict } from "../words/words";
 import VerdictMark from "../walk/VerdictMark.vue";
 import ImportButton from "./ImportButton.vue";
 import NewInstallation from "./NewInstallation.vue";
+import { useSavedFilters } from "./useSavedFilters";
 
 const router = useRouter();
 const { person } = useSession();
+const { units } = useUnits();
 
 const SIZE = 50;
 /** Letters typed one after another are asked for together. */
 const PAUSE_MS = 250;
 type Order = NonNullable<NonNullable<paths["/api/installations"]["get"]["parameters"]["query"]>["order"]>;
-const ORDERS: [Order, string][] = [
-  ["REFERENCE", "by reference"],
-  ["PRESSING", "most pressing first"],
-  ["VISITED", "last visited first"],
-  ["BUILDING", "by place"],
-  ["CREW", "by crew"],
+const COLUMNS: { order?: Order; title: string }[] = [
+  { order: "STAKE", title: "Most pressing" },
+  { order: "TITLE", title: "Installation" },
+  { order: "SYSTEM", title: "System" },
+  { order: "CREW", title: "Crew" },
+  { order: "VISITED", title: "Visit" },
+  { title: "Open" },
 ];
 
-const words = ref("");
-const crew = ref("");
-const worst = ref<Verdict | "">("");
-const order = ref<Order>("REFERENCE");
+type StationId = Schemas["StationCount"]["station"];
+
+const ALL = { words: "", crew: "", worst: "" as Verdict | "", station: "" as StationId | "", due: false };
+const filter = reactive({ ...ALL });
+const order = ref<Order>("STAKE");
+const reversed = ref(false);
 const number = ref(0);
 const entering = ref(false);
 const again = ref(0);
+const filtered = computed(() => Object.values(filter).some(Boolean));
 
+const asked = computed(() => ({
+  order: order.value,
+  reversed: reversed.value || undefined,
+  units: units(),
+  words: filter.words || undefined,
+  crew: filter.crew || undefined,
+  worst: filter.worst || undefined,
+  station: filter.station || undefined,
+  due: filter.due || undefined,
+}));
 const path = computed(() =>
-  at("/api/installations", {
-    query: {
-      order: order.value,
-      page: number.value,
-      size: SIZE,
-      words: words.value || undefined,
-      crew: crew.value || undefined,
-      worst: worst.value || undefined,
-    },
-  }),
+  at("/api/installations", { query: { ...asked.value, page: number.value, size: SIZE } }),
 );
 const typed = shallowRef(path.value);
 let pause: ReturnType<typeof setTimeout> | undefined;
@@ -51,7 +60,7 @@ watch(path, (now) => {
   clearTimeout(pause);
   pause = setTimeout(() => (typed.value = now), PAUSE_MS);
 });
-watch([words, crew, worst, order], () => (number.value = 0));
+watch([filter, order, reversed], () => (number.value = 0));
 onScopeDispose(() => clearTimeout(pause));
 
 const ofRegister = ref("register");
@@ -62,9 +71,37 @@ const { value: register, problem } = useLatest(
 );
 const shown = computed(() => register.value?.entries ?? []);
 const last = computed(() => Math.max(0, Math.ceil((register.value?.total ?? 0) / SIZE) - 1));
+const verdicts = computed(() =>
+  known.verdicts.flatMap((verdict) => {
+    const count = register.value?.strip.verdicts[verdict.id];
+    return count ? [{ ...verdict, count }] : [];
+  }),
+);
+
+const saved = useSavedFilters<typeof ALL>();
 
 function load() {
   again.value++;
+}
+
+function showAll() {
+  Object.assign(filter, ALL);
+}
+
+/** A number of the strip filters by what it counts; once more shows all again. */
+function toggle<K extends keyof typeof ALL>(key: K, value: (typeof ALL)[K]) {
+  Object.assign(filter, { [key]: filter[key] === value ? ALL[key] : value });
+}
+
+function sort(by: Order | undefined) {
+  if (by) {
+    reversed.value = order.value === by && !reversed.value;
+    order.value = by;
+  }
+}
+
+function sorted(by: Order | undefined) {
+  return by !== order.value ? undefined : reversed.value ? "descending" : "ascending";
 }
 
 function open(id: string) {
@@ -82,7 +119,7 @@ function entered(id: string) {
     <div class="page-head">
       <div>
         <h1>Which installations still need something?</h1>
-        <p class="quiet">Each stands under its most pressing verdict. Open one to walk it.</p>
+        <p class="quiet">What is most at stake stands first. Open one to walk it.</p>
       </div>
       <div class="actions">
         <ImportButton v-if="person?.role === 'QUALITY_LEAD'" @imported="load" />
@@ -91,26 +128,99 @@ function entered(id: string) {
         </button>
       </div>
     </div>
+    <section v-if="register?.all" class="strip" aria-label="The programme at a glance">
+      <div class="kind" role="group" aria-label="By most pressing verdict">
+        <button
+          v-for="verdict in verdicts"
+          :key="verdict.id"
+          type="button"
+          class="button"
+          :aria-pressed="filter.worst === verdict.id"
+          @click="toggle('worst', verdict.id)"
+        >
+          <VerdictMark :verdict="verdict.id" worded /> <strong>{{ verdict.count }}</strong>
+        </button>
+        <button type="button" class="button" :aria-pressed="filter.due" @click="toggle('due', !filter.due)">
+          Corrections due this week <strong>{{ register.strip.dueThisWeek }}</strong>
+        </button>
+      </div>
+      <details>
+        <summary>By crew and by station</summary>
+        <div class="kind" role="group" aria-label="By crew">
+          <button
+            v-for="each in register.strip.crews"
+            :key="each.crew"
+            type="button"
+            class="button"
+            :aria-pressed="filter.crew === each.crew"
+            @click="toggle('crew', each.crew)"
+          >
+            {{ each.crew }} <strong>{{ each.failing }} of {{ each.installations }} fail</strong>
+          </button>
+        </div>
+        <div class="kind" role="group" aria-label="By station where something fails">
+          <button
+            v-for="each in register.strip.stations"
+            :key="each.station"
+            type="button"
+            class="button"
+            :aria-pressed="filter.station === each.station"
+            @click="toggle('station', each.station)"
+          >
+            {{ each.title }} <strong>{{ each.failing }}</strong>
+          </button>
+        </div>
+      </details>
+    </section>
     <div class="filters">
       <input
-        v-model="words"
+        v-model="filter.words"
         class="field"
         placeholder="Find by reference, place or system"
         aria-label="Find"
       />
-      <select v-model="crew" class="field" aria-label="Crew">
+      <select v-model="filter.crew" class="field" aria-label="Crew">
         <option value="">All crews</option>
-        <option v-for="name in register?.crews" :key="name">{{ name }}</option>
+        <option v-for="each in register?.strip.crews" :key="each.crew">{{ each.crew }}</option>
       </select>
-      <select v-model="worst" class="field" aria-label="Most pressing verdict">
-        <option value="">Any verdict</option>
-        <option v-for="verdict in known.verdicts" :key="verdict.id" :value="verdict.id">
-          {{ verdict.title }}
+      <select v-model="filter.station" class="field" aria-label="Station where something fails">
+        <option value="">Any station</option>
+        <option v-for="each in register?.strip.stations" :key="each.station" :value="each.station">
+          fails at {{ each.title }}
         </option>
       </select>
-      <select v-model="order" class="field" aria-label="Sorted">
-        <option v-for="[key, word] in ORDERS" :key="key" :value="key">{{ word }}</option>
-      </select>
+      <a class="button" :href="at('/api/installations/register.csv', { query: asked })" download>CSV</a>
+    </div>
+    <div v-if="filtered || saved.names.value.length" class="kept">
+      <button
+        v-for="name in saved.names.value"
+        :key="name"
+        type="button"
+        class="button"
+        @click="Object.assign(filter, ALL, saved.get(name))"
+      >
+        {{ name }}
+      </button>
+      <form v-if="filtered" class="keep" @submit.prevent="saved.keep({ ...filter })">
+        <input
+          v-model="saved.name.value"
+          class="field"
+          maxlength="60"
+          required
+          aria-label="Name of this filter"
+          placeholder="Name this filter"
+        />
+        <button type="submit" class="button">Keep filter</button>
+      </form>
+      <button
+        v-if="saved.names.value.includes(saved.name.value)"
+        type="button"
+        class="button"
+        @click="saved.forget()"
+      >
+        Forget {{ saved.name.value }}
+      </button>
+      <button v-if="filtered" type="button" class="button" @click="showAll()">Show all</button>
     </div>
     <p v-if="problem" class="error" role="alert">
       {{ problem }} <button type="button" class="button" @click="load">Try again</button>
@@ -122,18 +232,20 @@ function entered(id: string) {
     <table v-if="shown.length" class="table register">
       <thead>
         <tr>
-          <th>Most pressing</th>
-          <th>Installation</th>
-          <th>System</th>
-          <th>Crew</th>
-          <th>Visit</th>
-          <th>Open</th>
+          <th v-for="column in COLUMNS" :key="column.title" :aria-sort="sorted(column.order)">
+            <button v-if="column.order" type="button" class="sort" @click="sort(column.order)">
+              {{ column.title
+              }}<span v-if="order === column.order" aria-hidden="true">{{ reversed ? " ▴" : " ▾" }}</span>
+            </button>
+            <template v-else>{{ column.title }}</template>
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="entry in shown" :key="entry.id" @click="open(entry.id)">
-          <td>
+          <td class="pressing">
             <VerdictMark v-if="entry.worst" :verdict="entry.worst" worded /><template v-else>–</template>
+            <div class="said">{{ entry.readings ? entry.said : "nothing read yet" }}</div>
           </td>
           <td>
             <RouterLink :to="`/installations/${entry.id}/papers`" @click.stop>{{ entry.title }}</RouterLink>
@@ -147,7 +259,7 @@ function entered(id: string) {
             {{ entry.stage }}
             <div class="quiet mono">{{ entry.visitedOn }}</div>
           </td>
-          <td>{{ entry.readings ? countsInWords(entry.counts) : "nothing read yet" }}</td>
+          <td>{{ entry.readings ? countsInWords(entry.counts) : "" }}</td>
         </tr>
       </tbody>
     </table>
@@ -156,17 +268,7 @@ function entered(id: string) {
     </p>
     <p v-else-if="register" class="empty">
       No installation fits these filters.
-      <button
-        type="button"
-        class="button"
-        @click="
-          words = '';
-          crew = '';
-          worst = '';
-        "
-      >
-        Show all
-      </button>
+      <button type="button" class="button" @click="showAll()">Show all</button>
     </p>
     <nav v-if="register && last > 0" class="pages" aria-label="Pages of the register">
       <button type="button" class="button" :disabled="number === 0" @click="number--">Back</button>
@@ -187,9 +289,74 @@ function entered(id: string) {
 
 .filters {
   display: grid;
-  grid-template-columns: minmax(0, 2fr) repeat(3, minmax(0, 1fr));
+  grid-template-columns: minmax(0, 2fr) repeat(2, minmax(0, 1fr)) auto;
+  gap: 8px;
+  margin-bottom: 10px;
+}
+
+.filters .button {
+  min-height: 44px;
+}
+
+.strip {
+  display: grid;
   gap: 8px;
   margin-bottom: 12px;
+}
+
+.kind,
+.kept,
+.keep {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.kept {
+  margin-bottom: 10px;
+}
+
+.keep .field {
+  width: 180px;
+  min-height: 40px;
+}
+
+.strip [aria-pressed="true"] {
+  border-color: var(--lake);
+  background: var(--lake-soft);
+}
+
+details {
+  display: grid;
+  gap: 8px;
+}
+
+summary {
+  min-height: 32px;
+  color: var(--lake);
+  cursor: pointer;
+}
+
+details .kind {
+  margin-bottom: 8px;
+}
+
+.sort {
+  min-height: 36px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+}
+
+.pressing {
+  width: 30%;
+}
+
+.said {
+  font-size: 13px;
 }
 
 .register tbody tr {
@@ -254,7 +421,12 @@ function entered(id: string) {
     grid-column: 1 / -1;
   }
 
-  .register td:nth-child(n + 3):nth-child(-n + 5) {
+  .pressing {
+    grid-column: 1 / -1;
+    width: auto;
+  }
+
+  .register td:nth-child(n + 3) {
     display: none;
   }
 }

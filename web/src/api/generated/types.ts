@@ -708,6 +708,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/register.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imports/{id}": {
         parameters: {
             query?: never;
@@ -1703,6 +1719,13 @@ export interface components {
             key: string;
             title: string;
         };
+        CrewCount: {
+            crew: string;
+            /** Format: int32 */
+            installations: number;
+            /** Format: int32 */
+            failing: number;
+        };
         RegisterEntry: {
             id: string;
             reference: string;
@@ -1720,6 +1743,7 @@ export interface components {
             };
             /** Format: int32 */
             readings: number;
+            said: string;
         };
         RegisterPage: {
             entries: components["schemas"]["RegisterEntry"][];
@@ -1729,7 +1753,23 @@ export interface components {
             all: number;
             /** Format: int32 */
             outdated: number;
-            crews: string[];
+            strip: components["schemas"]["StripView"];
+        };
+        StationCount: {
+            /** @enum {string} */
+            station: "PAPERS" | "SITING" | "ACCESS" | "MOUNTING" | "PIPING" | "CONDENSATE" | "ELECTRICAL" | "FUEL" | "AIRSIDE" | "TIGHTNESS" | "EVACUATION" | "CHARGE" | "RUNNING" | "HANDOVER";
+            title: string;
+            /** Format: int32 */
+            failing: number;
+        };
+        StripView: {
+            verdicts: {
+                [key: string]: number;
+            };
+            crews: components["schemas"]["CrewCount"][];
+            stations: components["schemas"]["StationCount"][];
+            /** Format: int32 */
+            dueThisWeek: number;
         };
         StationView: {
             key: string;
@@ -2412,7 +2452,11 @@ export interface operations {
                 words?: string;
                 crew?: string;
                 worst?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-                order?: "REFERENCE" | "TITLE" | "BUILDING" | "CREW" | "VISITED" | "PRESSING";
+                station?: "PAPERS" | "SITING" | "ACCESS" | "MOUNTING" | "PIPING" | "CONDENSATE" | "ELECTRICAL" | "FUEL" | "AIRSIDE" | "TIGHTNESS" | "EVACUATION" | "CHARGE" | "RUNNING" | "HANDOVER";
+                due?: boolean;
+                order?: "STAKE" | "REFERENCE" | "TITLE" | "SYSTEM" | "CREW" | "VISITED";
+                reversed?: boolean;
+                units?: "US" | "SI";
                 page?: number;
                 size?: number;
             };
@@ -3648,6 +3692,39 @@ export interface operations {
             401: components["responses"]["UNAUTHORIZED"];
             404: components["responses"]["NOT_FOUND"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    csv_1: {
+        parameters: {
+            query?: {
+                words?: string;
+                crew?: string;
+                worst?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+                station?: "PAPERS" | "SITING" | "ACCESS" | "MOUNTING" | "PIPING" | "CONDENSATE" | "ELECTRICAL" | "FUEL" | "AIRSIDE" | "TIGHTNESS" | "EVACUATION" | "CHARGE" | "RUNNING" | "HANDOVER";
+                due?: boolean;
+                order?: "STAKE" | "REFERENCE" | "TITLE" | "SYSTEM" | "CREW" | "VISITED";
+                reversed?: boolean;
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };

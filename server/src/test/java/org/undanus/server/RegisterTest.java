@@ -2,7 +2,11 @@ package org.undanus.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
@@ -39,10 +43,10 @@ class RegisterTest {
 
     @Test
     void itComesPageByPageAndTellsHowManyThereAre() {
-        JsonNode first = page("size=4");
-        JsonNode second = page("size=4&page=1");
-        assertThat(references(first)).hasSize(4).isSorted();
-        assertThat(references(second)).hasSize(4).isSorted().doesNotContainAnyElementsOf(references(first));
+        JsonNode first = page("size=4&order=REFERENCE");
+        JsonNode second = page("size=4&page=1&order=REFERENCE");
+        assertThat(references(first)).hasSize(4);
+        assertThat(references(second)).hasSize(4).doesNotContainAnyElementsOf(references(first));
         assertThat(first.path("total").asInt())
                 .isEqualTo(first.path("all").asInt())
                 .isGreaterThan(8);
@@ -65,7 +69,7 @@ class RegisterTest {
                 .isNotEmpty()
                 .allSatisfy(e -> assertThat(e.path("worst").asString()).isEqualTo("FAILS"));
         assertThat(failing.path("total").asInt()).isLessThan(failing.path("all").asInt());
-        String crew = failing.path("crews").get(0).asString();
+        String crew = failing.at("/strip/crews/0/crew").asString();
         assertThat(page("crew=" + Client.encoded(crew)).path("entries"))
                 .allSatisfy(e -> assertThat(e.path("crew").asString()).isEqualTo(crew));
         List<String> days = page("order=VISITED")
@@ -149,5 +153,106 @@ class RegisterTest {
                 .mapToLong(e -> e.at("/counts/NOT_SHOWN").asLong())
                 .sum();
         assertThat(unfit).isGreaterThan(fit + 10);
+    }
+
+    @Test
+    void whatIsMostAtStakeStandsFirstAndSaysItsMostPressingSentence() {
+        JsonNode first = page("units=US").path("entries").get(0);
+        assertThat(first.path("worst").asString()).isEqualTo("FAILS");
+        JsonNode roof = entry("LH-07");
+        assertThat(roof.path("said").asString()).contains("50 A, 10 A over the maker's 40 A");
+        List<String> falling = references(page("size=200&order=TITLE"));
+        List<String> rising = new ArrayList<>(references(page("size=200&order=TITLE&reversed=true")));
+        Collections.reverse(rising);
+        assertThat(rising).isEqualTo(falling).hasSizeGreaterThan(8);
+    }
+
+    @Test
+    void everyNumberOfTheStripIsHowManyTheRegisterShowsByIt() {
+        JsonNode strip = page("").path("strip");
+        strip.path("verdicts").properties().forEach(verdict -> assertThat(
+                        page("worst=" + verdict.getKey()).path("total"))
+                .isEqualTo(verdict.getValue()));
+        strip.path("crews").forEach(crew -> assertThat(
+                        page("crew=" + Client.encoded(crew.path("crew").asString()))
+                                .path("total"))
+                .isEqualTo(crew.path("installations")));
+        assertThat(strip.path("stations")).isNotEmpty();
+        strip.path("stations").forEach(station -> assertThat(
+                        page("station=" + station.path("station").asString()).path("total"))
+                .isEqualTo(station.path("failing")));
+        assertThat(page("due=true").path("total")).isEqualTo(strip.path("dueThisWeek"));
+    }
+
+    @Test
+    void aCorrectionDueThisWeekIsCountedAndOneDueLaterIsNot() {
+        String id = lead.installation("LH-07");
+        int before = page("").at("/strip/dueThisWeek").asInt();
+        String judgement = lead.get("/api/installations/" + id + "/stations/siting")
+                .json()
+                .path("judgements")
+                .valueStream()
+                .filter(j -> j.path("verdict").asString().equals("FAILS"))
+                .map(j -> j.path("key").asString())
+                .findFirst()
+                .orElseThrow();
+        JsonNode raised = lead.post(
+                        "/api/installations/" + id + "/corrections",
+                        Map.of(
+                                "judgement",
+                                judgement,
+                                "words",
+                                "Move it",
+                                "due",
+                                LocalDate.now().plusDays(30).toString()))
+                .expect(201)
+                .json();
+        assertThat(page("").at("/strip/dueThisWeek").asInt()).isEqualTo(before);
+        lead.put(
+                        "/api/corrections/" + raised.path("id").asString(),
+                        Map.of(
+                                "words",
+                                "Move it",
+                                "due",
+                                LocalDate.now().plusDays(7).toString(),
+                                "state",
+                                "OPEN",
+                                "version",
+                                raised.path("version").asInt()))
+                .expect(200);
+        assertThat(page("").at("/strip/dueThisWeek").asInt()).isEqualTo(before + 1);
+        assertThat(references(page("due=true"))).contains("LH-07");
+    }
+
+    @Test
+    void itLeavesAsATableInWhichNoWordIsAFormula() {
+        lead.post("/api/installations", installation("=1+1")).expect(201);
+        Client.Answer csv = lead.get("/api/installations/register.csv?units=US").expect(200);
+        assertThat(csv.header("Content-Type")).isEqualTo("text/csv;charset=UTF-8");
+        List<String> lines = csv.text().lines().toList();
+        assertThat(lines.get(0)).startsWith("reference,installation,place");
+        assertThat(lines).hasSize(page("").path("total").asInt() + 1);
+        assertThat(csv.text()).contains("'=1+1").contains("50 A, 10 A over");
+        assertThat(lead.get("/api/installations/register.csv?worst=MEETS")
+                        .text()
+                        .lines()
+                        .count())
+                .isEqualTo(page("worst=MEETS").path("total").asInt() + 1);
+    }
+
+    private static Map<String, Object> installation(String title) {
+        return Map.ofEntries(
+                Map.entry("reference", "LH-98"),
+                Map.entry("title", title),
+                Map.entry("building", "Lido"),
+                Map.entry("elevation", "2100 ft"),
+                Map.entry("system", "Wall split"),
+                Map.entry("crew", "Nettlebank Mechanical"),
+                Map.entry("replacement", false),
+                Map.entry("stage", "FINAL"),
+                Map.entry("visitedOn", "2026-10-01"),
+                Map.entry("ruleBook", "sallowmere-2026-design"),
+                Map.entry(
+                        "components", List.of(Map.of("title", "Outdoor unit", "kind", "OUTDOOR", "ownSupply", true))));
     }
 }

@@ -13,6 +13,9 @@ public final class Outcome {
                     (Judgement judgement) -> judgement.about().severity())
             .thenComparing(judgement -> judgement.about().station());
 
+    /** So many of a kind and more are as many as one fewer; nine such counts fit a long. */
+    private static final int COUNTED = 100;
+
     private final List<Judgement> failing;
     private final List<Judgement> unsettled;
     private final List<Judgement> notShown;
@@ -58,9 +61,37 @@ public final class Outcome {
 
     /** How many fail of this severity. */
     public long failing(Severity severity) {
-        return failing.stream()
+        return count(failing, severity);
+    }
+
+    private static long count(List<Judgement> some, Severity severity) {
+        return some.stream()
                 .filter(judgement -> judgement.about().severity() == severity)
                 .count();
+    }
+
+    /**
+     * How much is at stake, as one number to sort by: what fails for safety counts before any number of damages, these before
+     * performance and records; then what is not settled in the same order, then what is not shown.
+     */
+    public long stake() {
+        long stake = 0;
+        for (List<Judgement> some : List.of(failing, unsettled)) {
+            for (Severity severity : Severity.values()) {
+                stake = stake * COUNTED + Math.min(COUNTED - 1, count(some, severity));
+            }
+        }
+        return stake * COUNTED + Math.min(COUNTED - 1, notShown.size());
+    }
+
+    /** The title of what presses most and what was found, for a list of many installations. */
+    public Optional<Text> pressing() {
+        return mostPressing()
+                .map(judgement -> Text.of(
+                        "{}{}: {}",
+                        judgement.about().title(),
+                        judgement.subject().isEmpty() ? "" : ", " + judgement.subject(),
+                        judgement.finding()));
     }
 
     /** In a sentence or two. What is not shown is never called a pass. */

@@ -84,4 +84,33 @@ class OutcomeTest {
         assertThat(fixture.judge("siting.pad-sound").finding().in(UnitSystem.SI))
                 .isEqualTo("The pad is not sound.");
     }
+
+    @ParameterizedTest(name = "{0} before {1}")
+    @CsvSource({
+        "FAILS/SAFETY, FAILS/DAMAGE FAILS/DAMAGE FAILS/PERFORMANCE",
+        "FAILS/RECORD, TOO_CLOSE/SAFETY REFER/SAFETY NOT_SHOWN/SAFETY",
+        "FAILS/DAMAGE FAILS/DAMAGE, FAILS/DAMAGE FAILS/PERFORMANCE",
+        "TOO_CLOSE/RECORD, NOT_SHOWN/SAFETY NOT_SHOWN/SAFETY",
+        "NOT_SHOWN/RECORD, MEETS/SAFETY",
+    })
+    void whatIsMoreAtStakeSortsFirst(String more, String less) {
+        assertThat(Outcome.of(some(more)).stake())
+                .isGreaterThan(Outcome.of(some(less)).stake());
+    }
+
+    @Test
+    void manyOfAKindNeverCountAsOneOfAWorse() {
+        String many = "FAILS/DAMAGE ".repeat(500).strip();
+        assertThat(Outcome.of(some(many)).stake())
+                .isLessThan(Outcome.of(some("FAILS/SAFETY")).stake());
+        assertThat(Outcome.of(some("FAILS/SAFETY ".repeat(500).strip())).stake())
+                .isPositive();
+    }
+
+    @Test
+    void theMostPressingIsSaidWithItsTitle() {
+        assertThat(Outcome.of(some("MEETS/SAFETY")).pressing()).isEmpty();
+        assertThat(Outcome.of(some("NOT_SHOWN/RECORD FAILS/DAMAGE")).pressing().map(text -> text.in(UnitSystem.SI)))
+                .contains("FAILS/DAMAGE: because");
+    }
 }

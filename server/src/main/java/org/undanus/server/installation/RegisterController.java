@@ -7,13 +7,18 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -29,6 +34,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
@@ -47,7 +53,11 @@ import org.undanus.server.rulebook.RuleBooks;
 @RequestMapping("/api/installations")
 class RegisterController {
 
-    /** Stage and what follows are empty where it is to be judged first. */
+    /**
+     * Stage and what follows are empty where it is to be judged first.
+     *
+     * @param said the most pressing sentence; empty where nothing is open
+     */
     record RegisterEntry(
             String id,
             String reference,
@@ -59,14 +69,43 @@ class RegisterController {
             Optional<LocalDate> visitedOn,
             Optional<Verdict> worst,
             Map<Verdict, Long> counts,
-            int readings) {}
+            int readings,
+            String said) {}
 
     /**
      * @param total how many fit the filters
      * @param all how many there are
      * @param outdated how many of these are still being judged again, so that they may stand otherwise soon
      */
-    record RegisterPage(List<RegisterEntry> entries, int total, int all, int outdated, List<String> crews) {}
+    record RegisterPage(List<RegisterEntry> entries, int total, int all, int outdated, StripView strip) {}
+
+    /** The programme at a glance; each number is how many the register shows with that filter. */
+    record StripView(
+            Map<Verdict, Integer> verdicts, List<CrewCount> crews, List<StationCount> stations, int dueThisWeek) {}
+
+    record CrewCount(String crew, int installations, int failing) {}
+
+    record StationCount(Station station, String title, int failing) {}
+
+    /** Which installations are wanted, in which order and units. */
+    record Asked(
+            Optional<@Size(max = 100) String> words,
+            Optional<String> crew,
+            Optional<Verdict> worst,
+            Optional<Station> station,
+            Optional<Boolean> due,
+            Optional<Standings.Order> order,
+            Optional<Boolean> reversed,
+            Optional<UnitSystem> units) {
+        private Standings.Wanted wanted() {
+            return new Standings.Wanted(
+                    words.orElse(""), crew.filter(c -> !c.isBlank()), worst, station, due.orElse(false));
+        }
+
+        private UnitSystem in() {
+            return units.orElse(UnitSystem.US);
+        }
+    }
 
     record InstallationView(
             String id,
@@ -151,26 +190,60 @@ class RegisterController {
     /**
      * The register, page by page.
      *
-     * @param words in reference, title, building or system
-     * @param worst the most pressing verdict
      * @param page from 0
      */
     @GetMapping
     RegisterPage page(
-            @RequestParam(defaultValue = "") @Size(max = 100) String words,
-            @RequestParam Optional<String> crew,
-            @RequestParam Optional<Verdict> worst,
-            @RequestParam(defaultValue = "REFERENCE") Standings.Order order,
+            @ParameterObject @Valid Asked asked,
             @RequestParam(defaultValue = "0") @Min(0) @Max(100_000) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(200) int size,
             @AuthenticationPrincipal Person person) {
-        Standings.Page found = standings.page(person, words, crew.filter(c -> !c.isBlank()), worst, order, page, size);
+        Standings.Page found = standings.page(
+                person,
+                asked.wanted(),
+                asked.order().orElse(Standings.Order.STAKE),
+                asked.reversed().orElse(false),
+                page,
+                size);
         return new RegisterPage(
-                found.entries().stream().map(RegisterController::entry).toList(),
+                found.entries().stream()
+                        .map(listed -> entry(listed, asked.in()))
+                        .toList(),
                 found.total(),
                 found.all(),
                 found.outdated(),
-                found.crews());
+                view(found.strip()));
+    }
+
+    private static StripView view(Standings.Strip strip) {
+        return new StripView(
+                strip.verdicts(),
+                strip.crews().stream()
+                        .map(crew -> new CrewCount(crew.crew(), crew.installations(), crew.failing()))
+                        .toList(),
+                strip.stations().entrySet().stream()
+                        .map(each ->
+                                new StationCount(each.getKey(), each.getKey().title(), each.getValue()))
+                        .toList(),
+                strip.dueThisWeek());
+    }
+
+    /** The same as a table for other programs, every row that fits. */
+    @GetMapping(value = "/register.csv", produces = "text/csv")
+    ResponseEntity<byte[]> csv(@ParameterObject @Valid Asked asked, @AuthenticationPrincipal Person person) {
+        List<RegisterEntry> entries = standings
+                .all(
+                        person,
+                        asked.wanted(),
+                        asked.order().orElse(Standings.Order.STAKE),
+                        asked.reversed().orElse(false))
+                .stream()
+                .map(listed -> entry(listed, asked.in()))
+                .toList();
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"register.csv\"")
+                .body(RegisterCsv.of(entries).getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping("/{id}")
@@ -309,7 +382,7 @@ class RegisterController {
                 .toList();
     }
 
-    private static RegisterEntry entry(Standings.Listed listed) {
+    private static RegisterEntry entry(Standings.Listed listed, UnitSystem units) {
         StandingMapper.ListedRow row = listed.row();
         return new RegisterEntry(
                 row.id(),
@@ -322,7 +395,9 @@ class RegisterController {
                 Optional.ofNullable(row.visitedOn()),
                 listed.worst(),
                 listed.counts(),
-                Optional.ofNullable(row.readings()).orElse(0));
+                Optional.ofNullable(row.readings()).orElse(0),
+                Optional.ofNullable(units == UnitSystem.US ? row.saidUs() : row.saidSi())
+                        .orElse(""));
     }
 
     private static InstallationView view(CaseFile file) {

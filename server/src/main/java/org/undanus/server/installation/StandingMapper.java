@@ -20,7 +20,11 @@ interface StandingMapper {
             LocalDate visitedOn,
             int pressing,
             String counts,
-            int readings) {}
+            int readings,
+            long stake,
+            String saidUs,
+            String saidSi,
+            String failing) {}
 
     /** What was judged is null where it is to be judged again first. */
     record ListedRow(
@@ -34,18 +38,28 @@ interface StandingMapper {
             LocalDate visitedOn,
             Integer pressing,
             String counts,
-            Integer readings) {}
+            Integer readings,
+            String saidUs,
+            String saidSi) {}
+
+    /** How many installations stand alike. */
+    record AlikeRow(String crew, int pressing, String failing, int count) {}
 
     /**
      * @param crew whose installations alone are looked through, null for all of them
      * @param words patterns that must all be found
+     * @param failing the key of a station, between commas
+     * @param due the last day on which an open correction is due
      */
-    record Filter(String crew, List<String> words, String ofCrew, Integer pressing) {}
+    record Filter(String crew, List<String> words, String ofCrew, Integer pressing, String failing, LocalDate due) {}
 
     String MATCHING = " <where>"
             + "<if test='f.crew != null'> AND i.crew = #{f.crew}</if>"
             + "<if test='f.ofCrew != null'> AND i.crew = #{f.ofCrew}</if>"
             + "<if test='f.pressing != null'> AND t.pressing = #{f.pressing}</if>"
+            + "<if test='f.failing != null'> AND t.failing LIKE '%' || #{f.failing} || '%'</if>"
+            + "<if test='f.due != null'> AND EXISTS (SELECT 1 FROM correction c WHERE c.installation_id = i.id"
+            + " AND c.state = 'OPEN' AND c.due &lt;= #{f.due})</if>"
             + "<foreach collection='f.words' item='word'> AND LOWER(i.reference || ' ' || i.title || ' ' || s.name || ' ' || i.system)"
             + " LIKE #{word} ESCAPE '!'</foreach></where> ";
 
@@ -66,14 +80,15 @@ interface StandingMapper {
     @Select("SELECT i.id" + OUTDATED + " FETCH FIRST #{most} ROWS ONLY")
     List<String> outdated(@Param("restsOn") String restsOn, @Param("most") int most);
 
-    @Update("MERGE INTO standing (installation_id, rests_on, stage, visited_on, pressing, counts, readings)"
+    @Update("MERGE INTO standing (installation_id, rests_on, stage, visited_on, pressing, counts, readings,"
+            + " stake, said_us, said_si, failing)"
             + " KEY (installation_id) VALUES (#{installationId}, #{restsOn}, #{stage}, #{visitedOn}, #{pressing}, #{counts},"
-            + " #{readings})")
+            + " #{readings}, #{stake}, #{saidUs}, #{saidSi}, #{failing})")
     void store(StandingRow row);
 
     @Select(
             "<script>SELECT i.id, i.reference, i.title, s.name AS building, i.system, i.crew, t.stage, t.visited_on, t.pressing,"
-                    + " t.counts, t.readings" + FROM + MATCHING
+                    + " t.counts, t.readings, t.said_us, t.said_si" + FROM + MATCHING
                     + "ORDER BY ${order}, i.reference OFFSET #{from} ROWS FETCH NEXT #{most} ROWS ONLY</script>")
     List<ListedRow> page(
             @Param("f") Filter filter, @Param("order") String order, @Param("from") int from, @Param("most") int most);
@@ -81,7 +96,9 @@ interface StandingMapper {
     @Select("<script>SELECT COUNT(*)" + FROM + MATCHING + "</script>")
     int count(@Param("f") Filter filter);
 
-    @Select("<script>SELECT DISTINCT i.crew FROM installation i"
-            + "<if test='crew != null'> WHERE i.crew = #{crew}</if> ORDER BY i.crew</script>")
-    List<String> crews(@Param("crew") String crew);
+    @Select("<script>SELECT i.crew, t.pressing, t.failing, COUNT(*) AS count FROM installation i"
+            + " JOIN standing t ON t.installation_id = i.id"
+            + "<if test='crew != null'> WHERE i.crew = #{crew}</if>"
+            + " GROUP BY i.crew, t.pressing, t.failing ORDER BY i.crew</script>")
+    List<AlikeRow> alike(@Param("crew") String crew);
 }

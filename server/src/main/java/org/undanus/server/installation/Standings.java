@@ -1,7 +1,9 @@
 package org.undanus.server.installation;
 
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -18,9 +20,14 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Outcome;
+import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
+import org.undanus.server.installation.StandingMapper.AlikeRow;
 import org.undanus.server.installation.StandingMapper.Filter;
 import org.undanus.server.installation.StandingMapper.ListedRow;
 import org.undanus.server.installation.StandingMapper.StandingRow;
@@ -37,28 +44,63 @@ public class Standings {
     private static final int AT_ONCE = 25;
 
     private static final int IN_THE_BACKGROUND = 50;
+    private static final int LONGEST_SAID = 600;
+    private static final int MOST = 1_000_000;
 
-    /** What the register is sorted by. */
+    /** What is due within so many days is due this week. */
+    private static final int WEEK = 7;
+
+    /** What the register is sorted by, and the other way round. */
     public enum Order {
-        REFERENCE("i.reference"),
-        TITLE("i.title"),
-        BUILDING("s.name"),
-        CREW("i.crew"),
-        VISITED("t.visited_on DESC"),
-        PRESSING("t.pressing NULLS FIRST");
+        STAKE("t.stake DESC NULLS FIRST", "t.stake NULLS FIRST"),
+        REFERENCE("i.reference", "i.reference DESC"),
+        TITLE("i.title", "i.title DESC"),
+        SYSTEM("i.system", "i.system DESC"),
+        CREW("i.crew", "i.crew DESC"),
+        VISITED("t.visited_on DESC", "t.visited_on");
 
         private final String sql;
+        private final String reversed;
 
-        Order(String sql) {
+        Order(String sql, String reversed) {
             this.sql = sql;
+            this.reversed = reversed;
         }
     }
+
+    /**
+     * Which installations.
+     *
+     * @param words all of them, wherever in reference, title, building or system; empty for any
+     * @param worst the most pressing verdict
+     * @param failing a station where something fails
+     * @param dueThisWeek whether a correction is due within seven days, or overdue
+     */
+    public record Wanted(
+            String words,
+            Optional<String> crew,
+            Optional<Verdict> worst,
+            Optional<Station> failing,
+            boolean dueThisWeek) {}
 
     /**
      * @param outdated how many of all are still to be judged again
      * @param all how many this person may see
      */
-    public record Page(List<Listed> entries, int total, int all, int outdated, List<String> crews) {}
+    public record Page(List<Listed> entries, int total, int all, int outdated, Strip strip) {}
+
+    /**
+     * The whole programme at a glance: how many installations of each kind there are.
+     *
+     * @param verdicts by their most pressing
+     * @param crews with how many they have and at how many something fails
+     * @param stations at how many installations something fails there
+     * @param dueThisWeek at how many a correction is due within seven days, or overdue
+     */
+    public record Strip(
+            Map<Verdict, Integer> verdicts, List<CrewCount> crews, Map<Station, Integer> stations, int dueThisWeek) {}
+
+    public record CrewCount(String crew, int installations, int failing) {}
 
     /** @param counts empty where it has not been judged yet */
     public record Listed(ListedRow row, Optional<Verdict> worst, Map<Verdict, Long> counts) {}
@@ -84,40 +126,78 @@ public class Standings {
     /**
      * A page of the register.
      *
-     * @param words all of them, wherever in reference, title, building or system; empty for any
      * @param number of the page, from 0
      */
-    public Page page(
-            Person person,
-            String words,
-            Optional<String> crew,
-            Optional<Verdict> worst,
-            Order order,
-            int number,
-            int size) {
+    public Page page(Person person, Wanted wanted, Order order, boolean reversed, int number, int size) {
         String restsOn = restsOn();
         int outdated = mapper.countOutdated(restsOn);
         if (outdated > 0 && outdated <= AT_ONCE) {
             judgeAgain(restsOn, AT_ONCE);
             outdated = mapper.countOutdated(restsOn);
         }
-        String own = person.inspects() ? null : person.crew().orElse("");
-        Filter filter = new Filter(
+        String own = own(person);
+        Filter filter = filter(own, wanted);
+        return new Page(
+                listed(filter, order, reversed, number * size, size),
+                mapper.count(filter),
+                mapper.count(filter(own, EVERY)),
+                outdated,
+                strip(own));
+    }
+
+    /** All that fit, page or no page. */
+    public List<Listed> all(Person person, Wanted wanted, Order order, boolean reversed) {
+        return listed(filter(own(person), wanted), order, reversed, 0, MOST);
+    }
+
+    private static final Wanted EVERY = new Wanted("", Optional.empty(), Optional.empty(), Optional.empty(), false);
+
+    private List<Listed> listed(Filter filter, Order order, boolean reversed, int from, int most) {
+        return mapper.page(filter, reversed ? order.reversed : order.sql, from, most).stream()
+                .map(Standings::listed)
+                .toList();
+    }
+
+    private static String own(Person person) {
+        return person.inspects() ? null : person.crew().orElse("");
+    }
+
+    private static Filter filter(String own, Wanted wanted) {
+        return new Filter(
                 own,
-                Stream.of(words.toLowerCase(Locale.ROOT).split("\\s+"))
+                Stream.of(wanted.words.toLowerCase(Locale.ROOT).split("\\s+"))
                         .filter(word -> !word.isEmpty())
                         .map(word -> "%" + escaped(word) + "%")
                         .toList(),
-                crew.orElse(null),
-                worst.map(Verdict::ordinal).orElse(null));
-        return new Page(
-                mapper.page(filter, order.sql, number * size, size).stream()
-                        .map(Standings::listed)
-                        .toList(),
-                mapper.count(filter),
-                mapper.count(new Filter(own, List.of(), null, null)),
-                outdated,
-                mapper.crews(own));
+                wanted.crew.orElse(null),
+                wanted.worst.map(Verdict::ordinal).orElse(null),
+                wanted.failing.map(Standings::marked).orElse(null),
+                wanted.dueThisWeek ? LocalDate.now().plusDays(WEEK) : null);
+    }
+
+    private static String marked(Station station) {
+        return "," + station.key() + ",";
+    }
+
+    private Strip strip(String own) {
+        List<AlikeRow> alike = mapper.alike(own);
+        Map<Verdict, Integer> verdicts = new EnumMap<>(Verdict.class);
+        Map<Station, Integer> stations = new EnumMap<>(Station.class);
+        Map<String, CrewCount> crews = new LinkedHashMap<>();
+        for (AlikeRow row : alike) {
+            verdicts.merge(Verdict.values()[row.pressing()], row.count(), Integer::sum);
+            Arrays.stream(Station.values())
+                    .filter(station -> row.failing().contains(marked(station)))
+                    .forEach(station -> stations.merge(station, row.count(), Integer::sum));
+            CrewCount so = new CrewCount(row.crew(), row.count(), row.failing().isEmpty() ? 0 : row.count());
+            crews.merge(
+                    row.crew(),
+                    so,
+                    (one, other) -> new CrewCount(
+                            row.crew(), one.installations + other.installations, one.failing + other.failing));
+        }
+        Wanted due = new Wanted("", Optional.empty(), Optional.empty(), Optional.empty(), true);
+        return new Strip(verdicts, List.copyOf(crews.values()), stations, mapper.count(filter(own, due)));
     }
 
     private static String escaped(String words) {
@@ -170,7 +250,9 @@ public class Standings {
     /** Nobody changes the installation between its being read and its standing being stored. */
     private void store(String id, String restsOn) {
         CaseFile file = cases.lockedFile(id);
-        StationSummary summary = StationSummary.of(file.judgements().all());
+        List<Judgement> all = file.judgements().all();
+        StationSummary summary = StationSummary.of(all);
+        Outcome outcome = Outcome.of(all);
         mapper.store(new StandingRow(
                 id,
                 restsOn,
@@ -180,6 +262,19 @@ public class Standings {
                 Arrays.stream(Verdict.values())
                         .map(verdict -> Long.toString(summary.count(verdict)))
                         .collect(Collectors.joining(" ")),
-                file.evidence().readings().size()));
+                file.evidence().readings().size(),
+                outcome.stake(),
+                said(outcome, UnitSystem.US),
+                said(outcome, UnitSystem.SI),
+                outcome.failing().stream()
+                        .map(judgement -> judgement.about().station())
+                        .distinct()
+                        .map(Standings::marked)
+                        .collect(Collectors.joining())));
+    }
+
+    private static String said(Outcome outcome, UnitSystem units) {
+        String whole = outcome.pressing().map(text -> text.in(units)).orElse("");
+        return whole.length() <= LONGEST_SAID ? whole : whole.substring(0, LONGEST_SAID - 1) + "…";
     }
 }

@@ -86,9 +86,7 @@ class ReportTest {
 
     @Test
     void photosAreInTheReportOnlyWhenAskedForAndAreNamedByNumberWhereTheyShowWhatFails() throws IOException {
-        client.upload(
-                        foundry + "/photos?point=electrical.device-rating&component=outdoor-1",
-                        TestPictures.jpeg(40, 30))
+        client.upload(foundry + "/photos?point=electrical.device-rating&component=outdoor-1", TestPictures.jpeg(40, 30))
                 .expect(201);
         assertThat(text(pdf("/report.pdf"), 1, 1)).contains("Photo 1.");
         assertThat(text(pdf("/report.pdf"), 1, 20)).doesNotContain("SHA-256");
