@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reactive, ref, watch } from "vue";
+import { computed, reactive, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -8,11 +8,19 @@ import { capital, words } from "../words/words";
 const open = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ entered: [id: string] }>();
 
+type Unit = Schemas["NewComponent"];
+
 const books = ref<Schemas["BookSummary"][]>([]);
+const sheets = ref<Schemas["SheetLine"][]>([]);
+const choices = ref<Schemas["ChoicesView"]>({ reference: "", crews: [], places: [] });
+const others = ref<Schemas["RegisterEntry"][]>([]);
+const like = ref("");
 const fields = ref<Record<string, string>>({});
 const problem = ref("");
 const busy = ref(false);
-const asked = reactive<Schemas["NewInstallation"]>({
+/** Everything that can wait. */
+const more = ref(false);
+const asked = reactive({
   reference: "",
   title: "",
   building: "",
@@ -20,73 +28,298 @@ const asked = reactive<Schemas["NewInstallation"]>({
   system: "",
   crew: "",
   replacement: false,
-  stage: "FINAL",
+  stage: "FINAL" as Schemas["NewInstallation"]["stage"],
   visitedOn: new Date().toISOString().slice(0, 10),
   ruleBook: "",
-  components: [
-    { title: "Outdoor unit", kind: "OUTDOOR", ownSupply: true },
-    { title: "Wall unit", kind: "INDOOR_WALL", ownSupply: false },
-  ],
+  components: [unit("OUTDOOR"), unit("INDOOR_WALL")],
 });
 
+function unit(kind: Unit["kind"]): Unit & { model: string } {
+  return { title: "", kind, ownSupply: kind === "OUTDOOR", model: "" };
+}
+
 watch(open, async (now) => {
-  if (now && !books.value.length) {
-    try {
-      books.value = await api.get(at("/api/rule-books"));
-      asked.ruleBook ||= books.value[0]?.id ?? "";
-    } catch (thrown) {
-      problem.value = sentence(thrown);
-    }
+  if (!now) {
+    return;
+  }
+  try {
+    const [theirs, all, known] = await Promise.all([
+      api.get(at("/api/installations/choices")),
+      books.value.length ? books.value : api.get(at("/api/rule-books")),
+      sheets.value.length ? sheets.value : api.get(at("/api/data-sheets")),
+    ]);
+    choices.value = theirs;
+    books.value = all;
+    sheets.value = known;
+    asked.reference ||= theirs.reference;
+    asked.ruleBook ||= all[0]?.id ?? "";
+  } catch (thrown) {
+    problem.value = sentence(thrown);
   }
 });
 
-function add() {
-  asked.components.push({
-    title: `Wall unit ${asked.components.length}`,
-    kind: "INDOOR_WALL",
-    ownSupply: false,
+const place = computed(() => choices.value.places.find((each) => each.name === asked.building.trim()));
+const outdoor = computed(() => sheetOf(asked.components.find((each) => each.kind === "OUTDOOR")?.model));
+
+function sheetOf(model: string | undefined) {
+  return sheets.value.find((sheet) => sheet.model === model?.trim());
+}
+
+/** Those listed with the outdoor unit first. */
+function modelsFor(each: Unit) {
+  const fitting = sheets.value.filter((sheet) => (sheet.kind === "OUTDOOR") === (each.kind === "OUTDOOR"));
+  const listed = fitting.filter((sheet) => outdoor.value?.pairs.includes(sheet.model));
+  return each.kind !== "OUTDOOR" && listed.length ? listed : fitting;
+}
+
+/** Kind and circuit follow from the sheet; where one indoor model alone is listed, it follows too. */
+function chosen(each: Unit & { model: string }) {
+  const sheet = sheetOf(each.model);
+  if (!sheet) {
+    return;
+  }
+  each.kind = sheet.kind;
+  each.ownSupply = sheet.ownSupply;
+  const [only, ...rest] = sheet.pairs;
+  if (only && !rest.length) {
+    for (const indoor of asked.components.filter((other) => other.kind !== "OUTDOOR" && !other.model)) {
+      indoor.model = only;
+      chosen(indoor);
+    }
+  }
+}
+
+async function find() {
+  try {
+    await findLike();
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+
+async function findLike() {
+  const found = others.value.find((each) => like.value.startsWith(`${each.reference} `));
+  if (found) {
+    await take(found.id);
+    return;
+  }
+  const said = like.value.trim();
+  if (said) {
+    others.value = (await api.get(at("/api/installations", { query: { words: said, size: 20 } }))).entries;
+  }
+}
+
+/** Units, models, crew, place and rule book of another one. */
+async function take(id: string) {
+  const other = await api.get(at("/api/installations/{id}", { path: { id } }));
+  Object.assign(asked, {
+    building: other.building,
+    crew: other.crew,
+    system: other.system,
+    ruleBook: other.ruleBook,
+    replacement: other.replacement,
+    components: other.components.map(({ kind, title, ownSupply, model }) => ({
+      kind,
+      title,
+      ownSupply,
+      model: model ?? "",
+    })),
   });
 }
+
+/** A kind's title, numbered where there are several of it. */
+function titleOf(each: Unit, index: number): string {
+  const kind = words.units.find((known) => known.id === each.kind)?.title ?? "";
+  const same = asked.components.filter((other) => other.kind === each.kind);
+  const before = asked.components.slice(0, index).filter((other) => other.kind === each.kind).length;
+  return same.length > 1 ? `${kind} ${before + 1}` : kind;
+}
+
+const system = computed(() =>
+  asked.components
+    .map((each) => {
+      const sheet = sheetOf(each.model);
+      return sheet ? `${sheet.maker} ${sheet.model}` : each.model;
+    })
+    .filter((said, index, all) => said && all.indexOf(said) === index)
+    .join(", "),
+);
 
 async function submit() {
   busy.value = true;
   problem.value = "";
   fields.value = {};
   try {
-    const made = await api.post(at("/api/installations"), asked);
+    const made = await api.post(at("/api/installations"), {
+      ...asked,
+      system: asked.system || system.value,
+      title: asked.title || [asked.building, system.value].filter(Boolean).join(", "),
+      elevation: place.value?.elevation ?? asked.elevation,
+      components: asked.components.map((each, index) => ({
+        ...each,
+        title: each.title || titleOf(each, index),
+        model: each.model.trim() || undefined,
+      })),
+    });
     emit("entered", made.id);
   } catch (thrown) {
     problem.value = sentence(thrown);
     fields.value = thrown instanceof ProblemError ? (thrown.problem.fields ?? {}) : {};
+    more.value ||= ["reference", "title", "system"].some((name) => fields.value[name]);
   } finally {
     busy.value = false;
   }
 }
-
-const TEXTS: ["reference" | "title" | "building" | "elevation" | "system" | "crew", string, string][] = [
-  ["reference", "Reference", "LH-50"],
-  ["title", "What it is", "Reading room, wall split"],
-  ["building", "Building", "Map Library"],
-  ["elevation", "Height above sea level", "640 m or 2100 ft"],
-  ["system", "System", "Wall split heat pump"],
-  ["crew", "Crew", "Nettlebank Mechanical"],
-];
 </script>
 
 <template>
-  <el-dialog v-model="open" title="New installation" width="640px" top="6vh">
+  <el-dialog v-model="open" title="New installation" width="640px" top="5vh">
     <form @submit.prevent="submit">
-      <div class="grid">
-        <div v-for="[name, title, example] in TEXTS" :key="name">
-          <label class="label" :for="`new-${name}`">{{ title }}</label>
+      <label class="label" for="new-like">Like one that is in the register, if any</label>
+      <input
+        id="new-like"
+        v-model="like"
+        class="field"
+        list="new-others"
+        placeholder="Type to find it"
+        @input="find"
+        @change="find"
+      />
+      <datalist id="new-others">
+        <option v-for="each in others" :key="each.id" :value="`${each.reference} ${each.title}`" />
+      </datalist>
+      <h2>Units</h2>
+      <div v-for="(each, index) in asked.components" :key="index" class="unit">
+        <div>
+          <label class="label" :for="`new-model-${index}`">{{ titleOf(each, index) }}, model</label>
           <input
-            :id="`new-${name}`"
-            v-model="asked[name]"
-            class="field"
-            :placeholder="example"
-            :aria-invalid="!!fields[name]"
+            :id="`new-model-${index}`"
+            v-model="each.model"
+            class="field mono"
+            :list="`new-models-${index}`"
+            placeholder="type to find its sheet"
+            autocomplete="off"
+            @change="chosen(each)"
           />
-          <p v-if="fields[name]" class="error">{{ fields[name] }}</p>
+          <datalist :id="`new-models-${index}`">
+            <option v-for="sheet in modelsFor(each)" :key="sheet.model" :value="sheet.model">
+              {{ sheet.maker }}, {{ sheet.document }}
+            </option>
+          </datalist>
+        </div>
+        <select v-model="each.kind" class="field" :aria-label="`Kind of unit ${index + 1}`">
+          <option v-for="kind in words.units" :key="kind.id" :value="kind.id">{{ kind.title }}</option>
+        </select>
+        <label class="check"><input v-model="each.ownSupply" type="checkbox" /> own circuit</label>
+        <button
+          type="button"
+          class="button"
+          :disabled="asked.components.length === 1"
+          :aria-label="`Leave out unit ${index + 1}`"
+          @click="asked.components.splice(index, 1)"
+        >
+          −
+        </button>
+      </div>
+      <button type="button" class="button" @click="asked.components.push(unit('INDOOR_WALL'))">
+        Add a unit
+      </button>
+      <h2>Where, and by whom</h2>
+      <div class="grid">
+        <div>
+          <label class="label" for="new-building">Building</label>
+          <input
+            id="new-building"
+            v-model="asked.building"
+            class="field"
+            list="new-places"
+            placeholder="choose, or type a new one"
+            :aria-invalid="!!fields.building"
+          />
+          <datalist id="new-places">
+            <option v-for="each in choices.places" :key="each.name" :value="each.name" />
+          </datalist>
+          <p v-if="fields.building" class="error">{{ fields.building }}</p>
+        </div>
+        <div v-if="!place">
+          <label class="label" for="new-elevation">Height above sea level</label>
+          <input
+            id="new-elevation"
+            v-model="asked.elevation"
+            class="field"
+            placeholder="640 m or 2100 ft"
+            :aria-invalid="!!fields.elevation"
+          />
+          <p v-if="fields.elevation" class="error">{{ fields.elevation }}</p>
+        </div>
+        <p v-else class="quiet stands">{{ place.elevation }} above sea level</p>
+        <div>
+          <label class="label" for="new-crew">Crew</label>
+          <input
+            id="new-crew"
+            v-model="asked.crew"
+            class="field"
+            list="new-crews"
+            placeholder="choose, or type a new one"
+            :aria-invalid="!!fields.crew"
+          />
+          <datalist id="new-crews">
+            <option v-for="crew in choices.crews" :key="crew" :value="crew" />
+          </datalist>
+          <p v-if="fields.crew" class="error">{{ fields.crew }}</p>
+        </div>
+        <div>
+          <label class="label" for="new-book">Rule book</label>
+          <select id="new-book" v-model="asked.ruleBook" class="field">
+            <option v-for="book in books" :key="book.id" :value="book.id">{{ book.title }}</option>
+          </select>
+        </div>
+      </div>
+      <button type="button" class="button later" :aria-expanded="more" @click="more = !more">
+        {{ more ? "Less" : "More, which can wait" }}
+      </button>
+      <div v-if="more" class="grid">
+        <div>
+          <label class="label" for="new-reference">Reference</label>
+          <input
+            id="new-reference"
+            v-model="asked.reference"
+            class="field"
+            placeholder="LH-50"
+            :aria-invalid="!!fields.reference"
+          />
+          <p v-if="fields.reference" class="error">{{ fields.reference }}</p>
+        </div>
+        <div>
+          <label class="label" for="new-title">What it is</label>
+          <input
+            id="new-title"
+            v-model="asked.title"
+            class="field"
+            placeholder="Reading room, wall split"
+            :aria-invalid="!!fields.title"
+          />
+          <p v-if="fields.title" class="error">{{ fields.title }}</p>
+        </div>
+        <div>
+          <label class="label" for="new-system">System</label>
+          <input
+            id="new-system"
+            v-model="asked.system"
+            class="field"
+            :placeholder="system"
+            :aria-invalid="!!fields.system"
+          />
+          <p v-if="fields.system" class="error">{{ fields.system }}</p>
+        </div>
+        <div v-for="(each, index) in asked.components" :key="index">
+          <label class="label" :for="`new-unit-${index}`">Title of unit {{ index + 1 }}</label>
+          <input
+            :id="`new-unit-${index}`"
+            v-model="each.title"
+            class="field"
+            :placeholder="titleOf(each, index)"
+          />
         </div>
         <div>
           <label class="label" for="new-stage">Visit</label>
@@ -106,36 +339,12 @@ const TEXTS: ["reference" | "title" | "building" | "elevation" | "system" | "cre
             :clearable="false"
           />
         </div>
-        <div>
-          <label class="label" for="new-book">Rule book</label>
-          <select id="new-book" v-model="asked.ruleBook" class="field">
-            <option v-for="book in books" :key="book.id" :value="book.id">{{ book.title }}</option>
-          </select>
-        </div>
         <label class="check"
           ><input v-model="asked.replacement" type="checkbox" /> Replaces an older system</label
         >
       </div>
-      <h2>Units</h2>
-      <div v-for="(component, index) in asked.components" :key="index" class="unit">
-        <select v-model="component.kind" class="field" :aria-label="`Kind of unit ${index + 1}`">
-          <option v-for="kind in words.units" :key="kind.id" :value="kind.id">{{ kind.title }}</option>
-        </select>
-        <input v-model="component.title" class="field" :aria-label="`Title of unit ${index + 1}`" />
-        <label class="check"><input v-model="component.ownSupply" type="checkbox" /> own circuit</label>
-        <button
-          type="button"
-          class="button"
-          :disabled="asked.components.length === 1"
-          :aria-label="`Leave out unit ${index + 1}`"
-          @click="asked.components.splice(index, 1)"
-        >
-          −
-        </button>
-      </div>
-      <button type="button" class="button" @click="add">Add a unit</button>
       <p class="error" role="alert">{{ problem }}</p>
-      <button class="button primary" :disabled="busy">Enter in the register</button>
+      <button class="button primary" :disabled="busy">Enter {{ asked.reference }} in the register</button>
     </form>
   </el-dialog>
 </template>
@@ -148,13 +357,14 @@ const TEXTS: ["reference" | "title" | "building" | "elevation" | "system" | "cre
 }
 
 h2 {
-  margin: 16px 0 6px;
+  margin: 14px 0 6px;
 }
 
 .unit {
   display: grid;
-  grid-template-columns: 1fr 1.3fr auto 44px;
+  grid-template-columns: 1.3fr 1fr auto 44px;
   gap: 8px;
+  align-items: end;
   margin-bottom: 6px;
 }
 
@@ -165,21 +375,30 @@ h2 {
   min-height: 44px;
 }
 
+.stands {
+  align-self: end;
+  padding-bottom: 12px;
+}
+
+.later {
+  margin: 12px 0 8px;
+}
+
 .error {
   min-height: 20px;
 }
 
-:deep(.el-date-editor) {
-  width: 100%;
-}
-
-@media (max-width: 560px) {
+@media (max-width: 760px) {
   .grid {
     grid-template-columns: 1fr;
   }
 
   .unit {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: 1fr auto 44px;
+  }
+
+  .unit > div {
+    grid-column: 1 / -1;
   }
 }
 </style>

@@ -724,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imports/{id}": {
         parameters: {
             query?: never;
@@ -896,13 +912,6 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
-        Component: {
-            id: string;
-            /** @enum {string} */
-            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
-            title: string;
-            ownSupply: boolean;
-        };
         InstallationView: {
             id: string;
             reference: string;
@@ -921,7 +930,7 @@ export interface components {
             ruleBookTitle: string;
             /** @enum {string} */
             display: "US" | "SI";
-            components: components["schemas"]["Component"][];
+            components: components["schemas"]["UnitView"][];
             subjects: components["schemas"]["SubjectView"][];
         };
         SubjectView: {
@@ -932,6 +941,14 @@ export interface components {
             title: string;
             joins: string[];
             added: boolean;
+        };
+        UnitView: {
+            id: string;
+            /** @enum {string} */
+            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            title: string;
+            ownSupply: boolean;
+            model?: string;
         };
         VisitView: {
             stage: string;
@@ -1034,6 +1051,7 @@ export interface components {
             /** @enum {string} */
             kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
             ownSupply: boolean;
+            model?: string;
         };
         NewInstallation: {
             reference: string;
@@ -1406,6 +1424,13 @@ export interface components {
             dataSheets?: components["schemas"]["SheetRecord"][];
             instruments?: components["schemas"]["InstrumentRecord"][];
             installations: components["schemas"]["InstallationRecord"][];
+        };
+        Component: {
+            id: string;
+            /** @enum {string} */
+            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            title: string;
+            ownSupply: boolean;
         };
         CorrectionRecord: {
             /** Format: int32 */
@@ -1786,11 +1811,24 @@ export interface components {
             /** Format: int32 */
             pages: number;
         };
+        ChoicesView: {
+            reference: string;
+            crews: string[];
+            places: components["schemas"]["PlaceView"][];
+        };
+        PlaceView: {
+            name: string;
+            elevation: string;
+        };
         SheetLine: {
             maker: string;
             model: string;
             document: string;
             refrigerant: string;
+            /** @enum {string} */
+            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            ownSupply: boolean;
+            pairs: string[];
             /** Format: int32 */
             version: number;
             /** Format: int32 */
@@ -3725,6 +3763,31 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoicesView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };

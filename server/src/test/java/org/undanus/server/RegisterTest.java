@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -87,7 +88,7 @@ class RegisterTest {
                 .expect(200)
                 .json();
         assertThat(own.path("total").asInt()).isZero();
-        assertThat(own.path("crews")).hasSize(1);
+        assertThat(own.at("/strip/crews")).hasSize(1);
     }
 
     @Test
@@ -254,5 +255,48 @@ class RegisterTest {
                 Map.entry("ruleBook", "sallowmere-2026-design"),
                 Map.entry(
                         "components", List.of(Map.of("title", "Outdoor unit", "kind", "OUTDOOR", "ownSupply", true))));
+    }
+
+    @Test
+    void aNewInstallationIsJudgedFromTheModelsChosenAndItsPlatesAreStillToBeRead() {
+        JsonNode choices = lead.get("/api/installations/choices").expect(200).json();
+        Map<String, Object> asked = new HashMap<>(installation("Loft"));
+        String reference = choices.path("reference").asString();
+        assertThat(references(page("size=200"))).doesNotContain(reference);
+        asked.put("reference", reference);
+        asked.put("building", choices.at("/places/0/name").asString());
+        asked.put("elevation", choices.at("/places/0/elevation").asString());
+        asked.put(
+                "components",
+                List.of(
+                        Map.of("title", "Outdoor unit", "kind", "OUTDOOR", "ownSupply", true, "model", "WS-12"),
+                        Map.of("title", "Wall unit", "kind", "INDOOR_WALL", "ownSupply", false, "model", "WS-12 I")));
+        JsonNode made = lead.post("/api/installations", asked).expect(201).json();
+        assertThat(made.at("/components/0/model").asString()).isEqualTo("WS-12");
+        String id = made.path("id").asString();
+        JsonNode papers = lead.get("/api/installations/" + id + "/stations/papers")
+                .expect(200)
+                .json();
+        JsonNode model = papers.path("lines")
+                .valueStream()
+                .filter(line -> line.path("point").asString().equals("plate.model"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(model.at("/reading/grade").asString()).isEqualTo("STATED");
+        assertThat(papers.path("judgements")
+                        .valueStream()
+                        .filter(j -> j.path("requirement").asString().equals("papers.listed-pair"))
+                        .map(j -> j.path("verdict").asString()))
+                .containsExactly("MEETS");
+        assertThat(lead.get("/api/installations/choices")
+                        .json()
+                        .path("reference")
+                        .asString())
+                .isNotEqualTo(reference);
+    }
+
+    @Test
+    void whatAnInstallationIsPutTogetherFromIsForTheInspectionOffice() {
+        SERVER.signedIn("dunmarrow").get("/api/installations/choices").expect(403);
     }
 }

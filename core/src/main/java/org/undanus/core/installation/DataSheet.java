@@ -264,4 +264,21 @@ public record DataSheet(
                 .filter(pair -> ModelName.same(pair.indoorModel, indoorModel))
                 .findFirst();
     }
+
+    /** The kind of unit it is of: who lists pairs is an outdoor unit, who is hung on a wall says how. */
+    public Component.Kind kind() {
+        if (!pairs.isEmpty()) {
+            return Component.Kind.OUTDOOR;
+        }
+        return value(SheetValue.LOWEST_MOUNTING).isPresent()
+                        || value(SheetValue.LEAST_CABINET_TILT).isPresent()
+                ? Component.Kind.INDOOR_WALL
+                : Component.Kind.INDOOR_DUCTED;
+    }
+
+    /** Whether a circuit of its own feeds it: an outdoor unit always, another where its plate says for what circuit. */
+    public boolean ownSupply() {
+        return kind() == Component.Kind.OUTDOOR
+                || value(SheetValue.MINIMUM_CIRCUIT_AMPACITY).isPresent();
+    }
 }

@@ -21,6 +21,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Judgement;
@@ -43,7 +45,20 @@ import tools.jackson.databind.json.JsonMapper;
 class SheetController {
     static final String FORMAT = "undanus-data-sheets/1";
 
-    record SheetLine(String maker, String model, String document, String refrigerant, int version, int installations) {}
+    /**
+     * @param kind of unit, and whether it has a circuit of its own, as the sheet tells
+     * @param pairs indoor models it is listed with
+     */
+    record SheetLine(
+            String maker,
+            String model,
+            String document,
+            String refrigerant,
+            Component.Kind kind,
+            boolean ownSupply,
+            List<String> pairs,
+            int version,
+            int installations) {}
 
     record VersionView(int version, String document, String addedBy, Instant addedAt) {}
 
@@ -97,17 +112,21 @@ class SheetController {
     @GetMapping
     List<SheetLine> all(@AuthenticationPrincipal Person person) {
         List<CaseFile> files = cases.all(person);
-        return library.newest().stream()
-                .map(v -> new SheetLine(
-                        v.sheet().maker(),
-                        v.sheet().model(),
-                        v.sheet().document(),
-                        v.sheet().refrigerant().orElse(""),
-                        v.version(),
-                        (int) files.stream()
-                                .filter(f -> f.uses(v.sheet().model()))
-                                .count()))
-                .toList();
+        return library.newest().stream().map(version -> line(version, files)).toList();
+    }
+
+    private static SheetLine line(SheetLibrary.Version version, List<CaseFile> files) {
+        DataSheet sheet = version.sheet().sheet();
+        return new SheetLine(
+                sheet.maker(),
+                sheet.model(),
+                sheet.document(),
+                sheet.refrigerant().orElse(""),
+                sheet.kind(),
+                sheet.ownSupply(),
+                sheet.pairs().stream().map(DataSheet.Pair::indoorModel).toList(),
+                version.version(),
+                (int) files.stream().filter(file -> file.uses(sheet.model())).count());
     }
 
     @GetMapping("/sheet")

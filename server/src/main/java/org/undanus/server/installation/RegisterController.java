@@ -8,12 +8,15 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -31,12 +34,20 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Stage;
+import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Component;
+import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
@@ -44,6 +55,7 @@ import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.server.account.Person;
+import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
@@ -122,8 +134,21 @@ class RegisterController {
             String ruleBook,
             String ruleBookTitle,
             UnitSystem display,
-            List<Component> components,
+            List<UnitView> components,
             List<SubjectView> subjects) {}
+
+    /** @param model as read off its plate or stated; empty where it has not been */
+    record UnitView(String id, Component.Kind kind, String title, boolean ownSupply, Optional<String> model) {}
+
+    /**
+     * What a new installation can be put together from.
+     *
+     * @param reference the next free one
+     */
+    record ChoicesView(String reference, List<String> crews, List<PlaceView> places) {}
+
+    /** @param elevation as it would be typed */
+    record PlaceView(String name, String elevation) {}
 
     /**
      * What joins or serves the units.
@@ -141,10 +166,12 @@ class RegisterController {
             @NotNull(message = "is missing") @Size(min = 1, max = 20, message = "names 1 to 20 units")
                     List<@NotBlank(message = "is empty") String> joins) {}
 
+    /** @param model that of its data sheet, where it is known beforehand; its plate is still to be read */
     record NewComponent(
             @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String title,
             @NotNull(message = "is missing") Component.Kind kind,
-            boolean ownSupply) {}
+            boolean ownSupply,
+            Optional<@Size(min = 1, max = 120, message = "has 1 to 120 characters") String> model) {}
 
     record NewInstallation(
             @NotBlank(message = "is empty")
@@ -180,8 +207,10 @@ class RegisterController {
     private final CaseFiles cases;
     private final RuleBooks books;
     private final Standings standings;
+    private final Choices choices;
 
-    RegisterController(CaseFiles cases, RuleBooks books, Standings standings) {
+    RegisterController(CaseFiles cases, RuleBooks books, Standings standings, Choices choices) {
+        this.choices = choices;
         this.cases = cases;
         this.books = books;
         this.standings = standings;
@@ -246,6 +275,19 @@ class RegisterController {
                 .body(RegisterCsv.of(entries).getBytes(StandardCharsets.UTF_8));
     }
 
+    /** What a new installation can be put together from. */
+    @GetMapping("/choices")
+    @MayAlsoAnswer(HttpStatus.FORBIDDEN)
+    ChoicesView choices(@AuthenticationPrincipal Person person) {
+        requireInspector(person);
+        return new ChoicesView(
+                choices.nextReference(),
+                choices.crews(),
+                choices.places().stream()
+                        .map(place -> new PlaceView(place.name(), Math.round(place.elevation()) + " m"))
+                        .toList());
+    }
+
     @GetMapping("/{id}")
     InstallationView one(@PathVariable String id, @AuthenticationPrincipal Person person) {
         return view(cases.open(id, person));
@@ -256,6 +298,7 @@ class RegisterController {
     @Transactional
     InstallationView enter(@Valid @RequestBody NewInstallation asked, @AuthenticationPrincipal Person person) {
         requireInspector(person);
+        List<Component> units = components(asked.components());
         String id = cases.enter(
                 new CaseFiles.Opening(
                         asked.reference().strip(),
@@ -267,10 +310,51 @@ class RegisterController {
                         asked.replacement(),
                         asked.stage(),
                         asked.visitedOn(),
-                        components(asked.components()),
+                        units,
                         book(asked.ruleBook())),
                 person.name());
+        state(id, units, asked.components(), person);
         return view(cases.open(id, person));
+    }
+
+    /** What is known of the plates beforehand is stated, not read: maker and model. */
+    private void state(String id, List<Component> units, List<NewComponent> asked, Person person) {
+        CaseFile file = cases.open(id, person);
+        for (int i = 0; i < units.size(); i++) {
+            Component unit = units.get(i);
+            asked.get(i).model().map(String::strip).ifPresent(model -> {
+                cases.keep(stated(PlatePoints.MODEL, unit, model, file, person), file.header(), person.name());
+                file.facts()
+                        .sheets()
+                        .of(model)
+                        .ifPresent(sheet -> cases.keep(
+                                stated(PlatePoints.MAKER, unit, sheet.maker(), file, person),
+                                file.header(),
+                                person.name()));
+            });
+        }
+    }
+
+    private static Reading stated(Point point, Component unit, String words, CaseFile file, Person person) {
+        return new Reading(
+                UUID.randomUUID(),
+                new PointKey(point.id(), unit.id()),
+                words,
+                understood(point, words),
+                "",
+                Optional.empty(),
+                Grade.STATED,
+                person.name(),
+                Instant.now().truncatedTo(ChronoUnit.MILLIS),
+                file.header().stage());
+    }
+
+    private static Value understood(Point point, String words) {
+        try {
+            return Entry.understand(point, words, Accuracy.EXACT).value();
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("components", e.getMessage());
+        }
     }
 
     @PutMapping("/{id}")
@@ -419,7 +503,10 @@ class RegisterController {
                 file.rules().id(),
                 file.rules().title(),
                 file.rules().display(),
-                file.facts().components(),
+                file.facts().components().stream()
+                        .map(unit ->
+                                new UnitView(unit.id(), unit.kind(), unit.title(), unit.ownSupply(), file.model(unit)))
+                        .toList(),
                 file.facts().subjects().stream()
                         .filter(subject -> subject.kind().addable())
                         .map(subject -> new SubjectView(

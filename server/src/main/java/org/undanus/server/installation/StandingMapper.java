@@ -96,6 +96,15 @@ interface StandingMapper {
     @Select("<script>SELECT COUNT(*)" + FROM + MATCHING + "</script>")
     int count(@Param("f") Filter filter);
 
+    @Select("SELECT reference FROM installation")
+    List<String> references();
+
+    @Select("SELECT DISTINCT crew FROM installation ORDER BY crew")
+    List<String> crews();
+
+    @Select("SELECT name, elevation FROM site ORDER BY name")
+    List<Choices.Place> places();
+
     @Select("<script>SELECT i.crew, t.pressing, t.failing, COUNT(*) AS count FROM installation i"
             + " JOIN standing t ON t.installation_id = i.id"
             + "<if test='crew != null'> WHERE i.crew = #{crew}</if>"
