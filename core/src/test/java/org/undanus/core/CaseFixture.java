@@ -88,6 +88,28 @@ public final class CaseFixture {
                 List.of());
     }
 
+    /** A sheet that gives a model's sizes and nothing else, in metres. */
+    public static DataSheet sized(String model, double width, double depth, double height) {
+        DataSheet plain = DataSheet.of("Ondrel", model, "4411");
+        return new DataSheet(
+                plain.maker(),
+                plain.model(),
+                plain.document(),
+                Optional.empty(),
+                Optional.of(
+                        new DataSheet.Size(Length.ofMetres(width), Length.ofMetres(depth), Length.ofMetres(height))),
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                plain.pairs(),
+                plain.fan(),
+                plain.torques());
+    }
+
     private static DataSheet indoorSheet() {
         return new DataSheet(
                 "Ondrel",

@@ -75,6 +75,18 @@ public final class PlanGeometry {
         return feature.title().isBlank() ? feature.id() : feature.title();
     }
 
+    /** What stands on the site or bounds it, by what it is called; several called alike are one. */
+    Map<String, Geometry> named() {
+        Map<String, Geometry> named = new LinkedHashMap<>();
+        shapes.stream()
+                .filter(shape -> shape.feature.kind().stands())
+                .forEach(shape -> named.merge(
+                        shape.feature.title().isBlank() ? shape.feature.kind().title() : shape.feature.title(),
+                        shape.geometry,
+                        Geometry::union));
+        return named;
+    }
+
     public Optional<Standing> unit(String id) {
         return Optional.ofNullable(units.get(id));
     }

@@ -2,7 +2,6 @@ package org.undanus.core.geometry;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,8 +15,6 @@ import org.locationtech.jts.operation.distance.DistanceOp;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.undanus.core.installation.SitePlan;
-import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 
 /**
  * The smallest move of units that cures every distance at once, or the proof that the permitted area has no such place.
@@ -54,27 +51,8 @@ public final class SmallestMove {
 
     /** @param turn in degrees counter-clockwise, a multiple of 90 */
     public record Move(String unit, double dx, double dy, double turn) {
-        private static final double HALF_MILLIMETRE = 0.0005;
-
         public double metres() {
             return Math.hypot(dx, dy);
-        }
-
-        /** How far to which side of the sheet, and how it is turned. */
-        public Text said() {
-            List<Text> parts = new ArrayList<>();
-            shift(dx, "right", "left").ifPresent(parts::add);
-            shift(dy, "up", "down").ifPresent(parts::add);
-            if (turn != 0) {
-                parts.add(Text.of("turned {}° counter-clockwise", Math.round(turn)));
-            }
-            return new Text(String.join(", ", Collections.nCopies(parts.size(), "{}")), List.copyOf(parts));
-        }
-
-        private static Optional<Text> shift(double metres, String ahead, String back) {
-            return Math.abs(metres) < HALF_MILLIMETRE
-                    ? Optional.empty()
-                    : Optional.of(Text.of("{} {}", Length.ofMetres(Math.abs(metres)), metres > 0 ? ahead : back));
         }
     }
 

@@ -23,6 +23,14 @@ public final class Sites {
         return polygon(id, kind, 0, 3, x, y, x + width, y, x + width, y + height, x, y + height);
     }
 
+    /** The last feature by a title. */
+    public Sites called(String title) {
+        SitePlan.Feature last = features.remove(features.size() - 1);
+        features.add(new SitePlan.Feature(
+                last.id(), last.kind(), title, last.outline(), last.closed(), last.bottom(), last.top()));
+        return this;
+    }
+
     public Sites polygon(String id, SitePlan.Kind kind, double bottom, double top, double... xy) {
         features.add(new SitePlan.Feature(id, kind, "", vertices(xy), true, bottom, top));
         return this;

@@ -201,26 +201,55 @@ class FiguresTest {
     }
 
     @Test
-    void theWayInShowsWhatIsShortOverWhatIsAsked() {
+    void theWayInIsDrawnToOneScaleOverWhatIsAskedWithTheLargestPieceAtTheNarrowest() {
         CaseFixture attic = new CaseFixture()
+                .sheets(CaseFixture.sized("WS-12 I", 0.5, 0.55, 1.2))
+                .indoor("plate.model", "WS-12 I")
                 .read("access.place", "system", "attic")
                 .read("access.opening-width", "system", "400 mm")
                 .read("access.opening-height", "system", "800 mm")
+                .read("access.passage-width", "system", "900 mm")
+                .read("access.passage-length", "system", "3 m")
                 .read("access.light", "system", "no");
         Drawing way = drawing(attic, Station.ACCESS);
-        Element.Dimension width = dimensions(way).stream()
-                .filter(d -> d.text().in(UnitSystem.SI).equals("400 mm"))
-                .findFirst()
-                .orElseThrow();
+        Element.Dimension width = measured(way, "400 mm");
         assertThat(width.standing().flatMap(Standing::verdict)).contains(Verdict.FAILS);
-        assertThat(width.to().x() - width.from().x()).isCloseTo(0.5, within(1e-9));
-        assertThat(line(way, Role.ASKED).get(1).x()
-                        - line(way, Role.ASKED).get(0).x())
-                .isGreaterThan(0.5);
-        assertThat(words(way)).contains("Opening", "Passage");
+        assertThat(width.to().y() - width.from().y()).isCloseTo(0.4, within(1e-9));
+        Element.Dimension length = measured(way, "3000 mm");
+        assertThat(length.to().x() - length.from().x()).isCloseTo(3, within(1e-9));
+        List<Place> asked = line(way, Role.ASKED);
+        assertThat(asked.get(2).y() - asked.get(1).y()).as("over what is short").isGreaterThan(0.4);
+        List<Place> piece = line(way, Role.BODY);
+        assertThat((piece.get(0).x() + piece.get(1).x()) / 2)
+                .as("in the hatch, which is narrower than the passage")
+                .isCloseTo(0.4, within(1e-9));
+        assertThat(words(way)).contains("Opening", "Passage and its floor");
         assertThat(way.caption()).anyMatch(c -> c.in(UnitSystem.SI).equals("Light at the equipment: Fails"));
         Drawing open = drawing(new CaseFixture().read("access.place", "system", "open floor"), Station.ACCESS);
         assertThat(words(open)).contains("Service space").doesNotContain("Opening", "Passage");
+    }
+
+    @Test
+    void aLongPassageIsCutOffAndSaysSo() {
+        CaseFixture attic = new CaseFixture()
+                .read("access.place", "system", "crawl space")
+                .read("access.passage-length", "system", "12 m")
+                .read("access.passage-width", "system", "900 mm")
+                .read("access.passage-height", "system", "700 mm");
+        Drawing way = drawing(attic, Station.ACCESS);
+        Element.Dimension length = measured(way, "12.00 m");
+        assertThat(length.to().x() - length.from().x()).isCloseTo(4, within(1e-9));
+        assertThat(way.caption()).anyMatch(c -> c.in(UnitSystem.SI).equals("The passage is drawn shortened."));
+        Drawing side = drawings(attic, Station.ACCESS).get(1);
+        Element.Dimension height = measured(side, "700 mm");
+        assertThat(height.to().y() - height.from().y()).isCloseTo(0.7, within(1e-9));
+    }
+
+    private static Element.Dimension measured(Drawing drawing, String text) {
+        return dimensions(drawing).stream()
+                .filter(d -> d.text().in(UnitSystem.SI).equals(text))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

@@ -16,6 +16,7 @@ import org.undanus.core.drawing.Role;
 import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.geometry.Footprint;
+import org.undanus.core.geometry.MoveInWords;
 import org.undanus.core.geometry.PlanGeometry;
 import org.undanus.core.geometry.SmallestMove;
 import org.undanus.core.geometry.WallGeometry;
@@ -77,7 +78,12 @@ public record SiteFigure(
     }
 
     /** @param to where it would stand */
-    public record Moved(String component, Footprint from, Footprint to, Text said) {}
+    public record Moved(String component, Footprint from, Footprint to, Text said) {
+        /** How far its centre goes. */
+        Length length() {
+            return Length.ofMetres(Math.hypot(to.x() - from.x(), to.y() - from.y()));
+        }
+    }
 
     /** The site with the smallest move, and with that by turning units too where it is a better one. */
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
@@ -197,7 +203,7 @@ public record SiteFigure(
     private static Moved moved(Case facts, PlanGeometry geometry, SmallestMove.Move move) {
         Footprint from = geometry.unit(move.unit()).orElseThrow().footprint();
         Footprint to = from.movedTo(from.x() + move.dx(), from.y() + move.dy(), (from.facing() + move.turn()) % 360);
-        return new Moved(move.unit(), from, to, move.said());
+        return new Moved(move.unit(), from, to, MoveInWords.of(geometry, facts::title, move));
     }
 
     /** @param title which of several drawings it is */
@@ -224,7 +230,7 @@ public record SiteFigure(
                         Place.of(move.from().x(), move.from().y()),
                         Place.of(move.to().x(), move.from().y()),
                         Place.of(move.to().x(), move.to().y()))
-                .add(about(move.said(), move.to(), Weight.STRONG, Optional.empty())));
+                .add(about(Text.of("{}", move.length()), move.to(), Weight.STRONG, Optional.empty())));
         distances.stream()
                 .filter(d -> d.face() || !d.kept() || d.component().equals(chosen))
                 .forEach(d -> drawing.dimension(

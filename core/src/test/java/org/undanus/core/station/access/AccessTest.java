@@ -3,17 +3,13 @@ package org.undanus.core.station.access;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
-import org.undanus.core.installation.DataSheet;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Length;
 
 class AccessTest {
 
@@ -60,24 +56,7 @@ class AccessTest {
 
     @Test
     void theLargestPieceIsTakenFromTheSheet() {
-        DataSheet plain = DataSheet.of("Ondrel", "WS-12 I", "4411");
-        DataSheet sized = new DataSheet(
-                plain.maker(),
-                plain.model(),
-                plain.document(),
-                Optional.empty(),
-                Optional.of(new DataSheet.Size(Length.ofMetres(0.5), Length.ofMetres(0.55), Length.ofMetres(1.2))),
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                plain.pairs(),
-                plain.fan(),
-                plain.torques());
-        CaseFixture fixture = attic().sheets(sized)
+        CaseFixture fixture = attic().sheets(CaseFixture.sized("WS-12 I", 0.5, 0.55, 1.2))
                 .indoor("plate.model", "WS-12 I")
                 .read("access.opening-width", "system", "560 mm")
                 .read("access.opening-height", "system", "760 mm");
