@@ -5,7 +5,7 @@ import { whenSignedOut } from "../api/client";
 import { useSession } from "../session/useSession";
 import CommandPalette from "./CommandPalette.vue";
 import ProgressLine from "./ProgressLine.vue";
-import { KEYS, useKeys } from "./useKeys";
+import { KEYS, useKeys, useSingleKeys } from "./useKeys";
 import { usePlaces } from "./usePlaces";
 import { useTheme } from "./useTheme";
 import { useUnits } from "./useUnits";
@@ -15,6 +15,7 @@ const session = useSession();
 const { theme, toggle: toggleTheme } = useTheme();
 const { units, toggle: toggleUnits } = useUnits();
 const { heading } = usePlaces();
+const { on: singleKeys, toggle: toggleSingleKeys } = useSingleKeys();
 
 const palette = ref<InstanceType<typeof CommandPalette>>();
 const keysOpen = ref(false);
@@ -117,6 +118,9 @@ function leave() {
     </main>
     <CommandPalette ref="palette" :actions="actions" />
     <el-dialog v-model="keysOpen" title="Keys" width="420px">
+      <button type="button" class="button" :aria-pressed="singleKeys" @click="toggleSingleKeys">
+        Single keys are {{ singleKeys ? "on" : "off" }}
+      </button>
       <table class="table">
         <tbody>
           <tr v-for="item in KEYS" :key="item.key">

@@ -17,6 +17,7 @@ const open = ref(false);
 const words = ref("");
 const marked = ref(0);
 const installations = ref<Schemas["RegisterEntry"][]>([]);
+const others = ref<Schemas["Found"][]>([]);
 const input = ref<HTMLInputElement>();
 let loading: Promise<void> = Promise.resolve();
 
@@ -32,11 +33,27 @@ const places = computed<Place[]>(() => [
 
 const found = computed(() => {
   const parts = words.value.toLowerCase().split(/\s+/).filter(Boolean);
-  return places.value.filter((place) => {
+  const here = places.value.filter((place) => {
     const text = `${place.title} ${place.detail ?? ""}`.toLowerCase();
     return parts.every((part) => text.includes(part));
   });
+  return [
+    ...here,
+    ...others.value.map(({ title, detail, address }) => ({
+      title,
+      detail,
+      go: () => void router.push(address),
+    })),
+  ];
 });
+
+/** Whose lines and judgements are looked through too. */
+function inHand(): string | undefined {
+  const { id } = router.currentRoute.value.params;
+  return typeof id === "string" && router.currentRoute.value.path.startsWith("/installations/")
+    ? id
+    : undefined;
+}
 
 async function show() {
   open.value = true;
@@ -47,18 +64,23 @@ async function show() {
   ask();
 }
 
-/** The register finds what fits; what the page itself offers is found here. */
+/** The server finds what fits; what the page itself offers is found here. */
 function ask() {
   const asked = words.value;
-  loading = api
-    .get(at("/api/installations", { query: { size: FOUND, words: asked.trim() || undefined } }))
-    .then((page) => {
+  const wanted = asked.trim();
+  loading = Promise.all([
+    api.get(at("/api/installations", { query: { size: FOUND, words: wanted || undefined } })),
+    wanted ? api.get(at("/api/find", { query: { words: wanted, installation: inHand() } })) : [],
+  ])
+    .then(([page, called]) => {
       if (asked === words.value) {
         installations.value = page.entries;
+        others.value = called;
       }
     })
     .catch(() => {
       installations.value = [];
+      others.value = [];
     });
 }
 
@@ -99,7 +121,7 @@ defineExpose({ show });
       ref="input"
       v-model="words"
       class="field"
-      placeholder="Installation, station, page or action"
+      placeholder="Installation, line, limit, sheet, calculator, page"
       aria-label="Go to"
       @input="marked = 0"
       @keydown.down.prevent="move(1)"
@@ -107,7 +129,7 @@ defineExpose({ show });
       @keydown.enter.prevent="enter"
     />
     <ul>
-      <li v-for="(place, index) in found.slice(0, 12)" :key="place.title">
+      <li v-for="(place, index) in found.slice(0, 12)" :key="`${index} ${place.title}`">
         <button type="button" :class="{ at: index === marked }" @click="choose(place)">
           <span>{{ place.title }}</span>
           <span class="quiet">{{ place.detail }}</span>

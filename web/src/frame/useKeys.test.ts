@@ -1,7 +1,7 @@
 import { mount } from "@vue/test-utils";
 import { beforeEach, expect, test, vi } from "vitest";
 import { defineComponent, h } from "vue";
-import { KEYS, useKeys } from "./useKeys";
+import { KEYS, useKeys, useSingleKeys } from "./useKeys";
 
 const next = vi.fn();
 const palette = vi.fn();
@@ -69,4 +69,19 @@ test("a page that is gone listens no longer", () => {
 
 test("every key of the help is said once", () => {
   expect(new Set(KEYS.map((k) => k.key)).size).toBe(KEYS.length);
+});
+
+test("single keys can be switched off; the palette's key stays", () => {
+  const page = mount(Page, { attachTo: document.body });
+  const { toggle } = useSingleKeys();
+  toggle();
+  press(document.body, "n");
+  expect(next).not.toHaveBeenCalled();
+  press(document.body, "k", { ctrlKey: true });
+  expect(palette).toHaveBeenCalledOnce();
+  expect(localStorage.getItem("single-keys")).toBe("off");
+  toggle();
+  press(document.body, "n");
+  expect(next).toHaveBeenCalledOnce();
+  page.unmount();
 });

@@ -1,4 +1,18 @@
-import { onBeforeUnmount, onMounted } from "vue";
+import { onBeforeUnmount, onMounted, ref } from "vue";
+
+const KEPT = "single-keys";
+/** Who speaks to the machine, or whose hand shakes, can do without single keys. */
+const on = ref(localStorage.getItem(KEPT) !== "off");
+
+export function useSingleKeys() {
+  return {
+    on,
+    toggle() {
+      on.value = !on.value;
+      localStorage.setItem(KEPT, on.value ? "on" : "off");
+    },
+  };
+}
 
 /** What each key does, in the order the help lists them. */
 export const KEYS: readonly { key: string; does: string }[] = [
@@ -46,7 +60,7 @@ export function useKeys(actions: Record<string, () => void>) {
       (event.target as HTMLElement).blur();
       return;
     }
-    const action = actions[event.key];
+    const action = on.value ? actions[event.key] : undefined;
     const dialogOpen = [...document.querySelectorAll(".el-overlay")].some(visible);
     if (!action || typing(event.target) || event.ctrlKey || event.metaKey || event.altKey || dialogOpen) {
       return;

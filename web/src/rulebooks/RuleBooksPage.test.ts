@@ -9,6 +9,8 @@ vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
   api: { get: vi.fn(), post: vi.fn() },
 }));
+const query = ref<Record<string, string>>({});
+vi.mock("vue-router", () => ({ useRoute: () => ({ query: query.value }) }));
 vi.mock("../frame/notice", () => ({ notice: { problem: vi.fn(), done: vi.fn() } }));
 const role = ref("QUALITY_LEAD");
 vi.mock("../session/useSession", () => ({
@@ -36,6 +38,17 @@ function view(id: string) {
         value: "30 in",
         source: "Mechanical code",
         layer: "General book",
+        station: "2 Siting",
+      },
+      {
+        title: "Supply voltage",
+        key: "electrical.supply-voltage",
+        authority: "Maker",
+        bound: "at most",
+        value: "253 V",
+        source: "Plate",
+        layer: "",
+        station: "7 Electrical protection",
       },
     ],
     schools: [
@@ -47,6 +60,7 @@ function view(id: string) {
 
 beforeEach(() => {
   role.value = "QUALITY_LEAD";
+  query.value = {};
   get.mockImplementation((path: string) =>
     Promise.resolve(path === "/api/rule-books" ? books : view(path.split("/").at(-1) ?? "")),
   );
@@ -129,4 +143,22 @@ test("a version that is kept is shown at once", async () => {
 test("who does not keep the books only looks", async () => {
   role.value = "INSPECTOR";
   expect((await page()).find(".page-head button").exists()).toBe(false);
+});
+
+test("limits stand under their stations, and what is typed is found among limits, schools and settings", async () => {
+  const wrapper = await page();
+  expect(wrapper.findAll("summary h2").map((head) => head.text())).toEqual([
+    "2 Siting",
+    "7 Electrical protection",
+    "Schools",
+  ]);
+  await wrapper.find("input[aria-label=Find]").setValue("volt maker");
+  expect(wrapper.findAll("summary h2").map((head) => head.text())).toEqual(["7 Electrical protection"]);
+  await wrapper.find("input[aria-label=Find]").setValue("moon");
+  expect(wrapper.text()).toContain("Nothing here is called so");
+});
+
+test("an address may say what to find", async () => {
+  query.value = { find: "Clearance, front" };
+  expect((await page()).findAll("summary h2").map((head) => head.text())).toEqual(["2 Siting"]);
 });

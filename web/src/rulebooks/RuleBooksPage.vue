@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import FromLayer from "./FromLayer.vue";
 import { notice } from "../frame/notice";
-import { ref, watch } from "vue";
+import { computed, ref, watch } from "vue";
+import { useRoute } from "vue-router";
 import { at } from "../api/address";
 import { api, ProblemError, type Problem, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -16,6 +17,30 @@ const book = ref<Schemas["BookView"]>();
 const problem = ref<Problem>();
 const text = ref("");
 const adding = ref(false);
+const find = ref(String(useRoute().query.find ?? ""));
+
+function isFound(...words: string[]): boolean {
+  const all = words.join(" ").toLowerCase();
+  return find.value
+    .toLowerCase()
+    .split(/\s+/)
+    .every((part) => all.includes(part));
+}
+
+/** Limits by the station they are asked at. */
+const sections = computed(() => {
+  const found = new Map<string, Schemas["BookLimit"][]>();
+  for (const limit of book.value?.limits ?? []) {
+    if (isFound(limit.title, limit.key, limit.authority, limit.source, limit.station)) {
+      found.set(limit.station, [...(found.get(limit.station) ?? []), limit]);
+    }
+  }
+  return [...found];
+});
+const schools = computed(() => book.value?.schools.filter((each) => isFound(each.topic, each.chosen)) ?? []);
+const settings = computed(
+  () => book.value?.settings.filter((each) => isFound(each.title, each.source)) ?? [],
+);
 
 function told(thrown: unknown): Problem {
   return thrown instanceof ProblemError ? thrown.problem : { status: 0, detail: sentence(thrown) };
@@ -100,44 +125,65 @@ async function add() {
       <p v-if="book.book.extending.length">
         Extends {{ book.book.extending.join(", which extends ") }}. What comes from there says so.
       </p>
-      <h2>Limits</h2>
-      <table class="table">
-        <thead>
-          <tr>
-            <th>What</th>
-            <th>Authority</th>
-            <th>Limit</th>
-            <th>Source</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(limit, index) in book.limits" :key="index">
-            <td>
-              {{ limit.title }}
-              <div class="quiet mono">{{ limit.key }}</div>
-            </td>
-            <td>{{ limit.authority }}</td>
-            <td class="mono">{{ limit.bound }} {{ limit.value }}</td>
-            <td>{{ limit.source }}<FromLayer :layer="limit.layer" /></td>
-          </tr>
-        </tbody>
-      </table>
-      <h2>Schools</h2>
-      <p v-for="school in book.schools" :key="school.topic">
-        {{ school.topic }}: <strong>{{ school.chosen }}</strong>
-        <span class="quiet">; also {{ school.others.join(", ") }}</span>
-        <FromLayer :layer="school.layer" />
+      <input
+        v-model="find"
+        class="field find"
+        placeholder="Find a limit, school or setting"
+        aria-label="Find"
+      />
+      <details v-for="[station, limits] in sections" :key="station" :open="!!find || sections.length < 3">
+        <summary>
+          <h2>{{ station }}</h2>
+          <span class="quiet">{{ limits.length === 1 ? "1 limit" : `${limits.length} limits` }}</span>
+        </summary>
+        <table class="table">
+          <thead>
+            <tr>
+              <th>What</th>
+              <th>Authority</th>
+              <th>Limit</th>
+              <th>Source</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(limit, index) in limits" :key="index">
+              <td>
+                {{ limit.title }}
+                <div class="quiet mono">{{ limit.key }}</div>
+              </td>
+              <td>{{ limit.authority }}</td>
+              <td class="mono">{{ limit.bound }} {{ limit.value }}</td>
+              <td>{{ limit.source }}<FromLayer :layer="limit.layer" /></td>
+            </tr>
+          </tbody>
+        </table>
+      </details>
+      <details v-if="schools.length" open>
+        <summary><h2>Schools</h2></summary>
+        <p v-for="school in schools" :key="school.topic">
+          {{ school.topic }}: <strong>{{ school.chosen }}</strong>
+          <span class="quiet">; also {{ school.others.join(", ") }}</span>
+          <FromLayer :layer="school.layer" />
+        </p>
+      </details>
+      <details v-if="settings.length" :open="!!find">
+        <summary>
+          <h2>Settings</h2>
+          <span class="quiet">{{ settings.length }}</span>
+        </summary>
+        <table class="table">
+          <tbody>
+            <tr v-for="setting in settings" :key="setting.title">
+              <td>{{ setting.title }}</td>
+              <td class="mono">{{ setting.value }}</td>
+              <td>{{ setting.source }}<FromLayer :layer="setting.layer" /></td>
+            </tr>
+          </tbody>
+        </table>
+      </details>
+      <p v-if="find && !sections.length && !schools.length && !settings.length">
+        Nothing here is called so. Try fewer letters.
       </p>
-      <h2>Settings</h2>
-      <table class="table">
-        <tbody>
-          <tr v-for="setting in book.settings" :key="setting.title">
-            <td>{{ setting.title }}</td>
-            <td class="mono">{{ setting.value }}</td>
-            <td>{{ setting.source }}<FromLayer :layer="setting.layer" /></td>
-          </tr>
-        </tbody>
-      </table>
     </template>
     <el-dialog v-model="adding" title="New version of a rule book" width="860px" top="4vh">
       <p class="quiet">
@@ -181,8 +227,28 @@ async function add() {
   font-weight: 600;
 }
 
-h2 {
-  margin: 20px 0 6px;
+.find {
+  max-width: 420px;
+  margin: 12px 0;
+}
+
+summary {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  min-height: 44px;
+  padding-top: 10px;
+  border-bottom: 1px solid var(--hair);
+  cursor: pointer;
+}
+
+summary::before {
+  content: "▸";
+  color: var(--lake);
+}
+
+details[open] > summary::before {
+  content: "▾";
 }
 
 .yaml {

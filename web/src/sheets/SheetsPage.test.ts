@@ -38,7 +38,19 @@ beforeEach(() => {
             document: "4410, edition 2",
             version: 2,
             versions: [version(1), version(2)],
-            fields: [{ key: "mass", title: "Mass of the unit", value: "90 lb" }],
+            sections: [
+              {
+                title: "Torques",
+                fields: [
+                  { key: "torques[1].tube", title: "Torques 1, tube", value: "1/4 in" },
+                  { key: "torques[1].torque", title: "Torques 1, torque", value: "18 N·m" },
+                ],
+              },
+              {
+                title: "Size, sound and mounting",
+                fields: [{ key: "mass", title: "Mass of the unit", value: "90 lb" }],
+              },
+            ],
             pairs: [
               {
                 indoorModel: "WS-12 I",
@@ -75,10 +87,13 @@ async function read(wrapper: Awaited<ReturnType<typeof page>>, text: string) {
   await flushPromises();
 }
 
-test("a sheet is shown with its fields and its pairs", async () => {
+test("a sheet is shown part by part, what is numbered as a table, and with its pairs", async () => {
   const wrapper = await page();
   expect(wrapper.text()).toContain("3 in use");
-  expect(wrapper.find(".fields").text()).toContain("90 lb");
+  const [torques, size] = wrapper.findAll(".section");
+  expect(torques?.findAll("td").map((cell) => cell.text())).toEqual(["tube 1/4 in", "torque 18 N·m"]);
+  expect(torques?.find(".fields").text()).toBe("");
+  expect(size?.find(".fields").text()).toContain("90 lb");
   expect(wrapper.find(".pair").text()).toContain("Listed with WS-12 I");
   expect(wrapper.find(".pair table").text()).toContain("95 F");
 });
@@ -134,4 +149,12 @@ test("a file that is none is said and nothing waits", async () => {
   await read(wrapper, "{}");
   expect(wrapper.find("[role=alert]").text()).toContain("undanus-data-sheets/1");
   expect(wrapper.find(".waiting").exists()).toBe(false);
+});
+
+test("a model is found as it is typed", async () => {
+  const wrapper = await page();
+  await wrapper.find("input[aria-label='Find a model']").setValue("ondrel r32");
+  expect(wrapper.findAll("[aria-label=Models] li")).toHaveLength(1);
+  await wrapper.find("input[aria-label='Find a model']").setValue("brellick");
+  expect(wrapper.text()).toContain("No sheet is called so.");
 });

@@ -5,7 +5,9 @@ import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
+import { useUnits } from "../frame/useUnits";
 import { useSession } from "../session/useSession";
+import DrawingFigure from "../walk/figures/DrawingFigure.vue";
 import VerdictMark from "../walk/VerdictMark.vue";
 
 const JSON_FILE = "application/json";
@@ -13,6 +15,7 @@ const JSON_FILE = "application/json";
 const route = useRoute();
 const router = useRouter();
 const { person } = useSession();
+const { units } = useUnits();
 const leads = computed(() => person.value?.role === "QUALITY_LEAD");
 
 const all = ref<Schemas["SheetLine"][]>([]);
@@ -39,7 +42,7 @@ async function show(model: string, version?: number) {
   differences.value = undefined;
   from.value = undefined;
   try {
-    sheet.value = await api.get(at("/api/data-sheets/sheet", { query: { model, version } }));
+    sheet.value = await api.get(at("/api/data-sheets/sheet", { query: { model, version, units: units() } }));
     problem.value = "";
   } catch (thrown) {
     problem.value = sentence(thrown);
@@ -108,6 +111,31 @@ function file(model: string, version: number) {
   return at("/api/data-sheets/file.json", { query: { model, version } });
 }
 
+/** A field of a table: torques[2].torque. */
+const NUMBERED = /^(\w+)\[(\d+)\]/;
+
+/** What comes row by row, a row for each number. */
+function rowsOf(section: Schemas["SectionView"]): Schemas["FieldView"][][] {
+  const rows = new Map<string, Schemas["FieldView"][]>();
+  for (const field of section.fields) {
+    const row = NUMBERED.exec(field.key)?.[0];
+    if (row) {
+      rows.set(row, [...(rows.get(row) ?? []), field]);
+    }
+  }
+  return [...rows.values()];
+}
+
+const find = ref("");
+const found = computed(() => {
+  const parts = find.value.toLowerCase().split(/\s+/);
+  return all.value.filter((line) =>
+    parts.every((part) =>
+      `${line.maker} ${line.model} ${line.document} ${line.refrigerant}`.toLowerCase().includes(part),
+    ),
+  );
+});
+
 onMounted(load);
 </script>
 
@@ -173,15 +201,19 @@ onMounted(load);
     </section>
 
     <div class="library">
-      <ul aria-label="Models">
-        <li v-for="line in all" :key="line.model">
-          <button type="button" :aria-pressed="line.model === sheet?.model" @click="choose(line.model)">
-            <strong>{{ line.model }}</strong>
-            <span class="quiet">{{ line.maker }} · {{ line.refrigerant }}</span>
-            <span class="quiet">{{ line.installations }} in use</span>
-          </button>
-        </li>
-      </ul>
+      <div>
+        <input v-model="find" class="field" placeholder="Find a model" aria-label="Find a model" />
+        <p v-if="all.length && !found.length" class="quiet">No sheet is called so.</p>
+        <ul aria-label="Models">
+          <li v-for="line in found" :key="line.model">
+            <button type="button" :aria-pressed="line.model === sheet?.model" @click="choose(line.model)">
+              <strong>{{ line.model }}</strong>
+              <span class="quiet">{{ line.maker }} · {{ line.refrigerant }}</span>
+              <span class="quiet">{{ line.installations }} in use</span>
+            </button>
+          </li>
+        </ul>
+      </div>
       <section v-if="sheet">
         <div class="page-head">
           <div>
@@ -240,12 +272,30 @@ onMounted(load);
           </tbody>
         </table>
         <template v-else>
-          <dl class="fields">
-            <div v-for="f in sheet.fields" :key="f.key">
-              <dt>{{ f.title }}</dt>
-              <dd class="mono">{{ f.value }}</dd>
-            </div>
-          </dl>
+          <section v-for="section in sheet.sections" :key="section.title" class="section">
+            <h3>{{ section.title }}</h3>
+            <DrawingFigure
+              v-if="section.title === 'Clearances' && sheet.figure"
+              class="figure"
+              :drawing="sheet.figure"
+              :lit="[]"
+            />
+            <table v-if="rowsOf(section).length" class="table">
+              <tbody>
+                <tr v-for="(row, index) in rowsOf(section)" :key="index" class="mono">
+                  <td v-for="cell in row" :key="cell.key">
+                    <span class="quiet">{{ cell.title.split(/[ ,]+/).at(-1) }}</span> {{ cell.value }}
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+            <dl class="fields">
+              <div v-for="f in section.fields.filter((each) => !NUMBERED.test(each.key))" :key="f.key">
+                <dt>{{ f.title }}</dt>
+                <dd class="mono">{{ f.value }}</dd>
+              </div>
+            </dl>
+          </section>
           <section v-for="pair in sheet.pairs" :key="pair.indoorModel" class="pair">
             <h3>Listed with {{ pair.indoorModel }}</h3>
             <p class="mono">
@@ -345,6 +395,22 @@ li button[aria-pressed="true"] {
 
 li .quiet {
   font-size: 12px;
+}
+
+.section {
+  margin-bottom: 18px;
+}
+
+.section h3 {
+  margin-bottom: 4px;
+  padding-bottom: 2px;
+  border-bottom: 1px solid var(--ink);
+}
+
+.figure {
+  display: block;
+  width: 380px;
+  max-width: 100%;
 }
 
 .fields {

@@ -63,7 +63,7 @@ async function page() {
 }
 
 test("a lapsed calibration is seen at once", async () => {
-  const row = (await page()).find("tbody tr");
+  const row = (await page()).find("tbody tr:not(.kind)");
   expect(row.classes()).toContain("lapsed");
   expect(row.text()).toContain("lapsed");
   expect(row.text()).toContain("1.6 % of 500 psig");
@@ -129,4 +129,13 @@ test("what shows several things says so channel by channel", async () => {
     { name: "high side", constant: "5 psig" },
   ]);
   expect(sent.instrument.fullScale).toBeUndefined();
+});
+
+test("instruments stand kind by kind and are found as they are typed", async () => {
+  const wrapper = await page();
+  expect(wrapper.findAll(".kind").map((row) => row.text())).toEqual(["gauge"]);
+  await wrapper.find("input[aria-label='Find an instrument']").setValue("set gauge");
+  expect(wrapper.text()).toContain("Gauge set 5");
+  await wrapper.find("input[aria-label='Find an instrument']").setValue("tape");
+  expect(wrapper.text()).toContain("No instrument is called so.");
 });

@@ -194,6 +194,21 @@ async function save() {
   }
 }
 
+const find = ref("");
+
+/** Those that are called so, kind by kind. */
+const byKind = computed(() => {
+  const parts = find.value.toLowerCase().split(/\s+/);
+  const kinds = new Map<string, Shown[]>();
+  for (const view of all.value) {
+    const said = `${view.title} ${view.kindTitle} ${view.id}`.toLowerCase();
+    if (parts.every((part) => said.includes(part))) {
+      kinds.set(view.kindTitle, [...(kinds.get(view.kindTitle) ?? []), view]);
+    }
+  }
+  return [...kinds];
+});
+
 function last(i: Instrument) {
   return i.calibrations?.at(-1);
 }
@@ -209,6 +224,12 @@ function last(i: Instrument) {
       <button v-if="leads" type="button" class="button primary" @click="edit()">Add an instrument</button>
     </div>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+    <input
+      v-model="find"
+      class="field find"
+      placeholder="Find an instrument"
+      aria-label="Find an instrument"
+    />
     <div class="scroll">
       <table class="table">
         <thead>
@@ -223,44 +244,52 @@ function last(i: Instrument) {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="view in all" :key="view.id" :class="{ lapsed: view.lapsed }">
-            <td>
-              <strong>{{ view.title }}</strong><br /><span class="quiet">{{ view.kindTitle }}</span>
-            </td>
-            <td class="mono">
-              <div v-for="channel in view.channels" :key="channel.name" class="shows">
-                <span v-if="channel.name" class="quiet">{{ channel.name }}:&nbsp;</span
-                >{{ channel.accuracy || "–" }}
-              </div>
-            </td>
-            <td class="mono">
-              <div v-for="channel in view.channels" :key="channel.name" class="shows">
-                {{ channel.resolution ?? "–" }}
-              </div>
-            </td>
-            <td class="mono">
-              <div v-for="channel in view.channels" :key="channel.name" class="shows">
-                {{ channel.range ?? "–" }}
-              </div>
-            </td>
-            <td>
-              {{ view.instrument.refrigerants?.join(", ") ?? "–"
-              }}<template v-if="view.instrument.flammable">, flammable</template>
-              <template v-if="view.instrument.mostPressure">, {{ view.instrument.mostPressure }}</template>
-            </td>
-            <td>
-              <span class="mono">{{ view.until ?? "none on record" }}</span>
-              <strong v-if="view.lapsed" class="error"> lapsed</strong><br />
-              <a v-if="last(view.instrument)?.file" :href="certificateAddress(view)" download>{{
-                last(view.instrument)?.certificate ?? "certificate"
-              }}</a>
-              <span v-else class="quiet">{{ last(view.instrument)?.certificate }}</span>
-            </td>
-            <td>
-              <button v-if="leads" type="button" class="button" @click="edit(view)">
-                Change<span class="visually-hidden"> {{ view.title }}</span>
-              </button>
-            </td>
+          <template v-for="[kind, views] in byKind" :key="kind">
+            <tr class="kind">
+              <th colspan="7" scope="rowgroup">{{ kind }}</th>
+            </tr>
+            <tr v-for="view in views" :key="view.id" :class="{ lapsed: view.lapsed }">
+              <td>
+                <strong>{{ view.title }}</strong>
+              </td>
+              <td class="mono">
+                <div v-for="channel in view.channels" :key="channel.name" class="shows">
+                  <span v-if="channel.name" class="quiet">{{ channel.name }}:&nbsp;</span
+                  >{{ channel.accuracy || "–" }}
+                </div>
+              </td>
+              <td class="mono">
+                <div v-for="channel in view.channels" :key="channel.name" class="shows">
+                  {{ channel.resolution ?? "–" }}
+                </div>
+              </td>
+              <td class="mono">
+                <div v-for="channel in view.channels" :key="channel.name" class="shows">
+                  {{ channel.range ?? "–" }}
+                </div>
+              </td>
+              <td>
+                {{ view.instrument.refrigerants?.join(", ") ?? "–"
+                }}<template v-if="view.instrument.flammable">, flammable</template>
+                <template v-if="view.instrument.mostPressure">, {{ view.instrument.mostPressure }}</template>
+              </td>
+              <td>
+                <span class="mono">{{ view.until ?? "none on record" }}</span>
+                <strong v-if="view.lapsed" class="error"> lapsed</strong><br />
+                <a v-if="last(view.instrument)?.file" :href="certificateAddress(view)" download>{{
+                  last(view.instrument)?.certificate ?? "certificate"
+                }}</a>
+                <span v-else class="quiet">{{ last(view.instrument)?.certificate }}</span>
+              </td>
+              <td>
+                <button v-if="leads" type="button" class="button" @click="edit(view)">
+                  Change<span class="visually-hidden"> {{ view.title }}</span>
+                </button>
+              </td>
+            </tr>
+          </template>
+          <tr v-if="all.length && !byKind.length">
+            <td colspan="7">No instrument is called so.</td>
           </tr>
         </tbody>
       </table>
@@ -342,6 +371,16 @@ function last(i: Instrument) {
 </template>
 
 <style scoped>
+.find {
+  max-width: 320px;
+  margin-bottom: 10px;
+}
+
+.kind th {
+  padding-top: 14px;
+  text-transform: capitalize;
+}
+
 .scroll {
   overflow: auto;
 }

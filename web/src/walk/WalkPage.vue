@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from "../api/client";
 import { notice } from "../frame/notice";
-import { computed, onBeforeUnmount, ref, toRef, watchEffect } from "vue";
-import { useRouter } from "vue-router";
+import { computed, nextTick, onBeforeUnmount, ref, toRef, watch, watchEffect } from "vue";
+import { useRoute, useRouter } from "vue-router";
 import { useKeys } from "../frame/useKeys";
 import { useSession } from "../session/useSession";
 import { usePlaces } from "../frame/usePlaces";
@@ -24,6 +24,7 @@ import WhyDrawer from "./WhyDrawer.vue";
 
 const props = defineProps<{ id: string; stationKey: string }>();
 const router = useRouter();
+const address = useRoute();
 const walk = useWalk(toRef(props, "id"), toRef(props, "stationKey"));
 const { installation, route, station, judgements, problem } = walk;
 const { person } = useSession();
@@ -101,6 +102,26 @@ const lit = computed(() => [chosen.value, focused.value].filter(Boolean));
 /** The unit or part whose line is in hand. */
 const inHand = computed(
   () => station.value?.lines.find((each) => lineKey(each) === focused.value)?.component,
+);
+
+/** An address may lead to a line or a judgement. */
+watch(
+  [station, () => address.query],
+  async ([shown, query]) => {
+    await nextTick();
+    if (shown?.key !== props.stationKey || !table.value) {
+      return;
+    }
+    if (typeof query.line === "string") {
+      table.value.goTo(query.line);
+    } else if (typeof query.judgement === "string") {
+      chosen.value = query.judgement;
+    } else {
+      return;
+    }
+    void router.replace({ query: {} });
+  },
+  { flush: "post" },
 );
 
 /** What was judged last stands on top, then what the line in hand is judged to. */

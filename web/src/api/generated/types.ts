@@ -756,6 +756,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/data-sheets/sheet": {
         parameters: {
             query?: never;
@@ -1691,6 +1707,7 @@ export interface components {
         };
         BookLimit: {
             key: string;
+            station: string;
             title: string;
             authority: string;
             bound: string;
@@ -1820,6 +1837,11 @@ export interface components {
             name: string;
             elevation: string;
         };
+        Found: {
+            title: string;
+            detail: string;
+            address: string;
+        };
         SheetLine: {
             maker: string;
             model: string;
@@ -1839,6 +1861,10 @@ export interface components {
             title: string;
             value: string;
         };
+        SectionView: {
+            title: string;
+            fields: components["schemas"]["FieldView"][];
+        };
         SheetView: {
             maker: string;
             model: string;
@@ -1846,7 +1872,8 @@ export interface components {
             /** Format: int32 */
             version: number;
             versions: components["schemas"]["VersionView"][];
-            fields: components["schemas"]["FieldView"][];
+            sections: components["schemas"]["SectionView"][];
+            figure?: components["schemas"]["FigureView"];
             pairs: components["schemas"]["PairRecord"][];
         };
         VersionView: {
@@ -3851,11 +3878,39 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    find: {
+        parameters: {
+            query: {
+                words: string;
+                installation?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Found"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     one_2: {
         parameters: {
             query: {
                 model: string;
                 version?: number;
+                units?: "US" | "SI";
             };
             header?: never;
             path?: never;

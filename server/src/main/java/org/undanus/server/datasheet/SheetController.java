@@ -3,6 +3,7 @@ package org.undanus.server.datasheet;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -28,6 +29,8 @@ import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.siting.SheetFigure;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
@@ -36,6 +39,7 @@ import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.walk.FigureView;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -62,15 +66,21 @@ class SheetController {
 
     record VersionView(int version, String document, String addedBy, Instant addedAt) {}
 
-    /** @param fields every field the sheet gives but its listed pairs */
+    /**
+     * @param sections every field the sheet gives but its listed pairs, part by part
+     * @param figure the clearances it asks for, where it asks for any
+     */
     record SheetView(
             String maker,
             String model,
             String document,
             int version,
             List<VersionView> versions,
-            List<FieldView> fields,
+            List<SectionView> sections,
+            Optional<FigureView> figure,
             List<SheetRecord.PairRecord> pairs) {}
+
+    record SectionView(String title, List<FieldView> fields) {}
 
     record FieldView(String key, String title, String value) {}
 
@@ -98,6 +108,11 @@ class SheetController {
             String because) {}
 
     record Brought(List<String> models) {}
+
+    /** Dots. */
+    private static final int FIGURE_WIDTH = 380;
+
+    private static final int FIGURE_HEIGHT = 260;
 
     private final SheetLibrary library;
     private final CaseFiles cases;
@@ -131,7 +146,10 @@ class SheetController {
 
     @GetMapping("/sheet")
     @MayAlsoAnswer(HttpStatus.NOT_FOUND)
-    SheetView one(@RequestParam String model, @RequestParam Optional<Integer> version) {
+    SheetView one(
+            @RequestParam String model,
+            @RequestParam Optional<Integer> version,
+            @RequestParam Optional<UnitSystem> units) {
         List<SheetLibrary.Version> versions = library.versions(model);
         SheetLibrary.Version shown = version(versions, version);
         return new SheetView(
@@ -142,11 +160,23 @@ class SheetController {
                 versions.stream()
                         .map(v -> new VersionView(v.version(), v.sheet().document(), v.addedBy(), v.addedAt()))
                         .toList(),
-                fields(shown.sheet()).entrySet().stream()
-                        .filter(e -> !e.getKey().startsWith("pairs"))
-                        .map(e -> new FieldView(e.getKey(), title(e.getKey()), e.getValue()))
-                        .toList(),
+                sections(shown.sheet()),
+                SheetFigure.of(shown.sheet().sheet())
+                        .map(figure -> FigureView.of(figure, units.orElse(UnitSystem.US), FIGURE_WIDTH, FIGURE_HEIGHT)),
                 shown.sheet().pairs().orElse(List.of()));
+    }
+
+    private List<SectionView> sections(SheetRecord sheet) {
+        Map<SheetSection, List<FieldView>> sections = new EnumMap<>(SheetSection.class);
+        fields(sheet).forEach((key, value) -> {
+            if (!key.startsWith("pairs")) {
+                sections.computeIfAbsent(SheetSection.of(key), any -> new ArrayList<>())
+                        .add(new FieldView(key, title(key), value));
+            }
+        });
+        return sections.entrySet().stream()
+                .map(section -> new SectionView(section.getKey().title(), section.getValue()))
+                .toList();
     }
 
     /** Two versions of a model beside each other: only where they differ. */
@@ -283,7 +313,7 @@ class SheetController {
                 flatten(path + "[" + (i + 1) + "]", node.get(i), into);
             }
         } else if (!node.isNull()) {
-            into.put(path, node.asString());
+            into.put(path, node.isBoolean() ? (node.asBoolean() ? "yes" : "no") : node.asString());
         }
     }
 

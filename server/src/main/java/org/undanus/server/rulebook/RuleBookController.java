@@ -1,5 +1,6 @@
 package org.undanus.server.rulebook;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.LimitKey;
@@ -43,7 +45,14 @@ class RuleBookController {
 
     /** @param layer the book it is given by, empty where it is this one's own */
     record BookLimit(
-            String key, String title, String authority, String bound, String value, String source, String layer) {}
+            String key,
+            String station,
+            String title,
+            String authority,
+            String bound,
+            String value,
+            String source,
+            String layer) {}
 
     /** @param layer as of limits */
     record BookSchool(String topic, String chosen, List<String> others, String layer) {}
@@ -73,10 +82,13 @@ class RuleBookController {
                 summary(book),
                 book.decisionRule().key(),
                 Walk.vocabulary().limits().values().stream()
-                        .sorted(Comparator.comparing(LimitKey::id))
+                        .sorted(Comparator.comparing(RuleBookController::station)
+                                .thenComparing(LimitKey::id))
                         .flatMap(key -> book.limits(key).stream()
                                 .map(limit -> new BookLimit(
                                         key.id(),
+                                        station(key).number() + " "
+                                                + station(key).title(),
                                         key.title(),
                                         limit.authority().name(),
                                         limit.bound().words(),
@@ -138,5 +150,13 @@ class RuleBookController {
                 .map(layer -> layer.title() + ", version " + layer.version())
                 .toList();
         return new BookSummary(book.id(), book.version(), book.title(), book.display(), book.note(), extending);
+    }
+
+    /** Where it is asked for; a limit's id begins with its station. */
+    private static Station station(LimitKey key) {
+        return Arrays.stream(Station.values())
+                .filter(station -> key.id().startsWith(station.key() + "."))
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -1,0 +1,138 @@
+package org.undanus.server.find;
+
+import jakarta.validation.constraints.Size;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.reckoner.Reckoner;
+import org.undanus.core.station.Walk;
+import org.undanus.server.account.Person;
+import org.undanus.server.datasheet.SheetLibrary;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.MayAlsoAnswer;
+
+/** Whatever is called so: each with the address it is at. */
+@RestController
+@RequestMapping("/api/find")
+class FindController {
+    private static final int OF_A_KIND = 6;
+
+    /**
+     * @param detail what kind of thing it is
+     * @param address within the application
+     */
+    record Found(String title, String detail, String address) {}
+
+    /** Something that may be found, by all the words it is called. */
+    private record Named(String title, String detail, String address, String words) {
+        private boolean isCalled(List<String> parts) {
+            String all = (title + " " + detail + " " + words).toLowerCase(Locale.ROOT);
+            return parts.stream().allMatch(all::contains);
+        }
+    }
+
+    private final CaseFiles cases;
+    private final SheetLibrary library;
+
+    FindController(CaseFiles cases, SheetLibrary library) {
+        this.cases = cases;
+        this.library = library;
+    }
+
+    /**
+     * What is called so, a few of each kind.
+     *
+     * @param words all of them, wherever in what it is called
+     * @param installation whose lines and judgements are looked through too
+     */
+    @GetMapping
+    @MayAlsoAnswer(HttpStatus.NOT_FOUND)
+    List<Found> find(
+            @RequestParam @Size(max = 100) String words,
+            @RequestParam Optional<String> installation,
+            @AuthenticationPrincipal Person person) {
+        List<String> parts = Arrays.stream(words.toLowerCase(Locale.ROOT).split("\\s+"))
+                .filter(part -> !part.isEmpty())
+                .toList();
+        Optional<CaseFile> file = installation.map(id -> cases.open(id, person));
+        return Stream.of(
+                        file.stream().flatMap(FindController::lines),
+                        file.stream().flatMap(FindController::judgements),
+                        calculators(),
+                        sheets(),
+                        limits())
+                .flatMap(kind -> kind.filter(named -> named.isCalled(parts)).limit(OF_A_KIND))
+                .map(named -> new Found(named.title, named.detail, named.address))
+                .toList();
+    }
+
+    private static Stream<Named> lines(CaseFile file) {
+        return Arrays.stream(Station.values()).flatMap(station -> file.lines(station).stream()
+                .map(line -> new Named(
+                        line.point().title(),
+                        "line, " + station.title()
+                                + (line.subject().title().isEmpty()
+                                        ? ""
+                                        : ", " + line.subject().title()),
+                        "/installations/" + file.header().id() + "/" + station.key() + "?line="
+                                + encoded(line.key().point() + "@" + line.key().component()),
+                        String.join(" ", line.point().aliases()))));
+    }
+
+    private static Stream<Named> judgements(CaseFile file) {
+        return file.judgements().all().stream()
+                .map(judgement -> new Named(
+                        judgement.about().title(),
+                        judgement.verdict().title() + (judgement.subject().isEmpty() ? "" : ", " + judgement.subject()),
+                        "/installations/" + file.header().id() + "/"
+                                + judgement.about().station().key() + "?judgement=" + encoded(judgement.key()),
+                        "judgement"));
+    }
+
+    private static Stream<Named> calculators() {
+        return Reckoner.all().stream()
+                .map(computation -> new Named(
+                        computation.title(),
+                        "calculator",
+                        "/reckoner/" + computation.id(),
+                        computation.inputs().stream()
+                                .map(input -> input.title())
+                                .collect(Collectors.joining(" ", computation.id() + " ", ""))));
+    }
+
+    private Stream<Named> sheets() {
+        return library.newest().stream()
+                .map(version -> version.sheet().sheet())
+                .map(sheet -> new Named(
+                        sheet.model(),
+                        "data sheet, " + sheet.maker(),
+                        "/data-sheets?model=" + encoded(sheet.model()),
+                        sheet.document()));
+    }
+
+    private static Stream<Named> limits() {
+        return Walk.vocabulary().limits().values().stream()
+                .map(limit -> new Named(
+                        limit.title(),
+                        "limits in rule books",
+                        "/rule-books?find=" + encoded(limit.title()),
+                        limit.id()));
+    }
+
+    private static String encoded(String word) {
+        return URLEncoder.encode(word, StandardCharsets.UTF_8);
+    }
+}
