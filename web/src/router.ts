@@ -46,6 +46,7 @@ export const router = createRouter({
     { path: "/rule-books", name: "rule-books", component: () => import("./rulebooks/RuleBooksPage.vue") },
     { path: "/data-sheets", name: "data-sheets", component: () => import("./sheets/SheetsPage.vue") },
     { path: "/toolcase", name: "toolcase", component: () => import("./toolcase/ToolcasePage.vue") },
+    { path: "/people", name: "people", component: () => import("./people/PeoplePage.vue") },
     { path: "/reckoner/:id?", name: "reckoner", component: () => import("./reckoner/ReckonerPage.vue") },
     { path: "/:rest(.*)*", redirect: "/register" },
   ],

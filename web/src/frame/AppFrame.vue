@@ -17,6 +17,7 @@ const { units, toggle: toggleUnits } = useUnits();
 const { heading } = usePlaces();
 const { on: singleKeys, toggle: toggleSingleKeys } = useSingleKeys();
 
+const leads = computed(() => session.person.value?.role === "QUALITY_LEAD");
 const palette = ref<InstanceType<typeof CommandPalette>>();
 const keysOpen = ref(false);
 const menuOpen = ref(false);
@@ -38,6 +39,7 @@ const actions = computed(() => [
   { title: "Data sheets", detail: "page", go: () => void router.push("/data-sheets") },
   { title: "Instruments", detail: "page", go: () => void router.push("/toolcase") },
   { title: "Calculators", detail: "page", go: () => void router.push("/reckoner") },
+  ...(leads.value ? [{ title: "People", detail: "page", go: () => void router.push("/people") }] : []),
   { title: "Other unit system", detail: "action", go: toggleUnits },
   { title: theme.value === "light" ? "Attic theme" : "Light theme", detail: "action", go: toggleTheme },
   { title: "All keys", detail: "action", go: () => (keysOpen.value = true) },
@@ -106,6 +108,7 @@ function leave() {
         <RouterLink class="button" to="/data-sheets">Data sheets</RouterLink>
         <RouterLink class="button" to="/toolcase">Instruments</RouterLink>
         <RouterLink class="button" to="/reckoner">Calculators</RouterLink>
+        <RouterLink v-if="leads" class="button" to="/people">People</RouterLink>
         <button type="button" class="button" @click="toggleTheme">
           {{ theme === "light" ? "Attic theme" : "Light theme" }}
         </button>

@@ -263,9 +263,23 @@ function entered(id: string) {
         </tr>
       </tbody>
     </table>
-    <p v-else-if="register && !register.all" class="empty">
-      The register is empty. Enter the first installation, or have the quality lead import a case file.
-    </p>
+    <ol v-else-if="register && !register.all" class="first">
+      <li v-if="person?.role === 'QUALITY_LEAD'">
+        <strong>Choose what to judge by.</strong> Two general rule books are here; a book of your place goes
+        on top of one of them. <RouterLink class="button" to="/rule-books">Rule books</RouterLink>
+      </li>
+      <li v-if="person?.role === 'QUALITY_LEAD'">
+        <strong>Let others in.</strong> Inspectors, and crews that fill in their own record.
+        <RouterLink class="button" to="/people">People</RouterLink>
+      </li>
+      <li>
+        <strong>Enter the first installation</strong>, from its models or step by step; a quality lead may
+        import a case file instead.
+        <button v-if="person?.role !== 'CREW'" type="button" class="button primary" @click="entering = true">
+          New installation
+        </button>
+      </li>
+    </ol>
     <p v-else-if="register" class="empty">
       No installation fits these filters.
       <button type="button" class="button" @click="showAll()">Show all</button>
@@ -381,6 +395,22 @@ details .kind {
   gap: 12px;
   align-items: center;
   padding: 14px 0;
+}
+
+.first {
+  display: grid;
+  gap: 14px;
+  max-width: 640px;
+  padding: 12px 0 0 20px;
+}
+
+.first li::marker {
+  color: var(--lake);
+  font-weight: 700;
+}
+
+.first .button {
+  margin-left: 6px;
 }
 
 .empty {

@@ -4,7 +4,7 @@
  */
 
 export interface paths {
-    "/api/instruments/{id}": {
+    "/api/people/{name}": {
         parameters: {
             query?: never;
             header?: never;
@@ -13,6 +13,22 @@ export interface paths {
         };
         get?: never;
         put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -116,7 +132,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/instruments": {
+    "/api/people": {
         parameters: {
             query?: never;
             header?: never;
@@ -126,6 +142,22 @@ export interface paths {
         get: operations["all_1"];
         put?: never;
         post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_2"];
+        put?: never;
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -221,7 +253,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -283,7 +315,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_3"];
         put?: never;
         post: operations["keep_2"];
         delete?: never;
@@ -331,7 +363,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_4"];
         put?: never;
         post: operations["bring"];
         delete?: never;
@@ -395,7 +427,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["all_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -827,7 +859,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_5"];
+        get: operations["all_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -856,6 +888,22 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        ChangedPerson: {
+            title: string;
+            /** @enum {string} */
+            role: "INSPECTOR" | "QUALITY_LEAD" | "CREW";
+            crew?: string;
+            active: boolean;
+            password?: string;
+        };
+        PersonView: {
+            name: string;
+            title: string;
+            /** @enum {string} */
+            role: "INSPECTOR" | "QUALITY_LEAD" | "CREW";
+            crew?: string;
+            active: boolean;
+        };
         CalibrationRecord: {
             /** Format: date */
             on: string;
@@ -1058,6 +1106,14 @@ export interface components {
             name: string;
             how: string;
             value: string;
+        };
+        NewPerson: {
+            name: string;
+            title: string;
+            /** @enum {string} */
+            role: "INSPECTOR" | "QUALITY_LEAD" | "CREW";
+            crew?: string;
+            password: string;
         };
         KeptCertificate: {
             sha256: string;
@@ -2034,6 +2090,43 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedPerson"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
                 id: string;
             };
             cookie?: never;
@@ -2431,6 +2524,65 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "application/json": components["schemas"]["PersonView"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPerson"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    all_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": components["schemas"]["InstrumentView"][];
                 };
             };
@@ -2440,7 +2592,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2694,7 +2846,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    add_2: {
+    add_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2854,7 +3006,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_2: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3023,7 +3175,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_3: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3166,7 +3318,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_4: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -3901,6 +4053,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -3991,7 +4144,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_5: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;

@@ -49,6 +49,7 @@ class ContractTest {
         }
         return path.replace("{station}", "siting")
                 .replace("{number}", "1")
+                .replace("{name}", "nobody")
                 .replace("{subject}", "joint-1")
                 .replace("{sha256}", "0".repeat(64))
                 .replace(

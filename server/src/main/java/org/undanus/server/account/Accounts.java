@@ -1,12 +1,14 @@
 package org.undanus.server.account;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.server.journal.Journal;
+import org.undanus.server.store.Commit;
 import org.undanus.server.work.Gate;
 
 /** The accounts there are. */
@@ -17,12 +19,14 @@ public class Accounts {
     private final AccountMapper mapper;
     private final PasswordEncoder encoder;
     private final Journal journal;
+    private final EndedSessions ended;
     /** Hashing takes a processor whole: one is always left for those who are signed in. */
     private final Gate gate = new Gate(Math.max(1, Runtime.getRuntime().availableProcessors() - 1), PATIENCE);
 
     private final String hashOfNobody;
 
-    Accounts(AccountMapper mapper, PasswordEncoder encoder, Journal journal) {
+    Accounts(AccountMapper mapper, PasswordEncoder encoder, Journal journal, EndedSessions ended) {
+        this.ended = ended;
         this.mapper = mapper;
         this.journal = journal;
         this.encoder = encoder;
@@ -33,9 +37,7 @@ public class Accounts {
     Optional<Person> check(String name, String password) {
         AccountMapper.AccountRow row = mapper.find(name.strip().toLowerCase(Locale.ROOT));
         boolean right = gate.through(() -> encoder.matches(password, row == null ? hashOfNobody : row.passwordHash()));
-        return row != null && right
-                ? Optional.of(new Person(row.name(), row.title(), row.role(), Optional.ofNullable(row.crew())))
-                : Optional.empty();
+        return row != null && right && row.active() ? Optional.of(row.person()) : Optional.empty();
     }
 
     public boolean none() {
@@ -50,8 +52,45 @@ public class Accounts {
                 person.title(),
                 encoder.encode(password),
                 person.role(),
-                person.crew().orElse(null));
+                person.crew().orElse(null),
+                true);
         mapper.insert(row);
         journal.write(by, "account.added", row.name(), row.state());
+    }
+
+    /** An account as it stands. */
+    record Standing(Person person, boolean active) {}
+
+    List<Standing> all() {
+        return mapper.all().stream()
+                .map(row -> new Standing(row.person(), row.active()))
+                .toList();
+    }
+
+    boolean known(String name) {
+        return mapper.find(name) != null;
+    }
+
+    /**
+     * Changes an account. What it has signed in ends where it is switched off, given a new password or another role or crew.
+     *
+     * @param password empty where the old one stays
+     */
+    @Transactional
+    void change(Standing wanted, Optional<String> password, String by) {
+        AccountMapper.AccountRow before = mapper.find(wanted.person.name());
+        AccountMapper.AccountRow after = new AccountMapper.AccountRow(
+                before.name(),
+                wanted.person.title(),
+                password.map(encoder::encode).orElse(before.passwordHash()),
+                wanted.person.role(),
+                wanted.person.crew().orElse(null),
+                wanted.active);
+        mapper.update(after);
+        journal.write(by, "account.changed", after.name(), after.state());
+        boolean same = after.active() && password.isEmpty() && after.person().equals(before.person());
+        if (!same) {
+            Commit.after(() -> ended.end(after.name()));
+        }
     }
 }

@@ -90,6 +90,7 @@ class SessionController {
                 List.of(new SimpleGrantedAuthority("ROLE_" + person.get().role()))));
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, request, response);
+        EndedSessions.begin(request.getSession());
         return session(person);
     }
 

@@ -1,0 +1,84 @@
+package org.undanus.server.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.time.Instant;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Whose sessions have been ended, and when: what they signed in before is good for nothing more. Sessions live no longer than the
+ * application, so this need not either.
+ */
+@Component
+class EndedSessions implements HandlerInterceptor {
+    private static final String SIGNED_IN_AT = "signed in at";
+
+    private final Map<String, Instant> ended = new ConcurrentHashMap<>();
+    private final JsonMapper json;
+
+    EndedSessions(JsonMapper json) {
+        this.json = json;
+    }
+
+    /** Every session that this person has now. */
+    void end(String name) {
+        ended.put(name, Instant.now());
+    }
+
+    static void begin(HttpSession session) {
+        session.setAttribute(SIGNED_IN_AT, Instant.now());
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
+            throws Exception {
+        var signedIn = SecurityContextHolder.getContext().getAuthentication();
+        HttpSession session = request.getSession(false);
+        if (session == null
+                || signedIn == null
+                || !(signedIn.getPrincipal() instanceof Person person)
+                || !isOver(person, session)) {
+            return true;
+        }
+        session.invalidate();
+        SecurityContextHolder.clearContext();
+        response.setStatus(HttpStatus.UNAUTHORIZED.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        json.writeValue(
+                response.getOutputStream(),
+                ProblemDetail.forStatusAndDetail(
+                        HttpStatus.UNAUTHORIZED, "Your account has been changed. You are not signed in any more."));
+        return false;
+    }
+
+    private boolean isOver(Person person, HttpSession session) {
+        Instant end = ended.get(person.name());
+        return end != null && session.getAttribute(SIGNED_IN_AT) instanceof Instant since && !since.isAfter(end);
+    }
+
+    @Configuration
+    static class Everywhere implements WebMvcConfigurer {
+        private final EndedSessions ended;
+
+        Everywhere(EndedSessions ended) {
+            this.ended = ended;
+        }
+
+        @Override
+        public void addInterceptors(InterceptorRegistry registry) {
+            registry.addInterceptor(ended).addPathPatterns("/api/**");
+        }
+    }
+}
