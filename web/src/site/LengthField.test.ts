@@ -2,6 +2,7 @@ import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, expect, test, vi } from "vitest";
 import { ProblemError } from "../api/client";
 import { answering } from "../api/mocked";
+import { useUnits } from "../frame/useUnits";
 import LengthField from "./LengthField.vue";
 
 vi.mock("../api/client", async (original) => ({
@@ -46,4 +47,19 @@ test("leaving the field as it stands asks nobody", async () => {
   const wrapper = field(2);
   await wrapper.find("input").trigger("change");
   expect(get).not.toHaveBeenCalled();
+});
+
+test("in feet it stands as the server writes it, and leaving it as it stands changes nothing", async () => {
+  const { toggle } = useUnits();
+  get.mockResolvedValue({ metres: 2, text: "6' 6-3/4\"" });
+  const wrapper = field(2);
+  toggle();
+  await flushPromises();
+  expect(wrapper.find("input").element.value).toBe("6' 6-3/4\"");
+  await wrapper.find("input").trigger("change");
+  await flushPromises();
+  expect(wrapper.emitted("update:modelValue")).toBeUndefined();
+  toggle();
+  await flushPromises();
+  expect(wrapper.find("input").element.value).toBe("2 m");
 });

@@ -15,12 +15,28 @@ const problem = ref("");
 /** What stands there as the value, so that leaving the field changes nothing. */
 let shown = "";
 
+let asked = 0;
+
+/** In the reader's units, which the server knows how to write. */
 watch(
-  metres,
-  (value) => {
+  [metres, units],
+  async ([value]) => {
+    const mine = ++asked;
     problem.value = "";
-    shown = value === undefined ? "" : `${Math.round(value * 1000) / 1000} m`;
-    typed.value = shown;
+    const plain = value === undefined ? "" : `${Math.round(value * 1000) / 1000} m`;
+    shown = plain;
+    typed.value = plain;
+    if (plain && units() === "US") {
+      try {
+        const said = await api.get(at("/api/length", { query: { typed: plain, units: "US" } }));
+        if (mine === asked && typed.value === plain) {
+          shown = said.text;
+          typed.value = said.text;
+        }
+      } catch {
+        // metres do as well
+      }
+    }
   },
   { immediate: true },
 );

@@ -43,19 +43,26 @@ async function bringIn(event: Event) {
     <UnitTabs v-model="tab" :units="tabs" label="Drawing" />
     <span class="space"></span>
     <button type="button" class="button" :disabled="!past.length" @click="site.undo()">Undo</button>
-    <label class="button">
-      Import GeoJSON
-      <input
-        class="visually-hidden"
-        type="file"
-        accept=".geojson,.json,application/geo+json"
-        @change="bringIn"
-      />
-    </label>
-    <a class="button" :href="at('/api/installations/{id}/site-plan.geojson', { path: { id } })" download
-      >GeoJSON</a
-    >
-    <a class="button" :href="at('/api/installations/{id}/site-plan.svg', { path: { id } })" download>SVG</a>
+    <details class="files">
+      <summary class="button">Files</summary>
+      <div class="sheet">
+        <label class="button">
+          Import GeoJSON
+          <input
+            class="visually-hidden"
+            type="file"
+            accept=".geojson,.json,application/geo+json"
+            @change="bringIn"
+          />
+        </label>
+        <a class="button" :href="at('/api/installations/{id}/site-plan.geojson', { path: { id } })" download
+          >GeoJSON</a
+        >
+        <a class="button" :href="at('/api/installations/{id}/site-plan.svg', { path: { id } })" download
+          >SVG</a
+        >
+      </div>
+    </details>
     <button type="button" class="button primary" :disabled="!unsaved" @click="save">Save the drawing</button>
   </div>
 </template>
@@ -75,6 +82,28 @@ async function bringIn(event: Event) {
 
 .bar :deep(.tabs button) {
   min-height: 40px;
+}
+
+.files {
+  position: relative;
+}
+
+.files summary {
+  list-style: none;
+}
+
+.sheet {
+  display: grid;
+  gap: 6px;
+  position: absolute;
+  z-index: 5;
+  top: calc(100% + 4px);
+  right: 0;
+  width: 180px;
+  padding: 8px;
+  border: 1px solid var(--ink);
+  border-radius: 4px;
+  background: var(--paper);
 }
 
 .space {

@@ -26,6 +26,7 @@ import SiteBar from "./SiteBar.vue";
 import { cornersOf, useDrag } from "./useDrag";
 import { useRoom } from "./useRoom";
 import { useSite } from "./useSite";
+import { useView } from "./useView";
 import WallEditor from "./WallEditor.vue";
 
 const props = defineProps<{ id: string }>();
@@ -75,6 +76,26 @@ function sizeOf(id: string) {
 const corners = (f: PlanFeature) => cornersOf(f, sizeOf(f.id));
 const drag = useDrag(site, canvas, (event: PointerEvent) => drawing.value?.place(event) ?? [0, 0], corners);
 
+const seen = useView(
+  () => view.value?.figure?.measure,
+  (event) => drawing.value?.place(event) ?? [0, 0],
+);
+
+function moved(event: PointerEvent) {
+  drag.move(event);
+  seen.move(event, !!drag.held.value);
+}
+
+function dropped(event: PointerEvent) {
+  drag.drop();
+  seen.up(event);
+}
+
+function wholeSite() {
+  seen.reset();
+  whole.value = !whole.value;
+}
+
 function grab(id: string, event: PointerEvent, corner?: number) {
   chosen.value = id;
   drag.grab(id, event, corner);
@@ -83,7 +104,7 @@ function grab(id: string, event: PointerEvent, corner?: number) {
 const room = useRoom(canvas);
 
 /** While something is dragged the sheet stays where it is. */
-watch([room, wallOf, chosen, mayTurn, whole, drag.held], () => {
+watch([room, wallOf, chosen, mayTurn, whole, drag.held, seen.view], () => {
   const measure = view.value?.figure?.measure;
   const held = drag.held.value && measure;
   site.look.value = {
@@ -92,7 +113,7 @@ watch([room, wallOf, chosen, mayTurn, whole, drag.held], () => {
     chosen: chosen.value,
     mayTurn: mayTurn.value,
     whole: whole.value,
-    view: held ? [held.left, held.low, held.right, held.high] : undefined,
+    view: held ? [held.left, held.low, held.right, held.high] : seen.view.value,
   };
 });
 
@@ -176,10 +197,16 @@ useKeys({ z: () => site.undo() });
           <div
             ref="canvas"
             class="canvas"
-            @pointermove="drag.move"
-            @pointerup="drag.drop"
-            @pointercancel="drag.drop"
+            @pointerdown="seen.down"
+            @pointermove="moved"
+            @pointerup="dropped"
+            @pointercancel="dropped"
+            @wheel="seen.wheel"
           >
+            <p v-if="!plan.features.length" class="empty">
+              Nothing is drawn yet. Add the house wall and what stands near, then place the unit; distances
+              are judged as you drag.
+            </p>
             <DrawingFigure
               v-if="view?.figure"
               ref="drawing"
@@ -214,9 +241,15 @@ useKeys({ z: () => site.undo() });
               <option v-for="kind in KINDS" :key="kind" :value="kind">{{ inWords(kind) }}</option>
             </select>
             <button type="button" class="button" @click="add">Add</button>
-            <button type="button" class="button" :aria-pressed="whole" @click="whole = !whole">
+            <button type="button" class="button" aria-label="Closer" @click="seen.closer()">+</button>
+            <button type="button" class="button" aria-label="Farther" @click="seen.farther()">−</button>
+            <button type="button" class="button" :aria-pressed="whole" @click="wholeSite()">
               {{ whole ? "What stands there" : "Whole site" }}
             </button>
+            <button v-if="feature" type="button" class="button" @click="seen.onto(corners(feature))">
+              This {{ feature.properties.kind === "unit" ? "unit" : "thing" }}
+            </button>
+            <button v-if="seen.zoomed.value" type="button" class="button" @click="seen.reset()">Fit</button>
             <button
               v-for="component in unplaced"
               :key="component.id"
@@ -319,6 +352,12 @@ useKeys({ z: () => site.undo() });
   background: var(--paper);
   overflow: hidden;
   touch-action: none;
+  user-select: none;
+}
+
+.empty {
+  max-width: 420px;
+  padding: 24px 16px;
 }
 
 .held {
@@ -379,6 +418,7 @@ aside {
   }
 
   .canvas {
+    height: 62vh;
     min-height: 340px;
   }
 }

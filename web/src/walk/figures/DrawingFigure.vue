@@ -21,7 +21,7 @@ const onSheet = (x: number, y: number) => {
   return { x: x0 + x * across, y: y0 - y * up };
 };
 defineExpose({
-  place(event: PointerEvent): [number, number] {
+  place(event: MouseEvent): [number, number] {
     const box = sheet.value?.getBoundingClientRect();
     if (!box?.width) {
       return [0, 0];

@@ -129,8 +129,8 @@ class PathTest extends BrowserTest {
                 () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Report, PDF"))
                         .click());
         assertThat(Files.readAllBytes(pdf.path())).startsWith("%PDF".getBytes());
-        Download json = page.waitForDownload(
-                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Open data, JSON"))
+        Download json =
+                page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("JSON"))
                         .click());
         assertThat(Files.readString(json.path()))
                 .contains("\"typed\":\"0.8 m\"")

@@ -247,7 +247,8 @@ public final class QuantityFormat {
             return sign + decimal(Math.round(tenthsOfOunce / 160), 0) + " lb";
         }
         long pounds = (long) (tenthsOfOunce / 160);
-        String ounces = decimal((tenthsOfOunce - pounds * 160) / 10, 1) + " oz";
+        String tenths = decimal((tenthsOfOunce - pounds * 160) / 10, 1);
+        String ounces = (resolution == 0 ? withoutZeros(tenths) : tenths) + " oz";
         return sign + (pounds == 0 ? ounces : pounds + " lb " + ounces);
     }
 

@@ -28,7 +28,7 @@ class QuantityFormatTest {
                 "297.0388889|TEMPERATURE|75 °F|23.9 °C",
                 "10|TEMPERATURE_DIFFERENCE|18 F°|10 K",
                 "10550.559|POWER|36 kBtu/h|10.55 kW",
-                "1.077281877|MASS|2 lb 6.0 oz|1077 g",
+                "1.077281877|MASS|2 lb 6 oz|1077 g",
                 "64|MASS|141 lb|64 kg",
                 "20|AREA|215 ft²|20 m²",
                 "48.5|SOUND_LEVEL|48.5 dB|48.5 dB",

@@ -16,6 +16,7 @@ class PageController {
         "/rule-books/*",
         "/data-sheets",
         "/toolcase",
+        "/people",
         "/reckoner",
         "/reckoner/*"
     })
