@@ -89,6 +89,21 @@ function chosen(each: Unit & { model: string }) {
   }
 }
 
+const followed = new WeakMap<object, string>();
+
+// as soon as a model is known, whichever comes last: what is typed or the sheets
+watch(
+  () => [sheets.value, ...asked.components.map((each) => each.model)],
+  () => {
+    for (const each of asked.components) {
+      if (sheetOf(each.model) && followed.get(each) !== each.model) {
+        followed.set(each, each.model);
+        chosen(each);
+      }
+    }
+  },
+);
+
 async function find() {
   try {
     await findLike();
@@ -125,6 +140,7 @@ async function take(id: string) {
       model: model ?? "",
     })),
   });
+  asked.components.forEach((each) => followed.set(each, each.model));
 }
 
 /** A kind's title, numbered where there are several of it. */
@@ -199,7 +215,6 @@ async function submit() {
             :list="`new-models-${index}`"
             placeholder="type to find its sheet"
             autocomplete="off"
-            @change="chosen(each)"
           />
           <datalist :id="`new-models-${index}`">
             <option v-for="sheet in modelsFor(each)" :key="sheet.model" :value="sheet.model">

@@ -81,12 +81,12 @@ public final class Pictures {
         desk.navigate(address + "/corrections");
         desk.getByText("Stage roof").first().waitFor();
         take(desk, "corrections");
-        desk.navigate(address + "/rule-books");
+        desk.navigate(address + "/rule-books?find=clearance");
         desk.getByText("Sallowmere 2026, plate practice").click();
         desk.getByText("from Plate practice, general").first().waitFor();
         take(desk, "rule-books");
         desk.navigate(address + "/data-sheets?model=WS-12");
-        desk.getByText("Ondrel 4410").first().waitFor();
+        desk.getByText("Refrigerant and lines").waitFor();
         take(desk, "data-sheets");
         desk.navigate(address + "/toolcase");
         desk.getByText("Gauge set 5").waitFor();
