@@ -66,7 +66,8 @@ function measure() {
   const frame = element.parentElement;
   const bounded = frame && getComputedStyle(frame).getPropertyValue("--bounded").trim() === "yes";
   const high = bounded ? frame.clientHeight : width * SHARE;
-  const said = drawings.value?.some((each) => each.caption.length) ? CAPTION_HEIGHT : 0;
+  const lines = element.querySelector<HTMLElement>(".caption")?.offsetHeight ?? 0;
+  const said = drawings.value?.some((each) => each.caption.length) ? Math.max(CAPTION_HEIGHT, lines) : 0;
   const height = high - (tabs.value.length > 1 ? TABS_HEIGHT : 0) - said;
   if (width && (room.value?.width !== width || room.value.height !== height)) {
     room.value = { width, height };
@@ -82,7 +83,7 @@ onMounted(() => {
   }
 });
 onBeforeUnmount(() => watcher?.disconnect());
-watch(drawings, measure);
+watch([drawings, drawing], measure, { flush: "post" });
 </script>
 
 <template>
