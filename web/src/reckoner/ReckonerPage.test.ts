@@ -4,6 +4,7 @@ import { reactive } from "vue";
 import { ProblemError } from "../api/client";
 import { answering } from "../api/mocked";
 import { notice } from "../frame/notice";
+import { carried } from "../frame/carried";
 import ReckonerPage from "./ReckonerPage.vue";
 
 vi.mock("../api/client", async (original) => ({
@@ -85,4 +86,23 @@ test("it is copied as text with inputs, answer, source and address", async () =>
   await flushPromises();
   expect(vi.mocked(notice.problem)).toHaveBeenCalledOnce();
   vi.unstubAllGlobals();
+});
+
+test("a result is taken along for a line of a visit, and what can be drawn is drawn", async () => {
+  post.mockResolvedValue({
+    steps: [{ name: "Fall needed", how: "", value: "120 mm" }],
+    figure: {
+      title: "Fall",
+      spoken: "It falls 120 mm",
+      caption: [],
+      width: 420,
+      height: 280,
+      measure: { left: 0, low: 0, right: 1, high: 1, x0: 0, y0: 0, across: 1, up: 1 },
+      pieces: [],
+    },
+  });
+  const wrapper = await page();
+  expect(wrapper.find("svg").attributes("aria-label")).toBe("Fall. It falls 120 mm");
+  await wrapper.find("button[aria-label='Take Fall needed along']").trigger("click");
+  expect(carried.value).toEqual({ name: "Fall needed", value: "120 mm" });
 });

@@ -5,7 +5,9 @@ import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
+import { carried } from "../frame/carried";
 import { useUnits } from "../frame/useUnits";
+import DrawingFigure from "../walk/figures/DrawingFigure.vue";
 
 /** Each computation by itself: type, see, copy. The address carries what was typed. */
 const route = useRoute();
@@ -15,6 +17,7 @@ const { units } = useUnits();
 const all = ref<Schemas["ComputationView"][]>([]);
 const typed = reactive<Record<string, string>>({});
 const answer = ref<Schemas["ReckonedStep"][]>([]);
+const figure = ref<Schemas["FigureView"]>();
 const fields = ref<Record<string, string>>({});
 const problem = ref("");
 
@@ -64,16 +67,24 @@ async function ask() {
     );
     if (mine === asked) {
       answer.value = answered.steps;
+      figure.value = answered.figure;
       fields.value = {};
       problem.value = "";
     }
   } catch (thrown) {
     if (mine === asked) {
       answer.value = [];
+      figure.value = undefined;
       fields.value = (thrown instanceof ProblemError && thrown.problem.fields) || {};
       problem.value = sentence(thrown);
     }
   }
+}
+
+/** To be put into a line of a visit. */
+function take(step: Schemas["ReckonedStep"]) {
+  carried.value = { name: step.name, value: step.value };
+  notice.done(`${step.value} goes along. On a walk, tap its line and put it in.`);
 }
 
 async function copy() {
@@ -138,9 +149,15 @@ async function copy() {
           <dt>
             {{ step.name }} <span class="quiet">{{ step.how }}</span>
           </dt>
-          <dd class="mono">{{ step.value }}</dd>
+          <dd class="mono">
+            {{ step.value }}
+            <button type="button" class="button" :aria-label="`Take ${step.name} along`" @click="take(step)">
+              Take along
+            </button>
+          </dd>
         </div>
       </dl>
+      <DrawingFigure v-if="figure" :drawing="figure" :lit="[]" />
       <p class="quiet">{{ chosen.source }}</p>
       <button type="button" class="button" :disabled="!answer.length" @click="copy">Copy as text</button>
     </section>

@@ -56,6 +56,7 @@ const {
   typing,
   commit,
   choose,
+  put,
   mean,
   byLetter,
   choosing,
@@ -94,7 +95,7 @@ const closed = computed(
   () => !inspects.value && !!props.line.reading && !props.line.reading.byCrew && !otherwise.value,
 );
 
-defineExpose({ focus: () => field.value?.focus() });
+defineExpose({ focus: () => field.value?.focus(), put });
 </script>
 
 <template>

@@ -130,3 +130,28 @@ test("a line that is not due yet is passed over and says when it is", () => {
   expect(wrapper.text()).toContain("hidden later");
   expect(wrapper.find(".line").classes()).not.toContain("open");
 });
+
+test("a result from elsewhere goes into the line in hand and is saved only by the person", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const { wrapper } = table([line("a"), line("b")], save);
+  const moves = wrapper.vm as unknown as { put: (key: string, words: string) => void };
+  moves.put("b@outdoor-1", "120 mm");
+  await flushPromises();
+  const fields = wrapper.findAll("input");
+  expect(fields.map((field) => field.element.value)).toEqual(["", "120 mm"]);
+  expect(save).not.toHaveBeenCalled();
+  wrapper.unmount();
+});
+
+test("lines that an answer made pointless are folded with the answer, and not gone to", async () => {
+  const { wrapper } = table([
+    line("a"),
+    line("b", { pointless: "Disconnect fitted: no" }),
+    line("c", { pointless: "Disconnect fitted: no" }),
+  ]);
+  expect(wrapper.findAll(".line")).toHaveLength(1);
+  expect(wrapper.find(".unfold").text()).toBe("2 lines do not apply (Disconnect fitted: no)");
+  await wrapper.find(".unfold").trigger("click");
+  expect(wrapper.findAll(".line")).toHaveLength(3);
+  wrapper.unmount();
+});

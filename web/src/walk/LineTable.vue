@@ -129,7 +129,12 @@ function goTo(key: string) {
   void go(props.lines.find((line) => lineKey(line) === key));
 }
 
-defineExpose({ nextOpen, previous, goTo });
+/** Words for the line in hand. */
+function put(key: string, words: string) {
+  rows.get(key)?.put(words);
+}
+
+defineExpose({ nextOpen, previous, goTo, put });
 </script>
 
 <template>

@@ -5,6 +5,7 @@ import { computed, nextTick, onBeforeUnmount, ref, toRef, watch, watchEffect } f
 import { useRoute, useRouter } from "vue-router";
 import { useKeys } from "../frame/useKeys";
 import { useSession } from "../session/useSession";
+import { carried } from "../frame/carried";
 import { usePlaces } from "../frame/usePlaces";
 import { usePhotos } from "../photos/usePhotos";
 import CorrectionDialog from "./CorrectionDialog.vue";
@@ -99,10 +100,18 @@ function foldFigure() {
 const focused = ref("");
 const lit = computed(() => [chosen.value, focused.value].filter(Boolean));
 
+const lineInHand = computed(() => station.value?.lines.find((each) => lineKey(each) === focused.value));
 /** The unit or part whose line is in hand. */
-const inHand = computed(
-  () => station.value?.lines.find((each) => lineKey(each) === focused.value)?.component,
-);
+const inHand = computed(() => lineInHand.value?.component);
+
+/** What was taken along from a calculator goes into the line in hand, to be looked at and saved. */
+function putCarried() {
+  const taken = carried.value;
+  if (taken && lineInHand.value) {
+    table.value?.put(focused.value, taken.value);
+    carried.value = undefined;
+  }
+}
 
 /** An address may lead to a line or a judgement. */
 watch(
@@ -299,6 +308,17 @@ useKeys({
             :hear="(text) => walk.hear(text, inHand, using)"
             :keep="(placed, reading) => walk.keep(placed, reading, inspects ? using.grade : 'RECORDED')"
           />
+          <button
+            v-if="carried"
+            type="button"
+            class="button"
+            :disabled="!lineInHand"
+            :title="`${carried.name}, from the calculator`"
+            @mousedown.prevent
+            @click="putCarried()"
+          >
+            Put {{ carried.value }} {{ lineInHand ? "in" : "into a line" }}
+          </button>
           <button
             type="button"
             class="button fold"

@@ -158,9 +158,9 @@ export function useReading({
     }
   }
 
-  function fresh(): string {
-    if (attempt?.typed !== typed.value.trim()) {
-      attempt = { id: crypto.randomUUID(), typed: typed.value.trim() };
+  function fresh(words: string): string {
+    if (attempt?.typed !== words) {
+      attempt = { id: crypto.randomUUID(), typed: words };
     }
     return attempt.id;
   }
@@ -188,11 +188,12 @@ export function useReading({
     busy.value = true;
     problem.value = "";
     try {
+      const words = await full();
       await save(line(), {
-        id: fresh(),
+        id: fresh(words),
         point: line().point,
         component: line().component,
-        typed: await full(),
+        typed: words,
         instrument: instrument.value || undefined,
         grade: grade.value,
         basedOn,
@@ -233,7 +234,7 @@ export function useReading({
   function byLetter(event: KeyboardEvent) {
     const of = meant.value.filter((choice) =>
       choice
-        .replace(/^[\d\s.,/½¼¾+−-]+/, "")
+        .replace(/^[\d\s.,/½¼¾+−°-]+/, "")
         .toLowerCase()
         .startsWith(event.key.toLowerCase()),
     );
@@ -242,6 +243,13 @@ export function useReading({
       event.stopPropagation();
       mean(of[0]);
     }
+  }
+
+  /** Words from elsewhere go into the field; they are saved when the person says so. */
+  function put(words: string) {
+    typed.value = words;
+    typing();
+    field.value?.focus();
   }
 
   /** A logger's file: kept first, then read by its digest. */
@@ -294,6 +302,7 @@ export function useReading({
     typing,
     commit,
     choose,
+    put,
     mean,
     byLetter,
     choosing,

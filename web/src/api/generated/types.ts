@@ -1101,6 +1101,55 @@ export interface components {
         };
         AnswerView: {
             steps: components["schemas"]["ReckonedStep"][];
+            figure?: components["schemas"]["FigureView"];
+        };
+        FigurePiece: {
+            /** @enum {string} */
+            kind: "LINE" | "AREA" | "CIRCLE" | "WORDS";
+            /** @enum {string} */
+            role: "OUTLINE" | "BODY" | "WALL" | "GRID" | "CURVE" | "PERMITTED" | "ASKED" | "RUN" | "READ" | "CABINET" | "FRONT" | "GROUND" | "BOUNDARY" | "HAZARD" | "GHOST";
+            points: string;
+            /** Format: double */
+            radius: number;
+            text: string;
+            /** @enum {string} */
+            weight: "STRONG" | "PLAIN" | "QUIET";
+            /** @enum {string} */
+            anchor: "START" | "MIDDLE" | "END";
+            /** @enum {string} */
+            verdict?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            judgement?: string;
+            line?: string;
+            thing?: string;
+        };
+        FigureView: {
+            title: string;
+            spoken: string;
+            caption: string[];
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            measure: components["schemas"]["MeasureView"];
+            pieces: components["schemas"]["FigurePiece"][];
+        };
+        MeasureView: {
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            x0: number;
+            /** Format: double */
+            y0: number;
+            /** Format: double */
+            across: number;
+            /** Format: double */
+            up: number;
         };
         ReckonedStep: {
             name: string;
@@ -1309,54 +1358,6 @@ export interface components {
         CureView: {
             sentence: string;
             moves: components["schemas"]["MoveView"][];
-        };
-        FigurePiece: {
-            /** @enum {string} */
-            kind: "LINE" | "AREA" | "CIRCLE" | "WORDS";
-            /** @enum {string} */
-            role: "OUTLINE" | "BODY" | "WALL" | "GRID" | "CURVE" | "PERMITTED" | "ASKED" | "RUN" | "READ" | "CABINET" | "FRONT" | "GROUND" | "BOUNDARY" | "HAZARD" | "GHOST";
-            points: string;
-            /** Format: double */
-            radius: number;
-            text: string;
-            /** @enum {string} */
-            weight: "STRONG" | "PLAIN" | "QUIET";
-            /** @enum {string} */
-            anchor: "START" | "MIDDLE" | "END";
-            /** @enum {string} */
-            verdict?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            judgement?: string;
-            line?: string;
-            thing?: string;
-        };
-        FigureView: {
-            title: string;
-            spoken: string;
-            caption: string[];
-            /** Format: int32 */
-            width: number;
-            /** Format: int32 */
-            height: number;
-            measure: components["schemas"]["MeasureView"];
-            pieces: components["schemas"]["FigurePiece"][];
-        };
-        MeasureView: {
-            /** Format: double */
-            left: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            right: number;
-            /** Format: double */
-            high: number;
-            /** Format: double */
-            x0: number;
-            /** Format: double */
-            y0: number;
-            /** Format: double */
-            across: number;
-            /** Format: double */
-            up: number;
         };
         MoveView: {
             component: string;

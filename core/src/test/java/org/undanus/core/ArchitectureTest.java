@@ -50,7 +50,7 @@ class ArchitectureTest {
                 .whereLayer("plan")
                 .mayOnlyBeAccessedByLayers("station", "reckoner")
                 .whereLayer("drawing")
-                .mayOnlyBeAccessedByLayers("station", "plan")
+                .mayOnlyBeAccessedByLayers("station", "plan", "reckoner")
                 .whereLayer("judgement")
                 .mayOnlyBeAccessedByLayers("station", "plan", "drawing", "reckoner")
                 .whereLayer("rules")

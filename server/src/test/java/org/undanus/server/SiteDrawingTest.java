@@ -84,7 +84,7 @@ class SiteDrawingTest {
         assertThat(trial.at("/cure/moves")).hasSize(1);
         assertThat(trial.at("/cure/sentence").asString())
                 .contains("Outdoor unit")
-                .contains("down");
+                .contains("away from the wall");
         assertThat(trial.at("/figure/pieces").toString())
                 .contains("siting.outdoor-clearance-back@outdoor-1", "\"thing\":\"house\"");
         assertThat(inspector.get(path).json()).isEqualTo(before);

@@ -1,6 +1,7 @@
 package org.undanus.core.reckoner;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.undanus.core.fluid.Refrigerant;
@@ -217,98 +218,122 @@ public final class Reckoner {
 
     private static Computation passage() {
         return new Computation(
-                "passage",
-                3,
-                "Largest piece through an opening",
-                "Rectangles in rectangles, Math. Mag. 73 (2000)",
-                List.of(
-                        Input.of("width", "Piece, width", Dimension.LENGTH, "21 in"),
-                        Input.of("depth", "Piece, depth", Dimension.LENGTH, "22 in"),
-                        Input.of("height", "Piece, height", Dimension.LENGTH, "50 in"),
-                        Input.of("opening-width", "Opening, width", Dimension.LENGTH, "22 in"),
-                        Input.of("opening-height", "Opening, height", Dimension.LENGTH, "30 in")),
-                typed -> {
-                    double spare = PassageFit.spare(
-                            new double[] {typed.positive("width"), typed.positive("depth"), typed.positive("height")},
-                            typed.positive("opening-width"),
-                            typed.positive("opening-height"));
-                    return List.of(new Step(
-                            spare >= 0 ? "It goes through" : "It does not go through",
-                            "straight or turned in the plane of the opening",
-                            Text.of(spare >= 0 ? "{} to spare" : "{} too large", Length.ofMetres(Math.abs(spare))),
-                            ""));
+                        "passage",
+                        3,
+                        "Largest piece through an opening",
+                        "Rectangles in rectangles, Math. Mag. 73 (2000)",
+                        List.of(
+                                Input.of("width", "Piece, width", Dimension.LENGTH, "21 in"),
+                                Input.of("depth", "Piece, depth", Dimension.LENGTH, "22 in"),
+                                Input.of("height", "Piece, height", Dimension.LENGTH, "50 in"),
+                                Input.of("opening-width", "Opening, width", Dimension.LENGTH, "22 in"),
+                                Input.of("opening-height", "Opening, height", Dimension.LENGTH, "30 in")),
+                        typed -> {
+                            double spare = PassageFit.spare(
+                                    new double[] {
+                                        typed.positive("width"), typed.positive("depth"), typed.positive("height")
+                                    },
+                                    typed.positive("opening-width"),
+                                    typed.positive("opening-height"));
+                            return List.of(new Step(
+                                    spare >= 0 ? "It goes through" : "It does not go through",
+                                    "straight or turned in the plane of the opening",
+                                    Text.of(
+                                            spare >= 0 ? "{} to spare" : "{} too large",
+                                            Length.ofMetres(Math.abs(spare))),
+                                    ""));
+                        })
+                .drawnBy(typed -> {
+                    double[] piece = {typed.positive("width"), typed.positive("depth"), typed.positive("height")};
+                    Arrays.sort(piece);
+                    double width = typed.positive("opening-width");
+                    double height = typed.positive("opening-height");
+                    return width <= height
+                            ? Sketches.passage(piece[0], piece[1], width, height)
+                            : Sketches.passage(piece[1], piece[0], width, height);
                 });
     }
 
     private static Computation bundle() {
         return new Computation(
-                "bundle",
-                4,
-                "Hole for a bundle",
-                "Circles packed in a circle, many starts; within 1 % of the best known",
-                List.of(
-                        Input.of(
-                                        "diameters",
-                                        "Outer diameters, with insulation",
-                                        Dimension.LENGTH,
-                                        "5/8 in; 1-1/8 in; 1 in; 0.45 in")
-                                .orSeveral(),
-                        Input.of("slack", "Room to spare", Dimension.RATIO, "10 %")),
-                typed -> {
-                    Bundle packed;
-                    try {
-                        packed = Bundle.of(
-                                typed.each("diameters").stream().map(d -> d / 2).toList());
-                    } catch (IllegalArgumentException e) {
-                        throw new InputException("diameters", e.getMessage());
-                    }
-                    double diameter = 2 * packed.radius();
-                    return List.of(
-                            step("Packed", "smallest circle about them", Length.ofMetres(diameter)),
-                            step(
-                                    "Hole to ask for",
-                                    "with room to spare",
-                                    Length.ofMetres(diameter * (1 + typed.si("slack")))));
+                        "bundle",
+                        4,
+                        "Hole for a bundle",
+                        "Circles packed in a circle, many starts; within 1 % of the best known",
+                        List.of(
+                                Input.of(
+                                                "diameters",
+                                                "Outer diameters, with insulation",
+                                                Dimension.LENGTH,
+                                                "5/8 in; 1-1/8 in; 1 in; 0.45 in")
+                                        .orSeveral(),
+                                Input.of("slack", "Room to spare", Dimension.RATIO, "10 %")),
+                        typed -> {
+                            Bundle packed = packed(typed);
+                            double diameter = 2 * packed.radius();
+                            return List.of(
+                                    step("Packed", "smallest circle about them", Length.ofMetres(diameter)),
+                                    step(
+                                            "Hole to ask for",
+                                            "with room to spare",
+                                            Length.ofMetres(diameter * (1 + typed.si("slack")))));
+                        })
+                .drawnBy(typed -> {
+                    Bundle packed = packed(typed);
+                    return Sketches.bundle(packed, packed.radius() * (1 + typed.si("slack")));
                 });
+    }
+
+    private static Bundle packed(Typed typed) {
+        try {
+            return Bundle.of(typed.each("diameters").stream().map(d -> d / 2).toList());
+        } catch (IllegalArgumentException e) {
+            throw new InputException("diameters", e.getMessage());
+        }
     }
 
     private static Computation hole() {
         return new Computation(
-                "hole",
-                4,
-                "Fall of a hole",
-                "(height inside − height outside) / thickness",
-                List.of(
-                        Input.of("inner", "Height inside", Dimension.LENGTH, "80-1/4 in"),
-                        Input.of("outer", "Height outside", Dimension.LENGTH, "79-5/8 in"),
-                        Input.of("thickness", "Wall thickness", Dimension.LENGTH, "9-1/2 in")),
-                typed -> List.of(step(
-                        "Fall outward",
-                        "(inside − outside) / thickness",
-                        Ratio.ofFraction(
-                                HoleFall.fall(typed.si("inner"), typed.si("outer"), typed.positive("thickness"))))));
+                        "hole",
+                        4,
+                        "Fall of a hole",
+                        "(height inside − height outside) / thickness",
+                        List.of(
+                                Input.of("inner", "Height inside", Dimension.LENGTH, "80-1/4 in"),
+                                Input.of("outer", "Height outside", Dimension.LENGTH, "79-5/8 in"),
+                                Input.of("thickness", "Wall thickness", Dimension.LENGTH, "9-1/2 in")),
+                        typed -> List.of(step(
+                                "Fall outward",
+                                "(inside − outside) / thickness",
+                                Ratio.ofFraction(HoleFall.fall(
+                                        typed.si("inner"), typed.si("outer"), typed.positive("thickness"))))))
+                .drawnBy(typed -> Sketches.fall(typed.positive("thickness"), typed.si("inner") - typed.si("outer")));
     }
 
     private static Computation run() {
         return new Computation(
-                "run",
-                4,
-                "Fall of a run",
-                "Length × slope against the height there is",
-                List.of(
-                        Input.of("length", "Length of the run", Dimension.LENGTH, "17 ft"),
-                        Input.of("slope", "Slope", Dimension.RATIO, "1 %"),
-                        Input.of("available", "Height there is", Dimension.LENGTH, "3 in")),
-                typed -> {
-                    double needed = typed.positive("length") * typed.positive("slope");
-                    double left = typed.si("available") - needed;
-                    return List.of(
-                            step("Fall needed", "length × slope", Length.ofMetres(needed)),
-                            new Step(
-                                    left >= 0 ? "It can fall" : "It cannot fall",
-                                    "height there is − fall needed",
-                                    Text.of(left >= 0 ? "{} to spare" : "{} lacking", Length.ofMetres(Math.abs(left))),
-                                    ""));
-                });
+                        "run",
+                        4,
+                        "Fall of a run",
+                        "Length × slope against the height there is",
+                        List.of(
+                                Input.of("length", "Length of the run", Dimension.LENGTH, "17 ft"),
+                                Input.of("slope", "Slope", Dimension.RATIO, "1 %"),
+                                Input.of("available", "Height there is", Dimension.LENGTH, "3 in")),
+                        typed -> {
+                            double needed = typed.positive("length") * typed.positive("slope");
+                            double left = typed.si("available") - needed;
+                            return List.of(
+                                    step("Fall needed", "length × slope", Length.ofMetres(needed)),
+                                    new Step(
+                                            left >= 0 ? "It can fall" : "It cannot fall",
+                                            "height there is − fall needed",
+                                            Text.of(
+                                                    left >= 0 ? "{} to spare" : "{} lacking",
+                                                    Length.ofMetres(Math.abs(left))),
+                                            ""));
+                        })
+                .drawnBy(typed ->
+                        Sketches.fall(typed.positive("length"), typed.positive("length") * typed.positive("slope")));
     }
 }

@@ -9,6 +9,9 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Sheet;
 import org.undanus.core.quantity.UnitSystem;
 
 class ReckonerTest {
@@ -66,5 +69,40 @@ class ReckonerTest {
             assertThat(e.input()).isEqualTo(input);
             assertThat(e.getMessage()).contains(words);
         });
+    }
+
+    @Test
+    void whatCanBeDrawnIsDrawnToScale() {
+        Drawing bundle = Reckoner.named("bundle")
+                .orElseThrow()
+                .drawing(Map.of("diameters", "20 mm; 20 mm", "slack", "10 %"))
+                .orElseThrow();
+        assertThat(bundle.spoken().in(UnitSystem.SI)).isEqualTo("2 tubes in a hole of 44 mm");
+        assertThat(bundle.elements().stream()
+                        .filter(Element.Disc.class::isInstance)
+                        .map(element -> ((Element.Disc) element).radius())
+                        .map(radius -> Math.round(radius * 1e4)))
+                .containsExactlyInAnyOrder(220L, 100L, 100L);
+        assertThat(Reckoner.named("hole")
+                        .orElseThrow()
+                        .drawing(Map.of("inner", "2 m", "outer", "2.02 m", "thickness", "0.3 m"))
+                        .orElseThrow()
+                        .spoken()
+                        .in(UnitSystem.SI))
+                .isEqualTo("It rises 20 mm over 300 mm");
+        assertThat(Reckoner.named("capacity").orElseThrow().drawing(Map.of("capacity", "1 kW", "load", "1 kW")))
+                .isEmpty();
+    }
+
+    @Test
+    void everyFigureIsLaidOutWithItsExamples() {
+        for (Computation computation : Reckoner.all()) {
+            Map<String, String> typed = new HashMap<>();
+            computation.inputs().forEach(input -> typed.put(input.id(), input.example()));
+            computation.drawing(typed).ifPresent(drawing -> assertThat(
+                            Sheet.of(drawing, 420, 280, UnitSystem.US).pieces())
+                    .as(computation.id())
+                    .isNotEmpty());
+        }
     }
 }

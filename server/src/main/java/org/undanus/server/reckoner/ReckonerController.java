@@ -19,6 +19,7 @@ import org.undanus.core.station.Walk;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.walk.FigureView;
 
 /** Computations without a case: nothing is kept. */
 @RestController
@@ -31,11 +32,16 @@ class ReckonerController {
     /** @param notation an example of what may be typed; empty for a choice */
     record InputView(String id, String title, String notation, List<String> options, boolean several, String example) {}
 
-    record AnswerView(List<ReckonedStep> steps) {}
+    /** @param figure what is computed, where it can be drawn */
+    record AnswerView(List<ReckonedStep> steps, Optional<FigureView> figure) {}
 
     record ReckonedStep(String name, String how, String value) {}
 
     private static final int LONGEST_INPUT = 400;
+    /** Dots. */
+    private static final int FIGURE_WIDTH = 420;
+
+    private static final int FIGURE_HEIGHT = 280;
 
     @GetMapping
     List<ComputationView> all() {
@@ -55,10 +61,12 @@ class ReckonerController {
         });
         UnitSystem system = units.orElse(UnitSystem.SI);
         try {
-            return new AnswerView(computation.answer(typed).stream()
-                    .map(step -> new ReckonedStep(
-                            step.name(), step.how(), step.value().in(system)))
-                    .toList());
+            return new AnswerView(
+                    computation.answer(typed).stream()
+                            .map(step -> new ReckonedStep(
+                                    step.name(), step.how(), step.value().in(system)))
+                            .toList(),
+                    computation.drawing(typed).map(drawn -> FigureView.of(drawn, system, FIGURE_WIDTH, FIGURE_HEIGHT)));
         } catch (InputException e) {
             throw new UnsuitableException(e.input(), e.getMessage());
         }

@@ -131,6 +131,8 @@ public record ReportModel(
             String printedBy) {}
 
     private static final int CODE_SIDE = 110;
+    /** Of a figure, dots: a telephone's width stays whole. */
+    private static final int LEAST_WIDTH = 300;
 
     static ReportModel of(Material from) {
         CaseFile file = from.file;
@@ -248,9 +250,7 @@ public record ReportModel(
                 station.question(),
                 VerdictPrint.mark(worst),
                 worst.title(),
-                FigureView.of(file, station, from.units, from.width, from.height).stream()
-                        .map(figure -> new FigurePart(figure.title(), FigurePrint.html(figure), figure.caption()))
-                        .toList(),
+                figures(from, station),
                 all,
                 all.stream().filter(part -> part.view.verdict().open()).toList(),
                 all.stream()
@@ -265,6 +265,17 @@ public record ReportModel(
                         .flatMap(line -> file.evidence().latest(line.key()).stream()
                                 .map(reading -> reading(line, reading, from.units)))
                         .toList());
+    }
+
+    /** Several stand beside each other, each as wide as half the page. */
+    private static List<FigurePart> figures(Material from, Station station) {
+        List<FigureView> alone = FigureView.of(from.file, station, from.units, from.width, from.height);
+        List<FigureView> drawn = alone.size() < 2
+                ? alone
+                : FigureView.of(from.file, station, from.units, Math.max(LEAST_WIDTH, from.width / 2), from.height);
+        return drawn.stream()
+                .map(figure -> new FigurePart(figure.title(), FigurePrint.html(figure), figure.caption()))
+                .toList();
     }
 
     private static JudgementPart judgement(JudgementView view) {

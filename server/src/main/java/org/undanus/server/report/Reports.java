@@ -85,7 +85,7 @@ class Reports {
     /** Dots; a page's width, and a telephone's. */
     private static final int FIGURE_WIDTH = 620;
 
-    private static final int FIGURE_HEIGHT = 180;
+    private static final int FIGURE_HEIGHT = 170;
     private static final int SCREEN_FIGURE_WIDTH = 340;
     private static final int SCREEN_FIGURE_HEIGHT = 260;
 

@@ -1,0 +1,82 @@
+package org.undanus.core.reckoner;
+
+import java.util.Optional;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Element.Side;
+import org.undanus.core.drawing.Element.Weight;
+import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Place;
+import org.undanus.core.drawing.Role;
+import org.undanus.core.geometry.Bundle;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Text;
+
+/** What computations draw, to scale. */
+final class Sketches {
+    private static final double AROUND = 0.3;
+
+    private Sketches() {}
+
+    /** @param hole radius of the hole to ask for, m */
+    static Drawing bundle(Bundle packed, double hole) {
+        double edge = hole * (1 + AROUND);
+        Drawing.Builder drawing =
+                Drawing.of("Bundle", Frame.toScale(-edge, -edge, edge, edge)).disc(Role.ASKED, Place.of(0, 0), hole);
+        packed.circles().forEach(circle -> drawing.disc(Role.BODY, Place.of(circle.x(), circle.y()), circle.radius())
+                .words(
+                        Text.of("{}", Length.ofMetres(2 * circle.radius())),
+                        Place.of(circle.x(), circle.y()),
+                        Weight.QUIET,
+                        Side.CENTRE));
+        measured(drawing, Place.of(-hole, -edge * 0.93), Place.of(hole, -edge * 0.93), 2 * hole);
+        return drawing.spoken(
+                Text.of("{} tubes in a hole of {}", packed.circles().size(), Length.ofMetres(2 * hole)));
+    }
+
+    /** The opening, and over it the two shorter sides of the piece, which go through it. */
+    static Drawing passage(double across, double up, double openingWidth, double openingHeight) {
+        double wide = Math.max(across, openingWidth) / 2;
+        double high = Math.max(up, openingHeight) / 2;
+        double room = Math.max(wide, high) * AROUND;
+        Drawing.Builder drawing = Drawing.of(
+                        "Opening", Frame.toScale(-wide - 2 * room, -high - 2 * room, wide + room, high + room))
+                .box(Role.OUTLINE, -openingWidth / 2, -openingHeight / 2, openingWidth / 2, openingHeight / 2)
+                .box(Role.ASKED, -across / 2, -up / 2, across / 2, up / 2);
+        measured(
+                drawing,
+                Place.of(-openingWidth / 2, -high - room),
+                Place.of(openingWidth / 2, -high - room),
+                openingWidth);
+        measured(
+                drawing,
+                Place.of(-wide - room, -openingHeight / 2),
+                Place.of(-wide - room, openingHeight / 2),
+                openingHeight);
+        return drawing.spoken(Text.of(
+                "A piece of {} by {} before an opening of {} by {}",
+                Length.ofMetres(across),
+                Length.ofMetres(up),
+                Length.ofMetres(openingWidth),
+                Length.ofMetres(openingHeight)));
+    }
+
+    /** A line that falls from left to right under the level it began at. */
+    static Drawing fall(double length, double fall) {
+        double high = Math.max(Math.abs(fall), length / 10);
+        double room = length * AROUND / 2;
+        Drawing.Builder drawing = Drawing.of("Fall", Frame.toScale(-room, -high - room, length + room, high + room))
+                .line(Role.GRID, Place.of(0, 0), Place.of(length, 0))
+                .line(Role.RUN, Place.of(0, 0), Place.of(length, -fall));
+        measured(drawing, Place.of(length, 0), Place.of(length, -fall), Math.abs(fall));
+        measured(drawing, Place.of(0, high + room / 3), Place.of(length, high + room / 3), length);
+        return drawing.spoken(Text.of(
+                fall >= 0 ? "It falls {} over {}" : "It rises {} over {}",
+                Length.ofMetres(Math.abs(fall)),
+                Length.ofMetres(length)));
+    }
+
+    private static void measured(Drawing.Builder drawing, Place from, Place to, double metres) {
+        drawing.add(new Element.Dimension(from, to, Text.of("{}", Length.ofMetres(metres)), Optional.empty()));
+    }
+}
