@@ -132,3 +132,14 @@ test("the code on a site note leads to the corrections of its installation", asy
   expect(none.text()).toContain("None has been raised for this installation.");
   expect(none.findAll("li")).toHaveLength(0);
 });
+
+test("corrections stand installation by installation and are found as one types", async () => {
+  const wrapper = await page();
+  expect(wrapper.findAll("h2").map((head) => head.text().replace(/\s+/g, " "))).toEqual([
+    "LH-23 Drying room Threeways Cooling · 1 open",
+  ]);
+  await wrapper.find("input[aria-label=Find]").setValue("threeways front");
+  expect(wrapper.findAll("li")).toHaveLength(2);
+  await wrapper.find("input[aria-label=Find]").setValue("moon");
+  expect(wrapper.text()).toContain("No correction says so.");
+});

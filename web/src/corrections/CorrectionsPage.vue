@@ -16,9 +16,33 @@ const listed = ref<Listed[]>();
 const route = useRoute();
 /** The code on a site note leads to those of its installation. */
 const only = computed(() => route.query.installation);
-const shown = computed(() =>
-  listed.value?.filter((item) => !only.value || item.correction.installationId === only.value),
-);
+const find = ref("");
+const shown = computed(() => {
+  const parts = find.value.toLowerCase().split(/\s+/);
+  return listed.value?.filter((item) => {
+    const { what, finding, words: asked } = item.correction;
+    const said = `${item.reference} ${item.title} ${item.crew} ${what} ${finding} ${asked}`.toLowerCase();
+    return (
+      (!only.value || item.correction.installationId === only.value) &&
+      parts.every((part) => said.includes(part))
+    );
+  });
+});
+
+/** Installation by installation. */
+const sections = computed(() => {
+  const found = new Map<string, Listed[]>();
+  for (const item of shown.value ?? []) {
+    const { installationId } = item.correction;
+    found.set(installationId, [...(found.get(installationId) ?? []), item]);
+  }
+  return [...found.values()];
+});
+
+function openOf(items: Listed[]): string {
+  const open = items.filter((item) => item.correction.state === "OPEN").length;
+  return open ? `${open} open` : "none open";
+}
 const problem = ref("");
 const editing = ref<Listed>();
 const editOpen = ref(false);
@@ -100,44 +124,59 @@ async function save(state: Schemas["Correction"]["state"], version = editing.val
       }}
       <RouterLink class="button" to="/corrections">Show all</RouterLink>
     </p>
-    <ul v-if="shown?.length" class="corrections">
-      <li v-for="item in shown" :key="item.correction.id" :class="item.correction.state.toLowerCase()">
-        <div class="what">
-          <strong>{{ item.correction.number }}. {{ item.correction.what }}</strong>
-          <RouterLink
-            :to="`/installations/${item.correction.installationId}/${item.correction.requirement.split('.')[0]}`"
-          >
-            {{ item.reference }} {{ item.title }}
-          </RouterLink>
-          <span class="quiet">{{ item.crew }}</span>
-        </div>
-        <div>
-          <p>{{ item.correction.finding }}</p>
-          <p class="quiet">{{ item.correction.limits }}</p>
-          <p class="words">{{ item.correction.words }}</p>
-          <PhotoStrip
-            :photos="photos.get(item.correction.installationId)?.of({ correction: item.correction.id }) ?? []"
-            :label="`correction ${item.correction.number}`"
-            @add="
-              photos.get(item.correction.installationId)?.hang({ correction: item.correction.id }, $event)
-            "
-          />
-        </div>
-        <div class="due">
-          <span v-if="item.correction.state === 'WITHDRAWN'" class="quiet">withdrawn</span>
-          <span v-else-if="item.correction.due">by {{ item.correction.due }}</span>
-          <span v-else class="quiet">no date set</span>
-          <button
-            v-if="person?.role !== 'CREW' && item.correction.state === 'OPEN'"
-            type="button"
-            class="button"
-            @click="edit(item)"
-          >
-            Change
-          </button>
-        </div>
-      </li>
-    </ul>
+    <input
+      v-if="listed?.length"
+      v-model="find"
+      class="field find"
+      placeholder="Find by installation, crew or words"
+      aria-label="Find"
+    />
+    <p v-if="listed?.length && find && !shown?.length">No correction says so. Try fewer letters.</p>
+    <section v-for="items in sections" :key="items[0]?.correction.installationId" class="of">
+      <h2>
+        {{ items[0]?.reference }} {{ items[0]?.title }}
+        <span class="quiet">{{ items[0]?.crew }} · {{ openOf(items) }}</span>
+      </h2>
+      <ul class="corrections">
+        <li v-for="item in items" :key="item.correction.id" :class="item.correction.state.toLowerCase()">
+          <div class="what">
+            <strong>{{ item.correction.number }}. {{ item.correction.what }}</strong>
+            <RouterLink
+              :to="`/installations/${item.correction.installationId}/${item.correction.requirement.split('.')[0]}`"
+            >
+              Open its station
+            </RouterLink>
+          </div>
+          <div>
+            <p>{{ item.correction.finding }}</p>
+            <p class="quiet">{{ item.correction.limits }}</p>
+            <p class="words">{{ item.correction.words }}</p>
+            <PhotoStrip
+              :photos="
+                photos.get(item.correction.installationId)?.of({ correction: item.correction.id }) ?? []
+              "
+              :label="`correction ${item.correction.number}`"
+              @add="
+                photos.get(item.correction.installationId)?.hang({ correction: item.correction.id }, $event)
+              "
+            />
+          </div>
+          <div class="due">
+            <span v-if="item.correction.state === 'WITHDRAWN'" class="quiet">withdrawn</span>
+            <span v-else-if="item.correction.due">by {{ item.correction.due }}</span>
+            <span v-else class="quiet">no date set</span>
+            <button
+              v-if="person?.role !== 'CREW' && item.correction.state === 'OPEN'"
+              type="button"
+              class="button"
+              @click="edit(item)"
+            >
+              Change
+            </button>
+          </div>
+        </li>
+      </ul>
+    </section>
     <el-dialog v-model="editOpen" title="Change a correction" width="520px">
       <form v-if="editing" @submit.prevent="save('OPEN')">
         <p>
@@ -165,6 +204,24 @@ async function save(state: Schemas["Correction"]["state"], version = editing.val
 </template>
 
 <style scoped>
+.find {
+  max-width: 420px;
+  margin-bottom: 12px;
+}
+
+.of {
+  margin-bottom: 22px;
+}
+
+.of h2 {
+  margin-bottom: 4px;
+}
+
+.of h2 .quiet {
+  font-size: 13px;
+  font-weight: 400;
+}
+
 .corrections {
   margin: 0;
   padding: 0;

@@ -2,7 +2,10 @@ import { flushPromises, mount, RouterLinkStub } from "@vue/test-utils";
 import { beforeEach, expect, test, vi } from "vitest";
 import { ProblemError, type Schemas } from "../api/client";
 import { spied } from "../api/mocked";
+import { useSession } from "../session/useSession";
 import RegisterPage from "./RegisterPage.vue";
+
+const { person } = useSession();
 
 const push = vi.fn();
 vi.mock("vue-router", () => ({ useRouter: () => ({ push }) }));
@@ -166,9 +169,17 @@ test("a tap on a row opens the walk", async () => {
   expect(push).toHaveBeenCalledWith("/installations/LH-07/papers");
 });
 
-test("an empty register says what to do first", async () => {
+test("an empty register says what to do first, and to the quality lead in three steps", async () => {
   get.mockResolvedValue(page({ entries: [], total: 0, all: 0 }));
-  expect((await register()).text()).toContain("Enter the first installation");
+  person.value = { name: "i", title: "Inspector", role: "INSPECTOR" };
+  expect((await register()).findAll(".first li")).toHaveLength(1);
+  person.value = { name: "lead", title: "Lead", role: "QUALITY_LEAD" };
+  const steps = (await register()).findAll(".first li").map((step) => step.text());
+  expect(steps).toHaveLength(3);
+  expect(steps[0]).toContain("Choose what to judge by.");
+  expect(steps[1]).toContain("Let others in.");
+  expect(steps[2]).toContain("Enter the first installation");
+  person.value = undefined;
 });
 
 test("what cannot be loaded is said and can be tried again", async () => {

@@ -248,8 +248,8 @@ class PathTest extends BrowserTest {
                 page.getByRole(AriaRole.ARTICLE).first().waitFor();
                 barriers(page, station + ", " + theme);
             }
-            for (String path :
-                    List.of("/corrections", "/rule-books", "/data-sheets", "/toolcase", "/reckoner/bundle")) {
+            for (String path : List.of(
+                    "/corrections", "/rule-books", "/data-sheets", "/toolcase", "/people", "/reckoner/bundle")) {
                 page.navigate(application.address() + path);
                 page.getByRole(AriaRole.HEADING).first().waitFor();
                 barriers(page, path + ", " + theme);
