@@ -5,6 +5,7 @@ import { useRoute } from "vue-router";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { saysAll } from "../frame/saysAll";
 import PhotoStrip from "../photos/PhotoStrip.vue";
 import { usePhotos } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
@@ -17,17 +18,15 @@ const route = useRoute();
 /** The code on a site note leads to those of its installation. */
 const only = computed(() => route.query.installation);
 const find = ref("");
-const shown = computed(() => {
-  const parts = find.value.toLowerCase().split(/\s+/);
-  return listed.value?.filter((item) => {
-    const { what, finding, words: asked } = item.correction;
-    const said = `${item.reference} ${item.title} ${item.crew} ${what} ${finding} ${asked}`.toLowerCase();
+const shown = computed(() =>
+  listed.value?.filter(({ correction, reference, title, crew }) => {
+    const { installationId, what, finding, words: asked } = correction;
     return (
-      (!only.value || item.correction.installationId === only.value) &&
-      parts.every((part) => said.includes(part))
+      (!only.value || installationId === only.value) &&
+      saysAll(find.value, reference, title, crew, what, finding, asked)
     );
-  });
-});
+  }),
+);
 
 /** Installation by installation. */
 const sections = computed(() => {

@@ -3,6 +3,7 @@ import { computed, nextTick, onScopeDispose, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { saysAll } from "./saysAll";
 import { usePlaces, type Place } from "./usePlaces";
 
 /** So many installations are offered at once. */
@@ -32,11 +33,7 @@ const places = computed<Place[]>(() => [
 ]);
 
 const found = computed(() => {
-  const parts = words.value.toLowerCase().split(/\s+/).filter(Boolean);
-  const here = places.value.filter((place) => {
-    const text = `${place.title} ${place.detail ?? ""}`.toLowerCase();
-    return parts.every((part) => text.includes(part));
-  });
+  const here = places.value.filter((place) => saysAll(words.value, place.title, place.detail));
   return [
     ...here,
     ...others.value.map(({ title, detail, address }) => ({

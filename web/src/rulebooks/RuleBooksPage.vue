@@ -6,6 +6,7 @@ import { useRoute } from "vue-router";
 import { at } from "../api/address";
 import { api, ProblemError, type Problem, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { saysAll } from "../frame/saysAll";
 import { useUnits } from "../frame/useUnits";
 import { useSession } from "../session/useSession";
 
@@ -19,13 +20,7 @@ const text = ref("");
 const adding = ref(false);
 const find = ref(String(useRoute().query.find ?? ""));
 
-function isFound(...words: string[]): boolean {
-  const all = words.join(" ").toLowerCase();
-  return find.value
-    .toLowerCase()
-    .split(/\s+/)
-    .every((part) => all.includes(part));
-}
+const isFound = (...words: string[]) => saysAll(find.value, ...words);
 
 /** Limits by the station they are asked at. */
 const sections = computed(() => {

@@ -4,6 +4,7 @@ import { useRoute, useRouter } from "vue-router";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { saysAll } from "../frame/saysAll";
 import { notice } from "../frame/notice";
 import { useUnits } from "../frame/useUnits";
 import { useSession } from "../session/useSession";
@@ -127,14 +128,9 @@ function rowsOf(section: Schemas["SectionView"]): Schemas["FieldView"][][] {
 }
 
 const find = ref("");
-const found = computed(() => {
-  const parts = find.value.toLowerCase().split(/\s+/);
-  return all.value.filter((line) =>
-    parts.every((part) =>
-      `${line.maker} ${line.model} ${line.document} ${line.refrigerant}`.toLowerCase().includes(part),
-    ),
-  );
-});
+const found = computed(() =>
+  all.value.filter((line) => saysAll(find.value, line.maker, line.model, line.document, line.refrigerant)),
+);
 
 onMounted(load);
 </script>

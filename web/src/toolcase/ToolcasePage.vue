@@ -3,6 +3,7 @@ import { computed, onMounted, reactive, ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { saysAll } from "../frame/saysAll";
 import { notice } from "../frame/notice";
 import { useSession } from "../session/useSession";
 
@@ -198,11 +199,9 @@ const find = ref("");
 
 /** Those that are called so, kind by kind. */
 const byKind = computed(() => {
-  const parts = find.value.toLowerCase().split(/\s+/);
   const kinds = new Map<string, Shown[]>();
   for (const view of all.value) {
-    const said = `${view.title} ${view.kindTitle} ${view.id}`.toLowerCase();
-    if (parts.every((part) => said.includes(part))) {
+    if (saysAll(find.value, view.title, view.kindTitle, view.id)) {
       kinds.set(view.kindTitle, [...(kinds.get(view.kindTitle) ?? []), view]);
     }
   }
