@@ -47,6 +47,7 @@ function trial(path: string, plan: Plan) {
       "Site",
       plan.features.map((f) => piece("AREA", { role: "CABINET", thing: f.id })),
     ),
+    near: [{ name: "the house", distance: "120 mm" }],
     overlaps: ["outdoor-1 stands in House."],
     cure: mayTurn
       ? { sentence: "No place in the permitted area.", moves: [] }
@@ -115,6 +116,10 @@ test("what would turn out otherwise than kept comes first, what is kept is left 
   expect(items).toHaveLength(2);
   expect(items[0]).toContain("Back, Outdoor unit");
   expect(wrapper.text()).toContain("stands in House");
+});
+
+test("distances are given from what is named", async () => {
+  expect((await page()).find(".near").text()).toBe("120 mm from the house");
 });
 
 test("the move is done, undone, and turning is another question", async () => {

@@ -286,7 +286,12 @@ useKeys({ z: () => site.undo() });
           @change="site.change(site.withFeature(chosen, $event))"
           @remove="remove"
         />
-        <p v-else-if="!wallOf" class="quiet">
+        <p v-if="view?.near.length && !wallOf" class="near">
+          <span v-for="each in view.near" :key="each.name"
+            ><strong class="mono">{{ each.distance }}</strong> from {{ each.name }}</span
+          >
+        </p>
+        <p v-if="!feature && !wallOf" class="quiet">
           Drag things, or tap one to type its dimensions. Edges snap to each other and to whole centimetres.
         </p>
         <DrawnVerdicts :judgements="judgements" :unit="unit" />
@@ -398,6 +403,11 @@ aside {
   border: 1px solid var(--lake);
   border-radius: 4px;
   background: var(--lake-soft);
+}
+
+.near {
+  display: grid;
+  gap: 2px;
 }
 
 .how {

@@ -1368,8 +1368,13 @@ export interface components {
             /** Format: double */
             facing: number;
         };
+        NearView: {
+            name: string;
+            distance: string;
+        };
         TrialView: {
             figure?: components["schemas"]["FigureView"];
+            near: components["schemas"]["NearView"][];
             overlaps: string[];
             cure?: components["schemas"]["CureView"];
             units: components["schemas"]["SitedUnitView"][];

@@ -82,6 +82,15 @@ class SiteDrawingTest {
                         .asString())
                 .isEqualTo("MEETS");
         assertThat(trial.at("/cure/moves")).hasSize(1);
+        assertThat(inspector
+                        .post(
+                                almshouse + "/trial?units=SI&chosen=outdoor-1",
+                                plan(rectangle("house", "wall", 0, 3, 8, 0.3), unit(4, 2.5)))
+                        .expect(200)
+                        .json()
+                        .at("/near/0")
+                        .toString())
+                .contains("the wall", " mm");
         assertThat(trial.at("/cure/sentence").asString())
                 .contains("Outdoor unit")
                 .contains("away from the wall");

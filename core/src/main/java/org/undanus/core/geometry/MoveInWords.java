@@ -32,7 +32,26 @@ public final class MoveInWords {
         }
     }
 
+    /** How far a unit stands from something named. */
+    public record Near(String name, Length distance) {}
+
     private MoveInWords() {}
+
+    /**
+     * What stands near a unit by name, the nearest first.
+     *
+     * @param titles what units are called, by their ids
+     */
+    public static List<Near> near(PlanGeometry plan, UnaryOperator<String> titles, String unit) {
+        return plan
+                .unit(unit)
+                .map(standing -> marks(plan, titles, unit, standing.footprint()))
+                .orElse(List.of())
+                .stream()
+                .sorted(Comparator.comparing(Mark::distance))
+                .map(mark -> new Near(mark.name, Length.ofMetres(mark.distance)))
+                .toList();
+    }
 
     /** @param titles what units are called, by their ids */
     public static Text of(PlanGeometry plan, UnaryOperator<String> titles, SmallestMove.Move move) {

@@ -46,6 +46,15 @@ class MoveInWordsTest {
     }
 
     @Test
+    void whatStandsNearIsNamedWithItsDistanceTheNearestFirst() {
+        assertThat(MoveInWords.near(yard(), id -> "Unit " + id, "u"))
+                .extracting(near -> near.name() + " " + UnitSystem.SI + " "
+                        + Math.round(1000 * near.distance().si()))
+                .containsExactly("the house wall SI 850", "the outside stair SI 1600", "the unit v SI 1700");
+        assertThat(MoveInWords.near(yard(), id -> id, "nobody")).isEmpty();
+    }
+
+    @Test
     void whereNothingStandsNearTheUnitsOwnSidesTellIt() {
         PlanGeometry empty = new Sites()
                 .rectangle("plot", SitePlan.Kind.BOUNDARY, -20, -20, 40, 40)

@@ -69,8 +69,10 @@ class SitePlanController {
      * @param cure empty where a wall is looked at
      * @param judgements those of the station that rest on where things stand
      */
+    /** @param near how far the chosen unit stands from what is named, the nearest first */
     record TrialView(
             Optional<FigureView> figure,
+            List<NearView> near,
             List<String> overlaps,
             Optional<CureView> cure,
             List<SitedUnitView> units,
@@ -195,6 +197,11 @@ class SitePlanController {
                         s.drawing("Site", frame.or(() -> Optional.of(s.whole()).filter(all -> whole)), chosen)));
         return new TrialView(
                 figure.map(f -> FigureView.of(f, system, width, height)),
+                site.map(s -> s.near().getOrDefault(chosen, List.of())).orElse(List.of()).stream()
+                        .limit(NEAREST)
+                        .map(near -> new NearView(
+                                near.name(), QuantityFormat.of(system).format(near.distance())))
+                        .toList(),
                 site.map(SiteFigure::overlaps)
                         .orElseGet(() -> SiteFigure.overlaps(then.facts(), then.evidence(), plan)),
                 site.map(s -> cure(s.cure(), system)),
@@ -203,6 +210,10 @@ class SitePlanController {
                         .map(after -> verdict(after, now, system))
                         .toList());
     }
+
+    private static final int NEAREST = 5;
+
+    record NearView(String name, String distance) {}
 
     private static Optional<SiteFigure> site(CaseFile file, boolean mayTurn) {
         return SiteFigure.of(file.facts(), file.evidence(), file.rules(), file.judgements(), mayTurn);

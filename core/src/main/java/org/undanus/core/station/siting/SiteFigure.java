@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import org.undanus.core.drawing.Drawing;
@@ -36,9 +37,16 @@ import org.undanus.core.rules.RuleBook;
  * move that cures every distance.
  *
  * @param overlaps what cannot be built as drawn, a sentence each
+ * @param near by unit, what stands near it by name
  */
 public record SiteFigure(
-        Case facts, SitePlan plan, List<Placed> units, List<Measured> distances, List<String> overlaps, Cure cure) {
+        Case facts,
+        SitePlan plan,
+        List<Placed> units,
+        List<Measured> distances,
+        List<String> overlaps,
+        Cure cure,
+        Map<String, List<MoveInWords.Near>> near) {
 
     /** Room about what stands on a site, m. */
     private static final double MARGIN = 0.4;
@@ -123,7 +131,11 @@ public record SiteFigure(
                             .toList(),
                     distances,
                     overlaps(plan, geometry, sizes),
-                    cure(facts, geometry, SmallestCure.find(facts, evidence, rules, geometry, mayTurn)));
+                    cure(facts, geometry, SmallestCure.find(facts, evidence, rules, geometry, mayTurn)),
+                    geometry.units().stream()
+                            .collect(Collectors.toMap(
+                                    PlanGeometry.Standing::id,
+                                    unit -> MoveInWords.near(geometry, facts::title, unit.id()))));
         });
     }
 
