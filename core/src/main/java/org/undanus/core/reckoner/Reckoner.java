@@ -115,59 +115,69 @@ public final class Reckoner {
 
     private static Computation snow() {
         return new Computation(
-                "base",
-                2,
-                "Base over snow and flood",
-                "Snow and margin, or flood level and freeboard, whichever is more",
-                List.of(
-                        Input.of("snow", "Design snow depth", Dimension.LENGTH, "21.7 in"),
-                        Input.of("margin", "Room for ice to fall", Dimension.LENGTH, "12 in"),
-                        Input.of("flood", "Flood level over the ground", Dimension.LENGTH, "0 in"),
-                        Input.of("freeboard", "Freeboard", Dimension.LENGTH, "12 in")),
-                typed -> {
+                        "base",
+                        2,
+                        "Base over snow and flood",
+                        "Snow and margin, or flood level and freeboard, whichever is more",
+                        List.of(
+                                Input.of("snow", "Design snow depth", Dimension.LENGTH, "21.7 in"),
+                                Input.of("margin", "Room for ice to fall", Dimension.LENGTH, "12 in"),
+                                Input.of("flood", "Flood level over the ground", Dimension.LENGTH, "0 in"),
+                                Input.of("freeboard", "Freeboard", Dimension.LENGTH, "12 in")),
+                        typed -> {
+                            double snow = typed.si("snow") + typed.si("margin");
+                            double flood = typed.si("flood") > 0 ? typed.si("flood") + typed.si("freeboard") : 0;
+                            return List.of(
+                                    step("For snow", "depth + margin", Length.ofMetres(snow)),
+                                    step("For flood", "level + freeboard; 0 without flood", Length.ofMetres(flood)),
+                                    step(
+                                            "Base over the ground",
+                                            "the greater",
+                                            Length.ofMetres(Math.max(snow, flood))));
+                        })
+                .drawnBy(typed -> {
                     double snow = typed.si("snow") + typed.si("margin");
                     double flood = typed.si("flood") > 0 ? typed.si("flood") + typed.si("freeboard") : 0;
-                    return List.of(
-                            step("For snow", "depth + margin", Length.ofMetres(snow)),
-                            step("For flood", "level + freeboard; 0 without flood", Length.ofMetres(flood)),
-                            step("Base over the ground", "the greater", Length.ofMetres(Math.max(snow, flood))));
+                    return Sketches.base(typed.si("snow"), typed.si("flood"), Math.max(snow, flood));
                 });
     }
 
     private static Computation sound() {
         return new Computation(
-                "sound",
-                2,
-                "Sound at a distance",
-                "Lp(r₂) = Lp(r₁) − 20·log₁₀(r₂/r₁), ISO 9613-2; levels add as energies",
-                List.of(
-                        Input.of("level", "Sound levels from the sheets", Dimension.SOUND_LEVEL, "49 dB")
-                                .orSeveral(),
-                        Input.of("at", "known at", Dimension.LENGTH, "1 m"),
-                        Input.of("distance", "Distances, in the same order", Dimension.LENGTH, "13 ft")
-                                .orSeveral(),
-                        Input.of("walls", "Reflecting walls", Dimension.COUNT, "1"),
-                        Input.of("wall", "Added by each wall", Dimension.SOUND_LEVEL, "3 dB")),
-                typed -> {
-                    List<Double> levels = typed.each("level");
-                    List<Double> distances = typed.each("distance");
-                    if (levels.size() != distances.size()) {
-                        throw new InputException("distance", "As many distances as levels, parted by semicolons.");
-                    }
-                    if (distances.stream().anyMatch(d -> d <= 0)) {
-                        throw new InputException("distance", "This must be more than nothing.");
-                    }
-                    List<Step> steps = new ArrayList<>();
-                    List<Double> there = new ArrayList<>();
-                    for (int i = 0; i < levels.size(); i++) {
-                        double level = SoundSpread.at(levels.get(i), typed.positive("at"), distances.get(i))
-                                + typed.si("walls") * typed.si("wall");
-                        there.add(level);
-                        steps.add(step("Unit " + (i + 1), "spread and walls", SoundLevel.ofDecibels(level)));
-                    }
-                    steps.add(step("Together", "energy sum", SoundLevel.ofDecibels(SoundSpread.sum(there))));
-                    return steps;
-                });
+                        "sound",
+                        2,
+                        "Sound at a distance",
+                        "Lp(r₂) = Lp(r₁) − 20·log₁₀(r₂/r₁), ISO 9613-2; levels add as energies",
+                        List.of(
+                                Input.of("level", "Sound levels from the sheets", Dimension.SOUND_LEVEL, "49 dB")
+                                        .orSeveral(),
+                                Input.of("at", "known at", Dimension.LENGTH, "1 m"),
+                                Input.of("distance", "Distances, in the same order", Dimension.LENGTH, "13 ft")
+                                        .orSeveral(),
+                                Input.of("walls", "Reflecting walls", Dimension.COUNT, "1"),
+                                Input.of("wall", "Added by each wall", Dimension.SOUND_LEVEL, "3 dB")),
+                        typed -> {
+                            List<Double> levels = typed.each("level");
+                            List<Double> distances = typed.each("distance");
+                            if (levels.size() != distances.size()) {
+                                throw new InputException(
+                                        "distance", "As many distances as levels, parted by semicolons.");
+                            }
+                            if (distances.stream().anyMatch(d -> d <= 0)) {
+                                throw new InputException("distance", "This must be more than nothing.");
+                            }
+                            List<Step> steps = new ArrayList<>();
+                            List<Double> there = new ArrayList<>();
+                            for (int i = 0; i < levels.size(); i++) {
+                                double level = SoundSpread.at(levels.get(i), typed.positive("at"), distances.get(i))
+                                        + typed.si("walls") * typed.si("wall");
+                                there.add(level);
+                                steps.add(step("Unit " + (i + 1), "spread and walls", SoundLevel.ofDecibels(level)));
+                            }
+                            steps.add(step("Together", "energy sum", SoundLevel.ofDecibels(SoundSpread.sum(there))));
+                            return steps;
+                        })
+                .drawnBy(typed -> Sketches.heard(typed.each("level"), typed.each("distance")));
     }
 
     private static Input burning() {

@@ -1,5 +1,6 @@
 package org.undanus.core.reckoner;
 
+import java.util.List;
 import java.util.Optional;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element;
@@ -10,11 +11,14 @@ import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
 import org.undanus.core.geometry.Bundle;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.SoundLevel;
 import org.undanus.core.quantity.Text;
 
 /** What computations draw, to scale. */
 final class Sketches {
     private static final double AROUND = 0.3;
+    /** A unit's height and width as it is drawn, m. */
+    private static final double UNIT = 0.6;
 
     private Sketches() {}
 
@@ -76,7 +80,50 @@ final class Sketches {
                 Length.ofMetres(length)));
     }
 
+    /** A unit on its base over the ground, with snow and flood as high as they come. */
+    static Drawing base(double snow, double flood, double base) {
+        double high = Math.max(Math.max(snow, flood), Math.max(base, UNIT)) + UNIT;
+        Drawing.Builder drawing = Drawing.of("Base", Frame.toScale(-2 * UNIT, -UNIT / 4, 3 * UNIT, high + UNIT / 4))
+                .line(Role.WALL, Place.of(-2 * UNIT, 0), Place.of(3 * UNIT, 0))
+                .box(Role.CABINET, 0, base, UNIT, base + UNIT);
+        level(drawing, "snow", snow);
+        level(drawing, "flood", flood);
+        measured(drawing, Place.of(1.5 * UNIT, 0), Place.of(1.5 * UNIT, base), base);
+        return drawing.spoken(Text.of("The base {} over the ground", Length.ofMetres(base)));
+    }
+
+    private static void level(Drawing.Builder drawing, String of, double high) {
+        if (high > 0) {
+            drawing.line(Role.ASKED, Place.of(-2 * UNIT, high), Place.of(3 * UNIT, high))
+                    .words(Text.of(of), Place.of(-1.5 * UNIT, high), Weight.QUIET, Side.ABOVE, Side.BELOW);
+        }
+    }
+
+    /** Each unit with its level, as far from where it is heard as it stands. */
+    static Drawing heard(List<Double> levels, List<Double> distances) {
+        double farthest =
+                distances.stream().mapToDouble(Double::doubleValue).max().orElse(1);
+        double row = farthest / 5;
+        Drawing.Builder drawing = Drawing.of(
+                        "Heard", Frame.toScale(-row, -row, farthest + row, row * (levels.size() + 1)))
+                .line(Role.BOUNDARY, Place.of(0, -row / 2), Place.of(0, row * (levels.size() + 0.5)));
+        for (int i = 0; i < levels.size(); i++) {
+            double far = distances.get(i);
+            drawing.box(Role.CABINET, far, row * (i + 0.3), far + row / 2, row * (i + 0.7))
+                    .words(
+                            Text.of("{}", SoundLevel.ofDecibels(levels.get(i))),
+                            Place.of(far + row / 4, row * (i + 0.7)),
+                            Weight.QUIET,
+                            Side.ABOVE);
+            measured(drawing, Place.of(0, row * (i + 0.5)), Place.of(far, row * (i + 0.5)), far);
+        }
+        return drawing.spoken(Text.of("{} units, the farthest {} away", levels.size(), Length.ofMetres(farthest)));
+    }
+
     private static void measured(Drawing.Builder drawing, Place from, Place to, double metres) {
+        if (from.equals(to)) {
+            return;
+        }
         drawing.add(new Element.Dimension(from, to, Text.of("{}", Length.ofMetres(metres)), Optional.empty()));
     }
 }

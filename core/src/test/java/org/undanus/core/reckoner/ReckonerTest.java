@@ -90,6 +90,13 @@ class ReckonerTest {
                         .spoken()
                         .in(UnitSystem.SI))
                 .isEqualTo("It rises 20 mm over 300 mm");
+        assertThat(Reckoner.named("base")
+                        .orElseThrow()
+                        .drawing(Map.of("snow", "500 mm", "margin", "300 mm", "flood", "0 mm", "freeboard", "300 mm"))
+                        .orElseThrow()
+                        .spoken()
+                        .in(UnitSystem.SI))
+                .isEqualTo("The base 800 mm over the ground");
         assertThat(Reckoner.named("capacity").orElseThrow().drawing(Map.of("capacity", "1 kW", "load", "1 kW")))
                 .isEmpty();
     }
@@ -104,5 +111,19 @@ class ReckonerTest {
                     .as(computation.id())
                     .isNotEmpty());
         }
+    }
+
+    @Test
+    void nothingToMeasureIsDrawnWithoutIt() {
+        Drawing level = Reckoner.named("hole")
+                .orElseThrow()
+                .drawing(Map.of("inner", "2 m", "outer", "2 m", "thickness", "0.3 m"))
+                .orElseThrow();
+        assertThat(Sheet.of(level, 420, 280, UnitSystem.SI).pieces()).isNotEmpty();
+        Drawing bare = Reckoner.named("base")
+                .orElseThrow()
+                .drawing(Map.of("snow", "0 m", "margin", "0 m", "flood", "0 m", "freeboard", "0 m"))
+                .orElseThrow();
+        assertThat(Sheet.of(bare, 420, 280, UnitSystem.SI).pieces()).isNotEmpty();
     }
 }
