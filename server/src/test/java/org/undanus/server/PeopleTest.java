@@ -59,7 +59,6 @@ class PeopleTest {
     void aNewPasswordEndsWhatTheOldOneSignedIn() {
         Client client = added("rook");
         Map<String, Object> change = changed("INSPECTOR", true);
-        change.put("title", "Some rook");
         lead.put("/api/people/rook", change).expect(200);
         client.get("/api/installations").expect(200);
         change.put("password", "quite another one");

@@ -20,8 +20,6 @@ import org.undanus.core.quantity.Text;
  */
 public final class MoveInWords {
     private static final double HALF_MILLIMETRE = 0.0005;
-    /** A thing tells a way that leads away from it or toward it, within some eight degrees. */
-    private static final double ALIGNED = 0.99;
     /** What is farther off than this is nothing one would measure from, m. */
     private static final double NEAR = 8;
 
@@ -29,6 +27,11 @@ public final class MoveInWords {
     private record Mark(String name, double distance, double x, double y) {
         double along(Coordinate way) {
             return x * way.x + y * way.y;
+        }
+
+        /** Whether a way leads away from it or toward it and nowhere else: what is said must cure as the move does. */
+        boolean tells(Coordinate way) {
+            return Math.abs(x * way.y - y * way.x) < HALF_MILLIMETRE;
         }
     }
 
@@ -87,9 +90,8 @@ public final class MoveInWords {
     }
 
     private static Optional<Text> byMark(List<Mark> marks, Coordinate way) {
-        double far = length(way);
         return marks.stream()
-                .filter(mark -> Math.abs(mark.along(way)) >= ALIGNED * far)
+                .filter(mark -> mark.tells(way))
                 .min(Comparator.comparing((Mark mark) -> mark.along(way) < 0).thenComparing(Mark::distance))
                 .map(mark -> Text.of(
                         mark.along(way) > 0 ? "{} away from {}" : "{} toward {}",

@@ -36,6 +36,7 @@ class MoveInWordsTest {
                 "-0.1|0|0|100 mm away from the unit v",
                 "0|-0.05|0|50 mm away from the house wall",
                 "0|0.05|0|50 mm toward the house wall",
+                "0.1|-0.012|0|12 mm away from the house wall and 100 mm away from the outside stair",
                 "0.1|-0.05|0|50 mm away from the house wall and 100 mm away from the outside stair",
                 "0|0|90|turned 90° counter-clockwise",
                 "0.0001|-0.05|0|50 mm away from the house wall",

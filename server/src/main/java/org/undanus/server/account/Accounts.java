@@ -3,6 +3,7 @@ package org.undanus.server.account;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -88,7 +89,10 @@ public class Accounts {
                 wanted.active);
         mapper.update(after);
         journal.write(by, "account.changed", after.name(), after.state());
-        boolean same = after.active() && password.isEmpty() && after.person().equals(before.person());
+        boolean same = after.active()
+                && password.isEmpty()
+                && after.role() == before.role()
+                && Objects.equals(after.crew(), before.crew());
         if (!same) {
             Commit.after(() -> ended.end(after.name()));
         }

@@ -69,6 +69,12 @@ class SitePlanController {
      * @param cure empty where a wall is looked at
      * @param judgements those of the station that rest on where things stand
      */
+    /** So many of what stands near are named. */
+    private static final int NEAREST = 5;
+
+    /** @param distance in the reader's units */
+    record NearView(String name, String distance) {}
+
     /** @param near how far the chosen unit stands from what is named, the nearest first */
     record TrialView(
             Optional<FigureView> figure,
@@ -210,10 +216,6 @@ class SitePlanController {
                         .map(after -> verdict(after, now, system))
                         .toList());
     }
-
-    private static final int NEAREST = 5;
-
-    record NearView(String name, String distance) {}
 
     private static Optional<SiteFigure> site(CaseFile file, boolean mayTurn) {
         return SiteFigure.of(file.facts(), file.evidence(), file.rules(), file.judgements(), mayTurn);
