@@ -26,7 +26,9 @@ import org.undanus.core.installation.Face;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Site;
 import org.undanus.core.installation.SitePlan;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.Length;
@@ -57,6 +59,7 @@ public final class CaseFixture {
     private DataSheets sheets = DataSheets.of(List.of(outdoorSheet(), indoorSheet()));
     private Stage stage = Stage.FINAL;
     private boolean replacement;
+    private final List<Subject> added = new ArrayList<>();
     private Toolcase toolcase = Toolcase.EMPTY;
     private Optional<SitePlan> plan = Optional.empty();
     private final KnownTraces traces = new KnownTraces();
@@ -212,6 +215,35 @@ public final class CaseFixture {
         return read(point, "indoor", typed);
     }
 
+    /** Reads a line of the part told of the indoor unit: its line set, drain run, ducts or vent. */
+    public CaseFixture of(Subject.Kind kind, String point, String typed) {
+        return read(point, kind.key() + "-indoor", typed);
+    }
+
+    /** Reads of its line set. */
+    public CaseFixture lines(String point, String typed) {
+        return of(Subject.Kind.LINE_SET, point, typed);
+    }
+
+    /** One more part. */
+    public CaseFixture part(String id, Subject.Kind kind, String... joins) {
+        added.add(new Subject(id, kind, id, List.of(joins)));
+        return this;
+    }
+
+    /** What a requirement comes to for a subject, by its key. */
+    public Verdict verdict(String key) {
+        return find(key).verdict();
+    }
+
+    /** By its key, {@code requirement@subject}. */
+    public Judgement find(String key) {
+        return judgements().stream()
+                .filter(j -> j.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No judgement " + key));
+    }
+
     /** Reads and judges from here on at a visit of this stage. */
     public CaseFixture at(Stage visit) {
         stage = visit;
@@ -253,7 +285,7 @@ public final class CaseFixture {
                 replacement,
                 toolcase,
                 plan,
-                List.of(),
+                added,
                 traces);
     }
 

@@ -6,17 +6,22 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.DoubleFunction;
+import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Toolcase;
 import org.undanus.core.evidence.Value;
@@ -41,6 +46,10 @@ import org.undanus.core.station.Walk;
 /** Cases with random units, sites, sheets and readings. The same random gives the same case. */
 public final class RandomCases {
     private static final List<String> MODELS = List.of("WS-12", "WS-12 I", "Nobody's", "DX-42 <b>");
+
+    /** Their lines came later: they draw by themselves, so that what was recorded of the others stays. */
+    private static final Set<Scope> LATER = EnumSet.of(
+            Scope.LINE_SET, Scope.JOINT, Scope.DRAIN_RUN, Scope.CIRCUIT, Scope.DUCT_SYSTEM, Scope.VENT, Scope.ZONE);
 
     private RandomCases() {}
 
@@ -193,8 +202,8 @@ public final class RandomCases {
     }
 
     private static void read(Point point, String component, double share, Random cases, List<Reading> readings) {
-        // a line that came later draws by itself, so that what was recorded of the others stays
-        Random random = point.kind() == Point.Kind.CURVE ? new Random(readings.size()) : cases;
+        boolean later = point.kind() == Point.Kind.CURVE || LATER.contains(point.scope());
+        Random random = later ? new Random(31L * readings.size() + point.id().hashCode()) : cases;
         if (random.nextDouble() > share) {
             return;
         }
@@ -224,7 +233,23 @@ public final class RandomCases {
                 yield new Value.Within(first, first.plusDays(27));
             }
             case CURVE -> new Value.Logged(KnownTraces.random(point, random));
+            case LIST -> new Value.Listed(listing(point.notation().orElseThrow(), random));
         };
+    }
+
+    /** Parts as they are offered, in any order; now and then they make no sense together. */
+    private static Notation.Listing listing(Notation notation, Random random) {
+        StringBuilder typed = new StringBuilder();
+        for (int i = 0; i < 1 + random.nextInt(12); i++) {
+            String part =
+                    notation.offered().get(random.nextInt(notation.offered().size()));
+            typed.append(i == 0 ? "" : ", ").append(part);
+        }
+        try {
+            return notation.read(typed.toString());
+        } catch (Entry.Unsuitable nonsense) {
+            return notation.read(notation.example());
+        }
     }
 
     private static Value measured(Point point, Random random) {

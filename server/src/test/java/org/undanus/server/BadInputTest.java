@@ -156,7 +156,7 @@ class BadInputTest {
         Client client = SERVER.signedIn("lead");
         String yaml = ShippedRuleBooks.demo()
                 .get(0)
-                .replace("version: 4", "version: 9")
+                .replace("version: 5", "version: 9")
                 .replace("3 years", "3 psig");
         Client.Answer answer =
                 client.send("POST", "/api/rule-books", yaml, "text/plain").expect(422);
@@ -177,7 +177,7 @@ class BadInputTest {
                         .expect(409)
                         .detail())
                 .contains("Raise the version number");
-        client.send("POST", "/api/rule-books", yaml.replace("version: 4", "version: 5"), "text/plain")
+        client.send("POST", "/api/rule-books", yaml.replace("version: 5", "version: 5"), "text/plain")
                 .expect(201);
         assertThat(client.get("/api/rule-books/sallowmere-2026-plate")
                         .json()

@@ -89,7 +89,7 @@ class RuleBookTest {
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("FAILS");
         String yaml = ShippedRuleBooks.demo()
                 .get(1)
-                .replace("version: 4", "version: 5")
+                .replace("version: 5", "version: 6")
                 .replace("3 years", "6 years");
         lead.send("POST", "/api/rule-books", yaml, "text/plain").expect(201);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString())

@@ -31,10 +31,13 @@ public final class Entry {
     public static final class Unsuitable extends IllegalArgumentException {
         private static final long serialVersionUID = 1L;
 
-        Unsuitable(String message) {
+        public Unsuitable(String message) {
             super(message);
         }
     }
+
+    /** Of what has parts. */
+    public static final int LONGEST_LIST = 2000;
 
     private static final int LONGEST_TEXT = 200;
     private static final Pattern MONTH =
@@ -69,6 +72,7 @@ public final class Entry {
             case TEXT -> new Understood(new Value.Written(text(typed)), "", true);
             case MONTH -> new Understood(period(typed), "", true);
             case CURVE -> curve(point, traces.find(typed.strip()));
+            case LIST -> new Understood(new Value.Listed(list(point, typed)), "", true);
         };
     }
 
@@ -133,6 +137,18 @@ public final class Entry {
             case "no", "n", "false" -> false;
             default -> throw new Unsuitable("Answer yes or no.");
         };
+    }
+
+    private static Notation.Listing list(Point point, String typed) {
+        Notation notation = point.notation().orElseThrow();
+        String words = typed == null ? "" : typed.strip();
+        if (words.isEmpty()) {
+            throw new Unsuitable("Nothing is written here. Write for example: " + notation.example());
+        }
+        if (words.length() > LONGEST_LIST) {
+            throw new Unsuitable("This is longer than " + LONGEST_LIST + " characters.");
+        }
+        return notation.read(words);
     }
 
     private static String text(String typed) {

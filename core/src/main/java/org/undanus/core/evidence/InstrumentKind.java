@@ -17,6 +17,7 @@ public enum InstrumentKind {
     CLAMP_METER("clamp meter", Dimension.CURRENT),
     LOOP_TESTER("loop tester", Dimension.RESISTANCE),
     FLOW_HOOD("flow hood", Dimension.VOLUME_FLOW),
+    TORQUE_WRENCH("torque wrench", Dimension.TORQUE),
     CLOCK("clock", Dimension.DURATION);
 
     private final String title;

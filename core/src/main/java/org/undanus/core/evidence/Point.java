@@ -20,7 +20,8 @@ public final class Point {
         YES_NO,
         TEXT,
         MONTH,
-        CURVE
+        CURVE,
+        LIST
     }
 
     /**
@@ -51,6 +52,7 @@ public final class Point {
     private boolean hidden;
     private Optional<Condition> condition = Optional.empty();
     private List<String> aliases = List.of();
+    private Optional<Notation> notation = Optional.empty();
 
     private Point(String id, Kind kind, Scope scope, String title, String how) {
         this.id = id;
@@ -73,6 +75,7 @@ public final class Point {
         other.hidden = hidden;
         other.condition = condition;
         other.aliases = aliases;
+        other.notation = notation;
         change.accept(other);
         return other;
     }
@@ -120,6 +123,11 @@ public final class Point {
     /** A month or week, as stamped on plates. */
     public static Point month(String id, Scope scope, String title, String how) {
         return new Point(id, Kind.MONTH, scope, title, how);
+    }
+
+    /** Something with parts, written in a notation of its own. */
+    public static Point list(String id, Scope scope, String title, String how, Notation notation) {
+        return new Point(id, Kind.LIST, scope, title, how).changed(point -> point.notation = Optional.of(notation));
     }
 
     public Point with(InstrumentKind usual) {
@@ -228,6 +236,11 @@ public final class Point {
     /** Empty where it is always asked. */
     public Optional<Condition> condition() {
         return condition;
+    }
+
+    /** Of lists. */
+    public Optional<Notation> notation() {
+        return notation;
     }
 
     /** What people say for it besides its title. */

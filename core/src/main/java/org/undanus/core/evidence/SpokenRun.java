@@ -212,7 +212,7 @@ public final class SpokenRun {
             case QUANTITY, MONTH -> withValue(line, words);
             case YES_NO -> answered(line, words);
             case CHOICE -> chosen(line, words);
-            case TEXT, CURVE -> Optional.empty();
+            case TEXT, CURVE, LIST -> Optional.empty();
         };
     }
 

@@ -72,6 +72,14 @@ public sealed interface Value {
     /** Some day of a period: a plate tells the month or week only. */
     record Within(LocalDate first, LocalDate last) implements Value {}
 
+    /** Something with parts. */
+    record Listed(Notation.Listing listing) implements Value {
+        @Override
+        public Optional<String> in(UnitSystem units) {
+            return Optional.of(listing.summary().in(units));
+        }
+    }
+
     /** The course of something over time, in a file of its own. */
     record Logged(Trace trace) implements Value {
         @Override

@@ -50,7 +50,13 @@ public enum SheetValue {
     LINE_INSULATION(Dimension.LENGTH, "Thickness of line insulation", 0, 0.2),
     DRAIN_SIZE(Dimension.LENGTH, "Drain, outer diameter", 0.004, 0.3),
     LEAST_DRAIN_FALL(Dimension.RATIO, "Least fall of the drain", 0, 1),
-    HOLE_DIAMETER(Dimension.LENGTH, "Hole through the wall", 0.01, 1);
+    HOLE_DIAMETER(Dimension.LENGTH, "Hole through the wall", 0.01, 1),
+    MAXIMUM_EQUIVALENT_LENGTH(Dimension.LENGTH, "Longest lines with fittings", 1, 500),
+    MAXIMUM_TOTAL_LENGTH(Dimension.LENGTH, "Longest lines, all indoor units together", 1, 2000),
+    MAXIMUM_LIFT_BELOW(Dimension.LENGTH, "Greatest height difference, outdoor unit lower", 0.5, 150),
+    TRAP_RISE(Dimension.LENGTH, "Rise from which traps are due, and between traps", 0.5, 50),
+    INVERTED_TRAP_LIFT(Dimension.LENGTH, "Height of the outdoor unit from which an inverted trap is due", 0, 50),
+    LEAST_BEND_RADIUS(Dimension.LENGTH, "Least bend radius", 0.005, 1);
 
     private static final Map<String, SheetValue> BY_PLATE = Arrays.stream(values())
             .filter(value -> value.plate.isPresent())

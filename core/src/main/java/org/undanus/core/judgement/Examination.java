@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
@@ -105,7 +106,12 @@ public final class Examination {
 
     /** Looks at a unit as a requirement would, without judging: for drawings. */
     public static Examination of(Case facts, Evidence evidence, RuleBook rules, About about, Component subject) {
-        return new Examination(facts, evidence, rules, about, Subject.of(subject), Optional.empty(), new HashMap<>());
+        return of(facts, evidence, rules, about, Subject.of(subject));
+    }
+
+    /** The same of a part. */
+    public static Examination of(Case facts, Evidence evidence, RuleBook rules, About about, Subject subject) {
+        return new Examination(facts, evidence, rules, about, subject, Optional.empty(), new HashMap<>());
     }
 
     /** The same examination, still judging the same subject, but reading the points of another unit. */
@@ -114,8 +120,32 @@ public final class Examination {
                 facts, evidence, rules, about, judged, Subject.of(other), school, basis, setAside, notes, shared);
     }
 
+    /** The same, reading the points of another part. */
+    public Examination at(Subject other) {
+        return new Examination(facts, evidence, rules, about, judged, other, school, basis, setAside, notes, shared);
+    }
+
     public Case facts() {
         return facts;
+    }
+
+    /** What points are read of. */
+    public Subject subject() {
+        return subject;
+    }
+
+    /** The outdoor unit that a part belongs to or comes from; of a part that names none, the system's. */
+    public Optional<Component> outdoor() {
+        return joined().filter(Component::outdoor).findFirst().or(facts::outdoorUnit);
+    }
+
+    /** The indoor unit that a part belongs to or leads to. */
+    public Optional<Component> indoor() {
+        return joined().filter(unit -> !unit.outdoor()).findFirst();
+    }
+
+    private Stream<Component> joined() {
+        return subject.joins().stream().flatMap(id -> facts.component(id).stream());
     }
 
     /** All that has been read. Requirements ask for points instead, so that a judgement can name its evidence. */
@@ -188,6 +218,11 @@ public final class Examination {
 
     public Optional<String> written(Point point) {
         return value(point).map(v -> ((Value.Written) v).text());
+    }
+
+    /** What was listed, where the point has been read. */
+    public <T extends Notation.Listing> Optional<T> listed(Point point, Class<T> kind) {
+        return value(point).map(v -> kind.cast(((Value.Listed) v).listing()));
     }
 
     public Optional<Value.Within> within(Point point) {
@@ -324,6 +359,19 @@ public final class Examination {
         return kind.cast(shared.computeIfAbsent(kind, any -> make.get()));
     }
 
+    /** What a point comes to that an answer elsewhere leaves without meaning; empty where it is to be read. */
+    Optional<Judgement> spared(Point point) {
+        return point.condition().flatMap(condition -> spared(condition.on()).or(() -> value(condition.on())
+                .flatMap(Value::answer)
+                .filter(answer -> !condition.answers().contains(answer))
+                .map(answer -> finding()
+                        .step(condition.on().title(), answer)
+                        .conclude(
+                                Verdict.DOES_NOT_APPLY,
+                                Text.of("{}: {}.", condition.on().title(), answer),
+                                ""))));
+    }
+
     /** The points among these that have not been read well enough. */
     public List<Point> missing(Point... points) {
         return Arrays.stream(points).filter(point -> !has(point)).toList();
@@ -339,23 +387,38 @@ public final class Examination {
         return new Finding(this);
     }
 
+    /**
+     * The same, where what they must come to is known already.
+     *
+     * @param target completes the remedy: {@code It must fall 34 mm.}
+     */
+    public Judgement notShown(List<Point> missing, Text target) {
+        Finding plain = noting(missing);
+        return plain.conclude(
+                Verdict.NOT_SHOWN,
+                plain.because(),
+                Text.of("{} {}", plain.remedy().orElse(Text.of("")), target));
+    }
+
     /** The evidence is not there, not due yet, or cannot be judged by: names the lines to read. */
     public Judgement notShown(List<Point> missing) {
+        return judgement(noting(missing));
+    }
+
+    private Finding noting(List<Point> missing) {
         Point first = missing.get(0);
         Optional<Text> doubt = missing.stream()
                 .flatMap(point -> Optional.ofNullable(setAside.get(key(point))).stream())
                 .findFirst();
         if (doubt.isPresent()) {
             return finding()
-                    .conclude(
-                            Verdict.NOT_SHOWN,
+                    .noted(
                             Text.of("{}: {}", titles(missing), doubt.get()),
                             "The reading stays. Read it again as the rule asks, or find it in the commissioning record.");
         }
         if (!facts.stage().reached(first.due())) {
             return finding()
-                    .conclude(
-                            Verdict.NOT_SHOWN,
+                    .noted(
                             Text.of(
                                     "Not read yet: {}. Not due before the {} visit.",
                                     titles(missing),
@@ -364,12 +427,11 @@ public final class Examination {
         }
         if (first.hidden() && facts.stage().covered()) {
             return finding()
-                    .conclude(
-                            Verdict.NOT_SHOWN,
+                    .noted(
                             Text.of("{}: covered by now, and nobody recorded it before.", titles(missing)),
                             "Find a photo or record from before cover, or have it opened and read it at a re-visit.");
         }
-        return finding().conclude(Verdict.NOT_SHOWN, Text.of("Not read yet: {}.", titles(missing)), first.how());
+        return finding().noted(Text.of("Not read yet: {}.", titles(missing)), first.how());
     }
 
     /**

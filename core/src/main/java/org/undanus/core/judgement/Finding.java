@@ -97,6 +97,12 @@ public final class Finding {
         return conclude(reached, why, Text.of("{}", whatNext));
     }
 
+    /** Not shown, with what is to be read; more may be said of it. */
+    Finding noted(Text why, String whatNext) {
+        conclude(Verdict.NOT_SHOWN, why, whatNext);
+        return this;
+    }
+
     /** @param whatNext the remedy; printed only where something is left to do */
     public Judgement conclude(Verdict reached, Text why, Text whatNext) {
         verdict = reached;

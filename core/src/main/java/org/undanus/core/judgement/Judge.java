@@ -112,12 +112,18 @@ public final class Judge {
 
     private static Judgement examined(Requirement requirement, Examination x, RuleBook rules) {
         List<Setting> undecided = requirement.about().settings().stream()
-                .filter(setting -> !rules.decides(setting))
+                .filter(setting -> setting.needed() && !rules.decides(setting))
                 .toList();
         if (!undecided.isEmpty()) {
             return x.undecided(undecided);
         }
-        List<Point> missing = x.missing(requirement.about().needs().toArray(Point[]::new));
+        List<Point> needs = requirement.about().needs();
+        Optional<Judgement> spared =
+                needs.stream().flatMap(point -> x.spared(point).stream()).findFirst();
+        if (spared.isPresent()) {
+            return spared.get();
+        }
+        List<Point> missing = x.missing(needs.toArray(Point[]::new));
         return missing.isEmpty() ? requirement.judge(x) : x.notShown(missing);
     }
 }

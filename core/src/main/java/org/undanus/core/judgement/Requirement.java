@@ -1,10 +1,27 @@
 package org.undanus.core.judgement;
 
+import java.util.function.Function;
+
 /**
  * One thing an installation must satisfy. An implementation is small, has no state, and lives in its station's package
  * with its metadata beside it.
  */
 public interface Requirement {
+
+    /** One whose judgement is a function of the case. */
+    static Requirement of(About about, Function<Examination, Judgement> judging) {
+        return new Requirement() {
+            @Override
+            public About about() {
+                return about;
+            }
+
+            @Override
+            public Judgement judge(Examination x) {
+                return judging.apply(x);
+            }
+        };
+    }
 
     About about();
 

@@ -26,6 +26,16 @@ public enum Dimension {
     FREQUENCY("a speed of rotation", "850 rpm or 14 Hz", Frequency::ofHertz),
     TORQUE("a torque", "18 N·m or 13 ft·lb", Torque::ofNewtonMetres),
     LINEAR_DENSITY("a mass for each length", "0.6 oz/ft or 20 g/m", LinearDensity::ofKilogramsPerMetre),
+    VOLUME("a volume", "1 gal or 4 L", Volume::ofCubicMetres),
+    LIQUID_FLOW("a flow of water", "0.8 gal/h or 3 L/h", LiquidFlow::ofCubicMetresPerSecond),
+    VELOCITY("a speed of air", "300 fpm or 1.5 m/s", Velocity::ofMetresPerSecond),
+    THERMAL_CONDUCTIVITY(
+            "a conductivity for heat",
+            "0.25 Btu·in/h·ft²·F° or 0.036 W/m·K",
+            ThermalConductivity::ofWattsPerMetreKelvin),
+    HEATING_VALUE("a heating value", "1030 Btu/ft³ or 38.4 MJ/m³", HeatingValue::ofJoulesPerCubicMetre),
+    CONCENTRATION("a share of a gas", "35 ppm", Concentration::ofParts),
+    FORCE("a force", "20 lbf or 90 N", Force::ofNewtons),
     COUNT("a number", "3", Count::of);
 
     /** Above any barometer's reading at sea level, Pa (WMO record 1085 hPa, reduced to sea level). */
@@ -71,6 +81,7 @@ public enum Dimension {
             case CURRENT -> Optional.of("A");
             case VOLTAGE -> Optional.of("V");
             case RATIO -> Optional.of("%");
+            case CONCENTRATION -> Optional.of("ppm");
             case COUNT -> Optional.of("");
             default -> Optional.empty();
         };
@@ -99,6 +110,13 @@ public enum Dimension {
             case FREQUENCY -> List.of("rpm", "Hz");
             case TORQUE -> List.of("N·m", "ft·lb", "in·lb");
             case LINEAR_DENSITY -> List.of("oz/ft", "g/m");
+            case VOLUME -> List.of("gal", "L", "mL");
+            case LIQUID_FLOW -> List.of("gal/h", "L/h", "mL/min");
+            case VELOCITY -> List.of("fpm", "m/s");
+            case THERMAL_CONDUCTIVITY -> List.of("W/m·K", "Btu·in/h·ft²·F°");
+            case HEATING_VALUE -> List.of("Btu/ft³", "MJ/m³", "kWh/m³");
+            case CONCENTRATION -> List.of("ppm");
+            case FORCE -> List.of("N", "lbf");
             case COUNT -> List.of();
         };
     }

@@ -35,6 +35,11 @@ public record FieldUnit(
     private static final double TON_REFRIGERATION = 3516.853;
     private static final double CFM = 4.719474e-4;
     private static final double FAHRENHEIT = 5.0 / 9;
+    private static final double LITRE = 1e-3;
+    private static final double GALLON = 3.785412e-3;
+    private static final double BTU = 1055.056;
+    private static final double BTU_INCH = 0.1442279;
+    private static final double KILOWATT_HOUR = 3.6e6;
 
     private static FieldUnit unit(Dimension dimension, String symbol, double factor, String... aliases) {
         return new FieldUnit(symbol, dimension, factor, 0, false, List.of(aliases));
@@ -53,7 +58,7 @@ public record FieldUnit(
     }
 
     private static final List<FieldUnit> ALL = Stream.of(
-                    lengths(), massesAndTimes(), pressures(), temperatures(), others())
+                    lengths(), massesAndTimes(), pressures(), temperatures(), volumesAndFlows(), others())
             .flatMap(units -> units)
             .toList();
 
@@ -164,6 +169,40 @@ public record FieldUnit(
 
     private static String[] with(String[] some, String... more) {
         return Stream.concat(Stream.of(some), Stream.of(more)).toArray(String[]::new);
+    }
+
+    private static Stream<FieldUnit> volumesAndFlows() {
+        double cubicFoot = FOOT * FOOT * FOOT;
+        return Stream.of(
+                unit(Dimension.VOLUME, "L", LITRE, "litre", "litres", "liter", "liters"),
+                unit(Dimension.VOLUME, "mL", LITRE / 1000, "millilitre", "millilitres", "milliliter", "milliliters"),
+                unit(Dimension.VOLUME, "m³", 1, "m3", "m^3", "cubic metres", "cubic meters"),
+                customary(Dimension.VOLUME, "gal", GALLON, "gallon", "gallons"),
+                customary(Dimension.VOLUME, "qt", GALLON / 4, "quart", "quarts"),
+                customary(Dimension.VOLUME, "pt", GALLON / 8, "pint", "pints"),
+                customary(Dimension.VOLUME, "ft³", cubicFoot, "ft3", "ft^3", "cu ft", "cf", "cubic foot", "cubic feet"),
+                unit(Dimension.LIQUID_FLOW, "L/h", LITRE / 3600, "litres per hour", "L/hr"),
+                unit(Dimension.LIQUID_FLOW, "L/min", LITRE / 60, "litres per minute"),
+                unit(Dimension.LIQUID_FLOW, "mL/min", LITRE / 60_000),
+                customary(Dimension.LIQUID_FLOW, "gal/h", GALLON / 3600, "gph", "gal/hr", "gallons per hour"),
+                customary(Dimension.LIQUID_FLOW, "gpm", GALLON / 60, "gal/min", "gallons per minute"),
+                unit(Dimension.VELOCITY, "m/s", 1, "metres per second", "meters per second"),
+                customary(Dimension.VELOCITY, "fpm", FOOT / 60, "ft/min", "feet per minute"),
+                unit(Dimension.THERMAL_CONDUCTIVITY, "W/m·K", 1, "W/mK", "W/m K", "W/(m·K)", "W/(mK)", "W/(m K)"),
+                customary(
+                        Dimension.THERMAL_CONDUCTIVITY,
+                        "Btu·in/h·ft²·F°",
+                        BTU_INCH,
+                        "Btu·in/h·ft2·F°",
+                        "Btu in/h ft2 F",
+                        "Btu·in/h·ft2·°F",
+                        "Btu·in/(h·ft2·°F)"),
+                unit(Dimension.HEATING_VALUE, "MJ/m³", 1e6, "MJ/m3"),
+                unit(Dimension.HEATING_VALUE, "kWh/m³", KILOWATT_HOUR, "kWh/m3"),
+                customary(Dimension.HEATING_VALUE, "Btu/ft³", BTU / cubicFoot, "Btu/ft3", "Btu/cf", "Btu/cu ft"),
+                unit(Dimension.CONCENTRATION, "ppm", 1e-6, "parts per million", "ppm CO"),
+                unit(Dimension.FORCE, "N", 1, "newton", "newtons"),
+                customary(Dimension.FORCE, "lbf", POUND_FORCE, "pounds force"));
     }
 
     private static Stream<FieldUnit> others() {

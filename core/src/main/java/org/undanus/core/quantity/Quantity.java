@@ -25,7 +25,14 @@ public sealed interface Quantity
                 SoundLevel,
                 Frequency,
                 Torque,
-                LinearDensity {
+                LinearDensity,
+                Volume,
+                LiquidFlow,
+                Velocity,
+                ThermalConductivity,
+                HeatingValue,
+                Concentration,
+                Force {
 
     /** The number in the SI unit of its dimension (conductor areas in m², temperatures in K, ratios as fractions). */
     double si();

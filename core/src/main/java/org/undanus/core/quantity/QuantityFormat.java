@@ -16,7 +16,8 @@ public final class QuantityFormat {
     private static final double MILLIMETRE = 1e-3;
     private static final double CENTIMETRE = 1e-2;
     private static final double ROUNDING = 1e-9;
-    private static final double FINE_BELOW = 0.01;
+    /** What a caliper measures, rather than a tape. */
+    private static final double FINE_BELOW = 0.03;
 
     /** Masses of machines rather than of refrigerant: ounces or grams would say nothing. */
     private static final int FEW_POUNDS = 30;
@@ -176,6 +177,13 @@ public final class QuantityFormat {
             case FREQUENCY -> in(d, "rpm", 0);
             case TORQUE -> us ? in(d, "ft·lb", 1) : in(d, "N·m", 1);
             case LINEAR_DENSITY -> us ? in(d, "oz/ft", 2) : in(d, "g/m", 0);
+            case VOLUME -> us ? in(d, "gal", 2) : in(d, "L", 2);
+            case LIQUID_FLOW -> us ? in(d, "gal/h", 2) : in(d, "L/h", 1);
+            case VELOCITY -> us ? in(d, "fpm", 0) : in(d, "m/s", 2);
+            case THERMAL_CONDUCTIVITY -> us ? in(d, "Btu·in/h·ft²·F°", 3) : in(d, "W/m·K", 3);
+            case HEATING_VALUE -> us ? in(d, "Btu/ft³", 0) : in(d, "MJ/m³", 1);
+            case CONCENTRATION -> in(d, "ppm", 0);
+            case FORCE -> us ? in(d, "lbf", 1) : in(d, "N", 0);
             case COUNT -> in(d, "", 0);
         };
     }

@@ -11,7 +11,7 @@ public record Text(String pattern, List<Object> arguments) {
 
     /** A quantity to print with given digits, optionally with its ± expanded uncertainty. */
     public record Amount(Quantity quantity, double resolution, double expandedUncertainty) {
-        private static final double FINE_LENGTH = 1e-4;
+        private static final double FINE_LENGTH = 1.5e-4;
 
         /**
          * A measured value. Its digits follow its uncertainty (JCGM 100, 7.2.6), or the reading's own last digit where

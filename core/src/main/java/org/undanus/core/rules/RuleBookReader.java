@@ -199,7 +199,7 @@ public final class RuleBookReader {
                 root,
                 "settings",
                 vocabulary.settings().values().stream()
-                        .filter(setting -> book.base().isPresent() || !setting.local())
+                        .filter(setting -> setting.needed() && (book.base().isPresent() || !setting.local()))
                         .map(Setting::id)
                         .collect(Collectors.toSet()),
                 book.settings().keySet());

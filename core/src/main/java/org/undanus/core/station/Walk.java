@@ -20,13 +20,20 @@ import org.undanus.core.station.access.Access;
 import org.undanus.core.station.electrical.Electrical;
 import org.undanus.core.station.mounting.MountingStation;
 import org.undanus.core.station.papers.Papers;
+import org.undanus.core.station.piping.Piping;
 import org.undanus.core.station.running.Running;
 import org.undanus.core.station.siting.Siting;
 
 /** The stations there are so far, in working order, with the judge and the vocabulary made from them. */
 public final class Walk {
     private static final List<StationPlan> PLANS = List.of(
-            Papers.plan(), Siting.plan(), Access.plan(), MountingStation.plan(), Electrical.plan(), Running.plan());
+            Papers.plan(),
+            Siting.plan(),
+            Access.plan(),
+            MountingStation.plan(),
+            Piping.plan(),
+            Electrical.plan(),
+            Running.plan());
     private static final Map<String, Point> POINTS = PLANS.stream()
             .flatMap(plan -> plan.points().stream())
             .collect(Collectors.toMap(Point::id, Function.identity(), (a, b) -> a, LinkedHashMap::new));

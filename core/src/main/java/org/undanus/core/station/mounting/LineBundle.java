@@ -1,8 +1,8 @@
 package org.undanus.core.station.mounting;
 
+import static org.undanus.core.derived.LinePoints.INSULATION;
 import static org.undanus.core.station.mounting.MountingPoints.CABLE_DIAMETER;
 import static org.undanus.core.station.mounting.MountingPoints.DRAIN_DIAMETER;
-import static org.undanus.core.station.mounting.MountingPoints.INSULATION;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,7 @@
 package org.undanus.core.station.mounting;
 
 import java.util.List;
+import org.undanus.core.derived.LinePoints;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -92,14 +93,6 @@ final class MountingPoints {
     static final Point CABLE_DIAMETER = hole(
                     "cable-diameter", "Cable in the bundle, outer diameter", "Outer sheath.", 0.002, 0.06)
             .with(InstrumentKind.CALIPER);
-    static final Point INSULATION = hole(
-                    "line-insulation",
-                    "Line insulation, thickness",
-                    "Of each tube, one side, not pressed.",
-                    0.002,
-                    0.06)
-            .with(InstrumentKind.CALIPER)
-            .asOptional();
     static final Point SLEEVE = Point.yesNo(
                     "mounting.sleeve", Scope.INDOOR_UNIT, "Sleeve through the wall", "A tube lines the hole.")
             .hiddenLater();
@@ -136,7 +129,7 @@ final class MountingPoints {
                 OUTER_HEIGHT,
                 CABLE_DIAMETER,
                 DRAIN_DIAMETER,
-                INSULATION,
+                LinePoints.INSULATION,
                 SLEEVE,
                 DRAIN_LOWEST,
                 SEALED_INSIDE,

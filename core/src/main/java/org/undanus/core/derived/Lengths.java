@@ -1,0 +1,34 @@
+package org.undanus.core.derived;
+
+import java.util.function.Function;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.FieldNotationException;
+
+/** Lengths inside longer notations, and how parts of those are refused. */
+final class Lengths {
+    private static final int SHOWN = 40;
+
+    private Lengths() {}
+
+    /** @param wrong refuses the part with a reason */
+    static double metres(String text, Function<String, Entry.Unsuitable> wrong) {
+        return si(text, Dimension.LENGTH, wrong);
+    }
+
+    static double si(String text, Dimension dimension, Function<String, Entry.Unsuitable> wrong) {
+        try {
+            return FieldNotation.parse(text.strip(), dimension).value().si();
+        } catch (FieldNotationException e) {
+            throw wrong.apply(e.getMessage());
+        }
+    }
+
+    /** @param part from 0 */
+    static Entry.Unsuitable wrong(int part, String written, String why) {
+        String shown = written.length() <= SHOWN ? written : written.substring(0, SHOWN) + "…";
+        String end = why.endsWith(".") ? "" : ".";
+        return new Entry.Unsuitable("Part " + (part + 1) + ", \"" + shown + "\": " + why + end);
+    }
+}

@@ -1,0 +1,301 @@
+package org.undanus.core.derived;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.undanus.core.derived.TubeRun.Around;
+import org.undanus.core.derived.TubeRun.Kind;
+import org.undanus.core.derived.TubeRun.Piece;
+import org.undanus.core.derived.TubeRun.Way;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Notation;
+import org.undanus.core.quantity.Length;
+
+/**
+ * Reads a run as fitters say it: {@code 3.2 m out, elbow, up 2.5 m, trap, 6 m along}. What is said of insulation and place
+ * ({@code insulated 13 mm}, {@code k 0.036}, {@code bare}, {@code attic}, {@code in sun}) holds for what follows until
+ * something else is said.
+ */
+final class TubeRunNotation implements Notation {
+    private static final int MOST_PARTS = 120;
+    private static final int MOST_ALIKE = 60;
+    private static final double LONGEST = 400;
+    private static final double THICKEST = 0.15;
+    private static final double BEST_CONDUCTIVITY = 0.01;
+    private static final double WORST_CONDUCTIVITY = 0.5;
+
+    private static final Map<String, Kind> FITTINGS = new LinkedHashMap<>();
+    private static final Map<String, Way> WAYS = new LinkedHashMap<>();
+    private static final Map<Around, Pattern> PLACES = new EnumMap<>(Around.class);
+
+    static {
+        FITTINGS.put("inverted trap", Kind.INVERTED_TRAP);
+        FITTINGS.put("drip loop", Kind.DRIP_LOOP);
+        FITTINGS.put("long elbow", Kind.LONG_ELBOW);
+        FITTINGS.put("long radius elbow", Kind.LONG_ELBOW);
+        FITTINGS.put("half elbow", Kind.HALF_ELBOW);
+        FITTINGS.put("45 elbow", Kind.HALF_ELBOW);
+        FITTINGS.put("elbow", Kind.ELBOW);
+        FITTINGS.put("bend", Kind.LONG_ELBOW);
+        FITTINGS.put("trap", Kind.TRAP);
+        FITTINGS.put("coupling", Kind.COUPLING);
+        FITTINGS.put("filter drier", Kind.DRIER);
+        FITTINGS.put("drier", Kind.DRIER);
+        FITTINGS.put("wall", Kind.WALL);
+        FITTINGS.put("hole", Kind.WALL);
+        WAYS.put("up", Way.UP);
+        WAYS.put("rise", Way.UP);
+        WAYS.put("down", Way.DOWN);
+        WAYS.put("drop", Way.DOWN);
+        for (String level : List.of("out", "in", "along", "across", "level", "left", "right")) {
+            WAYS.put(level, Way.LEVEL);
+        }
+        PLACES.put(Around.INDOORS, words("indoors|inside"));
+        PLACES.put(Around.ATTIC, words("attic|roof space|crawl space|void"));
+        PLACES.put(Around.OUTDOORS, words("outdoors|outside"));
+        PLACES.put(Around.UNDERGROUND, words("underground|buried"));
+    }
+
+    private static final String NUMBER_WITH_UNIT =
+            "((?:[-−]?\\d[\\d.,/ -]*\\s*(?:millimetres?|metres?|mm|cm|m|inch(?:es)?|in\\b(?!\\s*sun)|ft|feet|foot|['\"′″])\\s*)+)";
+    private static final Pattern LENGTH = Pattern.compile(NUMBER_WITH_UNIT);
+    private static final Pattern INSULATED = Pattern.compile("insulat(?:ed|ion)\\s*" + NUMBER_WITH_UNIT);
+    private static final Pattern FALLING = Pattern.compile("(falling|rising)\\s+" + NUMBER_WITH_UNIT);
+    private static final Pattern CONDUCTIVITY = Pattern.compile("\\bk\\s*=?\\s*(\\d+(?:[.,]\\d+)?)");
+    private static final Pattern BARE = words("bare|uninsulated");
+    private static final Pattern SUN = words("(?:in )?(?:the )?sun(?:light)?");
+    private static final Pattern SHADE = words("(?:in )?(?:the )?shade|covered");
+    private static final Pattern COUNT = Pattern.compile(
+            "^\\s*(\\d{1,2})\\s*(?:[×x]\\s*|\\s+(?=(?:inverted|drip|long|half|45|elbow|bend|trap|coupling|sag)))");
+
+    private static Pattern words(String alternatives) {
+        return Pattern.compile("\\b(?:" + alternatives + ")\\b");
+    }
+
+    @Override
+    public String example() {
+        return "1 m down, wall, outdoors 3.2 m out insulated 13 mm, elbow, up 2.5 m, trap, 6 m along";
+    }
+
+    @Override
+    public List<String> offered() {
+        return List.of("1 m along", "up 1 m", "down 1 m", "elbow", "trap", "drip loop", "wall", "coupling", "coil 1 m");
+    }
+
+    @Override
+    public Editing editing() {
+        return Editing.PARTS;
+    }
+
+    @Override
+    public TubeRun read(String typed) {
+        List<Part> parts = Notation.parts(typed);
+        if (parts.size() > MOST_PARTS) {
+            throw new Entry.Unsuitable("These are more than " + MOST_PARTS + " parts: write the run in fewer.");
+        }
+        Reader reader = new Reader();
+        for (int i = 0; i < parts.size(); i++) {
+            reader.take(i, parts.get(i).text());
+        }
+        return reader.run();
+    }
+
+    /** Takes part after part, with what holds on. */
+    private static final class Reader {
+        private final List<Piece> pieces = new ArrayList<>();
+        private Optional<Double> start = Optional.empty();
+        private Optional<Double> insulation = Optional.empty();
+        private Optional<Double> conductivity = Optional.empty();
+        private Around around = Around.INDOORS;
+        private boolean sun;
+        private boolean level;
+        private boolean back;
+        private double net;
+
+        private int part;
+        private String written;
+        private String rest;
+
+        private void take(int number, String text) {
+            part = number;
+            written = text;
+            rest = text.toLowerCase(Locale.ROOT).replace('\u2019', '\'').strip();
+            if (rest.startsWith("start")) {
+                start = Optional.of(taken(LENGTH, 1)
+                        .map(this::metres)
+                        .orElseThrow(() -> wrong(
+                                "no height is said. Write how high over the ground the lines begin: start 2.4 m")));
+                finished();
+                return;
+            }
+            surroundings();
+            double rise = taken(FALLING, 0).map(this::slope).orElse(0.0);
+            int count = taken(COUNT, 1).map(Integer::valueOf).orElse(1);
+            if (count < 1 || count > MOST_ALIKE) {
+                throw wrong("there are 1 to " + MOST_ALIKE + " alike");
+            }
+            Optional<Double> length = taken(LENGTH, 1).map(this::metres);
+            length.filter(l -> !(l > 0) || l > LONGEST).ifPresent(l -> {
+                throw wrong("a length is more than nothing and at most " + Math.round(LONGEST) + " m");
+            });
+            piece(count, length, rise);
+            finished();
+        }
+
+        private void surroundings() {
+            PLACES.forEach((place, pattern) -> {
+                if (found(pattern)) {
+                    around = place;
+                }
+            });
+            taken(INSULATED, 1).map(this::metres).ifPresent(thickness -> {
+                if (thickness < 0 || thickness > THICKEST) {
+                    throw wrong("insulation is 0 to " + Math.round(1000 * THICKEST) + " mm thick");
+                }
+                insulation = Optional.of(thickness);
+            });
+            taken(CONDUCTIVITY, 1)
+                    .map(text -> Double.parseDouble(text.replace(',', '.')))
+                    .ifPresent(k -> {
+                        if (k < BEST_CONDUCTIVITY || k > WORST_CONDUCTIVITY) {
+                            throw wrong("an insulation's k is " + BEST_CONDUCTIVITY + " to " + WORST_CONDUCTIVITY
+                                    + " watts per metre and kelvin");
+                        }
+                        conductivity = Optional.of(k);
+                    });
+            if (found(BARE)) {
+                insulation = Optional.of(0.0);
+            }
+            if (found(SUN)) {
+                sun = true;
+            }
+            if (found(SHADE)) {
+                sun = false;
+            }
+        }
+
+        private void piece(int count, Optional<Double> length, double rise) {
+            Optional<Kind> fitting = fitting();
+            if (fitting.isPresent()) {
+                if (fitting.get() == Kind.TRAP && start.isPresent() && around != Around.UNDERGROUND) {
+                    requireOverGround();
+                }
+                if (fitting.get() == Kind.WALL) {
+                    around = around == Around.INDOORS ? Around.OUTDOORS : around;
+                }
+                add(fitting.get(), count, 0, Way.LEVEL, 0);
+                return;
+            }
+            boolean coil = found(words("coil(?:ed)?|spare"));
+            boolean sag = found(words("sag(?:ging|s)?"));
+            Optional<Way> way = way();
+            if (length.isEmpty()) {
+                throw wrong("it has neither a length nor a fitting. A fitting is one of "
+                        + String.join(", ", FITTINGS.keySet()) + "; a length is said like up 2.5 m");
+            }
+            if (Math.abs(rise) > length.get()) {
+                throw wrong("it cannot rise or fall farther than it is long");
+            }
+            Kind kind = coil ? Kind.COIL : sag ? Kind.SAG : Kind.STRAIGHT;
+            if (kind == Kind.STRAIGHT && way.orElse(Way.LEVEL) == Way.LEVEL) {
+                level = true;
+                net += (back ? -1 : 1) * count * length.get();
+            }
+            add(kind, count, length.get(), way.orElse(Way.LEVEL), rise);
+        }
+
+        private void requireOverGround() {
+            double height = start.orElseThrow()
+                    + pieces.stream()
+                            .mapToDouble(piece -> piece.count() * piece.lift())
+                            .sum();
+            if (height < 0) {
+                throw wrong("this trap would lie " + Length.ofMetres(-height)
+                        + " below ground. Write underground before it if it does");
+            }
+        }
+
+        private Optional<Kind> fitting() {
+            for (Map.Entry<String, Kind> each : FITTINGS.entrySet()) {
+                if (found(words(each.getKey() + "s?"))) {
+                    return Optional.of(each.getValue());
+                }
+            }
+            return Optional.empty();
+        }
+
+        private Optional<Way> way() {
+            back = found(words("back"));
+            Optional<Way> way = back ? Optional.of(Way.LEVEL) : Optional.empty();
+            for (Map.Entry<String, Way> each : WAYS.entrySet()) {
+                if (found(words(each.getKey()))) {
+                    if (way.filter(w -> w != each.getValue()).isPresent()) {
+                        throw wrong("it goes two ways at once. Part it in two with a comma");
+                    }
+                    way = Optional.of(each.getValue());
+                }
+            }
+            return way;
+        }
+
+        private void add(Kind kind, int count, double length, Way way, double rise) {
+            pieces.add(new Piece(part, kind, count, length, way, rise, insulation, conductivity, around, sun));
+        }
+
+        private double slope(String text) {
+            Matcher matcher = FALLING.matcher(text);
+            matcher.find();
+            double by = metres(matcher.group(2));
+            return text.startsWith("rising") ? by : -by;
+        }
+
+        private double metres(String text) {
+            return Lengths.metres(text, this::wrong);
+        }
+
+        private boolean found(Pattern pattern) {
+            return taken(pattern, 0).isPresent();
+        }
+
+        /** What matches is taken out of the rest. */
+        private Optional<String> taken(Pattern pattern, int group) {
+            Matcher matcher = pattern.matcher(rest);
+            if (!matcher.find()) {
+                return Optional.empty();
+            }
+            String text = matcher.group(group);
+            rest = rest.substring(0, matcher.start()) + " " + rest.substring(matcher.end());
+            return Optional.of(text.strip());
+        }
+
+        private void finished() {
+            String left = rest.replaceAll("\\b(?:start|and|then|with|to|the|of|at|run|for)\\b", " ")
+                    .strip();
+            if (!left.isEmpty()) {
+                throw wrong("\"" + left.replaceAll("\\s+", " ") + "\" is not understood");
+            }
+        }
+
+        private Entry.Unsuitable wrong(String why) {
+            return Lengths.wrong(part, written, why);
+        }
+
+        private TubeRun run() {
+            TubeRun run = new TubeRun(pieces, start);
+            if (run.measured() == 0) {
+                throw new Entry.Unsuitable("No length is said. Write for example: " + new TubeRunNotation().example());
+            }
+            if (level && Math.abs(net) < 1e-6 && Math.abs(run.lift()) < 1e-6) {
+                throw new Entry.Unsuitable(
+                        "This run comes back to where it began: both units would stand in one place. Look for a part that is said twice.");
+            }
+            return run;
+        }
+    }
+}

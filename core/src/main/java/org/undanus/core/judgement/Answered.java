@@ -1,0 +1,55 @@
+package org.undanus.core.judgement;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.quantity.Text;
+
+/** A requirement that one choice settles: each answer has its verdict and sentence. */
+public final class Answered implements Requirement {
+    private record Outcome(Verdict verdict, String because, String remedy) {}
+
+    private final About about;
+    private final Point point;
+    private final Map<String, Outcome> outcomes;
+
+    private Answered(About about, Point point, Map<String, Outcome> outcomes) {
+        this.about = about;
+        this.point = point;
+        this.outcomes = outcomes;
+    }
+
+    public static Answered of(Station station, Point point, Severity severity, String source) {
+        return new Answered(
+                About.of(point.id(), station, point.scope(), point.title(), severity)
+                        .sources(source)
+                        .needs(point)
+                        .cautions(point.caution().isEmpty() ? new String[0] : new String[] {point.caution()}),
+                point,
+                Map.of());
+    }
+
+    /** The same, where this answer comes to that. */
+    public Answered when(String option, Verdict verdict, String because, String remedy) {
+        if (!point.options().contains(option)) {
+            throw new IllegalArgumentException(point.id() + " has no answer " + option);
+        }
+        Map<String, Outcome> more = new LinkedHashMap<>(outcomes);
+        more.put(option, new Outcome(verdict, because, remedy));
+        return new Answered(about, point, more);
+    }
+
+    @Override
+    public About about() {
+        return about;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        String answer = x.chosen(point).orElseThrow();
+        Outcome outcome = outcomes.get(answer);
+        return x.finding()
+                .step(point.title(), answer)
+                .conclude(outcome.verdict, Text.of("{}", outcome.because), outcome.remedy);
+    }
+}

@@ -1,0 +1,68 @@
+package org.undanus.core.station.piping;
+
+import static org.undanus.core.station.piping.PipingPoints.METERING_SIZE;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Text;
+
+/** A metering piece changed at the outdoor valve has the size that the pair's listing gives. */
+final class MeteringPiece implements Requirement {
+    /** Sizes are stamped in steps of a tenth of a millimetre or two thousandths of an inch at least. */
+    private static final double SAME = 0.03e-3;
+
+    static final About ABOUT = About.of(
+                    "piping.metering-size",
+                    Station.PIPING,
+                    Scope.LINE_SET,
+                    "Changed metering piece, size",
+                    Severity.PERFORMANCE)
+            .sources("Data sheet, listed pair")
+            .needs(METERING_SIZE);
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        Optional<Component> outdoor = x.outdoor();
+        Optional<String> indoorModel = x.indoor().flatMap(unit -> x.at(unit).written(PlatePoints.MODEL));
+        if (indoorModel.isEmpty()) {
+            return x.at(x.indoor().orElseThrow()).notShown(List.of(PlatePoints.MODEL));
+        }
+        Optional<Length> asked = outdoor.flatMap(unit -> x.at(unit).sheet())
+                .flatMap(sheet -> sheet.pairWith(indoorModel.get()))
+                .flatMap(DataSheet.Pair::meteringSize);
+        if (asked.isEmpty()) {
+            return x.noSheetTells(
+                    "which metering piece this pair asks for", "Add the outdoor unit's sheet with its listed pairs.");
+        }
+        Value.Measured found = x.need(METERING_SIZE);
+        boolean same = Math.abs(found.quantity().si() - asked.get().si()) <= SAME;
+        Text wanted = Text.of("{}", new Text.Amount(asked.get(), 1e-5, 0));
+        return x.finding()
+                .step(METERING_SIZE.title(), "", Text.of("{}", new Text.Amount(found.quantity(), 1e-5, 0)), "")
+                .step("Pair asks for", "", wanted, "Data sheet")
+                .conclude(
+                        same ? Verdict.MEETS : Verdict.FAILS,
+                        same
+                                ? Text.of("It is the size that the pair's listing gives.")
+                                : Text.of("The pair's listing gives {}.", wanted),
+                        Text.of("Have it changed for {} after the circuit is emptied.", wanted));
+    }
+}
