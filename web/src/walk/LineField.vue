@@ -24,7 +24,9 @@ const hint = computed(() =>
     ? props.line.example.split(/,| or /)[0]
     : props.line.kind === "MONTH"
       ? "2025-03 or 2025-W14"
-      : "",
+      : props.line.kind === "LIST"
+        ? props.line.example
+        : "",
 );
 const field = ref<HTMLElement>();
 
@@ -90,6 +92,24 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
     <option value="" disabled>choose</option>
     <option v-for="option in options" :key="option">{{ option }}</option>
   </select>
+  <textarea
+    v-else-if="line.kind === 'LIST'"
+    :id="id"
+    ref="field"
+    v-model="typed"
+    :aria-label="line.title"
+    class="field mono many"
+    :class="{ unsaved }"
+    :placeholder="hint"
+    :aria-invalid="invalid"
+    :rows="typed.length > 70 ? Math.min(6, Math.ceil(typed.length / 44)) : 2"
+    maxlength="2000"
+    autocomplete="off"
+    autocapitalize="off"
+    spellcheck="false"
+    @input="emit('typing')"
+    @keydown.enter.prevent="emit('commit')"
+  />
   <span v-else class="typed">
     <input
       :id="id"
@@ -115,6 +135,15 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
 <style scoped>
 .field {
   font-size: 15px;
+}
+
+.many {
+  width: 100%;
+  height: auto;
+  padding: 8px;
+  font-size: 14px;
+  line-height: 1.35;
+  resize: vertical;
 }
 
 .typed {

@@ -51,6 +51,7 @@ function row(
       using,
       understand,
       save,
+      change: async () => "",
       log,
       logAddress: (sha256) => `/traces/${sha256}`,
     },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from "vue";
+import { computed, onBeforeUnmount, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import PhotoStrip from "../photos/PhotoStrip.vue";
 import type { Photo } from "../photos/usePhotos";
@@ -7,6 +7,7 @@ import { useSession } from "../session/useSession";
 import { gradeWord, words } from "../words/words";
 import type { Judgement, Line, Tool } from "./useWalk";
 import LineField from "./LineField.vue";
+import ListEditor from "./ListEditor.vue";
 import MarginSpark from "./MarginSpark.vue";
 import { useReading } from "./useReading";
 import type { Using } from "./useUsing";
@@ -24,6 +25,11 @@ const props = defineProps<{
     held: string[],
   ) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  change: (
+    line: Line,
+    typed: string,
+    change: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
+  ) => Promise<string>;
   log: (line: Line, file: File) => Promise<string>;
   logAddress: (sha256: string) => string;
   photos?: Photo[];
@@ -62,6 +68,10 @@ const {
   choosing,
   regrade,
   offer,
+  parts,
+  inParts,
+  alter,
+  untry,
 } = useReading({
   line: () => props.line,
   judgements: () => props.judgements,
@@ -70,6 +80,7 @@ const {
   using: () => props.using,
   understand: (line, words, tool, held) => props.understand(line, words, tool, held),
   save: (line, reading) => props.save(line, reading),
+  change: (line, words, asked) => props.change(line, words, asked),
   log: (line, file) => props.log(line, file),
   done: () => emit("done"),
 });
@@ -95,11 +106,26 @@ const closed = computed(
   () => !inspects.value && !!props.line.reading && !props.line.reading.byCrew && !otherwise.value,
 );
 
+/** Once a list is taken in hand its parts stand below it. */
+const inHand = ref(false);
+function takeInHand() {
+  emit("focused");
+  if (props.line.list && !inHand.value) {
+    inHand.value = true;
+    void inParts();
+  }
+}
+onBeforeUnmount(untry);
+
 defineExpose({ focus: () => field.value?.focus(), put });
 </script>
 
 <template>
-  <div class="line" :class="{ open: !line.reading && !line.optional && line.due }" @focusin="emit('focused')">
+  <div
+    class="line"
+    :class="{ listed: line.list, open: !line.reading && !line.optional && line.due }"
+    @focusin="takeInHand()"
+  >
     <component
       :is="buttons ? 'span' : 'label'"
       :for="buttons ? undefined : fieldId"
@@ -182,6 +208,18 @@ defineExpose({ focus: () => field.value?.focus(), put });
         <button type="button" class="button" @click="emit('history')">Take theirs, {{ theirs.said }}</button>
       </template>
     </div>
+    <div v-if="line.list && inHand && !closed" class="in-parts">
+      <ListEditor :line="line" :list="line.list" :parts="parts" :change="alter" />
+      <button
+        v-if="changed && typed.trim()"
+        type="button"
+        class="button save"
+        :disabled="busy"
+        @click="commit()"
+      >
+        Save this list
+      </button>
+    </div>
     <div v-if="!closed" class="how-known">
       <span class="quiet small-text">This line with</span>
       <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
@@ -245,6 +283,25 @@ defineExpose({ focus: () => field.value?.focus(), put });
 
 .optional {
   font-size: 12px;
+}
+
+.in-parts {
+  grid-column: 1 / -1;
+}
+
+.save {
+  margin-bottom: 8px;
+  border-color: var(--brass);
+}
+
+/* what has many parts takes the room of the row */
+.listed {
+  grid-template-columns: minmax(120px, 1fr) minmax(0, 2.5fr) 22px;
+}
+
+.listed .understood {
+  grid-row: 2;
+  grid-column: 1 / -1;
 }
 
 .line:focus-within .title {

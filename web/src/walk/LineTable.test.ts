@@ -45,6 +45,8 @@ function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined)) {
       judgementsOf: () => [],
       understand: vi.fn().mockResolvedValue({ plausible: true }),
       save,
+      change: async () => "",
+      change: vi.fn(),
       log: vi.fn(),
       logAddress: () => "",
     },

@@ -18,6 +18,11 @@ const props = defineProps<{
     held: string[],
   ) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  change: (
+    line: Line,
+    typed: string,
+    change: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
+  ) => Promise<string>;
   log: (line: Line, file: File) => Promise<string>;
   logAddress: (sha256: string) => string;
   photosOf?: (line: Line) => Photo[];
@@ -151,6 +156,7 @@ defineExpose({ nextOpen, previous, goTo, put });
         :using="using"
         :understand="understand"
         :save="save"
+        :change="change"
         :log="log"
         :log-address="logAddress"
         :photos="photosOf?.(line)"

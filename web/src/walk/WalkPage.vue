@@ -15,6 +15,7 @@ import HistoryDialog from "./HistoryDialog.vue";
 import JudgementLedger from "./JudgementLedger.vue";
 import LineTable from "./LineTable.vue";
 import RoutePipe from "./RoutePipe.vue";
+import { taken } from "./useTried";
 import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
 import ReadingWith from "./ReadingWith.vue";
 import SeveralAtOnce from "./SeveralAtOnce.vue";
@@ -166,6 +167,9 @@ function opened(piece: Schemas["FigurePiece"]) {
   }
   if (there) {
     table.value?.goTo(lineKey(there));
+    if (there.list && piece.thing) {
+      taken.value = { line: lineKey(there), thing: piece.thing };
+    }
   } else if (judgement) {
     evidence(judgement);
   }
@@ -338,6 +342,7 @@ useKeys({
           :using="using"
           :understand="walk.understand"
           :save="walk.save"
+          :change="walk.change"
           :log="walk.log"
           :log-address="walk.logAddress"
           :photos-of="(line) => photos.of({ point: line.point, component: line.component })"

@@ -1,8 +1,9 @@
 import { computed, nextTick, ref, watch } from "vue";
 import { ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
-import type { Grade, Judgement, Line, Tool } from "./useWalk";
+import { lineKey, type Grade, type Judgement, type Line, type Tool } from "./useWalk";
 import { pressing } from "../words/words";
+import { tried } from "./useTried";
 import { heldUnits, hold, type Using } from "./useUsing";
 
 /** What a row needs to take a reading. */
@@ -20,6 +21,12 @@ export interface Row {
     held: string[],
   ) => Promise<Schemas["Echo"]>;
   save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  /** What a list is after a change made where it is drawn. */
+  change: (
+    line: Line,
+    typed: string,
+    change: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
+  ) => Promise<string>;
   /** Keeps a logger's file and says what a reading of it says. */
   log: (line: Line, file: File) => Promise<string>;
   /** Nothing is left to do on this line. */
@@ -39,6 +46,7 @@ export function useReading({
   using,
   understand,
   save,
+  change,
   log,
   done,
 }: Row) {
@@ -52,6 +60,8 @@ export function useReading({
   const meant = ref<string[]>([]);
   const theirs = ref<Schemas["ReadingView"]>();
   const busy = ref(false);
+  /** Of a list, as it stands. */
+  const parts = ref<Schemas["Part"][]>([]);
   /** Where it is typed. */
   const field = ref<{ focus: () => void }>();
   /** Where what is said of it stands. */
@@ -60,6 +70,12 @@ export function useReading({
   let attempt: { id: string; typed: string } | undefined;
 
   const usual = (): Grade => (line().kind === "CURVE" ? "LOGGED" : using().grade);
+
+  function untry() {
+    if (tried.value?.line === lineKey(line())) {
+      tried.value = undefined;
+    }
+  }
 
   // by its id: the same reading loaded anew must not wipe what is being typed over it
   watch(
@@ -74,6 +90,7 @@ export function useReading({
       meant.value = [];
       theirs.value = undefined;
       attempt = undefined;
+      untry();
     },
     { immediate: true },
   );
@@ -142,7 +159,16 @@ export function useReading({
     meant.value = [];
     echo.value = undefined;
     clearTimeout(timer);
-    if (line().kind === "QUANTITY" && typed.value.trim()) {
+    const listed = line().kind === "LIST";
+    if (listed) {
+      tried.value = {
+        line: lineKey(line()),
+        point: line().point,
+        component: line().component,
+        typed: typed.value.trim(),
+      };
+    }
+    if ((line().kind === "QUANTITY" || listed) && typed.value.trim()) {
       const asked = typed.value;
       timer = setTimeout(async () => {
         try {
@@ -150,6 +176,11 @@ export function useReading({
           if (asked === typed.value) {
             echo.value = heard;
             meant.value = heard.choices;
+            if (listed) {
+              parts.value = heard.parts;
+              // a list is worked on for a while: what is wrong in it is said at once
+              problem.value = heard.problem ?? "";
+            }
           }
         } catch {
           // without an answer there is simply nothing to echo
@@ -213,6 +244,20 @@ export function useReading({
     } finally {
       busy.value = false;
     }
+  }
+
+  /** The parts of what stands on the line, asked for when it is taken in hand. */
+  async function inParts() {
+    if (line().kind === "LIST") {
+      parts.value = typed.value.trim() ? (await heardAs(typed.value)).parts : [];
+    }
+  }
+
+  /** A change made where the list is drawn; it is saved when the person says so. */
+  async function alter(thing: string, how: Schemas["ListChange"]["change"], other: string) {
+    typed.value = await change(line(), typed.value, { thing, change: how, other });
+    await inParts();
+    typing();
   }
 
   function choose(option: string) {
@@ -308,5 +353,9 @@ export function useReading({
     choosing,
     regrade,
     offer,
+    parts,
+    inParts,
+    alter,
+    untry,
   };
 }

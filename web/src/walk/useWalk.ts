@@ -142,6 +142,21 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     });
   }
 
+  /** What a list is after a change made where it is drawn; nothing is kept. */
+  async function change(
+    line: Line,
+    typed: string,
+    asked: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
+  ): Promise<string> {
+    const changed = await api.post(at("/api/installations/{id}/lists", own()), {
+      point: line.point,
+      component: line.component,
+      typed,
+      ...asked,
+    });
+    return changed.typed;
+  }
+
   /** Where each reading of a spoken or typed run would go; nothing is kept. */
   function hear(text: string, component: string | undefined, using: Using) {
     const kinds = [...new Set((station.value?.lines ?? []).map((line) => line.instrumentKind))];
@@ -232,6 +247,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     judgementsOf,
     save,
     understand,
+    change,
     hear,
     keep,
     log,

@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["change_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/corrections": {
         parameters: {
             query?: never;
@@ -1210,6 +1226,14 @@ export interface components {
             plausible: boolean;
             problem?: string;
             choices: string[];
+            parts: components["schemas"]["Part"][];
+        };
+        Part: {
+            text: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
         };
         TraceView: {
             sha256: string;
@@ -1412,10 +1436,11 @@ export interface components {
             how: string;
             caution: string;
             /** @enum {string} */
-            kind: "QUANTITY" | "CHOICE" | "YES_NO" | "TEXT" | "MONTH" | "CURVE";
+            kind: "QUANTITY" | "CHOICE" | "YES_NO" | "TEXT" | "MONTH" | "CURVE" | "LIST";
             options: string[];
             example: string;
             units: string[];
+            list?: components["schemas"]["ListView"];
             optional: boolean;
             due: boolean;
             dueAt: string;
@@ -1427,6 +1452,11 @@ export interface components {
             beside?: components["schemas"]["ReadingView"];
             /** Format: int32 */
             earlier: number;
+        };
+        ListView: {
+            /** @enum {string} */
+            editing: "PARTS" | "PAIRS" | "PLACES";
+            offered: string[];
         };
         NextLine: {
             point: string;
@@ -1475,6 +1505,18 @@ export interface components {
             addedBy: string;
             /** Format: date-time */
             addedAt: string;
+        };
+        ListChange: {
+            point: string;
+            component: string;
+            typed: string;
+            thing: string;
+            /** @enum {string} */
+            change: "REPLACE" | "BEFORE" | "AFTER" | "REMOVE" | "JOIN";
+            other: string;
+        };
+        ChangedList: {
+            typed: string;
         };
         NewCorrection: {
             judgement: string;
@@ -3080,6 +3122,41 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangedList"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     ofInstallation: {
         parameters: {
             query?: never;
@@ -3553,6 +3630,9 @@ export interface operations {
                 units?: "US" | "SI";
                 width?: number;
                 height?: number;
+                point?: string;
+                component?: string;
+                typed?: string;
             };
             header?: never;
             path: {

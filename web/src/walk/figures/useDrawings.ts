@@ -2,6 +2,7 @@ import type { Ref } from "vue";
 import { at } from "../../api/address";
 import { useLatest } from "../../api/useLatest";
 import { useUnits } from "../../frame/useUnits";
+import { tried } from "../useTried";
 
 /** Room for a figure, in dots. */
 export interface Room {
@@ -37,6 +38,11 @@ export function useDrawings(of: () => Of, stamp: Ref<unknown>, room: Ref<Room | 
           units: units(),
           width: within(room.value.width),
           height: within(room.value.height, LOWEST),
+          ...(tried.value && {
+            point: tried.value.point,
+            component: tried.value.component,
+            typed: tried.value.typed,
+          }),
         },
       }),
     stamp,

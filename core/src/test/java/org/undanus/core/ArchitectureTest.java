@@ -54,7 +54,7 @@ class ArchitectureTest {
                 .whereLayer("plan")
                 .mayOnlyBeAccessedByLayers("station", "reckoner")
                 .whereLayer("drawing")
-                .mayOnlyBeAccessedByLayers("station", "plan", "reckoner")
+                .mayOnlyBeAccessedByLayers("station", "derived", "plan", "reckoner")
                 .whereLayer("judgement")
                 .mayOnlyBeAccessedByLayers("station", "derived", "plan", "drawing", "reckoner")
                 .whereLayer("rules")

@@ -261,6 +261,9 @@ public final class RandomCases {
 
     /** Parts as they are offered, in any order; now and then they make no sense together. */
     private static Notation.Listing listing(Notation notation, Random random) {
+        if (notation.offered().isEmpty()) {
+            return notation.read(notation.example());
+        }
         StringBuilder typed = new StringBuilder();
         for (int i = 0; i < 1 + random.nextInt(12); i++) {
             String part =

@@ -9,8 +9,8 @@ import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Text;
 
 /**
- * A run of refrigerant lines from the indoor to the outdoor unit, unrolled: every piece goes on along the wall, up or down. All
- * lengths in metres.
+ * A run of refrigerant lines from the indoor to the outdoor unit, or of a drain from the unit to its end, unrolled: every piece
+ * goes on along the wall, up or down. All lengths in metres.
  *
  * @param pieces at least one
  * @param start height of the indoor connection over the ground, where that was said
@@ -33,6 +33,9 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
         DRIER,
         /** Where the lines pass the wall: before it they are indoors, after it outdoors. */
         WALL,
+        VENT,
+        CLEANOUT,
+        PUMP,
         /** A length that hangs through. */
         SAG;
 
@@ -284,9 +287,6 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
     @Override
     public Text summary() {
         return Text.of(
-                "{} of lines, {} {}",
-                Length.ofMetres(length()),
-                Length.ofMetres(Math.abs(lift())),
-                lift() < 0 ? "down" : "up");
+                "{}, {} {}", Length.ofMetres(length()), Length.ofMetres(Math.abs(lift())), lift() < 0 ? "down" : "up");
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.undanus.core.derived.TubeRun.Around;
@@ -15,6 +16,7 @@ import org.undanus.core.derived.TubeRun.Piece;
 import org.undanus.core.derived.TubeRun.Way;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 
 /**
@@ -49,6 +51,9 @@ final class TubeRunNotation implements Notation {
         FITTINGS.put("drier", Kind.DRIER);
         FITTINGS.put("wall", Kind.WALL);
         FITTINGS.put("hole", Kind.WALL);
+        FITTINGS.put("vent", Kind.VENT);
+        FITTINGS.put("cleanout", Kind.CLEANOUT);
+        FITTINGS.put("pump", Kind.PUMP);
         WAYS.put("up", Way.UP);
         WAYS.put("rise", Way.UP);
         WAYS.put("down", Way.DOWN);
@@ -66,7 +71,8 @@ final class TubeRunNotation implements Notation {
             "((?:[-−]?\\d[\\d.,/ -]*\\s*(?:millimetres?|metres?|mm|cm|m|inch(?:es)?|in\\b(?!\\s*sun)|ft|feet|foot|['\"′″])\\s*)+)";
     private static final Pattern LENGTH = Pattern.compile(NUMBER_WITH_UNIT);
     private static final Pattern INSULATED = Pattern.compile("insulat(?:ed|ion)\\s*" + NUMBER_WITH_UNIT);
-    private static final Pattern FALLING = Pattern.compile("(falling|rising)\\s+" + NUMBER_WITH_UNIT);
+    private static final Pattern FALLING = Pattern.compile(
+            "(falling|rising)\\s+(\\d+(?:[.,]\\d+)?\\s*(?:%|mm/m|in/ft)|1\\s*:\\s*\\d+|" + NUMBER_WITH_UNIT + ")");
     private static final Pattern CONDUCTIVITY = Pattern.compile("\\bk\\s*=?\\s*(\\d+(?:[.,]\\d+)?)");
     private static final Pattern BARE = words("bare|uninsulated");
     private static final Pattern SUN = words("(?:in )?(?:the )?sun(?:light)?");
@@ -78,14 +84,43 @@ final class TubeRunNotation implements Notation {
         return Pattern.compile("\\b(?:" + alternatives + ")\\b");
     }
 
+    /** Of refrigerant lines. */
+    static final TubeRunNotation LINES = new TubeRunNotation(
+            "1 m down, wall, outdoors 3.2 m out insulated 13 mm, elbow, up 2.5 m, trap, 6 m along",
+            List.of("1 m along", "up 1 m", "down 1 m", "elbow", "trap", "drip loop", "wall", "coupling", "coil 1 m"),
+            Kind.VENT,
+            Kind.CLEANOUT,
+            Kind.PUMP);
+    /** Of drains. */
+    static final TubeRunNotation DRAIN = new TubeRunNotation(
+            "trap, vent, 3 m along falling 40 mm, elbow, attic 5 m along falling 1 % insulated 9 mm, down 2 m",
+            List.of(
+                    "1 m along falling 1 %",
+                    "down 1 m", "elbow", "trap", "vent", "cleanout", "pump", "up 1 m", "sag 20 mm"),
+            Kind.INVERTED_TRAP,
+            Kind.DRIP_LOOP,
+            Kind.COUPLING,
+            Kind.DRIER);
+
+    private final String example;
+    private final List<String> offered;
+    private final Set<Kind> unknown;
+
+    /** @param unknown fittings that such a run never has */
+    private TubeRunNotation(String example, List<String> offered, Kind... unknown) {
+        this.example = example;
+        this.offered = offered;
+        this.unknown = Set.of(unknown);
+    }
+
     @Override
     public String example() {
-        return "1 m down, wall, outdoors 3.2 m out insulated 13 mm, elbow, up 2.5 m, trap, 6 m along";
+        return example;
     }
 
     @Override
     public List<String> offered() {
-        return List.of("1 m along", "up 1 m", "down 1 m", "elbow", "trap", "drip loop", "wall", "coupling", "coil 1 m");
+        return offered;
     }
 
     @Override
@@ -99,7 +134,7 @@ final class TubeRunNotation implements Notation {
         if (parts.size() > MOST_PARTS) {
             throw new Entry.Unsuitable("These are more than " + MOST_PARTS + " parts: write the run in fewer.");
         }
-        Reader reader = new Reader();
+        Reader reader = new Reader(this);
         for (int i = 0; i < parts.size(); i++) {
             reader.take(i, parts.get(i).text());
         }
@@ -108,6 +143,7 @@ final class TubeRunNotation implements Notation {
 
     /** Takes part after part, with what holds on. */
     private static final class Reader {
+        private final TubeRunNotation notation;
         private final List<Piece> pieces = new ArrayList<>();
         private Optional<Double> start = Optional.empty();
         private Optional<Double> insulation = Optional.empty();
@@ -122,6 +158,10 @@ final class TubeRunNotation implements Notation {
         private String written;
         private String rest;
 
+        private Reader(TubeRunNotation notation) {
+            this.notation = notation;
+        }
+
         private void take(int number, String text) {
             part = number;
             written = text;
@@ -135,7 +175,7 @@ final class TubeRunNotation implements Notation {
                 return;
             }
             surroundings();
-            double rise = taken(FALLING, 0).map(this::slope).orElse(0.0);
+            Optional<String> slope = taken(FALLING, 0);
             int count = taken(COUNT, 1).map(Integer::valueOf).orElse(1);
             if (count < 1 || count > MOST_ALIKE) {
                 throw wrong("there are 1 to " + MOST_ALIKE + " alike");
@@ -144,7 +184,7 @@ final class TubeRunNotation implements Notation {
             length.filter(l -> !(l > 0) || l > LONGEST).ifPresent(l -> {
                 throw wrong("a length is more than nothing and at most " + Math.round(LONGEST) + " m");
             });
-            piece(count, length, rise);
+            piece(count, length, slope.map(by -> rise(by, length.orElse(0.0))).orElse(0.0));
             finished();
         }
 
@@ -196,8 +236,8 @@ final class TubeRunNotation implements Notation {
             boolean sag = found(words("sag(?:ging|s)?"));
             Optional<Way> way = way();
             if (length.isEmpty()) {
-                throw wrong("it has neither a length nor a fitting. A fitting is one of "
-                        + String.join(", ", FITTINGS.keySet()) + "; a length is said like up 2.5 m");
+                throw wrong("it has neither a length nor a fitting. A fitting is one of " + String.join(", ", known())
+                        + "; a length is said like up 2.5 m");
             }
             if (Math.abs(rise) > length.get()) {
                 throw wrong("it cannot rise or fall farther than it is long");
@@ -223,11 +263,18 @@ final class TubeRunNotation implements Notation {
 
         private Optional<Kind> fitting() {
             for (Map.Entry<String, Kind> each : FITTINGS.entrySet()) {
-                if (found(words(each.getKey() + "s?"))) {
+                if (!notation.unknown.contains(each.getValue()) && found(words(each.getKey() + "s?"))) {
                     return Optional.of(each.getValue());
                 }
             }
             return Optional.empty();
+        }
+
+        private List<String> known() {
+            return FITTINGS.entrySet().stream()
+                    .filter(each -> !notation.unknown.contains(each.getValue()))
+                    .map(Map.Entry::getKey)
+                    .toList();
         }
 
         private Optional<Way> way() {
@@ -248,11 +295,13 @@ final class TubeRunNotation implements Notation {
             pieces.add(new Piece(part, kind, count, length, way, rise, insulation, conductivity, around, sun));
         }
 
-        private double slope(String text) {
+        private double rise(String text, double length) {
             Matcher matcher = FALLING.matcher(text);
             matcher.find();
-            double by = metres(matcher.group(2));
-            return text.startsWith("rising") ? by : -by;
+            String by = matcher.group(2);
+            boolean ratio = by.contains("%") || by.contains(":") || by.contains("mm/m") || by.contains("in/ft");
+            double height = ratio ? length * Lengths.si(by, Dimension.RATIO, this::wrong) : metres(by);
+            return matcher.group(1).equals("rising") ? height : -height;
         }
 
         private double metres(String text) {
@@ -289,7 +338,7 @@ final class TubeRunNotation implements Notation {
         private TubeRun run() {
             TubeRun run = new TubeRun(pieces, start);
             if (run.measured() == 0) {
-                throw new Entry.Unsuitable("No length is said. Write for example: " + new TubeRunNotation().example());
+                throw new Entry.Unsuitable("No length is said. Write for example: " + notation.example);
             }
             if (level && Math.abs(net) < 1e-6 && Math.abs(run.lift()) < 1e-6) {
                 throw new Entry.Unsuitable(

@@ -176,6 +176,7 @@ public record DataSheet(
         requireRising(values, SheetValue.LOWEST_TEMPERATURE_RISE, SheetValue.HIGHEST_TEMPERATURE_RISE);
         requireRising(values, SheetValue.MINIMUM_CIRCUIT_AMPACITY, SheetValue.MAXIMUM_OVERCURRENT_DEVICE);
         requireRising(values, SheetValue.LIQUID_LINE, SheetValue.SUCTION_LINE);
+        requireFalling(fan);
         values.forEach((what, value) -> {
             if (value.dimension() != what.dimension()) {
                 throw new IllegalArgumentException(
@@ -185,6 +186,25 @@ public record DataSheet(
                 throw new IllegalArgumentException(what.title() + " cannot be " + value + ".");
             }
         });
+    }
+
+    /** A fan moves less air against more pressure; of two figures for one pressure nobody can tell which is meant. */
+    private static void requireFalling(List<FanPoint> fan) {
+        List<FanPoint> byPressure = fan.stream()
+                .sorted(Comparator.comparingDouble(point -> point.staticPressure.si()))
+                .toList();
+        for (int i = 1; i < byPressure.size(); i++) {
+            FanPoint before = byPressure.get(i - 1);
+            FanPoint point = byPressure.get(i);
+            if (point.staticPressure.equals(before.staticPressure)) {
+                throw new IllegalArgumentException("The fan table gives " + point.staticPressure + " twice.");
+            }
+            if (point.airflow.si() > before.airflow.si()) {
+                throw new IllegalArgumentException("The fan table turns back: " + point.airflow + " at "
+                        + point.staticPressure + " is more than " + before.airflow + " at " + before.staticPressure
+                        + ".");
+            }
+        }
     }
 
     private static void requireRising(Map<SheetValue, Quantity> values, SheetValue low, SheetValue high) {

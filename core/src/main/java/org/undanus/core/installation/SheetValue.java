@@ -56,7 +56,10 @@ public enum SheetValue {
     MAXIMUM_LIFT_BELOW(Dimension.LENGTH, "Greatest height difference, outdoor unit lower", 0.5, 150),
     TRAP_RISE(Dimension.LENGTH, "Rise from which traps are due, and between traps", 0.5, 50),
     INVERTED_TRAP_LIFT(Dimension.LENGTH, "Height of the outdoor unit from which an inverted trap is due", 0, 50),
-    LEAST_BEND_RADIUS(Dimension.LENGTH, "Least bend radius", 0.005, 1);
+    LEAST_BEND_RADIUS(Dimension.LENGTH, "Least bend radius", 0.005, 1),
+    FILTER_DROP(Dimension.PRESSURE_DIFFERENCE, "Greatest pressure drop of the filter", 1, 1000),
+    COIL_DROP(Dimension.PRESSURE_DIFFERENCE, "Greatest pressure drop of the coil", 1, 1000),
+    TRAP_SEAL(Dimension.LENGTH, "Trap that the drain is drawn with, depth of its seal", 0.01, 0.5);
 
     private static final Map<String, SheetValue> BY_PLATE = Arrays.stream(values())
             .filter(value -> value.plate.isPresent())

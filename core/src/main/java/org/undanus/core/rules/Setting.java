@@ -14,6 +14,11 @@ public record Setting(String id, Dimension dimension, String title, boolean loca
         this(id, dimension, title, false, true);
     }
 
+    /** One without which less can be said, but not nothing. */
+    public static Setting useful(String id, Dimension dimension, String title) {
+        return new Setting(id, dimension, title, false, false);
+    }
+
     /** One of a place that something read there may stand in for. */
     public static Setting usefulOfPlace(String id, Dimension dimension, String title) {
         return new Setting(id, dimension, title, true, false);

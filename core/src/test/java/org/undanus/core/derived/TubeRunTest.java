@@ -13,7 +13,7 @@ import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 
 class TubeRunTest {
-    private static final TubeRunNotation NOTATION = new TubeRunNotation();
+    private static final TubeRunNotation NOTATION = TubeRunNotation.LINES;
 
     private static TubeRun run(String typed) {
         return NOTATION.read(typed);

@@ -102,6 +102,23 @@ class Readings {
         return file.with(reading(file, typed, understand(point, typed.typed(), typed.instrument(), file), person));
     }
 
+    /** The installation as if what is being typed were saved; as it is where that cannot be taken yet. */
+    CaseFile asIf(CaseFile file, PointKey key, String typed, Person person) {
+        Typed tried = new Typed(
+                UUID.randomUUID(),
+                key,
+                typed,
+                Optional.empty(),
+                person.inspects() ? Grade.WITNESSED : Grade.RECORDED,
+                Optional.empty(),
+                true);
+        try {
+            return tried(file, tried, person);
+        } catch (UnsuitableException halfTyped) {
+            return file;
+        }
+    }
+
     private static Reading reading(CaseFile file, Typed typed, Entry.Understood understood, Person person) {
         return new Reading(
                 typed.id(),

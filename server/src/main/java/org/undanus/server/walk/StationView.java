@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Instrument;
+import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
@@ -65,6 +66,7 @@ record StationView(
      * @param group the unit the line belongs to, empty for the system
      * @param due whether it has to be read by the present visit, which is first at {@code dueAt}
      * @param units symbols of those it is mostly read in
+     * @param list how it is worked on, where it is a list
      * @param hidden whether it is out of sight once covers are closed
      * @param pointless the answer on another line that makes this one pointless
      * @param goodEnough which instrument of the toolcase would settle a line that is too close to call
@@ -82,6 +84,7 @@ record StationView(
             List<String> options,
             String example,
             List<String> units,
+            Optional<ListView> list,
             boolean optional,
             boolean due,
             String dueAt,
@@ -92,6 +95,9 @@ record StationView(
             Optional<ReadingView> reading,
             Optional<ReadingView> beside,
             int earlier) {}
+
+    /** @param offered parts that are put in by a tap */
+    record ListView(Notation.Editing editing, List<String> offered) {}
 
     /**
      * @param said what was typed, as people are shown it: of a curve in words, for what is typed of it is its digest
@@ -204,8 +210,12 @@ record StationView(
                 point.caution(),
                 point.kind(),
                 point.options(),
-                point.dimension().map(Dimension::example).orElse(""),
+                point.dimension()
+                        .map(Dimension::example)
+                        .or(() -> point.notation().map(Notation::example))
+                        .orElse(""),
                 point.dimension().map(Dimension::usualUnits).orElse(List.of()),
+                point.notation().map(notation -> new ListView(notation.editing(), notation.offered())),
                 point.optional(),
                 file.facts().stage().reached(point.due()),
                 point.due().title(),

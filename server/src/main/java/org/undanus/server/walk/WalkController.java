@@ -22,6 +22,8 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Notation;
+import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.UnitSystem;
@@ -41,7 +43,9 @@ class WalkController {
             @NotNull(message = "is missing") UUID id,
             @NotBlank(message = "is empty") @Size(max = 80, message = "is no point") String point,
             @NotBlank(message = "is empty") @Size(max = 60, message = "is no unit or part") String component,
-            @NotNull(message = "is missing") @Size(max = 400, message = "is longer than a reading can be") String typed,
+            @NotNull(message = "is missing")
+                    @Size(max = Entry.LONGEST_LIST, message = "is longer than a reading can be")
+                    String typed,
             Optional<@Size(max = 60, message = "is no instrument") String> instrument,
             @NotNull(message = "is missing") Grade grade,
             Optional<UUID> basedOn,
@@ -58,7 +62,9 @@ class WalkController {
     record Question(
             @NotBlank(message = "is empty") String point,
             @NotBlank(message = "is empty") String component,
-            @NotNull(message = "is missing") @Size(max = 400, message = "is longer than a reading can be") String typed,
+            @NotNull(message = "is missing")
+                    @Size(max = Entry.LONGEST_LIST, message = "is longer than a reading can be")
+                    String typed,
             Optional<String> instrument,
             Optional<@Size(max = 20, message = "are more than there are") List<String>> held) {}
 
@@ -66,6 +72,7 @@ class WalkController {
      * @param full what will be kept where the unit was left out and one said before suits
      * @param problem why it could not be kept as it stands; half-typed text is no error
      * @param choices what may have been meant, each ready to be typed instead
+     * @param parts of a list, in the order they were written, whether or not it can be taken
      */
     record Echo(
             Optional<String> full,
@@ -74,7 +81,27 @@ class WalkController {
             Optional<String> uncertainty,
             boolean plausible,
             Optional<String> problem,
-            List<String> choices) {}
+            List<String> choices,
+            List<Notation.Part> parts) {}
+
+    /**
+     * A change to a list that is being typed, made where it is drawn.
+     *
+     * @param thing the drawn thing it is done to
+     * @param other what takes its place, stands beside it or is joined to it
+     */
+    record ListChange(
+            @NotBlank(message = "is empty") String point,
+            @NotBlank(message = "is empty") String component,
+            @NotNull(message = "is missing")
+                    @Size(max = Entry.LONGEST_LIST, message = "is longer than a reading can be")
+                    String typed,
+            @NotNull(message = "is missing") @Size(max = 60, message = "is no part") String thing,
+            @NotNull(message = "is missing") Notation.Change change,
+            @NotNull(message = "is missing") @Size(max = 200, message = "is longer than a part can be") String other) {}
+
+    /** @param typed what stands on the line now; nothing is saved */
+    record ChangedList(String typed) {}
 
     private final CaseFiles cases;
     private final Readings readings;
@@ -104,6 +131,7 @@ class WalkController {
      *
      * @param width in dots, 240 to 2000
      * @param height at most, in dots, 120 to 2000
+     * @param typed what is being typed on the line {@code point} of {@code component}, drawn as if it were saved
      */
     @GetMapping("/installations/{id}/stations/{station}/drawings")
     List<FigureView> drawings(
@@ -112,8 +140,15 @@ class WalkController {
             @RequestParam Optional<UnitSystem> units,
             @RequestParam(defaultValue = "640") @Min(240) @Max(2000) int width,
             @RequestParam(defaultValue = "220") @Min(120) @Max(2000) int height,
+            @RequestParam Optional<String> point,
+            @RequestParam Optional<String> component,
+            @RequestParam
+                    Optional<@Size(max = Entry.LONGEST_LIST, message = "is longer than a reading can be") String> typed,
             @AuthenticationPrincipal Person person) {
-        CaseFile file = cases.open(id, person);
+        CaseFile kept = cases.open(id, person);
+        CaseFile file = point.isPresent() && component.isPresent() && typed.isPresent()
+                ? readings.asIf(kept, new PointKey(point.get(), component.get()), typed.get(), person)
+                : kept;
         return FigureView.of(file, named(station), units.orElse(file.rules().display()), width, height);
     }
 
@@ -185,7 +220,8 @@ class WalkController {
                     Optional.empty(),
                     false,
                     Optional.of(e.getMessage()),
-                    e.choices());
+                    e.choices(),
+                    parts(line.point(), question.typed()));
         }
         return new Echo(
                 full,
@@ -194,7 +230,29 @@ class WalkController {
                 understood.value().uncertaintyIn(units.orElse(file.rules().display())),
                 understood.plausible(),
                 Optional.empty(),
-                List.of());
+                List.of(),
+                parts(line.point(), question.typed()));
+    }
+
+    private static List<Notation.Part> parts(Point point, String typed) {
+        return point.kind() == Point.Kind.LIST ? Notation.parts(typed) : List.of();
+    }
+
+    /** What a list is after a change made where it is drawn. Nothing is kept. */
+    @PostMapping("/installations/{id}/lists")
+    @KeepsNothing
+    ChangedList change(
+            @PathVariable String id, @Valid @RequestBody ListChange change, @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        Point point = Readings.line(file, new PointKey(change.point(), change.component()))
+                .point();
+        Notation notation =
+                point.notation().orElseThrow(() -> new UnsuitableException("point", "This line is no list."));
+        try {
+            return new ChangedList(notation.changed(change.typed(), change.thing(), change.change(), change.other()));
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("thing", e.getMessage());
+        }
     }
 
     /** Where each reading of a spoken or typed run would go, and what would be judged of it. Nothing is kept. */

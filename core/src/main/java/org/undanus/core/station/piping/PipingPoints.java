@@ -51,7 +51,7 @@ final class PipingPoints {
                     "Same place and moment.",
                     0.05,
                     1)
-            .with(InstrumentKind.PSYCHROMETER)
+            .with(InstrumentKind.HYGROMETER)
             .asOptional();
     static final Point BEND_RADIUS = measured(
                     "bend-radius",

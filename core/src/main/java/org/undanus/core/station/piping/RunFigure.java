@@ -4,15 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import org.undanus.core.derived.LineContents;
 import org.undanus.core.derived.LinePoints;
+import org.undanus.core.derived.RunDrawing;
 import org.undanus.core.derived.Tube;
 import org.undanus.core.derived.TubeRun;
 import org.undanus.core.derived.TubeRun.Corner;
 import org.undanus.core.derived.TubeRun.Piece;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element;
-import org.undanus.core.drawing.Element.Side;
-import org.undanus.core.drawing.Element.Weight;
-import org.undanus.core.drawing.Frame;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
 import org.undanus.core.drawing.Standing;
@@ -36,17 +34,10 @@ import org.undanus.core.rules.RuleBook;
 
 /** A line set unrolled as an elevation to scale: indoor unit on the left, every piece a thing that can be taken in hand. */
 final class RunFigure {
-    /** Signs are drawn at this share of the run's extent, m at least. */
-    private static final double SIGN_SHARE = 1.0 / 28;
-
-    private static final double LEAST_SIGN = 0.08;
-    private static final double ROOM = 3;
-
     private final Examination x;
     private final Subject set;
     private final Judgements judgements;
     private final TubeRun run;
-    private final double sign;
     private final PointKey line;
 
     private RunFigure(Examination x, Subject set, Judgements judgements, TubeRun run) {
@@ -54,9 +45,6 @@ final class RunFigure {
         this.set = set;
         this.judgements = judgements;
         this.run = run;
-        double extent =
-                Math.max(run.span(), run.corners().get(run.corners().size() - 1).along());
-        this.sign = Math.max(LEAST_SIGN, extent * SIGN_SHARE);
         this.line = new PointKey(LinePoints.RUN.id(), set.id());
     }
 
@@ -70,38 +58,15 @@ final class RunFigure {
         Examination x = Examination.of(facts, evidence, rules, LineLengths.LENGTH.about(), set);
         return x.listed(LinePoints.RUN, TubeRun.class)
                 .map(run -> new RunFigure(x, set, judgements, run).drawing())
-                .orElseGet(() -> open(set));
-    }
-
-    /** Before anything is said of it: where to begin. */
-    private static Drawing open(Subject set) {
-        PointKey line = new PointKey(LinePoints.RUN.id(), set.id());
-        return Drawing.of(set.title(), Frame.toScale(0, 0, 6, 2))
-                .box(Role.CABINET, 0.3, 1.1, 1.2, 1.5)
-                .box(Role.CABINET, 4.8, 0.4, 5.6, 1.1)
-                .line(Role.ASKED, Standing.of(line).ofDrawn("0"), Place.of(1.2, 1.2), Place.of(4.8, 0.7))
-                .words(
-                        Text.of("not read yet"),
-                        Place.of(3, 1),
-                        Weight.QUIET,
-                        Standing.of(line).ofDrawn("0"),
-                        Side.ABOVE)
-                .spoken(Text.of("The run has not been read yet."));
+                .orElseGet(() -> RunDrawing.open(set.title(), new PointKey(LinePoints.RUN.id(), set.id())));
     }
 
     private Drawing drawing() {
-        List<Corner> corners = run.corners();
-        double low = corners.stream().mapToDouble(Corner::height).min().orElse(0);
-        double high = corners.stream().mapToDouble(Corner::height).max().orElse(0);
-        Corner end = corners.get(corners.size() - 1);
-        double room = ROOM * sign;
-        Drawing.Builder drawing = Drawing.of(
-                        set.title(), Frame.toScale(-4 * sign, low - room, end.along() + 5 * sign, high + room))
-                .box(Role.CABINET, -3 * sign, -0.6 * sign, 0, 0.9 * sign)
+        RunDrawing unrolled = new RunDrawing(run, line, this::standing);
+        double sign = unrolled.sign();
+        Corner end = unrolled.end();
+        Drawing.Builder drawing = unrolled.begun(set.title())
                 .box(Role.CABINET, end.along(), end.height() - sign, end.along() + 3 * sign, end.height() + 1.2 * sign);
-        for (int i = 0; i < run.pieces().size(); i++) {
-            piece(drawing, run.pieces().get(i), place(corners.get(i)), place(corners.get(i + 1)));
-        }
         if (Math.abs(run.lift()) > sign) {
             double at = end.along() + 4 * sign;
             drawing.add(new Element.Dimension(
@@ -118,90 +83,6 @@ final class RunFigure {
                 standing(LineLengths.LIFT).said(),
                 standing(OilReturn.LOW_SPOTS).said(),
                 Standing.of(judgements, InsulationThickness.ABOUT, set.id()).said()));
-    }
-
-    private static Place place(Corner corner) {
-        return Place.of(corner.along(), corner.height());
-    }
-
-    private void piece(Drawing.Builder drawing, Piece piece, Place from, Place to) {
-        Standing own = standing(piece).on(line).ofDrawn(Integer.toString(piece.part()));
-        switch (piece.kind()) {
-            case STRAIGHT -> {
-                drawing.line(Role.RUN, own, from, to);
-                Place middle = Place.of((from.x() + to.x()) / 2, (from.y() + to.y()) / 2);
-                Text length = Text.of("{}", Length.ofMetres(piece.count() * piece.length()));
-                if (piece.way() == TubeRun.Way.LEVEL) {
-                    drawing.aside(length, middle, own, Side.ABOVE, Side.BELOW);
-                } else {
-                    drawing.aside(length, middle, own, Side.RIGHT, Side.LEFT);
-                }
-            }
-            case COIL ->
-                drawing.disc(Role.RUN, own, from.plus(0, sign), sign)
-                        .aside(
-                                Text.of("coil {}", Length.ofMetres(piece.length())),
-                                from.plus(0, 2 * sign),
-                                own,
-                                Side.ABOVE,
-                                Side.RIGHT);
-            case ELBOW, LONG_ELBOW, HALF_ELBOW -> drawing.disc(Role.BODY, own, from, sign * 0.35);
-            case TRAP, DRIP_LOOP ->
-                drawing.line(
-                                Role.RUN,
-                                own,
-                                from,
-                                from.plus(0, -sign),
-                                from.plus(sign * 0.8, -sign),
-                                from.plus(sign * 0.8, 0))
-                        .aside(
-                                Text.of(piece.kind() == TubeRun.Kind.TRAP ? "trap" : "drip loop"),
-                                from.plus(sign * 0.4, -sign),
-                                own,
-                                Side.BELOW);
-            case INVERTED_TRAP ->
-                drawing.line(
-                                Role.RUN,
-                                own,
-                                from,
-                                from.plus(0, sign),
-                                from.plus(sign * 0.8, sign),
-                                from.plus(sign * 0.8, 0))
-                        .aside(Text.of("inverted trap"), from.plus(sign * 0.4, sign), own, Side.ABOVE);
-            case COUPLING ->
-                drawing.box(
-                        Role.BODY,
-                        own,
-                        from.x() - sign * 0.3,
-                        from.y() - sign * 0.3,
-                        from.x() + sign * 0.3,
-                        from.y() + sign * 0.3);
-            case DRIER ->
-                drawing.box(
-                                Role.BODY,
-                                own,
-                                from.x() - sign * 0.8,
-                                from.y() - sign * 0.4,
-                                from.x() + sign * 0.8,
-                                from.y() + sign * 0.4)
-                        .aside(Text.of("drier"), from.plus(0, sign * 0.4), own, Side.ABOVE);
-            case WALL ->
-                drawing.box(
-                                Role.WALL,
-                                own,
-                                from.x() - sign * 0.2,
-                                from.y() - 2 * sign,
-                                from.x() + sign * 0.2,
-                                from.y() + 2 * sign)
-                        .aside(Text.of("wall"), from.plus(0, 2 * sign), own, Side.ABOVE);
-            case SAG ->
-                drawing.line(Role.RUN, own, from, from.plus(sign, -sign), from.plus(2 * sign, 0))
-                        .aside(
-                                Text.of("sag {}", Length.ofMetres(piece.length())),
-                                from.plus(sign, -sign),
-                                own,
-                                Side.BELOW);
-        }
     }
 
     /** What is asked of a piece of its kind. */

@@ -1,11 +1,10 @@
 package org.undanus.core.station.running;
 
-import static org.undanus.core.station.running.RunningPoints.AIRFLOW;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.undanus.core.derived.Airflow;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.installation.Component;
@@ -57,7 +56,16 @@ record ExpectedSplit(
     private static final double TON = 3516.853;
 
     static Setting[] settings() {
-        return new Setting[] {TOLERANCE, AIRFLOW_PER_TON, SENSIBLE_RATIO, PER_WET_BULB, PER_OUTDOOR, FLOW_FIXED};
+        return new Setting[] {
+            TOLERANCE,
+            AIRFLOW_PER_TON,
+            SENSIBLE_RATIO,
+            PER_WET_BULB,
+            PER_OUTDOOR,
+            FLOW_FIXED,
+            Airflow.FAN_TABLE,
+            Airflow.GRID_METHOD
+        };
     }
 
     /**
@@ -104,11 +112,16 @@ record ExpectedSplit(
                         ? document
                         : x.rules().setting(SENSIBLE_RATIO).source()));
 
-        Optional<Uncertain> measured = x.measured(AIRFLOW).map(Value.Measured::uncertain);
+        Airflow found = Airflow.of(x, x.unit());
+        Optional<Uncertain> measured = found.agreed();
         Uncertain airflow = measured.orElse(Uncertain.exact(ratedFlow));
         steps.add(new Step(
                 "Airflow taken",
-                measured.isPresent() ? "measured here" : "as rated, by volume",
+                measured.isPresent()
+                        ? "measured here, " + found.named()
+                        : found.estimates().isEmpty()
+                                ? "as rated, by volume"
+                                : "as rated: " + found.named() + " disagree, and none of them is taken",
                 Text.of("{}", Text.Amount.of(Dimension.VOLUME_FLOW, airflow, 0)),
                 ""));
         AbsolutePressure atmosphere = x.facts().site().atmosphere();

@@ -3,6 +3,7 @@ package org.undanus.core.station.running;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.derived.AirPoints;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
@@ -60,8 +61,8 @@ final class PsychrometricFigure {
     }
 
     private Drawing drawing() {
-        Optional<Temperature> dryBulb = temperature(RunningPoints.RETURN_DRY_BULB);
-        Optional<Temperature> supply = temperature(RunningPoints.SUPPLY_DRY_BULB);
+        Optional<Temperature> dryBulb = temperature(AirPoints.RETURN_DRY_BULB);
+        Optional<Temperature> supply = temperature(AirPoints.SUPPLY_DRY_BULB);
         Optional<Judgement> judgement = judgements.find(TemperatureSplit.ABOUT, component.id());
         Standing standing = Standing.of(judgements, TemperatureSplit.ABOUT, component.id());
         Optional<Comparison> band = judgement.flatMap(Judgement::comparison);
@@ -74,14 +75,14 @@ final class PsychrometricFigure {
         axes(chart);
         supply.ifPresent(t -> chart.line(
                         Role.READ,
-                        standing.on(key(RunningPoints.SUPPLY_DRY_BULB)),
+                        standing.on(key(AirPoints.SUPPLY_DRY_BULB)),
                         Place.of(across(t), 0),
                         Place.of(across(t), MOST_GRAMS))
                 .words(
                         Text.of("supply {}", t),
                         Place.of(across(t), MOST_GRAMS - 2),
                         Weight.STRONG,
-                        standing.on(key(RunningPoints.SUPPLY_DRY_BULB)),
+                        standing.on(key(AirPoints.SUPPLY_DRY_BULB)),
                         Side.LEFT,
                         Side.RIGHT));
         returning(chart, dryBulb);
@@ -123,9 +124,9 @@ final class PsychrometricFigure {
     }
 
     private void returning(Drawing.Builder chart, Optional<Temperature> dryBulb) {
-        Optional<Place> state = dryBulb.flatMap(dry -> temperature(RunningPoints.RETURN_WET_BULB)
+        Optional<Place> state = dryBulb.flatMap(dry -> temperature(AirPoints.RETURN_WET_BULB)
                 .flatMap(wet -> state(dry, wet, facts.site().atmosphere())));
-        PointKey line = key(RunningPoints.RETURN_WET_BULB);
+        PointKey line = key(AirPoints.RETURN_WET_BULB);
         if (state.isPresent()) {
             chart.dot(Role.READ, state.get(), line)
                     .words(

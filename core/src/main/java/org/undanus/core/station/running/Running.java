@@ -2,6 +2,7 @@ package org.undanus.core.station.running;
 
 import java.util.List;
 import java.util.stream.Stream;
+import org.undanus.core.derived.AirPoints;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.StationPlan;
@@ -17,12 +18,12 @@ public final class Running {
                                         OperationPoints.all().stream(),
                                         Stream.of(
                                                 RunningPoints.OUTDOOR,
-                                                RunningPoints.RETURN_DRY_BULB,
-                                                RunningPoints.RETURN_WET_BULB,
+                                                AirPoints.RETURN_DRY_BULB,
+                                                AirPoints.RETURN_WET_BULB,
                                                 RunningPoints.SUPPLY_EARLIER,
-                                                RunningPoints.SUPPLY_DRY_BULB,
+                                                AirPoints.SUPPLY_DRY_BULB,
                                                 RunningPoints.SUPPLY_LOG,
-                                                RunningPoints.AIRFLOW))
+                                                AirPoints.HOOD))
                                 .toList(),
                         List.of(new SteadyOperation(), new TemperatureSplit()))
                 .drawnBy(PsychrometricFigure::draw);

@@ -21,26 +21,6 @@ final class RunningPoints {
                     333)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING);
-    static final Point RETURN_DRY_BULB = Point.quantity(
-                    "running.return-dry-bulb",
-                    Scope.INDOOR_UNIT,
-                    Dimension.TEMPERATURE,
-                    "Return air, dry bulb",
-                    "In the return stream, close to the coil.",
-                    263,
-                    323)
-            .with(InstrumentKind.THERMOMETER)
-            .called("return", "dry bulb");
-    static final Point RETURN_WET_BULB = Point.quantity(
-                    "running.return-wet-bulb",
-                    Scope.INDOOR_UNIT,
-                    Dimension.TEMPERATURE,
-                    "Return air, wet bulb",
-                    "Same place and moment as the dry bulb; sock wet, air moving over it.",
-                    263,
-                    313)
-            .with(InstrumentKind.PSYCHROMETER)
-            .called("wet bulb", "return wet");
     static final Point SUPPLY_EARLIER = Point.quantity(
                     "running.supply-earlier",
                     Scope.INDOOR_UNIT,
@@ -62,26 +42,5 @@ final class RunningPoints {
                     343)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
-            .asOptional();
-    static final Point SUPPLY_DRY_BULB = Point.quantity(
-                    "running.supply-dry-bulb",
-                    Scope.INDOOR_UNIT,
-                    Dimension.TEMPERATURE,
-                    "Supply air, now",
-                    "Same place, five minutes after the first; out of sight of the coil.",
-                    253,
-                    343)
-            .with(InstrumentKind.THERMOMETER)
-            .withCaution(MOVING)
-            .called("supply", "supply now");
-    static final Point AIRFLOW = Point.quantity(
-                    "running.airflow",
-                    Scope.INDOOR_UNIT,
-                    Dimension.VOLUME_FLOW,
-                    "Airflow, if measured",
-                    "By flow hood or grid. Left open, the sheet's airflow is taken.",
-                    0.01,
-                    20)
-            .with(InstrumentKind.FLOW_HOOD)
             .asOptional();
 }

@@ -1,6 +1,6 @@
 package org.undanus.core.station.running;
 
-import static org.undanus.core.station.running.RunningPoints.SUPPLY_DRY_BULB;
+import static org.undanus.core.derived.AirPoints.SUPPLY_DRY_BULB;
 import static org.undanus.core.station.running.RunningPoints.SUPPLY_EARLIER;
 import static org.undanus.core.station.running.RunningPoints.SUPPLY_LOG;
 

@@ -1,9 +1,9 @@
 package org.undanus.core.station.running;
 
+import static org.undanus.core.derived.AirPoints.RETURN_DRY_BULB;
+import static org.undanus.core.derived.AirPoints.RETURN_WET_BULB;
+import static org.undanus.core.derived.AirPoints.SUPPLY_DRY_BULB;
 import static org.undanus.core.station.running.RunningPoints.OUTDOOR;
-import static org.undanus.core.station.running.RunningPoints.RETURN_DRY_BULB;
-import static org.undanus.core.station.running.RunningPoints.RETURN_WET_BULB;
-import static org.undanus.core.station.running.RunningPoints.SUPPLY_DRY_BULB;
 
 import java.util.ArrayList;
 import java.util.List;

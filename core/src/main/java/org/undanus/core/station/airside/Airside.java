@@ -1,0 +1,146 @@
+package org.undanus.core.station.airside;
+
+import java.util.List;
+import java.util.stream.Stream;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.judgement.Answered;
+import org.undanus.core.judgement.Observed;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.judgement.WithinLimits;
+import org.undanus.core.plan.StationPlan;
+
+/** What station 9 asks and judges. */
+public final class Airside {
+    private static final String PRACTICE = "Mechanical code, ducts; common practice; check the adopted edition";
+
+    private Airside() {}
+
+    private static Observed seen(Point point, Severity severity, String good, String bad, String remedy) {
+        return Observed.that(Station.AIRSIDE, point, severity, PRACTICE, good, bad, remedy);
+    }
+
+    public static StationPlan plan() {
+        return new StationPlan(
+                        Station.AIRSIDE,
+                        DuctPoints.all(),
+                        Stream.of(air(), filter(), sealing(), carrying())
+                                .flatMap(List::stream)
+                                .toList())
+                .drawnBy(StaticFigure::draw, GridFigure::draw);
+    }
+
+    private static List<Requirement> air() {
+        return List.of(
+                StaticPressure.EXTERNAL,
+                StaticPressure.RETURN,
+                StaticPressure.FILTER,
+                StaticPressure.COIL,
+                StaticPressure.SUPPLY,
+                new AirflowEnough());
+    }
+
+    private static List<Requirement> filter() {
+        return List.of(
+                new FaceVelocity(),
+                seen(
+                        DuctPoints.FILTER_FITS,
+                        Severity.DAMAGE,
+                        "The filter fills its frame.",
+                        "Air passes beside the filter and dirties the coil.",
+                        "Have a filter of the frame's size fitted, or the gap closed."),
+                seen(
+                        DuctPoints.FILTER_DIRECTION,
+                        Severity.PERFORMANCE,
+                        "Its arrow goes with the air.",
+                        "Its arrow goes against the air.",
+                        "Turn it round."),
+                seen(
+                        DuctPoints.FILTER_CLEAN,
+                        Severity.PERFORMANCE,
+                        "The filter is clean.",
+                        "The filter is loaded: every air reading of today is of a starved machine.",
+                        "Have it changed, then read static pressure and airflow again."));
+    }
+
+    private static List<Requirement> sealing() {
+        return List.of(
+                Answered.of(Station.AIRSIDE, DuctPoints.JOINTS_PERMANENT, Severity.PERFORMANCE, PRACTICE)
+                        .when("mastic", Verdict.MEETS, "Joints that stay closed are sealed with mastic.", "")
+                        .when("listed tape", Verdict.MEETS, "Joints are closed with listed tape.", "")
+                        .when(
+                                "cloth tape",
+                                Verdict.FAILS,
+                                "Cloth tape lets go within a few summers.",
+                                "Have it taken off and the joints sealed with mastic or listed tape.")
+                        .when(
+                                "open",
+                                Verdict.FAILS,
+                                "Joints are open.",
+                                "Have every joint sealed with mastic or listed tape."),
+                Answered.of(Station.AIRSIDE, DuctPoints.JOINTS_REMOVABLE, Severity.PERFORMANCE, PRACTICE)
+                        .when("gasket or tape", Verdict.MEETS, "Panels close on a gasket or removable tape.", "")
+                        .when(
+                                "mastic",
+                                Verdict.FAILS,
+                                "Mastic glues a panel that has to come off.",
+                                "Have it cut free and closed with a gasket or tape.")
+                        .when(
+                                "open",
+                                Verdict.FAILS,
+                                "Panels leak.",
+                                "Have them closed with a gasket or removable tape."),
+                seen(
+                        DuctPoints.HOLES_PLUGGED,
+                        Severity.PERFORMANCE,
+                        "Every test hole has its plug.",
+                        "A test hole is open.",
+                        "Plug it before leaving."),
+                seen(
+                        DuctPoints.CABLES_SEALED,
+                        Severity.PERFORMANCE,
+                        "Cable entries are sealed.",
+                        "Air passes where wires enter.",
+                        "Have every entry sealed."),
+                seen(
+                        DuctPoints.CABINET_TIGHT,
+                        Severity.DAMAGE,
+                        "No humid air is drawn in.",
+                        "Humid air is drawn into the cabinet: it sweats inside and out.",
+                        "Have panels and seams sealed on the side where the fan draws."),
+                seen(
+                        DuctPoints.PORTS_CLOSED,
+                        Severity.PERFORMANCE,
+                        "Test ports are closed again.",
+                        "A test port was left open.",
+                        "Close it before leaving."),
+                new SweatingMetal(),
+                new DuctLeakage());
+    }
+
+    private static List<Requirement> carrying() {
+        return List.of(
+                new Hangers(),
+                seen(
+                        DuctPoints.PADS,
+                        Severity.PERFORMANCE,
+                        "Pads keep its vibration from the building.",
+                        "Nothing stands between the unit and the building: it will hum.",
+                        "Have pads or spring hangers made for its mass put in."),
+                seen(
+                        DuctPoints.FLEX_STRETCHED,
+                        Severity.PERFORMANCE,
+                        "Flexible duct is stretched.",
+                        "Flexible duct lies slack: it costs much more pressure than it should.",
+                        "Have it pulled to its full length and the surplus cut off."),
+                new FlexibleBend(),
+                WithinLimits.of(
+                        Station.AIRSIDE,
+                        DuctPoints.FLEX_SPACING,
+                        Severity.PERFORMANCE,
+                        PRACTICE,
+                        "Have straps set between, nowhere farther apart than the limit"));
+    }
+}

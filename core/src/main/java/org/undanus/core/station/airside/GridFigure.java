@@ -1,0 +1,128 @@
+package org.undanus.core.station.airside;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.undanus.core.derived.AirPoints;
+import org.undanus.core.derived.Airflow;
+import org.undanus.core.derived.Traverse;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Element.Side;
+import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Place;
+import org.undanus.core.drawing.Role;
+import org.undanus.core.drawing.Standing;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.Case;
+import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Judgements;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.PressureDifference;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Velocity;
+import org.undanus.core.rules.RuleBook;
+
+/** The duct's cross-section to scale with the places of the grid, each to be tapped and read. */
+final class GridFigure {
+    /** Sides up to these lengths, m, take five and six lines; longer ones seven. Source: ASHRAE 111. */
+    private static final double FIVE_UP_TO = 0.762;
+
+    private static final double SIX_UP_TO = 0.914;
+    private static final double ROOM = 0.12;
+
+    private GridFigure() {}
+
+    static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
+        return facts.subjects(Scope.DUCT_SYSTEM).stream()
+                .flatMap(ducts ->
+                        drawing(Examination.of(facts, evidence, rules, AirflowEnough.ABOUT, ducts), ducts, judgements)
+                                .stream())
+                .toList();
+    }
+
+    private static int lines(double side) {
+        return side <= FIVE_UP_TO ? 5 : side <= SIX_UP_TO ? 6 : 7;
+    }
+
+    /** Nothing before the duct's sizes are known. */
+    private static Optional<Drawing> drawing(Examination x, Subject ducts, Judgements judgements) {
+        Optional<Double> width = x.number(AirPoints.DUCT_WIDTH);
+        Optional<Double> height = x.number(AirPoints.DUCT_HEIGHT);
+        if (width.isEmpty() || height.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Traverse> read = x.listed(AirPoints.GRID, Traverse.class);
+        boolean equalAreas = x.chosen(AirPoints.GRID_RULE)
+                .filter(Airflow.EQUAL_AREAS::equals)
+                .isPresent();
+        int rows = read.map(Traverse::rows).orElse(lines(height.get()));
+        int columns = read.map(Traverse::columns).orElse(lines(width.get()));
+        double[] down = Traverse.places(rows, equalAreas);
+        double[] across = Traverse.places(columns, equalAreas);
+        double wide = width.get();
+        double high = height.get();
+        double room = ROOM * Math.max(wide, high);
+        PointKey line = new PointKey(AirPoints.GRID.id(), ducts.id());
+        Standing verdict = Standing.of(judgements, AirflowEnough.ABOUT, ducts.id());
+        Drawing.Builder drawing = Drawing.of(
+                        "Grid, " + x.indoor().map(unit -> unit.title()).orElse(ducts.title()),
+                        Frame.toScale(-2 * room, -1.5 * room, wide + room, high + room))
+                .box(Role.OUTLINE, verdict, 0, 0, wide, high);
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                Place at = Place.of(across[column] * wide, (1 - down[row]) * high);
+                String thing = (row + 1) + "x" + (column + 1) + " of " + rows + "x" + columns;
+                Standing place = Standing.of(line).ofDrawn(thing);
+                Optional<Quantity> value = value(read, row, column);
+                drawing.add(new Element.Dot(value.isPresent() ? Role.READ : Role.BODY, at, Optional.of(place)))
+                        .aside(
+                                value.map(v -> Text.of("{}", v)).orElse(Text.of("?")),
+                                at,
+                                place,
+                                Side.ABOVE,
+                                Side.RIGHT);
+            }
+        }
+        drawing.add(new Element.Dimension(
+                        Place.of(0, -0.7 * room),
+                        Place.of(wide, -0.7 * room),
+                        Text.of("{}", Length.ofMetres(wide)),
+                        Optional.of(Standing.of(new PointKey(AirPoints.DUCT_WIDTH.id(), ducts.id())))))
+                .add(new Element.Dimension(
+                        Place.of(-room, 0),
+                        Place.of(-room, high),
+                        Text.of("{}", Length.ofMetres(high)),
+                        Optional.of(Standing.of(new PointKey(AirPoints.DUCT_HEIGHT.id(), ducts.id())))));
+        drawing.caption(Text.of(
+                "{}: lines at {} of the width.",
+                equalAreas ? Airflow.EQUAL_AREAS : Airflow.TCHEBYCHEFF,
+                shares(across)));
+        return Optional.of(drawing.spoken(Text.of(
+                "A grid of {} by {}; {} places not read",
+                rows,
+                columns,
+                read.map(Traverse::missing).orElse(rows * columns))));
+    }
+
+    private static String shares(double[] places) {
+        StringBuilder shares = new StringBuilder();
+        for (double place : places) {
+            shares.append(shares.length() == 0 ? "" : ", ").append(String.format(Locale.ROOT, "%.3f", place));
+        }
+        return shares.toString();
+    }
+
+    private static Optional<Quantity> value(Optional<Traverse> read, int row, int column) {
+        return read.map(grid -> grid.values().get(row).get(column))
+                .filter(value -> !value.isNaN())
+                .map(value -> read.orElseThrow().read() == Dimension.VELOCITY
+                        ? Velocity.ofMetresPerSecond(value)
+                        : PressureDifference.ofPascals(value));
+    }
+}

@@ -1,0 +1,2 @@
+/** Station 9: ducts, filter and airflow. */
+package org.undanus.core.station.airside;
