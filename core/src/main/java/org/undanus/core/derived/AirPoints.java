@@ -45,6 +45,18 @@ public final class AirPoints {
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
             .called("supply", "supply now");
+    public static final Point SUPPLY_WET_BULB = Point.quantity(
+                    "running.supply-wet-bulb",
+                    Scope.INDOOR_UNIT,
+                    Dimension.TEMPERATURE,
+                    "Supply air, wet bulb",
+                    "Only where the condensate of today's air is to be known.",
+                    253,
+                    313)
+            .with(InstrumentKind.PSYCHROMETER)
+            .withCaution(MOVING)
+            .asOptional()
+            .called("supply wet");
     public static final Point HOOD = Point.quantity(
                     "running.airflow",
                     Scope.INDOOR_UNIT,

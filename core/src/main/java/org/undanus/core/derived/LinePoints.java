@@ -16,7 +16,7 @@ public final class LinePoints {
                     "Run of the lines, from the indoor unit",
                     "Part by part to the outdoor unit: lengths with their direction, elbows, traps, wall, couplings, coil."
                             + " Say insulation and place where they change: insulated 13 mm, bare, attic, outdoors, in sun.",
-                    TubeRunNotation.LINES)
+                    TubeRun.LINES)
             .with(InstrumentKind.TAPE)
             .dueAt(Stage.BEFORE_COVER);
     public static final Point LIQUID = Point.quantity(

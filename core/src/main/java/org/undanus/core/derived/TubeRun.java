@@ -17,6 +17,12 @@ import org.undanus.core.quantity.Text;
  */
 public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Notation.Listing {
 
+    /** How refrigerant lines are written. */
+    public static final Notation LINES = TubeRunNotation.LINES;
+
+    /** How drains are written. */
+    public static final Notation DRAIN = TubeRunNotation.DRAIN;
+
     /** What a piece is. */
     public enum Kind {
         STRAIGHT,

@@ -18,6 +18,7 @@ import org.undanus.core.plan.StationPlan;
 import org.undanus.core.rules.Vocabulary;
 import org.undanus.core.station.access.Access;
 import org.undanus.core.station.airside.Airside;
+import org.undanus.core.station.condensate.Condensate;
 import org.undanus.core.station.electrical.Electrical;
 import org.undanus.core.station.mounting.MountingStation;
 import org.undanus.core.station.papers.Papers;
@@ -33,6 +34,7 @@ public final class Walk {
             Access.plan(),
             MountingStation.plan(),
             Piping.plan(),
+            Condensate.plan(),
             Electrical.plan(),
             Airside.plan(),
             Running.plan());

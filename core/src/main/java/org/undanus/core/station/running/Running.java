@@ -23,6 +23,7 @@ public final class Running {
                                                 RunningPoints.SUPPLY_EARLIER,
                                                 AirPoints.SUPPLY_DRY_BULB,
                                                 RunningPoints.SUPPLY_LOG,
+                                                AirPoints.SUPPLY_WET_BULB,
                                                 AirPoints.HOOD))
                                 .toList(),
                         List.of(new SteadyOperation(), new TemperatureSplit()))

@@ -6,6 +6,7 @@ import static org.undanus.core.station.siting.SitingPoints.NEIGHBOUR_FACE;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.geometry.PlanGeometry;
 import org.undanus.core.installation.Face;
@@ -43,7 +44,7 @@ final class NeighbourSpacing implements Requirement {
     }
 
     static List<Limit> limits(Examination x, Face face) {
-        Optional<Mounting> mounting = x.chosen(SitingPoints.SUPPORT).flatMap(Mounting::named);
+        Optional<Mounting> mounting = x.chosen(UnitPoints.SUPPORT).flatMap(Mounting::named);
         return Clearance.limits(x, LIMIT, x.sheet().flatMap(sheet -> sheet.neighbour(face, mounting)));
     }
 

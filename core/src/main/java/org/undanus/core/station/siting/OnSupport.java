@@ -2,6 +2,7 @@ package org.undanus.core.station.siting;
 
 import java.util.List;
 import java.util.Set;
+import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Mounting;
 import org.undanus.core.judgement.About;
@@ -20,7 +21,7 @@ final class OnSupport implements Requirement {
     OnSupport(Requirement inner, Mounting... supports) {
         this.inner = inner;
         this.supports = Set.of(supports);
-        this.about = inner.about().needs(SitingPoints.SUPPORT);
+        this.about = inner.about().needs(UnitPoints.SUPPORT);
     }
 
     @Override
@@ -30,11 +31,10 @@ final class OnSupport implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Mounting support =
-                x.chosen(SitingPoints.SUPPORT).flatMap(Mounting::named).orElseThrow();
+        Mounting support = x.chosen(UnitPoints.SUPPORT).flatMap(Mounting::named).orElseThrow();
         if (!supports.contains(support)) {
             return x.finding()
-                    .step(SitingPoints.SUPPORT.title(), support.title())
+                    .step(UnitPoints.SUPPORT.title(), support.title())
                     .conclude(Verdict.DOES_NOT_APPLY, Text.of("It stands on a {}.", support.title()), "");
         }
         List<Point> missing = x.missing(inner.about().needs().toArray(Point[]::new));

@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -75,7 +76,7 @@ final class OutdoorClearance implements Requirement {
     }
 
     List<Limit> limits(Examination x) {
-        Optional<Mounting> mounting = x.chosen(SitingPoints.SUPPORT).flatMap(Mounting::named);
+        Optional<Mounting> mounting = x.chosen(UnitPoints.SUPPORT).flatMap(Mounting::named);
         return Clearance.limits(x, limit, x.sheet().flatMap(sheet -> sheet.clearance(face, mounting)));
     }
 

@@ -2,6 +2,7 @@ package org.undanus.core.station.siting;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
@@ -55,7 +56,7 @@ public final class Siting {
                 SitingPoints.NEIGHBOUR_FACE,
                 SitingPoints.NEIGHBOUR_DISTANCE,
                 SitingPoints.DISCHARGE_FREE,
-                SitingPoints.SUPPORT,
+                UnitPoints.SUPPORT,
                 SitingPoints.PAD_SOUND.asOptional(),
                 SitingPoints.STAND_FIXED.asOptional(),
                 SitingPoints.BRACKET_FIXED.asOptional(),

@@ -1,7 +1,7 @@
 package org.undanus.core.station.siting;
 
-import java.util.Arrays;
 import java.util.List;
+import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -47,31 +47,25 @@ final class SitingPoints {
             "Discharge blows free",
             "Not into a corner, a neighbour's place or another unit's inlet.");
 
-    static final Point SUPPORT = Point.choice(
-            "siting.support",
-            Scope.OUTDOOR_UNIT,
-            "Stands on",
-            "What carries the unit.",
-            Arrays.stream(Mounting.values()).map(Mounting::title).toList());
     static final Point PAD_SOUND = seen(
                     "pad-sound",
                     Scope.OUTDOOR_UNIT,
                     "Pad is sound",
                     "Solid, not sinking, wider than the unit's feet, drained.")
-            .onlyWhere(SUPPORT, Mounting.GROUND_PAD.title());
+            .onlyWhere(UnitPoints.SUPPORT, Mounting.GROUND_PAD.title());
     static final Point STAND_FIXED = seen(
                     "stand-fixed",
                     Scope.OUTDOOR_UNIT,
                     "Stand is anchored",
                     "Fixed to its footing; the unit bolted to it.")
-            .onlyWhere(SUPPORT, Mounting.RAISED_STAND.title());
+            .onlyWhere(UnitPoints.SUPPORT, Mounting.RAISED_STAND.title());
     static final Point BRACKET_FIXED = seen(
                     "bracket-fixed",
                     Scope.OUTDOOR_UNIT,
                     "Bracket holds in sound material",
                     "Anchors rated for the wall, in masonry or framing.")
             .withCaution("Do not stand under it or lean on it.")
-            .onlyWhere(SUPPORT, Mounting.WALL_BRACKET.title());
+            .onlyWhere(UnitPoints.SUPPORT, Mounting.WALL_BRACKET.title());
     static final Point SUPPORT_CAPACITY = outdoor(
                     "support-capacity",
                     Dimension.MASS,
@@ -80,7 +74,7 @@ final class SitingPoints {
                     5,
                     5000)
             .withCaution("Do not stand under it or lean on it.")
-            .onlyWhere(SUPPORT, Mounting.RAISED_STAND.title(), Mounting.WALL_BRACKET.title());
+            .onlyWhere(UnitPoints.SUPPORT, Mounting.RAISED_STAND.title(), Mounting.WALL_BRACKET.title());
     static final Point BASE_HEIGHT = taped(
                     "base-height",
                     "Base over the ground",

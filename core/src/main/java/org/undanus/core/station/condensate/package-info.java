@@ -1,0 +1,2 @@
+/** Station 6: where the water goes. */
+package org.undanus.core.station.condensate;
