@@ -54,6 +54,35 @@ public final class RandomCases {
     /** The last value sheets could give at first. */
     private static final SheetValue LAST_FIRST = SheetValue.HOLE_DIAMETER;
 
+    /** The same of single lines, by how their names begin. */
+    private static final List<String> LATER_POINTS = List.of(
+            "condensate.",
+            "fuel.",
+            "running.supply-wet-bulb",
+            "electrical.service-rating",
+            "electrical.listed-load",
+            "electrical.peak-load",
+            "electrical.free-ways",
+            "electrical.control-",
+            "electrical.stage-",
+            "electrical.separated",
+            "electrical.surge",
+            "electrical.dedicated",
+            "electrical.run-length",
+            "electrical.method",
+            "electrical.earth-size",
+            "electrical.conduit-",
+            "electrical.conductor-class",
+            "electrical.strain-relief",
+            "electrical.disconnect-kind",
+            "electrical.fuse-rating",
+            "electrical.pull-out-way",
+            "electrical.weatherproof",
+            "electrical.voltage-12",
+            "electrical.voltage-23",
+            "electrical.voltage-31",
+            "electrical.terminals");
+
     private RandomCases() {}
 
     public static Case facts(Random random) {
@@ -223,7 +252,9 @@ public final class RandomCases {
     }
 
     private static void read(Point point, String component, double share, Random cases, List<Reading> readings) {
-        boolean later = point.kind() == Point.Kind.CURVE || LATER.contains(point.scope());
+        boolean later = point.kind() == Point.Kind.CURVE
+                || LATER.contains(point.scope())
+                || LATER_POINTS.stream().anyMatch(point.id()::startsWith);
         Random random =
                 later ? new Random(Double.doubleToLongBits(share) ^ (point.id() + component).hashCode()) : cases;
         if (random.nextDouble() > share) {

@@ -59,7 +59,10 @@ public enum SheetValue {
     LEAST_BEND_RADIUS(Dimension.LENGTH, "Least bend radius", 0.005, 1),
     FILTER_DROP(Dimension.PRESSURE_DIFFERENCE, "Greatest pressure drop of the filter", 1, 1000),
     COIL_DROP(Dimension.PRESSURE_DIFFERENCE, "Greatest pressure drop of the coil", 1, 1000),
-    TRAP_SEAL(Dimension.LENGTH, "Trap that the drain is drawn with, depth of its seal", 0.01, 0.5);
+    TRAP_SEAL(Dimension.LENGTH, "Trap that the drain is drawn with, depth of its seal", 0.01, 0.5),
+    LOW_STAGE_CURRENT(Dimension.CURRENT, "Compressor current, low stage", 0.2, 400),
+    HIGH_STAGE_CURRENT(Dimension.CURRENT, "Compressor current, high stage", 0.2, 400),
+    CONTROL_CONDUCTORS(Dimension.COUNT, "Conductors of the control cable", 1, 40);
 
     private static final Map<String, SheetValue> BY_PLATE = Arrays.stream(values())
             .filter(value -> value.plate.isPresent())

@@ -20,7 +20,7 @@ final class ConductorTable {
     private static final double SAME_SIZE = 0.01;
 
     /** @param loaded how many current-carrying conductors of one circuit the row is for, at most */
-    private record Entry(String metal, double area, int rating, int loaded, double ampere) {}
+    private record Entry(String metal, double area, int rating, int loaded, double ampere, String method) {}
 
     private record Grouping(int upTo, double factor) {}
 
@@ -48,7 +48,8 @@ final class ConductorTable {
                                 .si(),
                         Integer.parseInt(row.get("rating_c")),
                         Integer.parseInt(row.get("loaded")),
-                        Double.parseDouble(row.get("ampere"))))
+                        Double.parseDouble(row.get("ampere")),
+                        row.get("method")))
                 .toList();
         groupings = Csv.read(ConductorTable.class, "grouping-" + name + ".csv").stream()
                 .map(row -> new Grouping(Integer.parseInt(row.get("up_to")), Double.parseDouble(row.get("factor"))))
@@ -75,15 +76,22 @@ final class ConductorTable {
      * table has no such size.
      *
      * @param loaded current-carrying conductors of the circuit: two, or three where it is of three phases
+     * @param method how they are installed, where the table tells methods apart
      */
-    Optional<Column> column(String metal, double area, int rating, int loaded) {
+    Optional<Column> column(String metal, double area, int rating, int loaded, String method) {
         return entries.stream()
                 .filter(e -> e.metal.equals(metal)
                         && e.rating <= rating
                         && e.loaded >= loaded
+                        && (e.method.isEmpty() || e.method.equals(method))
                         && Math.abs(e.area / area - 1) < SAME_SIZE)
                 .max(Comparator.comparingInt(Entry::rating).thenComparingInt(e -> -e.loaded))
                 .map(e -> new Column(e.rating, e.ampere));
+    }
+
+    /** Whether it tells methods of installation apart. */
+    boolean tellsMethods() {
+        return entries.stream().anyMatch(e -> !e.method.isEmpty());
     }
 
     /** Whether it tells circuits of two loaded conductors from those of three. */

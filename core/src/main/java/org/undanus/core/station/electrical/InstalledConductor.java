@@ -34,6 +34,9 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
     static final Setting TERMINAL_RATING = new Setting(
             "electrical.terminal-rating", Dimension.TEMPERATURE, "Terminal rating taken where none is marked");
     static final String TABLE = "electrical.conductors";
+    /** Taken where nobody said how they are installed. */
+    private static final String USUAL_METHOD = "C";
+
     static final Point[] NEEDS = {CONDUCTOR_SIZE, CONDUCTOR_MATERIAL, INSULATION, AMBIENT, BUNDLED};
 
     static Map<String, Set<String>> tables() {
@@ -67,11 +70,14 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
         int terminals = x.chosen(TERMINALS).map(Integer::valueOf).orElseGet(() -> (int)
                 Math.round(((Temperature) x.rules().setting(TERMINAL_RATING).value()).celsius()));
         int loaded = loaded(x);
+        String method = x.chosen(WiringPoints.METHOD)
+                .map(said -> said.substring(0, said.indexOf(' ')))
+                .orElse(USUAL_METHOD);
         int bundled =
                 Math.max(loaded, (int) Math.round(x.need(BUNDLED).quantity().si()));
-        return table.column(metal, area, insulation, loaded).map(column -> {
+        return table.column(metal, area, insulation, loaded, method).map(column -> {
             double grouping = table.groupingFactor(bundled, loaded);
-            double ceiling = table.column(metal, area, terminals, loaded)
+            double ceiling = table.column(metal, area, terminals, loaded, method)
                     .map(ConductorTable.Column::ampere)
                     .orElse(column.ampere());
             Uncertain ambient = x.need(AMBIENT).uncertain();
@@ -81,7 +87,8 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
             List<Step> steps = new ArrayList<>();
             steps.add(new Step(
                     "Table value",
-                    metal + ", " + column.rating() + " °C column, " + loaded + " current-carrying conductors",
+                    metal + ", " + column.rating() + " °C column, " + loaded + " current-carrying conductors"
+                            + (table.tellsMethods() ? ", method " + method : ""),
                     Text.of("{}", Current.ofAmperes(column.ampere())),
                     table.source()));
             steps.add(new Step(

@@ -26,7 +26,7 @@ class ConductorTableTest {
         "2/0 AWG, copper, 75, 175",
     })
     void platePracticeReadsThePublishedColumns(String size, String metal, int rating, double ampere) {
-        assertThat(PLATE.column(metal, area(size), rating, 2))
+        assertThat(PLATE.column(metal, area(size), rating, 2, "C"))
                 .hasValueSatisfying(c -> assertThat(c.ampere()).isEqualTo(ampere));
     }
 
@@ -41,23 +41,23 @@ class ConductorTableTest {
         "50 mm2, 70, 3, 144"
     })
     void designPracticeReadsThePublishedColumns(String size, int rating, int loaded, double ampere) {
-        assertThat(DESIGN.column("copper", area(size), rating, loaded))
+        assertThat(DESIGN.column("copper", area(size), rating, loaded, "C"))
                 .hasValueSatisfying(c -> assertThat(c.ampere()).isEqualTo(ampere));
     }
 
     @Test
     void anInsulationBetweenColumnsUsesTheCoolerOne() {
-        assertThat(PLATE.column("copper", area("8 AWG"), 70, 2)).hasValueSatisfying(c -> {
+        assertThat(PLATE.column("copper", area("8 AWG"), 70, 2, "C")).hasValueSatisfying(c -> {
             assertThat(c.rating()).isEqualTo(60);
             assertThat(c.ampere()).isEqualTo(40);
         });
-        assertThat(DESIGN.column("copper", area("4 mm2"), 60, 2)).isEmpty();
+        assertThat(DESIGN.column("copper", area("4 mm2"), 60, 2, "C")).isEmpty();
     }
 
     @Test
     void aMetricSizeIsNotTakenForItsNeighbourGauge() {
-        assertThat(PLATE.column("copper", area("10 mm2"), 75, 2)).isEmpty();
-        assertThat(DESIGN.column("copper", area("8 AWG"), 70, 2)).isEmpty();
+        assertThat(PLATE.column("copper", area("10 mm2"), 75, 2, "C")).isEmpty();
+        assertThat(DESIGN.column("copper", area("8 AWG"), 70, 2, "C")).isEmpty();
     }
 
     /** Factors printed in the codes' own tables, which follow the same equation: 0.82 at 50 °C for 90 °C and so on. */

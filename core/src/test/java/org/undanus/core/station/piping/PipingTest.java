@@ -1,14 +1,17 @@
 package org.undanus.core.station.piping;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
@@ -17,7 +20,9 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Torque;
 
 class PipingTest {
     private static final String SET = "@line-set-indoor";
@@ -119,11 +124,11 @@ class PipingTest {
     void theChangedPieceHasTheSizeOfThePair() {
         DataSheet.Pair pair = new DataSheet.Pair(
                 "WS-12 I",
-                java.util.Optional.empty(),
-                java.util.Optional.empty(),
-                java.util.Optional.empty(),
-                java.util.Optional.empty(),
-                java.util.Optional.of(Length.ofMetres(0.0014)),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(Length.ofMetres(0.0014)),
                 List.of(),
                 List.of());
         DataSheet plain = sheet();
@@ -376,8 +381,7 @@ class PipingTest {
                 worst.comparison().orElseThrow().binding().limit().value().si();
         double resistance = 9 * (0.00635 + needed) * Math.log((0.00635 + needed) / 0.00635);
         double k = 0.28 * 0.1442279;
-        assertThat((resistance * 27.7778 + k * 7.2222) / (resistance + k))
-                .isCloseTo(22.2222, org.assertj.core.api.Assertions.within(0.02));
+        assertThat((resistance * 27.7778 + k * 7.2222) / (resistance + k)).isCloseTo(22.2222, within(0.02));
         assertThat(run("2 m along")
                         .find("piping.insulation-thickness" + SET)
                         .remedy()
@@ -462,10 +466,7 @@ class PipingTest {
         assertThat(joint("flare").verdict(key)).isEqualTo(Verdict.NOT_SHOWN);
         // heights are told apart by the tool's own gauge, finer than a caliper
         CaseFixture read = point.equals("flare-height")
-                ? joint("flare")
-                        .accuracy(
-                                org.undanus.core.evidence.InstrumentKind.CALIPER,
-                                org.undanus.core.quantity.Accuracy.ofConstant(0.05e-3))
+                ? joint("flare").accuracy(InstrumentKind.CALIPER, Accuracy.ofConstant(0.05e-3))
                 : joint("flare");
         assertThat(read.read("piping.joint-" + point, "flare-1", typed).verdict(key))
                 .isEqualTo(verdict);
@@ -489,8 +490,7 @@ class PipingTest {
                 plain.saltAir(),
                 plain.pairs(),
                 plain.fan(),
-                List.of(new DataSheet.FlareTorque(
-                        Length.ofMetres(0.0127), org.undanus.core.quantity.Torque.ofNewtonMetres(45))));
+                List.of(new DataSheet.FlareTorque(Length.ofMetres(0.0127), Torque.ofNewtonMetres(45))));
         CaseFixture joint = joint("flare").sheets(own);
         assertThat(joint.read("piping.joint-torque", "flare-1", "45 N·m").verdict("piping.flare-torque@flare-1"))
                 .isEqualTo(Verdict.MEETS);
