@@ -17,6 +17,7 @@ public enum InstrumentKind {
     CLAMP_METER("clamp meter", Dimension.CURRENT),
     LOOP_TESTER("loop tester", Dimension.RESISTANCE),
     FLOW_HOOD("flow hood", Dimension.VOLUME_FLOW),
+    GAS_ANALYSER("gas analyser", Dimension.CONCENTRATION),
     HYGROMETER("hygrometer", Dimension.RATIO),
     MANOMETER("manometer", Dimension.PRESSURE_DIFFERENCE),
     TORQUE_WRENCH("torque wrench", Dimension.TORQUE),

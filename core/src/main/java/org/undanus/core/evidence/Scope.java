@@ -13,6 +13,8 @@ public enum Scope {
     UNIT,
     /** A unit with a power circuit of its own. */
     POWERED_UNIT,
+    /** A unit that burns fuel. */
+    FUEL_UNIT,
     /** The tubes between an outdoor and an indoor unit. */
     LINE_SET,
     /** One joint of a line set. */

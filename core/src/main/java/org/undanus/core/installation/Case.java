@@ -104,7 +104,7 @@ public record Case(
         return switch (scope) {
             case SYSTEM -> List.of(Subject.SYSTEM);
             case REPLACEMENT -> replacement ? List.of(Subject.SYSTEM) : List.of();
-            case UNIT, OUTDOOR_UNIT, INDOOR_UNIT, WALL_UNIT, POWERED_UNIT ->
+            case UNIT, OUTDOOR_UNIT, INDOOR_UNIT, WALL_UNIT, POWERED_UNIT, FUEL_UNIT ->
                 components.stream()
                         .filter(unit -> unit.within(scope))
                         .map(Subject::of)

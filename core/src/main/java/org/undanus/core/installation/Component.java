@@ -60,6 +60,7 @@ public record Component(String id, Kind kind, String title, boolean ownSupply) {
             case INDOOR_UNIT -> !outdoor();
             case WALL_UNIT -> wallMounted();
             case POWERED_UNIT -> ownSupply;
+            case FUEL_UNIT -> kind == Kind.FURNACE_COIL;
         };
     }
 }

@@ -170,6 +170,8 @@ public record DataSheet(
         fan = List.copyOf(fan);
         torques = List.copyOf(torques);
         requireRising(values, SheetValue.MINIMUM_LINE_LENGTH, SheetValue.MAXIMUM_LINE_LENGTH);
+        requireRising(values, SheetValue.LEAST_INLET_PRESSURE, SheetValue.MOST_INLET_PRESSURE);
+        requireRising(values, SheetValue.LEAST_MANIFOLD_PRESSURE, SheetValue.MOST_MANIFOLD_PRESSURE);
         requireRising(values, SheetValue.LOW_STAGE_CURRENT, SheetValue.HIGH_STAGE_CURRENT);
         requireRising(values, SheetValue.MAXIMUM_LINE_LENGTH, SheetValue.MAXIMUM_EQUIVALENT_LENGTH);
         requireRising(values, SheetValue.LOWEST_MOUNTING, SheetValue.HIGHEST_MOUNTING);

@@ -62,7 +62,12 @@ public enum SheetValue {
     TRAP_SEAL(Dimension.LENGTH, "Trap that the drain is drawn with, depth of its seal", 0.01, 0.5),
     LOW_STAGE_CURRENT(Dimension.CURRENT, "Compressor current, low stage", 0.2, 400),
     HIGH_STAGE_CURRENT(Dimension.CURRENT, "Compressor current, high stage", 0.2, 400),
-    CONTROL_CONDUCTORS(Dimension.COUNT, "Conductors of the control cable", 1, 40);
+    CONTROL_CONDUCTORS(Dimension.COUNT, "Conductors of the control cable", 1, 40),
+    FUEL_INPUT(Dimension.POWER, "Input, high fire", 500, 500_000),
+    LEAST_INLET_PRESSURE(Dimension.PRESSURE_DIFFERENCE, "Least gas pressure at the inlet", 100, 20_000),
+    MOST_INLET_PRESSURE(Dimension.PRESSURE_DIFFERENCE, "Greatest gas pressure at the inlet", 100, 20_000),
+    LEAST_MANIFOLD_PRESSURE(Dimension.PRESSURE_DIFFERENCE, "Least manifold pressure", 50, 10_000),
+    MOST_MANIFOLD_PRESSURE(Dimension.PRESSURE_DIFFERENCE, "Greatest manifold pressure", 50, 10_000);
 
     private static final Map<String, SheetValue> BY_PLATE = Arrays.stream(values())
             .filter(value -> value.plate.isPresent())

@@ -16,6 +16,7 @@ import org.undanus.core.rules.Setting;
  * @param settings numbers a rule book must give for it
  * @param topic the question of practice its judgement depends on
  * @param cautions what could hurt while gathering its evidence
+ * @param stops whether everybody leaves when it fails
  */
 public record About(
         String id,
@@ -28,7 +29,8 @@ public record About(
         List<LimitKey> limits,
         List<Setting> settings,
         Optional<SchoolTopic> topic,
-        List<String> cautions) {
+        List<String> cautions,
+        boolean stops) {
 
     public About {
         if (!id.startsWith(station.key() + ".")) {
@@ -54,32 +56,64 @@ public record About(
                 List.of(),
                 List.of(),
                 Optional.empty(),
-                List.of());
+                List.of(),
+                false);
     }
 
     public About sources(String... cited) {
-        return new About(id, station, scope, title, severity, List.of(cited), needs, limits, settings, topic, cautions);
+        return new About(
+                id, station, scope, title, severity, List.of(cited), needs, limits, settings, topic, cautions, stops);
     }
 
     public About needs(Point... points) {
         return new About(
-                id, station, scope, title, severity, sources, List.of(points), limits, settings, topic, cautions);
+                id,
+                station,
+                scope,
+                title,
+                severity,
+                sources,
+                List.of(points),
+                limits,
+                settings,
+                topic,
+                cautions,
+                stops);
     }
 
     public About limits(LimitKey... keys) {
-        return new About(id, station, scope, title, severity, sources, needs, List.of(keys), settings, topic, cautions);
+        return new About(
+                id, station, scope, title, severity, sources, needs, List.of(keys), settings, topic, cautions, stops);
     }
 
     public About settings(Setting... needed) {
-        return new About(id, station, scope, title, severity, sources, needs, limits, List.of(needed), topic, cautions);
+        return new About(
+                id, station, scope, title, severity, sources, needs, limits, List.of(needed), topic, cautions, stops);
     }
 
     public About schools(SchoolTopic question) {
         return new About(
-                id, station, scope, title, severity, sources, needs, limits, settings, Optional.of(question), cautions);
+                id,
+                station,
+                scope,
+                title,
+                severity,
+                sources,
+                needs,
+                limits,
+                settings,
+                Optional.of(question),
+                cautions,
+                stops);
     }
 
     public About cautions(String... words) {
-        return new About(id, station, scope, title, severity, sources, needs, limits, settings, topic, List.of(words));
+        return new About(
+                id, station, scope, title, severity, sources, needs, limits, settings, topic, List.of(words), stops);
+    }
+
+    /** The same, failing which everybody leaves: nothing else is judged of that visit before somebody has seen to it. */
+    public About stopping() {
+        return new About(id, station, scope, title, severity, sources, needs, limits, settings, topic, cautions, true);
     }
 }

@@ -105,7 +105,7 @@ public enum Dimension {
             case RESISTANCE -> List.of("ohm");
             case VOLUME_FLOW -> List.of("cfm", "m³/h", "L/s");
             case RATIO -> List.of("%", "mm/m", "in/ft");
-            case AREA -> List.of("ft²", "m²");
+            case AREA -> List.of("ft²", "in²", "m²", "cm²");
             case SOUND_LEVEL -> List.of("dB");
             case FREQUENCY -> List.of("rpm", "Hz");
             case TORQUE -> List.of("N·m", "ft·lb", "in·lb");

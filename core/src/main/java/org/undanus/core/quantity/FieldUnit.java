@@ -72,6 +72,8 @@ public record FieldUnit(
                 customary(Dimension.LENGTH, "ft", FOOT, "'", "foot", "feet"),
                 unit(Dimension.CONDUCTOR_AREA, "mm²", 1e-6, "mm2", "mm^2", "sqmm", "sq mm", "square mm"),
                 customary(Dimension.CONDUCTOR_AREA, "kcmil", 5.067075e-7, "mcm"),
+                unit(Dimension.AREA, "cm²", 1e-4, "cm2", "cm^2", "sq cm"),
+                customary(Dimension.AREA, "in²", INCH * INCH, "in2", "in^2", "sq in", "square inches"),
                 unit(Dimension.AREA, "m²", 1, "m2", "m^2", "sqm", "sq m", "square metres", "square meters"),
                 customary(
                         Dimension.AREA,

@@ -30,6 +30,9 @@ public final class QuantityFormat {
     private static final int EIGHTHS = 8;
     private static final double INCHES_ALONE_BELOW = 24;
     private static final double SMALL_SHARE = 0.1;
+    /** An opening rather than a floor, m². */
+    private static final double OPENING_BELOW = 0.5;
+
     private static final double METRES_FROM = 10;
     private static final double DEEP_VACUUM_BELOW = 3000;
     private static final double DUCT_PRESSURE_BELOW = 5000;
@@ -172,7 +175,10 @@ public final class QuantityFormat {
             case MASS -> us ? in(d, "oz", 1) : in(d, "kg", 3);
             case LENGTH -> us ? in(d, "in", 1) : in(d, "mm", 0);
             case DURATION -> in(d, "min", 0);
-            case AREA -> us ? in(d, "ft²", 0) : in(d, "m²", 1);
+            case AREA ->
+                size < OPENING_BELOW
+                        ? (us ? in(d, "in²", 0) : in(d, "cm²", 0))
+                        : (us ? in(d, "ft²", 0) : in(d, "m²", 1));
             case SOUND_LEVEL -> in(d, "dB", 1);
             case FREQUENCY -> in(d, "rpm", 0);
             case TORQUE -> us ? in(d, "ft·lb", 1) : in(d, "N·m", 1);

@@ -20,6 +20,7 @@ import org.undanus.core.station.access.Access;
 import org.undanus.core.station.airside.Airside;
 import org.undanus.core.station.condensate.Condensate;
 import org.undanus.core.station.electrical.Electrical;
+import org.undanus.core.station.fuel.Fuel;
 import org.undanus.core.station.mounting.MountingStation;
 import org.undanus.core.station.papers.Papers;
 import org.undanus.core.station.piping.Piping;
@@ -36,6 +37,7 @@ public final class Walk {
             Piping.plan(),
             Condensate.plan(),
             Electrical.plan(),
+            Fuel.plan(),
             Airside.plan(),
             Running.plan());
     private static final Map<String, Point> POINTS = PLANS.stream()

@@ -1,0 +1,115 @@
+package org.undanus.core.derived;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Notation;
+import org.undanus.core.quantity.Text;
+
+/**
+ * What stands in the gas pipe before an appliance, in the direction of flow: {@code pipe, valve, union, connector, drip leg, cabinet,
+ * control}.
+ *
+ * @param parts in that order
+ */
+public record GasTrain(List<Part> parts) implements Notation.Listing {
+
+    /** What a part is. */
+    public enum Part {
+        PIPE("pipe"),
+        VALVE("valve"),
+        UNION("union"),
+        CONNECTOR("connector"),
+        DRIP_LEG("drip leg"),
+        CABINET("cabinet"),
+        CONTROL("control");
+
+        private final String title;
+
+        Part(String title) {
+            this.title = title;
+        }
+
+        public String title() {
+            return title;
+        }
+    }
+
+    public static final Notation NOTATION = new Written();
+
+    public GasTrain {
+        parts = List.copyOf(parts);
+    }
+
+    /** Where a part stands, from 0; empty where there is none. */
+    public Optional<Integer> place(Part part) {
+        int at = parts.indexOf(part);
+        return at < 0 ? Optional.empty() : Optional.of(at);
+    }
+
+    /** Whether both are there, the first before the second. */
+    public boolean inOrder(Part first, Part second) {
+        return place(first).flatMap(a -> place(second).filter(b -> a < b)).isPresent();
+    }
+
+    @Override
+    public Text summary() {
+        return Text.of("{} parts to the control", parts.size());
+    }
+
+    private static final class Written implements Notation {
+        private static final int MOST = 20;
+        private static final Map<String, GasTrain.Part> NAMES = new LinkedHashMap<>();
+
+        static {
+            for (GasTrain.Part part : GasTrain.Part.values()) {
+                NAMES.put(part.title, part);
+            }
+            NAMES.put("shut-off", GasTrain.Part.VALVE);
+            NAMES.put("shutoff", GasTrain.Part.VALVE);
+            NAMES.put("shut-off valve", GasTrain.Part.VALVE);
+            NAMES.put("sediment trap", GasTrain.Part.DRIP_LEG);
+            NAMES.put("flexible connector", GasTrain.Part.CONNECTOR);
+            NAMES.put("cabinet wall", GasTrain.Part.CABINET);
+            NAMES.put("gas valve", GasTrain.Part.CONTROL);
+            NAMES.put("rigid pipe", GasTrain.Part.PIPE);
+        }
+
+        @Override
+        public String example() {
+            return "valve, union, connector, drip leg, pipe, cabinet, control";
+        }
+
+        @Override
+        public List<String> offered() {
+            return List.of("valve", "union", "connector", "drip leg", "pipe", "cabinet", "control");
+        }
+
+        @Override
+        public Editing editing() {
+            return Editing.PARTS;
+        }
+
+        @Override
+        public GasTrain read(String typed) {
+            List<Notation.Part> written = Notation.parts(typed);
+            if (written.size() > MOST) {
+                throw new Entry.Unsuitable("These are more than " + MOST + " parts.");
+            }
+            List<GasTrain.Part> parts = new ArrayList<>();
+            for (int i = 0; i < written.size(); i++) {
+                String text = written.get(i).text();
+                GasTrain.Part part = NAMES.get(text.toLowerCase(Locale.ROOT));
+                if (part == null) {
+                    throw Lengths.wrong(i, text, "it is none of " + String.join(", ", offered()));
+                }
+                parts.add(part);
+            }
+            return new GasTrain(parts);
+        }
+    }
+}

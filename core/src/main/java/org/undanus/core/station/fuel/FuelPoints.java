@@ -1,0 +1,255 @@
+package org.undanus.core.station.fuel;
+
+import java.util.List;
+import org.undanus.core.derived.GasTrain;
+import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.quantity.Dimension;
+
+/** What is read of a unit that burns fuel. */
+final class FuelPoints {
+    private FuelPoints() {}
+
+    static final String MONOXIDE =
+            "Carbon monoxide kills without a smell. Wear an alarm; at a reading over the stop limit leave, ventilate, shut off, call.";
+    private static final String GAS = "Gas: no flame, no spark. Smell it, and everybody leaves before anything else.";
+
+    private static Point measured(
+            String name, Dimension dimension, String title, String how, double least, double most) {
+        return Point.quantity("fuel." + name, Scope.FUEL_UNIT, dimension, title, how, least, most);
+    }
+
+    private static Point choice(String name, String title, String how, String... options) {
+        return Point.choice("fuel." + name, Scope.FUEL_UNIT, title, how, List.of(options));
+    }
+
+    static final Point INPUT = measured(
+                    "plate-input",
+                    Dimension.POWER,
+                    "Input on the plate",
+                    "Of high fire, at sea level unless the plate says otherwise. Left open, the sheet's is taken.",
+                    3000,
+                    300_000)
+            .asOptional()
+            .called("plate input");
+    static final Point DIAL = measured(
+                    "meter-dial",
+                    Dimension.VOLUME,
+                    "Meter, volume of one revolution",
+                    "Printed on the test dial: half, one or two cubic feet, or so many litres.",
+                    0.0005,
+                    0.3)
+            .withCaution(GAS);
+    static final Point REVOLUTIONS =
+            measured("revolutions", Dimension.COUNT, "Meter, revolutions timed", "All other appliances off.", 1, 100);
+    static final Point TIME = measured(
+                    "clocked-time",
+                    Dimension.DURATION,
+                    "Meter, time for them",
+                    "With the stopwatch here, at high fire after ten minutes.",
+                    5,
+                    1800)
+            .with(InstrumentKind.CLOCK)
+            .called("clocked");
+    static final Point HEATING_VALUE = measured(
+            "heating-value",
+            Dimension.HEATING_VALUE,
+            "Heating value of the gas",
+            "From the supplier's bill or site, the gross value.",
+            10e6,
+            130e6);
+    static final String AS_METERED = "as metered here";
+    static final Point BASIS = choice(
+            "heating-basis",
+            "Heating value holds for",
+            "Some suppliers give it at standard conditions, some for the gas as it comes to this meter.",
+            "standard conditions",
+            AS_METERED);
+    static final Point METER_PRESSURE = measured(
+                    "meter-pressure",
+                    Dimension.PRESSURE_DIFFERENCE,
+                    "Gas pressure at the meter",
+                    "Over the air; only for a value at standard conditions.",
+                    0,
+                    50_000)
+            .with(InstrumentKind.MANOMETER)
+            .onlyWhere(BASIS, "standard conditions");
+    static final Point METER_TEMPERATURE = measured(
+                    "meter-temperature",
+                    Dimension.TEMPERATURE,
+                    "Gas temperature at the meter",
+                    "Or of the air about it; only for a value at standard conditions.",
+                    233,
+                    323)
+            .with(InstrumentKind.THERMOMETER)
+            .onlyWhere(BASIS, "standard conditions");
+    static final Point INLET = measured(
+                    "inlet-pressure",
+                    Dimension.PRESSURE_DIFFERENCE,
+                    "Gas pressure at the inlet, firing",
+                    "At the control's inlet tapping, high fire, other appliances on.",
+                    100,
+                    10_000)
+            .with(InstrumentKind.MANOMETER)
+            .withCaution(GAS)
+            .called("inlet pressure");
+    static final Point MANIFOLD = measured(
+                    "manifold-pressure",
+                    Dimension.PRESSURE_DIFFERENCE,
+                    "Manifold pressure, high fire",
+                    "At the control's outlet tapping.",
+                    50,
+                    4000)
+            .with(InstrumentKind.MANOMETER)
+            .withCaution(GAS)
+            .called("manifold");
+    static final Point LEAK_TEST = choice(
+                    "leak-test",
+                    "Gas pipe, leak test",
+                    "Soap or detector at every joint under working pressure.",
+                    "no leak",
+                    "leak found",
+                    "not done")
+            .withCaution(GAS);
+    static final Point TRAIN = Point.list(
+            "fuel.train",
+            Scope.FUEL_UNIT,
+            "Gas pipe, part by part with the flow",
+            "Valve, union, connector, drip leg, pipe, cabinet where it enters, control.",
+            GasTrain.NOTATION);
+    static final Point PIPE_SIZE =
+            choice("pipe-size", "Gas pipe, nominal size", "Of the longest part.", "1/2 in", "3/4 in", "1 in", "larger");
+    static final Point PIPE_SUPPORT = measured(
+                    "pipe-support",
+                    Dimension.LENGTH,
+                    "Gas pipe, supports farthest apart",
+                    "Longest distance between two.",
+                    0.1,
+                    10)
+            .with(InstrumentKind.TAPE);
+    static final Point SHUT_OFF = measured(
+                    "shut-off-distance",
+                    Dimension.LENGTH,
+                    "Shut-off valve, distance to the appliance",
+                    "Along the way a hand takes.",
+                    0,
+                    20)
+            .with(InstrumentKind.TAPE);
+    static final Point RISE = measured(
+                    "temperature-rise",
+                    Dimension.TEMPERATURE_DIFFERENCE,
+                    "Temperature rise, high fire",
+                    "Supply minus return, steady, out of sight of the heat exchanger.",
+                    3,
+                    70)
+            .with(InstrumentKind.THERMOMETER);
+    static final Point FLUE_MONOXIDE = measured(
+                    "flue-carbon-monoxide",
+                    Dimension.CONCENTRATION,
+                    "Carbon monoxide in the flue, as shown",
+                    "In undiluted flue gas, after ten minutes of high fire.",
+                    0,
+                    4000e-6)
+            .with(InstrumentKind.GAS_ANALYSER)
+            .withCaution(MONOXIDE);
+    static final Point FLUE_OXYGEN = measured(
+                    "flue-oxygen", Dimension.RATIO, "Oxygen in the flue", "Same place and moment.", 0, 0.21)
+            .with(InstrumentKind.GAS_ANALYSER);
+    static final Point ROOM_MONOXIDE = measured(
+                    "room-carbon-monoxide",
+                    Dimension.CONCENTRATION,
+                    "Carbon monoxide in the room",
+                    "Zero the instrument outdoors; breathing height, while it fires.",
+                    0,
+                    500e-6)
+            .with(InstrumentKind.GAS_ANALYSER)
+            .withCaution(MONOXIDE)
+            .called("room carbon monoxide", "room CO");
+    static final String ROOM = "the room's own air";
+    static final String TWO_INDOORS = "two openings to other rooms";
+    static final String TWO_VERTICAL = "two openings outdoors, direct or vertical ducts";
+    static final String TWO_HORIZONTAL = "two openings outdoors, horizontal ducts";
+    static final String ONE = "one opening outdoors";
+    static final String SEALED = "sealed, own pipe outdoors";
+    static final Point AIR_FROM = choice(
+            "air-from",
+            "Combustion air from",
+            "How air comes to every fire in that space.",
+            ROOM,
+            TWO_INDOORS,
+            TWO_VERTICAL,
+            TWO_HORIZONTAL,
+            ONE,
+            SEALED);
+    static final Point TOTAL_INPUT = measured(
+                    "total-input",
+                    Dimension.POWER,
+                    "Input of all fires in that space",
+                    "All that take air from it together.",
+                    1000,
+                    1_000_000)
+            .onlyWhere(AIR_FROM, ROOM, TWO_INDOORS, TWO_VERTICAL, TWO_HORIZONTAL, ONE);
+    static final Point ROOM_VOLUME = measured(
+                    "room-volume",
+                    Dimension.VOLUME,
+                    "Volume of the space",
+                    "With rooms that open to it without doors.",
+                    2,
+                    5000)
+            .onlyWhere(AIR_FROM, ROOM);
+    static final Point AIR_CHANGES = measured(
+                    "air-changes",
+                    Dimension.RATIO,
+                    "Share of the air changed each hour",
+                    "Only where a test has shown it: 35 % for 0.35 air changes an hour.",
+                    0.05,
+                    4)
+            .onlyWhere(AIR_FROM, ROOM)
+            .asOptional();
+    static final Point FAN_ASSISTED = Point.yesNo(
+                    "fuel.fan-assisted", Scope.FUEL_UNIT, "Fan-assisted burner", "An inducer draws the flue gas.")
+            .onlyWhere(AIR_FROM, ROOM)
+            .asOptional();
+    static final Point OPENING = measured(
+                    "opening-area",
+                    Dimension.AREA,
+                    "Opening, gross area of one",
+                    "Of the smaller one, frame to frame.",
+                    0.001,
+                    5)
+            .onlyWhere(AIR_FROM, TWO_INDOORS, TWO_VERTICAL, TWO_HORIZONTAL, ONE);
+    static final Point LOUVRES = choice(
+                    "louvres", "Opening, covered by", "What stands in it.", "nothing", "metal louvres", "wood louvres")
+            .onlyWhere(AIR_FROM, TWO_INDOORS, TWO_VERTICAL, TWO_HORIZONTAL, ONE);
+
+    static List<Point> all() {
+        return List.of(
+                ROOM_MONOXIDE,
+                INPUT,
+                DIAL,
+                REVOLUTIONS,
+                TIME,
+                HEATING_VALUE,
+                BASIS,
+                METER_PRESSURE,
+                METER_TEMPERATURE,
+                INLET,
+                MANIFOLD,
+                LEAK_TEST,
+                TRAIN,
+                PIPE_SIZE,
+                PIPE_SUPPORT,
+                SHUT_OFF,
+                RISE,
+                FLUE_MONOXIDE,
+                FLUE_OXYGEN,
+                AIR_FROM,
+                TOTAL_INPUT,
+                ROOM_VOLUME,
+                AIR_CHANGES,
+                FAN_ASSISTED,
+                OPENING,
+                LOUVRES);
+    }
+}

@@ -1,0 +1,133 @@
+package org.undanus.core.station.fuel;
+
+import static org.undanus.core.station.fuel.FuelPoints.FLUE_MONOXIDE;
+import static org.undanus.core.station.fuel.FuelPoints.FLUE_OXYGEN;
+import static org.undanus.core.station.fuel.FuelPoints.ROOM_MONOXIDE;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Comparison;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Concentration;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Propagation;
+import org.undanus.core.quantity.Ratio;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
+
+/** Carbon monoxide in flue and room. */
+public final class Monoxide {
+    private Monoxide() {}
+
+    /** Oxygen of air, as instruments for flue gas take it. */
+    private static final double OXYGEN_OF_AIR = 0.209;
+
+    private static final LimitKey FLUE_LIMIT =
+            new LimitKey("fuel.flue-carbon-monoxide", Dimension.CONCENTRATION, "Carbon monoxide, air-free");
+    private static final LimitKey ROOM_LIMIT =
+            new LimitKey("fuel.room-carbon-monoxide", Dimension.CONCENTRATION, "Carbon monoxide in the room");
+    private static final LimitKey STOP_LIMIT =
+            new LimitKey("fuel.stop-carbon-monoxide", Dimension.CONCENTRATION, "Carbon monoxide at which all leave");
+    private static final String STOP =
+            "Leave now, everybody. Ventilate on the way out, shut off the fuel from outside if that is safe, call the emergency number. Nobody goes back in before it is declared safe.";
+
+    static final Requirement FLUE = Requirement.of(
+            About.of(
+                            "fuel.flue-carbon-monoxide",
+                            Station.FUEL,
+                            Scope.FUEL_UNIT,
+                            "Carbon monoxide in the flue, air-free",
+                            Severity.SAFETY)
+                    .sources("CO · 20.9/(20.9 − O2); limits of appliance standards")
+                    .needs(FLUE_MONOXIDE, FLUE_OXYGEN)
+                    .limits(FLUE_LIMIT)
+                    .cautions(FuelPoints.MONOXIDE),
+            Monoxide::flue);
+
+    static final Requirement ROOM = Requirement.of(
+            About.of(
+                            "fuel.room-carbon-monoxide",
+                            Station.FUEL,
+                            Scope.FUEL_UNIT,
+                            "Carbon monoxide in the room",
+                            Severity.SAFETY)
+                    .sources("Field practice of combustion safety tests")
+                    .needs(ROOM_MONOXIDE)
+                    .limits(ROOM_LIMIT)
+                    .cautions(FuelPoints.MONOXIDE),
+            x -> room(
+                    x,
+                    ROOM_LIMIT,
+                    "Ventilate and look for the cause before anything else: flue, draft, burner, other fires in the house."));
+
+    static final Requirement LEAVE = Requirement.of(
+            About.of(
+                            "fuel.stop-carbon-monoxide",
+                            Station.FUEL,
+                            Scope.FUEL_UNIT,
+                            "Room safe to stay in",
+                            Severity.SAFETY)
+                    .sources("Field practice of combustion safety tests")
+                    .needs(ROOM_MONOXIDE)
+                    .limits(STOP_LIMIT)
+                    .cautions(FuelPoints.MONOXIDE)
+                    .stopping(),
+            x -> room(x, STOP_LIMIT, STOP));
+
+    /** Carbon monoxide without the air that dilutes it: CO·20.9/(20.9 − O2). */
+    public static double airFree(double monoxide, double oxygen) {
+        return monoxide * OXYGEN_OF_AIR / (OXYGEN_OF_AIR - oxygen);
+    }
+
+    private static Judgement flue(Examination x) {
+        Uncertain oxygen = x.need(FLUE_OXYGEN).uncertain();
+        if (oxygen.value() >= OXYGEN_OF_AIR) {
+            return x.finding()
+                    .step(FLUE_OXYGEN.title(), x.need(FLUE_OXYGEN).quantity())
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("That is as much oxygen as in air, or more: the probe draws no flue gas."),
+                            "Zero the analyser outdoors, set the probe in undiluted flue gas and read both again.");
+        }
+        Uncertain monoxide = x.need(FLUE_MONOXIDE).uncertain();
+        Uncertain free = Propagation.through(
+                in -> in[1] < OXYGEN_OF_AIR ? airFree(Math.max(0, in[0]), in[1]) : Double.NaN, monoxide, oxygen);
+        List<Limit> limits = x.rules().limits(FLUE_LIMIT);
+        Finding finding = x.finding()
+                .step("Carbon monoxide, as shown", x.need(FLUE_MONOXIDE).quantity())
+                .step("Oxygen", Ratio.ofFraction(oxygen.value()))
+                .step("Air-free", "CO · 20.9/(20.9 − O2)", Concentration.ofParts(free.value()), "");
+        Optional<Comparison> held = finding.hold(FLUE_LIMIT, free, 0, limits);
+        if (held.isEmpty()) {
+            return finding.nobodyLimits();
+        }
+        double most = held.get().binding().limit().value().si();
+        return finding.conclude(
+                held.get().verdict(),
+                finding.room(),
+                Text.of(
+                        "Shut it off; a licensed person looks at gas pressure, air, burner and heat exchanger. At this oxygen no more than {} may show.",
+                        Concentration.ofParts(most * (OXYGEN_OF_AIR - oxygen.value()) / OXYGEN_OF_AIR)));
+    }
+
+    private static Judgement room(Examination x, LimitKey key, String remedy) {
+        Value.Measured read = x.need(ROOM_MONOXIDE);
+        Finding finding = x.finding();
+        Optional<Comparison> held =
+                finding.hold(key, read.uncertain(), read.resolution(), x.rules().limits(key));
+        return held.isEmpty()
+                ? finding.nobodyLimits()
+                : finding.conclude(held.get().verdict(), finding.room(), remedy);
+    }
+}

@@ -1,0 +1,2 @@
+/** Station 8: the fire, its fuel, its air and its vent. */
+package org.undanus.core.station.fuel;

@@ -1,0 +1,432 @@
+package org.undanus.core.station.fuel;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.core.CaseFixture;
+import org.undanus.core.derived.GasTrain;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.evidence.Stage;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.SheetValue;
+import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Judgements;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.PressureDifference;
+
+class FuelTest {
+    private static final String VENT = "@vent-indoor";
+    private static final double KILO_BTU = 293.07107;
+
+    private static CaseFixture before() {
+        DataSheet sheet = DataSheet.of("Brellick", "GF", "Brellick 7")
+                .with(SheetValue.LEAST_INLET_PRESSURE, PressureDifference.ofPascals(1125))
+                .with(SheetValue.MOST_INLET_PRESSURE, PressureDifference.ofPascals(3240))
+                .with(SheetValue.LEAST_MANIFOLD_PRESSURE, PressureDifference.ofPascals(800))
+                .with(SheetValue.MOST_MANIFOLD_PRESSURE, PressureDifference.ofPascals(950));
+        return new CaseFixture()
+                .indoorKind(Component.Kind.FURNACE_COIL, true)
+                .sheets(sheet)
+                .at(Stage.BEFORE_COVER)
+                .indoor("plate.model", "GF");
+    }
+
+    private static CaseFixture unit(CaseFixture fixture, String... pointsAndTyped) {
+        for (int i = 0; i < pointsAndTyped.length; i += 2) {
+            fixture.indoor("fuel." + pointsAndTyped[i], pointsAndTyped[i + 1]);
+        }
+        return fixture;
+    }
+
+    private static CaseFixture unit(String... pointsAndTyped) {
+        return unit(before(), pointsAndTyped);
+    }
+
+    private static CaseFixture vent(String... pointsAndTyped) {
+        CaseFixture fixture = before();
+        for (int i = 0; i < pointsAndTyped.length; i += 2) {
+            fixture.of(Subject.Kind.VENT, "fuel.vent-" + pointsAndTyped[i], pointsAndTyped[i + 1]);
+        }
+        return fixture;
+    }
+
+    private static String said(Judgement judgement) {
+        return judgement.remedy().orElseThrow().toString();
+    }
+
+    @Test
+    void aSystemThatBurnsNothingIsAskedNothing() {
+        assertThat(new CaseFixture().judgements())
+                .noneMatch(judgement -> judgement.about().id().startsWith("fuel."));
+    }
+
+    /** 2 ft³ in 36 s of 1030 Btu/ft³: 206 000 Btu/h; corrections and derating by hand. */
+    @Test
+    void inputOfABurner() {
+        double dial = 2 * Math.pow(0.3048, 3);
+        double value = 1030 * 1055.056 / Math.pow(0.3048, 3);
+        assertThat(BurnerInput.input(dial, 1, 36, value, 1) / KILO_BTU).isCloseTo(206, within(0.01));
+        assertThat(BurnerInput.correction(101_325 + 1743, 288.15)).isCloseTo(1.0172, within(1e-4));
+        assertThat(BurnerInput.correction(101_325, 298.15)).isCloseTo(0.96646, within(1e-5));
+        assertThat(BurnerInput.derating(600, 609.6, 304.8, 0.04)).isEqualTo(1);
+        assertThat(BurnerInput.derating(1524, 609.6, 304.8, 0.04)).isCloseTo(0.80, within(1e-9));
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"74.2 s, MEETS", "60.0 s, FAILS", "90.0 s, FAILS", "78.0 s, TOO_CLOSE"})
+    void theMeterTellsTheInput(String time, Verdict verdict) {
+        // two revolutions of 1 ft³ at 1030 Btu/ft³ in 74.2 s are 100 kBtu/h
+        CaseFixture read = unit(
+                "plate-input",
+                "100 kBtu/h",
+                "meter-dial",
+                "1 ft³",
+                "revolutions",
+                "2",
+                "heating-value",
+                "1030 Btu/ft³",
+                "heating-basis",
+                "as metered here");
+        Judgement open = read.find("fuel.input@indoor");
+        assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(said(open)).contains("2 revolutions must take near 74 s.");
+        assertThat(unit(read, "clocked-time", time).verdict("fuel.input@indoor"))
+                .isEqualTo(verdict);
+        assertThat(before().verdict("fuel.input@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void heightAndStandardConditionsAreCountedIn() {
+        CaseFixture high = unit(
+                        "plate-input",
+                        "100 kBtu/h",
+                        "meter-dial",
+                        "1 ft³",
+                        "revolutions",
+                        "2",
+                        "heating-value",
+                        "1030 Btu/ft³",
+                        "heating-basis",
+                        "standard conditions",
+                        "clocked-time",
+                        "74.2 s")
+                .elevation(1524);
+        assertThat(high.verdict("fuel.input@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        Judgement judged = unit(high, "meter-pressure", "1743 Pa", "meter-temperature", "15 °C")
+                .find("fuel.input@indoor");
+        // at 84 307 Pa of air the gas holds (84 307 + 1743)/101 325 of its heat: 84.9 kBtu/h of the 80 asked
+        assertThat(judged.comparison().orElseThrow().measured().value() / KILO_BTU)
+                .isCloseTo(84.9, within(0.2));
+        assertThat(judged.verdict()).isEqualTo(Verdict.TOO_CLOSE);
+    }
+
+    @Test
+    void noRevolutionShowsNothing() {
+        assertThatThrownBy(() -> unit("revolutions", "0")).hasMessageContaining("cannot be the");
+        assertThatThrownBy(() -> unit("clocked-time", "-3 s")).hasMessageContaining("cannot be the");
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "inlet-pressure, 1700 Pa, MEETS",
+        "inlet-pressure, 900 Pa, FAILS",
+        "inlet-pressure, 4000 Pa, FAILS",
+        "inlet-pressure, 1130 Pa, TOO_CLOSE",
+        "manifold-pressure, 870 Pa, MEETS",
+        "manifold-pressure, 1100 Pa, FAILS",
+        "manifold-pressure, 948 Pa, TOO_CLOSE",
+    })
+    void gasPressures(String point, String typed, Verdict verdict) {
+        assertThat(before().verdict("fuel." + point + "@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(unit(point, typed).verdict("fuel." + point + "@indoor")).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"28 K, MEETS", "40 K, FAILS", "15 K, FAILS", "33.2 K, TOO_CLOSE"})
+    void temperatureRise(String rise, Verdict verdict) {
+        assertThat(unit("temperature-rise", rise).verdict("fuel.temperature-rise@indoor"))
+                .as("the plate's range is not read")
+                .isEqualTo(Verdict.NOT_SHOWN);
+        CaseFixture plate = before().indoor("plate.lowest-temperature-rise", "19.4 K")
+                .indoor("plate.highest-temperature-rise", "33.3 K");
+        assertThat(plate.verdict("fuel.temperature-rise@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        Judgement judged = unit(plate, "temperature-rise", rise).find("fuel.temperature-rise@indoor");
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        if (rise.equals("40 K")) {
+            assertThat(said(judged)).startsWith("It needs about 20 % more air");
+        }
+    }
+
+    @ParameterizedTest(name = "{0} ppm, {1} %: {2}")
+    @CsvSource({"50, 9, MEETS", "300, 9, FAILS", "228, 9, TOO_CLOSE", "50, 20.9, NOT_SHOWN", "50, 21.5, NOT_SHOWN"})
+    void monoxideInTheFlue(String monoxide, String oxygen, Verdict verdict) {
+        // 400 ppm air-free are 227.8 ppm at 9 % of oxygen
+        String key = "fuel.flue-carbon-monoxide@indoor";
+        assertThat(before().verdict(key)).isEqualTo(Verdict.NOT_SHOWN);
+        Judgement judged = unit("flue-carbon-monoxide", monoxide + " ppm", "flue-oxygen", oxygen + " %")
+                .find(key);
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        if (verdict == Verdict.FAILS) {
+            assertThat(said(judged)).contains("At this oxygen no more than 228 ppm may show.");
+        }
+        assertThat(Monoxide.airFree(100e-6, 0.09) * 1e6).isCloseTo(175.63, within(0.01));
+    }
+
+    @ParameterizedTest(name = "{0} ppm: {1}, leave {2}")
+    @CsvSource({"2, MEETS, MEETS", "20, FAILS, MEETS", "60, FAILS, FAILS", "9, TOO_CLOSE, MEETS", "36, FAILS, TOO_CLOSE"
+    })
+    void monoxideInTheRoom(String monoxide, Verdict verdict, Verdict leave) {
+        assertThat(before().verdict("fuel.room-carbon-monoxide@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(before().verdict("fuel.stop-carbon-monoxide@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        CaseFixture read = unit("room-carbon-monoxide", monoxide + " ppm");
+        assertThat(read.verdict("fuel.room-carbon-monoxide@indoor")).isEqualTo(verdict);
+        Judgement stop = read.find("fuel.stop-carbon-monoxide@indoor");
+        assertThat(stop.verdict()).isEqualTo(leave);
+        assertThat(stop.about().stops()).isTrue();
+        assertThat(read.find("fuel.room-carbon-monoxide@indoor").about().stops())
+                .isFalse();
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "valve, union, connector, drip leg, pipe, cabinet, control | MEETS | Valve, then",
+                "drip leg, valve, union, pipe, cabinet, control | FAILS | The drip leg stands before the valve.",
+                "union, drip leg, control | FAILS | There is no shut-off valve.",
+                "valve, union, control | FAILS | There is no drip leg.",
+                "valve, drip leg, control | FAILS | Nothing can be parted behind the valve.",
+                "union, valve, drip leg, control | FAILS | The union stands before the valve.",
+                "valve, drip leg, cabinet, connector, control | FAILS | The flexible connector passes through the cabinet wall.",
+            })
+    void theGasPipeInItsOrder(String train, Verdict verdict, String because) {
+        assertThat(before().verdict("fuel.train@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        Judgement judged = unit("train", train).find("fuel.train@indoor");
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        assertThat(judged.because().toString()).startsWith(because);
+        assertThatThrownBy(() -> GasTrain.NOTATION.read("valve, elbow"))
+                .hasMessageContaining("Part 2, \"elbow\": it is none of");
+    }
+
+    @ParameterizedTest(name = "{0}, {1}: {2}")
+    @CsvSource({
+        "1/2 in, 1.50 m, MEETS",
+        "1/2 in, 2.00 m, FAILS",
+        "3/4 in, 2.00 m, MEETS",
+        "1 in, 2.60 m, FAILS",
+        "larger, 3.05 m, TOO_CLOSE",
+    })
+    void supportsByTheSizeOfThePipe(String size, String spacing, Verdict verdict) {
+        assertThat(unit("pipe-size", size).verdict("fuel.pipe-support@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(unit("pipe-size", size, "pipe-support", spacing).verdict("fuel.pipe-support@indoor"))
+                .isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "leak-test, no leak, MEETS",
+        "leak-test, leak found, FAILS",
+        "leak-test, not done, NOT_SHOWN",
+        "shut-off-distance, 1.20 m, MEETS",
+        "shut-off-distance, 2.50 m, FAILS",
+        "shut-off-distance, 1.83 m, TOO_CLOSE",
+    })
+    void shutOffAndLeakTest(String point, String typed, Verdict verdict) {
+        assertThat(before().verdict("fuel." + point + "@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(unit(point, typed).verdict("fuel." + point + "@indoor")).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"160 m³, MEETS", "100 m³, FAILS", "141.6 m³, MEETS"})
+    void airFromTheRoom(String volume, Verdict verdict) {
+        // 100 kBtu/h × 50 ft³ for each = 5000 ft³ = 141.58 m³
+        CaseFixture room = unit("air-from", FuelPoints.ROOM, "total-input", "100 kBtu/h");
+        Judgement open = room.find("fuel.combustion-air@indoor");
+        assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(said(open)).contains("It needs 141584");
+        Judgement judged = unit(room, "room-volume", volume).find("fuel.combustion-air@indoor");
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        // at 0.30 air changes and fan-assisted: 15/0.30 = 50 ft³ for each as well
+        Judgement other =
+                unit(room, "air-changes", "30 %", "fan-assisted", "yes").find("fuel.combustion-air@indoor");
+        assertThat(other.otherSchools()).extracting(Judgement::verdict).containsExactly(verdict);
+        assertThat(CombustionAir.room(100 * KILO_BTU, 21 * Math.pow(0.3048, 3))).isCloseTo(59.465, within(0.01));
+    }
+
+    @ParameterizedTest(name = "{0}, {1} behind {2}: {3}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "two openings to other rooms | 100 in² | nothing | MEETS",
+                "two openings to other rooms | 100 in² | metal louvres | FAILS",
+                "two openings outdoors, direct or vertical ducts | 25 in² | nothing | MEETS",
+                "two openings outdoors, direct or vertical ducts | 90 in² | wood louvres | FAILS",
+                "two openings outdoors, horizontal ducts | 40 in² | nothing | FAILS",
+                "two openings outdoors, horizontal ducts | 70 in² | metal louvres | MEETS",
+                "one opening outdoors | 33 in² | nothing | FAILS",
+                "one opening outdoors | 34 in² | nothing | MEETS",
+            })
+    void airThroughOpenings(String from, String area, String behind, Verdict verdict) {
+        CaseFixture openings = unit("air-from", from, "total-input", "100 kBtu/h", "louvres", behind);
+        assertThat(openings.verdict("fuel.combustion-air@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(unit(openings, "opening-area", area).verdict("fuel.combustion-air@indoor"))
+                .isEqualTo(verdict);
+        assertThat(unit("air-from", FuelPoints.SEALED).verdict("fuel.combustion-air@indoor"))
+                .isEqualTo(Verdict.DOES_NOT_APPLY);
+    }
+
+    @ParameterizedTest(name = "{0} {1} {2}: {3}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "I | double wall, type B | attic, closet or closed space | MEETS",
+                "I | single wall metal | the appliance's room only | MEETS",
+                "I | single wall metal | attic, closet or closed space | FAILS",
+                "I | plastic, listed | the appliance's room only | FAILS",
+                "III | special stainless | the appliance's room only | MEETS",
+                "III | double wall, type B | the appliance's room only | FAILS",
+                "IV | plastic, listed | attic, closet or closed space | MEETS",
+            })
+    void theVentIsOfTheRightKind(String category, String material, String passes, Verdict verdict) {
+        assertThat(before().verdict("fuel.vent-material" + VENT)).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(vent("category", category, "material", material, "passes", passes)
+                        .verdict("fuel.vent-material" + VENT))
+                .isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "slope, 3 %, MEETS",
+        "slope, 0.5 %, FAILS",
+        "slope, 2.1 %, TOO_CLOSE",
+        "support, 1.20 m, MEETS",
+        "support, 2.00 m, FAILS",
+        "support, 1.524 m, TOO_CLOSE",
+        "common, never shared, DOES_NOT_APPLY",
+        "common, resized or lined for what stays, MEETS",
+        "common, left as it was for what stays, FAILS",
+    })
+    void whatIsReadOfTheVent(String point, String typed, Verdict verdict) {
+        assertThat(before().verdict("fuel.vent-" + point + VENT)).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(vent(point, typed).verdict("fuel.vent-" + point + VENT)).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0} at {1}: {2}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "single wall metal | 200 mm | MEETS",
+                "single wall metal | 100 mm | FAILS",
+                "single wall metal | 152 mm | TOO_CLOSE",
+                "double wall, type B | 40 mm | MEETS",
+                "double wall, type B | 10 mm | FAILS",
+                "plastic, listed | 5 mm | DOES_NOT_APPLY",
+            })
+    void clearOfWhatBurns(String material, String distance, Verdict verdict) {
+        assertThat(vent("material", material).verdict("fuel.vent-clearance" + VENT))
+                .isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(vent("material", material, "clearance", distance).verdict("fuel.vent-clearance" + VENT))
+                .isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0} kBtu/h at {1}: {2}")
+    @CsvSource({
+        "9, 160 mm, MEETS",
+        "9, 140 mm, FAILS",
+        "45, 240 mm, MEETS",
+        "45, 200 mm, FAILS",
+        "80, 320 mm, MEETS",
+        "80, 280 mm, FAILS",
+        "80, 305 mm, TOO_CLOSE",
+    })
+    void directVentsByTheirInput(String input, String distance, Verdict verdict) {
+        CaseFixture direct = vent("ends", "direct vent", "opening", distance);
+        assertThat(direct.verdict("fuel.vent-opening" + VENT)).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(unit(direct, "plate-input", input + " kBtu/h").verdict("fuel.vent-opening" + VENT))
+                .isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0} at {1}: {2}")
+    @CsvSource({
+        "below it, 1.30 m, MEETS",
+        "below it, 1.00 m, FAILS",
+        "beside it, 1.00 m, FAILS",
+        "above it, 400 mm, MEETS",
+        "above it, 200 mm, FAILS",
+    })
+    void mechanicalDraftByWhereItLies(String lies, String distance, Verdict verdict) {
+        assertThat(vent("ends", "mechanical draft", "opening", distance).verdict("fuel.vent-opening" + VENT))
+                .isEqualTo(Verdict.NOT_SHOWN);
+        Judgement judged = vent("ends", "mechanical draft", "opening", distance, "opening-lies", lies)
+                .find("fuel.vent-opening" + VENT);
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        assertThat(vent("ends", "over the roof").verdict("fuel.vent-opening" + VENT))
+                .isEqualTo(Verdict.DOES_NOT_APPLY);
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "grade, 500 mm, MEETS",
+        "grade, 200 mm, FAILS",
+        "grade, 305 mm, TOO_CLOSE",
+        "walk, 2.50 m, MEETS",
+        "walk, 1.80 m, FAILS",
+        "inlet, 1.20 m, MEETS",
+        "inlet, 500 mm, FAILS",
+        "meter, 1.20 m, MEETS",
+        "meter, 500 mm, FAILS",
+        "meter, 915 mm, TOO_CLOSE",
+    })
+    void whereTheVentEnds(String point, String typed, Verdict verdict) {
+        String key = "fuel.vent-" + point + VENT;
+        assertThat(vent("ends", "mechanical draft").verdict(key)).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(vent("ends", "mechanical draft", point, typed).verdict(key)).isEqualTo(verdict);
+        assertThat(vent("ends", "over the roof").verdict(key)).isEqualTo(Verdict.DOES_NOT_APPLY);
+    }
+
+    @ParameterizedTest(name = "category {0}, {1} {2}: {3}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "I | draft | -6 Pa | MEETS",
+                "I | draft | 2 Pa | FAILS",
+                "I | draft | -2.5 Pa | TOO_CLOSE",
+                "IV | draft | -6 Pa | DOES_NOT_APPLY",
+                "IV | neutraliser | fitted | MEETS",
+                "IV | neutraliser | missing | FAILS",
+                "IV | neutraliser | not needed, plastic to the sewer | DOES_NOT_APPLY",
+                "I | neutraliser | missing | DOES_NOT_APPLY",
+            })
+    void draftAndNeutraliserByCategory(String category, String point, String typed, Verdict verdict) {
+        assertThat(vent("category", category, point, typed).verdict("fuel.vent-" + point + VENT))
+                .isEqualTo(verdict);
+        assertThat(before().verdict("fuel.vent-" + point + VENT)).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void pipeAndVentAreDrawn() {
+        CaseFixture fixture = unit(
+                vent("ends", "mechanical draft", "opening", "900 mm", "opening-lies", "below it", "grade", "500 mm"),
+                "train",
+                "valve, union, connector, drip leg, pipe, cabinet, control");
+        Judgements judgements = new Judgements(fixture.judgements());
+        Drawing train = TrainFigure.draw(fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, judgements)
+                .get(0);
+        assertThat(train.elements().stream()
+                        .flatMap(element -> element.standing().stream())
+                        .flatMap(standing -> standing.thing().stream())
+                        .distinct())
+                .hasSize(7);
+        Drawing vent = VentFigure.draw(fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, judgements)
+                .get(0);
+        assertThat(vent.spoken()).hasToString("Clear of openings: Fails; over grade: Meets");
+        assertThat(vent.caption().toString())
+                .contains("Have its end moved away from that opening: at least 323 mm more.");
+    }
+}
