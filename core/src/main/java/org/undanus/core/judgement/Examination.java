@@ -359,17 +359,25 @@ public final class Examination {
         return kind.cast(shared.computeIfAbsent(kind, any -> make.get()));
     }
 
-    /** What a point comes to that an answer elsewhere leaves without meaning; empty where it is to be read. */
+    /**
+     * What a point comes to that an answer elsewhere leaves without meaning; empty where it is to be read. An answer that cannot be
+     * judged by spares nothing.
+     */
     Optional<Judgement> spared(Point point) {
-        return point.condition().flatMap(condition -> spared(condition.on()).or(() -> value(condition.on())
-                .flatMap(Value::answer)
+        return point.condition().flatMap(condition -> spared(condition.on()).or(() -> sparedBy(condition)));
+    }
+
+    private Optional<Judgement> sparedBy(Point.Condition condition) {
+        Point on = condition.on();
+        Optional<String> admitted = value(on).flatMap(Value::answer);
+        return evidence.latest(key(on))
+                .flatMap(reading -> reading.value().answer())
                 .filter(answer -> !condition.answers().contains(answer))
-                .map(answer -> finding()
-                        .step(condition.on().title(), answer)
-                        .conclude(
-                                Verdict.DOES_NOT_APPLY,
-                                Text.of("{}: {}.", condition.on().title(), answer),
-                                ""))));
+                .map(answer -> admitted.filter(answer::equals).isEmpty()
+                        ? notShown(List.of(on))
+                        : finding()
+                                .step(on.title(), answer)
+                                .conclude(Verdict.DOES_NOT_APPLY, Text.of("{}: {}.", on.title(), answer), ""));
     }
 
     /** The points among these that have not been read well enough. */

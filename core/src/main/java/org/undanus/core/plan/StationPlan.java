@@ -1,5 +1,6 @@
 package org.undanus.core.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -21,6 +22,7 @@ import org.undanus.core.rules.RuleBook;
  * @param aids what else is worked with here
  * @param sizes the lists of standard sizes a rule book must give for it
  * @param tables the tables a rule book chooses between, with what they may be
+ * @param precedents what should be read before it
  */
 public record StationPlan(
         Station station,
@@ -29,7 +31,16 @@ public record StationPlan(
         List<Figures> figures,
         Set<Aid> aids,
         Map<String, Dimension> sizes,
-        Map<String, Set<String>> tables) {
+        Map<String, Set<String>> tables,
+        List<Precedent> precedents) {
+
+    /**
+     * Work that comes before a station's.
+     *
+     * @param station whose lines are read first
+     * @param consequence what it comes to where they are not: a sentence
+     */
+    public record Precedent(Station station, String consequence) {}
 
     /** What a station is worked with besides its lines and figures. */
     public enum Aid {
@@ -46,30 +57,39 @@ public record StationPlan(
         aids = Set.copyOf(aids);
         sizes = Map.copyOf(sizes);
         tables = Map.copyOf(tables);
+        precedents = List.copyOf(precedents);
     }
 
     public StationPlan(Station station, List<Point> points, List<Requirement> requirements) {
-        this(station, points, requirements, List.of(), Set.of(), Map.of(), Map.of());
+        this(station, points, requirements, List.of(), Set.of(), Map.of(), Map.of(), List.of());
     }
 
     /** The same with its figures. */
     public StationPlan drawnBy(Figures... drawn) {
-        return new StationPlan(station, points, requirements, List.of(drawn), aids, sizes, tables);
+        return new StationPlan(station, points, requirements, List.of(drawn), aids, sizes, tables, precedents);
     }
 
     /** The same with an aid. */
     public StationPlan with(Aid aid) {
-        return new StationPlan(station, points, requirements, figures, Set.of(aid), sizes, tables);
+        return new StationPlan(station, points, requirements, figures, Set.of(aid), sizes, tables, precedents);
     }
 
     /** The same with a list of standard sizes. */
     public StationPlan sizes(String list, Dimension dimension) {
-        return new StationPlan(station, points, requirements, figures, aids, Map.of(list, dimension), tables);
+        return new StationPlan(
+                station, points, requirements, figures, aids, Map.of(list, dimension), tables, precedents);
     }
 
     /** The same with tables to choose between. */
     public StationPlan tables(Map<String, Set<String>> choices) {
-        return new StationPlan(station, points, requirements, figures, aids, sizes, choices);
+        return new StationPlan(station, points, requirements, figures, aids, sizes, choices, precedents);
+    }
+
+    /** The same, after another station. */
+    public StationPlan after(Station earlier, String consequence) {
+        List<Precedent> more = new ArrayList<>(precedents);
+        more.add(new Precedent(earlier, consequence));
+        return new StationPlan(station, points, requirements, figures, aids, sizes, tables, more);
     }
 
     /** Every drawing of it. */

@@ -23,6 +23,7 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.notice.StopNotices;
 import org.undanus.server.problem.AskFirstException;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotAllowedException;
@@ -54,9 +55,12 @@ class Readings {
     private final CaseFiles cases;
     private final Instruments instruments;
 
-    Readings(CaseFiles cases, Instruments instruments) {
+    private final StopNotices notices;
+
+    Readings(CaseFiles cases, Instruments instruments, StopNotices notices) {
         this.cases = cases;
         this.instruments = instruments;
+        this.notices = notices;
     }
 
     /**
@@ -92,6 +96,7 @@ class Readings {
         cases.keep(reading, before.header(), person.name());
         CaseFile after = before.with(reading);
         List<Judgement> changed = changed(before, after);
+        notices.raise(installation, changed, person, units);
         cases.remember(after);
         return new Outcome(after, line, changed);
     }

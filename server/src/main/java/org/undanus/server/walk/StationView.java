@@ -50,6 +50,7 @@ record StationView(
      * A station on the route.
      *
      * @param undecided how many of its lines can still change something
+     * @param waits for the stations that come before it and are not all read
      */
     record RouteStation(
             String key,
@@ -60,7 +61,15 @@ record StationView(
             int lines,
             int undecided,
             Verdict worst,
-            Map<Verdict, Long> counts) {}
+            Map<Verdict, Long> counts,
+            List<Waits> waits) {}
+
+    /**
+     * An earlier station with lines that are not read.
+     *
+     * @param consequence what going on without it comes to
+     */
+    record Waits(int number, String title, String key, String consequence) {}
 
     /**
      * @param group the unit the line belongs to, empty for the system
@@ -137,9 +146,29 @@ record StationView(
                             lines.size(),
                             next(file, station).size(),
                             summary.worst(),
-                            summary.counts());
+                            summary.counts(),
+                            waits(file, station));
                 })
                 .toList();
+    }
+
+    private static List<Waits> waits(CaseFile file, Station station) {
+        return Walk.plan(station).map(StationPlan::precedents).orElse(List.of()).stream()
+                .filter(before -> unread(file, before.station()))
+                .map(before -> new Waits(
+                        before.station().number(),
+                        before.station().title(),
+                        before.station().key(),
+                        before.consequence()))
+                .toList();
+    }
+
+    /** Whether lines of a station are open that have to be read by now. */
+    private static boolean unread(CaseFile file, Station station) {
+        return file.lines(station).stream()
+                .anyMatch(line -> asked(line, file)
+                        && !pointless(line, file)
+                        && file.evidence().latest(line.key()).isEmpty());
     }
 
     static StationView of(CaseFile file, Station station, UnitSystem units) {

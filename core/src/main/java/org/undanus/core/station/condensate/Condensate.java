@@ -30,7 +30,8 @@ public final class Condensate {
                         Stream.of(drain(), flow(), protection(), outdoor())
                                 .flatMap(List::stream)
                                 .toList())
-                .drawnBy(DrainFigure::draw, TrapFigure::draw);
+                .drawnBy(DrainFigure::draw, TrapFigure::draw)
+                .after(Station.MOUNTING, "The fall of the drain hangs on cabinet and hole: set them first.");
     }
 
     private static List<Requirement> drain() {

@@ -64,7 +64,7 @@ final class Flow {
             Flow::pump);
 
     static Optional<CondensateRate> rate(Examination x) {
-        return x.indoor().flatMap(unit -> CondensateRate.of(x, unit));
+        return x.indoor().flatMap(unit -> CondensateRate.of(x, unit)).filter(found -> found.rate() > 0);
     }
 
     private static Judgement noRate(Examination x) {
@@ -148,6 +148,11 @@ final class Flow {
 
     /** Two legs of the seal in a tube of the drain's size, m³; 0 where that is not known. */
     private static double inTrap(Examination x) {
+        boolean trapped =
+                x.chosen(DrainPoints.CABINET).filter(DrainPoints.DRAWN::equals).isPresent();
+        if (!trapped) {
+            return 0;
+        }
         return x.number(DrainPoints.TRAP_SEAL)
                 .flatMap(seal -> x.number(DrainPoints.SIZE).map(size -> 2 * seal * Math.PI * size * size / 4))
                 .orElse(0.0);

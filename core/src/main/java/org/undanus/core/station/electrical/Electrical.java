@@ -34,7 +34,8 @@ public final class Electrical {
                                 .toList())
                 .drawnBy(CircuitFigure::draw, TerminalFigure::draw)
                 .sizes(CircuitCurrents.DEVICE_SIZES, Dimension.CURRENT)
-                .tables(InstalledConductor.tables());
+                .tables(InstalledConductor.tables())
+                .after(Station.PAPERS, "A circuit is held against plates that nobody has read.");
     }
 
     private static List<Requirement> circuit() {

@@ -22,7 +22,8 @@ public final class Fuel {
                         Stream.concat(FuelPoints.all().stream(), VentPoints.all().stream())
                                 .toList(),
                         Stream.of(fire(), pipe(), vent()).flatMap(List::stream).toList())
-                .drawnBy(TrainFigure::draw, VentFigure::draw);
+                .drawnBy(TrainFigure::draw, VentFigure::draw)
+                .after(Station.ELECTRICAL, "A burner is fired on a circuit that nobody has looked at.");
     }
 
     private static List<Requirement> fire() {

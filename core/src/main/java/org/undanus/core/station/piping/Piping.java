@@ -34,7 +34,8 @@ public final class Piping {
                         Stream.of(lines(), details(), joints())
                                 .flatMap(List::stream)
                                 .toList())
-                .drawnBy(RunFigure::draw, PortsFigure::draw);
+                .drawnBy(RunFigure::draw, PortsFigure::draw)
+                .after(Station.PAPERS, "Sizes and lengths are held against plates that nobody has read.");
     }
 
     private static List<Requirement> lines() {

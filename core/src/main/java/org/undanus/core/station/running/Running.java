@@ -27,6 +27,8 @@ public final class Running {
                                                 AirPoints.HOOD))
                                 .toList(),
                         List.of(new SteadyOperation(), new TemperatureSplit()))
-                .drawnBy(PsychrometricFigure::draw);
+                .drawnBy(PsychrometricFigure::draw)
+                .after(Station.ELECTRICAL, "The machine runs on a circuit that nobody has looked at.")
+                .after(Station.AIRSIDE, "What it does in starved air says nothing of the machine.");
     }
 }

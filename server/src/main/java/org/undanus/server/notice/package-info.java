@@ -1,0 +1,2 @@
+/** Notices that stop a visit. */
+package org.undanus.server.notice;
