@@ -18,7 +18,14 @@ const emit = defineEmits<{ typing: []; commit: []; choose: [option: string]; log
 const typed = defineModel<string>({ required: true });
 
 const FEW_OPTIONS = 4;
-const buttons = computed(() => props.options.length > 0 && props.options.length <= FEW_OPTIONS);
+/** Longer answers do not fit on a button in the column. */
+const SHORT_ANSWER = 16;
+const buttons = computed(
+  () =>
+    props.options.length > 0 &&
+    props.options.length <= FEW_OPTIONS &&
+    props.options.every((option) => option.length <= SHORT_ANSWER),
+);
 const hint = computed(() =>
   props.line.kind === "QUANTITY"
     ? props.line.example.split(/,| or /)[0]

@@ -9,6 +9,7 @@ import type { Judgement, Line, Tool } from "./useWalk";
 import LineField from "./LineField.vue";
 import ListEditor from "./ListEditor.vue";
 import MarginSpark from "./MarginSpark.vue";
+import StopWatch from "./StopWatch.vue";
 import { useReading } from "./useReading";
 import type { Using } from "./useUsing";
 import VerdictMark from "./VerdictMark.vue";
@@ -106,6 +107,12 @@ const closed = computed(
   () => !inspects.value && !!props.line.reading && !props.line.reading.byCrew && !otherwise.value,
 );
 
+/** What the watch says is saved at once: it was read in that moment. */
+function timed(seconds: string) {
+  typed.value = seconds;
+  void commit();
+}
+
 /** Once a list is taken in hand its parts stand below it. */
 const inHand = ref(false);
 function takeInHand() {
@@ -142,7 +149,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
       <span class="mono">{{ line.reading?.said }}</span>
       <button type="button" class="button" @click="otherwise = true">Record otherwise</button>
     </div>
-    <div v-else class="entry">
+    <div v-else class="entry" :class="{ timed: line.instrumentKind === 'stopwatch' }">
       <LineField
         :id="fieldId"
         ref="form"
@@ -159,6 +166,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
         @choose="choose"
         @log="choosing"
       />
+      <StopWatch v-if="line.instrumentKind === 'stopwatch'" @timed="timed" />
     </div>
     <div class="understood">
       <span v-if="understood || (readWith && !changed)" class="mono value"
@@ -283,6 +291,16 @@ defineExpose({ focus: () => field.value?.focus(), put });
 
 .optional {
   font-size: 12px;
+}
+
+.timed {
+  display: flex;
+  gap: 4px;
+}
+
+.timed > :first-child {
+  flex: 1;
+  min-width: 0;
 }
 
 .in-parts {

@@ -46,7 +46,6 @@ function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined)) {
       understand: vi.fn().mockResolvedValue({ plausible: true }),
       save,
       change: async () => "",
-      change: vi.fn(),
       log: vi.fn(),
       logAddress: () => "",
     },

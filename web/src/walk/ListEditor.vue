@@ -20,7 +20,10 @@ const other = ref("");
 const problem = ref("");
 const field = ref<HTMLInputElement>();
 
-const part = computed(() => (props.list.editing === "PARTS" ? props.parts[Number(thing.value)] : undefined));
+/** The part in hand; none before one is tapped. */
+const part = computed(() =>
+  props.list.editing === "PARTS" && thing.value ? props.parts[Number(thing.value)] : undefined,
+);
 const named = computed(() => {
   switch (props.list.editing) {
     case "PARTS":

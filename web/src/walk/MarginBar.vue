@@ -17,8 +17,13 @@ function x(position: number): number {
   return EDGE + Math.max(0, Math.min(1, position)) * (WIDTH - 2 * EDGE);
 }
 
-function anchor(position: number): "start" | "middle" | "end" {
-  return position < 0.2 ? "start" : position > 0.8 ? "end" : "middle";
+/** Half of what a letter of a label takes. */
+const HALF_LETTER = 3.8;
+
+/** In the middle of its place, unless it would run over an edge. */
+function anchor(position: number, text: string): "start" | "middle" | "end" {
+  const half = Math.max(text.length * HALF_LETTER, 0.2 * (WIDTH - 2 * EDGE));
+  return x(position) < half ? "start" : x(position) > WIDTH - half ? "end" : "middle";
 }
 
 const spoken = computed(
@@ -54,7 +59,7 @@ const spoken = computed(
       class="label"
       :x="x(tick.position)"
       :y="axis - 14 - tick.row * ROW"
-      :text-anchor="anchor(tick.position)"
+      :text-anchor="anchor(tick.position, tick.label)"
       :font-weight="tick.binds ? 600 : 400"
       :fill="tick.defers ? 'var(--quiet)' : 'var(--ink)'"
     >
@@ -81,7 +86,7 @@ const spoken = computed(
     <text
       :x="x(bar.needle)"
       :y="axis + 18"
-      :text-anchor="anchor(bar.needle)"
+      :text-anchor="anchor(bar.needle, bar.reading)"
       :fill="colour"
       font-weight="600"
     >

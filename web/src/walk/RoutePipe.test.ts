@@ -12,6 +12,7 @@ function station(key: string, over: Partial<Schemas["RouteStation"]>): Schemas["
     read: 0,
     lines: 4,
     undecided: 0,
+    waits: [],
     worst: "NOT_SHOWN",
     counts: {},
     ...over,

@@ -21,6 +21,9 @@ function state(station: Schemas["RouteStation"]): string {
   if (!station.built) {
     return "not yet judged here";
   }
+  if (!station.lines) {
+    return "nothing of it here";
+  }
   const open = station.counts.FAILS ? ` · ${countsInWords({ FAILS: station.counts.FAILS })}` : "";
   return `${station.read} of ${station.lines}${open}`;
 }
@@ -47,6 +50,9 @@ function state(station: Schemas["RouteStation"]): string {
         <span class="state">
           <VerdictMark v-if="station.built" :verdict="station.worst" :size="11" />
           {{ state(station) }}
+        </span>
+        <span v-if="station.waits.length && station.read < station.lines" class="state waits">
+          after {{ station.waits.map((earlier) => earlier.number).join(", ") }}
         </span>
       </span>
     </component>
@@ -94,6 +100,10 @@ function state(station: Schemas["RouteStation"]): string {
 
 .station:last-child::before {
   bottom: 50%;
+}
+
+.waits {
+  color: var(--brass);
 }
 
 .fitting {

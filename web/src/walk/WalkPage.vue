@@ -19,6 +19,8 @@ import { taken } from "./useTried";
 import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
 import ReadingWith from "./ReadingWith.vue";
 import SeveralAtOnce from "./SeveralAtOnce.vue";
+import StopNotice from "./StopNotice.vue";
+import { useNotices } from "./useNotices";
 import { useUsing } from "./useUsing";
 import { countsInWords, sumOfCounts } from "../words/words";
 import VisitDialog from "./VisitDialog.vue";
@@ -32,6 +34,9 @@ const { installation, route, station, judgements, problem } = walk;
 const { person } = useSession();
 const inspects = computed(() => person.value?.role !== "CREW");
 const photos = usePhotos(toRef(props, "id"));
+const stops = useNotices(toRef(props, "id"));
+/** Earlier stations that are not all read. */
+const early = computed(() => route.value.find((each) => each.key === props.stationKey)?.waits ?? []);
 const { ofPage, heading } = usePlaces();
 
 const table = ref<InstanceType<typeof LineTable>>();
@@ -183,6 +188,14 @@ function lineFocused(line: Line) {
   }
 }
 
+/** What was saved may be a reason to leave. */
+async function save(line: Line, reading: Schemas["TypedReading"]) {
+  await walk.save(line, reading);
+  if (line.instrumentKind === "gas-analyser") {
+    await stops.look();
+  }
+}
+
 function step(by: number) {
   const at = built.value.findIndex((s) => s.key === props.stationKey);
   const to = built.value[at + by];
@@ -286,6 +299,14 @@ useKeys({
             <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
           </div>
         </div>
+        <p v-if="early.length && read < required.length" class="early" role="note">
+          <template v-for="earlier in early" :key="earlier.key">
+            Before this comes
+            <RouterLink :to="`/installations/${id}/${earlier.key}`"
+              >{{ earlier.number }} {{ earlier.title }}</RouterLink
+            >: {{ earlier.consequence }}
+          </template>
+        </p>
         <div v-if="!figureFolded" class="figure" tabindex="0" role="group" aria-label="Figure of the station">
           <StationFigure
             :installation="id"
@@ -341,7 +362,7 @@ useKeys({
           :judgements-of="walk.judgementsOf"
           :using="using"
           :understand="walk.understand"
-          :save="walk.save"
+          :save="save"
           :change="walk.change"
           :log="walk.log"
           :log-address="walk.logAddress"
@@ -360,6 +381,13 @@ useKeys({
       @why="why"
       @evidence="evidence"
       @correct="correct"
+    />
+    <StopNotice
+      v-if="stops.notices.value[0]"
+      :key="stops.notices.value[0].id"
+      :notice="stops.notices.value[0]"
+      :inspects="inspects"
+      :take-down="stops.takeDown"
     />
     <WhyDrawer v-model="whyOpen" :judgement="chosenJudgement" />
     <CorrectionDialog v-model="correctionOpen" :judgement="chosenJudgement" :raise="walk.raise" />
@@ -414,6 +442,13 @@ useKeys({
   border-radius: 4px;
   background: var(--paper);
   overflow: auto;
+}
+
+.early {
+  margin: 4px 0 0;
+  padding: 4px 8px;
+  border-left: 3px solid var(--brass);
+  font-size: 13px;
 }
 
 .at-once {

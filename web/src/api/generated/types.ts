@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/notices/{notice}/down": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeDown"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/lists": {
         parameters: {
             query?: never;
@@ -700,6 +716,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["html"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/notices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["standing"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1481,12 +1513,20 @@ export interface components {
             counts: {
                 [key: string]: number;
             };
+            waits: components["schemas"]["Waits"][];
         };
         SavedReading: {
             line: components["schemas"]["LineView"];
             changed: components["schemas"]["JudgementView"][];
             next: components["schemas"]["NextLine"][];
             route: components["schemas"]["RouteStation"][];
+        };
+        Waits: {
+            /** Format: int32 */
+            number: number;
+            title: string;
+            key: string;
+            consequence: string;
         };
         Photo: {
             id: string;
@@ -1505,6 +1545,19 @@ export interface components {
             addedBy: string;
             /** Format: date-time */
             addedAt: string;
+        };
+        TakenDown: {
+            reason: string;
+        };
+        NoticeView: {
+            id: string;
+            title: string;
+            finding: string;
+            orders: string;
+            raisedBy: string;
+            /** Format: date-time */
+            raisedAt: string;
+            judgement: string;
         };
         ListChange: {
             point: string;
@@ -3122,6 +3175,44 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    takeDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                notice: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakenDown"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoticeView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     change_2: {
         parameters: {
             query?: never;
@@ -3899,6 +3990,33 @@ export interface operations {
                 };
                 content: {
                     "text/html": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoticeView"][];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];

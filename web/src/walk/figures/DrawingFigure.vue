@@ -52,7 +52,10 @@ function look(piece: Piece) {
       {
         opens: opens(piece) || piece.thing,
         judged: piece.verdict,
-        lit: [piece.judgement, piece.line, piece.thing].some((key) => key && props.lit.includes(key)),
+        // of a list's line the part in hand is lit, not all of it
+        lit: [piece.judgement, piece.thing ? undefined : piece.line, piece.thing].some(
+          (key) => key && props.lit.includes(key),
+        ),
       },
     ],
     "data-thing": piece.thing,

@@ -40,6 +40,7 @@ import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.station.Walk;
 
@@ -292,13 +293,13 @@ public final class RandomCases {
 
     /** Parts as they are offered, in any order; now and then they make no sense together. */
     private static Notation.Listing listing(Notation notation, Random random) {
-        if (notation.offered().isEmpty()) {
+        if (notation.offered(UnitSystem.SI).isEmpty()) {
             return notation.read(notation.example());
         }
         StringBuilder typed = new StringBuilder();
         for (int i = 0; i < 1 + random.nextInt(12); i++) {
-            String part =
-                    notation.offered().get(random.nextInt(notation.offered().size()));
+            String part = notation.offered(UnitSystem.SI)
+                    .get(random.nextInt(notation.offered(UnitSystem.SI).size()));
             typed.append(i == 0 ? "" : ", ").append(part);
         }
         try {

@@ -78,7 +78,11 @@ class GoldenTest {
                         Station.SITING,
                         Station.ACCESS,
                         Station.MOUNTING,
+                        Station.PIPING,
+                        Station.CONDENSATE,
                         Station.ELECTRICAL,
+                        Station.FUEL,
+                        Station.AIRSIDE,
                         Station.RUNNING);
         assertThat(seen)
                 .allSatisfy((station, verdicts) ->

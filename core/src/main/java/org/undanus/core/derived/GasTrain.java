@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.UnitSystem;
 
 /**
  * What stands in the gas pipe before an appliance, in the direction of flow: {@code pipe, valve, union, connector, drip leg, cabinet,
@@ -85,7 +86,7 @@ public record GasTrain(List<Part> parts) implements Notation.Listing {
         }
 
         @Override
-        public List<String> offered() {
+        public List<String> offered(UnitSystem units) {
             return List.of("valve", "union", "connector", "drip leg", "pipe", "cabinet", "control");
         }
 
@@ -105,7 +106,7 @@ public record GasTrain(List<Part> parts) implements Notation.Listing {
                 String text = written.get(i).text();
                 GasTrain.Part part = NAMES.get(text.toLowerCase(Locale.ROOT));
                 if (part == null) {
-                    throw Lengths.wrong(i, text, "it is none of " + String.join(", ", offered()));
+                    throw Lengths.wrong(i, text, "it is none of " + String.join(", ", offered(UnitSystem.SI)));
                 }
                 parts.add(part);
             }

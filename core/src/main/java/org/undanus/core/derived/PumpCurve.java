@@ -9,6 +9,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.LiquidFlow;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.UnitSystem;
 
 /**
  * What a condensate pump moves at each lift, from its label or sheet: {@code 0 m: 20 L/h, 2 m: 14 L/h, 4 m: 8 L/h}.
@@ -60,8 +61,10 @@ public record PumpCurve(List<Point> points) implements Notation.Listing {
         }
 
         @Override
-        public List<String> offered() {
-            return List.of("0 m: 20 L/h", "2 m: 14 L/h");
+        public List<String> offered(UnitSystem units) {
+            return units == UnitSystem.SI
+                    ? List.of("0 m: 20 L/h", "2 m: 14 L/h")
+                    : List.of("0 ft: 5 gal/h", "6 ft: 3.5 gal/h");
         }
 
         @Override

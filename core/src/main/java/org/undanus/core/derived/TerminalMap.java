@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.UnitSystem;
 
 /**
  * Which terminal of the outdoor unit is wired to which of an indoor unit: {@code 1-1, 2-2, 3-3, E-E}. Where the outdoor unit has
@@ -116,7 +117,7 @@ public record TerminalMap(List<Wire> wires) implements Notation.Listing {
         }
 
         @Override
-        public List<String> offered() {
+        public List<String> offered(UnitSystem units) {
             return List.of("1-1", "2-2", "3-3", "E-E");
         }
 

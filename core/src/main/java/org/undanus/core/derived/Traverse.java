@@ -13,11 +13,14 @@ import org.undanus.core.quantity.Velocity;
  * @param read what was read: velocity pressure or velocity
  * @param unit as written
  * @param values in SI; NaN where a place has not been read
+ * @param written the numbers as they were written, in that unit
  */
-public record Traverse(Dimension read, String unit, List<List<Double>> values) implements Notation.Listing {
+public record Traverse(Dimension read, String unit, List<List<Double>> values, List<List<String>> written)
+        implements Notation.Listing {
 
     public Traverse {
         values = values.stream().map(List::copyOf).toList();
+        written = written.stream().map(List::copyOf).toList();
     }
 
     /** Fractions of a side at which it is read, by the number of lines. Source: ISO 3966, log-Tchebycheff rule. */

@@ -10,6 +10,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.FieldUnit;
+import org.undanus.core.quantity.UnitSystem;
 
 /**
  * Readings of a grid: the unit first, then row by row, {@code Pa: 12 14 15 14 12 / 13 15 16 15 13 / …}. A dash stands for a place
@@ -38,7 +39,7 @@ final class TraverseNotation implements Notation {
     }
 
     @Override
-    public List<String> offered() {
+    public List<String> offered(UnitSystem units) {
         return List.of();
     }
 
@@ -73,7 +74,7 @@ final class TraverseNotation implements Notation {
             throw new Entry.Unsuitable("A grid has " + Traverse.FEWEST + " to " + Traverse.MOST
                     + " rows and columns; this one has " + values.size() + " by " + columns + ".");
         }
-        return new Traverse(dimension, written.unit, values);
+        return new Traverse(dimension, written.unit, values, written.rows);
     }
 
     private static boolean lines(int count) {

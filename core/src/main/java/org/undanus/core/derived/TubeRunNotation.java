@@ -18,6 +18,7 @@ import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.UnitSystem;
 
 /**
  * Reads a run as fitters say it: {@code 3.2 m out, elbow, up 2.5 m, trap, 6 m along}. What is said of insulation and place
@@ -119,8 +120,12 @@ final class TubeRunNotation implements Notation {
     }
 
     @Override
-    public List<String> offered() {
-        return offered;
+    public List<String> offered(UnitSystem units) {
+        return units == UnitSystem.SI
+                ? offered
+                : offered.stream()
+                        .map(part -> part.replace("1 m", "3 ft").replace("20 mm", "3/4 in"))
+                        .toList();
     }
 
     @Override

@@ -21,7 +21,8 @@ public enum InstrumentKind {
     HYGROMETER("hygrometer", Dimension.RATIO),
     MANOMETER("manometer", Dimension.PRESSURE_DIFFERENCE),
     TORQUE_WRENCH("torque wrench", Dimension.TORQUE),
-    CLOCK("clock", Dimension.DURATION);
+    CLOCK("clock", Dimension.DURATION),
+    STOPWATCH("stopwatch", Dimension.DURATION);
 
     private final String title;
     private final Dimension dimension;

@@ -3,6 +3,7 @@ package org.undanus.core.evidence;
 import java.util.ArrayList;
 import java.util.List;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.UnitSystem;
 
 /**
  * How people write down something that has parts in an order: a run of tube, the wires between terminals, the readings of a
@@ -41,8 +42,8 @@ public interface Notation {
     /** One that could be typed. */
     String example();
 
-    /** Parts that are put in by a tap. */
-    List<String> offered();
+    /** Parts that are put in by a tap, in a reader's units. */
+    List<String> offered(UnitSystem units);
 
     Editing editing();
 

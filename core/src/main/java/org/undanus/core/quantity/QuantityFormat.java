@@ -29,6 +29,10 @@ public final class QuantityFormat {
     private static final double INCH = 0.0254;
     private static final int EIGHTHS = 8;
     private static final double INCHES_ALONE_BELOW = 24;
+    /** What is poured, rather than gas through a meter, m³. */
+    private static final double JUG_BELOW = 0.012;
+
+    private static final double ROOM_FROM = 0.5;
     private static final double SMALL_SHARE = 0.1;
     /** An opening rather than a floor, m². */
     private static final double OPENING_BELOW = 0.5;
@@ -183,7 +187,10 @@ public final class QuantityFormat {
             case FREQUENCY -> in(d, "rpm", 0);
             case TORQUE -> us ? in(d, "ft·lb", 1) : in(d, "N·m", 1);
             case LINEAR_DENSITY -> us ? in(d, "oz/ft", 2) : in(d, "g/m", 0);
-            case VOLUME -> us ? in(d, "gal", 2) : in(d, "L", 2);
+            case VOLUME ->
+                us
+                        ? size < JUG_BELOW ? in(d, "gal", 2) : in(d, "ft³", size < ROOM_FROM ? 1 : 0)
+                        : size < ROOM_FROM ? in(d, "L", 2) : in(d, "m³", 1);
             case LIQUID_FLOW -> us ? in(d, "gal/h", 2) : in(d, "L/h", 1);
             case VELOCITY -> us ? in(d, "fpm", 0) : in(d, "m/s", 2);
             case THERMAL_CONDUCTIVITY -> us ? in(d, "Btu·in/h·ft²·F°", 3) : in(d, "W/m·K", 3);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.geometry.Bundle;
 import org.undanus.core.judgement.Step;
@@ -29,18 +30,21 @@ public final class Reckoner {
     private static final String CHARGE_SOURCE =
             "IEC 60335-2-40, simplified to one room without ventilation; check the adopted edition";
 
-    private static final List<Computation> ALL = List.of(
-            capacity(),
-            support(),
-            isolators(),
-            snow(),
-            sound(),
-            charge(),
-            roomForCharge(),
-            passage(),
-            bundle(),
-            hole(),
-            run());
+    private static final List<Computation> ALL = Stream.concat(
+                    Stream.of(
+                            capacity(),
+                            support(),
+                            isolators(),
+                            snow(),
+                            sound(),
+                            charge(),
+                            roomForCharge(),
+                            passage(),
+                            bundle(),
+                            hole(),
+                            run()),
+                    LineReckoner.all().stream())
+            .toList();
 
     public static List<Computation> all() {
         return ALL;
@@ -50,7 +54,7 @@ public final class Reckoner {
         return ALL.stream().filter(c -> c.id().equals(id)).findFirst();
     }
 
-    private static Step step(String name, String how, Quantity value) {
+    static Step step(String name, String how, Quantity value) {
         return new Step(name, how, Text.of("{}", value), "");
     }
 

@@ -51,6 +51,36 @@ class ReckonerTest {
                 .contains("44 mm");
         assertThat(answer("passage", "width", "0.5 m", "depth", "0.5 m", "height", "1 m", "opening-width", "0.4 m"))
                 .contains("does not go through");
+        assertThat(answer("line-contents", "length", "10 m", "precharged", "7 m", "each", "20 g/m"))
+                .contains("Inside both tubes 1.15 L")
+                .contains("Charge to add 60 g");
+        assertThat(answer("flare")).contains("12.8 mm to 13.2 mm").contains("34 N·m to 42 N·m");
+        assertThat(answer("trap", "suction", "250 Pa", "margin", "25 mm"))
+                .contains("seal 50 mm")
+                .contains("Seal 25 mm");
+        assertThat(answer("condensate", "capacity", "3 t")).endsWith("Water, at most 3.8 L/h");
+        assertThat(answer("pour", "volume", "1 L", "time", "60 s")).endsWith("60 L/h");
+        assertThat(answer("conduit", "wires", "3", "wire", "5 mm", "inside", "20 mm"))
+                .endsWith("19 %");
+        assertThat(answer("imbalance", "two", "415 V", "three", "385 V")).endsWith("3.8 %");
+        assertThat(answer("burner-input", "time", "36 s")).contains("60.37 kW");
+        assertThat(answer("air-free", "monoxide", "100 ppm")).endsWith("176 ppm");
+        assertThat(answer("combustion-air")).endsWith("141.6 m³");
+        assertThat(answer("face-velocity", "flow", "1 m³/s", "width", "1 m", "height", "0.5 m"))
+                .endsWith("2 m/s");
+        assertThat(answer("duct-leakage", "flow", "100 m³/h")).endsWith("64 m³/h");
+        assertThat(answer("line-insulation")).contains("Insulation to ask for 9 mm");
+        assertThat(answer(
+                        "voltage-drop",
+                        "length",
+                        "30 m",
+                        "size",
+                        "4 mm²",
+                        "current",
+                        "12 A",
+                        "temperature",
+                        "34.44 °C"))
+                .contains("Voltage lost 2.98 V");
         assertThat(answer("run", "length", "10 m", "slope", "1 %", "available", "8 cm"))
                 .contains("cannot fall");
     }

@@ -244,7 +244,7 @@ record StationView(
                         .or(() -> point.notation().map(Notation::example))
                         .orElse(""),
                 point.dimension().map(Dimension::usualUnits).orElse(List.of()),
-                point.notation().map(notation -> new ListView(notation.editing(), notation.offered())),
+                point.notation().map(notation -> new ListView(notation.editing(), notation.offered(units))),
                 point.optional(),
                 file.facts().stage().reached(point.due()),
                 point.due().title(),

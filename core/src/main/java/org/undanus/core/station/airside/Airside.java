@@ -135,6 +135,16 @@ public final class Airside {
                         "Flexible duct is stretched.",
                         "Flexible duct lies slack: it costs much more pressure than it should.",
                         "Have it pulled to its full length and the surplus cut off."),
+                Observed.that(
+                                Station.AIRSIDE,
+                                DuctPoints.FIRE_RATED,
+                                Severity.SAFETY,
+                                "Adopted building code, ducts through fire-rated construction",
+                                "No duct passes fire-rated construction.",
+                                "A duct passes fire-rated construction: its damper and sealing are for the authority to judge.",
+                                "Ask the building authority which damper belongs there, and for its papers.")
+                        .not()
+                        .elseRefer(),
                 new FlexibleBend(),
                 WithinLimits.of(
                         Station.AIRSIDE,

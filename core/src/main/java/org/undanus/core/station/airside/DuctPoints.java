@@ -135,6 +135,8 @@ final class DuctPoints {
                     8)
             .onlyWhere(FLEX_PRESENT, "yes")
             .hiddenLater();
+    static final Point FIRE_RATED = seen(
+            "fire-rated", "Ducts pass a fire-rated wall or ceiling", "From the building's drawings, not by its looks.");
     static final Point LEAK_FLOW = measured(
                     "leak-flow",
                     Dimension.VOLUME_FLOW,
@@ -194,6 +196,7 @@ final class DuctPoints {
                 FLEX_DIAMETER,
                 FLEX_RADIUS,
                 FLEX_SPACING,
+                FIRE_RATED,
                 LEAK_FLOW,
                 LEAK_PRESSURE,
                 SERVED_AREA);

@@ -9,6 +9,7 @@ import org.undanus.core.derived.Traverse;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Element.Side;
+import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
@@ -20,21 +21,16 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgements;
-import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.PressureDifference;
-import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.Velocity;
 import org.undanus.core.rules.RuleBook;
 
-/** The duct's cross-section to scale with the places of the grid, each to be tapped and read. */
+/** The duct's cross-section with the places of the grid, each to be tapped and read. As wide as the sheet, so that numbers stand clear. */
 final class GridFigure {
     /** Sides up to these lengths, m, take five and six lines; longer ones seven. Source: ASHRAE 111. */
     private static final double FIVE_UP_TO = 0.762;
 
     private static final double SIX_UP_TO = 0.914;
-    private static final double ROOM = 0.12;
 
     private GridFigure() {}
 
@@ -67,40 +63,38 @@ final class GridFigure {
         double[] across = Traverse.places(columns, equalAreas);
         double wide = width.get();
         double high = height.get();
-        double room = ROOM * Math.max(wide, high);
         PointKey line = new PointKey(AirPoints.GRID.id(), ducts.id());
         Standing verdict = Standing.of(judgements, AirflowEnough.ABOUT, ducts.id());
         Drawing.Builder drawing = Drawing.of(
                         "Grid, " + x.indoor().map(unit -> unit.title()).orElse(ducts.title()),
-                        Frame.toScale(-2 * room, -1.5 * room, wide + room, high + room))
+                        Frame.stretched(-wide / 6, -high / 4, wide * 1.05, high * 1.08))
                 .box(Role.OUTLINE, verdict, 0, 0, wide, high);
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column < columns; column++) {
                 Place at = Place.of(across[column] * wide, (1 - down[row]) * high);
                 String thing = (row + 1) + "x" + (column + 1) + " of " + rows + "x" + columns;
                 Standing place = Standing.of(line).ofDrawn(thing);
-                Optional<Quantity> value = value(read, row, column);
-                drawing.add(new Element.Dot(value.isPresent() ? Role.READ : Role.BODY, at, Optional.of(place)))
-                        .aside(
-                                value.map(v -> Text.of("{}", v)).orElse(Text.of("?")),
-                                at,
-                                place,
-                                Side.ABOVE,
-                                Side.RIGHT);
+                Optional<String> value = written(read, row, column);
+                if (value.isPresent()) {
+                    drawing.words(Text.of("{}", value.get()), at, Weight.PLAIN, place, Side.CENTRE);
+                } else {
+                    drawing.add(new Element.Dot(Role.READ, at, Optional.of(place)));
+                }
             }
         }
         drawing.add(new Element.Dimension(
-                        Place.of(0, -0.7 * room),
-                        Place.of(wide, -0.7 * room),
+                        Place.of(0, -high / 8),
+                        Place.of(wide, -high / 8),
                         Text.of("{}", Length.ofMetres(wide)),
                         Optional.of(Standing.of(new PointKey(AirPoints.DUCT_WIDTH.id(), ducts.id())))))
                 .add(new Element.Dimension(
-                        Place.of(-room, 0),
-                        Place.of(-room, high),
+                        Place.of(-wide / 14, 0),
+                        Place.of(-wide / 14, high),
                         Text.of("{}", Length.ofMetres(high)),
                         Optional.of(Standing.of(new PointKey(AirPoints.DUCT_HEIGHT.id(), ducts.id())))));
         drawing.caption(Text.of(
-                "{}: lines at {} of the width.",
+                "{}{}: lines at {} of the width.",
+                read.map(grid -> Text.of("In {}. ", grid.unit())).orElse(Text.of("")),
                 equalAreas ? Airflow.EQUAL_AREAS : Airflow.TCHEBYCHEFF,
                 shares(across)));
         return Optional.of(drawing.spoken(Text.of(
@@ -118,11 +112,8 @@ final class GridFigure {
         return shares.toString();
     }
 
-    private static Optional<Quantity> value(Optional<Traverse> read, int row, int column) {
-        return read.map(grid -> grid.values().get(row).get(column))
-                .filter(value -> !value.isNaN())
-                .map(value -> read.orElseThrow().read() == Dimension.VELOCITY
-                        ? Velocity.ofMetresPerSecond(value)
-                        : PressureDifference.ofPascals(value));
+    private static Optional<String> written(Optional<Traverse> read, int row, int column) {
+        return read.filter(grid -> !grid.values().get(row).get(column).isNaN())
+                .map(grid -> grid.written().get(row).get(column));
     }
 }

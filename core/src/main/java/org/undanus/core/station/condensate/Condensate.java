@@ -31,7 +31,9 @@ public final class Condensate {
                                 .flatMap(List::stream)
                                 .toList())
                 .drawnBy(DrainFigure::draw, TrapFigure::draw)
-                .after(Station.MOUNTING, "The fall of the drain hangs on cabinet and hole: set them first.");
+                .after(
+                        Station.MOUNTING,
+                        "The drain falls from cabinet and hole: where those are set anew it is read again.");
     }
 
     private static List<Requirement> drain() {

@@ -102,7 +102,7 @@ final class DrainPoints {
                     "From the first water until the pan is empty again.",
                     2,
                     3600)
-            .with(InstrumentKind.CLOCK);
+            .with(InstrumentKind.STOPWATCH);
     static final Point POUR_CLEARED = seen(
             "pour-cleared", "Pour test, cleared at the end", "Somebody saw the water come out, and nothing leaked.");
     static final Point PUMP = choice("pump", "Condensate pump", "Whether a pump lifts the water.", "none", "fitted");

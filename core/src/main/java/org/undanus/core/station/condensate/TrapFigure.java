@@ -95,7 +95,7 @@ final class TrapFigure {
         if (drop.isPresent() && seal.isPresent()) {
             double bottom = -drop.get() - seal.get();
             drawing.line(
-                            Role.ASKED,
+                            Role.GHOST,
                             Place.of(2.3 * WIDE, 0),
                             Place.of(2.3 * WIDE, bottom),
                             Place.of(2.8 * WIDE, bottom),

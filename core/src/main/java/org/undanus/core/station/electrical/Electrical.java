@@ -35,7 +35,9 @@ public final class Electrical {
                 .drawnBy(CircuitFigure::draw, TerminalFigure::draw)
                 .sizes(CircuitCurrents.DEVICE_SIZES, Dimension.CURRENT)
                 .tables(InstalledConductor.tables())
-                .after(Station.PAPERS, "A circuit is held against plates that nobody has read.");
+                .after(
+                        Station.PAPERS,
+                        "A circuit is held against the plates: what is open there cannot be judged here.");
     }
 
     private static List<Requirement> circuit() {

@@ -126,10 +126,7 @@ public final class BurnerInput implements Requirement {
             double seconds = input(dial, revolutions, 1, heatingValue, correction.value()) / asked;
             return x.notShown(
                     List.of(TIME),
-                    Text.of(
-                            "{} revolutions must take near {}.",
-                            Math.round(revolutions),
-                            Duration.ofSeconds(Math.rint(seconds))));
+                    Text.of("{} must take near {}.", counted(revolutions), Duration.ofSeconds(Math.rint(seconds))));
         }
         Uncertain input = Propagation.through(
                 in -> in[0] > 0 ? input(dial, revolutions, in[0], heatingValue, in[1]) : Double.NaN,
@@ -162,9 +159,9 @@ public final class BurnerInput implements Requirement {
                 finding.room(),
                 Text.of(
                         over
-                                ? "Overfired: a licensed person sets manifold pressure or orifices so that {} revolutions take {}."
-                                : "Underfired: a licensed person looks at inlet and manifold pressure; {} revolutions must take {}.",
-                        Math.round(revolutions),
+                                ? "Overfired: a licensed person sets manifold pressure or orifices so that {} take {}."
+                                : "Underfired: a licensed person looks at inlet and manifold pressure; {} must take {}.",
+                        counted(revolutions),
                         Duration.ofSeconds(Math.rint(seconds))));
     }
 
@@ -174,6 +171,10 @@ public final class BurnerInput implements Requirement {
                 in -> correction(air + in[0], in[1]),
                 x.need(METER_PRESSURE).uncertain(),
                 x.need(METER_TEMPERATURE).uncertain());
+    }
+
+    private static String counted(double revolutions) {
+        return Math.round(revolutions) + (revolutions == 1 ? " revolution" : " revolutions");
     }
 
     private static Limit side(Examination x, Bound bound, double watts) {

@@ -23,7 +23,7 @@ public final class Fuel {
                                 .toList(),
                         Stream.of(fire(), pipe(), vent()).flatMap(List::stream).toList())
                 .drawnBy(TrainFigure::draw, VentFigure::draw)
-                .after(Station.ELECTRICAL, "A burner is fired on a circuit that nobody has looked at.");
+                .after(Station.ELECTRICAL, "A burner is fired on a circuit that has not been looked at in full.");
     }
 
     private static List<Requirement> fire() {
@@ -85,7 +85,12 @@ public final class Fuel {
                                 "left as it was for what stays",
                                 Verdict.FAILS,
                                 "What stays is alone on a vent too large for it: it spills and corrodes.",
-                                "What stays is not fired before its vent is sized anew or lined."),
+                                "What stays is not fired before its vent is sized anew or lined.")
+                        .when(
+                                "nobody knows",
+                                Verdict.REFER,
+                                "Nobody knows what else was on this vent.",
+                                "A licensed person traces it and sizes it for what stays."),
                 WithinLimits.of(
                         Station.FUEL,
                         VentPoints.DRAFT,

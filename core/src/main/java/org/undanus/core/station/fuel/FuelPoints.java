@@ -50,7 +50,7 @@ final class FuelPoints {
                     "With the stopwatch here, at high fire after ten minutes.",
                     5,
                     1800)
-            .with(InstrumentKind.CLOCK)
+            .with(InstrumentKind.STOPWATCH)
             .called("clocked");
     static final Point HEATING_VALUE = measured(
             "heating-value",

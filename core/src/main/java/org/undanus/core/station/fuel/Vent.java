@@ -45,7 +45,6 @@ final class Vent {
     private static final String CODE = "Fuel gas code, venting; check the adopted edition";
     private static final Map<String, Set<String>> MATERIALS = Map.of(
             "I", Set.of(VentPoints.SINGLE_WALL, VentPoints.DOUBLE_WALL),
-            "II", Set.of(VentPoints.STAINLESS),
             "III", Set.of(VentPoints.STAINLESS),
             "IV", Set.of(VentPoints.STAINLESS, VentPoints.PLASTIC));
     private static final LimitKey CLEARANCE_LIMIT = key("vent-clearance", "Distance to what burns");
@@ -136,6 +135,12 @@ final class Vent {
                 .step(CATEGORY.title(), category)
                 .step(MATERIAL.title(), material)
                 .step(PASSES.title(), x.chosen(PASSES).orElseThrow());
+        if (category.equals("II")) {
+            return finding.conclude(
+                    Verdict.REFER,
+                    Text.of("Category II draws and condenses at once: only its own maker's vent can be right."),
+                    "A licensed person holds the vent against the appliance's instructions.");
+        }
         if (!MATERIALS.get(category).contains(material)) {
             return finding.conclude(
                     Verdict.FAILS,

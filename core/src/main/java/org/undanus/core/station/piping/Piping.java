@@ -35,7 +35,7 @@ public final class Piping {
                                 .flatMap(List::stream)
                                 .toList())
                 .drawnBy(RunFigure::draw, PortsFigure::draw)
-                .after(Station.PAPERS, "Sizes and lengths are held against plates that nobody has read.");
+                .after(Station.PAPERS, "Lines are held against the plates: what is open there cannot be judged here.");
     }
 
     private static List<Requirement> lines() {

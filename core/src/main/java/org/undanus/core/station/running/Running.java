@@ -28,7 +28,7 @@ public final class Running {
                                 .toList(),
                         List.of(new SteadyOperation(), new TemperatureSplit()))
                 .drawnBy(PsychrometricFigure::draw)
-                .after(Station.ELECTRICAL, "The machine runs on a circuit that nobody has looked at.")
-                .after(Station.AIRSIDE, "What it does in starved air says nothing of the machine.");
+                .after(Station.ELECTRICAL, "The machine runs on a circuit that has not been looked at in full.")
+                .after(Station.AIRSIDE, "In starved air a split says nothing of the machine.");
     }
 }

@@ -96,6 +96,8 @@ class AirsideTest {
         "ports-closed, no, FAILS",
         "vibration-pads, yes, MEETS",
         "vibration-pads, no, FAILS",
+        "fire-rated, no, MEETS",
+        "fire-rated, yes, REFER",
     })
     void whatIsSeenOfDuctsAndFilter(String point, String typed, Verdict verdict) {
         assertThat(before().verdict("airside." + point + DUCTS)).isEqualTo(Verdict.NOT_SHOWN);

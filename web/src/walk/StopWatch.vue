@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref } from "vue";
+
+/** Times what is read on a clock: one tap starts, the next one stops and writes the seconds in. */
+const emit = defineEmits<{ timed: [seconds: string] }>();
+
+const TENTH_MS = 100;
+const began = ref<number>();
+const now = ref(0);
+let timer: ReturnType<typeof setInterval> | undefined;
+
+const shown = computed(() =>
+  began.value === undefined ? "" : ((now.value - began.value) / 1000).toFixed(1),
+);
+
+function tap() {
+  now.value = performance.now();
+  if (began.value === undefined) {
+    began.value = now.value;
+    timer = setInterval(() => (now.value = performance.now()), TENTH_MS);
+    return;
+  }
+  emit("timed", `${shown.value} s`);
+  stop();
+}
+
+function stop() {
+  clearInterval(timer);
+  began.value = undefined;
+}
+
+onBeforeUnmount(stop);
+</script>
+
+<template>
+  <button
+    type="button"
+    class="button watch"
+    :class="{ running: shown }"
+    :aria-label="shown ? `Stop the watch at ${shown} s` : 'Start the stopwatch'"
+    @click="tap()"
+  >
+    {{ shown || "Time" }}
+  </button>
+</template>
+
+<style scoped>
+.watch {
+  min-width: 64px;
+  min-height: 44px;
+  padding: 0 8px;
+}
+
+.running {
+  background: var(--brass);
+  color: var(--paper);
+  font-family: var(--mono);
+}
+</style>
