@@ -4398,6 +4398,7 @@ export interface operations {
             403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             409: components["responses"]["CONFLICT"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
             507: components["responses"]["INSUFFICIENT_STORAGE"];

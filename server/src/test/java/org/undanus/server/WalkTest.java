@@ -382,7 +382,7 @@ class WalkTest {
 
         client.save(almshouse, "electrical.disconnect-present", outdoor, "yes").expect(201);
         JsonNode after = at(client.get(route).expect(200).json(), "electrical");
-        assertThat(after.path("lines").asInt()).isEqualTo(before.path("lines").asInt() + 4);
+        assertThat(after.path("lines").asInt()).isEqualTo(before.path("lines").asInt() + 8);
         assertThat(after.path("undecided").asInt()).isPositive();
     }
 

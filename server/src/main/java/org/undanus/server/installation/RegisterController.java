@@ -419,6 +419,7 @@ class RegisterController {
 
     /** Takes away what was added, as long as nothing has been read of it. */
     @DeleteMapping("/{id}/subjects/{subject}")
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
     @Transactional
     InstallationView remove(
             @PathVariable String id, @PathVariable String subject, @AuthenticationPrincipal Person person) {

@@ -56,7 +56,7 @@ class ReportTest {
         String first = text(pdf("/report.pdf?units=US"), 1, 1);
 
         assertThat(first)
-                .contains("17 things must be put right, 9 of them for safety.")
+                .contains("33 things must be put right, 10 of them for safety.")
                 .contains("What must be put right")
                 .contains("60 A, 20 A over the maker's 40 A")
                 .contains("Have a 40 A or 35 A device fitted")
@@ -68,20 +68,20 @@ class ReportTest {
 
     @Test
     void whatIsNotShownSaysWhatWouldShowIt() throws IOException {
-        assertThat(text(pdf("/report.pdf?units=US"), 1, 3))
+        assertThat(text(pdf("/report.pdf?units=US"), 1, 6))
                 .contains("What is not shown, and what would show it")
                 .contains("Class and number as stated");
     }
 
     @Test
-    void theFoundryFloorTakesEightPagesAndAppendicesAreAskedFor() throws IOException {
+    void theFoundryFloorTakesSixteenPagesAndAppendicesAreAskedFor() throws IOException {
         byte[] plain = pdf("/report.pdf?readings=false&units=US");
-        assertThat(pages(plain)).isLessThanOrEqualTo(8);
-        assertThat(text(plain, 1, 8)).doesNotContain("Appendix");
-        assertThat(text(pdf("/report.pdf?units=US"), 8, 20))
+        assertThat(pages(plain)).isLessThanOrEqualTo(16);
+        assertThat(text(plain, 1, 16)).doesNotContain("Appendix");
+        assertThat(text(pdf("/report.pdf?units=US"), 12, 40))
                 .contains("Appendix: readings")
                 .contains("± 0.07 in");
-        assertThat(text(pdf("/report.pdf?derivations=true&units=US"), 8, 40)).contains("how each judgement follows");
+        assertThat(text(pdf("/report.pdf?derivations=true&units=US"), 12, 80)).contains("how each judgement follows");
     }
 
     @Test
@@ -121,7 +121,7 @@ class ReportTest {
         assertThat(page.header("Content-Type")).isEqualTo("text/html;charset=UTF-8");
         assertThat(page.header("Content-Security-Policy")).contains("default-src 'none'", "sandbox");
         assertThat(page.text())
-                .contains("17 things must be put right")
+                .contains("33 things must be put right")
                 .contains("&lt;script&gt;")
                 .doesNotContain("<script", "href=", "src=\"http", "@page");
     }

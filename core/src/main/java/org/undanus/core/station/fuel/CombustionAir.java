@@ -9,6 +9,7 @@ import static org.undanus.core.station.fuel.FuelPoints.ROOM_VOLUME;
 import static org.undanus.core.station.fuel.FuelPoints.TOTAL_INPUT;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import org.undanus.core.evidence.Point;
@@ -86,7 +87,7 @@ public final class CombustionAir implements Requirement {
 
     private static Setting[] settings() {
         List<Setting> all = new ArrayList<>(List.of(STANDARD, KNOWN, KNOWN_FAN, LEAST_OPENING, METAL, WOOD));
-        all.addAll(OPENINGS.values());
+        OPENINGS.values().stream().sorted(Comparator.comparing(Setting::id)).forEach(all::add);
         return all.toArray(Setting[]::new);
     }
 

@@ -22,7 +22,7 @@ public final class Fuel {
                         Stream.concat(FuelPoints.all().stream(), VentPoints.all().stream())
                                 .toList(),
                         Stream.of(fire(), pipe(), vent()).flatMap(List::stream).toList())
-                .drawnBy(TrainFigure::draw, VentFigure::draw)
+                .drawnBy(TrainFigure::draw, VentFigure::draw, VentPlanFigure::draw)
                 .after(Station.ELECTRICAL, "A burner is fired on a circuit that has not been looked at in full.");
     }
 

@@ -8,6 +8,7 @@ import static org.undanus.core.station.fuel.FuelPoints.RISE;
 import static org.undanus.core.station.fuel.FuelPoints.TRAIN;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -88,7 +89,9 @@ final class GasPipe {
 
     static final Requirement SUPPORTS = Requirement.of(
             about("fuel.pipe-support", "Gas pipe supported", Severity.SAFETY, SUPPORT_LIMIT, PIPE_SIZE, PIPE_SUPPORT)
-                    .settings(SPACINGS.values().toArray(Setting[]::new)),
+                    .settings(SPACINGS.values().stream()
+                            .sorted(Comparator.comparing(Setting::id))
+                            .toArray(Setting[]::new)),
             GasPipe::supports);
 
     static final Requirement TEMPERATURE_RISE = Requirement.of(

@@ -13,6 +13,7 @@ import static org.undanus.core.station.fuel.VentPoints.PASSES;
 import static org.undanus.core.station.fuel.VentPoints.WALK;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -86,7 +87,9 @@ final class Vent {
     static final Requirement FROM_WHAT_BURNS = Requirement.of(
             about("vent-clearance", "Vent clear of what burns", MATERIAL, CLEARANCE)
                     .limits(CLEARANCE_LIMIT)
-                    .settings(CLEARANCES.values().toArray(Setting[]::new)),
+                    .settings(CLEARANCES.values().stream()
+                            .sorted(Comparator.comparing(Setting::id))
+                            .toArray(Setting[]::new)),
             Vent::clearance);
 
     static final Requirement FROM_OPENINGS = Requirement.of(

@@ -1,6 +1,7 @@
 package org.undanus.core.station.piping;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -470,6 +471,14 @@ class PipingTest {
                 : joint("flare");
         assertThat(read.read("piping.joint-" + point, "flare-1", typed).verdict(key))
                 .isEqualTo(verdict);
+    }
+
+    @Test
+    void aTorqueIsNoForceNorMass() {
+        assertThatThrownBy(() -> joint("flare").read("piping.joint-torque", "flare-1", "55 N"))
+                .hasMessageContaining("a unit of a force");
+        assertThatThrownBy(() -> joint("flare").read("piping.joint-torque", "flare-1", "40 lbf"))
+                .hasMessageContaining("a unit of a force");
     }
 
     @Test
