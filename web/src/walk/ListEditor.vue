@@ -35,6 +35,13 @@ const named = computed(() => {
   }
 });
 
+// a part may be tapped before the list has been parted; what was typed over it stays
+watch(part, (now, before) => {
+  if (now && other.value === (before?.text ?? "")) {
+    other.value = now.text;
+  }
+});
+
 function take(tapped: string) {
   if (props.list.editing === "PAIRS" && thing.value && tapped !== thing.value) {
     const from = thing.value;
@@ -52,7 +59,8 @@ async function apply(change: Change, text: string, of = thing.value) {
   problem.value = "";
   try {
     await props.change(of, change, text);
-    if (change === "REMOVE" || props.list.editing !== "PARTS") {
+    // what was tapped meanwhile stays in hand
+    if (thing.value === of && (change === "REMOVE" || props.list.editing !== "PARTS")) {
       thing.value = "";
       other.value = "";
     }

@@ -253,11 +253,18 @@ export function useReading({
     }
   }
 
+  /** Changes wait for each other: each is made to what the one before left. */
+  let altering: Promise<unknown> = Promise.resolve();
+
   /** A change made where the list is drawn; it is saved when the person says so. */
-  async function alter(thing: string, how: Schemas["ListChange"]["change"], other: string) {
-    typed.value = await change(line(), typed.value, { thing, change: how, other });
-    await inParts();
-    typing();
+  function alter(thing: string, how: Schemas["ListChange"]["change"], other: string): Promise<void> {
+    const next = altering.then(async () => {
+      typed.value = await change(line(), typed.value, { thing, change: how, other });
+      await inParts();
+      typing();
+    });
+    altering = next.catch(() => undefined);
+    return next;
   }
 
   function choose(option: string) {

@@ -86,6 +86,13 @@ function open(piece: Piece) {
     :aria-label="[drawing.title, drawing.spoken].filter(Boolean).join('. ')"
   >
     <template v-for="(piece, index) in drawing.pieces" :key="index">
+      <!-- a thin line that can be taken in hand is reached by a glove -->
+      <polyline
+        v-if="piece.kind === 'LINE' && piece.thing && opens(piece)"
+        :points="piece.points"
+        class="reach"
+        @click="open(piece)"
+      />
       <polyline
         v-if="piece.kind === 'LINE'"
         :points="piece.points"
@@ -250,6 +257,12 @@ text.quiet {
 }
 
 .opens {
+  cursor: pointer;
+}
+
+.reach {
+  stroke: transparent;
+  stroke-width: 24;
   cursor: pointer;
 }
 
