@@ -193,8 +193,17 @@ class JournalTest {
                 .expect(201);
         lead.upload("/api/instruments/gauge-5/certificates", "%PDF-1.7 made up".getBytes(StandardCharsets.US_ASCII))
                 .expect(201);
+        lead.save(lead.installation("LH-23"), "fuel.room-carbon-monoxide", "indoor-1", "60 ppm")
+                .expect(201);
         assertThat(check().sentence())
-                .contains("sound", "2 photos,", "1 certificate,", "2 traces.", "5 accounts", "10 installations");
+                .contains(
+                        "sound",
+                        "1 stop notice,",
+                        "2 photos,",
+                        "1 certificate,",
+                        "2 traces.",
+                        "5 accounts",
+                        "11 installations");
         execute("SET REFERENTIAL_INTEGRITY FALSE");
         try {
             List<Column> columns = columns();
@@ -336,7 +345,8 @@ class JournalTest {
             jdbc.update("UPDATE journal_head SET stock_taken = FALSE, sequence = (SELECT MAX(sequence) FROM journal)");
             computeAnew(jdbc);
             Files.delete(earlier.bean(SignedHeads.class).file());
-            String readings = jdbc.queryForObject("SELECT COUNT(*) FROM reading", Long.class) + " readings";
+            String readings = String.format(
+                    Locale.ROOT, "%,d readings", jdbc.queryForObject("SELECT COUNT(*) FROM reading", Long.class));
             JournalCheck check = earlier.bean(JournalCheck.class);
             assertThat(check.run().sentence()).contains("sound", "word for word: " + readings + ".");
             for (int start = 1; start <= 2; start++) {

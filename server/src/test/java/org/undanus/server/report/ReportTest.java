@@ -80,7 +80,7 @@ class ReportTest {
         assertThat(text(plain, 1, 16)).doesNotContain("Appendix");
         assertThat(text(pdf("/report.pdf?units=US"), 12, 40))
                 .contains("Appendix: readings")
-                .contains("± 0.07 in");
+                .contains("3' 1\" ± witnessed");
         assertThat(text(pdf("/report.pdf?derivations=true&units=US"), 12, 80)).contains("how each judgement follows");
     }
 
