@@ -50,6 +50,12 @@ class FindTest {
         String id = client.installation("LH-07");
         JsonNode many = client.get("/api/find?words=e&installation=" + id).json();
         assertThat(many.size()).isLessThanOrEqualTo(30);
+        assertThat(client.get("/api/find?words=breaker&installation=" + client.installation("LH-07"))
+                        .json()
+                        .at("/0/title")
+                        .asString())
+                .as("what is called just so comes before the main breaker")
+                .isEqualTo("Overcurrent protective device, rating");
         client.get("/api/find?words=%20").expect(400);
         client.get("/api/find?words=" + "e".repeat(101)).expect(400);
     }

@@ -3,7 +3,9 @@ package org.undanus.server.find;
 import jakarta.validation.constraints.Size;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -36,11 +38,21 @@ class FindController {
      */
     record Found(String title, String detail, String address) {}
 
-    /** Something that may be found, by all the words it is called. */
-    private record Named(String title, String detail, String address, String words) {
+    /**
+     * Something that may be found, by its title, its detail and whatever else it is called.
+     *
+     * @param names other words for it
+     */
+    private record Named(String title, String detail, String address, List<String> names) {
         private boolean isCalled(List<String> parts) {
-            String all = (title + " " + detail + " " + words).toLowerCase(Locale.ROOT);
+            String all = (title + " " + detail + " " + String.join(" ", names)).toLowerCase(Locale.ROOT);
             return parts.stream().allMatch(all::contains);
+        }
+
+        /** What is called just so stands before what is called so among other words. */
+        private int farOff(List<String> parts) {
+            String whole = String.join(" ", parts);
+            return title.equalsIgnoreCase(whole) || names.stream().anyMatch(whole::equalsIgnoreCase) ? 0 : 1;
         }
     }
 
@@ -74,7 +86,9 @@ class FindController {
                         calculators(),
                         sheets(),
                         limits())
-                .flatMap(kind -> kind.filter(named -> named.isCalled(parts)).limit(OF_A_KIND))
+                .flatMap(kind -> kind.filter(named -> named.isCalled(parts))
+                        .sorted(Comparator.comparingInt(named -> named.farOff(parts)))
+                        .limit(OF_A_KIND))
                 .map(named -> new Found(named.title, named.detail, named.address))
                 .toList();
     }
@@ -89,7 +103,7 @@ class FindController {
                                         : ", " + line.subject().title()),
                         "/installations/" + file.header().id() + "/" + station.key() + "?line="
                                 + encoded(line.key().point() + "@" + line.key().component()),
-                        String.join(" ", line.point().aliases()))));
+                        line.point().aliases())));
     }
 
     private static Stream<Named> judgements(CaseFile file) {
@@ -99,7 +113,7 @@ class FindController {
                         judgement.verdict().title() + (judgement.subject().isEmpty() ? "" : ", " + judgement.subject()),
                         "/installations/" + file.header().id() + "/"
                                 + judgement.about().station().key() + "?judgement=" + encoded(judgement.key()),
-                        "judgement"));
+                        List.of("judgement")));
     }
 
     private static Stream<Named> calculators() {
@@ -110,7 +124,7 @@ class FindController {
                         "/reckoner/" + computation.id(),
                         computation.inputs().stream()
                                 .map(input -> input.title())
-                                .collect(Collectors.joining(" ", computation.id() + " ", ""))));
+                                .collect(Collectors.toCollection(() -> new ArrayList<>(List.of(computation.id()))))));
     }
 
     private Stream<Named> sheets() {
@@ -120,7 +134,7 @@ class FindController {
                         sheet.model(),
                         "data sheet, " + sheet.maker(),
                         "/data-sheets?model=" + encoded(sheet.model()),
-                        sheet.document()));
+                        List.of(sheet.document())));
     }
 
     private static Stream<Named> limits() {
@@ -129,7 +143,7 @@ class FindController {
                         limit.title(),
                         "limits in rule books",
                         "/rule-books?find=" + encoded(limit.title()),
-                        limit.id()));
+                        List.of(limit.id())));
     }
 
     private static String encoded(String word) {
