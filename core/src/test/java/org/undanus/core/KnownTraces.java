@@ -41,9 +41,12 @@ public final class KnownTraces implements Traces {
         }
 
         @Override
-        public void follow(Trace trace, Instant from, Samples to) {
-            to.sample(from.isAfter(trace.from()) ? from : trace.from(), trace.least());
-            to.sample(trace.to(), trace.most());
+        public void follow(Trace trace, Instant from, Instant until, Samples to) {
+            Instant first = from.isAfter(trace.from()) ? from : trace.from();
+            to.sample(first, trace.least());
+            if (until.isAfter(first)) {
+                to.sample(until.isBefore(trace.to()) ? until : trace.to(), trace.most());
+            }
         }
     };
 
@@ -68,9 +71,9 @@ public final class KnownTraces implements Traces {
     }
 
     @Override
-    public void follow(Trace trace, Instant from, Samples to) {
+    public void follow(Trace trace, Instant from, Instant until, Samples to) {
         TreeMap<Instant, Double> all = samples.get(trace.sha256());
         Instant first = Optional.ofNullable(all.floorKey(from)).orElse(all.firstKey());
-        all.tailMap(first, true).forEach(to::sample);
+        all.tailMap(first, true).headMap(until, true).forEach(to::sample);
     }
 }

@@ -15,6 +15,7 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.MonotoneCurve;
 import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Uncertain;

@@ -11,6 +11,7 @@ public enum InstrumentKind {
     LEVEL("level", Dimension.RATIO),
     SOUND_METER("sound meter", Dimension.SOUND_LEVEL),
     GAUGE("gauge", Dimension.GAUGE_PRESSURE),
+    VACUUM_GAUGE("vacuum gauge", Dimension.ABSOLUTE_PRESSURE),
     THERMOMETER("thermometer", Dimension.TEMPERATURE_DIFFERENCE),
     PSYCHROMETER("psychrometer", Dimension.TEMPERATURE_DIFFERENCE),
     VOLTMETER("voltmeter", Dimension.VOLTAGE),

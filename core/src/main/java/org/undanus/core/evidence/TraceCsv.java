@@ -45,10 +45,13 @@ public final class TraceCsv {
         }
     }
 
+    /** A curve of which no sample can be read says nothing. */
+    private static final int FEWEST = 2;
+
     private static final String TIME = "time";
     private static final int COLUMNS = 2;
     /** No gauge shows more digits. */
-    private static final Pattern NUMBER = Pattern.compile("[-+]?\\d{1,12}(?:\\.\\d{1,9})?");
+    static final Pattern NUMBER = Pattern.compile("[-+]?\\d{1,12}(?:\\.\\d{1,9})?");
 
     private final FieldUnit unit;
     private final DoublePredicate possible;
@@ -60,9 +63,20 @@ public final class TraceCsv {
     private double least = Double.POSITIVE_INFINITY;
     private double most = Double.NEGATIVE_INFINITY;
 
-    private TraceCsv(FieldUnit unit, DoublePredicate possible) {
+    private final Dimension dimension;
+    private final Written to;
+
+    /**
+     * Begins a curve that is given sample by sample.
+     *
+     * @param possible whether a value in SI can be a reading at all
+     * @param to hears of each sample
+     */
+    TraceCsv(FieldUnit unit, Dimension dimension, DoublePredicate possible, Written to) {
         this.unit = unit;
+        this.dimension = dimension;
         this.possible = possible;
+        this.to = to;
         try {
             digest = MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
@@ -99,9 +113,9 @@ public final class TraceCsv {
                             + ": a time and one value are wanted; more channels go into files of their own.");
                 }
                 if (reading == null) {
-                    reading = new TraceCsv(unit(row, dimension), possible);
+                    reading = new TraceCsv(unit(row, dimension), dimension, possible, to);
                 } else if (!row.getField(1).isBlank()) {
-                    reading.take(row, to);
+                    reading.take(row);
                 }
             }
         } catch (CsvParseException e) {
@@ -111,13 +125,13 @@ public final class TraceCsv {
         } catch (UncheckedIOException e) {
             throw failed(e.getCause());
         }
-        if (reading == null || reading.samples < 2) {
+        if (reading == null) {
             throw new Unreadable("A curve has a heading time,unit and two samples at least.");
         }
-        return reading.trace(dimension);
+        return reading.trace();
     }
 
-    private static RuntimeException failed(IOException e) {
+    static RuntimeException failed(IOException e) {
         return e instanceof CharacterCodingException
                 ? new Unreadable("The file is not text in UTF-8.")
                 : new UncheckedIOException(e);
@@ -133,22 +147,29 @@ public final class TraceCsv {
                         + dimension.named() + ". Write " + dimension.example() + "."));
     }
 
-    private void take(CsvRecord row, Written to) {
-        Instant at = time(row);
+    private void take(CsvRecord row) {
         String text = row.getField(1).strip();
-        if (last != null && !at.isAfter(last)) {
-            throw new Unreadable(
-                    "Row " + row.getStartingLineNumber() + ": its time is not after that of the row before.");
-        }
         if (!NUMBER.matcher(text).matches()) {
             throw new Unreadable("Row " + row.getStartingLineNumber() + ": \"" + shortened(text)
                     + "\" is no number with a decimal point.");
         }
-        BigDecimal value = new BigDecimal(text);
+        take(row.getStartingLineNumber(), time(row), new BigDecimal(text));
+    }
+
+    /**
+     * The next sample.
+     *
+     * @param row it stands in, for errors
+     * @throws Unreadable where time does not go on, or the value cannot be
+     */
+    void take(long row, Instant at, BigDecimal value) {
+        if (last != null && !at.isAfter(last)) {
+            throw new Unreadable("Row " + row + ": its time is not after that of the row before.");
+        }
         double si = unit.toSi(value.doubleValue());
         if (!possible.test(si)) {
-            throw new Unreadable("Row " + row.getStartingLineNumber() + ": " + value.toPlainString() + " "
-                    + unit.symbol() + " is not possible here.");
+            throw new Unreadable(
+                    "Row " + row + ": " + value.toPlainString() + " " + unit.symbol() + " is not possible here.");
         }
         first = first == null ? at : first;
         last = at;
@@ -158,6 +179,11 @@ public final class TraceCsv {
         most = Math.max(most, si);
         digest.update(bytes(row(at, value)));
         to.sample(at, value);
+    }
+
+    /** The moment of the last sample; null before the first. */
+    Instant last() {
+        return last;
     }
 
     private static Instant time(CsvRecord row) {
@@ -174,7 +200,15 @@ public final class TraceCsv {
                 + "\" is no time with its offset, such as 2026-06-02T14:05:00+02:00.");
     }
 
-    private Trace trace(Dimension dimension) {
+    /**
+     * The curve, once its last sample has been given.
+     *
+     * @throws Unreadable of fewer samples than make one
+     */
+    Trace trace() {
+        if (samples < FEWEST) {
+            throw new Unreadable("A curve has a heading time,unit and two samples at least.");
+        }
         return new Trace(
                 HexFormat.of().formatHex(digest.digest()),
                 dimension,
@@ -191,7 +225,7 @@ public final class TraceCsv {
         return text.getBytes(StandardCharsets.UTF_8);
     }
 
-    private static String shortened(String words) {
+    static String shortened(String words) {
         return words.length() <= 40 ? words : words.substring(0, 40) + "…";
     }
 }

@@ -12,7 +12,7 @@ public interface Traces {
         }
 
         @Override
-        public void follow(Trace trace, Instant from, Samples to) {
+        public void follow(Trace trace, Instant from, Instant until, Samples to) {
             throw new IllegalArgumentException("There is no such trace");
         }
     };
@@ -28,10 +28,18 @@ public interface Traces {
     Optional<Trace> find(String sha256);
 
     /**
-     * Goes through a curve's samples, beginning with the last one that is not after a moment.
+     * Goes through a curve's samples between two moments, beginning with the last one that is not after the first of them.
      *
-     * @param from that moment; where the curve begins later, all of it
+     * @param from the first moment; where the curve begins later, from its beginning
+     * @param until the last moment
      * @throws IllegalArgumentException where there is no such curve
      */
-    void follow(Trace trace, Instant from, Samples to);
+    void follow(Trace trace, Instant from, Instant until, Samples to);
+
+    /** A curve between two moments in few points, times counted from its beginning. Where it is kept, it costs nothing again. */
+    default Outline outline(Trace trace, Instant from, Instant until) {
+        Outline.Builder builder = new Outline.Builder(trace.from());
+        follow(trace, from, until, builder);
+        return builder.outline();
+    }
 }

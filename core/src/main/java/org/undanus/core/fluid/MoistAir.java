@@ -156,7 +156,11 @@ public final class MoistAir {
         return (HEAT_CAPACITY_OF_AIR + HEAT_CAPACITY_OF_VAPOUR * humidityRatio) * 1000;
     }
 
-    /** Pressure of saturated vapour over ice below 0 °C and over water above (Hyland and Wexler), Pa. */
+    /** Pressure of saturated vapour over ice below 0 °C and over water above (Hyland and Wexler, −100 to 200 °C). */
+    public static AbsolutePressure saturationPressure(Temperature temperature) {
+        return AbsolutePressure.ofPascals(saturationPressure(temperature.celsius()));
+    }
+
     static double saturationPressure(double celsius) {
         double t = celsius + Temperature.ZERO_CELSIUS;
         double logarithm = celsius < 0

@@ -9,8 +9,11 @@ import org.undanus.core.quantity.Csv;
  * ASHRAE 34).
  *
  * @param lowerFlammabilityLimit kg/m³, empty where it does not burn
+ * @param molarMass kg/mol
+ * @param viscosity of its vapour at 25 °C and one atmosphere, Pa·s
  */
-public record Refrigerant(String name, String safetyClass, Optional<Double> lowerFlammabilityLimit) {
+public record Refrigerant(
+        String name, String safetyClass, Optional<Double> lowerFlammabilityLimit, double molarMass, double viscosity) {
 
     private static final List<Refrigerant> KNOWN = Csv.read(Refrigerant.class, "refrigerants.csv").stream()
             .map(row -> new Refrigerant(
@@ -18,7 +21,9 @@ public record Refrigerant(String name, String safetyClass, Optional<Double> lowe
                     row.get("safety_class"),
                     Optional.of(row.get("lfl_kg_m3"))
                             .filter(text -> !text.isBlank())
-                            .map(Double::valueOf)))
+                            .map(Double::valueOf),
+                    Double.parseDouble(row.get("molar_mass_g_mol")) / 1000,
+                    Double.parseDouble(row.get("vapour_viscosity_25C_uPa_s")) / 1e6))
             .toList();
 
     public static Optional<Refrigerant> named(String name) {

@@ -37,6 +37,8 @@ public enum SheetValue {
     LOWEST_TEMPERATURE_RISE(PlatePoints.LOWEST_TEMPERATURE_RISE),
     HIGHEST_TEMPERATURE_RISE(PlatePoints.HIGHEST_TEMPERATURE_RISE),
     MASS(Dimension.MASS, "Mass of the unit", 1, 5000),
+    TIGHTNESS_PRESSURE(Dimension.GAUGE_PRESSURE, "Pressure of the tightness test", 1e5, 6e6),
+    INTERNAL_VOLUME(Dimension.VOLUME, "Volume inside its refrigerant passages", 1e-5, 0.2),
     SOUND_PRESSURE(Dimension.SOUND_LEVEL, "Sound pressure level", 0, 150),
     SOUND_DISTANCE(Dimension.LENGTH, "Distance the sound level holds at", 0.1, 100),
     FAN_SPEED(Dimension.FREQUENCY, "Speed of the fan", 0.5, 200),

@@ -291,6 +291,15 @@ public final class Examination {
         return used;
     }
 
+    /** Whether two points were read with the same instrument, as far as anybody said; its calibration error is then in both. */
+    public boolean sameInstrument(Point one, Point other) {
+        return instrument(one).equals(instrument(other));
+    }
+
+    private Optional<String> instrument(Point point) {
+        return evidence.latest(key(point)).flatMap(Reading::instrument);
+    }
+
     /** The step a measured point was read in, SI: of the digits written or the instrument's display, whichever is coarser. */
     public double step(Point point) {
         Value.Measured read = need(point);
@@ -302,15 +311,19 @@ public final class Examination {
         return step(point, trace.dimension(), trace.resolution());
     }
 
-    private double step(Point point, Dimension dimension, double written) {
-        double display = evidence.latest(key(point))
+    /** The same of a value written among others. */
+    public double step(Point point, Dimension dimension, double written) {
+        return Math.max(accuracy(point, dimension).resolution(), written);
+    }
+
+    /** Of the instrument that a point was read with; where none is named, what the rule book assumes of its kind. */
+    public Accuracy accuracy(Point point, Dimension dimension) {
+        return evidence.latest(key(point))
                 .flatMap(Reading::instrument)
                 .flatMap(facts.toolcase()::find)
                 .flatMap(instrument -> instrument.channel(dimension))
                 .map(Channel::accuracy)
-                .orElseGet(() -> rules.accuracy(point.instrument()))
-                .resolution();
-        return Math.max(display, written);
+                .orElseGet(() -> rules.accuracy(point.instrument()));
     }
 
     /**

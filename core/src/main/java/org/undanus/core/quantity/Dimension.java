@@ -36,6 +36,7 @@ public enum Dimension {
     HEATING_VALUE("a heating value", "1030 Btu/ft³ or 38.4 MJ/m³", HeatingValue::ofJoulesPerCubicMetre),
     CONCENTRATION("a share of a gas", "35 ppm", Concentration::ofParts),
     FORCE("a force", "20 lbf or 90 N", Force::ofNewtons),
+    LEAK("a leak", "0.05 Pa·L/s", Leak::ofPascalCubicMetresPerSecond),
     COUNT("a number", "3", Count::of);
 
     /** Above any barometer's reading at sea level, Pa (WMO record 1085 hPa, reduced to sea level). */
@@ -117,6 +118,7 @@ public enum Dimension {
             case HEATING_VALUE -> List.of("Btu/ft³", "MJ/m³", "kWh/m³");
             case CONCENTRATION -> List.of("ppm");
             case FORCE -> List.of("N", "lbf");
+            case LEAK -> List.of("Pa·L/s", "mbar·L/s");
             case COUNT -> List.of();
         };
     }

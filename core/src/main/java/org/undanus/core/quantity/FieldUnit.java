@@ -126,7 +126,7 @@ public record FieldUnit(
                 unit(Dimension.ABSOLUTE_PRESSURE, "kPa abs", 1e3, "kPa a", "kPa(a)", "kPa absolute"),
                 unit(Dimension.ABSOLUTE_PRESSURE, "bara", 1e5, "bar a", "bar abs", "bar(a)", "bar absolute"),
                 customary(Dimension.ABSOLUTE_PRESSURE, "psia", PSI, "psi a", "psi abs", "psi(a)", "psi absolute"),
-                customary(Dimension.ABSOLUTE_PRESSURE, "micron", MICRON_HG, "microns", "um", "um Hg", "u"),
+                customary(Dimension.ABSOLUTE_PRESSURE, "micron", MICRON_HG, "microns", "mikron", "um", "um Hg", "u"),
                 unit(Dimension.ABSOLUTE_PRESSURE, "mTorr", TORR / 1000, "millitorr"),
                 unit(Dimension.ABSOLUTE_PRESSURE, "torr", TORR, "mm Hg"),
                 unit(Dimension.ABSOLUTE_PRESSURE, "mbar", 100, "millibar", "millibars", "hPa"),
@@ -204,7 +204,9 @@ public record FieldUnit(
                 customary(Dimension.HEATING_VALUE, "Btu/ft³", BTU / cubicFoot, "Btu/ft3", "Btu/cf", "Btu/cu ft"),
                 unit(Dimension.CONCENTRATION, "ppm", 1e-6, "parts per million", "ppm CO"),
                 unit(Dimension.FORCE, "N", 1, "newton", "newtons"),
-                customary(Dimension.FORCE, "lbf", POUND_FORCE, "pounds force"));
+                customary(Dimension.FORCE, "lbf", POUND_FORCE, "pounds force"),
+                unit(Dimension.LEAK, "Pa·L/s", LITRE, "Pa L/s", "Pa.L/s"),
+                unit(Dimension.LEAK, "mbar·L/s", 100 * LITRE, "mbar L/s", "mbar.L/s"));
     }
 
     private static Stream<FieldUnit> others() {

@@ -27,6 +27,7 @@ public sealed interface Quantity
                 Torque,
                 LinearDensity,
                 Volume,
+                Leak,
                 LiquidFlow,
                 Velocity,
                 ThermalConductivity,

@@ -197,6 +197,7 @@ public final class QuantityFormat {
             case HEATING_VALUE -> us ? in(d, "Btu/ft³", 0) : in(d, "MJ/m³", 1);
             case CONCENTRATION -> in(d, "ppm", 0);
             case FORCE -> us ? in(d, "lbf", 1) : in(d, "N", 0);
+            case LEAK -> in(d, "Pa·L/s", 3);
             case COUNT -> in(d, "", 0);
         };
     }

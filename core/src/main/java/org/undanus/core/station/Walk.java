@@ -20,12 +20,14 @@ import org.undanus.core.station.access.Access;
 import org.undanus.core.station.airside.Airside;
 import org.undanus.core.station.condensate.Condensate;
 import org.undanus.core.station.electrical.Electrical;
+import org.undanus.core.station.evacuation.Evacuation;
 import org.undanus.core.station.fuel.Fuel;
 import org.undanus.core.station.mounting.MountingStation;
 import org.undanus.core.station.papers.Papers;
 import org.undanus.core.station.piping.Piping;
 import org.undanus.core.station.running.Running;
 import org.undanus.core.station.siting.Siting;
+import org.undanus.core.station.tightness.Tightness;
 
 /** The stations there are so far, in working order, with the judge and the vocabulary made from them. */
 public final class Walk {
@@ -39,6 +41,8 @@ public final class Walk {
             Electrical.plan(),
             Fuel.plan(),
             Airside.plan(),
+            Tightness.plan(),
+            Evacuation.plan(),
             Running.plan());
     private static final Map<String, Point> POINTS = PLANS.stream()
             .flatMap(plan -> plan.points().stream())

@@ -66,7 +66,7 @@ final class SupplyChange {
 
     private static Uncertain logged(Examination x, Trace log, Finding finding) {
         Range range = new Range();
-        x.facts().traces().follow(log, log.to().minus(WINDOW), range);
+        x.facts().traces().follow(log, log.to().minus(WINDOW), log.to(), range);
         finding.step("Supply air, logged", "", Text.of("{} samples in {}", log.samples(), quantity(log.lasting())), "")
                 .step("Least in the last five minutes", log.dimension().of(range.least))
                 .step("Most in the last five minutes", log.dimension().of(range.most));

@@ -1,4 +1,4 @@
-package org.undanus.core.derived;
+package org.undanus.core.quantity;
 
 import java.util.Arrays;
 

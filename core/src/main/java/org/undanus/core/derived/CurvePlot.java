@@ -1,0 +1,171 @@
+package org.undanus.core.derived;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element.Side;
+import org.undanus.core.drawing.Element.Weight;
+import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Place;
+import org.undanus.core.drawing.Role;
+import org.undanus.core.drawing.Standing;
+import org.undanus.core.evidence.Outline;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Duration;
+import org.undanus.core.quantity.Text;
+
+/** A curve over time as a chart: its samples with every spike, what was done meanwhile, and levels it is held against. */
+public final class CurvePlot {
+    /** How its values go up the sheet. */
+    public enum Scale {
+        /** Each step the same. */
+        LINEAR,
+        /** Each step ten times as much. */
+        LOGARITHMIC;
+
+        private double of(double value) {
+            return this == LOGARITHMIC ? Math.log10(Math.max(value, 1e-3)) : value;
+        }
+    }
+
+    private static final int TICKS = 4;
+    private static final int DRAWN = 120;
+    private static final double MARGIN = 0.06;
+
+    private final Scale scale;
+    private final Dimension dimension;
+    private final double lasting;
+    private final double low;
+    private final double high;
+    private final Drawing.Builder drawing;
+
+    /**
+     * @param lasting s
+     * @param least smallest value on it, SI
+     * @param most largest value on it, SI
+     */
+    public CurvePlot(String title, Scale scale, Dimension dimension, double lasting, double least, double most) {
+        this.scale = scale;
+        this.dimension = dimension;
+        this.lasting = Math.max(lasting, 1);
+        double room = Math.max(
+                scale.of(most) - scale.of(least), scale == Scale.LOGARITHMIC ? 0.3 : Math.abs(most) * 1e-3 + 1e-9);
+        this.low = scale.of(least) - MARGIN * room;
+        this.high = scale.of(least) + (1 + MARGIN) * room;
+        this.drawing = Drawing.of(title, Frame.stretched(-0.16, -0.14, 1.04, 1.06));
+        axes();
+    }
+
+    private double across(double seconds) {
+        return Math.max(0, Math.min(1, seconds / lasting));
+    }
+
+    private double up(double value) {
+        return Math.max(0, Math.min(1, (scale.of(value) - low) / (high - low)));
+    }
+
+    private Place place(double seconds, double value) {
+        return Place.of(across(seconds), up(value));
+    }
+
+    private void axes() {
+        drawing.line(Role.OUTLINE, Place.of(0, 0), Place.of(1, 0)).line(Role.OUTLINE, Place.of(0, 0), Place.of(0, 1));
+        for (double value : ticks()) {
+            double y = up(value);
+            drawing.line(Role.GRID, Place.of(0, y), Place.of(1, y))
+                    .words(Text.of("{}", dimension.of(value)), Place.of(0, y), Weight.QUIET, Side.LEFT);
+        }
+        double step = stepOfTime();
+        for (double at = 0; at <= lasting * (1 + 1e-9); at += step) {
+            drawing.line(Role.OUTLINE, Place.of(across(at), 0), Place.of(across(at), -0.02))
+                    .words(
+                            Text.of("{}", Duration.ofSeconds(at)),
+                            Place.of(across(at), -0.02),
+                            Weight.QUIET,
+                            Side.BELOW);
+        }
+    }
+
+    private List<Double> ticks() {
+        List<Double> ticks = new ArrayList<>();
+        if (scale == Scale.LOGARITHMIC) {
+            for (int power = (int) Math.ceil(low); power <= high; power++) {
+                ticks.add(Math.pow(10, power));
+            }
+        }
+        if (ticks.size() < 2) {
+            ticks.clear();
+            for (int i = 0; i <= TICKS; i++) {
+                double share = low + (high - low) * i / TICKS;
+                ticks.add(scale == Scale.LOGARITHMIC ? Math.pow(10, share) : share);
+            }
+        }
+        return ticks;
+    }
+
+    /** Steps of which four to nine fit, s. */
+    private double stepOfTime() {
+        double[] steps = {10, 30, 60, 120, 300, 600, 1800, 3600, 7200, 4 * 3600, 12 * 3600, 86_400};
+        for (double step : steps) {
+            if (lasting / step <= 8) {
+                return step;
+            }
+        }
+        return lasting / TICKS;
+    }
+
+    /** The samples as they were shown, from the least to the most where several are one point. */
+    public CurvePlot curve(Outline samples, double origin) {
+        List<Place> path = new ArrayList<>();
+        for (int i = 0; i < samples.size(); i++) {
+            double at = samples.seconds(i) - origin;
+            if (samples.least(i) == samples.most(i)) {
+                path.add(place(at, samples.mean(i)));
+            } else {
+                path.add(place(at, samples.least(i)));
+                path.add(place(at, samples.most(i)));
+            }
+        }
+        if (path.size() > 1) {
+            drawing.line(Role.CURVE, path);
+        }
+        return this;
+    }
+
+    /** A computed course between two times, dashed. */
+    public CurvePlot course(double from, double to, DoubleUnaryOperator value) {
+        List<Place> path = new ArrayList<>();
+        for (int i = 0; i <= DRAWN; i++) {
+            double at = from + (to - from) * i / DRAWN;
+            path.add(place(at, value.applyAsDouble(at)));
+        }
+        drawing.line(Role.GHOST, path);
+        return this;
+    }
+
+    /** A level across the whole chart. */
+    public CurvePlot level(double value, Text words, Standing standing) {
+        drawing.line(Role.ASKED, standing, Place.of(0, up(value)), Place.of(1, up(value)))
+                .words(words, Place.of(1, up(value)), Weight.PLAIN, standing, Side.LEFT);
+        return this;
+    }
+
+    /** Something that was done at a time. */
+    public CurvePlot mark(double seconds, Text words) {
+        drawing.line(Role.READ, Place.of(across(seconds), 0), Place.of(across(seconds), 1))
+                .aside(words, Place.of(across(seconds), 1), Side.RIGHT, Side.LEFT, Side.BELOW);
+        return this;
+    }
+
+    /** A sentence under it. */
+    public CurvePlot caption(Text sentence) {
+        drawing.caption(sentence);
+        return this;
+    }
+
+    /** The chart, told in a sentence for whoever does not see it. */
+    public Drawing spoken(Text sentence) {
+        return drawing.spoken(sentence);
+    }
+}

@@ -1,0 +1,266 @@
+package org.undanus.core.station.evacuation;
+
+import static org.undanus.core.station.evacuation.EvacuationPoints.AFTER;
+import static org.undanus.core.station.evacuation.EvacuationPoints.HOLD_TIME;
+import static org.undanus.core.station.evacuation.EvacuationPoints.ISOLATED;
+import static org.undanus.core.station.evacuation.EvacuationPoints.PULLS;
+import static org.undanus.core.station.evacuation.EvacuationPoints.REACHED;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Comparison;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Duration;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
+import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.rules.Setting;
+
+/**
+ * How deep the vacuum went, and where it stood after it was left alone, by the schools there are: a deep pull with isolation, the
+ * same but strict, repeated pulls broken with nitrogen, a low absolute pressure held, and the needle of a manifold for an hour.
+ */
+final class Acceptance {
+    private static final String SOURCE =
+            "Common practice of evacuation; ISO 5149-2 and EN 378-2, evacuation; check the adopted edition";
+    private static final LimitKey LEVEL =
+            new LimitKey("evacuation.level", Dimension.ABSOLUTE_PRESSURE, "Vacuum reached");
+    private static final LimitKey STANDS =
+            new LimitKey("evacuation.stands", Dimension.ABSOLUTE_PRESSURE, "Vacuum after isolation");
+
+    /** A way of accepting a vacuum, with its numbers. */
+    private record Way(SchoolTopic.School school, Setting reached, Setting stands, Setting time) {
+        private static Way of(String id, String title) {
+            return new Way(
+                    new SchoolTopic.School(id, title),
+                    new Setting(
+                            "evacuation." + id + "-level",
+                            Dimension.ABSOLUTE_PRESSURE,
+                            "Vacuum to be reached: " + title),
+                    new Setting(
+                            "evacuation." + id + "-stands",
+                            Dimension.ABSOLUTE_PRESSURE,
+                            "Vacuum at which it may stand after isolation: " + title),
+                    new Setting("evacuation." + id + "-time", Dimension.DURATION, "Isolated for: " + title));
+        }
+    }
+
+    private static final Way DEEP = Way.of("deep", "Deep pull with isolation");
+    private static final Way STRICT = Way.of("strict", "Strict hold");
+    private static final Way REPEATED = Way.of("repeated", "Repeated pulls broken with nitrogen");
+    private static final Way ABSOLUTE = Way.of("absolute", "Low absolute pressure held");
+    private static final SchoolTopic.School NEEDLE =
+            new SchoolTopic.School("needle", "Needle of a manifold for an hour");
+    private static final Setting PULLS_ASKED =
+            new Setting("evacuation.repeated-pulls", Dimension.COUNT, "Pulls, the last included");
+    private static final Setting EARLIER_PULLS = new Setting(
+            "evacuation.repeated-earlier", Dimension.ABSOLUTE_PRESSURE, "Vacuum of each pull before the last");
+    private static final List<Way> WAYS = List.of(DEEP, STRICT, REPEATED, ABSOLUTE);
+    static final SchoolTopic TOPIC = new SchoolTopic(
+            "evacuation.acceptance",
+            "When a vacuum is accepted",
+            List.of(DEEP.school, STRICT.school, REPEATED.school, ABSOLUTE.school, NEEDLE));
+
+    private Acceptance() {}
+
+    static final Requirement DEEP_ENOUGH = Requirement.of(
+            About.of(
+                            "evacuation.deep-enough",
+                            Station.EVACUATION,
+                            Scope.LINE_SET,
+                            "Vacuum deep enough",
+                            Severity.DAMAGE)
+                    .sources(SOURCE)
+                    .limits(LEVEL)
+                    .settings(
+                            DEEP.reached,
+                            STRICT.reached,
+                            REPEATED.reached,
+                            ABSOLUTE.reached,
+                            PULLS_ASKED,
+                            EARLIER_PULLS)
+                    .schools(TOPIC),
+            Acceptance::deepEnough);
+
+    static final Requirement STOOD = Requirement.of(
+            About.of("evacuation.stood", Station.EVACUATION, Scope.LINE_SET, "Vacuum stood", Severity.DAMAGE)
+                    .sources(SOURCE)
+                    .limits(STANDS)
+                    .needs(ISOLATED)
+                    .settings(
+                            DEEP.stands,
+                            DEEP.time,
+                            STRICT.stands,
+                            STRICT.time,
+                            REPEATED.stands,
+                            REPEATED.time,
+                            ABSOLUTE.stands,
+                            ABSOLUTE.time)
+                    .schools(TOPIC),
+            Acceptance::stood);
+
+    private static Optional<Way> way(Examination x) {
+        return WAYS.stream().filter(way -> x.by(way.school)).findFirst();
+    }
+
+    private static Judgement needle(Examination x) {
+        return x.finding()
+                .conclude(
+                        Verdict.NOT_SHOWN,
+                        Text.of("A needle cannot show dryness: one step of it is more than all the water there is."),
+                        "Read it on an electronic vacuum gauge at the far side from the pump.");
+    }
+
+    private static Uncertain read(Examination x, Point point) {
+        return x.need(point).uncertain();
+    }
+
+    private static Judgement deepEnough(Examination x) {
+        Optional<Way> way = way(x);
+        if (way.isEmpty() || byNeedle(x)) {
+            return needle(x);
+        }
+        Optional<Uncertain> reached = VacuumCurve.of(x)
+                .flatMap(VacuumCurve::reached)
+                .or(() -> x.measured(REACHED).map(m -> m.uncertain()));
+        if (reached.isEmpty()) {
+            return x.notShown(
+                    List.of(REACHED),
+                    Text.of(
+                            "It must reach {}.",
+                            x.rules().setting(way.get().reached).value()));
+        }
+        Optional<Judgement> earlier = way.get() == REPEATED ? earlierPulls(x) : Optional.empty();
+        if (earlier.isPresent()) {
+            return earlier.get();
+        }
+        List<Limit> limits = new ArrayList<>(x.rules().limits(LEVEL));
+        limits.add(asked(x, way.get().reached));
+        Finding finding = x.finding();
+        Comparison held = finding.hold(LEVEL, reached.get(), 0, limits).orElseThrow();
+        return finding.conclude(
+                held.verdict(),
+                finding.room(),
+                Text.of(
+                        "Pump on until it is under {}; if it stops above, look for water or a leak first.",
+                        held.binding().limit().value()));
+    }
+
+    private static boolean byNeedle(Examination x) {
+        return x.chosen(EvacuationPoints.GAUGE)
+                .filter(EvacuationPoints.NEEDLE::equals)
+                .isPresent();
+    }
+
+    private static Optional<Judgement> earlierPulls(Examination x) {
+        int asked = (int) x.rules().number(PULLS_ASKED);
+        double deep = x.rules().number(EARLIER_PULLS);
+        Optional<Pulls> pulls = x.listed(PULLS, Pulls.class);
+        if (pulls.isEmpty()) {
+            return Optional.of(x.notShown(List.of(PULLS), Text.of("{} pulls are asked for.", asked)));
+        }
+        List<Double> depths = pulls.get().depths();
+        long enough = depths.stream().filter(p -> p <= deep).count();
+        return enough >= asked
+                ? Optional.empty()
+                : Optional.of(x.finding()
+                        .step("Pulls", "", pulls.get().summary(), "")
+                        .conclude(
+                                Verdict.FAILS,
+                                Text.of(
+                                        "{} of {} pulls went under {}.",
+                                        enough,
+                                        asked,
+                                        AbsolutePressure.ofPascals(deep)),
+                                Text.of(
+                                        "Break the vacuum with dry nitrogen and pull again: {} more under {}.",
+                                        asked - enough,
+                                        AbsolutePressure.ofPascals(deep))));
+    }
+
+    private static Limit asked(Examination x, Setting setting) {
+        return new Limit(
+                x.rules().practice(),
+                Bound.AT_MOST,
+                x.rules().setting(setting).value(),
+                x.rules().setting(setting).source());
+    }
+
+    private static Judgement stood(Examination x) {
+        Optional<Way> way = way(x);
+        if (way.isEmpty() || byNeedle(x)) {
+            return needle(x);
+        }
+        double time = x.rules().number(way.get().time);
+        if (x.chosen(ISOLATED).orElseThrow().equals(EvacuationPoints.NOT_ISOLATED)) {
+            return x.finding()
+                    .step(ISOLATED.title(), EvacuationPoints.NOT_ISOLATED)
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("The pump was never valved off: the gauge showed the pump."),
+                            Text.of("Valve it off at the system and read it for {}.", Duration.ofSeconds(time)));
+        }
+        Optional<VacuumCurve> curve = VacuumCurve.of(x).filter(c -> c.lasting() > 0);
+        List<Point> missing = curve.isPresent() ? List.of() : x.missing(AFTER, HOLD_TIME);
+        if (!missing.isEmpty()) {
+            return x.notShown(
+                    missing,
+                    Text.of(
+                            "After {} it may stand at {} at most.",
+                            Duration.ofSeconds(time),
+                            x.rules().setting(way.get().stands).value()));
+        }
+        double lasted = curve.map(VacuumCurve::lasting)
+                .orElseGet(() -> x.need(HOLD_TIME).quantity().si());
+        Uncertain after = curve.map(c -> c.after(time)).orElseGet(() -> read(x, AFTER));
+        return standing(x, way.get(), time, lasted, after);
+    }
+
+    private static Judgement standing(Examination x, Way way, double time, double lasted, Uncertain after) {
+        List<Limit> limits = new ArrayList<>(x.rules().limits(STANDS));
+        limits.add(asked(x, way.stands));
+        Finding finding = x.finding()
+                .step("Isolated for", Duration.ofSeconds(lasted))
+                .step(
+                        "Isolated for, asked",
+                        "",
+                        Duration.ofSeconds(time),
+                        x.rules().setting(way.time).source());
+        Comparison held = finding.hold(STANDS, after, 0, limits).orElseThrow();
+        AbsolutePressure most = (AbsolutePressure) held.binding().limit().value();
+        if (lasted < time && held.verdict() != Verdict.FAILS) {
+            return finding.conclude(
+                    Verdict.NOT_SHOWN,
+                    Text.of(
+                            "It was isolated for {}; {} are asked for.",
+                            Duration.ofSeconds(lasted),
+                            Duration.ofSeconds(time)),
+                    Text.of(
+                            "Leave it isolated {} longer; it may then stand at {} at most.",
+                            Duration.ofSeconds(Math.ceil((time - lasted) / 60) * 60),
+                            most));
+        }
+        return finding.conclude(
+                held.verdict(),
+                finding.room(),
+                Text.of(
+                        "See below what the curve says, mend that, and pull again: at most {} after {}.",
+                        most,
+                        Duration.ofSeconds(time)));
+    }
+}

@@ -1,0 +1,334 @@
+package org.undanus.core.station.tightness;
+
+import static org.undanus.core.station.tightness.TightnessPoints.END_PRESSURE;
+import static org.undanus.core.station.tightness.TightnessPoints.END_TEMPERATURE;
+import static org.undanus.core.station.tightness.TightnessPoints.HOLD_TIME;
+import static org.undanus.core.station.tightness.TightnessPoints.PRESSURE_LOG;
+import static org.undanus.core.station.tightness.TightnessPoints.PRESSURE_READINGS;
+import static org.undanus.core.station.tightness.TightnessPoints.START_PRESSURE;
+import static org.undanus.core.station.tightness.TightnessPoints.START_TEMPERATURE;
+import static org.undanus.core.station.tightness.TightnessPoints.TEMPERATURE_LOG;
+import static org.undanus.core.station.tightness.TightnessPoints.TEMPERATURE_OF;
+import static org.undanus.core.station.tightness.TightnessPoints.TEMPERATURE_READINGS;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.curve.Hold;
+import org.undanus.core.curve.LeakFlow;
+import org.undanus.core.derived.Curve;
+import org.undanus.core.derived.TestVolume;
+import org.undanus.core.evidence.Outline;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.fluid.Refrigerant;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Duration;
+import org.undanus.core.quantity.Leak;
+import org.undanus.core.quantity.Mass;
+import org.undanus.core.quantity.PressureDifference;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Setting;
+
+/**
+ * The long hold: whether the pressure changed by more than its temperature explains, and whether the hold was long enough, for this
+ * volume and this gauge, to show the leak that is too much. That the needle did not move proves neither.
+ */
+final class HoldTest implements Requirement {
+    private static final String SOURCE = "Real-gas nitrogen at constant density; virial coefficients as tabulated";
+    /** Seconds of a year (365.25 days). */
+    private static final double YEAR = 31_557_600;
+
+    private static final String AGAIN = "Read pressure and tube wall together, in shade, and hold it again.";
+
+    private static final Setting LEAST_LEAK =
+            new Setting("tightness.loss-per-joint", Dimension.MASS, "Refrigerant a joint may lose in a year");
+    private static final Setting JOINTS =
+            new Setting("tightness.joints-assumed", Dimension.COUNT, "Joints of a line set where none are listed");
+    private static final Setting LAG_WALL =
+            new Setting("tightness.lag-wall", Dimension.DURATION, "By how long the gas lags behind the tube's wall");
+    private static final Setting LAG_AIR =
+            new Setting("tightness.lag-air", Dimension.DURATION, "By how long the gas lags behind the air");
+
+    static final About ABOUT = About.of(
+                    "tightness.hold", Station.TIGHTNESS, Scope.LINE_SET, "Held tight", Severity.DAMAGE)
+            .sources(SOURCE, "ISO 5149-2 and EN 378-2, tightness test; check the adopted edition")
+            .needs(TEMPERATURE_OF)
+            .settings(LEAST_LEAK, JOINTS, LAG_WALL, LAG_AIR)
+            .cautions("It stays under pressure all the time: rope it off, and tell everybody who may come by.");
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    /** The hold as it was read; empty where too little was, or where nitrogen is not described. */
+    static Optional<Hold> hold(Examination x) {
+        Optional<Curve> pressure = Curve.of(x, PRESSURE_LOG, PRESSURE_READINGS);
+        Optional<Curve> temperature = Curve.of(x, TEMPERATURE_LOG, TEMPERATURE_READINGS);
+        try {
+            if (pressure.isPresent()
+                    && temperature.isPresent()
+                    && pressure.get().logged() == temperature.get().logged()
+                    && pressure.get().outline().size() >= Hold.FEWEST) {
+                return Optional.of(logged(x, pressure.get(), temperature.get()));
+            }
+            return missing(x).isEmpty() ? Optional.of(read(x)) : Optional.empty();
+        } catch (IllegalArgumentException notDescribed) {
+            return Optional.empty();
+        }
+    }
+
+    private static List<Point> missing(Examination x) {
+        return x.missing(START_PRESSURE, START_TEMPERATURE, HOLD_TIME, END_PRESSURE, END_TEMPERATURE);
+    }
+
+    private static double lag(Examination x) {
+        String of = x.chosen(TEMPERATURE_OF).orElse(TightnessPoints.OF_AIR);
+        return of.equals(TightnessPoints.OF_GAS)
+                ? 0
+                : x.rules().number(of.equals(TightnessPoints.OF_WALL) ? LAG_WALL : LAG_AIR);
+    }
+
+    /** The outline of a gauge's pressure as absolute pressure. */
+    static Outline absolute(Examination x, Outline gauge) {
+        double air = x.facts().site().atmosphere().si();
+        double[] seconds = new double[gauge.size()];
+        double[] values = new double[gauge.size()];
+        for (int i = 0; i < values.length; i++) {
+            seconds[i] = gauge.seconds(i);
+            values[i] = gauge.mean(i) + air;
+        }
+        return Outline.of(gauge.origin(), seconds, values);
+    }
+
+    private static Hold logged(Examination x, Curve pressure, Curve temperature) {
+        Outline shifted = moved(temperature.outline(), pressure.outline());
+        return Hold.of(absolute(x, pressure.outline()), shifted, pressure.step(), temperature.step(), lag(x));
+    }
+
+    /** With times counted from the other's origin. */
+    private static Outline moved(Outline outline, Outline other) {
+        double by = java.time.Duration.between(other.origin(), outline.origin()).toMillis() / 1000.0;
+        double[] seconds = new double[outline.size()];
+        double[] values = new double[outline.size()];
+        for (int i = 0; i < values.length; i++) {
+            seconds[i] = outline.seconds(i) + by;
+            values[i] = outline.mean(i);
+        }
+        return Outline.of(other.origin(), seconds, values);
+    }
+
+    private static Hold read(Examination x) {
+        double lasting = x.need(HOLD_TIME).quantity().si();
+        double cold = x.need(START_TEMPERATURE).quantity().si();
+        double warm = x.need(END_TEMPERATURE).quantity().si();
+        double lagging = lag(x) * Math.abs(warm - cold) / lasting;
+        return Hold.of(
+                absolute(x, START_PRESSURE, END_PRESSURE),
+                absolute(x, END_PRESSURE, START_PRESSURE),
+                new Uncertain(cold, uncertainty(x, START_TEMPERATURE, END_TEMPERATURE)),
+                new Uncertain(warm, Math.hypot(uncertainty(x, END_TEMPERATURE, START_TEMPERATURE), lagging)),
+                lasting);
+    }
+
+    private static Uncertain absolute(Examination x, Point point, Point other) {
+        double gauge = x.need(point).quantity().si();
+        return new Uncertain(gauge + x.facts().site().atmosphere().si(), uncertainty(x, point, other));
+    }
+
+    /** What one instrument shows wrong it shows wrong both times: then only its step counts. */
+    private static double uncertainty(Examination x, Point point, Point other) {
+        return x.sameInstrument(point, other)
+                ? x.step(point) / Math.sqrt(12)
+                : x.need(point).standardUncertainty();
+    }
+
+    /** The leak of nitrogen that is too much, Pa·m³/s; empty where the refrigerant is not known. */
+    static Optional<Double> tooMuch(Examination x, double tested) {
+        return refrigerant(x)
+                .map(r -> LeakFlow.nitrogen(
+                        x.rules().number(LEAST_LEAK) * joints(x) / YEAR,
+                        AbsolutePressure.ofPascals(tested),
+                        x.facts().site().atmosphere(),
+                        r));
+    }
+
+    private static Optional<Refrigerant> refrigerant(Examination x) {
+        return x.outdoor()
+                .flatMap(unit -> x.at(unit).chosen(PlatePoints.REFRIGERANT))
+                .flatMap(Refrigerant::named);
+    }
+
+    private static double joints(Examination x) {
+        long listed = x.facts().subjects(Scope.JOINT).stream()
+                .filter(joint -> joint.joins().stream()
+                        .anyMatch(unit -> x.subject().joins().contains(unit)
+                                && x.indoor().filter(in -> in.id().equals(unit)).isPresent()))
+                .count();
+        return listed > 0 ? listed : x.rules().number(JOINTS);
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        Optional<TestVolume> volume = TestVolume.of(x);
+        Optional<Hold> hold = hold(x);
+        if (hold.isEmpty()) {
+            return nothing(x, volume);
+        }
+        if (volume.isEmpty()) {
+            return x.notShown(List.of(TestVolume.READ));
+        }
+        Optional<Double> tooMuch = tooMuch(x, hold.get().first());
+        if (tooMuch.isEmpty()) {
+            return x.outdoor()
+                    .map(unit -> x.at(unit).notShown(List.of(PlatePoints.REFRIGERANT)))
+                    .orElseGet(() -> x.noSheetTells("the refrigerant", "Add the outdoor unit."));
+        }
+        return judged(x, hold.get(), volume.get(), tooMuch.get());
+    }
+
+    private static Judgement nothing(Examination x, Optional<TestVolume> volume) {
+        List<Point> missing = missing(x);
+        if (missing.isEmpty()) {
+            return x.finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("Nitrogen is not described at such a pressure or temperature."),
+                            "Look at what was read: -30 to 60 °C and up to 5 MPa.");
+        }
+        Optional<Double> target = TestPressure.plate(x);
+        Optional<Double> needed = target.flatMap(p -> volume.flatMap(
+                v -> tooMuch(x, p + x.facts().site().atmosphere().si()).map(q -> v.cubicMetres() * expected(x) / q)));
+        return needed.map(time -> x.notShown(
+                        missing,
+                        Text.of(
+                                "With this gauge and volume it takes at least {}.",
+                                Duration.ofSeconds(Math.ceil(time / 60) * 60))))
+                .orElseGet(() -> x.notShown(missing));
+    }
+
+    /** Expanded uncertainty of a change of pressure read twice in the gauge's steps, Pa. */
+    private static double expected(Examination x) {
+        return 2
+                * Math.sqrt(2)
+                * x.rules().accuracy(START_PRESSURE.instrument()).resolution()
+                / Math.sqrt(12);
+    }
+
+    private static Judgement judged(Examination x, Hold hold, TestVolume volume, double tooMuch) {
+        Uncertain change = hold.change();
+        Uncertain leak = hold.leak(volume.cubicMetres());
+        double smallest = hold.smallestLeak(volume.cubicMetres());
+        Finding finding = x.finding()
+                .step(
+                        "Pressure at the start",
+                        "gauge and the air's pressure",
+                        AbsolutePressure.ofPascals(hold.first()),
+                        "")
+                .step(
+                        "Pressure at the end",
+                        "gauge and the air's pressure",
+                        AbsolutePressure.ofPascals(hold.last()),
+                        "")
+                .step(
+                        "Pressure at the end by temperature alone",
+                        "same density at the later temperature, p = ρRT(1 + Bρ + Cρ²)",
+                        AbsolutePressure.ofPascals(hold.expected()),
+                        SOURCE)
+                .step(
+                        "Change that temperature does not explain",
+                        "p2 − p2,expected; one gauge's calibration error is in both",
+                        Text.of("{}", Text.Amount.of(Dimension.PRESSURE_DIFFERENCE, change, change.expanded() / 10)),
+                        "JCGM 100")
+                .step("Held for", Duration.ofSeconds(hold.lasting()));
+        volume.explain(finding)
+                .step("Leak that would have shown", "V·U(Δp)/Δt", Leak.ofPascalCubicMetresPerSecond(smallest), "")
+                .step(
+                        "Leak that is too much",
+                        "loss allowed × joints, as nitrogen at this pressure: q ∝ (p² − p_air²)/η",
+                        Text.of(
+                                "{}, of {} joints losing {} a year each",
+                                Leak.ofPascalCubicMetresPerSecond(tooMuch),
+                                Math.round(joints(x)),
+                                Mass.ofKilograms(x.rules().number(LEAST_LEAK))),
+                        x.rules().setting(LEAST_LEAK).source());
+        double explained = hold.expected() - hold.first();
+        if (unmoved(hold, explained)) {
+            return finding.conclude(
+                    Verdict.NOT_SHOWN,
+                    Text.of(
+                            "The pressure stayed while the temperature moved; it should have changed by {}.",
+                            PressureDifference.ofPascals(explained)),
+                    AGAIN);
+        }
+        if (-change.value() > change.expanded()) {
+            return finding.conclude(
+                    Verdict.FAILS,
+                    lost(x, hold, leak),
+                    "Let the pressure off, have the joint found with soap and made anew, then hold it again.");
+        }
+        if (change.value() > change.expanded()) {
+            return finding.conclude(
+                    Verdict.NOT_SHOWN,
+                    Text.of(
+                            "It gained {} beyond what its temperature explains: that temperature was not the gas's.",
+                            PressureDifference.ofPascals(change.value())),
+                    AGAIN);
+        }
+        if (smallest > tooMuch) {
+            return finding.conclude(
+                    Verdict.NOT_SHOWN,
+                    Text.of(
+                            "No leak stood out, but only one over {} would have: {} of refrigerant a year.",
+                            Leak.ofPascalCubicMetresPerSecond(smallest),
+                            lossOf(x, smallest, hold)),
+                    Text.of(
+                            "Hold it {} in all with this gauge, or use one that shows smaller steps.",
+                            Duration.ofSeconds(Math.ceil(hold.needed(volume.cubicMetres(), tooMuch) / 60) * 60)));
+        }
+        return finding.conclude(
+                Verdict.MEETS,
+                Text.of(
+                        "No change beyond its temperature's; a leak over {} would have shown.",
+                        Leak.ofPascalCubicMetresPerSecond(smallest)),
+                "");
+    }
+
+    /** Whether the needle stood still although the temperature's share alone is far more than could be overlooked. */
+    private static boolean unmoved(Hold hold, double explained) {
+        double moved = Math.abs(hold.last() - hold.first());
+        return Math.abs(hold.change().value()) > hold.change().expanded()
+                && moved <= hold.change().expanded()
+                && Math.abs(explained) > hold.change().expanded();
+    }
+
+    private static Text lost(Examination x, Hold hold, Uncertain leak) {
+        return Text.of(
+                "{} were lost beyond what its temperature explains: a leak of {}, {} of refrigerant a year.",
+                PressureDifference.ofPascals(-hold.change().value()),
+                Text.Amount.of(Dimension.LEAK, leak, 0),
+                lossOf(x, leak.value(), hold));
+    }
+
+    private static Object lossOf(Examination x, double leak, Hold hold) {
+        return refrigerant(x)
+                .map(r -> (Object) Mass.ofKilograms(YEAR
+                        * LeakFlow.refrigerant(
+                                leak,
+                                AbsolutePressure.ofPascals(hold.first()),
+                                x.facts().site().atmosphere(),
+                                r)))
+                .orElse("an unknown mass");
+    }
+}

@@ -1,0 +1,59 @@
+package org.undanus.core.fluid;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Csv;
+import org.undanus.core.quantity.Temperature;
+
+class SaturationTest {
+    private static Saturation of(String refrigerant) {
+        return Saturation.of(Refrigerant.named(refrigerant).orElseThrow());
+    }
+
+    @Test
+    void everyRowOfTheTableComesOutBothWays() {
+        for (Map<String, String> row : Csv.read(Saturation.class, "refrigerant-saturation.csv")) {
+            Saturation here = of(row.get("refrigerant"));
+            Temperature t = Temperature.ofCelsius(Double.parseDouble(row.get("t_C")));
+            double bubble = 1000 * Double.parseDouble(row.get("p_bubble_kPa"));
+            double dew = 1000 * Double.parseDouble(row.get("p_dew_kPa"));
+            assertThat(here.bubble(t).si()).isCloseTo(bubble, within(1e-6 * bubble));
+            assertThat(here.dew(t).si()).isCloseTo(dew, within(1e-6 * dew));
+            assertThat(here.bubbleTemperature(AbsolutePressure.ofPascals(bubble))
+                            .si())
+                    .isCloseTo(t.si(), within(1e-6));
+            assertThat(here.dewTemperature(AbsolutePressure.ofPascals(dew)).si())
+                    .isCloseTo(t.si(), within(1e-6));
+            assertThat(here.liquidDensity(t))
+                    .isCloseTo(Double.parseDouble(row.get("rho_liquid_kg_m3")), within(1e-6 * 1e3));
+            assertThat(here.vapourDensity(t)).isPositive();
+            assertThat(here.vaporisation(t))
+                    .isCloseTo(1000 * Double.parseDouble(row.get("h_vaporisation_kJ_kg")), within(1e-3));
+        }
+    }
+
+    /** Every other row taken out and interpolated over twice the distance: the error of the whole table is a sixteenth of it. */
+    @Test
+    void betweenRowsItIsAsSmoothAsTheTable() {
+        Saturation r32 = of("R32");
+        double low = Math.log(r32.bubble(Temperature.ofCelsius(20)).si());
+        double middle = Math.log(r32.bubble(Temperature.ofCelsius(21)).si());
+        double high = Math.log(r32.bubble(Temperature.ofCelsius(22)).si());
+        // ln p over −1/T is all but straight: three points within 2 K stray by less than 1e-5
+        double share = (1 / 293.15 - 1 / 294.15) / (1 / 293.15 - 1 / 295.15);
+        assertThat(middle).isCloseTo(low + share * (high - low), within(1e-5));
+    }
+
+    @Test
+    void outsideTheTableTheRangeIsNamed() {
+        assertThatThrownBy(() -> of("R410A").bubble(Temperature.ofCelsius(90)))
+                .hasMessageContaining("R410A is described from -40 to");
+        assertThatThrownBy(() -> of("R410A").dewTemperature(AbsolutePressure.ofPascals(1e3)))
+                .hasMessageContaining("kPa absolute, not at 1.0 kPa");
+    }
+}
