@@ -13,6 +13,8 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.TraceCsv;
 import org.undanus.core.evidence.Traces;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldUnit;
 
 /** Curves of tests, short enough to be held. */
 public final class KnownTraces implements Traces {
@@ -33,7 +35,9 @@ public final class KnownTraces implements Traces {
         return trace;
     }
 
-    /** Knows none by its name, but can follow any: from its least to its most. */
+    private static final int FOLLOWED = 24;
+
+    /** Knows none by its name, but can follow any: up from its least to its most, or to and fro between them. */
     static final Traces ANY = new Traces() {
         @Override
         public Optional<Trace> find(String sha256) {
@@ -42,27 +46,39 @@ public final class KnownTraces implements Traces {
 
         @Override
         public void follow(Trace trace, Instant from, Instant until, Samples to) {
-            Instant first = from.isAfter(trace.from()) ? from : trace.from();
-            to.sample(first, trace.least());
-            if (until.isAfter(first)) {
-                to.sample(until.isBefore(trace.to()) ? until : trace.to(), trace.most());
+            TreeMap<Instant, Double> all = new TreeMap<>();
+            for (int i = 0; i < FOLLOWED; i++) {
+                int place = trace.samples() % 2 == 0 ? i : i * 7 % FOLLOWED;
+                all.put(
+                        trace.from().plusMillis(trace.lasting().toMillis() * i / (FOLLOWED - 1)),
+                        trace.least() + (trace.most() - trace.least()) * place / (FOLLOWED - 1));
             }
+            within(all, from, until).forEach(to::sample);
         }
     };
 
-    /** One of ten minutes at most. */
+    /** One of a day at most, between values that can be. */
     static Trace random(Point point, Random random) {
-        Trace trace = new KnownTraces().add(point, "time,K\n2026-09-01T10:00:00Z,280\n2026-09-01T10:00:01Z,281\n");
+        Dimension dimension = point.dimension().orElseThrow();
+        double one = between(point, random);
+        double other = random.nextInt(4) == 0 ? one : between(point, random);
+        Instant start = Instant.parse("2026-09-01T10:00:00Z");
         return new Trace(
-                trace.sha256(),
-                trace.dimension(),
-                trace.unit(),
-                trace.from(),
-                trace.to().plusSeconds(random.nextInt(600)),
-                2,
-                trace.least(),
-                trace.least() + random.nextInt(20) / 10.0,
-                trace.resolution());
+                Long.toHexString(random.nextLong()),
+                dimension,
+                FieldUnit.named(dimension, dimension.usualUnits().get(0)).orElseThrow(),
+                start,
+                start.plusSeconds(1 + random.nextInt(random.nextBoolean() ? 600 : 86_400)),
+                2 + random.nextInt(1000),
+                Math.min(one, other),
+                Math.max(one, other),
+                random.nextBoolean() ? 0.1 : 1e-9);
+    }
+
+    private static double between(Point point, Random random) {
+        double low = random.nextInt(5) == 0 ? point.lowestPossible() : point.least();
+        double high = random.nextInt(5) == 0 ? point.highestPossible() : point.most();
+        return low + (high - low) * random.nextDouble();
     }
 
     @Override
@@ -72,8 +88,11 @@ public final class KnownTraces implements Traces {
 
     @Override
     public void follow(Trace trace, Instant from, Instant until, Samples to) {
-        TreeMap<Instant, Double> all = samples.get(trace.sha256());
+        within(samples.get(trace.sha256()), from, until).forEach(to::sample);
+    }
+
+    private static Map<Instant, Double> within(TreeMap<Instant, Double> all, Instant from, Instant until) {
         Instant first = Optional.ofNullable(all.floorKey(from)).orElse(all.firstKey());
-        all.tailMap(first, true).headMap(until, true).forEach(to::sample);
+        return all.tailMap(first, true).headMap(until, true);
     }
 }

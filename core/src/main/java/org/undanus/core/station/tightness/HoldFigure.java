@@ -60,23 +60,8 @@ final class HoldFigure {
         plot.curve(shown, start);
         Optional<Curve> temperature =
                 Curve.of(x, TightnessPoints.TEMPERATURE_LOG, TightnessPoints.TEMPERATURE_READINGS);
-        if (pressure.isPresent() && temperature.isPresent()) {
-            Outline of = temperature.get().outline();
-            double first = of.seconds(0);
-            Temperature cold = Temperature.ofKelvin(of.mean(0));
-            AbsolutePressure from = AbsolutePressure.ofPascals(hold.first());
-            plot.course(
-                    0,
-                    hold.lasting(),
-                    at -> Nitrogen.warmed(from, cold, Temperature.ofKelvin(of.at(first + at)))
-                                    .si()
-                            - air);
-        } else {
-            plot.course(
-                    0,
-                    hold.lasting(),
-                    at -> hold.first() - air + (hold.expected() - hold.first()) * at / hold.lasting());
-        }
+        plot.course(
+                0, hold.lasting(), at -> byTemperature(hold, temperature.filter(t -> pressure.isPresent()), at) - air);
         Optional<Judgement> judgement =
                 judgements.find(HoldTest.ABOUT, x.subject().id());
         plot.caption(Text.of("Line: as the gauge showed it. Dashed: by the temperature alone."));
@@ -87,5 +72,19 @@ final class HoldFigure {
                 GaugePressure.ofPascals(hold.expected() - air),
                 standing.said(),
                 judgement.map(Judgement::because).orElse(Text.of(""))));
+    }
+
+    /** The pressure that the temperature alone would have made at a time, absolute; on a straight line where no course of it is known. */
+    private static double byTemperature(Hold hold, Optional<Curve> temperature, double at) {
+        AbsolutePressure from = AbsolutePressure.ofPascals(hold.first());
+        return temperature
+                .map(Curve::outline)
+                .filter(of -> Nitrogen.describes(from, kelvin(of, 0)) && Nitrogen.describes(from, kelvin(of, at)))
+                .map(of -> Nitrogen.warmed(from, kelvin(of, 0), kelvin(of, at)).si())
+                .orElse(hold.first() + (hold.expected() - hold.first()) * at / hold.lasting());
+    }
+
+    private static Temperature kelvin(Outline of, double at) {
+        return Temperature.ofKelvin(of.at(of.seconds(0) + at));
     }
 }

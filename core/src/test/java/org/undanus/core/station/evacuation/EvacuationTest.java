@@ -1,0 +1,246 @@
+package org.undanus.core.station.evacuation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.util.Locale;
+import java.util.function.DoubleUnaryOperator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.undanus.core.CaseFixture;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.evidence.Stage;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Judgements;
+import org.undanus.core.judgement.Verdict;
+
+class EvacuationTest {
+    private static final String LINES = "@line-set-indoor";
+
+    private static CaseFixture read(CaseFixture fixture, String... pointsAndTyped) {
+        for (int i = 0; i < pointsAndTyped.length; i += 2) {
+            fixture.lines("evacuation." + pointsAndTyped[i], pointsAndTyped[i + 1]);
+        }
+        return fixture;
+    }
+
+    private static CaseFixture read(String... pointsAndTyped) {
+        CaseFixture fixture = new CaseFixture().at(Stage.WITNESS);
+        fixture.lines("tightness.volume", "1.6 L");
+        return read(fixture, pointsAndTyped);
+    }
+
+    private static String log(double minutes, DoubleUnaryOperator pascals) {
+        StringBuilder csv = new StringBuilder("time,micron\n");
+        Instant start = Instant.parse("2026-06-03T09:00:00Z");
+        for (int i = 0; i <= minutes * 12; i++) {
+            csv.append(start.plusSeconds(5L * i))
+                    .append(',')
+                    .append(String.format(Locale.ROOT, "%.0f", pascals.applyAsDouble(5.0 * i) / 0.1333224))
+                    .append('\n');
+        }
+        return csv.toString();
+    }
+
+    private static CaseFixture logged(double minutes, DoubleUnaryOperator pascals) {
+        return read("gauge", "electronic vacuum gauge", "isolated", "valved off at the system")
+                .logged("evacuation.log", "line-set-indoor", log(minutes, pascals));
+    }
+
+    private static Judgement curve(CaseFixture fixture) {
+        return fixture.find("evacuation.curve" + LINES);
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "gauge-at, far side from the pump, MEETS",
+        "gauge-at, at the pump, NOT_SHOWN",
+        "gauge-at, on the manifold, NOT_SHOWN",
+        "pump-oil, fresh, MEETS",
+        "pump-oil, clear, MEETS",
+        "pump-oil, cloudy, FAILS",
+        "pump-oil, not known, NOT_SHOWN",
+        "cores-out, yes, MEETS",
+        "cores-out, no, FAILS",
+        "valves-shut-until, yes, MEETS",
+        "valves-shut-until, no, FAILS",
+    })
+    void whatIsAnswered(String point, String typed, Verdict verdict) {
+        String key = "evacuation." + point + LINES;
+        assertThat(read().verdict(key)).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(read(point, typed).verdict(key)).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"350 micron, MEETS", "900 micron, FAILS", "500 micron, TOO_CLOSE"})
+    void itIsDeepEnough(String reached, Verdict verdict) {
+        Judgement open = read().find("evacuation.deep-enough" + LINES);
+        assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(open.remedy().orElseThrow().toString()).contains("It must reach 66.7 Pa.");
+        assertThat(read("reached", reached).verdict("evacuation.deep-enough" + LINES))
+                .isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0} after {1}: {2}")
+    @CsvSource({
+        "600 micron, 10 min, MEETS",
+        "1800 micron, 10 min, FAILS",
+        "1000 micron, 10 min, TOO_CLOSE",
+        "600 micron, 4 min, NOT_SHOWN",
+        "1800 micron, 4 min, FAILS",
+    })
+    void itStandsAfterIsolation(String after, String time, Verdict verdict) {
+        String key = "evacuation.stood" + LINES;
+        assertThat(read().verdict(key)).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(read("isolated", "valved off at the system", "after", after, "hold-time", time)
+                        .verdict(key))
+                .isEqualTo(verdict);
+        assertThat(read("isolated", "not isolated", "after", after, "hold-time", time)
+                        .verdict(key))
+                .as("the gauge showed the pump")
+                .isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void aNeedleNeverShowsDryness() {
+        CaseFixture needle = read("gauge", "needle of a manifold", "reached", "100 micron");
+        assertThat(needle.verdict("evacuation.deep-enough" + LINES)).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(needle.find("evacuation.deep-enough" + LINES).because().toString())
+                .startsWith("A needle cannot show dryness");
+    }
+
+    @Test
+    void everySchoolHasItsVerdict() {
+        Judgement deep = read(
+                        "reached", "400 micron",
+                        "isolated", "valved off at the system",
+                        "after", "1300 micron",
+                        "hold-time", "35 min")
+                .find("evacuation.stood" + LINES);
+        assertThat(deep.verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(deep.otherSchools().stream().map(Judgement::verdict))
+                .as("strict, repeated, absolute, needle")
+                .containsExactly(Verdict.FAILS, Verdict.MEETS, Verdict.MEETS, Verdict.NOT_SHOWN);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "180 Pa, 150 Pa, 60 Pa | MEETS",
+                "180 Pa, 60 Pa | FAILS",
+                "400 Pa, 150 Pa, 60 Pa | FAILS",
+            })
+    void repeatedPullsAreCounted(String pulls, Verdict verdict) {
+        Judgement judged = read("reached", "60 Pa", "pulls", pulls).find("evacuation.deep-enough" + LINES);
+        Judgement repeated = judged.otherSchools().stream()
+                .filter(j -> j.school().orElseThrow().id().equals("repeated"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(repeated.verdict()).isEqualTo(verdict);
+    }
+
+    @Test
+    void theCurveSaysWhatItIs() {
+        assertThat(curve(read()).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        Judgement dry = curve(logged(15, t -> 40 + 0.002 * t));
+        assertThat(dry.verdict()).isEqualTo(Verdict.MEETS);
+        assertThat(dry.because().toString()).startsWith("Dry and tight: it stands at 41.8 Pa");
+        Judgement moist = curve(logged(20, t -> 40 + 75 * -Math.expm1(-t / 140)));
+        assertThat(moist.verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(moist.because().toString())
+                .startsWith("Levels off at 11")
+                .contains("moisture, not a leak; a leak above");
+        Judgement leaks = curve(logged(15, t -> 40 + 0.12 * t));
+        assertThat(leaks.verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(leaks.because().toString()).startsWith("It climbs straight on: a leak of 0.1");
+        Judgement both = curve(logged(25, t -> 40 + 0.07 * t + 60 * -Math.expm1(-t / 90)));
+        assertThat(both.because().toString())
+                .startsWith("It climbs on and levels off")
+                .contains("and moisture");
+    }
+
+    @Test
+    void tooShortIsNotShownWithTheTimeStillNeeded() {
+        Judgement brief = curve(logged(2.5, t -> 40 + 0.05 * t + 40 * -Math.expm1(-t / 260)));
+        assertThat(brief.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(brief.because().toString()).startsWith("It cannot be told yet whether it leaks or is wet");
+        assertThat(brief.remedy().orElseThrow().toString())
+                .matches("Isolate \\d+ min more to tell leak from moisture\\.");
+    }
+
+    @Test
+    void thePullIsNotReadAsARise() {
+        DoubleUnaryOperator pulledThenHeld = t -> t < 600 ? 40 + 2000 * Math.exp(-t / 60) : 40 + 0.12 * (t - 600);
+        CaseFixture unmarked = logged(25, pulledThenHeld);
+        assertThat(curve(unmarked).because().toString()).startsWith("It climbs straight on: a leak of 0.1");
+        CaseFixture marked = read(
+                logged(25, t -> t < 600 ? 40 + 2000 * Math.exp(-t / 60) : 45 - 0.002 * (t - 600)),
+                "marks",
+                "0 min pump on, 10 min isolated, 20 min nitrogen in");
+        assertThat(curve(marked).derivation().stream().map(s -> s.how())).contains("as marked");
+        Judgements all = new Judgements(marked.judgements());
+        Drawing drawn = VacuumFigure.draw(marked.facts(), marked.evidence(), CaseFixture.PLATE_BOOK, all)
+                .get(0);
+        assertThat(drawn.spoken().toString()).startsWith("Vacuum over time.");
+    }
+
+    @Test
+    void readingsByHandAreACurveToo() {
+        CaseFixture fixture = read(
+                "readings",
+                "0 min 300 micron, 5 min 900, 10 min 1500, 15 min 2100, 20 min 2700, 25 min 3300, 30 min 3900, 35 min 4500");
+        assertThat(curve(fixture).verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(curve(read("readings", "0 min 300 micron, 2 min 310"))
+                        .because()
+                        .toString())
+                .startsWith("2 samples came after isolation");
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"12 °C, MEETS", "-4 °C, MEETS", "-25 °C, NOT_SHOWN"})
+    void frostHidesWater(String coldest, Verdict verdict) {
+        assertThat(read().verdict("evacuation.frost" + LINES)).isEqualTo(Verdict.NOT_SHOWN);
+        Judgement frost = read("coldest-wall", coldest).find("evacuation.frost" + LINES);
+        assertThat(frost.verdict()).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"25 min, MEETS", "10 s, NOT_SHOWN"})
+    void nothingIsPulledFasterThanPumpAndHoseCan(String time, Verdict verdict) {
+        String key = "evacuation.pull-down" + LINES;
+        assertThat(read().verdict(key)).isEqualTo(Verdict.NOT_SHOWN);
+        CaseFixture fixture = read(
+                "pull-time", time,
+                "reached", "300 micron",
+                "pump-speed", "1.4 L/s",
+                "hose-bore", "6 mm",
+                "hose-length", "1.5 m");
+        assertThat(fixture.verdict(key)).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "14:05 480 micron",
+                "14:05 480, 14:10 490",
+                "14:05 480 micron, 14:04 490",
+                "14:05 480 micron, 5 min 490",
+                "25:00 480 micron, 26:00 490",
+                "14:05 480 psig, 14:10 490",
+                "480 micron, 490 micron",
+                "0 min -5 Pa, 1 min 3"
+            })
+    void handwritingThatMakesNoSenseIsRefused(String typed) {
+        assertThatThrownBy(() -> read("readings", typed)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"pump on", "5 min dancing", "10 min isolated, 5 min pump on", ""})
+    void marksThatMakeNoSenseAreRefused(String typed) {
+        assertThatThrownBy(() -> read("marks", typed)).isInstanceOf(IllegalArgumentException.class);
+    }
+}
