@@ -41,6 +41,8 @@ class ArchitectureTest {
                 .definedBy("..core.installation..")
                 .layer("evidence")
                 .definedBy("..core.evidence..")
+                .layer("curve")
+                .definedBy("..core.curve..")
                 .layer("fluid")
                 .definedBy("..core.fluid..")
                 .layer("quantity")
@@ -65,9 +67,19 @@ class ArchitectureTest {
                 .mayOnlyBeAccessedByLayers("station", "derived", "plan", "judgement", "geometry")
                 .whereLayer("evidence")
                 .mayOnlyBeAccessedByLayers(
-                        "station", "derived", "plan", "drawing", "judgement", "rules", "installation", "geometry")
+                        "station",
+                        "derived",
+                        "plan",
+                        "drawing",
+                        "judgement",
+                        "rules",
+                        "installation",
+                        "geometry",
+                        "curve")
+                .whereLayer("curve")
+                .mayOnlyBeAccessedByLayers("station", "derived", "reckoner")
                 .whereLayer("fluid")
-                .mayOnlyBeAccessedByLayers("station", "derived", "judgement", "installation", "reckoner")
+                .mayOnlyBeAccessedByLayers("station", "derived", "curve", "judgement", "installation", "reckoner")
                 .check(CORE);
     }
 

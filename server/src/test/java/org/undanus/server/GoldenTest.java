@@ -83,6 +83,8 @@ class GoldenTest {
                         Station.ELECTRICAL,
                         Station.FUEL,
                         Station.AIRSIDE,
+                        Station.TIGHTNESS,
+                        Station.EVACUATION,
                         Station.RUNNING);
         assertThat(seen)
                 .allSatisfy((station, verdicts) ->

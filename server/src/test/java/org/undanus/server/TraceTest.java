@@ -144,7 +144,7 @@ class TraceTest {
 
     private static List<Instant> followed(Traces traces, Trace trace, Instant from) {
         List<Instant> times = new ArrayList<>();
-        traces.follow(trace, from, (at, si) -> times.add(at));
+        traces.follow(trace, from, Instant.MAX, (at, si) -> times.add(at));
         return times;
     }
 

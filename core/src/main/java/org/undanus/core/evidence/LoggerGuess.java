@@ -3,8 +3,12 @@ package org.undanus.core.evidence;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -52,8 +56,7 @@ public final class LoggerGuess {
             }
         }
         String encoding = encoding(looked);
-        String text = new String(
-                looked, encoding.equals(UTF_8) ? StandardCharsets.UTF_8 : java.nio.charset.Charset.forName(encoding));
+        String text = new String(looked, encoding.equals(UTF_8) ? StandardCharsets.UTF_8 : Charset.forName(encoding));
         String whole = looked.length == head.length && head.length < LOOKED_AT
                 ? text
                 : text.substring(0, Math.max(0, text.lastIndexOf('\n')));
@@ -82,6 +85,23 @@ public final class LoggerGuess {
             }
         }
         return WESTERN;
+    }
+
+    /** The first rows of samples as they are written, to be looked at. */
+    public static List<List<String>> rows(byte[] head, Dialect dialect, int most) {
+        List<List<String>> rows = new ArrayList<>();
+        try (CsvReader<CsvRecord> all = LoggerFile.open(new ByteArrayInputStream(head), dialect)) {
+            for (CsvRecord row : all) {
+                if (row.getStartingLineNumber() > dialect.headings() && rows.size() < most) {
+                    rows.add(row.getFields());
+                }
+            }
+        } catch (CsvParseException | UncheckedIOException e) {
+            // the head may end within a letter or a quotation; its first rows are there
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return rows;
     }
 
     /** The unit that a column's heading names, in one of these dimensions. */

@@ -43,7 +43,7 @@ public final class Reckoner {
                             bundle(),
                             hole(),
                             run()),
-                    LineReckoner.all().stream())
+                    Stream.concat(LineReckoner.all().stream(), PressureReckoner.all().stream()))
             .toList();
 
     public static List<Computation> all() {

@@ -55,6 +55,26 @@ class ReckonerTest {
                 .contains("Inside both tubes 1.15 L")
                 .contains("Charge to add 60 g");
         assertThat(answer("flare")).contains("12.8 mm to 13.2 mm").contains("34 N·m to 42 N·m");
+        assertThat(answer(
+                        "nitrogen-temperature",
+                        "pressure",
+                        "27 barg",
+                        "start",
+                        "20 °C",
+                        "end",
+                        "10 °C",
+                        "elevation",
+                        "0 m"))
+                .as("2.8013 MPa · 283.15/293.15 would be 95.6 kPa less; the real gas some more")
+                .contains("Change -102.1 kPa");
+        assertThat(answer("smallest-leak", "volume", "2 L", "time", "10 h", "step", "7 kPa"))
+                .as("2 L · 2 · √2 · 7 kPa/√12 in 10 h")
+                .contains("Smallest leak 0.318 Pa·L/s");
+        assertThat(answer("hold-needed", "volume", "2 L", "change", "1 kPa", "leak", "0.1 Pa·L/s"))
+                .contains("5 h 33 min");
+        assertThat(answer("vacuum-rise", "volume", "2 L", "first", "40 Pa", "last", "100 Pa", "time", "10 min"))
+                .endsWith("Leak 0.2 Pa·L/s");
+        assertThat(answer("water-in-vacuum", "wall", "-30 °C")).contains("38 Pa");
         assertThat(answer("trap", "suction", "250 Pa", "margin", "25 mm"))
                 .contains("seal 50 mm")
                 .contains("Seal 25 mm");

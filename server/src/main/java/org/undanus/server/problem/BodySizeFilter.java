@@ -55,7 +55,7 @@ class BodySizeFilter extends OncePerRequestFilter {
         if (path.endsWith("/certificates")) {
             return CERTIFICATE;
         }
-        if (path.endsWith("/traces")) {
+        if (path.endsWith("/traces") || path.endsWith("/logs")) {
             return TRACE;
         }
         return path.equals("/api/imports") ? caseFile : USUAL;

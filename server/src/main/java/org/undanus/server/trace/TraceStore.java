@@ -1,5 +1,7 @@
 package org.undanus.server.trace;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.ByteArrayInputStream;
 import java.io.InputStream;
 import java.io.SequenceInputStream;
@@ -10,12 +12,18 @@ import java.util.Enumeration;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.LoggerFile;
+import org.undanus.core.evidence.LoggerFile.Dialect;
+import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.TraceCsv;
 import org.undanus.core.evidence.Traces;
+import org.undanus.core.quantity.FieldUnit;
 import org.undanus.server.installation.CaseMaterial;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.NotFoundException;
@@ -29,8 +37,12 @@ public class TraceStore implements CaseMaterial.Curves {
     /** Of one curve's file. */
     public static final long MOST_BYTES = 64 * 1024 * 1024L;
 
+    private static final long MOST_OUTLINES = 2000;
+
     private final TraceMapper mapper;
     private final Journal journal;
+    private final Cache<Part, Outline> outlines =
+            Caffeine.newBuilder().maximumSize(MOST_OUTLINES).build();
 
     TraceStore(TraceMapper mapper, Journal journal) {
         this.mapper = mapper;
@@ -49,31 +61,46 @@ public class TraceStore implements CaseMaterial.Curves {
         }
 
         @Override
-        public void follow(Trace trace, Instant from, Samples to) {
-            Beginning beginning = new Beginning(from, trace, to);
+        public void follow(Trace trace, Instant from, Instant until, Samples to) {
+            Between between = new Between(from, until, trace, to);
             String id = store.row(installation, trace.sha256()).id();
             Chunk first = store.mapper.chunkAt(id, from);
-            store.each(id, first == null ? store.mapper.chunkAfter(id, from) : first, beginning);
-            beginning.end();
+            store.each(id, first == null ? store.mapper.chunkAfter(id, from) : first, until, between);
+            between.end();
+        }
+
+        @Override
+        public Outline outline(Trace trace, Instant from, Instant until) {
+            return store.outlines.get(
+                    new Part(installation, trace.sha256(), from, until),
+                    part -> Traces.super.outline(trace, from, until));
         }
     }
 
-    /** Lets samples through from the last one on that is not after a moment. */
-    private static final class Beginning implements TraceCsv.Written {
+    /** A stretch of a curve, which never changes. */
+    private record Part(String installation, String sha256, Instant from, Instant until) {}
+
+    /** Lets samples through from the last one on that is not after a moment until another. */
+    private static final class Between implements TraceCsv.Written {
         private final Instant from;
+        private final Instant until;
         private final Trace trace;
         private final Traces.Samples to;
         private Instant heldAt;
         private double held;
 
-        private Beginning(Instant from, Trace trace, Traces.Samples to) {
+        private Between(Instant from, Instant until, Trace trace, Traces.Samples to) {
             this.from = from;
+            this.until = until;
             this.trace = trace;
             this.to = to;
         }
 
         @Override
         public void sample(Instant at, BigDecimal value) {
+            if (at.isAfter(until)) {
+                return;
+            }
             if (at.isAfter(from)) {
                 end();
                 to.sample(at, trace.unit().toSi(value.doubleValue()));
@@ -99,8 +126,10 @@ public class TraceStore implements CaseMaterial.Curves {
         return row;
     }
 
-    private void each(String id, Chunk first, TraceCsv.Written to) {
-        for (Chunk chunk = first; chunk != null; chunk = mapper.chunkAfter(id, chunk.fromAt())) {
+    private void each(String id, Chunk first, Instant until, TraceCsv.Written to) {
+        for (Chunk chunk = first;
+                chunk != null && !chunk.fromAt().isAfter(until);
+                chunk = mapper.chunkAfter(id, chunk.fromAt())) {
             TraceChunk.unpack(chunk.fromAt(), chunk.content(), to);
         }
     }
@@ -119,24 +148,67 @@ public class TraceStore implements CaseMaterial.Curves {
      */
     @Transactional
     public Trace keep(String installation, Point point, InputStream csv, String by, Instant at) {
-        String id = UUID.randomUUID().toString();
-        Chunks chunks = new Chunks(id);
-        Trace trace;
+        Keeping keeping = new Keeping();
+        Trace trace =
+                readable(() -> TraceCsv.read(csv, point.dimension().orElseThrow(), point::possible, keeping.chunks));
+        return keeping.keep(installation, trace, by, at);
+    }
+
+    /**
+     * A column of a logger's own file.
+     *
+     * @param point it is a curve of
+     */
+    record Column(Point point, int column, FieldUnit unit) {}
+
+    /**
+     * Keeps columns of a logger's own file, each as a curve, in their order.
+     *
+     * @throws UnsuitableException naming the row that cannot be taken; nothing is kept then
+     */
+    @Transactional
+    List<Trace> keep(
+            String installation, InputStream file, Dialect dialect, List<Column> columns, String by, Instant at) {
+        List<Keeping> keepings = columns.stream().map(column -> new Keeping()).toList();
+        List<LoggerFile.Wanted> wanted = IntStream.range(0, columns.size())
+                .mapToObj(i -> new LoggerFile.Wanted(
+                        columns.get(i).column,
+                        columns.get(i).unit,
+                        columns.get(i).point.dimension().orElseThrow(),
+                        columns.get(i).point::possible,
+                        keepings.get(i).chunks))
+                .toList();
+        List<Trace> traces = readable(() -> LoggerFile.read(file, dialect, wanted, rows -> {}));
+        return IntStream.range(0, columns.size())
+                .mapToObj(i -> keepings.get(i).keep(installation, traces.get(i), by, at))
+                .toList();
+    }
+
+    private static <T> T readable(Supplier<T> reading) {
         try {
-            trace = TraceCsv.read(csv, point.dimension().orElseThrow(), point::possible, chunks);
+            return reading.get();
         } catch (TraceCsv.Unreadable e) {
             throw new UnsuitableException("file", e.getMessage());
         }
-        TraceRow known = mapper.find(installation, trace.sha256());
-        if (known != null) {
-            mapper.forgetChunks(id);
-            return known.trace();
+    }
+
+    /** A curve whose chunks are kept before it is known which curve it is. */
+    private final class Keeping {
+        private final String id = UUID.randomUUID().toString();
+        private final Chunks chunks = new Chunks(id);
+
+        private Trace keep(String installation, Trace trace, String by, Instant at) {
+            TraceRow known = mapper.find(installation, trace.sha256());
+            if (known != null) {
+                mapper.forgetChunks(id);
+                return known.trace();
+            }
+            chunks.end();
+            TraceRow row = TraceRow.of(id, installation, trace, by, at);
+            mapper.insert(row);
+            journal.write(by, "trace.added", id, row.state(row.sha256()));
+            return trace;
         }
-        chunks.end();
-        TraceRow row = TraceRow.of(id, installation, trace, by, at);
-        mapper.insert(row);
-        journal.write(by, "trace.added", id, row.state(row.sha256()));
-        return trace;
     }
 
     private final class Chunks implements TraceCsv.Written {
