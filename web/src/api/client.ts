@@ -88,10 +88,45 @@ type Answer<P extends keyof paths, M extends Method> = NonNullable<
 type Body<P extends keyof paths, M extends Method> =
   RequestBodyOption<Called<P, M>> extends { body?: infer B } ? B : never;
 
-async function send(method: Method, address: string, body?: unknown, kind = "application/json") {
+/** How a long upload is followed and ended. */
+interface Upload {
+  /** Hears how much has been sent, 0 to 1. */
+  progress: (share: number) => void;
+  signal: AbortSignal;
+}
+
+/** As fetch does, but telling how much has been sent, which fetch cannot. */
+function sending({ progress, signal }: Upload) {
+  return async (request: Request): Promise<Response> => {
+    const body = await request.blob();
+    return new Promise((done, failed) => {
+      const xhr = new XMLHttpRequest();
+      xhr.open(request.method, request.url);
+      request.headers.forEach((value, name) => xhr.setRequestHeader(name, value));
+      xhr.upload.onprogress = (event) => progress(event.loaded / event.total);
+      xhr.onload = () => {
+        const headers = { "Content-Type": xhr.getResponseHeader("Content-Type") ?? "" };
+        done(new Response(xhr.responseText, { status: xhr.status, headers }));
+      };
+      xhr.onerror = () => failed(new TypeError("not sent"));
+      xhr.onabort = () => failed(new TypeError("cancelled"));
+      signal.addEventListener("abort", () => xhr.abort());
+      xhr.send(body);
+    });
+  };
+}
+
+async function send(
+  method: Method,
+  address: string,
+  body?: unknown,
+  kind = "application/json",
+  upload?: Upload,
+) {
   pending.value++;
   try {
-    const init = body === undefined ? {} : { body, headers: { "Content-Type": kind } };
+    const by = upload && { fetch: sending(upload) };
+    const init = body === undefined ? {} : { body, headers: { "Content-Type": kind }, ...by };
     const answered = await http.request(method, address as never, init as never);
     return (answered as { data: unknown }).data as never;
   } finally {
@@ -112,6 +147,12 @@ export const api = {
     file: Blob,
     kind = "application/octet-stream",
   ): Promise<Answer<P, "post">> => send("post", address, file, kind),
+  /** A file that takes a while. */
+  upload: <P extends Asked<"post">>(
+    address: Address<P>,
+    file: Blob,
+    upload: Upload,
+  ): Promise<Answer<P, "post">> => send("post", address, file, "application/octet-stream", upload),
   put: <P extends Asked<"put">>(address: Address<P>, body: Body<P, "put">): Promise<Answer<P, "put">> =>
     send("put", address, body),
   remove: <P extends Asked<"delete">>(address: Address<P>): Promise<Answer<P, "delete">> =>

@@ -31,7 +31,7 @@ const props = defineProps<{
     typed: string,
     change: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
   ) => Promise<string>;
-  log: (line: Line, file: File) => Promise<string>;
+  log: (line: Line, file: File) => Promise<string | undefined>;
   logAddress: (sha256: string) => string;
   photos?: Photo[];
 }>();

@@ -23,7 +23,7 @@ const props = defineProps<{
     typed: string,
     change: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
   ) => Promise<string>;
-  log: (line: Line, file: File) => Promise<string>;
+  log: (line: Line, file: File) => Promise<string | undefined>;
   logAddress: (sha256: string) => string;
   photosOf?: (line: Line) => Photo[];
 }>();

@@ -12,6 +12,7 @@ import CorrectionDialog from "./CorrectionDialog.vue";
 import StationFigure from "./figures/StationFigure.vue";
 import UnitPhotos from "./figures/UnitPhotos.vue";
 import HistoryDialog from "./HistoryDialog.vue";
+import LoggerDialog from "./LoggerDialog.vue";
 import JudgementLedger from "./JudgementLedger.vue";
 import LineTable from "./LineTable.vue";
 import RoutePipe from "./RoutePipe.vue";
@@ -186,6 +187,17 @@ function lineFocused(line: Line) {
   if (first && !walk.judgementsOf(line).some((j) => j.key === chosen.value)) {
     chosen.value = first.key;
   }
+}
+
+const logger = ref<InstanceType<typeof LoggerDialog>>();
+
+/** A logger's file is looked at first; what it brings to other lines is saved there. */
+async function log(line: Line, file: File): Promise<string | undefined> {
+  const brought = await logger.value?.bring(line, file);
+  if (brought === "plain") {
+    return walk.log(line, file);
+  }
+  return brought && walk.taken(line, brought, using.value, inspects.value ? "LOGGED" : "RECORDED");
 }
 
 /** What was saved may be a reason to leave. */
@@ -364,7 +376,7 @@ useKeys({
           :understand="walk.understand"
           :save="save"
           :change="walk.change"
-          :log="walk.log"
+          :log="log"
           :log-address="walk.logAddress"
           :photos-of="(line) => photos.of({ point: line.point, component: line.component })"
           @photo="(line, files) => photos.hang({ point: line.point, component: line.component }, files)"
@@ -397,6 +409,7 @@ useKeys({
       @begun="walk.reload()"
       @changed="walk.reload()"
     />
+    <LoggerDialog v-if="installation" ref="logger" :installation="installation.id" />
     <HistoryDialog v-model="historyOpen" :line="historyLine" :history="walk.history" />
   </div>
 </template>

@@ -27,8 +27,8 @@ export interface Row {
     typed: string,
     change: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
   ) => Promise<string>;
-  /** Keeps a logger's file and says what a reading of it says. */
-  log: (line: Line, file: File) => Promise<string>;
+  /** Keeps a logger's file and says what a reading of it says; nothing where it was left. */
+  log: (line: Line, file: File) => Promise<string | undefined>;
   /** Nothing is left to do on this line. */
   done: () => void;
 }
@@ -309,7 +309,11 @@ export function useReading({
     busy.value = true;
     problem.value = "";
     try {
-      typed.value = await log(line(), file);
+      const kept = await log(line(), file);
+      if (!kept) {
+        return;
+      }
+      typed.value = kept;
     } catch (thrown) {
       problem.value = sentence(thrown);
       return;

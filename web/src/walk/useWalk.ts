@@ -192,7 +192,34 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     }
   }
 
-  /** Keeps a logger's file for a line; what a reading of it says is its digest. */
+  /** Saves what a logger's file brought to other lines; what a reading of this one says is its digest. */
+  async function taken(
+    line: Line,
+    brought: Schemas["Taken"][],
+    using: Using,
+    grade: Grade,
+  ): Promise<string | undefined> {
+    for (const each of brought) {
+      const other = station.value?.lines.find(
+        (l) => l.point === each.point && l.component === line.component && l.point !== line.point,
+      );
+      if (other && other.reading?.typed !== each.sha256) {
+        await save(other, {
+          id: crypto.randomUUID(),
+          point: other.point,
+          component: other.component,
+          typed: each.sha256,
+          instrument: using.instruments[other.instrumentKind] || undefined,
+          grade,
+          basedOn: other.reading?.id,
+          confirmed: false,
+        });
+      }
+    }
+    return brought.find((each) => each.point === line.point)?.sha256;
+  }
+
+  /** Keeps a curve in the open form for a line; what a reading of it says is its digest. */
   async function log(line: Line, file: File): Promise<string> {
     const kept = await api.file(
       at("/api/installations/{id}/traces", {
@@ -250,6 +277,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     change,
     hear,
     keep,
+    taken,
     log,
     logAddress,
     history,

@@ -340,6 +340,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/logs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/logs/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/logs/look/as": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/lists": {
         parameters: {
             query?: never;
@@ -1558,6 +1606,50 @@ export interface components {
             /** Format: date-time */
             raisedAt: string;
             judgement: string;
+        };
+        Taken: {
+            point: string;
+            sha256: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            /** Format: int64 */
+            samples: number;
+        };
+        Look: {
+            plain: boolean;
+            writing: components["schemas"]["Writing"];
+            titles: string[];
+            rows: string[][];
+            /** Format: date-time */
+            first?: string;
+            takers: components["schemas"]["Taker"][];
+        };
+        Taker: {
+            point: string;
+            title: string;
+            units: string[];
+            /** Format: int32 */
+            column?: number;
+            unit?: string;
+        };
+        Writing: {
+            encoding: string;
+            delimiter: string;
+            decimalComma: boolean;
+            /** Format: int32 */
+            headings: number;
+            /** @enum {string} */
+            clock: "YEAR_FIRST" | "DAY_FIRST" | "MONTH_FIRST" | "SECONDS" | "MINUTES";
+            /** Format: int32 */
+            time: number;
+            parted: boolean;
+            zone: string;
+            /** Format: date-time */
+            start?: string;
+            /** Format: int32 */
+            columns: number;
         };
         ListChange: {
             point: string;
@@ -3198,6 +3290,147 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NoticeView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    take: {
+        parameters: {
+            query: {
+                component: string;
+                take: string[];
+                encoding: string;
+                delimiter: string;
+                decimalComma: boolean;
+                headings: number;
+                clock: "YEAR_FIRST" | "DAY_FIRST" | "MONTH_FIRST" | "SECONDS" | "MINUTES";
+                time: number;
+                parted: boolean;
+                zone: string;
+                start?: string;
+                columns: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taken"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    look: {
+        parameters: {
+            query: {
+                point: string;
+                component: string;
+                zone: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Look"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    lookAs: {
+        parameters: {
+            query: {
+                point: string;
+                component: string;
+                encoding: string;
+                delimiter: string;
+                decimalComma: boolean;
+                headings: number;
+                clock: "YEAR_FIRST" | "DAY_FIRST" | "MONTH_FIRST" | "SECONDS" | "MINUTES";
+                time: number;
+                parted: boolean;
+                zone: string;
+                start?: string;
+                columns: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Look"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];

@@ -119,15 +119,24 @@ class ContractTest {
                 .valueStream()
                 .filter(p -> p.path("in").asString().equals("query")
                         && p.path("required").asBoolean())
-                .forEach(p -> needed.put(
-                        p.path("name").asString(),
-                        p.at("/schema/type").asString().equals("integer") ? "1" : "x"));
+                .forEach(p -> needed.put(p.path("name").asString(), fit(p.path("schema"))));
         return needed.isEmpty()
                 ? ""
                 : "?"
                         + needed.entrySet().stream()
                                 .map(e -> e.getKey() + "=" + e.getValue())
                                 .collect(Collectors.joining("&"));
+    }
+
+    private static String fit(JsonNode schema) {
+        if (schema.has("enum")) {
+            return schema.at("/enum/0").asString();
+        }
+        return switch (schema.path("type").asString()) {
+            case "integer" -> "1";
+            case "boolean" -> "false";
+            default -> "x";
+        };
     }
 
     private static Client.Answer ask(Client client, Operation operation, String path, byte[] body) {

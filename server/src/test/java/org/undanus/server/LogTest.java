@@ -95,7 +95,7 @@ class LogTest {
                         .json()
                         .at("/line/reading/si")
                         .asString())
-                .isEqualTo("20.51 barg to 20.59 barg");
+                .isEqualTo("20.50 barg to 20.59 barg");
     }
 
     @Test
@@ -110,6 +110,43 @@ class LogTest {
                 .expect(201)
                 .json();
         assertThat(taken.at("/0/from").asString()).isEqualTo("2026-06-03T14:00:00Z");
+    }
+
+    @Test
+    void itIsLookedAtAgainAsAPersonSays() {
+        String file = "pressure kPa;at\n700,5;03/06/2026 09:00\n701,5;03/06/2026 09:01\n";
+        JsonNode guessed = look(file, PRESSURE).expect(200).json();
+        assertThat(guessed.at("/plain").asBoolean()).isFalse();
+        JsonNode again = lookAs(file, writing(guessed, Map.of("clock", "DAY_FIRST", "zone", "UTC")))
+                .expect(200)
+                .json();
+        assertThat(again.at("/first").asString()).isEqualTo("2026-06-03T09:00:00Z");
+        assertThat(again.at("/titles/0").asString()).isEqualTo("pressure kPa");
+        assertThat(again.at("/rows/1/0").asString()).isEqualTo("701,5");
+        assertThat(lookAs(file, writing(guessed, Map.of("delimiter", "|")))
+                        .expect(422)
+                        .detail())
+                .contains("no time and value", "700,5;03/06");
+        assertThat(lookAs(file, writing(guessed, Map.of("headings", "9")))
+                        .expect(422)
+                        .detail())
+                .contains("no time and value");
+    }
+
+    private Client.Answer lookAs(String file, String writing) {
+        return lead.upload(
+                logs + "/look/as?point=" + PRESSURE + "&component=" + LINES + "&" + writing,
+                file.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void aCurveInTheOpenFormNeedsNoLooking() {
+        String open = "time,barg\n2026-06-03T09:00:05Z,20.5\n2026-06-03T09:01:05Z,20.5\n";
+        assertThat(look(open, PRESSURE).expect(200).json().at("/plain").asBoolean())
+                .isTrue();
+        assertThat(look(open, WALL).expect(200).json().at("/plain").asBoolean())
+                .as("not of this line's unit")
+                .isFalse();
     }
 
     @Test

@@ -83,6 +83,16 @@ public final class LoggerFile {
             }
         }
 
+        /** The same with other columns. */
+        Dialect with(List<String> others) {
+            return new Dialect(encoding, delimiter, decimalComma, headings, clock, time, parted, zone, start, others);
+        }
+
+        /** The same with another number of rows before the first sample. */
+        Dialect after(int rows) {
+            return new Dialect(encoding, delimiter, decimalComma, rows, clock, time, parted, zone, start, columns);
+        }
+
         /** The columns that hold values. */
         public List<Integer> values() {
             List<Integer> values = new ArrayList<>();

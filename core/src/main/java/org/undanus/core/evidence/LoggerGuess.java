@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -85,6 +86,28 @@ public final class LoggerGuess {
             }
         }
         return WESTERN;
+    }
+
+    /**
+     * The same way of writing with the columns that the file has when it is read so.
+     *
+     * @throws TraceCsv.Unreadable where a row then has no time and value
+     */
+    public static Dialect columns(byte[] head, Dialect dialect) {
+        List<List<String>> first = rows(head, dialect, 1);
+        int count = first.isEmpty() ? 0 : first.get(0).size();
+        if (count < 2 || dialect.time() >= count) {
+            throw new TraceCsv.Unreadable("Read so, its first row of samples has no time and value: \""
+                    + (first.isEmpty() ? "" : String.join(" ", first.get(0))) + "\".");
+        }
+        List<String> names = new ArrayList<>(Collections.nCopies(count, ""));
+        if (dialect.headings() > 0) {
+            List<List<String>> above = rows(head, dialect.after(dialect.headings() - 1), 1);
+            for (int i = 0; !above.isEmpty() && i < Math.min(count, above.get(0).size()); i++) {
+                names.set(i, above.get(0).get(i).strip());
+            }
+        }
+        return dialect.with(names);
     }
 
     /** The first rows of samples as they are written, to be looked at. */

@@ -131,6 +131,16 @@ public final class TraceCsv {
         return reading.trace();
     }
 
+    /** Whether a file begins as a curve in the open form does. */
+    public static boolean heads(byte[] head, Dimension dimension) {
+        String first =
+                new String(head, StandardCharsets.UTF_8).lines().findFirst().orElse("");
+        String[] fields = first.split(",", -1);
+        return fields.length == COLUMNS
+                && fields[0].strip().equalsIgnoreCase(TIME)
+                && FieldUnit.named(dimension, fields[1].strip()).isPresent();
+    }
+
     static RuntimeException failed(IOException e) {
         return e instanceof CharacterCodingException
                 ? new Unreadable("The file is not text in UTF-8.")

@@ -2,6 +2,8 @@ package org.undanus.server.trace;
 
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -18,6 +20,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -68,16 +71,16 @@ class LogController {
      * @param columns how many there are
      */
     record Writing(
-            String encoding,
-            String delimiter,
-            boolean decimalComma,
-            int headings,
-            Clock clock,
-            int time,
-            boolean parted,
-            String zone,
+            @NotNull String encoding,
+            @NotNull String delimiter,
+            @NotNull boolean decimalComma,
+            @NotNull int headings,
+            @NotNull Clock clock,
+            @NotNull int time,
+            @NotNull boolean parted,
+            @NotNull String zone,
             Optional<Instant> start,
-            int columns) {
+            @NotNull int columns) {
 
         static Writing of(Dialect dialect) {
             return new Writing(
@@ -133,11 +136,13 @@ class LogController {
     /**
      * What a file looks like.
      *
+     * @param plain whether it is a curve in the open form, which needs no looking at
      * @param titles of the columns
      * @param rows the first ones
      * @param first moment of the first sample, as it is understood
      */
     record Look(
+            boolean plain,
             Writing writing,
             List<String> titles,
             List<List<String>> rows,
@@ -183,13 +188,41 @@ class LogController {
             InputStream content,
             @AuthenticationPrincipal Person person)
             throws IOException {
-        CaseFile file = cases.open(id, person);
-        List<Point> takers = takers(file, new PointKey(point, component));
+        PointKey key = new PointKey(point, component);
+        List<Point> takers = takers(cases.open(id, person), key);
         byte[] head = content.readNBytes(LoggerGuess.LOOKED_AT + 1);
+        return looked(head, key, takers, () -> LoggerGuess.of(head, zoneOf(zone), Instant.now()));
+    }
+
+    /** What a logger's file looks like when it is read as a person says. */
+    @PostMapping(path = "/look/as", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @MayAlsoAnswer({HttpStatus.CONTENT_TOO_LARGE, HttpStatus.UNPROCESSABLE_CONTENT})
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            required = true,
+            content = @Content(schema = @Schema(type = "string", format = "binary")))
+    Look lookAs(
+            @PathVariable String id,
+            @RequestParam String point,
+            @RequestParam String component,
+            @Valid @ParameterObject Writing writing,
+            InputStream content,
+            @AuthenticationPrincipal Person person)
+            throws IOException {
+        PointKey key = new PointKey(point, component);
+        List<Point> takers = takers(cases.open(id, person), key);
+        byte[] head = content.readNBytes(LoggerGuess.LOOKED_AT + 1);
+        return looked(head, key, takers, () -> LoggerGuess.columns(head, writing.dialect()));
+    }
+
+    private static Look looked(byte[] head, PointKey key, List<Point> takers, Supplier<Dialect> read) {
         try {
-            Dialect dialect = LoggerGuess.of(head, zoneOf(zone), Instant.now());
+            Dialect dialect = read.get();
             List<List<String>> rows = LoggerGuess.rows(head, dialect, ROWS_SHOWN);
             return new Look(
+                    takers.stream()
+                            .filter(taker -> taker.id().equals(key.point()))
+                            .anyMatch(taker ->
+                                    TraceCsv.heads(head, taker.dimension().orElseThrow())),
                     Writing.of(dialect),
                     dialect.columns(),
                     rows,
@@ -270,7 +303,7 @@ class LogController {
             @PathVariable String id,
             @RequestParam String component,
             @RequestParam List<String> take,
-            @ParameterObject Writing writing,
+            @Valid @ParameterObject Writing writing,
             InputStream content,
             @AuthenticationPrincipal Person person)
             throws IOException {
