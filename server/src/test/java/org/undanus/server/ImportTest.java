@@ -69,7 +69,7 @@ class ImportTest {
         String id = begin(manyReadings("BIG-1"));
         JsonNode under = waitUntilKeeping(id);
         assertThat(under.path("state").asString()).isEqualTo("KEEPING");
-        assertThat(under.path("steps").asInt()).as("readings and a curve").isEqualTo(MANY + 1);
+        assertThat(under.path("steps").asInt()).as("readings and curves").isEqualTo(MANY + 4);
         Client inspector = SERVER.signedIn("inspector");
         String other = inspector.installation("LH-07");
         int saved = 0;

@@ -201,7 +201,7 @@ class JournalTest {
                         "1 stop notice,",
                         "2 photos,",
                         "1 certificate,",
-                        "2 traces.",
+                        "15 traces.",
                         "5 accounts",
                         "11 installations");
         execute("SET REFERENTIAL_INTEGRITY FALSE");

@@ -31,7 +31,7 @@ class RuleBookTest {
         assertThat(books).hasSize(4);
         assertThat(books).extracting(b -> b.path("display").asString()).containsExactly("SI", "US", "SI", "US");
         assertThat(books.get(0).path("extending")).isEmpty();
-        assertThat(books.get(2).at("/extending/0").asString()).isEqualTo("Design-current practice, general, version 2");
+        assertThat(books.get(2).at("/extending/0").asString()).isEqualTo("Design-current practice, general, version 3");
     }
 
     @Test
@@ -92,7 +92,7 @@ class RuleBookTest {
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("FAILS");
         String yaml = ShippedRuleBooks.demo()
                 .get(1)
-                .replace("version: 5", "version: 6")
+                .replace("version: 6", "version: 7")
                 .replace("3 years", "6 years");
         lead.send("POST", "/api/rule-books", yaml, "text/plain").expect(201);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString())

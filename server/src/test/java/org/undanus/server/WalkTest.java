@@ -302,7 +302,7 @@ class WalkTest {
         assertThat(inspector.get(path + "?width=0").expect(400).detail()).contains("width");
         inspector.get(path + "?height=99999").expect(400);
         assertThat(inspector
-                        .get(path.replace("electrical", "tightness"))
+                        .get(path.replace("electrical", "access"))
                         .expect(200)
                         .json())
                 .isEmpty();
