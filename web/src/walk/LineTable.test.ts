@@ -125,6 +125,13 @@ test("lines that need not be read are folded until they are asked for", async ()
   expect(wrapper.findAll(".line")).toHaveLength(4);
 });
 
+test("a logger's file is offered though it need not be read", () => {
+  const spare = (point: string) => line(point, { optional: true });
+  const { wrapper } = table([line("a"), spare("b"), spare("c"), line("d", { optional: true, kind: "CURVE" })]);
+  expect(wrapper.find("input[type=file][aria-label=d]").exists()).toBe(true);
+  expect(wrapper.find(".unfold").text()).toContain("2 more lines");
+});
+
 test("a line that is not due yet is passed over and says when it is", () => {
   const { wrapper } = table([line("a", { due: false, dueAt: "final", hidden: true })]);
   expect(wrapper.text()).toContain("due at final");

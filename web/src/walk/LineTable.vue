@@ -56,7 +56,9 @@ const groups = computed(() => {
 const unfolded = ref(new Set<string>());
 
 function spare(line: Line): boolean {
-  return (line.optional || !!line.pointless) && !line.reading;
+  // a logger's file spares other lines: it is not put away with what is seldom wanted
+  const offered = line.kind === "CURVE" && !line.pointless;
+  return (line.optional || !!line.pointless) && !line.reading && !offered;
 }
 
 function folded(group: { title: string; lines: Line[] }): number {

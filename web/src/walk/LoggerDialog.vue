@@ -91,7 +91,9 @@ defineExpose({ bring });
       <p class="first">
         <strong v-if="first">First sample: {{ first }}.</strong>
         <strong v-else>Its first time cannot be read so.</strong>
-        <span class="quiet"> {{ file?.name }}. Is that when it began, and is each column what it says?</span>
+        <span class="quiet"
+          >&ensp;Is that when {{ file?.name }} begins, and is each column what it says?</span
+        >
       </p>
       <div class="sheet">
         <table class="table" aria-label="First rows">
@@ -133,6 +135,18 @@ defineExpose({ bring });
             </tr>
           </tbody>
         </table>
+      </div>
+      <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+      <div class="end">
+        <template v-if="sent !== undefined">
+          <progress :value="sent < 1 ? sent : undefined" aria-label="Sent"></progress>
+          <span class="quiet">{{ sent < 1 ? `${Math.round(sent * 100)} % sent` : "Being read" }}</span>
+          <button type="button" class="button" @click="cancel">Cancel</button>
+        </template>
+        <template v-else>
+          <button type="button" class="button primary" @click="accept">Take it in</button>
+          <button type="button" class="button" @click="open = false">Leave it</button>
+        </template>
       </div>
       <fieldset class="writing" @change="again">
         <legend class="label">How it is written</legend>
@@ -186,18 +200,6 @@ defineExpose({ bring });
           </datalist>
         </label>
       </fieldset>
-      <p v-if="problem" class="error" role="alert">{{ problem }}</p>
-      <div class="end">
-        <template v-if="sent !== undefined">
-          <progress :value="sent < 1 ? sent : undefined" aria-label="Sent"></progress>
-          <span class="quiet">{{ sent < 1 ? `${Math.round(sent * 100)} % sent` : "Being read" }}</span>
-          <button type="button" class="button" @click="cancel">Cancel</button>
-        </template>
-        <template v-else>
-          <button type="button" class="button primary" @click="accept">Take it in</button>
-          <button type="button" class="button" @click="open = false">Leave it</button>
-        </template>
-      </div>
     </template>
   </el-dialog>
 </template>
@@ -217,6 +219,7 @@ defineExpose({ bring });
 }
 
 .sheet select {
+  min-width: 120px;
   max-width: 210px;
   margin-right: 4px;
 }

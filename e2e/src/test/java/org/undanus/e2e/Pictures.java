@@ -31,16 +31,9 @@ public final class Pictures {
     }
 
     private void all() {
-        Page signIn = browser.open(DESK[0], DESK[1]);
-        signIn.navigate(address + "/sign-in");
-        signIn.getByText("Demo accounts").waitFor();
-        take(signIn, "sign-in");
-
         Page desk = signedIn(DESK, "light");
         desk.getByText("Foundry floor").first().waitFor();
         take(desk, "register");
-        walk(desk, "Boathouse, three zones", "Papers");
-        take(desk, "walk-papers");
         walk(desk, "Boathouse, three zones", "Siting");
         desk.getByText("Smallest cure").waitFor();
         take(desk, "walk-siting");
@@ -48,10 +41,14 @@ public final class Pictures {
         desk.getByText("Save the drawing").waitFor();
         desk.getByText("Do this move").waitFor();
         take(desk, "site");
-        walk(desk, "Foundry floor, ducted split", "Access");
-        take(desk, "walk-access");
-        walk(desk, "Boathouse, three zones", "Mounting");
-        take(desk, "walk-mounting");
+        walk(desk, "Foundry floor, ducted split", "Refrigerant piping");
+        take(desk, "walk-piping");
+        walk(desk, "Foundry floor, ducted split", "Air side");
+        take(desk, "walk-airside");
+        walk(desk, "Stage roof, ducted split with strip heat", "Tightness");
+        take(desk, "walk-tightness");
+        walk(desk, "Stage roof, ducted split with strip heat", "Evacuation");
+        take(desk, "walk-evacuation");
         walk(desk, "Stage roof, ducted split with strip heat", "Electrical");
         take(desk, "walk-electrical");
         Steps steps = new Steps(desk, address);

@@ -301,10 +301,7 @@ class WalkTest {
                 .isEqualTo(360);
         assertThat(inspector.get(path + "?width=0").expect(400).detail()).contains("width");
         inspector.get(path + "?height=99999").expect(400);
-        assertThat(inspector
-                        .get(path.replace("electrical", "access"))
-                        .expect(200)
-                        .json())
+        assertThat(inspector.get(path.replace("electrical", "fuel")).expect(200).json())
                 .isEmpty();
     }
 

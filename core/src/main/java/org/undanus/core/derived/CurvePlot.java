@@ -1,8 +1,11 @@
 package org.undanus.core.derived;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
@@ -13,7 +16,10 @@ import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
+import org.undanus.core.quantity.FieldUnit;
+import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.UnitSystem;
 
 /** A curve over time as a chart: its samples with every spike, what was done meanwhile, and levels it is held against. */
 public final class CurvePlot {
@@ -24,6 +30,10 @@ public final class CurvePlot {
         /** Each step ten times as much. */
         LOGARITHMIC;
 
+        private double back(double onScale) {
+            return this == LOGARITHMIC ? Math.pow(10, onScale) : onScale;
+        }
+
         private double of(double value) {
             return this == LOGARITHMIC ? Math.log10(Math.max(value, 1e-3)) : value;
         }
@@ -32,6 +42,12 @@ public final class CurvePlot {
     private static final int TICKS = 4;
     private static final int DRAWN = 120;
     private static final double MARGIN = 0.06;
+    /** Where marks are named, over the chart. */
+    private static final double OVER = 1.08;
+    /** Where levels may be named. */
+    private static final double[] BESIDE = {0.86, 0.62, 0.38, 0.14};
+    /** About half the width and the height of words, as shares of the chart. */
+    private static final double WORDS = 0.12;
 
     private final Scale scale;
     private final Dimension dimension;
@@ -39,6 +55,7 @@ public final class CurvePlot {
     private final double low;
     private final double high;
     private final Drawing.Builder drawing;
+    private final List<Place> drawn = new ArrayList<>();
 
     /**
      * @param lasting s
@@ -53,7 +70,7 @@ public final class CurvePlot {
                 scale.of(most) - scale.of(least), scale == Scale.LOGARITHMIC ? 0.3 : Math.abs(most) * 1e-3 + 1e-9);
         this.low = scale.of(least) - MARGIN * room;
         this.high = scale.of(least) + (1 + MARGIN) * room;
-        this.drawing = Drawing.of(title, Frame.stretched(-0.16, -0.14, 1.04, 1.06));
+        this.drawing = Drawing.of(title, Frame.stretched(-0.16, -0.14, 1.04, 1.13));
         axes();
     }
 
@@ -71,10 +88,18 @@ public final class CurvePlot {
 
     private void axes() {
         drawing.line(Role.OUTLINE, Place.of(0, 0), Place.of(1, 0)).line(Role.OUTLINE, Place.of(0, 0), Place.of(0, 1));
-        for (double value : ticks()) {
-            double y = up(value);
-            drawing.line(Role.GRID, Place.of(0, y), Place.of(1, y))
-                    .words(Text.of("{}", dimension.of(value)), Place.of(0, y), Weight.QUIET, Side.LEFT);
+        for (UnitSystem units : UnitSystem.values()) {
+            FieldUnit unit = QuantityFormat.of(units).unit(dimension.of(scale.back(low)));
+            drawing.only(units, axis -> ticks(unit.fromSi(scale.back(low)), unit.fromSi(scale.back(high)), unit)
+                    .forEach(value -> {
+                        double y = up(unit.toSi(value.doubleValue()));
+                        axis.line(Role.GRID, Place.of(0, y), Place.of(1, y))
+                                .words(
+                                        Text.of(value.toPlainString() + " " + unit.symbol()),
+                                        Place.of(0, y),
+                                        Weight.QUIET,
+                                        Side.LEFT);
+                    }));
         }
         double step = stepOfTime();
         for (double at = 0; at <= lasting * (1 + 1e-9); at += step) {
@@ -87,28 +112,42 @@ public final class CurvePlot {
         }
     }
 
-    private List<Double> ticks() {
-        List<Double> ticks = new ArrayList<>();
+    /** Round numbers of a unit: powers of ten where a logarithmic scale has two of them, else even steps. */
+    private List<BigDecimal> ticks(double from, double to, FieldUnit unit) {
+        List<BigDecimal> ticks = new ArrayList<>();
         if (scale == Scale.LOGARITHMIC) {
-            for (int power = (int) Math.ceil(low); power <= high; power++) {
-                ticks.add(Math.pow(10, power));
+            for (int power = (int) Math.ceil(Math.log10(from)); power <= Math.log10(to); power++) {
+                ticks.add(BigDecimal.ONE.scaleByPowerOfTen(power));
             }
         }
         if (ticks.size() < 2) {
             ticks.clear();
-            for (int i = 0; i <= TICKS; i++) {
-                double share = low + (high - low) * i / TICKS;
-                ticks.add(scale == Scale.LOGARITHMIC ? Math.pow(10, share) : share);
+            BigDecimal step = stepOf(to - from);
+            BigDecimal first = BigDecimal.valueOf(Math.ceil(from / step.doubleValue()));
+            for (BigDecimal at = first.multiply(step); at.doubleValue() <= to; at = at.add(step)) {
+                ticks.add(at.stripTrailingZeros());
             }
         }
         return ticks;
     }
 
-    /** Steps of which four to nine fit, s. */
+    /** 1, 2 or 5 times a power of ten, of which at most {@link #TICKS} fit. */
+    private static BigDecimal stepOf(double room) {
+        BigDecimal ten = BigDecimal.ONE.scaleByPowerOfTen((int) Math.floor(Math.log10(room / TICKS)));
+        for (int times : new int[] {1, 2, 5}) {
+            BigDecimal step = ten.multiply(BigDecimal.valueOf(times));
+            if (room / step.doubleValue() <= TICKS) {
+                return step;
+            }
+        }
+        return ten.scaleByPowerOfTen(1);
+    }
+
+    /** Steps of which three to seven fit, s. */
     private double stepOfTime() {
-        double[] steps = {10, 30, 60, 120, 300, 600, 1800, 3600, 7200, 4 * 3600, 12 * 3600, 86_400};
+        double[] steps = {10, 30, 60, 120, 300, 600, 1200, 1800, 3600, 7200, 4 * 3600, 12 * 3600, 86_400};
         for (double step : steps) {
-            if (lasting / step <= 8) {
+            if (lasting / step <= 6) {
                 return step;
             }
         }
@@ -130,6 +169,7 @@ public final class CurvePlot {
         if (path.size() > 1) {
             drawing.line(Role.CURVE, path);
         }
+        drawn.addAll(path);
         return this;
     }
 
@@ -147,14 +187,26 @@ public final class CurvePlot {
     /** A level across the whole chart. */
     public CurvePlot level(double value, Text words, Standing standing) {
         drawing.line(Role.ASKED, standing, Place.of(0, up(value)), Place.of(1, up(value)))
-                .words(words, Place.of(1, up(value)), Weight.PLAIN, standing, Side.LEFT);
+                .words(words, Place.of(clear(up(value)), up(value)), Weight.PLAIN, standing, Side.ABOVE, Side.BELOW);
         return this;
+    }
+
+    /** Where along a level its words are farthest from the curve. */
+    private double clear(double level) {
+        return DoubleStream.of(BESIDE)
+                .boxed()
+                .max(Comparator.comparingDouble(at -> drawn.stream()
+                        .filter(place -> Math.abs(place.x() - at) < WORDS)
+                        .mapToDouble(place -> Math.abs(place.y() - level - WORDS))
+                        .min()
+                        .orElse(1)))
+                .orElseThrow();
     }
 
     /** Something that was done at a time. */
     public CurvePlot mark(double seconds, Text words) {
-        drawing.line(Role.READ, Place.of(across(seconds), 0), Place.of(across(seconds), 1))
-                .aside(words, Place.of(across(seconds), 1), Side.RIGHT, Side.LEFT, Side.BELOW);
+        drawing.line(Role.READ, Place.of(across(seconds), 0), Place.of(across(seconds), OVER))
+                .aside(words, Place.of(across(seconds), OVER), Side.RIGHT, Side.LEFT, Side.BELOW);
         return this;
     }
 

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.UnitSystem;
 
 /**
  * A figure of a station, before any pen.
@@ -144,6 +146,14 @@ public record Drawing(
         /** Said under it. */
         public Builder caption(Text sentence) {
             caption.add(sentence);
+            return this;
+        }
+
+        /** Shown to readers in one unit system only. */
+        public Builder only(UnitSystem units, Consumer<Builder> drawn) {
+            Builder within = new Builder(title, frame);
+            drawn.accept(within);
+            within.elements.forEach(element -> add(new Element.Within(units, element)));
             return this;
         }
 

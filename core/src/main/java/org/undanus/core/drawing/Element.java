@@ -2,7 +2,9 @@ package org.undanus.core.drawing;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.UnitSystem;
 
 /** A part of a drawing. Sizes are in the drawing's own measure; letters and marks have theirs on the sheet. */
 public sealed interface Element {
@@ -70,6 +72,21 @@ public sealed interface Element {
                 throw new IllegalArgumentException("Words stand somewhere");
             }
         }
+    }
+
+    /** Something only readers in one unit system are shown, such as the round numbers along an axis. */
+    record Within(UnitSystem units, Element element) implements Element {
+        @Override
+        public Optional<Standing> standing() {
+            return element.standing();
+        }
+    }
+
+    /** What a reader in a unit system is shown of it. */
+    default Stream<Element> in(UnitSystem units) {
+        return !(this instanceof Within within)
+                ? Stream.of(this)
+                : within.units == units ? within.element.in(units) : Stream.empty();
     }
 
     /** A dimension line with its value. */

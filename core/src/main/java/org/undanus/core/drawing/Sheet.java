@@ -129,6 +129,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
 
     private static final class Layout {
         private final Drawing drawing;
+        private final List<Element> elements;
         private final Frame frame;
         private final UnitSystem units;
         private final int width;
@@ -139,6 +140,9 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
 
         Layout(Drawing drawing, int width, int height, UnitSystem units) {
             this.drawing = drawing;
+            this.elements = drawing.elements().stream()
+                    .flatMap(element -> element.in(units))
+                    .toList();
             this.units = units;
             this.width = width;
             frame = drawing.interest()
@@ -173,12 +177,12 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
         }
 
         Sheet sheet() {
-            drawing.elements().forEach(element -> shape(element, scale));
+            elements.forEach(element -> shape(element, scale));
             if (frame != drawing.frame()) {
                 corner();
             }
-            drawing.elements().forEach(this::dots);
-            drawing.elements().forEach(this::words);
+            elements.forEach(this::dots);
+            elements.forEach(this::words);
             return new Sheet(width, height, frame, scale, List.copyOf(pieces));
         }
 
@@ -241,7 +245,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                             Place.of(rounded(free.left()), rounded(free.low()))),
                     0,
                     Optional.empty()));
-            drawing.elements().forEach(element -> shape(element, small));
+            elements.forEach(element -> shape(element, small));
             shape(
                     new Element.Path(
                             Role.GHOST,

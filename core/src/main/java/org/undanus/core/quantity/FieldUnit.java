@@ -319,7 +319,8 @@ public record FieldUnit(
         return typed * factor + offset;
     }
 
-    double fromSi(double si) {
+    /** A value in SI, in this unit. */
+    public double fromSi(double si) {
         return (si - offset) / factor;
     }
 

@@ -131,6 +131,11 @@ public final class QuantityFormat {
         };
     }
 
+    /** The unit a quantity is printed in; a length's feet count as inches. */
+    public FieldUnit unit(Quantity quantity) {
+        return choice(quantity).unit;
+    }
+
     private record Choice(FieldUnit unit, int usualDigits) {
         String print(double si, double resolution) {
             int digits = resolution == 0 ? usualDigits : digits(resolution / Math.abs(unit.factor()));
@@ -291,7 +296,9 @@ public final class QuantityFormat {
             return sign + whole / 60 + " min " + whole % 60 + " s";
         }
         long minutes = Math.round(size / 60);
-        return minutes < 60 ? sign + minutes + " min" : sign + minutes / 60 + " h " + minutes % 60 + " min";
+        return minutes < 60
+                ? sign + minutes + " min"
+                : sign + minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + minutes % 60 + " min");
     }
 
     private static int digits(double resolution) {

@@ -55,6 +55,20 @@ class SheetTest {
     }
 
     @Test
+    void whatIsForReadersInOneUnitSystemIsShownToThemOnly() {
+        Drawing drawing = Drawing.of("", Frame.toScale(0, 0, 10, 1))
+                .only(UnitSystem.US, b -> b.words(Text.of("500 micron"), Place.of(2, 0.5), Weight.QUIET, Side.CENTRE))
+                .only(UnitSystem.SI, b -> b.words(Text.of("50 Pa"), Place.of(7, 0.5), Weight.QUIET, Side.CENTRE))
+                .spoken(NOTHING);
+        for (UnitSystem units : UnitSystem.values()) {
+            assertThat(of(Sheet.of(drawing, 400, 200, units), Kind.WORDS))
+                    .singleElement()
+                    .satisfies(words ->
+                            assertThat(words.text()).isEqualTo(units == UnitSystem.US ? "500 micron" : "50 Pa"));
+        }
+    }
+
+    @Test
     void aNarrowSheetShowsWhatIsNamedForIt() {
         Drawing drawing = Drawing.of("", Frame.toScale(0, 0, 10, 1))
                 .narrow(Frame.toScale(0, 0, 5, 1))
