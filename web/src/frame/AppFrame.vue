@@ -141,7 +141,7 @@ function leave() {
 <style scoped>
 .frame {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
   height: 100%;
 }
 

@@ -127,7 +127,12 @@ test("lines that need not be read are folded until they are asked for", async ()
 
 test("a logger's file is offered though it need not be read", () => {
   const spare = (point: string) => line(point, { optional: true });
-  const { wrapper } = table([line("a"), spare("b"), spare("c"), line("d", { optional: true, kind: "CURVE" })]);
+  const { wrapper } = table([
+    line("a"),
+    spare("b"),
+    spare("c"),
+    line("d", { optional: true, kind: "CURVE" }),
+  ]);
   expect(wrapper.find("input[type=file][aria-label=d]").exists()).toBe(true);
   expect(wrapper.find(".unfold").text()).toContain("2 more lines");
 });
