@@ -4,6 +4,7 @@ import { useRouter } from "vue-router";
 import { whenSignedOut } from "../api/client";
 import { useSession } from "../session/useSession";
 import CommandPalette from "./CommandPalette.vue";
+import HoldRail from "./HoldRail.vue";
 import ProgressLine from "./ProgressLine.vue";
 import { KEYS, useKeys, useSingleKeys } from "./useKeys";
 import { usePlaces } from "./usePlaces";
@@ -119,6 +120,7 @@ function leave() {
     <main>
       <slot />
     </main>
+    <HoldRail />
     <CommandPalette ref="palette" :actions="actions" />
     <el-dialog v-model="keysOpen" title="Keys" width="420px">
       <button type="button" class="button" :aria-pressed="singleKeys" @click="toggleSingleKeys">
@@ -141,7 +143,7 @@ function leave() {
 <style scoped>
 .frame {
   display: grid;
-  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
+  grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
   height: 100%;
 }
 

@@ -21,6 +21,7 @@ export const KEYS: readonly { key: string; does: string }[] = [
   { key: "e", does: "evidence of the chosen judgement" },
   { key: "w", does: "why: how the judgement follows" },
   { key: "f", does: "raise a correction" },
+  { key: "h", does: "begin or end a hold: the line in hand, else the station's own" },
   { key: "d", does: "fold the drawing away, or show it" },
   { key: "[", does: "previous station" },
   { key: "]", does: "next station" },

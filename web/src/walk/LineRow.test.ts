@@ -24,6 +24,7 @@ const line: Line = {
   dueAt: "final",
   hidden: false,
   instrumentKind: "tape",
+  holds: false,
   earlier: 0,
 };
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
+import { clock, useHolds } from "../frame/useHolds";
 import PhotoStrip from "../photos/PhotoStrip.vue";
 import type { Photo } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
@@ -35,7 +36,7 @@ const props = defineProps<{
   logAddress: (sha256: string) => string;
   photos?: Photo[];
 }>();
-const emit = defineEmits<{ focused: []; done: []; history: []; photo: [files: File[]] }>();
+const emit = defineEmits<{ focused: []; done: []; history: []; photo: [files: File[]]; hold: [] }>();
 
 const { person } = useSession();
 const inspects = computed(() => person.value?.role !== "CREW");
@@ -85,6 +86,10 @@ const {
   log: (line, file) => props.log(line, file),
   done: () => emit("done"),
 });
+const { on, lasting } = useHolds();
+/** What is being left alone, where this line says for how long. */
+const held = computed(() => (props.line.holds ? on(props.line) : undefined));
+
 const fieldId = computed(() => `field-${props.line.point}-${props.line.component}`);
 /** Buttons have names of their own; a label would be read twice. */
 const buttons = computed(() => form.value?.buttons ?? false);
@@ -149,7 +154,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
       <span class="mono">{{ line.reading?.said }}</span>
       <button type="button" class="button" @click="otherwise = true">Record otherwise</button>
     </div>
-    <div v-else class="entry" :class="{ timed: line.instrumentKind === 'stopwatch' }">
+    <div v-else class="entry" :class="{ timed: line.instrumentKind === 'stopwatch' || line.holds }">
       <LineField
         :id="fieldId"
         ref="form"
@@ -166,6 +171,17 @@ defineExpose({ focus: () => field.value?.focus(), put });
         @choose="choose"
         @log="choosing"
       />
+      <button
+        v-if="line.holds"
+        type="button"
+        class="button hold"
+        :class="{ held }"
+        :aria-label="held ? `End the hold of ${line.title}` : `Begin the hold of ${line.title}`"
+        :title="held ? 'End and save its time (h)' : 'Left alone from now on (h)'"
+        @click="emit('hold')"
+      >
+        {{ held ? clock(lasting(held)) : "Begin" }}
+      </button>
       <StopWatch v-if="line.instrumentKind === 'stopwatch'" @timed="timed" />
     </div>
     <div class="understood">
@@ -301,6 +317,18 @@ defineExpose({ focus: () => field.value?.focus(), put });
 .timed > :first-child {
   flex: 1;
   min-width: 0;
+}
+
+.hold {
+  min-width: 64px;
+  min-height: 44px;
+  padding: 0 8px;
+}
+
+.held {
+  background: var(--brass);
+  color: var(--paper);
+  font-family: var(--mono);
 }
 
 .in-parts {

@@ -20,6 +20,7 @@ function line(point: string, over: Partial<Line> = {}): Line {
     dueAt: "final",
     hidden: false,
     instrumentKind: "tape",
+    holds: false,
     earlier: 0,
     ...over,
   };

@@ -31,6 +31,7 @@ const emit = defineEmits<{
   focused: [line: Line];
   history: [line: Line];
   photo: [line: Line, files: File[]];
+  hold: [line: Line];
 }>();
 
 /** So many lines that need not be read are shown without asking. */
@@ -166,6 +167,7 @@ defineExpose({ nextOpen, previous, goTo, put });
         @focused="focused(line)"
         @done="nextOpen"
         @history="emit('history', line)"
+        @hold="emit('hold', line)"
       />
       <button v-if="folded(group)" type="button" class="unfold" @click="unfold(group.title)">
         {{ foldedWords(group) }}

@@ -3,7 +3,10 @@ import type { Schemas } from "../api/client";
 import { notice } from "../frame/notice";
 import { computed, nextTick, onBeforeUnmount, ref, toRef, watch, watchEffect } from "vue";
 import { useRoute, useRouter } from "vue-router";
+import { useHolds } from "../frame/useHolds";
 import { useKeys } from "../frame/useKeys";
+import { mayNotify } from "../frame/signal";
+import { sentence } from "../api/problems";
 import { useSession } from "../session/useSession";
 import { carried } from "../frame/carried";
 import { usePlaces } from "../frame/usePlaces";
@@ -189,6 +192,39 @@ function lineFocused(line: Line) {
   }
 }
 
+const holding = useHolds();
+
+/** Begins to hold what a line says the time of; where it is held already, ends that and saves the time. */
+async function hold(line: Line) {
+  const running = holding.on(line);
+  try {
+    if (running) {
+      const lasted = await holding.end(running, true);
+      notice.done(`${line.title}: ${lasted}, saved.`);
+    } else {
+      mayNotify();
+      await holding.start(props.id, line);
+    }
+  } catch (thrown) {
+    notice.problem(sentence(thrown));
+  }
+}
+
+function holdByKey() {
+  const line = lineInHand.value?.holds
+    ? lineInHand.value
+    : station.value?.lines.find((each) => each.holds && !each.pointless);
+  if (line) {
+    void hold(line);
+  }
+}
+
+watch(holding.ended, (last) => {
+  if (last?.installationId === props.id) {
+    void walk.load();
+  }
+});
+
 const logger = ref<InstanceType<typeof LoggerDialog>>();
 
 /** A logger's file is looked at first; what it brings to other lines is saved there. */
@@ -261,6 +297,7 @@ useKeys({
   e: () => evidence(),
   f: () => correct(),
   d: foldFigure,
+  h: holdByKey,
   "[": () => step(-1),
   "]": () => step(1),
 });
@@ -382,6 +419,7 @@ useKeys({
           @photo="(line, files) => photos.hang({ point: line.point, component: line.component }, files)"
           @focused="lineFocused"
           @history="history"
+          @hold="hold"
         />
       </template>
     </div>

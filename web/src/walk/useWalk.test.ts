@@ -44,6 +44,7 @@ function line(point: string): Line {
     dueAt: "final",
     hidden: false,
     instrumentKind: "tape",
+    holds: false,
     earlier: 0,
   };
 }

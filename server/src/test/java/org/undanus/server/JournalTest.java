@@ -193,12 +193,25 @@ class JournalTest {
                 .expect(201);
         lead.upload("/api/instruments/gauge-5/certificates", "%PDF-1.7 made up".getBytes(StandardCharsets.US_ASCII))
                 .expect(201);
+        lead.post(
+                        "/api/installations/" + id + "/holds",
+                        Map.of(
+                                "id",
+                                "00000000-0000-0000-0000-00000000000a",
+                                "point",
+                                "tightness.hold-time",
+                                "component",
+                                "line-set-indoor-1",
+                                "ago",
+                                0))
+                .expect(201);
         lead.save(lead.installation("LH-23"), "fuel.room-carbon-monoxide", "indoor-1", "60 ppm")
                 .expect(201);
         assertThat(check().sentence())
                 .contains(
                         "sound",
                         "1 stop notice,",
+                        " hold",
                         "2 photos,",
                         "1 certificate,",
                         "15 traces.",

@@ -111,7 +111,8 @@ public final class Examination {
 
     /** The same of a part. */
     public static Examination of(Case facts, Evidence evidence, RuleBook rules, About about, Subject subject) {
-        return new Examination(facts, evidence, rules, about, subject, Optional.empty(), new HashMap<>());
+        return new Examination(
+                facts, evidence, rules, about, subject, about.topic().map(rules::school), new HashMap<>());
     }
 
     /** The same examination, still judging the same subject, but reading the points of another unit. */

@@ -23,6 +23,7 @@ import org.undanus.core.rules.RuleBook;
  * @param sizes the lists of standard sizes a rule book must give for it
  * @param tables the tables a rule book chooses between, with what they may be
  * @param precedents what should be read before it
+ * @param holdings what is left alone for a while here
  */
 public record StationPlan(
         Station station,
@@ -32,7 +33,8 @@ public record StationPlan(
         Set<Aid> aids,
         Map<String, Dimension> sizes,
         Map<String, Set<String>> tables,
-        List<Precedent> precedents) {
+        List<Precedent> precedents,
+        List<Holding> holdings) {
 
     /**
      * Work that comes before a station's.
@@ -58,38 +60,46 @@ public record StationPlan(
         sizes = Map.copyOf(sizes);
         tables = Map.copyOf(tables);
         precedents = List.copyOf(precedents);
+        holdings = List.copyOf(holdings);
     }
 
     public StationPlan(Station station, List<Point> points, List<Requirement> requirements) {
-        this(station, points, requirements, List.of(), Set.of(), Map.of(), Map.of(), List.of());
+        this(station, points, requirements, List.of(), Set.of(), Map.of(), Map.of(), List.of(), List.of());
     }
 
     /** The same with its figures. */
     public StationPlan drawnBy(Figures... drawn) {
-        return new StationPlan(station, points, requirements, List.of(drawn), aids, sizes, tables, precedents);
+        return new StationPlan(
+                station, points, requirements, List.of(drawn), aids, sizes, tables, precedents, holdings);
     }
 
     /** The same with an aid. */
     public StationPlan with(Aid aid) {
-        return new StationPlan(station, points, requirements, figures, Set.of(aid), sizes, tables, precedents);
+        return new StationPlan(
+                station, points, requirements, figures, Set.of(aid), sizes, tables, precedents, holdings);
     }
 
     /** The same with a list of standard sizes. */
     public StationPlan sizes(String list, Dimension dimension) {
         return new StationPlan(
-                station, points, requirements, figures, aids, Map.of(list, dimension), tables, precedents);
+                station, points, requirements, figures, aids, Map.of(list, dimension), tables, precedents, holdings);
     }
 
     /** The same with tables to choose between. */
     public StationPlan tables(Map<String, Set<String>> choices) {
-        return new StationPlan(station, points, requirements, figures, aids, sizes, choices, precedents);
+        return new StationPlan(station, points, requirements, figures, aids, sizes, choices, precedents, holdings);
     }
 
     /** The same, after another station. */
     public StationPlan after(Station earlier, String consequence) {
         List<Precedent> more = new ArrayList<>(precedents);
         more.add(new Precedent(earlier, consequence));
-        return new StationPlan(station, points, requirements, figures, aids, sizes, tables, more);
+        return new StationPlan(station, points, requirements, figures, aids, sizes, tables, more, holdings);
+    }
+
+    /** The same, with what is left alone for a while. */
+    public StationPlan holding(Holding... held) {
+        return new StationPlan(station, points, requirements, figures, aids, sizes, tables, precedents, List.of(held));
     }
 
     /** Every drawing of it. */

@@ -33,6 +33,9 @@ public final class QuantityFormat {
     private static final double JUG_BELOW = 0.012;
 
     private static final double ROOM_FROM = 0.5;
+    /** A hundredth of a Pa·L/s, Pa·m³/s: of less, three decimals would leave nothing. */
+    private static final double SMALL_LEAK = 1e-5;
+
     private static final double SMALL_SHARE = 0.1;
     /** An opening rather than a floor, m². */
     private static final double OPENING_BELOW = 0.5;
@@ -202,7 +205,7 @@ public final class QuantityFormat {
             case HEATING_VALUE -> us ? in(d, "Btu/ft³", 0) : in(d, "MJ/m³", 1);
             case CONCENTRATION -> in(d, "ppm", 0);
             case FORCE -> us ? in(d, "lbf", 1) : in(d, "N", 0);
-            case LEAK -> in(d, "Pa·L/s", 3);
+            case LEAK -> in(d, "Pa·L/s", size < SMALL_LEAK ? 5 : 3);
             case COUNT -> in(d, "", 0);
         };
     }

@@ -13,8 +13,11 @@ public class DemoAccounts {
     /** An account with its password, for all to see. */
     public record Account(String name, String password, String title) {}
 
+    /** Who walks the demo's visits. */
+    public static final Person INSPECTOR = new Person("inspector", "Inspector", Role.INSPECTOR, Optional.empty());
+
     private static final List<Person> PEOPLE = List.of(
-            new Person("inspector", "Inspector", Role.INSPECTOR, Optional.empty()),
+            INSPECTOR,
             new Person("lead", "Quality lead", Role.QUALITY_LEAD, Optional.empty()),
             new Person("nettlebank", "Crew lead Nettlebank", Role.CREW, Optional.of("Nettlebank Mechanical")),
             new Person("dunmarrow", "Crew lead Dunmarrow", Role.CREW, Optional.of("Dunmarrow Services")),

@@ -25,6 +25,7 @@ import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.server.hold.Holds;
 import org.undanus.server.installation.CaseFile;
 
 /**
@@ -78,6 +79,7 @@ record StationView(
      * @param list how it is worked on, where it is a list
      * @param hidden whether it is out of sight once covers are closed
      * @param pointless the answer on another line that makes this one pointless
+     * @param holds whether it is the time that something is left alone for, and can be held
      * @param goodEnough which instrument of the toolcase would settle a line that is too close to call
      * @param beside a later reading that does not take the place of this one: what the crew says, or a weaker source
      * @param earlier how many readings this one supersedes
@@ -100,6 +102,7 @@ record StationView(
             boolean hidden,
             Optional<String> pointless,
             String instrumentKind,
+            boolean holds,
             Optional<String> goodEnough,
             Optional<ReadingView> reading,
             Optional<ReadingView> beside,
@@ -251,6 +254,7 @@ record StationView(
                 point.hidden(),
                 becausePointless(line, file),
                 point.instrument().key(),
+                Holds.holds(point),
                 goodEnough(line, file),
                 evidence.latest(line.key()).map(reading -> reading(reading, units)),
                 evidence.beside(line.key()).map(reading -> reading(reading, units)),

@@ -9,6 +9,7 @@ import static org.undanus.core.station.evacuation.EvacuationPoints.REACHED;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.derived.TestVolume;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.judgement.About;
@@ -20,9 +21,11 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.plan.Holding;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
+import org.undanus.core.quantity.Leak;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
@@ -114,8 +117,26 @@ final class Acceptance {
                     .schools(TOPIC),
             Acceptance::stood);
 
+    static final Holding ISOLATION = new Holding(
+            HOLD_TIME, STOOD.about(), x -> way(x).map(way -> x.rules().number(way.time)), Acceptance::power);
+
+    /** What a leak lifts the pressure by, told from two readings in the gauge's steps. */
+    private static Optional<Text> power(Examination x, double seconds) {
+        double step = x.rules().accuracy(REACHED.instrument()).resolution();
+        return TestVolume.of(x)
+                .map(v -> Text.of(
+                        "A leak over {} would have shown by now.",
+                        Leak.ofPascalCubicMetresPerSecond(
+                                v.cubicMetres() * 2 * Math.sqrt(2) * step / Math.sqrt(12) / seconds)));
+    }
+
     private static Optional<Way> way(Examination x) {
         return WAYS.stream().filter(way -> x.by(way.school)).findFirst();
+    }
+
+    /** The pressure the chosen school asks to be reached, Pa; empty where it is read on a needle. */
+    static Optional<Double> level(Examination x) {
+        return way(x).map(way -> x.rules().number(way.reached));
     }
 
     private static Judgement needle(Examination x) {

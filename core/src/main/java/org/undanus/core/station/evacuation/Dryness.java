@@ -27,6 +27,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.plan.Holding;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
@@ -227,19 +228,35 @@ final class Dryness {
                         "Warm the lines and the unit above freezing, then evacuate and isolate again.");
     }
 
+    /** The pump running: as long as it needs to the level asked for, were it dry and tight. */
+    static final Holding PULLING =
+            new Holding(PULLED, Acceptance.DEEP_ENOUGH.about(), Dryness::quickest, (x, seconds) -> Optional.empty());
+
+    private static Optional<Double> quickest(Examination x) {
+        Optional<Double> level = Acceptance.level(x);
+        return x.missing(PUMP, BORE, HOSE).isEmpty() && level.isPresent()
+                ? TestVolume.of(x).map(volume -> pull(x, volume)
+                        .time(x.facts().site().atmosphere().si(), level.get()))
+                : Optional.empty();
+    }
+
+    private static PullDown pull(Examination x, TestVolume volume) {
+        return new PullDown(
+                volume.cubicMetres(),
+                x.need(PUMP).quantity().si(),
+                0,
+                x.need(BORE).quantity().si(),
+                x.need(HOSE).quantity().si());
+    }
+
     private static Judgement speed(Examination x) {
         Optional<TestVolume> volume = TestVolume.of(x);
         if (volume.isEmpty()) {
             return x.notShown(List.of(TestVolume.READ));
         }
-        PullDown pull = new PullDown(
-                volume.get().cubicMetres(),
-                x.need(PUMP).quantity().si(),
-                0,
-                x.need(BORE).quantity().si(),
-                x.need(HOSE).quantity().si());
         double reached = x.need(REACHED).quantity().si();
-        double quickest = pull.time(x.facts().site().atmosphere().si(), reached);
+        double quickest =
+                pull(x, volume.get()).time(x.facts().site().atmosphere().si(), reached);
         double took = x.need(PULLED).quantity().si();
         Finding finding = volume.get()
                 .explain(x.finding())

@@ -47,6 +47,7 @@ public final class Evacuation {
                                         "The valves stayed shut until the vacuum was accepted.",
                                         "Refrigerant was let in before the vacuum was accepted.",
                                         "Have the charge recovered, evacuate and isolate anew, and only then open the valves.")))
+                .holding(Acceptance.ISOLATION, Dryness.PULLING)
                 .drawnBy(VacuumFigure::draw)
                 .after(
                         Station.TIGHTNESS,

@@ -30,6 +30,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.plan.Holding;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
@@ -207,15 +208,32 @@ final class HoldTest implements Requirement {
                             Text.of("Nitrogen is not described at such a pressure or temperature."),
                             "Look at what was read: -30 to 60 °C and up to 5 MPa.");
         }
-        Optional<Double> target = TestPressure.plate(x);
-        Optional<Double> needed = target.flatMap(p -> volume.flatMap(
-                v -> tooMuch(x, p + x.facts().site().atmosphere().si()).map(q -> v.cubicMetres() * expected(x) / q)));
-        return needed.map(time -> x.notShown(
+        return needed(x)
+                .map(time -> x.notShown(
                         missing,
                         Text.of(
                                 "With this gauge and volume it takes at least {}.",
                                 Duration.ofSeconds(Math.ceil(time / 60) * 60))))
                 .orElseGet(() -> x.notShown(missing));
+    }
+
+    static final Holding HELD = new Holding(HOLD_TIME, ABOUT, HoldTest::needed, HoldTest::power);
+
+    /** How long it has to be held at least before the leak that is too much shows, s. */
+    private static Optional<Double> needed(Examination x) {
+        Optional<Double> pressure = x.measured(START_PRESSURE)
+                .map(read -> read.quantity().si())
+                .or(() -> TestPressure.plate(x))
+                .map(gauge -> gauge + x.facts().site().atmosphere().si());
+        return pressure.flatMap(
+                p -> TestVolume.of(x).flatMap(v -> tooMuch(x, p).map(q -> v.cubicMetres() * expected(x) / q)));
+    }
+
+    private static Optional<Text> power(Examination x, double seconds) {
+        return TestVolume.of(x)
+                .map(v -> Text.of(
+                        "A leak over {} would have shown by now.",
+                        Leak.ofPascalCubicMetresPerSecond(v.cubicMetres() * expected(x) / seconds)));
     }
 
     /** Expanded uncertainty of a change of pressure read twice in the gauge's steps, Pa. */

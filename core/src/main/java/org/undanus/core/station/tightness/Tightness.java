@@ -66,6 +66,7 @@ public final class Tightness {
                                         "Search again, twice, with the tip nearer"),
                                 cores(),
                                 joint()))
+                .holding(HoldTest.HELD)
                 .drawnBy(HoldFigure::draw)
                 .after(Station.PIPING, "A joint that is covered, or a run that is changed later, was not in the test.");
     }

@@ -12,10 +12,15 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.drawing.Drawing;
+import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
+import org.undanus.core.installation.Case;
+import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.plan.Holding;
+import org.undanus.core.quantity.UnitSystem;
 
 class EvacuationTest {
     private static final String LINES = "@line-set-indoor";
@@ -102,6 +107,38 @@ class EvacuationTest {
                         .verdict(key))
                 .as("the gauge showed the pump")
                 .isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void aHoldKnowsHowLongItTakesAndWhatItCouldShowByThen() {
+        Holding isolation = Evacuation.plan().holdings().get(0);
+        Examination x = examination(isolation, read());
+        assertThat(isolation.needed().apply(x)).as("deep pull with isolation").contains(600.0);
+        // 2·√2·1 micron/√12 of 1.6 L in 60 s
+        assertThat(isolation.power().after(x, 60).orElseThrow().in(UnitSystem.SI))
+                .isEqualTo("A leak over 0.0029 Pa·L/s would have shown by now.");
+        assertThat(isolation.power().after(x, 600).orElseThrow().in(UnitSystem.SI))
+                .isEqualTo("A leak over 0.00029 Pa·L/s would have shown by now.");
+        assertThat(isolation.power().after(examination(isolation, new CaseFixture()), 60))
+                .as("no volume, no claim")
+                .isEmpty();
+
+        Holding pulling = Evacuation.plan().holdings().get(1);
+        assertThat(pulling.needed().apply(examination(pulling, read())))
+                .as("neither pump nor hose is known")
+                .isEmpty();
+        CaseFixture pump = read("pump-speed", "4 cfm", "hose-bore", "1/4 in", "hose-length", "5 ft");
+        assertThat(pulling.needed().apply(examination(pulling, pump)).orElseThrow())
+                .isBetween(20.0, 60.0);
+    }
+
+    private static Examination examination(Holding holding, CaseFixture fixture) {
+        Case facts = fixture.facts();
+        return holding.examination(
+                facts,
+                fixture.evidence(),
+                CaseFixture.PLATE_BOOK,
+                facts.subjects(Scope.LINE_SET).get(0));
     }
 
     @Test

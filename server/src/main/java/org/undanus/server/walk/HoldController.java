@@ -1,0 +1,252 @@
+package org.undanus.server.walk;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.plan.Holding;
+import org.undanus.core.plan.StationPlan;
+import org.undanus.core.quantity.Duration;
+import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.Walk;
+import org.undanus.server.account.Person;
+import org.undanus.server.hold.CalendarFile;
+import org.undanus.server.hold.Hold;
+import org.undanus.server.hold.Holds;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.MayAlsoAnswer;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+
+/** Holds over HTTP: what is left alone for a while, its time, and what it could have shown by now. */
+@RestController
+@RequestMapping("/api")
+class HoldController {
+    /** @param ago how long before now it began, s */
+    record NewHold(
+            @NotNull(message = "is missing") UUID id,
+            @NotBlank(message = "is empty") @Size(max = 80, message = "is no point") String point,
+            @NotBlank(message = "is empty") @Size(max = 60, message = "is no unit or part") String component,
+            long ago) {}
+
+    /** @param keep whether its time becomes a reading, with this id */
+    record EndOfHold(@NotNull(message = "is missing") UUID reading, boolean keep) {}
+
+    /** @param lasted its time as it stands on the line, ready to be read back */
+    record EndedHold(String lasted) {}
+
+    /** Work that can be done meanwhile. */
+    record Meanwhile(String key, int number, String title, int undecided) {}
+
+    /**
+     * @param now by the server's clock, which the times are of
+     * @param needed s; empty where it is not known yet
+     * @param power what would have shown by now
+     */
+    record HoldView(
+            String id,
+            String installationId,
+            String reference,
+            String installation,
+            String station,
+            String point,
+            String component,
+            String title,
+            String subject,
+            String startedBy,
+            Instant startedAt,
+            Instant now,
+            Optional<Double> needed,
+            Optional<String> power,
+            Optional<Meanwhile> meanwhile) {}
+
+    private final Holds holds;
+    private final CaseFiles cases;
+    private final Readings readings;
+    private final TransactionTemplate transactions;
+
+    HoldController(Holds holds, CaseFiles cases, Readings readings, TransactionTemplate transactions) {
+        this.transactions = transactions;
+        this.holds = holds;
+        this.cases = cases;
+        this.readings = readings;
+    }
+
+    /** Those of this person that go on, and whoever's at the installation that is looked at. */
+    @GetMapping("/holds")
+    List<HoldView> running(
+            @RequestParam Optional<String> installation,
+            @RequestParam Optional<UnitSystem> units,
+            @AuthenticationPrincipal Person person) {
+        return holds.running().stream()
+                .filter(hold -> hold.startedBy().equals(person.name())
+                        || installation.filter(hold.installationId()::equals).isPresent())
+                .flatMap(hold -> opened(hold, person).flatMap(file -> view(hold, file, units)).stream())
+                .toList();
+    }
+
+    private Optional<CaseFile> opened(Hold hold, Person person) {
+        try {
+            return Optional.of(cases.open(hold.installationId(), person));
+        } catch (NotFoundException notTheirs) {
+            return Optional.empty();
+        }
+    }
+
+    /** Starts one. */
+    @PostMapping("/installations/{id}/holds")
+    @ResponseStatus(HttpStatus.CREATED)
+    HoldView start(
+            @PathVariable String id,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody NewHold started,
+            @AuthenticationPrincipal Person person) {
+        Hold hold = holds.start(
+                id,
+                started.id(),
+                new PointKey(started.point(), started.component()),
+                Instant.now().minusSeconds(started.ago()),
+                person);
+        return view(hold, cases.open(id, person), units).orElseThrow();
+    }
+
+    /** Ends one, early or not; its time becomes a reading unless it is left. */
+    @PostMapping("/installations/{id}/holds/{hold}/end")
+    EndedHold end(
+            @PathVariable String id,
+            @PathVariable String hold,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody EndOfHold asked,
+            @AuthenticationPrincipal Person person) {
+        return transactions.execute(status -> ended(id, hold, asked, person, units.orElse(UnitSystem.SI)));
+    }
+
+    private EndedHold ended(String id, String hold, EndOfHold asked, Person person, UnitSystem units) {
+        CaseFile file = cases.openForWriting(id, person);
+        Hold running = holds.of(id, hold);
+        Instant now = Instant.now();
+        String reading = asked.reading().toString();
+        if (!running.runs() && asked.keep() && reading.equals(running.readingId())) {
+            return new EndedHold(lasted(running, now));
+        }
+        Hold ended = holds.end(running, now, asked.keep() ? Optional.of(asked.reading()) : Optional.empty(), person);
+        String lasted = lasted(ended, now);
+        if (asked.keep()) {
+            readings.save(
+                    id,
+                    new Readings.Typed(
+                            asked.reading(),
+                            running.key(),
+                            lasted,
+                            Optional.empty(),
+                            running.witnessed() && person.inspects() ? Grade.WITNESSED : Grade.RECORDED,
+                            file.evidence().latest(running.key()).map(Reading::id),
+                            true),
+                    person,
+                    units);
+        }
+        return new EndedHold(lasted);
+    }
+
+    /** The end of a hold as an appointment with an alarm. */
+    @GetMapping(path = "/installations/{id}/holds/{hold}/calendar", produces = "text/calendar")
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
+    ResponseEntity<byte[]> calendar(
+            @PathVariable String id, @PathVariable String hold, @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        Hold running = holds.of(id, hold);
+        HoldView view = view(running, file, Optional.empty())
+                .orElseThrow(() -> new UnsuitableException("hold", "The line that was held is no more."));
+        double needed = view.needed()
+                .orElseThrow(() ->
+                        new UnsuitableException("hold", "How long it has to be held is not known yet: read on first."));
+        byte[] content = CalendarFile.of(
+                running.id(),
+                view.now(),
+                running.startedAt().plusMillis((long) (needed * 1000)),
+                view.title() + ", " + view.installation(),
+                view.subject() + ". " + view.power().orElse(""));
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"hold.ics\"")
+                .body(content);
+    }
+
+    private static String lasted(Hold hold, Instant now) {
+        return QuantityFormat.SI.format(
+                Duration.ofSeconds(Math.max(1, hold.lasting(now).toSeconds())));
+    }
+
+    private static Optional<HoldView> view(Hold hold, CaseFile file, Optional<UnitSystem> units) {
+        return file.line(hold.key())
+                .map(line -> view(hold, line, file, units.orElse(file.rules().display())));
+    }
+
+    private static HoldView view(Hold hold, CaseFile.Line line, CaseFile file, UnitSystem units) {
+        Instant now = Instant.now();
+        Station station = file.station(line);
+        Optional<Holding> holding = Walk.plan(station).map(StationPlan::holdings).orElse(List.of()).stream()
+                .filter(each -> each.line().id().equals(hold.point()))
+                .findFirst();
+        Optional<Examination> looked =
+                holding.map(each -> each.examination(file.facts(), file.evidence(), file.rules(), line.subject()));
+        double seconds = Math.max(1, hold.lasting(now).toMillis() / 1000.0);
+        return new HoldView(
+                hold.id(),
+                hold.installationId(),
+                file.header().reference(),
+                file.header().title(),
+                station.key(),
+                hold.point(),
+                hold.component(),
+                line.point().title(),
+                line.subject().title(),
+                hold.startedBy(),
+                hold.startedAt(),
+                now,
+                holding.flatMap(each -> each.needed().apply(looked.orElseThrow())),
+                holding.flatMap(each -> each.power().after(looked.orElseThrow(), seconds))
+                        .map(text -> text.in(units)),
+                meanwhile(file, station));
+    }
+
+    /** The first station with open lines that does not wait for this one. */
+    private static Optional<Meanwhile> meanwhile(CaseFile file, Station held) {
+        return StationView.route(file).stream()
+                .filter(each -> each.undecided() > 0 && !waits(each.key(), held))
+                .min(Comparator.comparingInt(StationView.RouteStation::number))
+                .map(each -> new Meanwhile(each.key(), each.number(), each.title(), each.undecided()));
+    }
+
+    private static boolean waits(String station, Station held) {
+        return station.equals(held.key())
+                || Walk.plans().stream()
+                        .filter(plan -> plan.station().key().equals(station))
+                        .flatMap(plan -> plan.precedents().stream())
+                        .anyMatch(before -> waits(before.station().key(), held));
+    }
+}

@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, watch } from "vue";
+import { useRoute } from "vue-router";
+import { at } from "../api/address";
+import { sentence } from "../api/problems";
+import { notice } from "./notice";
+import { signal } from "./signal";
+import { clock, useHolds, type Hold } from "./useHolds";
+
+/** At the foot of every page: what is being held, how long still, and what may be done meanwhile. */
+const route = useRoute();
+const { holds, here, end, lasting, left, follow } = useHolds();
+
+let stop = () => {};
+onMounted(() => (stop = follow()));
+onBeforeUnmount(() => stop());
+watch(
+  () => (route.path.startsWith("/installations/") ? String(route.params.id) : undefined),
+  (id) => (here.value = id),
+  { immediate: true },
+);
+
+function over(hold: Hold): boolean {
+  const still = left(hold);
+  return still !== undefined && still <= 0;
+}
+
+/** Each is signalled once, also where the page is loaded anew. */
+const told = new Set<string>(JSON.parse(sessionStorage.getItem("holds-told") ?? "[]") as string[]);
+watch(
+  () => holds.value.filter(over).map((hold) => hold.id),
+  (ids) => {
+    for (const id of ids.filter((each) => !told.has(each))) {
+      const hold = holds.value.find((each) => each.id === id);
+      told.add(id);
+      sessionStorage.setItem("holds-told", JSON.stringify([...told]));
+      if (hold) {
+        signal("Held long enough", `${hold.title}, ${hold.subject}, ${hold.installation}`);
+      }
+    }
+  },
+);
+
+function said(hold: Hold): string {
+  const still = left(hold);
+  return still === undefined
+    ? `${clock(lasting(hold))} so far`
+    : still > 0
+      ? `${clock(still)} left of ${clock(hold.needed ?? 0)}`
+      : `held long enough, ${clock(lasting(hold))}`;
+}
+
+async function finish(hold: Hold, keep: boolean) {
+  try {
+    const lasted = await end(hold, keep);
+    notice.done(keep ? `${hold.title}: ${lasted}, saved.` : "Left, nothing saved.");
+  } catch (thrown) {
+    notice.problem(sentence(thrown));
+  }
+}
+
+function calendar(hold: Hold): string {
+  const path = { id: hold.installationId, hold: hold.id };
+  return at("/api/installations/{id}/holds/{hold}/calendar", { path });
+}
+</script>
+
+<template>
+  <aside v-if="holds.length" class="rail" aria-label="Running holds">
+    <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ over: over(hold) }">
+      <div class="words">
+        <RouterLink
+          class="what"
+          :to="`/installations/${hold.installationId}/${hold.station}?line=${hold.point}@${hold.component}`"
+        >
+          {{ hold.title }}, {{ hold.subject }}
+        </RouterLink>
+        <span v-if="hold.installationId !== here" class="quiet where">{{ hold.installation }}</span>
+        <strong class="mono time" role="timer">{{ said(hold) }}</strong>
+        <span v-if="hold.power" class="quiet power">{{ hold.power }}</span>
+        <span v-if="hold.meanwhile" class="quiet meanwhile"
+          >Meanwhile:
+          <RouterLink :to="`/installations/${hold.installationId}/${hold.meanwhile.key}`"
+            >{{ hold.meanwhile.number }} {{ hold.meanwhile.title }}</RouterLink
+          ></span
+        >
+      </div>
+      <progress
+        v-if="hold.needed"
+        class="done"
+        :max="hold.needed"
+        :value="Math.min(hold.needed, lasting(hold))"
+        :aria-label="`${hold.title}, held so far`"
+      ></progress>
+      <div class="acts">
+        <button type="button" class="button" @click="finish(hold, true)">End</button>
+        <button type="button" class="button" @click="finish(hold, false)">Leave</button>
+        <a v-if="hold.needed" class="button" :href="calendar(hold)" download>Calendar</a>
+      </div>
+    </div>
+  </aside>
+</template>
+
+<style scoped>
+.rail {
+  display: grid;
+  max-height: 30vh;
+  overflow: auto;
+  border-top: 2px solid var(--brass);
+  background: var(--paper);
+}
+
+.hold {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 120px auto;
+  gap: 4px 14px;
+  align-items: center;
+  padding: 4px 16px;
+}
+
+.hold + .hold {
+  border-top: 1px solid var(--hair);
+}
+
+.over {
+  background: var(--lake-soft);
+}
+
+.words {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: baseline;
+}
+
+.what {
+  color: var(--ink);
+  font-weight: 600;
+}
+
+.acts {
+  display: flex;
+  gap: 6px;
+}
+
+.acts .button {
+  min-height: 44px;
+}
+
+.done {
+  width: 100%;
+}
+
+@media (max-width: 760px) {
+  .hold {
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 4px 10px;
+  }
+
+  .done,
+  .power,
+  .acts a {
+    display: none;
+  }
+}
+</style>
