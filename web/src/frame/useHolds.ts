@@ -23,9 +23,10 @@ async function look() {
   try {
     const running = await api.get(at("/api/holds", { query: { installation: of, units: units() } }));
     if (of === here.value) {
+      now.value = Date.now();
+      const theirs = running[0]?.now;
+      ahead.value = theirs ? Date.parse(theirs) - now.value : ahead.value;
       holds.value = running;
-      const clock = running[0]?.now;
-      ahead.value = clock ? Date.parse(clock) - Date.now() : ahead.value;
     }
   } catch {
     // what cannot be asked now is asked again soon; what was running runs on

@@ -21,6 +21,8 @@ class ArchitectureTest {
     void layersPointDown() {
         layeredArchitecture()
                 .consideringOnlyDependenciesInLayers()
+                .layer("simulated")
+                .definedBy("..core.simulated..")
                 .layer("reckoner")
                 .definedBy("..core.reckoner..")
                 .layer("station")
@@ -47,6 +49,8 @@ class ArchitectureTest {
                 .definedBy("..core.fluid..")
                 .layer("quantity")
                 .definedBy("..core.quantity..")
+                .whereLayer("simulated")
+                .mayNotBeAccessedByAnyLayer()
                 .whereLayer("reckoner")
                 .mayNotBeAccessedByAnyLayer()
                 .whereLayer("station")
@@ -77,9 +81,10 @@ class ArchitectureTest {
                         "geometry",
                         "curve")
                 .whereLayer("curve")
-                .mayOnlyBeAccessedByLayers("station", "derived", "reckoner")
+                .mayOnlyBeAccessedByLayers("station", "derived", "reckoner", "simulated")
                 .whereLayer("fluid")
-                .mayOnlyBeAccessedByLayers("station", "derived", "curve", "judgement", "installation", "reckoner")
+                .mayOnlyBeAccessedByLayers(
+                        "station", "derived", "curve", "judgement", "installation", "reckoner", "simulated")
                 .check(CORE);
     }
 

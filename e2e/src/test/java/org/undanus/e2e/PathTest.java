@@ -287,7 +287,14 @@ class PathTest extends BrowserTest {
                 .click();
         Locator file = steps.line("Supply air, logged");
         file.setInputFiles(log("time,kPa", "12.0"));
-        assertThat(page.getByText("is no unit of a temperature")).isVisible();
+        assertThat(page.getByText("First sample:")).containsText("2 September 2026");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it in"))
+                .click();
+        assertThat(page.getByText("Choose the unit of each column that is taken."))
+                .isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Leave it"))
+                .click();
+        assertThat(page.getByText("First sample:")).isHidden();
         file.setInputFiles(log("time,°C", "12.0"));
         assertThat(page.getByText("12.0 °C", new Page.GetByTextOptions().setExact(false))
                         .first())

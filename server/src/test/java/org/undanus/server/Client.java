@@ -20,6 +20,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -76,6 +77,19 @@ public final class Client {
 
     public Answer get(String path) {
         return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
+    }
+
+    /** An answer that goes on, line by line. */
+    public HttpResponse<Stream<String>> follow(String path) {
+        try {
+            return http.send(
+                    HttpRequest.newBuilder(URI.create(address + path)).GET().build(),
+                    HttpResponse.BodyHandlers.ofLines());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     public Answer post(String path, Object body) {

@@ -52,6 +52,7 @@ class ContractTest {
                 .replace("{name}", "nobody")
                 .replace("{subject}", "joint-1")
                 .replace("{hold}", "00000000-0000-0000-0000-000000000000")
+                .replace("{listening}", "00000000-0000-0000-0000-000000000000")
                 .replace("{notice}", "00000000-0000-0000-0000-000000000000")
                 .replace("{sha256}", "0".repeat(64))
                 .replace(

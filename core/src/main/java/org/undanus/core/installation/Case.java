@@ -74,6 +74,10 @@ public record Case(
         return new Case(site, components, others, on, stage, replacement, toolcase, plan, added, traces);
     }
 
+    public Case with(Traces others) {
+        return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, added, others);
+    }
+
     public Case with(SitePlan drawn) {
         return new Case(site, components, sheets, on, stage, replacement, toolcase, Optional.of(drawn), added, traces);
     }

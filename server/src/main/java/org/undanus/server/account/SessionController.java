@@ -77,7 +77,7 @@ class SessionController {
         throttle.admit(key);
         Optional<Person> person = accounts.check(credentials.name(), credentials.password());
         if (person.isEmpty()) {
-            throw new BadCredentialsException("wrong");
+            throw new BadCredentialsException("Name or password is wrong. Nothing was changed.");
         }
         throttle.right(key);
         if (request.getSession(false) != null) {

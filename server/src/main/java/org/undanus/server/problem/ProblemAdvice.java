@@ -46,7 +46,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail notSignedIn(AuthenticationException e) {
-        return problem(HttpStatus.UNAUTHORIZED, "Not signed in", "Name or password is wrong. Nothing was changed.");
+        return problem(HttpStatus.UNAUTHORIZED, "Not signed in", e.getMessage());
     }
 
     @ExceptionHandler

@@ -23,6 +23,7 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.live.LiveStore;
 import org.undanus.server.notice.StopNotices;
 import org.undanus.server.problem.AskFirstException;
 import org.undanus.server.problem.ConflictException;
@@ -56,8 +57,10 @@ class Readings {
     private final Instruments instruments;
 
     private final StopNotices notices;
+    private final LiveStore live;
 
-    Readings(CaseFiles cases, Instruments instruments, StopNotices notices) {
+    Readings(CaseFiles cases, Instruments instruments, StopNotices notices, LiveStore live) {
+        this.live = live;
         this.cases = cases;
         this.instruments = instruments;
         this.notices = notices;
@@ -105,6 +108,27 @@ class Readings {
     CaseFile tried(CaseFile file, Typed typed, Person person) {
         Point point = line(file, typed.key()).point();
         return file.with(reading(file, typed, understand(point, typed.typed(), typed.instrument(), file), person));
+    }
+
+    /** The installation as if what its lines have taken from instruments so far were kept. */
+    CaseFile asHeard(CaseFile file, Person person) {
+        List<LiveStore.Live> heard = live.curves(file.header().id());
+        if (heard.isEmpty()) {
+            return file;
+        }
+        CaseFile now = file.with(file.facts().with(LiveStore.among(file.facts().traces(), heard)));
+        for (LiveStore.Live each : heard) {
+            Typed taken = new Typed(
+                    UUID.fromString(each.listening().id()),
+                    each.listening().key(),
+                    each.trace().sha256(),
+                    Optional.of(each.listening().instrument()),
+                    person.inspects() ? Grade.LOGGED : Grade.RECORDED,
+                    Optional.empty(),
+                    true);
+            now = now.line(taken.key()).isPresent() ? tried(now, taken, person) : now;
+        }
+        return now;
     }
 
     /** The installation as if what is being typed were saved; as it is where that cannot be taken yet. */

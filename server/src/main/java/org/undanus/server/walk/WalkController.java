@@ -122,7 +122,7 @@ class WalkController {
             @PathVariable String station,
             @RequestParam Optional<UnitSystem> units,
             @AuthenticationPrincipal Person person) {
-        CaseFile file = cases.open(id, person);
+        CaseFile file = readings.asHeard(cases.open(id, person), person);
         return StationView.of(file, named(station), units.orElse(file.rules().display()));
     }
 
@@ -145,7 +145,7 @@ class WalkController {
             @RequestParam
                     Optional<@Size(max = Entry.LONGEST_LIST, message = "is longer than a reading can be") String> typed,
             @AuthenticationPrincipal Person person) {
-        CaseFile kept = cases.open(id, person);
+        CaseFile kept = readings.asHeard(cases.open(id, person), person);
         CaseFile file = point.isPresent() && component.isPresent() && typed.isPresent()
                 ? readings.asIf(kept, new PointKey(point.get(), component.get()), typed.get(), person)
                 : kept;

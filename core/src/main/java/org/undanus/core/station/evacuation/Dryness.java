@@ -116,7 +116,7 @@ final class Dryness {
         Finding finding = volume.explain(x.finding()
                 .step(
                         "Isolated from",
-                        curve.marked() ? "as marked" : "nothing is marked: from its least pressure on",
+                        curve.marked() ? "as marked" : "nothing is marked: from where it began to rise on",
                         Duration.ofSeconds(curve.isolated()),
                         "")
                 .step("Course", "flat, straight, levelling or both", Text.of("{}", course(rise)), FITTED)

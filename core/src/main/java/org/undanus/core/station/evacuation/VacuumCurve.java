@@ -2,6 +2,7 @@ package org.undanus.core.station.evacuation;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.undanus.core.curve.Rise;
 import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.Marks;
@@ -11,8 +12,8 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.quantity.Uncertain;
 
 /**
- * A curve of vacuum with the part in which the pump was valved off: from the last mark that says so; where nothing is marked, from its
- * least pressure on.
+ * A curve of vacuum with the part in which the pump was valved off: from the last mark that says so; where nothing is marked, from
+ * where it began to rise.
  *
  * @param curve all of it
  * @param rise the part after isolation; empty where it has none
@@ -20,6 +21,12 @@ import org.undanus.core.quantity.Uncertain;
  * @param marked whether a mark says so
  */
 record VacuumCurve(Curve curve, Outline rise, double isolated, boolean marked) {
+    /** A rise takes at least this share of what comes after the deepest sample; less is chance. */
+    private static final double LEFT_TO_RISE = 0.2;
+    /** So many standard deviations are alike. */
+    private static final double ALIKE = 3;
+    /** The median of a normal scatter, in standard deviations. */
+    private static final double MEDIAN = 0.6745;
 
     static Optional<VacuumCurve> of(Examination x) {
         Optional<Marks> marks = x.listed(EvacuationPoints.MARKS, Marks.class);
@@ -29,17 +36,36 @@ record VacuumCurve(Curve curve, Outline rise, double isolated, boolean marked) {
     private static VacuumCurve of(Curve curve, Optional<Marks> marks) {
         OptionalDouble said = marks.map(m -> m.last(Act.ISOLATED)).orElse(OptionalDouble.empty());
         double whole = curve.outline().lasting();
-        double from = said.orElseGet(() -> deepest(curve));
+        double from = said.orElseGet(() -> turned(curve));
         double to = marks.map(m -> m.after(from)).orElse(OptionalDouble.empty()).orElse(whole);
         return new VacuumCurve(curve, curve.between(from, Math.min(to, whole)), from, said.isPresent());
     }
 
-    private static double deepest(Curve curve) {
-        int found = 0;
-        for (int i = 1; i < curve.outline().size(); i++) {
-            found = curve.outline().mean(i) < curve.outline().mean(found) ? i : found;
+    /** When it began to rise, s: from the last sample that chance does not tell from the deepest one. */
+    private static double turned(Curve curve) {
+        Outline all = curve.outline();
+        int deepest = 0;
+        for (int i = 1; i < all.size(); i++) {
+            deepest = all.mean(i) < all.mean(deepest) ? i : deepest;
         }
-        return curve.since(found);
+        double alike = all.mean(deepest) + Math.max(curve.step(), ALIKE * scatter(all, deepest));
+        int last = deepest;
+        for (int i = deepest; i < all.size(); i++) {
+            last = all.mean(i) <= alike ? i : last;
+        }
+        // one that hardly rises is alike to its end: then nothing tells the pump's part from its own
+        double after = curve.since(all.size() - 1) - curve.since(deepest);
+        boolean rises = curve.since(all.size() - 1) - curve.since(last) >= after * LEFT_TO_RISE;
+        return curve.since(rises ? last : deepest);
+    }
+
+    /** Standard deviation of chance: the median of second differences, which a smooth course leaves out. */
+    private static double scatter(Outline all, int from) {
+        double[] bends = IntStream.range(from + 1, all.size() - 1)
+                .mapToDouble(i -> Math.abs(all.mean(i + 1) - 2 * all.mean(i) + all.mean(i - 1)))
+                .sorted()
+                .toArray();
+        return bends.length == 0 ? 0 : bends[bends.length / 2] / (MEDIAN * Math.sqrt(6));
     }
 
     /** How long it was watched after isolation, s. */

@@ -1,0 +1,73 @@
+package org.undanus.server.live;
+
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface LiveMapper {
+
+    /** @param shownValue in the unit the line's curve is kept in */
+    record Sample(Instant at, BigDecimal shownValue) {}
+
+    @Select("SELECT instrument FROM instrument_token WHERE digest = #{digest}")
+    String instrumentOf(String digest);
+
+    /** @param digest of the token */
+    record TokenRow(String instrument, String digest, String addedBy, Instant addedAt) {}
+
+    @Select("SELECT instrument, digest, added_by, added_at FROM instrument_token ORDER BY instrument")
+    List<TokenRow> tokens();
+
+    @Delete("DELETE FROM instrument_token WHERE instrument = #{instrument}")
+    void forgetToken(String instrument);
+
+    @Insert("INSERT INTO instrument_token (instrument, digest, added_by, added_at)"
+            + " VALUES (#{instrument}, #{digest}, #{addedBy}, #{addedAt})")
+    void addToken(TokenRow row);
+
+    String COLUMNS = "SELECT id, installation_id, point, component, instrument, started_by, started_at, samples"
+            + " FROM listening ";
+
+    @Select(COLUMNS + "WHERE installation_id = #{installation} ORDER BY started_at, id")
+    List<Listening> at(String installation);
+
+    @Select(COLUMNS + "WHERE instrument = #{instrument} ORDER BY started_at, id FOR UPDATE")
+    List<Listening> to(String instrument);
+
+    @Select(COLUMNS + "WHERE id = #{id}")
+    Listening find(String id);
+
+    @Insert(
+            "INSERT INTO listening (id, installation_id, point, component, instrument, started_by, started_at, samples)"
+                    + " VALUES (#{id}, #{installationId}, #{point}, #{component}, #{instrument}, #{startedBy}, #{startedAt}, 0)")
+    void insert(Listening listening);
+
+    @Update("UPDATE listening SET samples = samples + #{more} WHERE id = #{id}")
+    void count(String id, long more);
+
+    @Delete("DELETE FROM listening WHERE id = #{id}")
+    int forget(String id);
+
+    /** Adds a sample where there is none of that moment yet; the number of samples added. */
+    @Insert("MERGE INTO live_sample AS kept USING (VALUES (CAST(#{listening} AS VARCHAR(36)),"
+            + " CAST(#{at} AS TIMESTAMP(3) WITH TIME ZONE), CAST(#{value} AS DECIMAL(20, 6)))) AS sent (listening, at, shown_value)"
+            + " ON kept.listening = sent.listening AND kept.at = sent.at"
+            + " WHEN NOT MATCHED THEN INSERT VALUES (sent.listening, sent.at, sent.shown_value)")
+    int add(String listening, Instant at, BigDecimal value);
+
+    @Select("SELECT at, shown_value FROM live_sample WHERE listening = #{listening} ORDER BY at")
+    List<Sample> samples(String listening);
+
+    @Select(
+            "SELECT at, shown_value FROM live_sample WHERE listening = #{listening} ORDER BY at DESC FETCH FIRST 1 ROW ONLY")
+    Sample last(String listening);
+
+    @Delete("DELETE FROM live_sample WHERE listening = #{listening}")
+    void forgetSamples(String listening);
+}

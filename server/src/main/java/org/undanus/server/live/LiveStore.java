@@ -1,0 +1,375 @@
+package org.undanus.server.live;
+
+import java.io.ByteArrayInputStream;
+import java.io.InputStream;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.nio.charset.StandardCharsets;
+import java.security.SecureRandom;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Trace;
+import org.undanus.core.evidence.TraceCsv;
+import org.undanus.core.evidence.Traces;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldUnit;
+import org.undanus.core.station.Walk;
+import org.undanus.server.account.Person;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.live.LiveMapper.Sample;
+import org.undanus.server.live.LiveMapper.TokenRow;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.Commit;
+import org.undanus.server.store.Digest;
+import org.undanus.server.store.Moment;
+import org.undanus.server.toolcase.Instruments;
+
+/** Lines that listen to instruments, and what these have sent them so far. What was acknowledged is kept, whatever happens. */
+@Service
+public class LiveStore {
+    /** Of one line; then it has to be kept before it listens on. */
+    static final long MOST_SAMPLES = 500_000;
+
+    private static final int TOKEN_BYTES = 24;
+    private static final Duration AHEAD = Duration.ofMinutes(5);
+    private static final Duration BEHIND = Duration.ofDays(1);
+    /** As the database keeps values. */
+    private static final int DECIMALS = 6;
+
+    /**
+     * What became of a pack.
+     *
+     * @param repeated had come before
+     * @param impossible cannot be shown where they are listened to
+     * @param unheard are of a kind that no line listens to
+     */
+    public record Receipt(int taken, int repeated, int impossible, int unheard) {}
+
+    /** @param curve the samples so far */
+    public record Live(Listening listening, Trace trace, List<Instant> at, double[] si) {}
+
+    private final LiveMapper mapper;
+    private final CaseFiles cases;
+    private final Instruments instruments;
+    private final Journal journal;
+    private final LiveFeed feed;
+    private final SecureRandom random = new SecureRandom();
+
+    LiveStore(LiveMapper mapper, CaseFiles cases, Instruments instruments, Journal journal, LiveFeed feed) {
+        this.mapper = mapper;
+        this.cases = cases;
+        this.instruments = instruments;
+        this.journal = journal;
+        this.feed = feed;
+    }
+
+    /** Gives an instrument a token; the one it had before is worth nothing any more. */
+    @Transactional
+    String token(String instrument, Person person) {
+        if (!person.leads()) {
+            throw new NotAllowedException("The toolcase is kept by the quality lead.");
+        }
+        instruments.find(instrument).orElseThrow(() -> new NotFoundException("There is no such instrument."));
+        byte[] bytes = new byte[TOKEN_BYTES];
+        random.nextBytes(bytes);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        keepToken(instrument, token, person.name());
+        return token;
+    }
+
+    /** Keeps a token that is known already: of the instruments that are acted. */
+    @Transactional
+    public void keepToken(String instrument, String token, String by) {
+        TokenRow row = new TokenRow(instrument, Digest.sha256(token), by, Moment.kept(Instant.now()));
+        mapper.forgetToken(instrument);
+        mapper.addToken(row);
+        journal.write(by, "token.given", instrument, row);
+    }
+
+    /** The instruments that may send what such a line takes. */
+    @Transactional(readOnly = true)
+    public List<String> senders(Point point) {
+        return mapper.tokens().stream()
+                .map(TokenRow::instrument)
+                .filter(id -> shows(id, point))
+                .toList();
+    }
+
+    private boolean shows(String instrument, Point point) {
+        return instruments
+                .find(instrument)
+                .filter(i -> i.kind() == point.instrument()
+                        && i.channel(point.dimension().orElseThrow()).isPresent())
+                .isPresent();
+    }
+
+    /** Those of an installation. */
+    @Transactional(readOnly = true)
+    public List<Listening> at(String installation) {
+        return mapper.at(installation);
+    }
+
+    /** The last sample, in the unit of its curve; empty before the first. */
+    @Transactional(readOnly = true)
+    public Optional<TraceSample> last(Listening listening) {
+        return Optional.ofNullable(mapper.last(listening.id()))
+                .map(sample -> new TraceSample(
+                        sample.at(),
+                        unit(point(listening)).toSi(sample.shownValue().doubleValue())));
+    }
+
+    /** @param si in SI */
+    public record TraceSample(Instant at, double si) {}
+
+    /**
+     * Lets a line listen; the same id again is the same.
+     *
+     * @throws ConflictException where it listens already
+     */
+    @Transactional
+    public Listening listen(String installation, UUID id, PointKey key, String instrument, Person person) {
+        CaseFile file = cases.openForWriting(installation, person);
+        Point point = file.line(key)
+                .orElseThrow(() -> new NotFoundException("This installation has no such line."))
+                .point();
+        if (point.kind() != Point.Kind.CURVE) {
+            throw new UnsuitableException("point", point.title() + " takes no curve.");
+        }
+        if (!senders(point).contains(instrument)) {
+            throw new UnsuitableException(
+                    "instrument", "That instrument sends nothing that this line takes, or has no token yet.");
+        }
+        Listening known = mapper.find(id.toString());
+        if (known != null
+                && known.installationId().equals(installation)
+                && known.key().equals(key)) {
+            return known;
+        }
+        if (mapper.at(installation).stream().anyMatch(each -> each.key().equals(key))) {
+            throw new ConflictException("This line listens already.", instrument, null);
+        }
+        Listening listening = new Listening(
+                id.toString(),
+                installation,
+                key.point(),
+                key.component(),
+                instrument,
+                person.name(),
+                Moment.kept(Instant.now()),
+                0);
+        mapper.insert(listening);
+        tell(installation, "changed");
+        return listening;
+    }
+
+    /** @throws NotFoundException where this installation has no such line that listens */
+    @Transactional(readOnly = true)
+    public Listening of(String installation, String id) {
+        Listening listening = mapper.find(id);
+        if (listening == null || !listening.installationId().equals(installation)) {
+            throw new NotFoundException("No such line listens here.");
+        }
+        return listening;
+    }
+
+    /** It listens no more, and what it took is forgotten: it has been kept as a curve, or a person said so. */
+    @Transactional
+    public void forget(Listening listening) {
+        mapper.forgetSamples(listening.id());
+        mapper.forget(listening.id());
+        tell(listening.installationId(), "changed");
+    }
+
+    private void tell(String installation, String what) {
+        Commit.after(() -> feed.tell(installation, what));
+    }
+
+    /** What a line that listens takes. */
+    public static Optional<Dimension> dimension(Listening listening) {
+        return Walk.point(listening.point()).flatMap(Point::dimension);
+    }
+
+    private static Point point(Listening listening) {
+        return Walk.point(listening.point()).orElseThrow();
+    }
+
+    /** In which a line's live samples are kept; those that come are in Pa and °C. */
+    private static FieldUnit unit(Point point) {
+        Dimension dimension = point.dimension().orElseThrow();
+        return FieldUnit.named(
+                        dimension,
+                        switch (dimension) {
+                            case GAUGE_PRESSURE -> "kPag";
+                            case TEMPERATURE -> "°C";
+                            default -> "Pa";
+                        })
+                .orElseThrow();
+    }
+
+    private static BigDecimal inUnit(Point point, BigDecimal sent) {
+        BigDecimal value = point.dimension().orElseThrow() == Dimension.GAUGE_PRESSURE ? sent.movePointLeft(3) : sent;
+        return value.setScale(DECIMALS, RoundingMode.HALF_UP);
+    }
+
+    /** The instrument that has this token; empty where none has. */
+    @Transactional(readOnly = true)
+    public Optional<String> instrument(String token) {
+        return Optional.ofNullable(mapper.instrumentOf(Digest.sha256(token)));
+    }
+
+    /**
+     * Takes a pack in, whole or not at all. A sample that came before stays as it is.
+     *
+     * @throws ConflictException where nobody listens, or a line is full
+     */
+    @Transactional
+    Receipt receive(String instrument, List<SenMl.Measured> pack) {
+        List<Listening> listening = mapper.to(instrument);
+        if (listening.isEmpty()) {
+            throw new ConflictException(
+                    "No line listens to this instrument. Let one listen, then send it again.", instrument, null);
+        }
+        Instant now = Instant.now();
+        long[] added = new long[listening.size()];
+        int repeated = 0;
+        int impossible = 0;
+        int unheard = 0;
+        for (SenMl.Measured measured : pack) {
+            boolean heard = false;
+            for (int i = 0; i < added.length; i++) {
+                Listening to = listening.get(i);
+                Point point = point(to);
+                if (!measured.kind().is(point.dimension().orElseThrow())) {
+                    continue;
+                }
+                heard = true;
+                requireTime(measured, to, now);
+                BigDecimal value = inUnit(point, measured.value());
+                if (!point.possible(unit(point).toSi(value.doubleValue()))) {
+                    impossible++;
+                } else if (mapper.add(to.id(), Moment.kept(measured.at()), value) == 0) {
+                    repeated++;
+                } else {
+                    added[i]++;
+                }
+            }
+            unheard += heard ? 0 : 1;
+        }
+        int taken = 0;
+        for (int i = 0; i < added.length; i++) {
+            Listening to = listening.get(i);
+            if (to.samples() + added[i] > MOST_SAMPLES) {
+                throw new ConflictException(
+                        "A line has taken " + MOST_SAMPLES + " samples. Keep them, then let it listen anew.",
+                        instrument,
+                        null);
+            }
+            if (added[i] > 0) {
+                mapper.count(to.id(), added[i]);
+                tell(to.installationId(), "samples");
+                taken += (int) added[i];
+            }
+        }
+        return new Receipt(taken, repeated, impossible, unheard);
+    }
+
+    private static void requireTime(SenMl.Measured measured, Listening to, Instant now) {
+        if (measured.at().isAfter(now.plus(AHEAD))
+                || measured.at().isBefore(to.startedAt().minus(BEHIND))) {
+            throw new UnsuitableException(
+                    "senml",
+                    "Record " + measured.record() + ": " + measured.at()
+                            + " is not the time of a visit that is under way. Set the instrument's clock."
+                            + " Nothing of the pack was taken.");
+        }
+    }
+
+    /** What a line has taken so far as a curve in the open form. */
+    @Transactional(readOnly = true)
+    public InputStream csv(Listening listening) {
+        StringBuilder csv =
+                new StringBuilder(TraceCsv.heading(unit(point(listening)).symbol()));
+        mapper.samples(listening.id()).forEach(sample -> csv.append(TraceCsv.row(sample.at(), plain(sample))));
+        return new ByteArrayInputStream(csv.toString().getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static BigDecimal plain(Sample sample) {
+        BigDecimal value = sample.shownValue().stripTrailingZeros();
+        return value.scale() < 0 ? value.setScale(0) : value;
+    }
+
+    /** The lines of an installation that have taken enough for a curve. */
+    @Transactional(readOnly = true)
+    public List<Live> curves(String installation) {
+        List<Live> curves = new ArrayList<>();
+        for (Listening listening : mapper.at(installation)) {
+            if (listening.samples() >= 2) {
+                curves.add(curve(listening));
+            }
+        }
+        return curves;
+    }
+
+    private Live curve(Listening listening) {
+        Point point = point(listening);
+        List<Instant> at = new ArrayList<>();
+        List<Double> si = new ArrayList<>();
+        FieldUnit unit = unit(point);
+        Trace trace =
+                TraceCsv.read(csv(listening), point.dimension().orElseThrow(), point::possible, (moment, value) -> {
+                    at.add(moment);
+                    si.add(unit.toSi(value.doubleValue()));
+                });
+        return new Live(
+                listening,
+                trace,
+                at,
+                si.stream().mapToDouble(Double::doubleValue).toArray());
+    }
+
+    /** Curves that are kept, and those that are still being taken. */
+    public static Traces among(Traces kept, List<Live> live) {
+        return new Traces() {
+            private Optional<Live> live(String sha256) {
+                return live.stream()
+                        .filter(each -> each.trace().sha256().equals(sha256))
+                        .findFirst();
+            }
+
+            @Override
+            public Optional<Trace> find(String sha256) {
+                return live(sha256).map(Live::trace).or(() -> kept.find(sha256));
+            }
+
+            @Override
+            public void follow(Trace trace, Instant from, Instant until, Samples to) {
+                Optional<Live> found = live(trace.sha256());
+                if (found.isEmpty()) {
+                    kept.follow(trace, from, until, to);
+                    return;
+                }
+                List<Instant> at = found.get().at();
+                for (int i = 0; i < at.size() && !at.get(i).isAfter(until); i++) {
+                    boolean next = i + 1 < at.size() && !at.get(i + 1).isAfter(from);
+                    if (!next) {
+                        to.sample(at.get(i), found.get().si()[i]);
+                    }
+                }
+            }
+        };
+    }
+}

@@ -1,0 +1,157 @@
+package org.undanus.server.live;
+
+import java.math.BigDecimal;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.server.problem.UnsuitableException;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * A pack of measurements in SenML's JSON form (RFC 8428): base fields hold for the records after them, times below 2^28 count from
+ * now. Numbers only, in pascals, degrees Celsius or kelvins.
+ */
+final class SenMl {
+    /** The version of the format that is understood. */
+    private static final int VERSION = 10;
+
+    private static final int MOST_RECORDS = 5000;
+    private static final BigDecimal ABSOLUTE_FROM = BigDecimal.valueOf(1L << 28);
+    private static final BigDecimal ZERO_CELSIUS = new BigDecimal("273.15");
+    private static final Pattern NAME = Pattern.compile("[A-Za-z0-9][-A-Za-z0-9:./_]{0,119}");
+    private static final Set<String> OTHER_VALUES = Set.of("vs", "vb", "vd");
+
+    /** What is measured, by its unit's symbol. */
+    private static final Map<String, Kind> UNITS =
+            Map.of("Pa", Kind.PRESSURE, "Cel", Kind.TEMPERATURE, "K", Kind.TEMPERATURE);
+
+    /** What a record is of; whether a pressure is absolute or by gauge, whoever listens knows. */
+    enum Kind {
+        PRESSURE,
+        TEMPERATURE;
+
+        boolean is(Dimension dimension) {
+            return switch (dimension) {
+                case GAUGE_PRESSURE, ABSOLUTE_PRESSURE -> this == PRESSURE;
+                case TEMPERATURE -> this == TEMPERATURE;
+                default -> false;
+            };
+        }
+    }
+
+    /** @param value Pa or °C */
+    record Measured(int record, String name, Kind kind, Instant at, BigDecimal value) {}
+
+    private final Instant now;
+    private String baseName = "";
+    private BigDecimal baseTime = BigDecimal.ZERO;
+    private String baseUnit = "";
+    private BigDecimal baseValue = BigDecimal.ZERO;
+
+    private SenMl(Instant now) {
+        this.now = now;
+    }
+
+    /**
+     * Reads a pack.
+     *
+     * @throws UnsuitableException naming the record that cannot be taken
+     */
+    static List<Measured> read(byte[] pack, Instant now, JsonMapper json) {
+        JsonNode records;
+        try {
+            records = json.readTree(pack);
+        } catch (JacksonException e) {
+            throw new UnsuitableException("senml", "The pack is not JSON: " + place(e) + ".");
+        }
+        if (records == null || !records.isArray() || records.isEmpty() || records.size() > MOST_RECORDS) {
+            throw new UnsuitableException("senml", "A pack is a list of 1 to " + MOST_RECORDS + " records.");
+        }
+        SenMl reading = new SenMl(now);
+        List<Measured> measured = new ArrayList<>();
+        for (int i = 0; i < records.size(); i++) {
+            reading.record(i + 1, records.get(i), measured);
+        }
+        return measured;
+    }
+
+    private static String place(JacksonException e) {
+        return e.getLocation() == null
+                ? "it ends early"
+                : "line " + e.getLocation().getLineNr();
+    }
+
+    private void record(int number, JsonNode record, List<Measured> measured) {
+        if (!record.isObject()) {
+            throw wrong(number, "it is no object");
+        }
+        for (String field : record.propertyNames()) {
+            if (field.endsWith("_")) {
+                throw wrong(number, "\"" + field + "\" must be understood and is not");
+            }
+        }
+        if (record.has("bver") && record.path("bver").asInt(Integer.MAX_VALUE) > VERSION) {
+            throw wrong(number, "its version is newer than " + VERSION);
+        }
+        baseName = record.has("bn") ? text(number, record, "bn") : baseName;
+        baseTime = record.has("bt") ? number(number, record, "bt") : baseTime;
+        baseUnit = record.has("bu") ? text(number, record, "bu") : baseUnit;
+        baseValue = record.has("bv") ? number(number, record, "bv") : baseValue;
+        if (OTHER_VALUES.stream().anyMatch(record::has) || record.has("s")) {
+            throw wrong(number, "only numbers in v are taken");
+        }
+        if (!record.has("v")) {
+            return;
+        }
+        String name = baseName + (record.has("n") ? text(number, record, "n") : "");
+        if (!NAME.matcher(name).matches()) {
+            throw wrong(number, "\"" + name + "\" is no name");
+        }
+        String unit = record.has("u") ? text(number, record, "u") : baseUnit;
+        Kind kind = UNITS.get(unit);
+        if (kind == null) {
+            throw wrong(number, "\"" + unit + "\" is none of Pa, Cel and K");
+        }
+        BigDecimal value = baseValue.add(number(number, record, "v"));
+        measured.add(new Measured(
+                number, name, kind, time(number, record), unit.equals("K") ? value.subtract(ZERO_CELSIUS) : value));
+    }
+
+    private Instant time(int number, JsonNode record) {
+        BigDecimal time = baseTime.add(record.has("t") ? number(number, record, "t") : BigDecimal.ZERO);
+        try {
+            BigDecimal millis = time.movePointRight(3);
+            return time.compareTo(ABSOLUTE_FROM) < 0
+                    ? now.plusMillis(millis.longValue())
+                    : Instant.ofEpochMilli(millis.longValue());
+        } catch (DateTimeException | ArithmeticException e) {
+            throw wrong(number, "its time is none");
+        }
+    }
+
+    private static String text(int number, JsonNode record, String field) {
+        if (!record.path(field).isString()) {
+            throw wrong(number, field + " is no text");
+        }
+        return record.path(field).asString();
+    }
+
+    private static BigDecimal number(int number, JsonNode record, String field) {
+        JsonNode value = record.path(field);
+        if (!value.isNumber() || Math.abs(value.asDouble()) > 1e12) {
+            throw wrong(number, field + " is no number");
+        }
+        return value.decimalValue();
+    }
+
+    private static UnsuitableException wrong(int number, String why) {
+        return new UnsuitableException("senml", "Record " + number + ": " + why + ". Nothing of the pack was taken.");
+    }
+}

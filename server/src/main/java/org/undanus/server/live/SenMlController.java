@@ -1,0 +1,54 @@
+package org.undanus.server.live;
+
+import java.time.Instant;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.server.account.Person;
+import org.undanus.server.problem.MayAlsoAnswer;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The door for instruments. */
+@RestController
+class SenMlController {
+    private static final String BEARER = "Bearer ";
+
+    /** @param token shown once */
+    record Token(String token) {}
+
+    private final LiveStore store;
+    private final JsonMapper json;
+
+    SenMlController(LiveStore store, JsonMapper json) {
+        this.store = store;
+        this.json = json;
+    }
+
+    /** Gives an instrument the token it sends with; an earlier one is worth nothing any more. */
+    @PostMapping("/api/instruments/{id}/token")
+    @ResponseStatus(HttpStatus.CREATED)
+    Token token(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        return new Token(store.token(id, person));
+    }
+
+    /** What an instrument shows: a pack of SenML, taken whole or not at all. Sent twice it is taken once. */
+    @PostMapping(path = "/api/senml", consumes = "application/senml+json")
+    @MayAlsoAnswer({HttpStatus.UNPROCESSABLE_CONTENT, HttpStatus.CONTENT_TOO_LARGE})
+    LiveStore.Receipt receive(
+            @RequestHeader(name = HttpHeaders.AUTHORIZATION, required = false) String authorization,
+            @RequestBody byte[] pack) {
+        String token = authorization != null && authorization.startsWith(BEARER)
+                ? authorization.substring(BEARER.length()).strip()
+                : "";
+        String instrument = store.instrument(token)
+                .orElseThrow(() -> new BadCredentialsException("No instrument has this token. Nothing was taken."));
+        return store.receive(instrument, SenMl.read(pack, Instant.now(), json));
+    }
+}

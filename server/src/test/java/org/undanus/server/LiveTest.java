@@ -1,0 +1,268 @@
+package org.undanus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.server.journal.JournalCheck;
+import tools.jackson.databind.JsonNode;
+
+/** What instruments send while it happens. */
+class LiveTest {
+    @RegisterExtension
+    static final TestServer SERVER = TestServer.withDemo();
+
+    private static final HttpClient HTTP = HttpClient.newHttpClient();
+    private static final String LOG = "evacuation.log";
+    private static String token;
+
+    private final Client inspector = SERVER.signedIn("inspector");
+
+    @BeforeAll
+    static void aGaugeMaySend() {
+        token = SERVER.signedIn("lead")
+                .post("/api/instruments/vacuum-1/token", Map.of())
+                .expect(201)
+                .json()
+                .path("token")
+                .asString();
+    }
+
+    private static HttpResponse<String> send(String pack, String by) throws Exception {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(SERVER.address() + "/api/senml"))
+                .header("Content-Type", "application/senml+json")
+                .POST(HttpRequest.BodyPublishers.ofString(pack));
+        if (by != null) {
+            request.header("Authorization", "Bearer " + by);
+        }
+        return HTTP.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    private static String record(Instant at, double pascals) {
+        return String.format(Locale.ROOT, "{\"t\":%.3f,\"v\":%.4f}", at.toEpochMilli() / 1000.0, pascals);
+    }
+
+    private static String pack(Stream<String> records) {
+        return "[{\"bn\":\"gauge:\",\"bu\":\"Pa\",\"n\":\"vacuum\"}," + records.collect(Collectors.joining(",")) + "]";
+    }
+
+    /** A rise that levels off: moisture. */
+    private static String rise(Instant start, int from, int to) {
+        return pack(IntStream.range(from, to)
+                .mapToObj(i -> record(start.plusSeconds(5L * i), 10 + 70 * (1 - Math.exp(-5.0 * i / 120)))));
+    }
+
+    private String live(String id) {
+        return "/api/installations/" + id + "/live";
+    }
+
+    private UUID listen(String id, String component) {
+        UUID listening = UUID.randomUUID();
+        inspector
+                .post(
+                        live(id),
+                        Map.of(
+                                "id",
+                                listening.toString(),
+                                "point",
+                                LOG,
+                                "component",
+                                component,
+                                "instrument",
+                                "vacuum-1"))
+                .expect(201);
+        return listening;
+    }
+
+    private JsonNode curve(String id) {
+        return inspector.judgement(id, "evacuation", "evacuation.curve@line-set-indoor-1");
+    }
+
+    @Test
+    void aRiseIsJudgedWhileItHappensAndKeptAsACurve() throws Exception {
+        String id = inspector.installation("LH-28");
+        inspector.save(id, "evacuation.gauge", "line-set-indoor-1", "electronic vacuum gauge");
+        Instant start = Instant.now().minusSeconds(1800);
+        assertThat(send(rise(start, 0, 3), token).statusCode())
+                .as("nobody listens: it is not taken, and not acknowledged")
+                .isEqualTo(409);
+        UUID listening = listen(id, "line-set-indoor-1");
+        assertThat(inspector
+                        .post(
+                                live(id),
+                                Map.of(
+                                        "id",
+                                        UUID.randomUUID().toString(),
+                                        "point",
+                                        LOG,
+                                        "component",
+                                        "line-set-indoor-1",
+                                        "instrument",
+                                        "vacuum-1"))
+                        .expect(409)
+                        .detail())
+                .contains("listens already");
+
+        // out of order, and some of it twice
+        assertThat(send(rise(start, 100, 200), token).body()).contains("\"taken\":100");
+        assertThat(send(rise(start, 0, 110), token).body()).contains("\"taken\":100", "\"repeated\":10");
+        JsonNode heard = inspector.get(live(id) + "?units=SI").expect(200).json();
+        assertThat(heard.at("/0/samples").asInt()).isEqualTo(200);
+        assertThat(heard.at("/0/shown").asString()).isEqualTo("80 Pa");
+        send(rise(start, 200, 361), token);
+        JsonNode judged = curve(id);
+        assertThat(judged.path("because").asString())
+                .as("before anything is kept")
+                .startsWith("Levels off at");
+        assertThat(inspector
+                        .get("/api/installations/" + id + "/history?point=" + LOG + "&component=line-set-indoor-1")
+                        .expect(200)
+                        .json())
+                .as("nothing is kept yet")
+                .isEmpty();
+
+        UUID reading = UUID.randomUUID();
+        String keep = live(id) + "/" + listening + "/keep";
+        inspector.post(keep, Map.of("reading", reading.toString())).expect(204);
+        inspector.post(keep, Map.of("reading", reading.toString())).expect(204);
+        assertThat(curve(id).path("because")).as("the same once kept").isEqualTo(judged.path("because"));
+        assertThat(inspector.get(live(id)).expect(200).json()).isEmpty();
+        JsonNode line = inspector
+                .get("/api/installations/" + id + "/history?point=" + LOG + "&component=line-set-indoor-1")
+                .expect(200)
+                .json();
+        assertThat(line).hasSize(1);
+        assertThat(line.at("/0/grade").asString()).isEqualTo("LOGGED");
+        assertThat(line.at("/0/instrument").asString()).isEqualTo("vacuum-1");
+        assertThat(send(rise(start, 361, 362), token).statusCode()).isEqualTo(409);
+        assertThat(SERVER.bean(JournalCheck.class).run().sound()).isTrue();
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "not json|not JSON: line 1",
+                "{}|a list of 1 to 5000 records",
+                "[]|a list of 1 to 5000 records",
+                "[7]|Record 1: it is no object",
+                "[{\"bn\":\"a\",\"bu\":\"Pa\",\"v\":1},{\"x_\":1}]|Record 2: \"x_\" must be understood",
+                "[{\"bver\":11,\"n\":\"a\",\"u\":\"Pa\",\"v\":1}]|Record 1: its version is newer",
+                "[{\"bn\":7,\"u\":\"Pa\",\"v\":1}]|Record 1: bn is no text",
+                "[{\"bt\":\"noon\",\"n\":\"a\",\"u\":\"Pa\",\"v\":1}]|Record 1: bt is no number",
+                "[{\"bn\":\"a\",\"bu\":\"bar\",\"v\":1}]|Record 1: \"bar\" is none of Pa, Cel and K",
+                "[{\"u\":\"Pa\",\"v\":1}]|Record 1: \"\" is no name",
+                "[{\"n\":\"a\",\"u\":\"Pa\",\"vs\":\"low\"}]|Record 1: only numbers in v",
+                "[{\"n\":\"a\",\"u\":\"Pa\",\"v\":1e300}]|Record 1: v is no number",
+                "[{\"n\":\"a\",\"u\":\"Pa\",\"v\":20,\"t\":1000000000}]|not the time of a visit that is under way",
+                "[{\"n\":\"a\",\"u\":\"Pa\",\"v\":20,\"t\":7200}]|not the time of a visit that is under way",
+            })
+    void whatCannotBeTakenIsSaidByItsRecordAndNothingOfThePackIsTaken(String pack, String why) throws Exception {
+        String id = inspector.installation("LH-40");
+        UUID listening = listen(id, "line-set-indoor-1");
+        HttpResponse<String> answer = send(pack, token);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body().replace("\\\"", "\"")).contains(why);
+        assertThat(inspector.get(live(id)).expect(200).json().at("/0/samples").asInt())
+                .isZero();
+        inspector.post(live(id) + "/" + listening + "/leave", Map.of()).expect(204);
+    }
+
+    @Test
+    void whatIsImpossibleOrOfAnotherKindIsCountedNotTaken() throws Exception {
+        String id = inspector.installation("LH-31");
+        UUID listening = listen(id, "line-set-indoor-1");
+        String mixed = "[{\"bn\":\"a\",\"bu\":\"Pa\",\"v\":-5},{\"v\":50,\"t\":-1},{\"u\":\"Cel\",\"v\":20},"
+                + "{\"u\":\"K\",\"v\":290}]";
+        assertThat(send(mixed, token).body())
+                .contains("\"taken\":1", "\"impossible\":1", "\"unheard\":2", "\"repeated\":0");
+        inspector.post(live(id) + "/" + listening + "/leave", Map.of()).expect(204);
+        assertThat(inspector.get(live(id)).expect(200).json()).isEmpty();
+    }
+
+    @Test
+    void onlyItsTokenLetsAnInstrumentInAndANewOneEndsTheOld() throws Exception {
+        Instant now = Instant.now();
+        assertThat(send(rise(now, 0, 2), null).statusCode()).isEqualTo(401);
+        assertThat(send(rise(now, 0, 2), "guess").body()).contains("No instrument has this token");
+        assertThat(inspector
+                        .post("/api/instruments/gauge-7/token", Map.of())
+                        .expect(403)
+                        .detail())
+                .contains("quality lead");
+        Client lead = SERVER.signedIn("lead");
+        lead.post("/api/instruments/nothing/token", Map.of()).expect(404);
+        String first = lead.post("/api/instruments/vacuum-2/token", Map.of())
+                .json()
+                .path("token")
+                .asString();
+        lead.post("/api/instruments/vacuum-2/token", Map.of()).expect(201);
+        assertThat(send(rise(now, 0, 2), first).statusCode()).isEqualTo(401);
+        assertThat(send("x".repeat(600_000), token).statusCode()).isEqualTo(413);
+    }
+
+    @Test
+    void anotherCrewNeitherListensNorHears() {
+        String id = inspector.installation("LH-01");
+        Client other = SERVER.signedIn("dunmarrow");
+        other.get(live(id)).expect(404);
+        assertThat(other.follow(live(id) + "/feed").statusCode()).isEqualTo(404);
+        other.get(live(id) + "/senders?point=" + LOG + "&component=line-set-indoor-1")
+                .expect(404);
+        assertThat(inspector
+                        .get(live(id) + "/senders?point=" + LOG + "&component=line-set-indoor-1")
+                        .expect(200)
+                        .json())
+                .extracting(sender -> sender.path("id").asString())
+                .contains("vacuum-1")
+                .doesNotContain("gauge-7");
+        assertThat(inspector
+                        .post(
+                                live(id),
+                                Map.of(
+                                        "id",
+                                        UUID.randomUUID().toString(),
+                                        "point",
+                                        LOG,
+                                        "component",
+                                        "line-set-indoor-1",
+                                        "instrument",
+                                        "gauge-5"))
+                        .expect(422)
+                        .detail())
+                .contains("sends nothing that this line takes");
+    }
+
+    @Test
+    void aScreenHearsThatSomethingCameIn() throws Exception {
+        String id = inspector.installation("LH-44");
+        UUID listening = listen(id, "line-set-indoor-1");
+        CompletableFuture<List<String>> events = CompletableFuture.supplyAsync(() -> inspector
+                .follow(live(id) + "/feed")
+                .body()
+                .filter(line -> line.startsWith("event:"))
+                .limit(2)
+                .toList());
+        TimeUnit.MILLISECONDS.sleep(500);
+        send(rise(Instant.now().minusSeconds(60), 0, 3), token);
+        assertThat(events.get(20, TimeUnit.SECONDS)).containsExactly("event:following", "event:samples");
+        inspector.post(live(id) + "/" + listening + "/leave", Map.of()).expect(204);
+    }
+}
