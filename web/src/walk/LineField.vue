@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
+import { useLive } from "./useLive";
 import type { Line } from "./useWalk";
 
 /** Where a line is answered: a few choices as buttons, many as a list, anything else typed. */
@@ -17,6 +18,7 @@ const props = defineProps<{
 const emit = defineEmits<{ typing: []; commit: []; choose: [option: string]; log: [file: File] }>();
 const typed = defineModel<string>({ required: true });
 
+const live = useLive();
 const FEW_OPTIONS = 4;
 /** Longer answers do not fit on a button in the column. */
 const SHORT_ANSWER = 16;
@@ -79,7 +81,7 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
       />
     </label>
     <a
-      v-if="line.reading"
+      v-if="line.reading && !live.on(line)"
       :href="logAddress(line.reading.typed)"
       :title="line.reading.said"
       :aria-label="`${line.title}: ${line.reading.said}, as CSV`"

@@ -8,6 +8,7 @@ import { useSession } from "../session/useSession";
 import { gradeWord, words } from "../words/words";
 import type { Judgement, Line, Tool } from "./useWalk";
 import LineField from "./LineField.vue";
+import LiveLine from "./LiveLine.vue";
 import ListEditor from "./ListEditor.vue";
 import MarginSpark from "./MarginSpark.vue";
 import StopWatch from "./StopWatch.vue";
@@ -36,7 +37,14 @@ const props = defineProps<{
   logAddress: (sha256: string) => string;
   photos?: Photo[];
 }>();
-const emit = defineEmits<{ focused: []; done: []; history: []; photo: [files: File[]]; hold: [] }>();
+const emit = defineEmits<{
+  focused: [];
+  done: [];
+  history: [];
+  photo: [files: File[]];
+  hold: [];
+  heard: [];
+}>();
 
 const { person } = useSession();
 const inspects = computed(() => person.value?.role !== "CREW");
@@ -199,6 +207,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
         />
       </span>
     </div>
+    <LiveLine v-if="line.kind === 'CURVE' && !closed" class="heard" :line="line" @changed="emit('heard')" />
     <div class="more">
       <button
         v-if="line.earlier"
@@ -329,6 +338,12 @@ defineExpose({ focus: () => field.value?.focus(), put });
   background: var(--brass);
   color: var(--paper);
   font-family: var(--mono);
+}
+
+.heard {
+  grid-row: 2;
+  grid-column: 2 / -1;
+  padding-bottom: 4px;
 }
 
 .in-parts {

@@ -32,6 +32,7 @@ const emit = defineEmits<{
   history: [line: Line];
   photo: [line: Line, files: File[]];
   hold: [line: Line];
+  heard: [];
 }>();
 
 /** So many lines that need not be read are shown without asking. */
@@ -168,6 +169,7 @@ defineExpose({ nextOpen, previous, goTo, put });
         @done="nextOpen"
         @history="emit('history', line)"
         @hold="emit('hold', line)"
+        @heard="emit('heard')"
       />
       <button v-if="folded(group)" type="button" class="unfold" @click="unfold(group.title)">
         {{ foldedWords(group) }}

@@ -24,6 +24,7 @@ import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
 import ReadingWith from "./ReadingWith.vue";
 import SeveralAtOnce from "./SeveralAtOnce.vue";
 import StopNotice from "./StopNotice.vue";
+import { useLive } from "./useLive";
 import { useNotices } from "./useNotices";
 import { useUsing } from "./useUsing";
 import { countsInWords, sumOfCounts } from "../words/words";
@@ -225,6 +226,18 @@ watch(holding.ended, (last) => {
   }
 });
 
+const { follow } = useLive();
+let unfollow = () => {};
+watch(
+  () => props.id,
+  (id) => {
+    unfollow();
+    unfollow = follow(id, () => void walk.load());
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => unfollow());
+
 const logger = ref<InstanceType<typeof LoggerDialog>>();
 
 /** A logger's file is looked at first; what it brings to other lines is saved there. */
@@ -420,6 +433,7 @@ useKeys({
           @focused="lineFocused"
           @history="history"
           @hold="hold"
+          @heard="walk.load()"
         />
       </template>
     </div>

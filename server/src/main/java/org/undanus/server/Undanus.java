@@ -10,6 +10,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.undanus.server.backup.Backup;
 import org.undanus.server.backup.BackupCommands;
 import org.undanus.server.journal.JournalCheck;
+import org.undanus.server.simulated.SimulatedInstruments;
 
 /**
  * Starts the server, or with the first argument {@code check-data}, {@code backup} or {@code restore} does that and ends; with
@@ -20,6 +21,10 @@ public class Undanus {
 
     public static void main(String[] given) {
         try {
+            if (given.length > 0 && given[0].equals("instruments")) {
+                SimulatedInstruments.run(given);
+                return;
+            }
             DataFolder folder = DataFolder.of(given);
             String[] arguments = folder.named(given);
             String command = arguments[0];

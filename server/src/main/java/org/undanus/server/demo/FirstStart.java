@@ -24,7 +24,9 @@ import org.undanus.server.account.Role;
 import org.undanus.server.exchange.CaseImport;
 import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.journal.StockTaking;
+import org.undanus.server.live.LiveStore;
 import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.server.simulated.SimulatedInstruments;
 
 /**
  * Fills an empty database: the general rule books always; in demo mode the invented borough's rule books, people and installations,
@@ -43,6 +45,7 @@ class FirstStart implements SmartInitializingSingleton {
     private final CaseImport exchange;
     private final StockTaking stock;
     private final HeadKeeper heads;
+    private final LiveStore live;
     private final TransactionTemplate transactions;
 
     FirstStart(
@@ -52,6 +55,7 @@ class FirstStart implements SmartInitializingSingleton {
             CaseImport exchange,
             StockTaking stock,
             HeadKeeper heads,
+            LiveStore live,
             TransactionTemplate transactions) {
         this.books = books;
         this.accounts = accounts;
@@ -59,6 +63,7 @@ class FirstStart implements SmartInitializingSingleton {
         this.exchange = exchange;
         this.stock = stock;
         this.heads = heads;
+        this.live = live;
         this.transactions = transactions;
     }
 
@@ -102,6 +107,8 @@ class FirstStart implements SmartInitializingSingleton {
             demoAccounts.ensure(KEEPER.name());
             books.ensure(ShippedRuleBooks.demo(), KEEPER.name());
             seed();
+            SimulatedInstruments.TOKENS.forEach(
+                    (instrument, token) -> live.keepToken(instrument, token, KEEPER.name()));
         } else {
             byte[] random = new byte[PASSWORD_BYTES];
             new SecureRandom().nextBytes(random);

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import type { Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { useLive } from "./useLive";
+import type { Line } from "./useWalk";
+
+/** A line that takes a curve while it happens: which instrument it listens to, what that shows, and what becomes of it. */
+const props = defineProps<{ line: Line }>();
+const emit = defineEmits<{ changed: [] }>();
+
+const live = useLive();
+const heard = computed(() => live.on(props.line));
+const choices = ref<Schemas["Sender"][]>([]);
+const problem = ref("");
+const busy = ref(false);
+
+async function tried(what: () => Promise<unknown>) {
+  busy.value = true;
+  problem.value = "";
+  try {
+    await what();
+    emit("changed");
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+
+function ask() {
+  void tried(async () => {
+    const there = await live.senders(props.line);
+    choices.value = there.length > 1 ? there : [];
+    if (there.length === 1 && there[0]) {
+      await live.listen(props.line, there[0].id);
+    } else if (!there.length) {
+      problem.value =
+        "No instrument that shows this may send yet: the quality lead gives it a token, under Instruments.";
+    }
+  });
+}
+
+function listen(id: string) {
+  choices.value = [];
+  void tried(() => live.listen(props.line, id));
+}
+</script>
+
+<template>
+  <span class="live">
+    <template v-if="heard">
+      <span class="now" role="status">
+        <span class="dot" aria-hidden="true"></span>{{ heard.instrument }}:
+        <strong class="mono">{{ heard.shown ?? "nothing yet" }}</strong>
+        <span class="quiet">{{ heard.samples }} {{ heard.samples === 1 ? "sample" : "samples" }}</span>
+      </span>
+      <button
+        type="button"
+        class="button"
+        :disabled="busy || heard.samples < 2"
+        @click="tried(() => live.keep(heard!))"
+      >
+        Keep
+      </button>
+      <button type="button" class="button" :disabled="busy" @click="tried(() => live.leave(heard!))">
+        Leave
+      </button>
+    </template>
+    <template v-else-if="choices.length">
+      <button
+        v-for="choice in choices"
+        :key="choice.id"
+        type="button"
+        class="button"
+        @click="listen(choice.id)"
+      >
+        {{ choice.title }}
+      </button>
+    </template>
+    <button
+      v-else
+      type="button"
+      class="button"
+      :aria-label="`Listen to an instrument for ${line.title}`"
+      :disabled="busy"
+      @click="ask"
+    >
+      Listen
+    </button>
+    <span v-if="problem" class="error" role="alert">{{ problem }}</span>
+  </span>
+</template>
+
+<style scoped>
+.live {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+
+.live .button {
+  min-height: 44px;
+}
+
+.now {
+  display: inline-flex;
+  flex-wrap: wrap;
+  gap: 0 6px;
+  align-items: baseline;
+}
+
+.dot {
+  width: 10px;
+  height: 10px;
+  border-radius: 50%;
+  background: var(--brass);
+}
+</style>

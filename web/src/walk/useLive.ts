@@ -1,0 +1,109 @@
+import { ref } from "vue";
+import { at } from "../api/address";
+import { api, type Schemas } from "../api/client";
+import { useUnits } from "../frame/useUnits";
+
+export type Live = Schemas["LiveView"];
+
+/** Screens are drawn anew at most so often, however fast samples come. */
+const AT_MOST_EVERY_MS = 2000;
+
+const listening = ref<Live[]>([]);
+const { units } = useUnits();
+let installation = "";
+
+async function look() {
+  const of = installation;
+  const now = await api.get(
+    at("/api/installations/{id}/live", { path: { id: of }, query: { units: units() } }),
+  );
+  if (of === installation) {
+    listening.value = now;
+  }
+}
+
+/** Follows what comes in at an installation; the answer ends it. */
+function follow(id: string, changed: () => void): () => void {
+  installation = id;
+  listening.value = [];
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const again = () => {
+    timer ??= setTimeout(() => {
+      timer = undefined;
+      void look()
+        .then(changed)
+        .catch(() => undefined);
+    }, AT_MOST_EVERY_MS);
+  };
+  void look().catch(() => undefined);
+  const feed =
+    typeof EventSource === "undefined" ? undefined : new EventSource(`/api/installations/${id}/live/feed`);
+  feed?.addEventListener("samples", again);
+  feed?.addEventListener("changed", again);
+  return () => {
+    clearTimeout(timer);
+    feed?.close();
+  };
+}
+
+interface OfLine {
+  point: string;
+  component: string;
+}
+
+function senders(line: OfLine) {
+  return api.get(
+    at("/api/installations/{id}/live/senders", {
+      path: { id: installation },
+      query: { point: line.point, component: line.component },
+    }),
+  );
+}
+
+async function listen(line: OfLine, instrument: string) {
+  await api.post(at("/api/installations/{id}/live", { path: { id: installation } }), {
+    id: crypto.randomUUID(),
+    point: line.point,
+    component: line.component,
+    instrument,
+  });
+  await look();
+}
+
+/** Kept while it is tried again, so that a curve becomes one reading however often it is sent. */
+const readings = new Map<string, string>();
+
+async function keep(live: Live) {
+  const reading = readings.get(live.id) ?? crypto.randomUUID();
+  readings.set(live.id, reading);
+  await api.post(
+    at("/api/installations/{id}/live/{listening}/keep", {
+      path: { id: installation, listening: live.id },
+    }),
+    { reading },
+  );
+  await look();
+}
+
+async function leave(live: Live) {
+  await api.post(
+    at("/api/installations/{id}/live/{listening}/leave", {
+      path: { id: installation, listening: live.id },
+    }),
+    undefined as never,
+  );
+  await look();
+}
+
+/** Lines that listen to instruments at the installation looked at. */
+export function useLive() {
+  return {
+    follow,
+    senders,
+    listen,
+    keep,
+    leave,
+    on: (line: OfLine) =>
+      listening.value.find((live) => live.point === line.point && live.component === line.component),
+  };
+}
