@@ -77,8 +77,8 @@ function calendar(hold: Hold): string {
         </RouterLink>
         <span v-if="hold.installationId !== here" class="quiet where">{{ hold.installation }}</span>
         <strong class="mono time" role="timer">{{ said(hold) }}</strong>
-        <span v-if="hold.power" class="quiet power">{{ hold.power }}</span>
-        <span v-if="hold.meanwhile" class="quiet meanwhile"
+        <span v-if="hold.power && hold.installationId === here" class="quiet power">{{ hold.power }}</span>
+        <span v-if="hold.meanwhile && hold.installationId === here" class="quiet meanwhile"
           >Meanwhile:
           <RouterLink :to="`/installations/${hold.installationId}/${hold.meanwhile.key}`"
             >{{ hold.meanwhile.number }} {{ hold.meanwhile.title }}</RouterLink
@@ -149,6 +149,7 @@ function calendar(hold: Hold): string {
 
 .done {
   width: 100%;
+  accent-color: var(--lake);
 }
 
 @media (max-width: 760px) {

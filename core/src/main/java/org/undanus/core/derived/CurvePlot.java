@@ -56,6 +56,10 @@ public final class CurvePlot {
     private final double high;
     private final Drawing.Builder drawing;
     private final List<Place> drawn = new ArrayList<>();
+    private final List<Level> levels = new ArrayList<>();
+
+    /** @param up on the chart */
+    private record Level(double up, Text words, Standing standing) {}
 
     /**
      * @param lasting s
@@ -116,7 +120,11 @@ public final class CurvePlot {
     private List<BigDecimal> ticks(double from, double to, FieldUnit unit) {
         List<BigDecimal> ticks = new ArrayList<>();
         if (scale == Scale.LOGARITHMIC) {
-            for (int power = (int) Math.ceil(Math.log10(from)); power <= Math.log10(to); power++) {
+            int first = (int) Math.ceil(Math.log10(from));
+            int last = (int) Math.floor(Math.log10(to));
+            // of many powers only some, so that their names have room
+            int by = Math.max(1, (int) Math.ceil((last - first + 1) / (double) TICKS));
+            for (int power = first; power <= last; power += by) {
                 ticks.add(BigDecimal.ONE.scaleByPowerOfTen(power));
             }
         }
@@ -186,18 +194,17 @@ public final class CurvePlot {
 
     /** A level across the whole chart. */
     public CurvePlot level(double value, Text words, Standing standing) {
-        drawing.line(Role.ASKED, standing, Place.of(0, up(value)), Place.of(1, up(value)))
-                .words(words, Place.of(clear(up(value)), up(value)), Weight.PLAIN, standing, Side.ABOVE, Side.BELOW);
+        levels.add(new Level(up(value), words, standing));
         return this;
     }
 
-    /** Where along a level its words are farthest from the curve. */
-    private double clear(double level) {
+    /** Where along a height words are farthest from the curve. */
+    private double clear(double height) {
         return DoubleStream.of(BESIDE)
                 .boxed()
                 .max(Comparator.comparingDouble(at -> drawn.stream()
                         .filter(place -> Math.abs(place.x() - at) < WORDS)
-                        .mapToDouble(place -> Math.abs(place.y() - level - WORDS))
+                        .mapToDouble(place -> Math.abs(place.y() - height))
                         .min()
                         .orElse(1)))
                 .orElseThrow();
@@ -216,8 +223,23 @@ public final class CurvePlot {
         return this;
     }
 
+    /** Each named on the side where no other level is near. */
+    private void drawLevels() {
+        for (Level level : levels) {
+            boolean crowded = levels.stream().anyMatch(other -> other.up > level.up && other.up - level.up < WORDS);
+            drawing.line(Role.ASKED, level.standing, Place.of(0, level.up), Place.of(1, level.up))
+                    .words(
+                            level.words,
+                            Place.of(clear(level.up + (crowded ? -WORDS : WORDS)), level.up),
+                            Weight.PLAIN,
+                            level.standing,
+                            crowded ? Side.BELOW : Side.ABOVE);
+        }
+    }
+
     /** The chart, told in a sentence for whoever does not see it. */
     public Drawing spoken(Text sentence) {
+        drawLevels();
         return drawing.spoken(sentence);
     }
 }

@@ -122,7 +122,9 @@ final class Acceptance {
 
     /** What a leak lifts the pressure by, told from two readings in the gauge's steps. */
     private static Optional<Text> power(Examination x, double seconds) {
-        double step = x.rules().accuracy(REACHED.instrument()).resolution();
+        double step = x.measured(REACHED).isPresent()
+                ? x.step(REACHED)
+                : x.rules().accuracy(REACHED.instrument()).resolution();
         return TestVolume.of(x)
                 .map(v -> Text.of(
                         "A leak over {} would have shown by now.",
@@ -145,6 +147,15 @@ final class Acceptance {
                         Verdict.NOT_SHOWN,
                         Text.of("A needle cannot show dryness: one step of it is more than all the water there is."),
                         "Read it on an electronic vacuum gauge at the far side from the pump.");
+    }
+
+    /** What a curve comes to that stays flat after the pull, with no mark. */
+    static Judgement pumpMayRun(Examination x) {
+        return x.finding()
+                .conclude(
+                        Verdict.NOT_SHOWN,
+                        Text.of("Nothing tells when the pump was valved off: so flat a curve may be the pump's."),
+                        "Valve the pump off, and write when, from the curve's first sample: 25 min isolated.");
     }
 
     private static Uncertain read(Examination x, Point point) {
@@ -237,6 +248,9 @@ final class Acceptance {
                             Text.of("Valve it off at the system and read it for {}.", Duration.ofSeconds(time)));
         }
         Optional<VacuumCurve> curve = VacuumCurve.of(x).filter(c -> c.lasting() > 0);
+        if (curve.isPresent() && !curve.get().told()) {
+            return pumpMayRun(x);
+        }
         List<Point> missing = curve.isPresent() ? List.of() : x.missing(AFTER, HOLD_TIME);
         if (!missing.isEmpty()) {
             return x.notShown(

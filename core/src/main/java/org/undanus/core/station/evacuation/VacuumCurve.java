@@ -19,8 +19,12 @@ import org.undanus.core.quantity.Uncertain;
  * @param rise the part after isolation; empty where it has none
  * @param isolated when that began, s from the first sample
  * @param marked whether a mark says so
+ * @param told whether it is known at all: by a mark, by a rise, or because the curve begins then
  */
-record VacuumCurve(Curve curve, Outline rise, double isolated, boolean marked) {
+record VacuumCurve(Curve curve, Outline rise, double isolated, boolean marked, boolean told) {
+    /** A curve that begins at less than so many times its deepest begins after the pull. */
+    private static final double PULLED_DOWN = 3;
+
     /** A rise takes at least this share of what comes after the deepest sample; less is chance. */
     private static final double LEFT_TO_RISE = 0.2;
     /** So many standard deviations are alike. */
@@ -36,13 +40,18 @@ record VacuumCurve(Curve curve, Outline rise, double isolated, boolean marked) {
     private static VacuumCurve of(Curve curve, Optional<Marks> marks) {
         OptionalDouble said = marks.map(m -> m.last(Act.ISOLATED)).orElse(OptionalDouble.empty());
         double whole = curve.outline().lasting();
-        double from = said.orElseGet(() -> turned(curve));
+        Turn turn = turned(curve);
+        double from = said.orElse(turn.seconds);
         double to = marks.map(m -> m.after(from)).orElse(OptionalDouble.empty()).orElse(whole);
-        return new VacuumCurve(curve, curve.between(from, Math.min(to, whole)), from, said.isPresent());
+        return new VacuumCurve(
+                curve, curve.between(from, Math.min(to, whole)), from, said.isPresent(), said.isPresent() || turn.told);
     }
 
+    /** @param told whether the curve shows it: one that stays flat to its end may have the pump on it still */
+    private record Turn(double seconds, boolean told) {}
+
     /** When it began to rise, s: from the last sample that chance does not tell from the deepest one. */
-    private static double turned(Curve curve) {
+    private static Turn turned(Curve curve) {
         Outline all = curve.outline();
         int deepest = 0;
         for (int i = 1; i < all.size(); i++) {
@@ -56,7 +65,8 @@ record VacuumCurve(Curve curve, Outline rise, double isolated, boolean marked) {
         // one that hardly rises is alike to its end: then nothing tells the pump's part from its own
         double after = curve.since(all.size() - 1) - curve.since(deepest);
         boolean rises = curve.since(all.size() - 1) - curve.since(last) >= after * LEFT_TO_RISE;
-        return curve.since(rises ? last : deepest);
+        boolean pulled = all.mean(0) > PULLED_DOWN * all.mean(deepest);
+        return new Turn(curve.since(rises ? last : deepest), rises && last < all.size() - 1 || !pulled);
     }
 
     /** Standard deviation of chance: the median of second differences, which a smooth course leaves out. */

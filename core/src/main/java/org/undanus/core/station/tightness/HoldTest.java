@@ -238,10 +238,10 @@ final class HoldTest implements Requirement {
 
     /** Expanded uncertainty of a change of pressure read twice in the gauge's steps, Pa. */
     private static double expected(Examination x) {
-        return 2
-                * Math.sqrt(2)
-                * x.rules().accuracy(START_PRESSURE.instrument()).resolution()
-                / Math.sqrt(12);
+        double step = x.measured(START_PRESSURE).isPresent()
+                ? x.step(START_PRESSURE)
+                : x.rules().accuracy(START_PRESSURE.instrument()).resolution();
+        return 2 * Math.sqrt(2) * step / Math.sqrt(12);
     }
 
     private static Judgement judged(Examination x, Hold hold, TestVolume volume, double tooMuch) {

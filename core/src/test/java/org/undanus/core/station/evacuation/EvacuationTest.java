@@ -142,6 +142,25 @@ class EvacuationTest {
     }
 
     @Test
+    void aFlatCurveAfterAPullIsThePumpsUntilAMarkSaysOtherwise() {
+        DoubleUnaryOperator pulled = t -> 20 + 100_000 * Math.exp(-t / 60);
+        Judgement flat = curve(logged(40, pulled));
+        assertThat(flat.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(flat.because().toString()).contains("may be the pump's");
+        assertThat(logged(40, pulled).verdict("evacuation.stood" + LINES)).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(curve(read(logged(40, pulled), "marks", "0 min pump on, 20 min isolated"))
+                        .verdict())
+                .isEqualTo(Verdict.MEETS);
+        assertThat(curve(logged(40, t -> t < 1200 ? pulled.applyAsDouble(t) : 20 + 0.25 * (t - 1200)))
+                        .verdict())
+                .as("the rate's change shows it")
+                .isEqualTo(Verdict.FAILS);
+        assertThat(curve(logged(40, t -> 20)).verdict())
+                .as("a curve that begins there begins after it")
+                .isEqualTo(Verdict.MEETS);
+    }
+
+    @Test
     void aNeedleNeverShowsDryness() {
         CaseFixture needle = read("gauge", "needle of a manifold", "reached", "100 micron");
         assertThat(needle.verdict("evacuation.deep-enough" + LINES)).isEqualTo(Verdict.NOT_SHOWN);
