@@ -82,6 +82,11 @@ public final class Application implements AutoCloseable {
         throw new IllegalStateException("The application did not start; see " + data.resolve("output.log"));
     }
 
+    /** Instruments that are acted and send here, until they are ended. */
+    Process instruments(String act, int speed) {
+        return run(List.of("instruments", "--to=" + address(), "--act=" + act, "--speed=" + speed));
+    }
+
     /** Runs the data check on the stopped application's data. */
     int checkData() {
         try {

@@ -10,6 +10,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -17,6 +18,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -146,6 +148,74 @@ class KillTest {
             }
         } finally {
             application.close();
+        }
+    }
+
+    @Test
+    void everyAcknowledgedSampleSurvives() throws Exception {
+        try (Application application = Application.startDemo()) {
+            String live = "/api/installations/" + listening(application) + "/live";
+            AtomicInteger acknowledged = new AtomicInteger();
+            Thread sender = new Thread(() -> send(application.address(), acknowledged));
+            sender.start();
+            long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
+            while (acknowledged.get() < 1000 && System.nanoTime() < end) {
+                TimeUnit.MILLISECONDS.sleep(5);
+            }
+            application.kill();
+            sender.join();
+            assertThat(acknowledged.get()).isGreaterThanOrEqualTo(1000);
+            application.start();
+            String heard = new Writer(application.address(), POINTS.get(0))
+                    .send("GET", live, "")
+                    .body();
+            Matcher samples = Pattern.compile("\"samples\":(\\d+)").matcher(heard);
+            assertThat(samples.find()).as(heard).isTrue();
+            // the last pack may have been kept without anybody being told
+            assertThat(Integer.parseInt(samples.group(1)))
+                    .isBetween(acknowledged.get(), acknowledged.get() + SAMPLES_A_PACK);
+        }
+    }
+
+    private static final int SAMPLES_A_PACK = 10;
+
+    /** The installation whose vacuum is listened to. */
+    private String listening(Application application) throws Exception {
+        Writer writer = new Writer(application.address(), POINTS.get(0));
+        String listen = String.format(
+                "{\"id\":\"%s\",\"point\":\"evacuation.log\",\"component\":\"line-set-indoor-1\","
+                        + "\"instrument\":\"vacuum-1\"}",
+                UUID.randomUUID());
+        assertThat(writer.send("POST", "/api/installations/" + writer.installation + "/live", listen)
+                        .statusCode())
+                .isEqualTo(201);
+        return writer.installation;
+    }
+
+    /** Sends packs one after the other until nobody answers. */
+    private static void send(String address, AtomicInteger acknowledged) {
+        HttpClient http = HttpClient.newHttpClient();
+        double start = System.currentTimeMillis() / 1000.0 - 3600;
+        try {
+            for (int pack = 0; ; pack++) {
+                StringBuilder records = new StringBuilder("[{\"bn\":\"a\",\"bu\":\"Pa\"}");
+                for (int i = 0; i < SAMPLES_A_PACK; i++) {
+                    double at = start + (pack * SAMPLES_A_PACK + i) * 0.1;
+                    records.append(String.format(Locale.ROOT, ",{\"t\":%.3f,\"v\":%d}", at, 40 + i));
+                }
+                HttpResponse<String> answer = http.send(
+                        HttpRequest.newBuilder(URI.create(address + "/api/senml"))
+                                .header("Content-Type", "application/senml+json")
+                                .header("Authorization", "Bearer demo-vacuum-1")
+                                .POST(HttpRequest.BodyPublishers.ofString(records + "]"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+                if (answer.statusCode() == 200) {
+                    acknowledged.addAndGet(SAMPLES_A_PACK);
+                }
+            }
+        } catch (IOException | InterruptedException killed) {
+            // the server is gone
         }
     }
 
