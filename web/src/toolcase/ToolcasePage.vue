@@ -6,6 +6,7 @@ import { sentence } from "../api/problems";
 import { saysAll } from "../frame/saysAll";
 import { notice } from "../frame/notice";
 import { useSession } from "../session/useSession";
+import TokenGiver from "./TokenGiver.vue";
 
 type Instrument = Schemas["InstrumentRecord"];
 type Shown = Schemas["InstrumentView"];
@@ -359,6 +360,7 @@ function last(i: Instrument) {
           <span class="label">Certificate, file (PDF or picture)</span>
           <input ref="certificate" class="field" type="file" accept=".pdf,image/png,image/jpeg" />
         </label>
+        <TokenGiver v-if="shown" :key="shown.id" :instrument="shown.id" />
         <p v-for="(words, field) in fields" :key="field" class="error" role="alert">{{ words }}</p>
         <div class="buttons">
           <button type="submit" class="button primary">Save</button>
