@@ -5,7 +5,9 @@ import { ProblemError } from "../api/client";
 import TokenGiver from "./TokenGiver.vue";
 
 const sent = spied("post");
-beforeEach(() => sent.mockReset().mockResolvedValue({ token: "abc" }));
+beforeEach(() => {
+  sent.mockReset().mockResolvedValue({ token: "abc" });
+});
 
 test("a token is given and shown", async () => {
   const wrapper = mount(TokenGiver, { props: { instrument: "vacuum-1" } });
@@ -17,11 +19,9 @@ test("a token is given and shown", async () => {
 });
 
 test("a refusal is said", async () => {
-  sent
-    .mockReset()
-    .mockRejectedValueOnce(
-      new ProblemError({ status: 403, detail: "The toolcase is kept by the quality lead." }),
-    );
+  sent.mockRejectedValueOnce(
+    new ProblemError({ status: 403, detail: "The toolcase is kept by the quality lead." }),
+  );
   const wrapper = mount(TokenGiver, { props: { instrument: "vacuum-1" } });
   await wrapper.find("button").trigger("click");
   await flushPromises();
