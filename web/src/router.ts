@@ -32,6 +32,16 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: "/installations/:id/bench/:station",
+      name: "bench",
+      component: () => import("./bench/BenchPage.vue"),
+      props: ({ params, query }) => ({
+        id: params.id,
+        station: params.station,
+        component: typeof query.component === "string" ? query.component : undefined,
+      }),
+    },
+    {
       path: "/installations/:id/:station",
       name: "walk",
       component: () => import("./walk/WalkPage.vue"),

@@ -9,14 +9,17 @@ import { clock, useHolds, type Hold } from "./useHolds";
 
 /** At the foot of every page: what is being held, how long still, and what may be done meanwhile. */
 const route = useRoute();
-const { holds, here, end, lasting, left, follow } = useHolds();
+const { holds, here, look, end, lasting, left, follow } = useHolds();
 
 let stop = () => {};
 onMounted(() => (stop = follow()));
 onBeforeUnmount(() => stop());
 watch(
   () => (route.path.startsWith("/installations/") ? String(route.params.id) : undefined),
-  (id) => (here.value = id),
+  (id) => {
+    here.value = id;
+    void look();
+  },
   { immediate: true },
 );
 

@@ -80,7 +80,6 @@ export function clock(seconds: number): string {
 
 /** Begins asking; the answer ends it. */
 function follow(): () => void {
-  void look();
   const asking = setInterval(() => void look(), EVERY_MS);
   const ticking = setInterval(() => (now.value = Date.now()), SECOND_MS);
   return () => {

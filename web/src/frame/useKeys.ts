@@ -22,6 +22,7 @@ export const KEYS: readonly { key: string; does: string }[] = [
   { key: "w", does: "why: how the judgement follows" },
   { key: "f", does: "raise a correction" },
   { key: "h", does: "begin or end a hold: the line in hand, else the station's own" },
+  { key: "b", does: "bench: the station's curves, looked at closely" },
   { key: "d", does: "fold the drawing away, or show it" },
   { key: "[", does: "previous station" },
   { key: "]", does: "next station" },

@@ -311,6 +311,11 @@ useKeys({
   f: () => correct(),
   d: foldFigure,
   h: holdByKey,
+  b: () => {
+    if (station.value?.aids.includes("BENCH")) {
+      void router.push(`/installations/${props.id}/bench/${station.value.key}`);
+    }
+  },
   "[": () => step(-1),
   "]": () => step(1),
 });
@@ -357,6 +362,14 @@ useKeys({
               :to="`/installations/${id}/site`"
             >
               Site drawing
+            </RouterLink>
+            <RouterLink
+              v-if="station.aids.includes('BENCH')"
+              class="button"
+              title="Its curves, looked at closely (b)"
+              :to="`/installations/${id}/bench/${station.key}`"
+            >
+              Bench
             </RouterLink>
             <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
           </div>

@@ -756,6 +756,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/stations/{station}/curves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["curves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/stations/{station}/curves/{component}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["curve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/site-plan.svg": {
         parameters: {
             query?: never;
@@ -2314,7 +2346,21 @@ export interface components {
             lines: components["schemas"]["LineView"][];
             judgements: components["schemas"]["JudgementView"][];
             next: components["schemas"]["NextLine"][];
-            aids: ("SITE_DRAWING" | "UNIT_PHOTOS")[];
+            aids: ("SITE_DRAWING" | "UNIT_PHOTOS" | "BENCH")[];
+        };
+        CurveView: {
+            component: string;
+            title: string;
+        };
+        ChartView: {
+            figure: components["schemas"]["FigureView"];
+            sentence: string;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            until: number;
+            /** Format: double */
+            lasting: number;
         };
         Preview: {
             /** Format: int32 */
@@ -4504,6 +4550,73 @@ export interface operations {
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
             404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    curves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                station: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurveView"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    curve: {
+        parameters: {
+            query?: {
+                from?: number;
+                until?: number;
+                even?: boolean;
+                beside?: string;
+                cursor?: number;
+                width?: number;
+                height?: number;
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+                station: string;
+                component: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChartView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };

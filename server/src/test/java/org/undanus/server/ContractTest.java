@@ -51,6 +51,7 @@ class ContractTest {
                 .replace("{number}", "1")
                 .replace("{name}", "nobody")
                 .replace("{subject}", "joint-1")
+                .replace("{component}", "line-set-indoor-1")
                 .replace("{hold}", "00000000-0000-0000-0000-000000000000")
                 .replace("{listening}", "00000000-0000-0000-0000-000000000000")
                 .replace("{notice}", "00000000-0000-0000-0000-000000000000")

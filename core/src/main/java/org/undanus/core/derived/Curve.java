@@ -39,6 +39,18 @@ public record Curve(Outline outline, double step, Accuracy accuracy, boolean log
                 true);
     }
 
+    /** The part between two times from its first sample, in as many points as all of it. */
+    public Outline near(Examination x, Point log, double from, double until) {
+        Optional<Trace> trace = x.curve(log).filter(found -> logged);
+        return trace.map(t -> x.facts()
+                        .traces()
+                        .outline(
+                                t,
+                                t.from().plusMillis((long) (1000 * from)),
+                                t.from().plusMillis((long) Math.ceil(1000 * Math.min(until, outline.lasting())))))
+                .orElseGet(() -> between(from, until));
+    }
+
     /** A value of it with what the instrument may be wrong by. */
     public Uncertain uncertain(double value) {
         return new Uncertain(value, accuracy.standardUncertainty(value, step));

@@ -44,6 +44,8 @@ public final class CurvePlot {
     private static final double MARGIN = 0.06;
     /** Where marks are named, over the chart. */
     private static final double OVER = 1.08;
+    /** How high a cursor's values stand. */
+    private static final double CURSOR = 0.92;
     /** Where levels may be named. */
     private static final double[] BESIDE = {0.86, 0.62, 0.38, 0.14};
     /** About half the width and the height of words, as shares of the chart. */
@@ -51,7 +53,8 @@ public final class CurvePlot {
 
     private final Scale scale;
     private final Dimension dimension;
-    private final double lasting;
+    private final double from;
+    private final double until;
     private final double low;
     private final double high;
     private final Drawing.Builder drawing;
@@ -62,14 +65,17 @@ public final class CurvePlot {
     private record Level(double up, Text words, Standing standing) {}
 
     /**
-     * @param lasting s
+     * @param from the first moment on it, s
+     * @param until the last one, s
      * @param least smallest value on it, SI
      * @param most largest value on it, SI
      */
-    public CurvePlot(String title, Scale scale, Dimension dimension, double lasting, double least, double most) {
+    public CurvePlot(
+            String title, Scale scale, Dimension dimension, double from, double until, double least, double most) {
         this.scale = scale;
         this.dimension = dimension;
-        this.lasting = Math.max(lasting, 1);
+        this.from = from;
+        this.until = Math.max(until, from + 1);
         double room = Math.max(
                 scale.of(most) - scale.of(least), scale == Scale.LOGARITHMIC ? 0.3 : Math.abs(most) * 1e-3 + 1e-9);
         this.low = scale.of(least) - MARGIN * room;
@@ -79,7 +85,7 @@ public final class CurvePlot {
     }
 
     private double across(double seconds) {
-        return Math.max(0, Math.min(1, seconds / lasting));
+        return Math.max(0, Math.min(1, (seconds - from) / (until - from)));
     }
 
     private double up(double value) {
@@ -106,7 +112,7 @@ public final class CurvePlot {
                     }));
         }
         double step = stepOfTime();
-        for (double at = 0; at <= lasting * (1 + 1e-9); at += step) {
+        for (double at = Math.ceil(from / step) * step; at <= until + 1e-9; at += step) {
             drawing.line(Role.OUTLINE, Place.of(across(at), 0), Place.of(across(at), -0.02))
                     .words(
                             Text.of("{}", Duration.ofSeconds(at)),
@@ -155,11 +161,11 @@ public final class CurvePlot {
     private double stepOfTime() {
         double[] steps = {10, 30, 60, 120, 300, 600, 1200, 1800, 3600, 7200, 4 * 3600, 12 * 3600, 86_400};
         for (double step : steps) {
-            if (lasting / step <= 6) {
+            if ((until - from) / step <= 6) {
                 return step;
             }
         }
-        return lasting / TICKS;
+        return (until - from) / TICKS;
     }
 
     /** The samples as they were shown, from the least to the most where several are one point. */
@@ -167,6 +173,9 @@ public final class CurvePlot {
         List<Place> path = new ArrayList<>();
         for (int i = 0; i < samples.size(); i++) {
             double at = samples.seconds(i) - origin;
+            if (!holds(at)) {
+                continue;
+            }
             if (samples.least(i) == samples.most(i)) {
                 path.add(place(at, samples.mean(i)));
             } else {
@@ -182,10 +191,15 @@ public final class CurvePlot {
     }
 
     /** A computed course between two times, dashed. */
-    public CurvePlot course(double from, double to, DoubleUnaryOperator value) {
+    public CurvePlot course(double begins, double ends, DoubleUnaryOperator value) {
+        double first = Math.max(begins, from);
+        double last = Math.min(ends, until);
+        if (!(last > first)) {
+            return this;
+        }
         List<Place> path = new ArrayList<>();
         for (int i = 0; i <= DRAWN; i++) {
-            double at = from + (to - from) * i / DRAWN;
+            double at = first + (last - first) * i / DRAWN;
             path.add(place(at, value.applyAsDouble(at)));
         }
         drawing.line(Role.GHOST, path);
@@ -212,8 +226,41 @@ public final class CurvePlot {
 
     /** Something that was done at a time. */
     public CurvePlot mark(double seconds, Text words) {
+        if (!holds(seconds)) {
+            return this;
+        }
         drawing.line(Role.READ, Place.of(across(seconds), 0), Place.of(across(seconds), OVER))
                 .aside(words, Place.of(across(seconds), OVER), Side.RIGHT, Side.LEFT, Side.BELOW);
+        return this;
+    }
+
+    private boolean holds(double seconds) {
+        return seconds >= from && seconds <= until;
+    }
+
+    /** Another curve beside it, thin. */
+    public CurvePlot beside(Outline samples, Text title) {
+        List<Place> path = new ArrayList<>();
+        for (int i = 0; i < samples.size(); i++) {
+            double at = samples.seconds(i) - samples.seconds(0);
+            if (holds(at)) {
+                path.add(place(at, samples.mean(i)));
+            }
+        }
+        if (path.size() > 1) {
+            drawing.line(Role.GRID, path).aside(title, path.get(path.size() - 1), Side.LEFT, Side.ABOVE, Side.BELOW);
+        }
+        return this;
+    }
+
+    /** A moment whose values are told. */
+    public CurvePlot cursor(double seconds, Text words) {
+        drawing.line(Role.READ, Place.of(across(seconds), 0), Place.of(across(seconds), 1))
+                .words(
+                        words,
+                        Place.of(across(seconds), CURSOR),
+                        Weight.STRONG,
+                        across(seconds) < 0.5 ? Side.RIGHT : Side.LEFT);
         return this;
     }
 

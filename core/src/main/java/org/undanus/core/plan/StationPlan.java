@@ -3,6 +3,7 @@ package org.undanus.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.evidence.Evidence;
@@ -24,6 +25,7 @@ import org.undanus.core.rules.RuleBook;
  * @param tables the tables a rule book chooses between, with what they may be
  * @param precedents what should be read before it
  * @param holdings what is left alone for a while here
+ * @param charts its curves, to be looked at closely
  */
 public record StationPlan(
         Station station,
@@ -34,7 +36,8 @@ public record StationPlan(
         Map<String, Dimension> sizes,
         Map<String, Set<String>> tables,
         List<Precedent> precedents,
-        List<Holding> holdings) {
+        List<Holding> holdings,
+        Optional<Charts> charts) {
 
     /**
      * Work that comes before a station's.
@@ -49,7 +52,9 @@ public record StationPlan(
         /** The site is drawn and edited. */
         SITE_DRAWING,
         /** Photos of whole units are held beside the lines. */
-        UNIT_PHOTOS
+        UNIT_PHOTOS,
+        /** Its curves are looked at closely. */
+        BENCH
     }
 
     public StationPlan {
@@ -64,42 +69,78 @@ public record StationPlan(
     }
 
     public StationPlan(Station station, List<Point> points, List<Requirement> requirements) {
-        this(station, points, requirements, List.of(), Set.of(), Map.of(), Map.of(), List.of(), List.of());
+        this(
+                station,
+                points,
+                requirements,
+                List.of(),
+                Set.of(),
+                Map.of(),
+                Map.of(),
+                List.of(),
+                List.of(),
+                Optional.empty());
     }
 
     /** The same with its figures. */
     public StationPlan drawnBy(Figures... drawn) {
         return new StationPlan(
-                station, points, requirements, List.of(drawn), aids, sizes, tables, precedents, holdings);
+                station, points, requirements, List.of(drawn), aids, sizes, tables, precedents, holdings, charts);
     }
 
     /** The same with an aid. */
     public StationPlan with(Aid aid) {
         return new StationPlan(
-                station, points, requirements, figures, Set.of(aid), sizes, tables, precedents, holdings);
+                station, points, requirements, figures, Set.of(aid), sizes, tables, precedents, holdings, charts);
     }
 
     /** The same with a list of standard sizes. */
     public StationPlan sizes(String list, Dimension dimension) {
         return new StationPlan(
-                station, points, requirements, figures, aids, Map.of(list, dimension), tables, precedents, holdings);
+                station,
+                points,
+                requirements,
+                figures,
+                aids,
+                Map.of(list, dimension),
+                tables,
+                precedents,
+                holdings,
+                charts);
     }
 
     /** The same with tables to choose between. */
     public StationPlan tables(Map<String, Set<String>> choices) {
-        return new StationPlan(station, points, requirements, figures, aids, sizes, choices, precedents, holdings);
+        return new StationPlan(
+                station, points, requirements, figures, aids, sizes, choices, precedents, holdings, charts);
     }
 
     /** The same, after another station. */
     public StationPlan after(Station earlier, String consequence) {
         List<Precedent> more = new ArrayList<>(precedents);
         more.add(new Precedent(earlier, consequence));
-        return new StationPlan(station, points, requirements, figures, aids, sizes, tables, more, holdings);
+        return new StationPlan(station, points, requirements, figures, aids, sizes, tables, more, holdings, charts);
     }
 
     /** The same, with what is left alone for a while. */
     public StationPlan holding(Holding... held) {
-        return new StationPlan(station, points, requirements, figures, aids, sizes, tables, precedents, List.of(held));
+        return new StationPlan(
+                station, points, requirements, figures, aids, sizes, tables, precedents, List.of(held), charts);
+    }
+
+    /** The same with curves that can be looked at closely. */
+    public StationPlan charted(Charts curves) {
+        return new StationPlan(
+                station,
+                points,
+                requirements,
+                figures,
+                Set.of(Aid.BENCH),
+                sizes,
+                tables,
+                precedents,
+                holdings,
+                Optional.of(curves));
     }
 
     /** Every drawing of it. */

@@ -25,7 +25,7 @@ class CurvePlotTest {
     }
 
     private static Drawing plot(CurvePlot.Scale scale, Dimension dimension, double lasting, double least, double most) {
-        return new CurvePlot("", scale, dimension, lasting, least, most).spoken(Text.of(""));
+        return new CurvePlot("", scale, dimension, 0, lasting, least, most).spoken(Text.of(""));
     }
 
     @Test
@@ -60,7 +60,7 @@ class CurvePlotTest {
             values[i] = i == 777 ? 90 : i < 1000 ? 20 : 50;
         }
         Outline outline = Outline.of(Instant.EPOCH, seconds, values);
-        Drawing drawing = new CurvePlot("", CurvePlot.Scale.LINEAR, Dimension.ABSOLUTE_PRESSURE, 2000, 20, 90)
+        Drawing drawing = new CurvePlot("", CurvePlot.Scale.LINEAR, Dimension.ABSOLUTE_PRESSURE, 0, 2000, 20, 90)
                 .curve(outline, 0)
                 .level(48, Text.of("asked"), Standing.of(new PointKey("a.b", "system")))
                 .spoken(Text.of(""));

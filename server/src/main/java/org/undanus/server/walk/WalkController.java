@@ -274,7 +274,7 @@ class WalkController {
                 units.orElse(file.rules().display()));
     }
 
-    private static Station named(String key) {
+    static Station named(String key) {
         return Arrays.stream(Station.values())
                 .filter(station -> station.key().equals(key))
                 .findFirst()

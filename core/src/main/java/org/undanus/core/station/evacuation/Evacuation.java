@@ -48,6 +48,7 @@ public final class Evacuation {
                                         "Refrigerant was let in before the vacuum was accepted.",
                                         "Have the charge recovered, evacuate and isolate anew, and only then open the valves.")))
                 .holding(Acceptance.ISOLATION, Dryness.PULLING)
+                .charted(VacuumFigure::chart)
                 .drawnBy(VacuumFigure::draw)
                 .after(
                         Station.TIGHTNESS,

@@ -12,11 +12,15 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Case;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
+import org.undanus.core.plan.Charts;
+import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.RuleBook;
@@ -27,19 +31,28 @@ final class VacuumFigure {
 
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
         return facts.subjects(Scope.LINE_SET).stream()
-                .map(lines -> Examination.of(facts, evidence, rules, Dryness.CURVE_ABOUT, lines))
-                .flatMap(x -> VacuumCurve.of(x).map(curve -> drawing(x, curve, judgements)).stream())
+                .flatMap(lines -> chart(facts, evidence, rules, judgements, lines, Charts.Look.WHOLE).stream())
+                .map(Charts.Chart::drawing)
                 .toList();
     }
 
-    private static Drawing drawing(Examination x, VacuumCurve vacuum, Judgements judgements) {
+    static Optional<Charts.Chart> chart(
+            Case facts, Evidence evidence, RuleBook rules, Judgements judgements, Subject lines, Charts.Look look) {
+        Examination x = Examination.of(facts, evidence, rules, Dryness.CURVE_ABOUT, lines);
+        return VacuumCurve.of(x).map(curve -> chart(x, curve, judgements, look));
+    }
+
+    private static Charts.Chart chart(Examination x, VacuumCurve vacuum, Judgements judgements, Charts.Look look) {
         Curve curve = vacuum.curve();
-        Outline all = curve.outline();
+        double lasting = curve.outline().lasting();
+        double begin = look.begin(lasting);
+        double end = look.end(lasting);
+        Outline shown = curve.near(x, EvacuationPoints.LOG, begin, end);
         double least = Double.POSITIVE_INFINITY;
         double most = 0;
-        for (int i = 0; i < all.size(); i++) {
-            least = Math.min(least, all.least(i));
-            most = Math.max(most, all.most(i));
+        for (int i = 0; i < shown.size(); i++) {
+            least = Math.min(least, shown.least(i));
+            most = Math.max(most, shown.most(i));
         }
         List<Judgement> held = List.of(Acceptance.DEEP_ENOUGH, Acceptance.STOOD).stream()
                 .flatMap(requirement ->
@@ -53,12 +66,19 @@ final class VacuumFigure {
         }
         CurvePlot plot = new CurvePlot(
                 x.subject().title(),
-                CurvePlot.Scale.LOGARITHMIC,
+                look.even() ? CurvePlot.Scale.LINEAR : CurvePlot.Scale.LOGARITHMIC,
                 Dimension.ABSOLUTE_PRESSURE,
-                all.lasting(),
+                begin,
+                end,
                 least,
                 most);
-        plot.curve(all, all.seconds(0));
+        double origin = curve.outline().seconds(0);
+        look.beside()
+                .flatMap(other -> VacuumCurve.of(x.at(other)).map(VacuumCurve::curve))
+                .ifPresent(other -> plot.beside(
+                        other.outline(),
+                        Text.of("{}", look.beside().orElseThrow().title())));
+        plot.curve(shown, origin);
         for (Judgement judgement : held) {
             limits(judgement)
                     .forEach(limit -> plot.level(
@@ -69,15 +89,22 @@ final class VacuumFigure {
         x.listed(EvacuationPoints.MARKS, Marks.class).ifPresent(marks -> marks.marks()
                 .forEach(mark ->
                         plot.mark(mark.seconds(), Text.of("{}", mark.act().title()))));
-        Optional<Rise> rise = vacuum.read(Dryness.mostMoisture(x));
+        Optional<Rise> rise = vacuum.told() ? vacuum.read(Dryness.mostMoisture(x)) : Optional.empty();
         rise.ifPresent(read -> plot.course(
                         vacuum.isolated(), vacuum.isolated() + read.lasting(), at -> read.at(at - vacuum.isolated()))
                 .caption(Text.of("Line: as the gauge showed it. Dashed: the course read from it.")));
+        look.moment(lasting)
+                .ifPresent(at -> plot.cursor(
+                        at,
+                        Text.of(
+                                "{} at {}",
+                                AbsolutePressure.ofPascals(shown.at(origin + at)),
+                                Duration.ofSeconds(at))));
         Text said = judgements
                 .find(Dryness.CURVE_ABOUT, x.subject().id())
                 .map(Judgement::because)
                 .orElse(Text.of(""));
-        return plot.spoken(Text.of("Vacuum over time. {}", said));
+        return new Charts.Chart(plot.spoken(Text.of("Vacuum over time. {}", said)), said, lasting);
     }
 
     private static List<Limit> limits(Judgement judgement) {

@@ -1,7 +1,9 @@
 package org.undanus.core.station.tightness;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import org.undanus.core.curve.Hold;
 import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.CurvePlot;
@@ -12,11 +14,14 @@ import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.fluid.Nitrogen;
 import org.undanus.core.installation.Case;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
+import org.undanus.core.plan.Charts;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Text;
@@ -28,50 +33,73 @@ final class HoldFigure {
 
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
         return facts.subjects(Scope.LINE_SET).stream()
-                .map(lines -> Examination.of(facts, evidence, rules, HoldTest.ABOUT, lines))
-                .flatMap(x -> drawing(x, judgements).stream())
+                .flatMap(lines -> chart(facts, evidence, rules, judgements, lines, Charts.Look.WHOLE).stream())
+                .map(Charts.Chart::drawing)
                 .toList();
     }
 
-    private static Optional<Drawing> drawing(Examination x, Judgements judgements) {
-        return HoldTest.hold(x).map(hold -> {
-            Optional<Curve> pressure = Curve.of(x, TightnessPoints.PRESSURE_LOG, TightnessPoints.PRESSURE_READINGS)
-                    .filter(curve -> curve.outline().size() >= Hold.FEWEST);
-            return plot(x, judgements, hold, pressure);
-        });
+    static Optional<Charts.Chart> chart(
+            Case facts, Evidence evidence, RuleBook rules, Judgements judgements, Subject lines, Charts.Look look) {
+        Examination x = Examination.of(facts, evidence, rules, HoldTest.ABOUT, lines);
+        return HoldTest.hold(x).map(hold -> chart(x, judgements, hold, look));
     }
 
-    private static Drawing plot(Examination x, Judgements judgements, Hold hold, Optional<Curve> pressure) {
+    private static Optional<Curve> pressure(Examination x) {
+        return Curve.of(x, TightnessPoints.PRESSURE_LOG, TightnessPoints.PRESSURE_READINGS)
+                .filter(curve -> curve.outline().size() >= Hold.FEWEST);
+    }
+
+    private static Charts.Chart chart(Examination x, Judgements judgements, Hold hold, Charts.Look look) {
         double air = x.facts().site().atmosphere().si();
-        Outline shown = pressure.map(Curve::outline)
-                .orElseGet(() -> Outline.of(java.time.Instant.EPOCH, new double[] {0, hold.lasting()}, new double[] {
+        Optional<Curve> pressure = pressure(x);
+        Outline all = pressure.map(Curve::outline)
+                .orElseGet(() -> Outline.of(Instant.EPOCH, new double[] {0, hold.lasting()}, new double[] {
                     hold.first() - air, hold.last() - air
                 }));
-        double least = hold.expected() - air;
-        double most = least;
+        double begin = look.begin(all.lasting());
+        double end = look.end(all.lasting());
+        Outline shown = pressure.map(curve -> curve.near(x, TightnessPoints.PRESSURE_LOG, begin, end))
+                .orElse(all);
+        Optional<Curve> temperature = Curve.of(x, TightnessPoints.TEMPERATURE_LOG, TightnessPoints.TEMPERATURE_READINGS)
+                .filter(t -> pressure.isPresent());
+        DoubleUnaryOperator alone = at -> byTemperature(hold, temperature, at) - air;
+        double least = Math.min(alone.applyAsDouble(begin), alone.applyAsDouble(end));
+        double most = Math.max(alone.applyAsDouble(begin), alone.applyAsDouble(end));
         for (int i = 0; i < shown.size(); i++) {
             least = Math.min(least, shown.least(i));
             most = Math.max(most, shown.most(i));
         }
-        double start = shown.seconds(0);
-        Standing standing = Standing.of(judgements, HoldTest.ABOUT, x.subject().id());
+        double origin = all.seconds(0);
         CurvePlot plot = new CurvePlot(
-                x.subject().title(), CurvePlot.Scale.LINEAR, Dimension.GAUGE_PRESSURE, hold.lasting(), least, most);
-        plot.curve(shown, start);
-        Optional<Curve> temperature =
-                Curve.of(x, TightnessPoints.TEMPERATURE_LOG, TightnessPoints.TEMPERATURE_READINGS);
-        plot.course(
-                0, hold.lasting(), at -> byTemperature(hold, temperature.filter(t -> pressure.isPresent()), at) - air);
-        Optional<Judgement> judgement =
-                judgements.find(HoldTest.ABOUT, x.subject().id());
+                x.subject().title(), CurvePlot.Scale.LINEAR, Dimension.GAUGE_PRESSURE, begin, end, least, most);
+        look.beside()
+                .flatMap(other -> pressure(x.at(other)))
+                .ifPresent(other -> plot.beside(
+                        other.outline(),
+                        Text.of("{}", look.beside().orElseThrow().title())));
+        plot.curve(shown, origin).course(0, hold.lasting(), alone);
+        look.moment(all.lasting())
+                .ifPresent(at -> plot.cursor(
+                        at,
+                        Text.of(
+                                "{} at {}; by temperature {}",
+                                GaugePressure.ofPascals(shown.at(origin + at)),
+                                Duration.ofSeconds(at),
+                                GaugePressure.ofPascals(alone.applyAsDouble(Math.min(at, hold.lasting()))))));
+        Standing standing = Standing.of(judgements, HoldTest.ABOUT, x.subject().id());
+        Text because = judgements
+                .find(HoldTest.ABOUT, x.subject().id())
+                .map(Judgement::because)
+                .orElse(Text.of(""));
         plot.caption(Text.of("Line: as the gauge showed it. Dashed: by the temperature alone."));
-        return plot.spoken(Text.of(
+        Drawing drawing = plot.spoken(Text.of(
                 "Held from {} to {}; by temperature alone it would end at {}. {}: {}",
                 GaugePressure.ofPascals(hold.first() - air),
                 GaugePressure.ofPascals(hold.last() - air),
                 GaugePressure.ofPascals(hold.expected() - air),
                 standing.said(),
-                judgement.map(Judgement::because).orElse(Text.of(""))));
+                because));
+        return new Charts.Chart(drawing, because, all.lasting());
     }
 
     /** The pressure that the temperature alone would have made at a time, absolute; on a straight line where no course of it is known. */

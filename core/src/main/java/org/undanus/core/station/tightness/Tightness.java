@@ -67,6 +67,7 @@ public final class Tightness {
                                 cores(),
                                 joint()))
                 .holding(HoldTest.HELD)
+                .charted(HoldFigure::chart)
                 .drawnBy(HoldFigure::draw)
                 .after(Station.PIPING, "A joint that is covered, or a run that is changed later, was not in the test.");
     }
