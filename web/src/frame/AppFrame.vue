@@ -6,6 +6,7 @@ import { useSession } from "../session/useSession";
 import CommandPalette from "./CommandPalette.vue";
 import HoldRail from "./HoldRail.vue";
 import ProgressLine from "./ProgressLine.vue";
+import { clock, useHolds } from "./useHolds";
 import { KEYS, useKeys, useSingleKeys } from "./useKeys";
 import { usePlaces } from "./usePlaces";
 import { useTheme } from "./useTheme";
@@ -17,6 +18,14 @@ const { theme, toggle: toggleTheme } = useTheme();
 const { units, toggle: toggleUnits } = useUnits();
 const { heading } = usePlaces();
 const { on: singleKeys, toggle: toggleSingleKeys } = useSingleKeys();
+
+const { holds, left, lasting, asked, railOpen } = useHolds();
+/** The shortest time that is left of a hold; where none has a length, how long the last has run. */
+const nextEnd = computed(() => {
+  const rest = holds.value.flatMap((hold) => left(hold) ?? []).filter((seconds) => seconds > 0);
+  const last = holds.value.at(-1);
+  return rest.length ? clock(Math.min(...rest)) : last ? clock(lasting(last)) : "";
+});
 
 const leads = computed(() => session.person.value?.role === "QUALITY_LEAD");
 const palette = ref<InstanceType<typeof CommandPalette>>();
@@ -77,6 +86,17 @@ function leave() {
         <RouterLink to="/reckoner">Calculators</RouterLink>
       </nav>
       <div class="tools">
+        <button
+          v-if="holds.length"
+          type="button"
+          class="button mono"
+          :aria-expanded="railOpen"
+          :aria-label="`${holds.length} ${holds.length === 1 ? 'hold' : 'holds'} running, next end in ${nextEnd}`"
+          :title="`${holds.length === 1 ? 'A hold runs' : `${holds.length} holds run`}; the next ends in ${nextEnd}`"
+          @click="asked = !asked"
+        >
+          {{ nextEnd }}
+        </button>
         <button
           type="button"
           class="button"

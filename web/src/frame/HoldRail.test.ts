@@ -5,7 +5,7 @@ import { spied } from "../api/mocked";
 import { ProblemError } from "../api/client";
 import HoldRail from "./HoldRail.vue";
 import * as signals from "./signal";
-import { clock, type Hold } from "./useHolds";
+import { clock, useHolds, type Hold } from "./useHolds";
 
 const START = Date.parse("2026-06-03T09:00:00Z");
 const hold: Hold = {
@@ -66,10 +66,14 @@ test("it counts by the server's clock, and says what may be done meanwhile", asy
   wrapper.unmount();
 });
 
-test("elsewhere it names the installation", async () => {
+test("elsewhere it takes no room until it is asked for, and names the installation", async () => {
   const wrapper = await rail("/register");
+  expect(wrapper.find(".rail").exists()).toBe(false);
+  useHolds().asked.value = true;
+  await flushPromises();
   expect(wrapper.find(".where").text()).toBe("Boathouse");
   expect(asked.mock.calls[0]?.[0]).not.toContain("installation=");
+  useHolds().asked.value = false;
   wrapper.unmount();
 });
 

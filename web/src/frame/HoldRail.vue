@@ -9,7 +9,7 @@ import { clock, useHolds, type Hold } from "./useHolds";
 
 /** At the foot of every page: what is being held, how long still, and what may be done meanwhile. */
 const route = useRoute();
-const { holds, here, look, end, lasting, left, follow } = useHolds();
+const { holds, here, look, end, lasting, left, over, railOpen, follow } = useHolds();
 
 let stop = () => {};
 onMounted(() => (stop = follow()));
@@ -22,11 +22,6 @@ watch(
   },
   { immediate: true },
 );
-
-function over(hold: Hold): boolean {
-  const still = left(hold);
-  return still !== undefined && still <= 0;
-}
 
 /** Each is signalled once, also where the page is loaded anew. */
 const told = new Set<string>(JSON.parse(sessionStorage.getItem("holds-told") ?? "[]") as string[]);
@@ -69,7 +64,7 @@ function calendar(hold: Hold): string {
 </script>
 
 <template>
-  <aside v-if="holds.length" class="rail" aria-label="Running holds">
+  <aside v-if="holds.length && railOpen" class="rail" aria-label="Running holds">
     <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ over: over(hold) }">
       <div class="words">
         <RouterLink

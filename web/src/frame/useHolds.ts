@@ -15,6 +15,8 @@ const here = ref<string>();
 /** By how much the server's clock is ahead of this device's, ms. */
 const ahead = ref(0);
 const now = ref(Date.now());
+/** Whether the person has asked for the rail. */
+const asked = ref(false);
 /** The last one that ended on this device. */
 const ended = ref<Hold>();
 
@@ -69,6 +71,16 @@ function left(hold: Hold): number | undefined {
   return hold.needed === undefined ? undefined : hold.needed - lasting(hold);
 }
 
+function over(hold: Hold): boolean {
+  const still = left(hold);
+  return still !== undefined && still <= 0;
+}
+
+/** The rail takes room only where it matters: at the installation that is held, at an end, and when asked for. */
+const railOpen = computed(
+  () => asked.value || holds.value.some((hold) => hold.installationId === here.value || over(hold)),
+);
+
 /** Minutes and seconds, or hours and minutes, as a clock shows them. */
 export function clock(seconds: number): string {
   const whole = Math.floor(Math.abs(seconds));
@@ -100,6 +112,9 @@ export function useHolds() {
     end,
     lasting,
     left,
+    over,
+    asked,
+    railOpen,
     follow,
     /** The one that holds a line of the installation looked at. */
     on: (line: { point: string; component: string }) =>

@@ -88,6 +88,13 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
       download
       >CSV</a
     >
+    <a
+      v-if="line.reading && !live.on(line)"
+      :href="`${logAddress(line.reading.typed)}/senml`"
+      :aria-label="`${line.title}: ${line.reading.said}, as SenML`"
+      download
+      >SenML</a
+    >
   </div>
   <select
     v-else-if="options.length"

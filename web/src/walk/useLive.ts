@@ -1,4 +1,4 @@
-import { ref } from "vue";
+import { ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { useUnits } from "../frame/useUnits";
@@ -7,6 +7,8 @@ export type Live = Schemas["LiveView"];
 
 /** Screens are drawn anew at most so often, however fast samples come. */
 const AT_MOST_EVERY_MS = 2000;
+
+const SOMETIMES_MS = 10_000;
 
 const listening = ref<Live[]>([]);
 const { units } = useUnits();
@@ -35,14 +37,32 @@ function follow(id: string, changed: () => void): () => void {
         .catch(() => undefined);
     }, AT_MOST_EVERY_MS);
   };
+  let feed: EventSource | undefined;
+  const unwatch = watch(
+    () => listening.value.length > 0,
+    (some) => {
+      feed?.close();
+      feed = undefined;
+      if (some && typeof EventSource !== "undefined") {
+        feed = new EventSource(`/api/installations/${id}/live/feed`);
+        feed.addEventListener("samples", again);
+        feed.addEventListener("changed", again);
+      }
+    },
+  );
+  // another device may let a line listen: that is noticed without a feed of its own
+  const asking = setInterval(() => {
+    if (!feed) {
+      void look().catch(() => undefined);
+    }
+  }, SOMETIMES_MS);
   void look().catch(() => undefined);
-  const feed =
-    typeof EventSource === "undefined" ? undefined : new EventSource(`/api/installations/${id}/live/feed`);
-  feed?.addEventListener("samples", again);
-  feed?.addEventListener("changed", again);
   return () => {
+    unwatch();
+    clearInterval(asking);
     clearTimeout(timer);
     feed?.close();
+    listening.value = [];
   };
 }
 

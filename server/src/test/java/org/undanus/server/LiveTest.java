@@ -151,6 +151,16 @@ class LiveTest {
         assertThat(line).hasSize(1);
         assertThat(line.at("/0/grade").asString()).isEqualTo("LOGGED");
         assertThat(line.at("/0/instrument").asString()).isEqualTo("vacuum-1");
+        JsonNode out = inspector
+                .get("/api/installations/" + id + "/traces/"
+                        + line.at("/0/typed").asString() + "/senml")
+                .expect(200)
+                .json();
+        assertThat(out).as("its samples and what holds for all").hasSize(362);
+        assertThat(out.at("/0/bu").asString()).isEqualTo("Pa");
+        assertThat(out.at("/1/t").asDouble()).isZero();
+        assertThat(out.at("/1/v").asDouble()).isEqualTo(10);
+        assertThat(out.at("/361/t").asDouble()).isEqualTo(1800);
         assertThat(send(rise(start, 361, 362), token).statusCode()).isEqualTo(409);
         assertThat(SERVER.bean(JournalCheck.class).run().sound()).isTrue();
     }

@@ -46,6 +46,8 @@ class TraceController {
         }
     }
 
+    private static final String SENML = "application/senml+json";
+
     private final TraceStore store;
     private final CaseFiles cases;
     private final TransactionTemplate transactions;
@@ -113,5 +115,20 @@ class TraceController {
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + sha256 + ".csv\"")
                 .body(csv::transferTo);
+    }
+
+    /** A curve as SenML (RFC 8428), in pascals and degrees Celsius. */
+    @GetMapping(path = "/{sha256}/senml", produces = SENML)
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = SENML, schema = @Schema(type = "string", format = "binary")))
+    ResponseEntity<StreamingResponseBody> senMl(
+            @PathVariable String id, @PathVariable String sha256, @AuthenticationPrincipal Person person) {
+        cases.open(id, person);
+        InputStream pack = store.senMl(id, sha256);
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(SENML))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + sha256 + ".json\"")
+                .body(pack::transferTo);
     }
 }

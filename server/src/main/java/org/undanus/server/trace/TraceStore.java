@@ -6,12 +6,14 @@ import java.io.ByteArrayInputStream;
 import java.io.InputStream;
 import java.io.SequenceInputStream;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Enumeration;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
@@ -23,6 +25,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.TraceCsv;
 import org.undanus.core.evidence.Traces;
+import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.server.installation.CaseMaterial;
 import org.undanus.server.journal.Journal;
@@ -37,6 +40,7 @@ public class TraceStore implements CaseMaterial.Curves {
     /** Of one curve's file. */
     public static final long MOST_BYTES = 64 * 1024 * 1024L;
 
+    private static final int SENT_DECIMALS = 6;
     private static final long MOST_OUTLINES = 2000;
 
     private final TraceMapper mapper;
@@ -245,9 +249,45 @@ public class TraceStore implements CaseMaterial.Curves {
     }
 
     InputStream csv(TraceRow row) {
+        return pieces(row, TraceCsv.heading(row.unit()), TraceCsv::row, "");
+    }
+
+    /**
+     * A curve as a pack of SenML, made a chunk at a time while it is read.
+     *
+     * @throws NotFoundException where there is no such curve
+     */
+    InputStream senMl(String installation, String sha256) {
+        TraceRow row = row(installation, sha256);
+        FieldUnit unit = row.trace().unit();
+        boolean warmth = row.trace().dimension() == Dimension.TEMPERATURE;
+        FieldUnit sent = warmth ? FieldUnit.named(Dimension.TEMPERATURE, "°C").orElseThrow() : null;
+        String head = "[{\"bn\":\"urn:undanus:" + sha256 + "\",\"bt\":"
+                + seconds(row.trace().from()) + ",\"bu\":\"" + (warmth ? "Cel" : "Pa") + "\"}";
+        return pieces(
+                row,
+                head,
+                (at, value) -> {
+                    double si = unit.toSi(value.doubleValue());
+                    BigDecimal shown = BigDecimal.valueOf(sent == null ? si : sent.fromSi(si))
+                            .setScale(SENT_DECIMALS, RoundingMode.HALF_UP)
+                            .stripTrailingZeros();
+                    BigDecimal later = seconds(at).subtract(seconds(row.trace().from()));
+                    return ",{\"t\":" + later.stripTrailingZeros().toPlainString() + ",\"v\":" + shown.toPlainString()
+                            + "}";
+                },
+                "]");
+    }
+
+    private static BigDecimal seconds(Instant at) {
+        return BigDecimal.valueOf(at.toEpochMilli(), 3);
+    }
+
+    private InputStream pieces(TraceRow row, String head, BiFunction<Instant, BigDecimal, String> sample, String foot) {
         return new SequenceInputStream(new Enumeration<>() {
-            private String text = TraceCsv.heading(row.unit());
+            private String text = head;
             private Instant reached = Instant.EPOCH;
+            private boolean ended;
 
             @Override
             public boolean hasMoreElements() {
@@ -257,17 +297,18 @@ public class TraceStore implements CaseMaterial.Curves {
             @Override
             public InputStream nextElement() {
                 InputStream piece = new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8));
-                Chunk next = mapper.chunkAfter(row.id(), reached);
-                text = next == null ? null : rows(next);
+                Chunk next = ended ? null : mapper.chunkAfter(row.id(), reached);
+                text = next != null ? samples(next, sample) : ended ? null : foot;
+                ended = next == null;
                 reached = next == null ? reached : next.fromAt();
                 return piece;
             }
         });
     }
 
-    private static String rows(Chunk chunk) {
-        StringBuilder rows = new StringBuilder();
-        TraceChunk.unpack(chunk.fromAt(), chunk.content(), (at, value) -> rows.append(TraceCsv.row(at, value)));
-        return rows.toString();
+    private static String samples(Chunk chunk, BiFunction<Instant, BigDecimal, String> sample) {
+        StringBuilder samples = new StringBuilder();
+        TraceChunk.unpack(chunk.fromAt(), chunk.content(), (at, value) -> samples.append(sample.apply(at, value)));
+        return samples.toString();
     }
 }
