@@ -19,9 +19,13 @@ final class Caller {
     private final String address;
 
     Caller(String address) throws IOException, InterruptedException {
+        this(address, "inspector");
+    }
+
+    Caller(String address, String name) throws IOException, InterruptedException {
         this.address = address;
         send("GET", "/api/session", "");
-        send("POST", "/api/session", "{\"name\":\"inspector\",\"password\":\"inspector-demo\"}");
+        send("POST", "/api/session", "{\"name\":\"" + name + "\",\"password\":\"" + name + "-demo\"}");
     }
 
     /** @throws IllegalStateException when it is refused; that somebody else was first is no refusal */

@@ -68,8 +68,10 @@ class LiveRunTest extends BrowserTest {
         Locator rail = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Running holds"));
         assertThat(rail.getByText("Hold, how long, Line set").last()).isVisible();
         page.navigate(application.address() + "/register");
+        assertThat(rail).isHidden();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("holds? running")))
+                .click();
         assertThat(rail.getByText("Ticket hall, wall split")).isVisible();
-        page.reload();
         Locator mine = rail.locator(".hold", new Locator.LocatorOptions().setHasText("Ticket hall, wall split"));
         mine.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("End"))
                 .click();

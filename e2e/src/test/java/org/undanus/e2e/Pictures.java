@@ -48,7 +48,11 @@ public final class Pictures {
         walk(desk, "Stage roof, ducted split with strip heat", "Tightness");
         take(desk, "walk-tightness");
         walk(desk, "Stage roof, ducted split with strip heat", "Evacuation");
-        take(desk, "walk-evacuation");
+        desk.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench"))
+                .click();
+        desk.locator(".sheet svg").waitFor();
+        desk.mouse().move(760, 420);
+        take(desk, "bench");
         walk(desk, "Stage roof, ducted split with strip heat", "Electrical");
         take(desk, "walk-electrical");
         Steps steps = new Steps(desk, address);

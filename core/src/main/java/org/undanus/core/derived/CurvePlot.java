@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
@@ -44,6 +45,8 @@ public final class CurvePlot {
     private static final double MARGIN = 0.06;
     /** Where marks are named, over the chart. */
     private static final double OVER = 1.08;
+    /** So many times the usual time between samples is a gap. */
+    private static final double GAP = 8;
     /** How high a cursor's values stand. */
     private static final double CURSOR = 0.92;
     /** Where levels may be named. */
@@ -170,23 +173,60 @@ public final class CurvePlot {
 
     /** The samples as they were shown, from the least to the most where several are one point. */
     public CurvePlot curve(Outline samples, double origin) {
+        double usual = usual(samples);
         List<Place> path = new ArrayList<>();
+        double before = Double.NaN;
         for (int i = 0; i < samples.size(); i++) {
             double at = samples.seconds(i) - origin;
             if (!holds(at)) {
                 continue;
             }
-            if (samples.least(i) == samples.most(i)) {
-                path.add(place(at, samples.mean(i)));
-            } else {
-                path.add(place(at, samples.least(i)));
+            if (at - before > GAP * usual) {
+                stroke(path);
+                gap(before, at);
+                path = new ArrayList<>();
+            }
+            before = at;
+            path.add(place(at, samples.least(i)));
+            if (samples.least(i) != samples.most(i)) {
                 path.add(place(at, samples.most(i)));
             }
         }
+        stroke(path);
+        return this;
+    }
+
+    /** The median of the times between samples, s. */
+    private static double usual(Outline samples) {
+        double[] steps = IntStream.range(1, samples.size())
+                .mapToDouble(i -> samples.seconds(i) - samples.seconds(i - 1))
+                .sorted()
+                .toArray();
+        return steps.length == 0 ? Double.POSITIVE_INFINITY : steps[steps.length / 2];
+    }
+
+    private void stroke(List<Place> path) {
         if (path.size() > 1) {
             drawing.line(Role.CURVE, path);
         }
         drawn.addAll(path);
+    }
+
+    private void gap(double begins, double ends) {
+        drawing.aside(Text.of("gap"), Place.of(across((begins + ends) / 2), CURSOR), Side.CENTRE);
+    }
+
+    /** A computed course that is known by its times and values. */
+    public CurvePlot course(double[] seconds, double[] values, Text words) {
+        List<Place> path = new ArrayList<>();
+        for (int i = 0; i < seconds.length; i++) {
+            if (holds(seconds[i])) {
+                path.add(place(seconds[i], values[i]));
+            }
+        }
+        if (path.size() > 1) {
+            drawing.line(Role.GHOST, path).aside(words, path.get(path.size() / 2), Side.RIGHT, Side.LEFT);
+        }
         return this;
     }
 

@@ -51,6 +51,23 @@ class CurvePlotTest {
     }
 
     @Test
+    void aGapBreaksTheLineAndIsNamed() {
+        double[] seconds = new double[100];
+        double[] values = new double[100];
+        for (int i = 0; i < seconds.length; i++) {
+            seconds[i] = i < 50 ? i : i + 60;
+            values[i] = 20 + i % 3;
+        }
+        Drawing drawing = new CurvePlot("", CurvePlot.Scale.LINEAR, Dimension.ABSOLUTE_PRESSURE, 0, 160, 10, 30)
+                .curve(Outline.of(Instant.EPOCH, seconds, values), 0)
+                .spoken(Text.of(""));
+        assertThat(Sheet.of(drawing, 700, 220, UnitSystem.SI).pieces())
+                .filteredOn(piece -> piece.role() == Role.CURVE)
+                .hasSize(2);
+        assertThat(words(drawing, UnitSystem.SI)).contains("gap");
+    }
+
+    @Test
     void everySpikeIsDrawnAndLevelsAreNamedClearOfTheCurve() {
         double[] seconds = new double[2000];
         double[] values = new double[2000];

@@ -236,10 +236,14 @@ final class Dryness {
             new Holding(PULLED, Acceptance.DEEP_ENOUGH.about(), Dryness::quickest, (x, seconds) -> Optional.empty());
 
     private static Optional<Double> quickest(Examination x) {
-        Optional<Double> level = Acceptance.level(x);
-        return x.missing(PUMP, BORE, HOSE).isEmpty() && level.isPresent()
-                ? TestVolume.of(x).map(volume -> pull(x, volume)
-                        .time(x.facts().site().atmosphere().si(), level.get()))
+        return Acceptance.level(x).flatMap(level -> pullDown(x)
+                .map(pull -> pull.time(x.facts().site().atmosphere().si(), level)));
+    }
+
+    /** What pump and hose can do; empty where they are not known. */
+    static Optional<PullDown> pullDown(Examination x) {
+        return x.missing(PUMP, BORE, HOSE).isEmpty()
+                ? TestVolume.of(x).map(volume -> pull(x, volume))
                 : Optional.empty();
     }
 

@@ -2,6 +2,8 @@ package org.undanus.core.station.evacuation;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.undanus.core.curve.PullDown;
 import org.undanus.core.curve.Rise;
 import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.CurvePlot;
@@ -27,6 +29,13 @@ import org.undanus.core.rules.RuleBook;
 
 /** The vacuum over time, on a logarithmic scale: what was shown, what was done, the course read from it, and the levels asked for. */
 final class VacuumFigure {
+    /** A curve that begins over so many times its end holds a pull. */
+    private static final double PULLED_FROM = 10;
+    /** As far down as a pull-down is drawn, Pa. */
+    private static final double DEEPEST = 5;
+
+    private static final int DRAWN = 60;
+
     private VacuumFigure() {}
 
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
@@ -79,6 +88,10 @@ final class VacuumFigure {
                         other.outline(),
                         Text.of("{}", look.beside().orElseThrow().title())));
         plot.curve(shown, origin);
+        if (curve.outline().mean(0)
+                > PULLED_FROM * curve.outline().mean(curve.outline().size() - 1)) {
+            Dryness.pullDown(x).ifPresent(pull -> expected(plot, pull, x, curve));
+        }
         for (Judgement judgement : held) {
             limits(judgement)
                     .forEach(limit -> plot.level(
@@ -105,6 +118,22 @@ final class VacuumFigure {
                 .map(Judgement::because)
                 .orElse(Text.of(""));
         return new Charts.Chart(plot.spoken(Text.of("Vacuum over time. {}", said)), said, lasting);
+    }
+
+    /** The pull-down of a dry and tight system by this pump and hose, from when the pump was switched on. */
+    private static void expected(CurvePlot plot, PullDown pull, Examination x, Curve curve) {
+        double on = x.listed(EvacuationPoints.MARKS, Marks.class)
+                .map(marks -> marks.last(Marks.Act.PUMP_ON))
+                .orElse(OptionalDouble.empty())
+                .orElse(0);
+        double first = curve.outline().at(curve.outline().seconds(0) + on);
+        double[] seconds = new double[DRAWN + 1];
+        double[] values = new double[DRAWN + 1];
+        for (int i = 0; i <= DRAWN; i++) {
+            values[i] = first * Math.pow(DEEPEST / first, (double) i / DRAWN);
+            seconds[i] = on + pull.time(first, values[i]);
+        }
+        plot.course(seconds, values, Text.of("dry and tight, by pump and hose"));
     }
 
     private static List<Limit> limits(Judgement judgement) {
