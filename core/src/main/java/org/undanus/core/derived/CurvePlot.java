@@ -220,7 +220,8 @@ public final class CurvePlot {
     public CurvePlot course(double[] seconds, double[] values, Text words) {
         List<Place> path = new ArrayList<>();
         for (int i = 0; i < seconds.length; i++) {
-            if (holds(seconds[i])) {
+            // below the chart it would run along its foot
+            if (holds(seconds[i]) && scale.of(values[i]) >= low) {
                 path.add(place(seconds[i], values[i]));
             }
         }

@@ -68,6 +68,18 @@ class CurvePlotTest {
     }
 
     @Test
+    void aComputedCourseEndsWhereItLeavesTheChart() {
+        Drawing drawing = new CurvePlot(
+                        "", CurvePlot.Scale.LOGARITHMIC, Dimension.ABSOLUTE_PRESSURE, 0, 100, 50, 10_000)
+                .course(new double[] {0, 20, 40, 60}, new double[] {10_000, 500, 100, 5}, Text.of("expected"))
+                .spoken(Text.of(""));
+        assertThat(Sheet.of(drawing, 700, 220, UnitSystem.SI).pieces())
+                .filteredOn(piece -> piece.role() == Role.GHOST)
+                .singleElement()
+                .satisfies(line -> assertThat(line.points()).hasSize(3));
+    }
+
+    @Test
     void everySpikeIsDrawnAndLevelsAreNamedClearOfTheCurve() {
         double[] seconds = new double[2000];
         double[] values = new double[2000];
