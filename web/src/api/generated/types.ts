@@ -4523,7 +4523,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/senml+json": string;
+                    "application/senml+json": Record<string, never>[];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];

@@ -13,10 +13,12 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -193,6 +195,43 @@ class LiveTest {
         assertThat(inspector.get(live(id)).expect(200).json().at("/0/samples").asInt())
                 .isZero();
         inspector.post(live(id) + "/" + listening + "/leave", Map.of()).expect(204);
+    }
+
+    @RepeatedTest(4)
+    void whatIsAcknowledgedWhileALineIsKeptIsInItsCurve() throws Exception {
+        String id = inspector.installation("LH-36");
+        UUID listening = listen(id, "line-set-indoor-1");
+        Instant start = Instant.now().minusSeconds(3600);
+        AtomicInteger acknowledged = new AtomicInteger();
+        CompletableFuture<Void> sending = CompletableFuture.runAsync(() -> {
+            try {
+                while (send(rise(start, acknowledged.get(), acknowledged.get() + 1), token)
+                                .statusCode()
+                        == 200) {
+                    acknowledged.incrementAndGet();
+                }
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        while (acknowledged.get() < 20) {
+            TimeUnit.MILLISECONDS.sleep(5);
+        }
+        UUID reading = UUID.randomUUID();
+        inspector
+                .post(live(id) + "/" + listening + "/keep", Map.of("reading", reading.toString()))
+                .expect(204);
+        sending.get(20, TimeUnit.SECONDS);
+        JsonNode line = inspector
+                .get("/api/installations/" + id + "/history?point=" + LOG + "&component=line-set-indoor-1")
+                .expect(200)
+                .json();
+        String kept = inspector
+                .get("/api/installations/" + id + "/traces/"
+                        + line.get(line.size() - 1).path("typed").asString())
+                .expect(200)
+                .text();
+        assertThat(kept.lines().count() - 1).isEqualTo(acknowledged.get());
     }
 
     @Test

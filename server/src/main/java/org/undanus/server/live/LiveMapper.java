@@ -43,6 +43,10 @@ interface LiveMapper {
     @Select(COLUMNS + "WHERE id = #{id}")
     Listening find(String id);
 
+    /** Held until the transaction ends, so that no sample comes in between. */
+    @Select(COLUMNS + "WHERE id = #{id} FOR UPDATE")
+    Listening hold(String id);
+
     @Insert(
             "INSERT INTO listening (id, installation_id, point, component, instrument, started_by, started_at, samples)"
                     + " VALUES (#{id}, #{installationId}, #{point}, #{component}, #{instrument}, #{startedBy}, #{startedAt}, 0)")

@@ -176,10 +176,14 @@ public class LiveStore {
         return listening;
     }
 
-    /** @throws NotFoundException where this installation has no such line that listens */
-    @Transactional(readOnly = true)
-    public Listening of(String installation, String id) {
-        Listening listening = mapper.find(id);
+    /**
+     * Held until the transaction ends: what is sent meanwhile waits, and is not taken if the line listens no more then.
+     *
+     * @throws NotFoundException where this installation has no such line that listens
+     */
+    @Transactional
+    public Listening hold(String installation, String id) {
+        Listening listening = mapper.hold(id);
         if (listening == null || !listening.installationId().equals(installation)) {
             throw new NotFoundException("No such line listens here.");
         }

@@ -1,5 +1,6 @@
 package org.undanus.server.trace;
 
+import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
@@ -121,7 +122,7 @@ class TraceController {
     @GetMapping(path = "/{sha256}/senml", produces = SENML)
     @ApiResponse(
             responseCode = "200",
-            content = @Content(mediaType = SENML, schema = @Schema(type = "string", format = "binary")))
+            content = @Content(mediaType = SENML, array = @ArraySchema(schema = @Schema(type = "object"))))
     ResponseEntity<StreamingResponseBody> senMl(
             @PathVariable String id, @PathVariable String sha256, @AuthenticationPrincipal Person person) {
         cases.open(id, person);

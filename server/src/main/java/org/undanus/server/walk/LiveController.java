@@ -165,7 +165,7 @@ class LiveController {
             if (cases.keptReading(asked.reading()).isPresent()) {
                 return;
             }
-            Listening taken = live.of(id, listening);
+            Listening taken = live.hold(id, listening);
             Point point = Readings.line(file, taken.key()).point();
             String sha256 = traces.keep(id, point, live.csv(taken), person.name(), Instant.now())
                     .sha256();
@@ -191,7 +191,7 @@ class LiveController {
     void leave(@PathVariable String id, @PathVariable String listening, @AuthenticationPrincipal Person person) {
         transactions.executeWithoutResult(status -> {
             cases.openForWriting(id, person);
-            live.forget(live.of(id, listening));
+            live.forget(live.hold(id, listening));
         });
     }
 
