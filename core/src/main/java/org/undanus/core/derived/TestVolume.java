@@ -59,6 +59,17 @@ public record TestVolume(double cubicMetres, String how, boolean whole) {
                 coil.isPresent()));
     }
 
+    /**
+     * The smallest leak that two readings on one gauge tell from the steps of its display (expanded, k = 2).
+     *
+     * @param step of the display, Pa
+     * @param seconds between them
+     * @return Pa·m³/s
+     */
+    public double leakShown(double step, double seconds) {
+        return cubicMetres * 2 * Math.sqrt(2) * step / Math.sqrt(12) / seconds;
+    }
+
     /** Notes it among the steps. */
     public Finding explain(Finding finding) {
         return finding.step(

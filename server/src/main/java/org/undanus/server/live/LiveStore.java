@@ -1,5 +1,7 @@
 package org.undanus.server.live;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.ByteArrayInputStream;
 import java.io.InputStream;
 import java.math.BigDecimal;
@@ -44,6 +46,7 @@ public class LiveStore {
     /** Of one line; then it has to be kept before it listens on. */
     static final long MOST_SAMPLES = 500_000;
 
+    private static final long MOST_SEEN = 16;
     private static final int TOKEN_BYTES = 24;
     private static final Duration AHEAD = Duration.ofMinutes(5);
     private static final Duration BEHIND = Duration.ofDays(1);
@@ -67,6 +70,10 @@ public class LiveStore {
     private final Instruments instruments;
     private final Journal journal;
     private final LiveFeed feed;
+    /** Of each line as many samples as it had: screens ask often, and nothing has come since most times. */
+    private final Cache<Listening, Live> seen =
+            Caffeine.newBuilder().maximumSize(MOST_SEEN).build();
+
     private final SecureRandom random = new SecureRandom();
 
     LiveStore(LiveMapper mapper, CaseFiles cases, Instruments instruments, Journal journal, LiveFeed feed) {
@@ -322,7 +329,7 @@ public class LiveStore {
         List<Live> curves = new ArrayList<>();
         for (Listening listening : mapper.at(installation)) {
             if (listening.samples() >= 2) {
-                curves.add(curve(listening));
+                curves.add(seen.get(listening, this::curve));
             }
         }
         return curves;

@@ -128,8 +128,7 @@ final class Acceptance {
         return TestVolume.of(x)
                 .map(v -> Text.of(
                         "A leak over {} would have shown by now.",
-                        Leak.ofPascalCubicMetresPerSecond(
-                                v.cubicMetres() * 2 * Math.sqrt(2) * step / Math.sqrt(12) / seconds)));
+                        Leak.ofPascalCubicMetresPerSecond(v.leakShown(step, seconds))));
     }
 
     private static Optional<Way> way(Examination x) {
@@ -156,6 +155,25 @@ final class Acceptance {
                         Verdict.NOT_SHOWN,
                         Text.of("Nothing tells when the pump was valved off: so flat a curve may be the pump's."),
                         "Valve the pump off, and write when, from the curve's first sample: 25 min isolated.");
+    }
+
+    private static Judgement neverOff(Examination x, Text remedy) {
+        return x.finding()
+                .step(ISOLATED.title(), EvacuationPoints.NOT_ISOLATED)
+                .conclude(
+                        Verdict.NOT_SHOWN,
+                        Text.of("The pump was never valved off: the gauge showed the pump."),
+                        remedy);
+    }
+
+    /** Why no course after isolation can show anything; empty where it can. */
+    static Optional<Judgement> noCourse(Examination x) {
+        if (byNeedle(x)) {
+            return Optional.of(needle(x));
+        }
+        return x.chosen(ISOLATED)
+                .filter(EvacuationPoints.NOT_ISOLATED::equals)
+                .map(never -> neverOff(x, Text.of("Valve it off at the system, and let the log run on.")));
     }
 
     private static Uncertain read(Examination x, Point point) {
@@ -240,12 +258,7 @@ final class Acceptance {
         }
         double time = x.rules().number(way.get().time);
         if (x.chosen(ISOLATED).orElseThrow().equals(EvacuationPoints.NOT_ISOLATED)) {
-            return x.finding()
-                    .step(ISOLATED.title(), EvacuationPoints.NOT_ISOLATED)
-                    .conclude(
-                            Verdict.NOT_SHOWN,
-                            Text.of("The pump was never valved off: the gauge showed the pump."),
-                            Text.of("Valve it off at the system and read it for {}.", Duration.ofSeconds(time)));
+            return neverOff(x, Text.of("Valve it off at the system and read it for {}.", Duration.ofSeconds(time)));
         }
         Optional<VacuumCurve> curve = VacuumCurve.of(x).filter(c -> c.lasting() > 0);
         if (curve.isPresent() && !curve.get().told()) {

@@ -87,6 +87,10 @@ final class Dryness {
     }
 
     private static Judgement curve(Examination x) {
+        Optional<Judgement> nothing = Acceptance.noCourse(x);
+        if (nothing.isPresent()) {
+            return nothing.get();
+        }
         Optional<VacuumCurve> curve = VacuumCurve.of(x);
         Optional<Rise> rise = curve.flatMap(c -> c.read(mostMoisture(x)));
         if (rise.isEmpty()) {

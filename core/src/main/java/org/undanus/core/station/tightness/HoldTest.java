@@ -226,22 +226,21 @@ final class HoldTest implements Requirement {
                 .or(() -> TestPressure.plate(x))
                 .map(gauge -> gauge + x.facts().site().atmosphere().si());
         return pressure.flatMap(
-                p -> TestVolume.of(x).flatMap(v -> tooMuch(x, p).map(q -> v.cubicMetres() * expected(x) / q)));
+                p -> TestVolume.of(x).flatMap(v -> tooMuch(x, p).map(q -> v.leakShown(step(x), 1) / q)));
     }
 
     private static Optional<Text> power(Examination x, double seconds) {
         return TestVolume.of(x)
                 .map(v -> Text.of(
                         "A leak over {} would have shown by now.",
-                        Leak.ofPascalCubicMetresPerSecond(v.cubicMetres() * expected(x) / seconds)));
+                        Leak.ofPascalCubicMetresPerSecond(v.leakShown(step(x), seconds))));
     }
 
-    /** Expanded uncertainty of a change of pressure read twice in the gauge's steps, Pa. */
-    private static double expected(Examination x) {
-        double step = x.measured(START_PRESSURE).isPresent()
+    /** Of the gauge that read the start, else of any, Pa. */
+    private static double step(Examination x) {
+        return x.measured(START_PRESSURE).isPresent()
                 ? x.step(START_PRESSURE)
                 : x.rules().accuracy(START_PRESSURE.instrument()).resolution();
-        return 2 * Math.sqrt(2) * step / Math.sqrt(12);
     }
 
     private static Judgement judged(Examination x, Hold hold, TestVolume volume, double tooMuch) {

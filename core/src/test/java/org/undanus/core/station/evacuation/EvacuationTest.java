@@ -161,6 +161,18 @@ class EvacuationTest {
     }
 
     @Test
+    void noCurveShowsDrynessWithThePumpOnOrByANeedle() {
+        CaseFixture on = read("gauge", "electronic vacuum gauge", "isolated", "not isolated")
+                .logged("evacuation.log", "line-set-indoor", log(20, t -> 20));
+        assertThat(curve(on).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(curve(on).because().toString()).contains("never valved off");
+        CaseFixture needle = read("gauge", "needle of a manifold", "isolated", "valved off at the system")
+                .logged("evacuation.log", "line-set-indoor", log(20, t -> 20));
+        assertThat(curve(needle).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(curve(needle).because().toString()).contains("needle cannot show dryness");
+    }
+
+    @Test
     void aNeedleNeverShowsDryness() {
         CaseFixture needle = read("gauge", "needle of a manifold", "reached", "100 micron");
         assertThat(needle.verdict("evacuation.deep-enough" + LINES)).isEqualTo(Verdict.NOT_SHOWN);
