@@ -31,7 +31,22 @@ const bench = useBench(() => ({
   station: props.station,
   component: chosen.value || undefined,
 }));
-const { room, even, beside, cursor, chart, problem, zoomed, zoom, pan, whole, look, later, earlier } = bench;
+const {
+  room,
+  options,
+  choose,
+  beside,
+  cursor,
+  chart,
+  problem,
+  zoomed,
+  zoom,
+  pan,
+  whole,
+  look,
+  later,
+  earlier,
+} = bench;
 
 async function list() {
   try {
@@ -65,6 +80,11 @@ onBeforeUnmount(() => {
   unfollow();
   heading.value = undefined;
 });
+
+const OPTIONS = {
+  EVEN_SCALE: { label: "Even scale", title: "Even steps, or powers of ten (l)" },
+  OTHER_SCHOOLS: { label: "Other schools", title: "Limits of the schools that were not chosen (o)" },
+};
 
 const others = computed(() => curves.value.filter((each) => each.component !== chosen.value));
 
@@ -119,7 +139,8 @@ useKeys({
   "+": () => zoom(true),
   "-": () => zoom(false),
   "0": whole,
-  l: () => (even.value = !even.value),
+  l: () => choose("EVEN_SCALE"),
+  o: () => choose("OTHER_SCHOOLS"),
   ArrowRight: () => moveCursor(CURSOR_STEP),
   ArrowLeft: () => moveCursor(-CURSOR_STEP),
   "]": later,
@@ -151,14 +172,15 @@ useKeys({
         Whole
       </button>
       <button
-        v-if="station === 'evacuation'"
+        v-for="each in chart?.options ?? []"
+        :key="each"
         type="button"
         class="button"
-        :aria-pressed="even"
-        title="Even steps, or powers of ten (l)"
-        @click="even = !even"
+        :aria-pressed="options.includes(each)"
+        :title="OPTIONS[each].title"
+        @click="choose(each)"
       >
-        Even scale
+        {{ OPTIONS[each].label }}
       </button>
       <label v-if="others.length" class="beside">
         <span class="label">Beside</span>

@@ -12,7 +12,7 @@ function answer(address: string) {
   const query = new URL(address, "http://a").searchParams;
   const from = Number(query.get("from") ?? 0);
   const until = Math.min(LASTING, Number(query.get("until") ?? LASTING));
-  return { figure: {}, sentence: "", from, until, lasting: LASTING };
+  return { figure: {}, sentence: "", from, until, lasting: LASTING, options: ["OTHER_SCHOOLS"] };
 }
 
 beforeEach(() => {
@@ -42,6 +42,18 @@ test("it comes nearer about the cursor and goes back to all of it", async () => 
   whole();
   await flushPromises();
   expect(seen()).toEqual([0, 1000]);
+  stop();
+});
+
+test("only a way that the curve has can be chosen", async () => {
+  const { choose, options, stop } = await bench();
+  choose("EVEN_SCALE");
+  expect(options.value).toEqual([]);
+  choose("OTHER_SCHOOLS");
+  await flushPromises();
+  expect(asked.mock.lastCall?.[0]).toContain("options=OTHER_SCHOOLS");
+  choose("OTHER_SCHOOLS");
+  expect(options.value).toEqual([]);
   stop();
 });
 

@@ -5,6 +5,7 @@ import { sentence } from "../api/problems";
 import { useUnits } from "../frame/useUnits";
 
 type Chart = Schemas["ChartView"];
+type Option = Chart["options"][number];
 
 /** So much of what is shown is gone by one key or tap. */
 const STEP = 0.2;
@@ -18,7 +19,7 @@ export function useBench(of: () => { id: string; station: string; component: str
   const from = ref(0);
   /** None while it is seen to its end. */
   const until = ref<number>();
-  const even = ref(false);
+  const options = ref<Option[]>([]);
   const beside = ref("");
   /** Where the cursor stands, as a share of what is shown. */
   const cursor = ref<number>();
@@ -48,7 +49,7 @@ export function useBench(of: () => { id: string; station: string; component: str
             units: units(),
             from: from.value,
             until: until.value,
-            even: even.value,
+            options: options.value.length ? options.value : undefined,
             beside: beside.value || undefined,
             cursor: cursor.value,
             ...room.value,
@@ -92,6 +93,15 @@ export function useBench(of: () => { id: string; station: string; component: str
     show((chart.value?.from ?? 0) + shares * shown.value, shown.value);
   }
 
+  /** Turns one of the ways this curve can be looked at on or off. */
+  function choose(option: Option) {
+    options.value = options.value.includes(option)
+      ? options.value.filter((each) => each !== option)
+      : chart.value?.options.includes(option)
+        ? [...options.value, option]
+        : options.value;
+  }
+
   function whole() {
     from.value = 0;
     until.value = undefined;
@@ -106,14 +116,15 @@ export function useBench(of: () => { id: string; station: string; component: str
       beside.value = "";
     },
   );
-  watch([of, from, until, even, beside, cursor, room, units], () => void look(), {
+  watch([of, from, until, options, beside, cursor, room, units], () => void look(), {
     deep: true,
     immediate: true,
   });
 
   return {
     room,
-    even,
+    options,
+    choose,
     beside,
     cursor,
     chart,

@@ -2,3 +2,8 @@
 export function when(at: string): string {
   return new Date(at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
 }
+
+/** The time of day. */
+export function clockTime(at: string): string {
+  return new Date(at).toLocaleTimeString(undefined, { timeStyle: "short" });
+}

@@ -86,4 +86,5 @@ test("what the report holds is chosen, and the screen's page and the site note h
   expect(screen).toContain("derivations=true");
   expect(screen).not.toContain("paper=");
   expect(links.some((link) => link.includes("site-note.pdf"))).toBe(true);
+  expect(links.some((link) => link.includes("owner.pdf"))).toBe(true);
 });

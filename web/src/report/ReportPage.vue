@@ -74,6 +74,7 @@ onBeforeUnmount(() => (heading.value = undefined));
           >For a phone</a
         >
         <a class="button" :href="at('/api/installations/{id}/site-note.pdf', asked)" download>Site note</a>
+        <a class="button" :href="at('/api/installations/{id}/owner.pdf', asked)" download>Owner's page</a>
         <a class="button primary" :href="at('/api/installations/{id}/report.pdf', asked)" download
           >Report, PDF</a
         >

@@ -16,6 +16,11 @@ const heard: Live = {
   startedAt: "2026-06-03T09:00:00Z",
   samples: 12,
   shown: "62 Pa",
+  acts: [
+    { act: "PUMP_ON", title: "pump on" },
+    { act: "ISOLATED", title: "isolated" },
+  ],
+  marks: [],
 };
 
 let listening: Live[];
@@ -83,6 +88,31 @@ test("a keep that failed is tried again as the same reading", async () => {
   await button("Keep")?.trigger("click");
   await flushPromises();
   expect(sent.mock.calls[1]?.[1]).toEqual(sent.mock.calls[0]?.[1]);
+  stop();
+});
+
+test("what is done is marked by a tap, and taken back by another", async () => {
+  listening = [heard];
+  const { wrapper, button, stop } = await shown();
+  const done = { act: "ISOLATED" as const, title: "isolated", at: "2026-06-03T09:25:00Z", after: "25 min" };
+  listening = [{ ...heard, marks: [done] }];
+  await button("Isolated")?.trigger("click");
+  await flushPromises();
+  expect(sent.mock.calls[0]).toEqual(["/api/installations/i/live/l/mark", { act: "ISOLATED" }]);
+  expect(wrapper.emitted("changed")).toHaveLength(1);
+  await wrapper.find("[aria-label='Take back: isolated 25 min']").trigger("click");
+  await flushPromises();
+  expect(sent.mock.calls[1]).toEqual([
+    "/api/installations/i/live/l/unmark",
+    { act: "ISOLATED", at: "2026-06-03T09:25:00Z" },
+  ]);
+  stop();
+});
+
+test("a line that another leads offers no marks", async () => {
+  listening = [{ ...heard, acts: [] }];
+  const { wrapper, stop } = await shown();
+  expect(wrapper.text()).not.toContain("Mark");
   stop();
 });
 

@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { capital } from "../words/words";
 import { useLive } from "./useLive";
 import type { Line } from "./useWalk";
 
@@ -66,6 +67,34 @@ function listen(id: string) {
       <button type="button" class="button" :disabled="busy" @click="tried(() => live.leave(heard!))">
         Leave
       </button>
+      <span v-if="heard.acts.length" class="marks" role="group" aria-label="Mark what is done now">
+        <span class="label">Mark</span>
+        <button
+          v-for="each in heard.acts"
+          :key="each.act"
+          type="button"
+          class="button"
+          :disabled="busy"
+          @click="tried(() => live.mark(heard!, each.act))"
+        >
+          {{ capital(each.title) }}
+        </button>
+      </span>
+      <span v-if="heard.marks.length" class="marks">
+        <button
+          v-for="done in heard.marks"
+          :key="done.act + done.at"
+          type="button"
+          class="button done"
+          :disabled="busy"
+          :aria-label="`Take back: ${done.title} ${done.after ?? ''}`"
+          title="Take it back"
+          @click="tried(() => live.unmark(heard!, done))"
+        >
+          {{ capital(done.title) }} <span class="mono">{{ done.after }}</span>
+          <span aria-hidden="true">×</span>
+        </button>
+      </span>
     </template>
     <template v-else-if="choices.length">
       <button
@@ -102,6 +131,18 @@ function listen(id: string) {
 
 .live .button {
   min-height: 44px;
+}
+
+.marks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+  width: 100%;
+}
+
+.done {
+  border-style: dashed;
 }
 
 .now {

@@ -22,6 +22,7 @@ import RoutePipe from "./RoutePipe.vue";
 import { taken } from "./useTried";
 import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
 import ReadingWith from "./ReadingWith.vue";
+import SimulatedPanel from "./SimulatedPanel.vue";
 import SeveralAtOnce from "./SeveralAtOnce.vue";
 import StopNotice from "./StopNotice.vue";
 import { useLive } from "./useLive";
@@ -401,6 +402,7 @@ useKeys({
             </template>
           </StationFigure>
         </div>
+        <SimulatedPanel v-if="inspects && station.aids.includes('BENCH')" />
         <div class="at-once">
           <ReadingWith :using="using" :lines="station.lines" :instruments="walk.instruments.value" />
           <SeveralAtOnce
@@ -520,6 +522,11 @@ useKeys({
   border-radius: 4px;
   background: var(--paper);
   overflow: auto;
+}
+
+/* a station that draws nothing leaves its room to the lines */
+.figure:has(.nothing) {
+  height: auto;
 }
 
 .early {

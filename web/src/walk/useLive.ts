@@ -4,6 +4,7 @@ import { api, type Schemas } from "../api/client";
 import { useUnits } from "../frame/useUnits";
 
 export type Live = Schemas["LiveView"];
+type Act = Live["acts"][number]["act"];
 
 /** Screens are drawn anew at most so often, however fast samples come. */
 const AT_MOST_EVERY_MS = 2000;
@@ -96,22 +97,29 @@ const readings = new Map<string, string>();
 async function keep(live: Live) {
   const reading = readings.get(live.id) ?? crypto.randomUUID();
   readings.set(live.id, reading);
-  await api.post(
-    at("/api/installations/{id}/live/{listening}/keep", {
-      path: { id: installation, listening: live.id },
-    }),
-    { reading },
-  );
+  await api.post(at("/api/installations/{id}/live/{listening}/keep", ofListening(live)), { reading });
+  await look();
+}
+
+function ofListening(live: Live) {
+  return { path: { id: installation, listening: live.id } };
+}
+
+async function mark(live: Live, act: Act) {
+  await api.post(at("/api/installations/{id}/live/{listening}/mark", ofListening(live)), { act });
+  await look();
+}
+
+async function unmark(live: Live, mark: Live["marks"][number]) {
+  await api.post(at("/api/installations/{id}/live/{listening}/unmark", ofListening(live)), {
+    act: mark.act,
+    at: mark.at,
+  });
   await look();
 }
 
 async function leave(live: Live) {
-  await api.post(
-    at("/api/installations/{id}/live/{listening}/leave", {
-      path: { id: installation, listening: live.id },
-    }),
-    undefined as never,
-  );
+  await api.post(at("/api/installations/{id}/live/{listening}/leave", ofListening(live)), undefined as never);
   await look();
 }
 
@@ -123,6 +131,8 @@ export function useLive() {
     listen,
     keep,
     leave,
+    mark,
+    unmark,
     on: (line: OfLine) =>
       listening.value.find((live) => live.point === line.point && live.component === line.component),
   };

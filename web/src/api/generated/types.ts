@@ -84,6 +84,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/simulated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["simulated"];
+        put?: never;
+        post: operations["start"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/simulated/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/simulated/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -436,6 +484,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/live/{listening}/unmark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["unmark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/live/{listening}/mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/live/{listening}/leave": {
         parameters: {
             query?: never;
@@ -493,7 +573,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["start"];
+        post: operations["start_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -932,6 +1012,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/owner.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["owner"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/owner.html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownerOnScreen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/notices": {
         parameters: {
             query?: never;
@@ -940,6 +1052,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["standing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/next-service.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nextService"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1373,6 +1501,36 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        Start: {
+            name: string;
+            /** Format: double */
+            speed: number;
+        };
+        Doing: {
+            /** @enum {string} */
+            act: "PUMP_ON" | "ISOLATED" | "NITROGEN_IN" | "VALVE_OPENED" | "SOAPED" | "STOPPED";
+            title: string;
+        };
+        Running: {
+            name: string;
+            /** Format: double */
+            speed: number;
+            /** Format: date-time */
+            clock: string;
+            done?: string;
+            warmed: boolean;
+        };
+        Simulated: {
+            there: boolean;
+            names: string[];
+            acts: components["schemas"]["Doing"][];
+            running?: components["schemas"]["Running"];
+        };
+        Work: {
+            /** @enum {string} */
+            act?: "PUMP_ON" | "ISOLATED" | "NITROGEN_IN" | "VALVE_OPENED" | "SOAPED" | "STOPPED";
+            warmed?: boolean;
+        };
         Credentials: {
             name: string;
             password: string;
@@ -1402,6 +1560,8 @@ export interface components {
             impossible: number;
             /** Format: int32 */
             unheard: number;
+            /** Format: int32 */
+            marked: number;
         };
         BookSummary: {
             id: string;
@@ -1880,6 +2040,11 @@ export interface components {
             component: string;
             instrument: string;
         };
+        ActView: {
+            /** @enum {string} */
+            act: "PUMP_ON" | "ISOLATED" | "NITROGEN_IN" | "VALVE_OPENED" | "SOAPED" | "STOPPED";
+            title: string;
+        };
         LiveView: {
             id: string;
             point: string;
@@ -1893,6 +2058,26 @@ export interface components {
             /** Format: date-time */
             lastAt?: string;
             shown?: string;
+            acts: components["schemas"]["ActView"][];
+            marks: components["schemas"]["MarkView"][];
+        };
+        MarkView: {
+            /** @enum {string} */
+            act: "PUMP_ON" | "ISOLATED" | "NITROGEN_IN" | "VALVE_OPENED" | "SOAPED" | "STOPPED";
+            title: string;
+            /** Format: date-time */
+            at: string;
+            after?: string;
+        };
+        MarkBack: {
+            /** @enum {string} */
+            act: "PUMP_ON" | "ISOLATED" | "NITROGEN_IN" | "VALVE_OPENED" | "SOAPED" | "STOPPED";
+            /** Format: date-time */
+            at: string;
+        };
+        Mark: {
+            /** @enum {string} */
+            act: "PUMP_ON" | "ISOLATED" | "NITROGEN_IN" | "VALVE_OPENED" | "SOAPED" | "STOPPED";
         };
         Keeping: {
             /** Format: uuid */
@@ -2377,6 +2562,7 @@ export interface components {
             until: number;
             /** Format: double */
             lasting: number;
+            options: ("EVEN_SCALE" | "OTHER_SCHOOLS")[];
         };
         Preview: {
             /** Format: int32 */
@@ -2831,6 +3017,119 @@ export interface operations {
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
             507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    simulated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Simulated"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Start"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Simulated"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Work"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Simulated"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Simulated"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     session: {
@@ -3889,6 +4188,78 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    unmark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                listening: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkBack"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                listening: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Mark"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     leave: {
         parameters: {
             query?: never;
@@ -3989,7 +4360,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    start: {
+    start_1: {
         parameters: {
             query?: {
                 units?: "US" | "SI";
@@ -4030,9 +4401,7 @@ export interface operations {
     };
     end: {
         parameters: {
-            query?: {
-                units?: "US" | "SI";
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -4631,7 +5000,7 @@ export interface operations {
             query?: {
                 from?: number;
                 until?: number;
-                even?: boolean;
+                options?: ("EVEN_SCALE" | "OTHER_SCHOOLS")[];
                 beside?: string;
                 cursor?: number;
                 width?: number;
@@ -4914,6 +5283,72 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    owner: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "LETTER" | "SCREEN";
+                units?: "US" | "SI";
+                readings?: boolean;
+                derivations?: boolean;
+                photos?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    ownerOnScreen: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "LETTER" | "SCREEN";
+                units?: "US" | "SI";
+                readings?: boolean;
+                derivations?: boolean;
+                photos?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     standing: {
         parameters: {
             query?: never;
@@ -4937,6 +5372,34 @@ export interface operations {
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
             404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    nextService: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };

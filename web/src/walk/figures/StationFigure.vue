@@ -97,7 +97,9 @@ watch([drawings, drawing], measure, { flush: "post" });
     </template>
     <slot v-else-if="beside?.some((each) => each.component === shown)" :at="shown" />
     <p v-else-if="problem" class="error" role="alert">{{ problem }}</p>
-    <p v-else-if="drawings && !drawings.length" class="quiet">Nothing of this system is drawn here.</p>
+    <p v-else-if="drawings && !drawings.length" class="quiet nothing">
+      Nothing of this system is drawn here.
+    </p>
   </div>
 </template>
 

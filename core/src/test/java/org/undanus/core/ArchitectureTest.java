@@ -56,7 +56,7 @@ class ArchitectureTest {
                 .whereLayer("station")
                 .mayOnlyBeAccessedByLayers("reckoner")
                 .whereLayer("derived")
-                .mayOnlyBeAccessedByLayers("station", "reckoner")
+                .mayOnlyBeAccessedByLayers("station", "plan", "reckoner", "simulated")
                 .whereLayer("plan")
                 .mayOnlyBeAccessedByLayers("station", "reckoner")
                 .whereLayer("drawing")

@@ -190,7 +190,7 @@ public final class CaseFixture {
                 instrument,
                 grade,
                 "inspector",
-                Instant.EPOCH,
+                Instant.EPOCH.plusSeconds(readings.size()),
                 stage));
         return this;
     }

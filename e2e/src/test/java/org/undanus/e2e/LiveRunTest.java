@@ -62,6 +62,41 @@ class LiveRunTest extends BrowserTest {
     }
 
     @Test
+    void aSimulatedLineSetIsWorkedAndItsMarksJudgeTheCurve() {
+        Page page = open("Lodge, wall split in heating", "Evacuation");
+        Locator simulated =
+                page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Simulated instruments"));
+        button(page, "Simulated instruments").click();
+        simulated.locator("select").nth(1).selectOption("300");
+        simulated
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Switch on"))
+                .click();
+        button(page, "Listen to an instrument for Vacuum logged").click();
+        simulated
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Pump on"))
+                .click();
+        Locator rail = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Running holds"));
+        assertThat(rail.getByText("Pump ran for, Line set").last()).isVisible();
+        Locator curve = new Steps(page, application.address()).judgement("Curve reads tight and dry");
+        assertThat(curve).containsText("Nothing tells when the pump was valved off", SOON);
+        Locator marks = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Mark what is done now"));
+        marks.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Isolated"))
+                .click();
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("Take back: isolated \\d+ min"))))
+                .isVisible();
+        assertThat(rail.getByText("Isolated for, Line set").last()).isVisible();
+        assertThat(curve).containsText("Dry and tight", SOON);
+        button(page, "Leave").click();
+        simulated
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Switch off"))
+                .click();
+        assertThat(button(page, "Simulated instruments")).isVisible();
+        page.context().close();
+    }
+
+    @Test
     void aHoldRunsOnWhereverOneLooksAndItsTimeIsSaved() {
         Page page = open("Ticket hall, wall split", "Tightness");
         button(page, "Begin the hold of Hold, how long").click();

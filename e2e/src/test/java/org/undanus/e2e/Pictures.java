@@ -43,8 +43,8 @@ public final class Pictures {
         take(desk, "site");
         walk(desk, "Foundry floor, ducted split", "Refrigerant piping");
         take(desk, "walk-piping");
-        walk(desk, "Foundry floor, ducted split", "Air side");
-        take(desk, "walk-airside");
+        walk(desk, "Drying room, furnace with coil", "Release and charge");
+        take(desk, "walk-charge");
         walk(desk, "Stage roof, ducted split with strip heat", "Tightness");
         take(desk, "walk-tightness");
         walk(desk, "Stage roof, ducted split with strip heat", "Evacuation");

@@ -50,13 +50,22 @@ class BenchTest {
         assertThat(two.at("/figure/pieces").size())
                 .isGreaterThan(whole.at("/figure/pieces").size());
         assertThat(inspector
-                        .get(curve + "?even=true&units=SI")
+                        .get(curve + "?options=EVEN_SCALE&units=SI")
                         .expect(200)
                         .json()
                         .at("/figure/pieces"))
                 .as("another scale")
                 .isNotEqualTo(
                         inspector.get(curve + "?units=SI").expect(200).json().at("/figure/pieces"));
+        assertThat(whole.path("options")).extracting(JsonNode::asString).contains("EVEN_SCALE", "OTHER_SCHOOLS");
+        assertThat(words(whole, "strict reached")).isZero();
+        assertThat(words(
+                        inspector
+                                .get(curve + "?options=OTHER_SCHOOLS")
+                                .expect(200)
+                                .json(),
+                        "strict reached"))
+                .isPositive();
     }
 
     @Test
@@ -68,6 +77,7 @@ class BenchTest {
         inspector.get(curve + "?from=NaN").expect(422);
         inspector.get(curve + "?cursor=NaN").expect(200);
         inspector.get(curve + "?from=1e300").expect(200);
+        inspector.get(curve + "?options=ROUND").expect(400);
         inspector.get(curves(id, "evacuation") + "/outdoor-9").expect(404);
         assertThat(inspector
                         .get(curves(id, "evacuation") + "/outdoor-1")

@@ -85,7 +85,9 @@ class GoldenTest {
                         Station.AIRSIDE,
                         Station.TIGHTNESS,
                         Station.EVACUATION,
-                        Station.RUNNING);
+                        Station.CHARGE,
+                        Station.RUNNING,
+                        Station.HANDOVER);
         assertThat(seen)
                 .allSatisfy((station, verdicts) ->
                         assertThat(verdicts).as(station.title()).containsAll(measured));

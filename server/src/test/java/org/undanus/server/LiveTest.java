@@ -181,7 +181,9 @@ class LiveTest {
                 "[{\"bt\":\"noon\",\"n\":\"a\",\"u\":\"Pa\",\"v\":1}]|Record 1: bt is no number",
                 "[{\"bn\":\"a\",\"bu\":\"bar\",\"v\":1}]|Record 1: \"bar\" is none of Pa, Cel and K",
                 "[{\"u\":\"Pa\",\"v\":1}]|Record 1: \"\" is no name",
-                "[{\"n\":\"a\",\"u\":\"Pa\",\"vs\":\"low\"}]|Record 1: only numbers in v",
+                "[{\"n\":\"a\",\"u\":\"Pa\",\"vs\":\"low\"}]|Record 1: \"low\" is none of pump on, isolated",
+                "[{\"n\":\"a\",\"vb\":true}]|Record 1: only numbers in v and texts in vs",
+                "[{\"n\":\"a\",\"vs\":\"isolated\",\"t\":7200}]|not the time of a visit that is under way",
                 "[{\"n\":\"a\",\"u\":\"Pa\",\"v\":1e300}]|Record 1: v is no number",
                 "[{\"n\":\"a\",\"u\":\"Pa\",\"v\":20,\"t\":1000000000}]|not the time of a visit that is under way",
                 "[{\"n\":\"a\",\"u\":\"Pa\",\"v\":20,\"t\":7200}]|not the time of a visit that is under way",
@@ -244,6 +246,107 @@ class LiveTest {
                 .contains("\"taken\":1", "\"impossible\":1", "\"unheard\":2", "\"repeated\":0");
         inspector.post(live(id) + "/" + listening + "/leave", Map.of()).expect(204);
         assertThat(inspector.get(live(id)).expect(200).json()).isEmpty();
+    }
+
+    private void mark(String id, UUID listening, String act, int expected) {
+        inspector.post(live(id) + "/" + listening + "/mark", Map.of("act", act)).expect(expected);
+    }
+
+    private List<JsonNode> holds(String id) {
+        return inspector
+                .get("/api/holds?installation=" + id)
+                .expect(200)
+                .json()
+                .valueStream()
+                .filter(hold -> hold.path("installationId").asString().equals(id))
+                .toList();
+    }
+
+    private JsonNode history(String id, String point) {
+        return inspector
+                .get("/api/installations/" + id + "/history?point=" + point + "&component=line-set-indoor-1")
+                .expect(200)
+                .json();
+    }
+
+    /** Pulled for ten minutes, then flat: only a mark tells when the pump was valved off. */
+    private static String pull(Instant start, int from, int to) {
+        return pack(IntStream.range(from, to)
+                .mapToObj(i -> record(start.plusSeconds(5L * i), 20 + 100_000 * Math.exp(-5.0 * i / 45))));
+    }
+
+    @Test
+    void whatIsTappedMeanwhileMarksTheCurveAndBeginsAndEndsHolds() throws Exception {
+        String id = inspector.installation("LH-23");
+        inspector.save(id, "evacuation.gauge", "line-set-indoor-1", "electronic vacuum gauge");
+        inspector.save(id, "evacuation.isolated", "line-set-indoor-1", "valved off at the system");
+        UUID listening = listen(id, "line-set-indoor-1");
+        Instant start = Instant.now().minusSeconds(3000);
+        mark(id, listening, "SOAPED", 422);
+        send(pull(start, 0, 1), token);
+        mark(id, listening, "PUMP_ON", 204);
+        assertThat(holds(id)).extracting(hold -> hold.path("point").asString()).containsExactly("evacuation.pull-time");
+        send(pull(start, 1, 241), token);
+        assertThat(curve(id).path("because").asString()).contains("Nothing tells when the pump was valved off");
+        mark(id, listening, "ISOLATED", 204);
+        mark(id, listening, "ISOLATED", 204);
+        assertThat(holds(id)).extracting(hold -> hold.path("point").asString()).containsExactly("evacuation.hold-time");
+        assertThat(history(id, "evacuation.pull-time").at("/0/typed").asString())
+                .as("by the gauge's clock")
+                .isEqualTo("20 min");
+        send(pull(start, 241, 481), token);
+        assertThat(curve(id).path("verdict").asString())
+                .as("judged by the mark at once")
+                .isEqualTo("MEETS");
+        JsonNode heard = inspector.get(live(id)).expect(200).json();
+        assertThat(heard.at("/0/marks"))
+                .extracting(mark ->
+                        mark.path("title").asString() + " " + mark.path("after").asString())
+                .containsExactly("pump on 0 s", "isolated 20 min");
+        assertThat(heard.at("/0/acts")).hasSize(5);
+
+        inspector
+                .post(
+                        live(id) + "/" + listening + "/unmark",
+                        Map.of(
+                                "act",
+                                "ISOLATED",
+                                "at",
+                                heard.at("/0/marks/1/at").asString()))
+                .expect(204);
+        assertThat(curve(id).path("verdict").asString()).isEqualTo("NOT_SHOWN");
+        inspector
+                .post(live(id) + "/" + listening + "/unmark", Map.of("act", "ISOLATED", "at", start.toString()))
+                .expect(404);
+        String said = "[{\"n\":\"a\",\"vs\":\"isolated\",\"t\":"
+                + start.plusSeconds(1200).getEpochSecond() + "}]";
+        assertThat(send(said, token).body()).contains("\"marked\":1");
+        assertThat(send(said, token).body()).as("said twice it is marked once").contains("\"marked\":0");
+        assertThat(curve(id).path("verdict").asString()).isEqualTo("MEETS");
+        inspector
+                .post(
+                        live(id) + "/" + listening + "/keep",
+                        Map.of("reading", UUID.randomUUID().toString()))
+                .expect(204);
+        assertThat(history(id, "evacuation.marks").at("/0/typed").asString()).isEqualTo("0 s pump on, 1200 s isolated");
+        assertThat(curve(id).path("verdict").asString()).isEqualTo("MEETS");
+    }
+
+    @Test
+    void aMarkBySomebodyWhoMayNotIsNoMark() {
+        String id = inspector.installation("LH-01");
+        UUID listening = listen(id, "line-set-indoor-1");
+        Client other = SERVER.signedIn("dunmarrow");
+        other.post(live(id) + "/" + listening + "/mark", Map.of("act", "ISOLATED"))
+                .expect(404);
+        inspector
+                .post(live(id) + "/" + UUID.randomUUID() + "/mark", Map.of("act", "ISOLATED"))
+                .expect(404);
+        inspector
+                .post(live(id) + "/" + listening + "/mark", Map.of("act", "DANCED"))
+                .expect(400);
+        inspector.post(live(id) + "/" + listening + "/leave", Map.of()).expect(204);
+        mark(id, listening, "ISOLATED", 404);
     }
 
     @Test

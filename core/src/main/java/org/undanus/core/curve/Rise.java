@@ -2,7 +2,12 @@ package org.undanus.core.curve;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.DoubleUnaryOperator;
+import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import org.undanus.core.evidence.Outline;
 
 /**
@@ -154,6 +159,44 @@ public record Rise(
     /** The pressure at a time by the course chosen, Pa. */
     public double at(double seconds) {
         return course().at(seconds);
+    }
+
+    /**
+     * Standard uncertainty of the course at a time, Pa by s: of its numbers together, by the covariance of the fit (the course
+     * taken as straight in its numbers, JCGM 102, 6).
+     */
+    public DoubleUnaryOperator spread() {
+        double[][] columns = slopes(EXTENDED, i -> lasting * i / (EXTENDED - 1));
+        LinearFit fit = LinearFit.of(new double[EXTENDED], columns);
+        return seconds -> spread(fit, slopes(1, i -> seconds));
+    }
+
+    private double spread(LinearFit fit, double[][] here) {
+        double sum = 0;
+        for (int i = 0; i < here.length; i++) {
+            for (int j = 0; j < here.length; j++) {
+                sum += here[i][0] * here[j][0] * fit.spread(i, j);
+            }
+        }
+        return noise * Math.sqrt(Math.max(0, sum) * EXTENDED / independent);
+    }
+
+    /** By how much the course moves with each of its numbers, at some times. */
+    private double[][] slopes(int times, IntToDoubleFunction at) {
+        List<DoubleUnaryOperator> each = new ArrayList<>();
+        each.add(t -> 1);
+        if (model.climbs()) {
+            each.add(t -> t / lasting);
+        }
+        if (model.levels()) {
+            each.add(t -> Courses.settled(t, settling));
+            each.add(t -> t / settling * Math.exp(-t / settling));
+        }
+        return each.stream()
+                .map(slope -> IntStream.range(0, times)
+                        .mapToDouble(i -> slope.applyAsDouble(at.applyAsDouble(i)))
+                        .toArray())
+                .toArray(double[][]::new);
     }
 
     private Courses.Course course() {

@@ -14,6 +14,16 @@ public final class AirPoints {
     private static final String LIVE =
             "Live parts: only a qualified person opens the cover, with protective equipment.";
 
+    public static final Point OUTDOOR = Point.quantity(
+                    "running.outdoor-dry-bulb",
+                    Scope.SYSTEM,
+                    Dimension.TEMPERATURE,
+                    "Outdoor air, entering the unit",
+                    "In the shade, where air enters the outdoor coil.",
+                    223,
+                    333)
+            .with(InstrumentKind.THERMOMETER)
+            .withCaution(MOVING);
     public static final Point RETURN_DRY_BULB = Point.quantity(
                     "running.return-dry-bulb",
                     Scope.INDOOR_UNIT,

@@ -51,6 +51,8 @@ public final class CurvePlot {
     private static final double CURSOR = 0.92;
     /** Where levels may be named. */
     private static final double[] BESIDE = {0.86, 0.62, 0.38, 0.14};
+    /** Where levels that nobody here asks for are named. */
+    private static final double NAMED = 0.84;
     /** About half the width and the height of words, as shares of the chart. */
     private static final double WORDS = 0.12;
 
@@ -247,6 +249,32 @@ public final class CurvePlot {
         return this;
     }
 
+    /** Between which a course may lie, as a shaded band between two times. */
+    public CurvePlot band(double begins, double ends, DoubleUnaryOperator low, DoubleUnaryOperator high) {
+        double first = Math.max(begins, from);
+        double last = Math.min(ends, until);
+        if (!(last > first)) {
+            return this;
+        }
+        Place[] about = new Place[2 * (DRAWN + 1)];
+        for (int i = 0; i <= DRAWN; i++) {
+            double at = first + (last - first) * i / DRAWN;
+            about[i] = place(at, low.applyAsDouble(at));
+            about[about.length - 1 - i] = place(at, high.applyAsDouble(at));
+        }
+        drawing.area(Role.PERMITTED, about);
+        return this;
+    }
+
+    /** A level across the whole chart that nobody here asks for, named at its end. */
+    public CurvePlot otherLevel(double value, Text words) {
+        if (scale.of(value) >= low && scale.of(value) <= high) {
+            drawing.line(Role.GRID, Place.of(0, up(value)), Place.of(1, up(value)))
+                    .aside(words, Place.of(NAMED, up(value)), Side.ABOVE, Side.BELOW);
+        }
+        return this;
+    }
+
     /** A level across the whole chart. */
     public CurvePlot level(double value, Text words, Standing standing) {
         levels.add(new Level(up(value), words, standing));
@@ -266,12 +294,19 @@ public final class CurvePlot {
     }
 
     /** Something that was done at a time. */
-    public CurvePlot mark(double seconds, Text words) {
+    CurvePlot mark(double seconds, Text words) {
         if (!holds(seconds)) {
             return this;
         }
         drawing.line(Role.READ, Place.of(across(seconds), 0), Place.of(across(seconds), OVER))
                 .aside(words, Place.of(across(seconds), OVER), Side.RIGHT, Side.LEFT, Side.BELOW);
+        return this;
+    }
+
+    /** All that was done meanwhile. */
+    public CurvePlot marks(Marks done) {
+        done.marks()
+                .forEach(each -> mark(each.seconds(), Text.of("{}", each.act().title())));
         return this;
     }
 

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Dimension;
@@ -36,10 +37,20 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
         public String title() {
             return name().toLowerCase(Locale.ROOT).replace('_', ' ');
         }
+
+        /** The one that is called so; empty where none is. */
+        public static Optional<Act> named(String title) {
+            return Arrays.stream(values())
+                    .filter(act -> act.title().equalsIgnoreCase(title))
+                    .findFirst();
+        }
     }
 
     /** @param seconds from the curve's first sample */
     public record Mark(double seconds, Act act) {}
+
+    /** Less than the time between two samples, s. */
+    private static final double MOMENT = 0.001;
 
     public static final Notation NOTATION = new Written();
 
@@ -47,19 +58,30 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
         marks = List.copyOf(marks);
     }
 
-    /** The last time something was done, s; empty where it never was. */
-    public OptionalDouble last(Act act) {
-        return marks.stream()
-                .filter(mark -> mark.act == act)
-                .mapToDouble(Mark::seconds)
-                .reduce((earlier, later) -> later);
+    /** The times something was done, s, in order. */
+    public DoubleStream times(Act act) {
+        return marks.stream().filter(mark -> mark.act == act).mapToDouble(Mark::seconds);
     }
 
-    /** The first thing done after a moment, s; empty where nothing was. */
-    public OptionalDouble after(double seconds) {
+    /** The last time something was done, s; empty where it never was. */
+    public OptionalDouble last(Act act) {
+        return times(act).reduce((earlier, later) -> later);
+    }
+
+    /** As it is written. */
+    public String written() {
         return marks.stream()
+                .map(mark -> String.format(Locale.ROOT, "%.0f s %s", mark.seconds, mark.act.title()))
+                .collect(Collectors.joining(", "));
+    }
+
+    /** The last moment before something else was done, s; empty where nothing was. What is read at its moment may be of it. */
+    public OptionalDouble undisturbed(double from, Act... others) {
+        return marks.stream()
+                .filter(mark -> others.length == 0 || List.of(others).contains(mark.act))
                 .mapToDouble(Mark::seconds)
-                .filter(at -> at > seconds)
+                .filter(at -> at > from)
+                .map(at -> at - MOMENT)
                 .findFirst();
     }
 
@@ -106,9 +128,7 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
                 }
                 double seconds = Lengths.si(mark.group(1), Dimension.DURATION, why -> Lengths.wrong(number, text, why));
                 String said = mark.group(2).strip();
-                Optional<Act> act = Arrays.stream(Act.values())
-                        .filter(a -> a.title().equalsIgnoreCase(said))
-                        .findFirst();
+                Optional<Act> act = Act.named(said);
                 if (act.isEmpty()) {
                     throw Lengths.wrong(i, text, "\"" + said + "\" is none of " + ACTS);
                 }

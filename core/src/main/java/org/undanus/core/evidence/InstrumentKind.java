@@ -23,7 +23,8 @@ public enum InstrumentKind {
     MANOMETER("manometer", Dimension.PRESSURE_DIFFERENCE),
     TORQUE_WRENCH("torque wrench", Dimension.TORQUE),
     CLOCK("clock", Dimension.DURATION),
-    STOPWATCH("stopwatch", Dimension.DURATION);
+    STOPWATCH("stopwatch", Dimension.DURATION),
+    SCALE("scale", Dimension.MASS);
 
     private final String title;
     private final Dimension dimension;

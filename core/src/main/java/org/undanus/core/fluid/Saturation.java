@@ -20,6 +20,9 @@ import org.undanus.core.quantity.Temperature;
 public final class Saturation {
     private static final double KILO = 1000;
     private static final double ACCURACY = 1e-9;
+    /** Of ln p: blends that hardly part are taken for one substance. */
+    private static final double GLIDE = 0.01;
+
     private static final Map<String, Saturation> BY_NAME = Csv.read(Saturation.class, "refrigerant-saturation.csv")
             .stream()
             .collect(Collectors.groupingBy(row -> row.get("refrigerant")))
@@ -123,6 +126,25 @@ public final class Saturation {
         double cold =
                 Root.of(place -> curve.at(place) - wanted, coldness(coldest), coldness(warmest), ACCURACY * ACCURACY);
         return Temperature.ofKelvin(-1 / cold);
+    }
+
+    /** The warmest temperature it is described at. */
+    public Temperature warmest() {
+        return Temperature.ofCelsius(warmest);
+    }
+
+    /** The nearest pressure that has both a boiling and a condensing temperature here; itself where it has. */
+    public AbsolutePressure nearest(AbsolutePressure pressure) {
+        Temperature low = Temperature.ofCelsius(coldest);
+        double least = Math.max(bubble(low).si(), dew(low).si());
+        double most = Math.min(bubble(warmest()).si(), dew(warmest()).si());
+        return AbsolutePressure.ofPascals(Math.max(least, Math.min(most, pressure.si())));
+    }
+
+    /** Whether liquid and vapour of one pressure have other temperatures: a blend that parts. */
+    public boolean glides() {
+        double middle = coldness((coldest + warmest) / 2);
+        return Math.abs(bubble.at(middle) - dew.at(middle)) > GLIDE;
     }
 
     /** Density of the boiling liquid, kg/m³. */

@@ -1,7 +1,9 @@
 package org.undanus.core.judgement;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -224,6 +226,30 @@ public final class Examination {
     /** What was listed, where the point has been read. */
     public <T extends Notation.Listing> Optional<T> listed(Point point, Class<T> kind) {
         return value(point).map(v -> kind.cast(((Value.Listed) v).listing()));
+    }
+
+    /**
+     * What was listed beside a curve, where it was written of the curve that stands: what was there before another curve took the
+     * first one's place belongs to the first.
+     */
+    public <T extends Notation.Listing> Optional<T> listedOf(Point curve, Point point, Class<T> kind) {
+        Optional<T> listed = listed(point, kind);
+        basis.look(key(curve));
+        Optional<Reading> stands = evidence.latest(key(curve));
+        return listed.filter(of -> stands.isEmpty() || !isOfEarlier(stands.get(), key(point)));
+    }
+
+    private boolean isOfEarlier(Reading curve, PointKey listed) {
+        List<Reading> curves = evidence.history(curve.key());
+        Instant came = curves.stream()
+                .filter(each -> each.typed().equals(curve.typed()))
+                .map(Reading::at)
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+        return curves.stream().anyMatch(each -> each.at().isBefore(came))
+                && evidence.latest(listed)
+                        .filter(read -> read.at().isBefore(came))
+                        .isPresent();
     }
 
     public Optional<Value.Within> within(Point point) {

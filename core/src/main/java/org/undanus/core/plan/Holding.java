@@ -2,6 +2,7 @@ package org.undanus.core.plan;
 
 import java.util.Optional;
 import java.util.function.Function;
+import org.undanus.core.derived.Marks;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Case;
@@ -15,11 +16,17 @@ import org.undanus.core.rules.RuleBook;
  * Something that is left alone for a while, and whose time is a line.
  *
  * @param line its time is read on, s
+ * @param begins what is done when it begins, as a mark says it; empty where no mark does
  * @param about the requirement it is held for
  * @param needed how long it has to be held, s; empty where that is not known yet
  * @param power what would have shown after a time in s; empty where that is not known yet
  */
-public record Holding(Point line, About about, Function<Examination, Optional<Double>> needed, Power power) {
+public record Holding(
+        Point line,
+        Optional<Marks.Act> begins,
+        About about,
+        Function<Examination, Optional<Double>> needed,
+        Power power) {
 
     /** What a time of holding could show. */
     @FunctionalInterface

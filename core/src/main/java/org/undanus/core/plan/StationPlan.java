@@ -25,6 +25,7 @@ import org.undanus.core.rules.RuleBook;
  * @param tables the tables a rule book chooses between, with what they may be
  * @param precedents what should be read before it
  * @param holdings what is left alone for a while here
+ * @param marking what can be marked on its curves while they are taken
  * @param charts its curves, to be looked at closely
  */
 public record StationPlan(
@@ -37,6 +38,7 @@ public record StationPlan(
         Map<String, Set<String>> tables,
         List<Precedent> precedents,
         List<Holding> holdings,
+        Optional<Marking> marking,
         Optional<Charts> charts) {
 
     /**
@@ -79,19 +81,40 @@ public record StationPlan(
                 Map.of(),
                 List.of(),
                 List.of(),
+                Optional.empty(),
                 Optional.empty());
     }
 
     /** The same with its figures. */
     public StationPlan drawnBy(Figures... drawn) {
         return new StationPlan(
-                station, points, requirements, List.of(drawn), aids, sizes, tables, precedents, holdings, charts);
+                station,
+                points,
+                requirements,
+                List.of(drawn),
+                aids,
+                sizes,
+                tables,
+                precedents,
+                holdings,
+                marking,
+                charts);
     }
 
     /** The same with an aid. */
     public StationPlan with(Aid aid) {
         return new StationPlan(
-                station, points, requirements, figures, Set.of(aid), sizes, tables, precedents, holdings, charts);
+                station,
+                points,
+                requirements,
+                figures,
+                Set.of(aid),
+                sizes,
+                tables,
+                precedents,
+                holdings,
+                marking,
+                charts);
     }
 
     /** The same with a list of standard sizes. */
@@ -106,26 +129,54 @@ public record StationPlan(
                 tables,
                 precedents,
                 holdings,
+                marking,
                 charts);
     }
 
     /** The same with tables to choose between. */
     public StationPlan tables(Map<String, Set<String>> choices) {
         return new StationPlan(
-                station, points, requirements, figures, aids, sizes, choices, precedents, holdings, charts);
+                station, points, requirements, figures, aids, sizes, choices, precedents, holdings, marking, charts);
     }
 
     /** The same, after another station. */
     public StationPlan after(Station earlier, String consequence) {
         List<Precedent> more = new ArrayList<>(precedents);
         more.add(new Precedent(earlier, consequence));
-        return new StationPlan(station, points, requirements, figures, aids, sizes, tables, more, holdings, charts);
+        return new StationPlan(
+                station, points, requirements, figures, aids, sizes, tables, more, holdings, marking, charts);
     }
 
     /** The same, with what is left alone for a while. */
     public StationPlan holding(Holding... held) {
         return new StationPlan(
-                station, points, requirements, figures, aids, sizes, tables, precedents, List.of(held), charts);
+                station,
+                points,
+                requirements,
+                figures,
+                aids,
+                sizes,
+                tables,
+                precedents,
+                List.of(held),
+                marking,
+                charts);
+    }
+
+    /** The same with what can be marked on its curves while they are taken. */
+    public StationPlan marked(Marking marks) {
+        return new StationPlan(
+                station,
+                points,
+                requirements,
+                figures,
+                aids,
+                sizes,
+                tables,
+                precedents,
+                holdings,
+                Optional.of(marks),
+                charts);
     }
 
     /** The same with curves that can be looked at closely. */
@@ -140,6 +191,7 @@ public record StationPlan(
                 tables,
                 precedents,
                 holdings,
+                marking,
                 Optional.of(curves));
     }
 

@@ -184,7 +184,7 @@ public final class QuantityFormat {
             case RESISTANCE -> in(d, "ohm", 2);
             case RATIO -> in(d, "%", size < SMALL_SHARE ? 1 : 0);
             case CONDUCTOR_AREA -> in(d, "mm²", 1);
-            case MASS -> us ? in(d, "oz", 1) : in(d, "kg", 3);
+            case MASS -> us ? in(d, "oz", 1) : size < GRAMS_BELOW ? in(d, "g", 0) : in(d, "kg", 3);
             case LENGTH -> us ? in(d, "in", 1) : in(d, "mm", 0);
             case DURATION -> in(d, "min", 0);
             case AREA ->

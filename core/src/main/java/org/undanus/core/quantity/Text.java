@@ -56,6 +56,11 @@ public record Text(String pattern, List<Object> arguments) {
         arguments = List.copyOf(arguments);
     }
 
+    /** A word or phrase as it begins a sentence. */
+    public static String capital(String words) {
+        return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
     public static Text of(String pattern, Object... arguments) {
         return new Text(pattern, List.of(arguments));
     }

@@ -150,7 +150,8 @@ final class PressureReckoner {
                         Input.of("ultimate", "Vacuum the pump reaches alone", Dimension.ABSOLUTE_PRESSURE, "30 micron"),
                         Input.of("bore", "Hose, bore", Dimension.LENGTH, "1/4 in"),
                         Input.of("hose", "Hose, length", Dimension.LENGTH, "5 ft"),
-                        Input.of("target", "Vacuum to be reached", Dimension.ABSOLUTE_PRESSURE, "300 micron")),
+                        Input.of("target", "Vacuum to be reached", Dimension.ABSOLUTE_PRESSURE, "300 micron"),
+                        Input.of("elevation", "Height above sea level", Dimension.LENGTH, "2100 ft")),
                 typed -> {
                     PullDown pull = new PullDown(
                             typed.positive("volume"),
@@ -158,7 +159,7 @@ final class PressureReckoner {
                             typed.si("ultimate"),
                             typed.positive("bore"),
                             typed.positive("hose"));
-                    double time = pull.time(101_325, typed.positive("target"));
+                    double time = pull.time(air(typed).si(), typed.positive("target"));
                     if (Double.isInfinite(time)) {
                         throw new InputException("target", "The pump never comes below what it reaches alone.");
                     }

@@ -43,7 +43,8 @@ public final class Reckoner {
                             bundle(),
                             hole(),
                             run()),
-                    Stream.concat(LineReckoner.all().stream(), PressureReckoner.all().stream()))
+                    Stream.of(LineReckoner.all(), PressureReckoner.all(), RefrigerantReckoner.all())
+                            .flatMap(List::stream))
             .toList();
 
     public static List<Computation> all() {

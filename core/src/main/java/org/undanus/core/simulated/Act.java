@@ -35,8 +35,10 @@ public record Act(Kind kind, VirtualLineSet.Making making, VirtualGauge gauge, d
     /** How long the pump of an evacuation runs, s. */
     public static final double PUMPED = 25 * 60;
 
-    private static final double TEST_PRESSURE = 2.0e6;
-    private static final double WALL_STEP = 0.1;
+    /** Over the air's, Pa. */
+    static final double TEST_PRESSURE = 2.0e6;
+
+    static final double WALL_STEP = 0.1;
 
     /** The names of those there are. */
     public static final List<String> NAMES = List.of("dry", "moist", "leak", "both", "coarse");

@@ -51,6 +51,10 @@ public final class VirtualLineSet {
 
     private static final double AIR = 101_325;
     private static final double DAY = 86_400;
+    /** So many times the pressure it would reach must be pumped off before the water is gone: assumed. */
+    private static final double WATER_HELD = 100;
+    /** Nitrogen that breaks the vacuum carries away so much of it: assumed. */
+    private static final double SWEPT = 0.3;
     /** A valve core leaves about so much of the hose's flow. */
     private static final double THROUGH_A_CORE = 0.05;
 
@@ -61,14 +65,19 @@ public final class VirtualLineSet {
     private double dry = AIR;
     private double water;
     private double chargedAt;
+    private double warmer;
+    /** Share of the water that is left. */
+    private double left = 1;
+
     private Doing doing = Doing.OPEN;
 
     public VirtualLineSet(Making making) {
         this.making = making;
     }
 
-    /** The pump runs and the way to it is open. */
+    /** The pump runs and the way to it is open; what is over the air's pressure was let off first. */
     public void pump() {
+        dry = Math.min(dry, AIR);
         doing = Doing.PUMPED;
     }
 
@@ -82,12 +91,25 @@ public final class VirtualLineSet {
         doing = Doing.CHARGED;
         dry = pressure;
         water = 0;
+        left *= 1 - SWEPT;
         chargedAt = wall();
+    }
+
+    /** The valves are opened to the air. */
+    public void open() {
+        doing = Doing.OPEN;
+        dry = AIR;
+        water = 0;
+    }
+
+    /** The wall is warmed by so much, or left to cool by less than nothing, K. */
+    public void warm(double kelvin) {
+        warmer += kelvin;
     }
 
     /** Temperature of the wall now, K. */
     public double wall() {
-        return making.wall + making.swing * Math.sin(2 * Math.PI * seconds / DAY);
+        return making.wall + warmer + making.swing * Math.sin(2 * Math.PI * seconds / DAY);
     }
 
     /** Pressure now, absolute, Pa. */
@@ -108,7 +130,7 @@ public final class VirtualLineSet {
     private void advance(double step) {
         seconds += step;
         switch (doing) {
-            case OPEN -> dry = AIR;
+            case OPEN -> {}
             case PUMPED -> pumped(step);
             case ISOLATED -> {
                 dry += making.leak / making.volume * step;
@@ -129,12 +151,17 @@ public final class VirtualLineSet {
 
     /** Water comes off the wall only once the pressure is low. */
     private void moisten(double step) {
-        double most = Math.min(
-                making.moist,
-                MoistAir.saturationPressure(Temperature.ofKelvin(wall())).si());
+        double saturated = vapour(wall());
+        double most = Math.min(making.moist * left * saturated / vapour(making.wall), saturated);
         if (pressure() < AIR / 10) {
-            water += Math.max(0, most - water) * (1 - Math.exp(-step / making.moistening));
+            double more = Math.max(0, most - water) * (1 - Math.exp(-step / making.moistening));
+            water += more;
+            left = Math.max(0, left - more / Math.max(making.moist, 1e-9) / WATER_HELD);
         }
+    }
+
+    private static double vapour(double wall) {
+        return MoistAir.saturationPressure(Temperature.ofKelvin(wall)).si();
     }
 
     private void charged(double step) {

@@ -18,10 +18,12 @@ import org.undanus.core.plan.StationPlan;
 import org.undanus.core.rules.Vocabulary;
 import org.undanus.core.station.access.Access;
 import org.undanus.core.station.airside.Airside;
+import org.undanus.core.station.charge.Charge;
 import org.undanus.core.station.condensate.Condensate;
 import org.undanus.core.station.electrical.Electrical;
 import org.undanus.core.station.evacuation.Evacuation;
 import org.undanus.core.station.fuel.Fuel;
+import org.undanus.core.station.handover.Handover;
 import org.undanus.core.station.mounting.MountingStation;
 import org.undanus.core.station.papers.Papers;
 import org.undanus.core.station.piping.Piping;
@@ -43,7 +45,9 @@ public final class Walk {
             Airside.plan(),
             Tightness.plan(),
             Evacuation.plan(),
-            Running.plan());
+            Charge.plan(),
+            Running.plan(),
+            Handover.plan());
     private static final Map<String, Point> POINTS = PLANS.stream()
             .flatMap(plan -> plan.points().stream())
             .collect(Collectors.toMap(Point::id, Function.identity(), (a, b) -> a, LinkedHashMap::new));

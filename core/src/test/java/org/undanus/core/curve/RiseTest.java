@@ -64,6 +64,20 @@ class RiseTest {
         assertThat(rise.needed(0.05 / 1.6, WATER).orElseThrow()).isGreaterThan(rise.lasting());
     }
 
+    @ParameterizedTest(name = "leak {0}, moisture {1}")
+    @CsvSource({"0, 0", "0.12, 0", "0, 60", "0.1, 60"})
+    void theTrueCourseLiesWithinTheBandNineTimesOfTen(double leak, double moisture) {
+        int within = 0;
+        for (long seed = 0; seed < 100; seed++) {
+            Rise rise = read(curve(leak, moisture, 120, 20, seed));
+            double at = 60 * (1 + seed % 19);
+            double truth = 40 + leak * at + moisture * -Math.expm1(-at / 120);
+            within += Math.abs(rise.at(at) - truth) <= 2 * rise.spread().applyAsDouble(at) ? 1 : 0;
+            assertThat(rise.spread().applyAsDouble(at)).isLessThan(1);
+        }
+        assertThat(within).isGreaterThanOrEqualTo(90);
+    }
+
     @Test
     void aLeakLiesWithinItsBoundsNinetyFiveTimesOfAHundred() {
         int within = 0;

@@ -75,6 +75,17 @@ class ReckonerTest {
         assertThat(answer("vacuum-rise", "volume", "2 L", "first", "40 Pa", "last", "100 Pa", "time", "10 min"))
                 .endsWith("Leak 0.2 Pa·L/s");
         assertThat(answer("water-in-vacuum", "wall", "-30 °C")).contains("38 Pa");
+        // R410A condenses at 44 °C at 2662.35 kPa absolute
+        assertThat(answer("saturation-temperature", "pressure", "25.6102 barg", "elevation", "0 m"))
+                .endsWith("Vapour condenses at 44 °C");
+        assertThat(answer("saturation-pressure", "at", "44 °C", "elevation", "0 m"))
+                .contains("Boiling liquid 25.69 barg")
+                .endsWith("Condensing vapour 25.61 barg");
+        assertThat(answer("subcooling", "pressure", "25.6855 barg", "line", "38 °C", "elevation", "0 m"))
+                .endsWith("Subcooling 6 K");
+        assertThat(answer("superheat", "pressure", "25.6102 barg", "line", "50 °C", "elevation", "0 m"))
+                .endsWith("Superheat 6 K");
+        assertThat(answer("target-superheat")).endsWith("7.2 K");
         assertThat(answer("trap", "suction", "250 Pa", "margin", "25 mm"))
                 .contains("seal 50 mm")
                 .contains("Seal 25 mm");

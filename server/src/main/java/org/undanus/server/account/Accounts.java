@@ -41,6 +41,14 @@ public class Accounts {
         return row != null && right && row.active() ? Optional.of(row.person()) : Optional.empty();
     }
 
+    /** Who has this name, where they may still sign in. */
+    @Transactional(readOnly = true)
+    public Optional<Person> active(String name) {
+        return Optional.ofNullable(mapper.find(name))
+                .filter(AccountMapper.AccountRow::active)
+                .map(AccountMapper.AccountRow::person);
+    }
+
     public boolean none() {
         return mapper.count() == 0;
     }

@@ -110,7 +110,9 @@ public class Holds {
         return hold;
     }
 
-    private Optional<Hold> running(String installation, PointKey key) {
+    /** The one that goes on at a line; empty where none does. */
+    @Transactional(readOnly = true)
+    public Optional<Hold> running(String installation, PointKey key) {
         return mapper.running().stream()
                 .filter(hold ->
                         hold.installationId().equals(installation) && hold.key().equals(key))

@@ -8,6 +8,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.undanus.core.derived.Marks;
 
 @Mapper
 interface LiveMapper {
@@ -71,6 +72,26 @@ interface LiveMapper {
     @Select(
             "SELECT at, shown_value FROM live_sample WHERE listening = #{listening} ORDER BY at DESC FETCH FIRST 1 ROW ONLY")
     Sample last(String listening);
+
+    @Select("SELECT at, shown_value FROM live_sample WHERE listening = #{listening} ORDER BY at FETCH FIRST 1 ROW ONLY")
+    Sample first(String listening);
+
+    /** Adds a mark where there is none of that moment yet; the number added. */
+    @Insert("MERGE INTO live_mark AS kept USING (VALUES (CAST(#{listening} AS VARCHAR(36)),"
+            + " CAST(#{at} AS TIMESTAMP(3) WITH TIME ZONE), CAST(#{act} AS VARCHAR(20)), CAST(#{markedBy} AS VARCHAR(60))))"
+            + " AS sent (listening, at, act, marked_by)"
+            + " ON kept.listening = sent.listening AND kept.at = sent.at AND kept.act = sent.act"
+            + " WHEN NOT MATCHED THEN INSERT VALUES (sent.listening, sent.at, sent.act, sent.marked_by)")
+    int addMark(LiveMark mark);
+
+    @Select("SELECT listening, at, act, marked_by FROM live_mark WHERE listening = #{listening} ORDER BY at, act")
+    List<LiveMark> marks(String listening);
+
+    @Delete("DELETE FROM live_mark WHERE listening = #{listening} AND at = #{at} AND act = #{act}")
+    int forgetMark(String listening, Instant at, Marks.Act act);
+
+    @Delete("DELETE FROM live_mark WHERE listening = #{listening}")
+    void forgetMarks(String listening);
 
     @Delete("DELETE FROM live_sample WHERE listening = #{listening}")
     void forgetSamples(String listening);

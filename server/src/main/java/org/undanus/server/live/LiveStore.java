@@ -12,16 +12,20 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.derived.Marks;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.TraceCsv;
 import org.undanus.core.evidence.Traces;
+import org.undanus.core.plan.Marking;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.station.Walk;
@@ -59,8 +63,9 @@ public class LiveStore {
      * @param repeated had come before
      * @param impossible cannot be shown where they are listened to
      * @param unheard are of a kind that no line listens to
+     * @param marked of what was done
      */
-    public record Receipt(int taken, int repeated, int impossible, int unheard) {}
+    public record Receipt(int taken, int repeated, int impossible, int unheard, int marked) {}
 
     /** @param curve the samples so far */
     public record Live(Listening listening, Trace trace, List<Instant> at, double[] si) {}
@@ -70,18 +75,26 @@ public class LiveStore {
     private final Instruments instruments;
     private final Journal journal;
     private final LiveFeed feed;
+    private final ApplicationEventPublisher events;
     /** Of each line as many samples as it had: screens ask often, and nothing has come since most times. */
     private final Cache<Listening, Live> seen =
             Caffeine.newBuilder().maximumSize(MOST_SEEN).build();
 
     private final SecureRandom random = new SecureRandom();
 
-    LiveStore(LiveMapper mapper, CaseFiles cases, Instruments instruments, Journal journal, LiveFeed feed) {
+    LiveStore(
+            LiveMapper mapper,
+            CaseFiles cases,
+            Instruments instruments,
+            Journal journal,
+            LiveFeed feed,
+            ApplicationEventPublisher events) {
         this.mapper = mapper;
         this.cases = cases;
         this.instruments = instruments;
         this.journal = journal;
         this.feed = feed;
+        this.events = events;
     }
 
     /** Gives an instrument a token; the one it had before is worth nothing any more. */
@@ -201,6 +214,7 @@ public class LiveStore {
     @Transactional
     public void forget(Listening listening) {
         mapper.forgetSamples(listening.id());
+        mapper.forgetMarks(listening.id());
         mapper.forget(listening.id());
         tell(listening.installationId(), "changed");
     }
@@ -248,7 +262,7 @@ public class LiveStore {
      * @throws ConflictException where nobody listens, or a line is full
      */
     @Transactional
-    Receipt receive(String instrument, List<SenMl.Measured> pack) {
+    Receipt receive(String instrument, SenMl.Pack pack) {
         List<Listening> listening = mapper.to(instrument);
         if (listening.isEmpty()) {
             throw new ConflictException(
@@ -259,7 +273,7 @@ public class LiveStore {
         int repeated = 0;
         int impossible = 0;
         int unheard = 0;
-        for (SenMl.Measured measured : pack) {
+        for (SenMl.Measured measured : pack.measured()) {
             boolean heard = false;
             for (int i = 0; i < added.length; i++) {
                 Listening to = listening.get(i);
@@ -268,7 +282,7 @@ public class LiveStore {
                     continue;
                 }
                 heard = true;
-                requireTime(measured, to, now);
+                requireTime(measured.record(), measured.at(), to, now);
                 BigDecimal value = inUnit(point, measured.value());
                 if (!point.possible(unit(point).toSi(value.doubleValue()))) {
                     impossible++;
@@ -295,15 +309,103 @@ public class LiveStore {
                 taken += (int) added[i];
             }
         }
-        return new Receipt(taken, repeated, impossible, unheard);
+        return new Receipt(taken, repeated, impossible, unheard, marked(pack, listening, now));
     }
 
-    private static void requireTime(SenMl.Measured measured, Listening to, Instant now) {
-        if (measured.at().isAfter(now.plus(AHEAD))
-                || measured.at().isBefore(to.startedAt().minus(BEHIND))) {
+    private int marked(SenMl.Pack pack, List<Listening> listening, Instant now) {
+        int marked = 0;
+        for (SenMl.Done done : pack.done()) {
+            for (Listening to : listening) {
+                requireTime(done.record(), done.at(), to, now);
+                marked += offered(to).contains(done.act()) && mark(to, done.at(), done.act(), to.startedBy()) ? 1 : 0;
+            }
+        }
+        return marked;
+    }
+
+    /** What can be marked where a line listens. */
+    public static List<Marks.Act> offered(Listening listening) {
+        return marking(listening).map(Marking::acts).orElse(List.of());
+    }
+
+    /** Where marks of a line that listens are read. */
+    public static Optional<Marking> marking(Listening listening) {
+        return Walk.plans().stream()
+                .flatMap(plan -> plan.marking().stream())
+                .filter(marking ->
+                        marking.curves().stream().anyMatch(curve -> curve.id().equals(listening.point())))
+                .findFirst();
+    }
+
+    /** The line that marks count from: of those that listen at the same subject the first of its station. */
+    @Transactional(readOnly = true)
+    public Listening leading(Listening listening) {
+        List<String> order = marking(listening)
+                .map(marking -> marking.curves().stream().map(Point::id).toList())
+                .orElse(List.of());
+        return mapper.at(listening.installationId()).stream()
+                .filter(each -> each.component().equals(listening.component()) && order.contains(each.point()))
+                .min(Comparator.comparingInt(each -> order.indexOf(each.point())))
+                .orElse(listening);
+    }
+
+    /**
+     * Keeps that something was done; of the same moment once.
+     *
+     * @return whether it is new
+     * @throws UnsuitableException where that is not marked at such a line
+     */
+    @Transactional
+    public boolean mark(Listening listening, Instant at, Marks.Act act, String by) {
+        if (!offered(listening).contains(act)) {
+            throw new UnsuitableException("act", "\"" + act.title() + "\" is not marked at this line.");
+        }
+        Listening to = leading(listening);
+        LiveMark mark = new LiveMark(to.id(), Moment.kept(at), act, by);
+        if (mapper.addMark(mark) == 0) {
+            return false;
+        }
+        events.publishEvent(new LiveMark.Came(to, mark));
+        tell(to.installationId(), "changed");
+        return true;
+    }
+
+    /** Takes a mark back that was tapped by mistake. */
+    @Transactional
+    public void unmark(Listening listening, Instant at, Marks.Act act) {
+        if (mapper.forgetMark(leading(listening).id(), Moment.kept(at), act) == 0) {
+            throw new NotFoundException("There is no such mark any more.");
+        }
+        tell(listening.installationId(), "changed");
+    }
+
+    /** What was done at a line so far, in order. */
+    @Transactional(readOnly = true)
+    public List<LiveMark> marks(Listening listening) {
+        return mapper.marks(listening.id());
+    }
+
+    /** The same counted from the line's first sample; empty where nothing is marked, or nothing came yet. */
+    @Transactional(readOnly = true)
+    public Optional<Marks> counted(Listening listening) {
+        List<LiveMark> marks = mapper.marks(listening.id());
+        Sample first = mapper.first(listening.id());
+        return marks.isEmpty() || first == null
+                ? Optional.empty()
+                : Optional.of(new Marks(marks.stream()
+                        .map(mark -> new Marks.Mark(
+                                Math.max(
+                                        0,
+                                        Duration.between(first.at(), mark.at()).toMillis() / 1000.0),
+                                mark.act()))
+                        .toList()));
+    }
+
+    private static void requireTime(int record, Instant at, Listening to, Instant now) {
+        if (at.isAfter(now.plus(AHEAD)) || at.isBefore(to.startedAt().minus(BEHIND))) {
             throw new UnsuitableException(
                     "senml",
-                    "Record " + measured.record() + ": " + measured.at()
+                    "Record " + record + ": " + at
                             + " is not the time of a visit that is under way. Set the instrument's clock."
                             + " Nothing of the pack was taken.");
         }

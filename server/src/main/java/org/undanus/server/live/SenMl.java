@@ -4,10 +4,13 @@ import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.undanus.core.derived.Marks;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.server.problem.UnsuitableException;
 import tools.jackson.core.JacksonException;
@@ -16,7 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A pack of measurements in SenML's JSON form (RFC 8428): base fields hold for the records after them, times below 2^28 count from
- * now. Numbers only, in pascals, degrees Celsius or kelvins.
+ * now. Numbers in pascals, degrees Celsius or kelvins; texts (vs) say what was done.
  */
 final class SenMl {
     /** The version of the format that is understood. */
@@ -26,7 +29,7 @@ final class SenMl {
     private static final BigDecimal ABSOLUTE_FROM = BigDecimal.valueOf(1L << 28);
     private static final BigDecimal ZERO_CELSIUS = new BigDecimal("273.15");
     private static final Pattern NAME = Pattern.compile("[A-Za-z0-9][-A-Za-z0-9:./_]{0,119}");
-    private static final Set<String> OTHER_VALUES = Set.of("vs", "vb", "vd");
+    private static final Set<String> OTHER_VALUES = Set.of("vb", "vd");
 
     /** What is measured, by its unit's symbol. */
     private static final Map<String, Kind> UNITS =
@@ -49,7 +52,15 @@ final class SenMl {
     /** @param value Pa or °C */
     record Measured(int record, String name, Kind kind, Instant at, BigDecimal value) {}
 
+    /** Something that was done. */
+    record Done(int record, Instant at, Marks.Act act) {}
+
+    /** What a pack holds. */
+    record Pack(List<Measured> measured, List<Done> done) {}
+
     private final Instant now;
+    private final List<Measured> measured = new ArrayList<>();
+    private final List<Done> done = new ArrayList<>();
     private String baseName = "";
     private BigDecimal baseTime = BigDecimal.ZERO;
     private String baseUnit = "";
@@ -64,7 +75,7 @@ final class SenMl {
      *
      * @throws UnsuitableException naming the record that cannot be taken
      */
-    static List<Measured> read(byte[] pack, Instant now, JsonMapper json) {
+    static Pack read(byte[] pack, Instant now, JsonMapper json) {
         JsonNode records;
         try {
             records = json.readTree(pack);
@@ -75,11 +86,10 @@ final class SenMl {
             throw new UnsuitableException("senml", "A pack is a list of 1 to " + MOST_RECORDS + " records.");
         }
         SenMl reading = new SenMl(now);
-        List<Measured> measured = new ArrayList<>();
         for (int i = 0; i < records.size(); i++) {
-            reading.record(i + 1, records.get(i), measured);
+            reading.record(i + 1, records.get(i));
         }
-        return measured;
+        return new Pack(reading.measured, reading.done);
     }
 
     private static String place(JacksonException e) {
@@ -88,7 +98,7 @@ final class SenMl {
                 : "line " + e.getLocation().getLineNr();
     }
 
-    private void record(int number, JsonNode record, List<Measured> measured) {
+    private void record(int number, JsonNode record) {
         if (!record.isObject()) {
             throw wrong(number, "it is no object");
         }
@@ -105,7 +115,10 @@ final class SenMl {
         baseUnit = record.has("bu") ? text(number, record, "bu") : baseUnit;
         baseValue = record.has("bv") ? number(number, record, "bv") : baseValue;
         if (OTHER_VALUES.stream().anyMatch(record::has) || record.has("s")) {
-            throw wrong(number, "only numbers in v are taken");
+            throw wrong(number, "only numbers in v and texts in vs are taken");
+        }
+        if (record.has("vs")) {
+            done.add(new Done(number, time(number, record), act(number, text(number, record, "vs"))));
         }
         if (!record.has("v")) {
             return;
@@ -122,6 +135,16 @@ final class SenMl {
         BigDecimal value = baseValue.add(number(number, record, "v"));
         measured.add(new Measured(
                 number, name, kind, time(number, record), unit.equals("K") ? value.subtract(ZERO_CELSIUS) : value));
+    }
+
+    private static Marks.Act act(int number, String said) {
+        return Marks.Act.named(said)
+                .orElseThrow(() -> wrong(
+                        number,
+                        "\"" + said + "\" is none of "
+                                + Arrays.stream(Marks.Act.values())
+                                        .map(Marks.Act::title)
+                                        .collect(Collectors.joining(", "))));
     }
 
     private Instant time(int number, JsonNode record) {

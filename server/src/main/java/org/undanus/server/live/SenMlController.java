@@ -1,9 +1,7 @@
 package org.undanus.server.live;
 
-import java.time.Instant;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -13,7 +11,6 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.MayAlsoAnswer;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The door for instruments. */
 @RestController
@@ -24,11 +21,11 @@ class SenMlController {
     record Token(String token) {}
 
     private final LiveStore store;
-    private final JsonMapper json;
+    private final Door door;
 
-    SenMlController(LiveStore store, JsonMapper json) {
+    SenMlController(LiveStore store, Door door) {
         this.store = store;
-        this.json = json;
+        this.door = door;
     }
 
     /** Gives an instrument the token it sends with; an earlier one is worth nothing any more. */
@@ -47,8 +44,6 @@ class SenMlController {
         String token = authorization != null && authorization.startsWith(BEARER)
                 ? authorization.substring(BEARER.length()).strip()
                 : "";
-        String instrument = store.instrument(token)
-                .orElseThrow(() -> new BadCredentialsException("No instrument has this token. Nothing was taken."));
-        return store.receive(instrument, SenMl.read(pack, Instant.now(), json));
+        return door.receive(token, pack);
     }
 }

@@ -2,9 +2,14 @@ package org.undanus.server.report;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
 import java.util.Optional;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -15,10 +20,13 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
+import org.undanus.server.hold.CalendarFile;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.MayAlsoAnswer;
+import org.undanus.server.problem.UnsuitableException;
 
-/** Report and site note over HTTP: as PDF, as a page for a screen and, for looking before printing, page by page. */
+/** Report, site note and owner's page over HTTP: as PDF, as a page for a screen and, for looking before printing, page by page. */
 @RestController
 @RequestMapping("/api/installations/{id}")
 class ReportController {
@@ -28,6 +36,8 @@ class ReportController {
     /** A page that holds all it needs: nothing is fetched, nothing runs. */
     private static final String CONTENT_POLICY =
             "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox allow-modals; frame-ancestors 'none'";
+
+    private static final LocalTime MORNING = LocalTime.of(9, 0);
 
     private final CaseFiles cases;
     private final Reports reports;
@@ -63,9 +73,7 @@ class ReportController {
             @ParameterObject Asked asked,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        CaseFile file = cases.open(id, person);
-        return download(
-                file, "", reports.pdf(file, asked.of(Reports.Document.REPORT, Paper.A4, file, request), person));
+        return download(id, asked, person, request, Reports.Document.REPORT, "");
     }
 
     /** For reading on a screen, a telephone's too. */
@@ -75,12 +83,7 @@ class ReportController {
             @ParameterObject Asked asked,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        CaseFile file = cases.open(id, person);
-        Reports.Wanted wanted = asked.of(Reports.Document.REPORT, Paper.SCREEN, file, request);
-        return ResponseEntity.ok()
-                .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
-                .header("Content-Security-Policy", CONTENT_POLICY)
-                .body(reports.html(file, wanted, person));
+        return onScreen(id, asked, person, request, Reports.Document.REPORT);
     }
 
     /** On one page, what a crew has to put right, with a code that leads to it. */
@@ -90,18 +93,69 @@ class ReportController {
             @ParameterObject Asked asked,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        CaseFile file = cases.open(id, person);
-        return download(
-                file,
-                "-site-note",
-                reports.pdf(file, asked.of(Reports.Document.SITE_NOTE, Paper.A4, file, request), person));
+        return download(id, asked, person, request, Reports.Document.SITE_NOTE, "-site-note");
     }
 
-    private static ResponseEntity<byte[]> download(CaseFile file, String suffix, byte[] pdf) {
+    /** On one page, what the owner keeps. */
+    @GetMapping(value = "/owner.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> owner(
+            @PathVariable String id,
+            @ParameterObject Asked asked,
+            @AuthenticationPrincipal Person person,
+            HttpServletRequest request) {
+        return download(id, asked, person, request, Reports.Document.OWNERS_PAGE, "-owner");
+    }
+
+    /** The same for a telephone. */
+    @GetMapping(value = "/owner.html", produces = MediaType.TEXT_HTML_VALUE)
+    ResponseEntity<String> ownerOnScreen(
+            @PathVariable String id,
+            @ParameterObject Asked asked,
+            @AuthenticationPrincipal Person person,
+            HttpServletRequest request) {
+        return onScreen(id, asked, person, request, Reports.Document.OWNERS_PAGE);
+    }
+
+    /** The next service as a day in a calendar. */
+    @GetMapping(value = "/next-service.ics", produces = "text/calendar")
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
+    ResponseEntity<byte[]> nextService(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        LocalDate month = OwnersPage.nextService(file)
+                .orElseThrow(() -> new UnsuitableException(
+                        "next-service", "No next service is arranged yet: write its month at the handover."));
+        byte[] content = CalendarFile.of(
+                file.header().id() + "-next-service",
+                Instant.now(),
+                month.atTime(MORNING).toInstant(ZoneOffset.UTC),
+                "Service, " + file.header().title(),
+                file.header().building() + ". " + file.header().crew() + ".");
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"next-service.ics\"")
+                .body(content);
+    }
+
+    private ResponseEntity<String> onScreen(
+            String id, Asked asked, Person person, HttpServletRequest request, Reports.Document document) {
+        CaseFile file = cases.open(id, person);
+        return ResponseEntity.ok()
+                .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
+                .header("Content-Security-Policy", CONTENT_POLICY)
+                .body(reports.html(file, asked.of(document, Paper.SCREEN, file, request), person));
+    }
+
+    private ResponseEntity<byte[]> download(
+            String id,
+            Asked asked,
+            Person person,
+            HttpServletRequest request,
+            Reports.Document document,
+            String suffix) {
+        CaseFile file = cases.open(id, person);
         String name = file.header().reference().replaceAll("[^A-Za-z0-9-]", "-") + suffix + ".pdf";
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(pdf);
+                .body(reports.pdf(file, asked.of(document, Paper.A4, file, request), person));
     }
 
     @GetMapping("/report")

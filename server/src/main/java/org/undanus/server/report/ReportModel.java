@@ -50,6 +50,7 @@ public record ReportModel(
         List<Correction> corrections,
         List<String> instruments,
         List<String> cautions,
+        OwnersPage owner,
         String link,
         Instant printedAt,
         String printedBy) {
@@ -170,6 +171,7 @@ public record ReportModel(
                         .flatMap(j -> j.view.cautions().stream())
                         .distinct()
                         .toList(),
+                OwnersPage.of(file),
                 QrCode.svg(from.link, CODE_SIDE),
                 from.printedAt,
                 from.printedBy);

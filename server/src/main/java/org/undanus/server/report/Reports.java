@@ -52,10 +52,11 @@ class Reports {
     private static final int KEPT = 8;
     private static final int PREVIEW_DOTS_PER_INCH = 110;
 
-    /** What is printed: the report, or what a crew has to put right. */
+    /** What is printed: the report, what a crew has to put right, or what the owner keeps. */
     enum Document {
         REPORT("report"),
-        SITE_NOTE("site-note");
+        SITE_NOTE("site-note"),
+        OWNERS_PAGE("owner");
 
         private final String template;
 
@@ -140,7 +141,9 @@ class Reports {
         if (wanted.document == Document.SITE_NOTE) {
             return onOnePage(model, wanted);
         }
-        heads.sign("report of " + file.header().reference());
+        if (wanted.document == Document.REPORT) {
+            heads.sign("report of " + file.header().reference());
+        }
         return render(page(model, wanted, ALL));
     }
 

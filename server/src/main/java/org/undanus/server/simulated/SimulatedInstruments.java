@@ -9,11 +9,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.function.ToDoubleFunction;
-import java.util.stream.Collectors;
+import org.undanus.core.quantity.Temperature;
 import org.undanus.core.simulated.Act;
 
 /**
@@ -25,7 +24,6 @@ public final class SimulatedInstruments {
     public static final Map<String, String> TOKENS =
             Map.of("vacuum-1", "demo-vacuum-1", "gauge-7", "demo-gauge-7", "thermo-4", "demo-thermo-4");
 
-    private static final double ZERO_CELSIUS = 273.15;
     private static final long AGAIN_MS = 1000;
     private static final long BETWEEN_MS = 250;
     private static final int MOST_AT_ONCE = 500;
@@ -68,12 +66,17 @@ public final class SimulatedInstruments {
     }
 
     /** One instrument, and what it shows of a moment. */
-    private record Sender(String instrument, String unit, Act.Kind act, ToDoubleFunction<Act.Sample> shown) {}
+    private record Sender(Packs.Sender packs, Act.Kind act, ToDoubleFunction<Act.Sample> shown) {
+        private String instrument() {
+            return packs.instrument();
+        }
+    }
 
     private static final List<Sender> SENDERS = List.of(
-            new Sender("vacuum-1", "Pa", Act.Kind.EVACUATION, Act.Sample::shown),
-            new Sender("gauge-7", "Pa", Act.Kind.PRESSURE_TEST, Act.Sample::shown),
-            new Sender("thermo-4", "Cel", Act.Kind.PRESSURE_TEST, sample -> sample.wall() - ZERO_CELSIUS));
+            new Sender(Packs.VACUUM, Act.Kind.EVACUATION, Act.Sample::shown),
+            new Sender(Packs.GAUGE, Act.Kind.PRESSURE_TEST, Act.Sample::shown),
+            new Sender(Packs.THERMOMETER, Act.Kind.PRESSURE_TEST, sample -> Temperature.ofKelvin(sample.wall())
+                    .celsius()));
 
     private final Asked asked;
     private final HttpClient http =
@@ -87,7 +90,7 @@ public final class SimulatedInstruments {
     public static void run(String... arguments) {
         SimulatedInstruments instruments = new SimulatedInstruments(Asked.of(Arrays.asList(arguments)));
         List<Thread> all = SENDERS.stream()
-                .map(sender -> new Thread(() -> instruments.act(sender), sender.instrument))
+                .map(sender -> new Thread(() -> instruments.act(sender), sender.instrument()))
                 .toList();
         System.out.println("Acting \"" + instruments.asked.act + "\" at " + instruments.asked.speed
                 + " times the speed of life, for " + instruments.asked.to
@@ -121,7 +124,7 @@ public final class SimulatedInstruments {
             Thread.sleep(AGAIN_MS);
             start = start(act);
         }
-        System.out.println(sender.instrument + ": a line listens.");
+        System.out.println(sender.instrument() + ": a line listens.");
         long began = System.nanoTime();
         int sent = 1;
         int status = OK;
@@ -142,7 +145,7 @@ public final class SimulatedInstruments {
                 Thread.sleep(due > sent || status != OK || sent == samples.size() ? AGAIN_MS : 0);
             }
         }
-        System.out.println(sender.instrument + ": nobody listens any more.");
+        System.out.println(sender.instrument() + ": nobody listens any more.");
     }
 
     /** So that it ends now, and no sample lies ahead of the clock. */
@@ -152,26 +155,20 @@ public final class SimulatedInstruments {
 
     /** The status answered; 0 where nobody answered. */
     private int send(Sender sender, List<Act.Sample> samples, Instant start) throws InterruptedException {
-        String pack = samples.stream()
-                .map(sample -> String.format(
-                        Locale.ROOT,
-                        "{\"t\":%.3f,\"v\":%.4f}",
-                        start.toEpochMilli() / 1000.0 + sample.seconds(),
-                        sender.shown.applyAsDouble(sample)))
-                .collect(Collectors.joining(
-                        ",",
-                        "[{\"bn\":\"urn:undanus:" + sender.instrument + "\",\"bu\":\"" + sender.unit + "\"},",
-                        "]"));
+        String pack = sender.packs.values(samples.stream()
+                .map(sample -> new Packs.Shown(
+                        start.plusMillis((long) (1000 * sample.seconds())), sender.shown.applyAsDouble(sample)))
+                .toList());
         HttpRequest request = HttpRequest.newBuilder(asked.to.resolve("/api/senml"))
                 .header("Content-Type", "application/senml+json")
-                .header("Authorization", "Bearer " + TOKENS.get(sender.instrument))
+                .header("Authorization", "Bearer " + TOKENS.get(sender.instrument()))
                 .timeout(Duration.ofSeconds(20))
                 .POST(HttpRequest.BodyPublishers.ofString(pack))
                 .build();
         try {
             HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
             if (answer.statusCode() != OK && answer.statusCode() != NOBODY_LISTENS) {
-                System.out.println(sender.instrument + ": " + answer.statusCode() + " " + answer.body());
+                System.out.println(sender.instrument() + ": " + answer.statusCode() + " " + answer.body());
             }
             return answer.statusCode();
         } catch (IOException notReached) {

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.Min;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,8 +39,15 @@ class BenchController {
      * @param from of what is shown, s from the curve's first sample
      * @param until of what is shown, s
      * @param lasting all of the curve, s
+     * @param options in which ways it can be looked at
      */
-    record ChartView(FigureView figure, String sentence, double from, double until, double lasting) {}
+    record ChartView(
+            FigureView figure,
+            String sentence,
+            double from,
+            double until,
+            double lasting,
+            Set<Charts.Option> options) {}
 
     private final CaseFiles cases;
     private final Readings readings;
@@ -88,7 +96,7 @@ class BenchController {
      *
      * @param from s from its first sample
      * @param until s; left out, its end
-     * @param even whether each step of the scale is the same
+     * @param options in which of its ways it is looked at
      * @param beside whose curve is drawn beside it
      * @param cursor a moment whose values are told, as a share of what is shown
      */
@@ -100,7 +108,7 @@ class BenchController {
             @PathVariable String component,
             @RequestParam(defaultValue = "0") double from,
             @RequestParam Optional<Double> until,
-            @RequestParam(defaultValue = "false") boolean even,
+            @RequestParam(defaultValue = "") Set<Charts.Option> options,
             @RequestParam Optional<String> beside,
             @RequestParam Optional<Double> cursor,
             @RequestParam(defaultValue = "900") @Min(240) @Max(2000) int width,
@@ -109,7 +117,11 @@ class BenchController {
             @AuthenticationPrincipal Person person) {
         CaseFile file = file(id, person);
         Charts.Look look = look(
-                from, until.orElse(Double.POSITIVE_INFINITY), even, beside.map(other -> subject(file, other)), cursor);
+                from,
+                until.orElse(Double.POSITIVE_INFINITY),
+                options,
+                beside.map(other -> subject(file, other)),
+                cursor);
         Charts.Chart chart = chart(file, station, subject(file, component), look)
                 .orElseThrow(() -> new NotFoundException("There is no curve of it yet."));
         UnitSystem system = units.orElse(file.rules().display());
@@ -118,16 +130,17 @@ class BenchController {
                 chart.sentence().in(system),
                 look.begin(chart.lasting()),
                 look.end(chart.lasting()),
-                chart.lasting());
+                chart.lasting(),
+                chart.options());
     }
 
     private static Charts.Look look(
-            double from, double until, boolean even, Optional<Subject> beside, Optional<Double> cursor) {
+            double from, double until, Set<Charts.Option> options, Optional<Subject> beside, Optional<Double> cursor) {
         try {
             return new Charts.Look(
                     from,
                     until,
-                    even,
+                    options,
                     beside,
                     cursor.filter(Double::isFinite).map(OptionalDouble::of).orElse(OptionalDouble.empty()));
         } catch (IllegalArgumentException e) {

@@ -22,15 +22,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.evidence.Reading;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.Holding;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.quantity.Duration;
-import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
@@ -87,14 +83,14 @@ class HoldController {
 
     private final Holds holds;
     private final CaseFiles cases;
-    private final Readings readings;
+    private final HoldTimes times;
     private final TransactionTemplate transactions;
 
-    HoldController(Holds holds, CaseFiles cases, Readings readings, TransactionTemplate transactions) {
+    HoldController(Holds holds, CaseFiles cases, HoldTimes times, TransactionTemplate transactions) {
         this.transactions = transactions;
         this.holds = holds;
         this.cases = cases;
-        this.readings = readings;
+        this.times = times;
     }
 
     /** Those of this person that go on, and whoever's at the installation that is looked at. */
@@ -140,37 +136,27 @@ class HoldController {
     EndedHold end(
             @PathVariable String id,
             @PathVariable String hold,
-            @RequestParam Optional<UnitSystem> units,
             @Valid @RequestBody EndOfHold asked,
             @AuthenticationPrincipal Person person) {
-        return transactions.execute(status -> ended(id, hold, asked, person, units.orElse(UnitSystem.SI)));
+        return transactions.execute(status -> ended(id, hold, asked, person));
     }
 
-    private EndedHold ended(String id, String hold, EndOfHold asked, Person person, UnitSystem units) {
+    private EndedHold ended(String id, String hold, EndOfHold asked, Person person) {
         CaseFile file = cases.openForWriting(id, person);
         Hold running = holds.of(id, hold);
         Instant now = Instant.now();
-        String reading = asked.reading().toString();
-        if (!running.runs() && asked.keep() && reading.equals(running.readingId())) {
-            return new EndedHold(lasted(running, now));
+        EndedHold ended = new EndedHold(HoldTimes.written(running.lasting(now)));
+        if (!running.runs() && asked.keep() && asked.reading().toString().equals(running.readingId())) {
+            return ended;
         }
-        Hold ended = holds.end(running, now, asked.keep() ? Optional.of(asked.reading()) : Optional.empty(), person);
-        String lasted = lasted(ended, now);
-        if (asked.keep()) {
-            readings.save(
-                    id,
-                    new Readings.Typed(
-                            asked.reading(),
-                            running.key(),
-                            lasted,
-                            Optional.empty(),
-                            running.witnessed() && person.inspects() ? Grade.WITNESSED : Grade.RECORDED,
-                            file.evidence().latest(running.key()).map(Reading::id),
-                            true),
-                    person,
-                    units);
-        }
-        return new EndedHold(lasted);
+        times.end(
+                file,
+                running,
+                now,
+                running.lasting(now),
+                asked.keep() ? Optional.of(asked.reading()) : Optional.empty(),
+                person);
+        return ended;
     }
 
     /** The end of a hold as an appointment with an alarm. */
@@ -194,11 +180,6 @@ class HoldController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"hold.ics\"")
                 .body(content);
-    }
-
-    private static String lasted(Hold hold, Instant now) {
-        return QuantityFormat.SI.format(
-                Duration.ofSeconds(Math.max(1, hold.lasting(now).toSeconds())));
     }
 
     private static Optional<HoldView> view(Hold hold, CaseFile file, Optional<UnitSystem> units) {

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -22,11 +23,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.undanus.core.derived.Marks;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
@@ -34,6 +37,7 @@ import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.live.Listening;
 import org.undanus.server.live.LiveFeed;
+import org.undanus.server.live.LiveMark;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.UnsuitableException;
@@ -57,7 +61,22 @@ class LiveController {
     /** @param reading with this id it is kept */
     record Keeping(@NotNull(message = "is missing") UUID reading) {}
 
-    /** @param shown the last value, in words; empty before the first */
+    /** @param act one of those the line offers */
+    record Mark(@NotNull(message = "is missing") Marks.Act act) {}
+
+    /** @param at as it was handed out */
+    record MarkBack(@NotNull(message = "is missing") Marks.Act act, @NotNull(message = "is missing") Instant at) {}
+
+    /** What can be marked. */
+    record ActView(Marks.Act act, String title) {}
+
+    /** @param after from the first sample, in words; empty before it */
+    record MarkView(Marks.Act act, String title, Instant at, Optional<String> after) {}
+
+    /**
+     * @param shown the last value, in words; empty before the first
+     * @param acts that can be marked here; empty where another line of the station leads
+     */
     record LiveView(
             String id,
             String point,
@@ -67,7 +86,9 @@ class LiveController {
             Instant startedAt,
             long samples,
             Optional<Instant> lastAt,
-            Optional<String> shown) {}
+            Optional<String> shown,
+            List<ActView> acts,
+            List<MarkView> marks) {}
 
     private final LiveStore live;
     private final CaseFiles cases;
@@ -116,7 +137,60 @@ class LiveController {
                 listening.samples(),
                 last.map(LiveStore.TraceSample::at),
                 last.flatMap(sample -> LiveStore.dimension(listening)
-                        .map(dimension -> QuantityFormat.of(units).format(dimension.of(sample.si())))));
+                        .map(dimension -> QuantityFormat.of(units).format(dimension.of(sample.si())))),
+                live.leading(listening).equals(listening)
+                        ? LiveStore.offered(listening).stream()
+                                .map(act -> new ActView(act, act.title()))
+                                .toList()
+                        : List.of(),
+                marks(listening, units));
+    }
+
+    private List<MarkView> marks(Listening listening, UnitSystem units) {
+        List<Marks.Mark> counted = live.counted(listening).map(Marks::marks).orElse(List.of());
+        List<LiveMark> marks = live.marks(listening);
+        return IntStream.range(0, marks.size())
+                .mapToObj(i -> new MarkView(
+                        marks.get(i).act(),
+                        marks.get(i).act().title(),
+                        marks.get(i).at(),
+                        counted.isEmpty()
+                                ? Optional.empty()
+                                : Optional.of(QuantityFormat.of(units)
+                                        .format(Duration.ofSeconds(
+                                                counted.get(i).seconds())))))
+                .toList();
+    }
+
+    /** Marks that something was done: at the moment of the last sample, which the instrument's clock tells. */
+    @PostMapping("/{listening}/mark")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
+    void mark(
+            @PathVariable String id,
+            @PathVariable String listening,
+            @Valid @RequestBody Mark asked,
+            @AuthenticationPrincipal Person person) {
+        transactions.executeWithoutResult(status -> {
+            cases.openForWriting(id, person);
+            Listening taken = live.hold(id, listening);
+            Instant at = live.last(taken).map(LiveStore.TraceSample::at).orElseGet(Instant::now);
+            live.mark(taken, at, asked.act(), person.name());
+        });
+    }
+
+    /** Takes a mark back. */
+    @PostMapping("/{listening}/unmark")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void unmark(
+            @PathVariable String id,
+            @PathVariable String listening,
+            @Valid @RequestBody MarkBack asked,
+            @AuthenticationPrincipal Person person) {
+        transactions.executeWithoutResult(status -> {
+            cases.openForWriting(id, person);
+            live.unmark(live.hold(id, listening), asked.at(), asked.act());
+        });
     }
 
     /** The instruments that a line could listen to. */
@@ -181,7 +255,31 @@ class LiveController {
                             true),
                     person,
                     UnitSystem.SI);
+            keepMarks(file, taken, person);
             live.forget(taken);
+        });
+    }
+
+    /** What was tapped becomes the marks of the curve; what was written meanwhile is written of it again. */
+    private void keepMarks(CaseFile file, Listening taken, Person person) {
+        LiveStore.marking(taken).ifPresent(marking -> {
+            PointKey key = new PointKey(marking.line().id(), taken.component());
+            Optional<Reading> before = file.evidence().latest(key);
+            Optional<String> marks = live.counted(taken).map(Marks::written).or(() -> before.filter(
+                            written -> written.at().isAfter(taken.startedAt()))
+                    .map(Reading::typed));
+            marks.ifPresent(written -> readings.save(
+                    file.header().id(),
+                    new Readings.Typed(
+                            UUID.randomUUID(),
+                            key,
+                            written,
+                            Optional.empty(),
+                            person.inspects() ? Grade.WITNESSED : Grade.RECORDED,
+                            before.map(Reading::id),
+                            true),
+                    person,
+                    UnitSystem.SI));
         });
     }
 

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.derived.Marks;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Point;
@@ -23,6 +24,7 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.live.Listening;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.notice.StopNotices;
 import org.undanus.server.problem.AskFirstException;
@@ -127,8 +129,23 @@ class Readings {
                     Optional.empty(),
                     true);
             now = now.line(taken.key()).isPresent() ? tried(now, taken, person) : now;
+            Optional<Marks> marks = live.counted(each.listening());
+            if (marks.isPresent()) {
+                now = tried(now, marked(each.listening(), marks.get(), person), person);
+            }
         }
         return now;
+    }
+
+    private static Typed marked(Listening listening, Marks marks, Person person) {
+        return new Typed(
+                UUID.randomUUID(),
+                new PointKey(LiveStore.marking(listening).orElseThrow().line().id(), listening.component()),
+                marks.written(),
+                Optional.empty(),
+                person.inspects() ? Grade.WITNESSED : Grade.RECORDED,
+                Optional.empty(),
+                true);
     }
 
     /** The installation as if what is being typed were saved; as it is where that cannot be taken yet. */

@@ -56,7 +56,7 @@ class ReportTest {
         String first = text(pdf("/report.pdf?units=US"), 1, 1);
 
         assertThat(first)
-                .contains("40 things must be put right, 11 of them for safety.")
+                .contains("46 things must be put right, 11 of them for safety.")
                 .contains("What must be put right")
                 .contains("60 A, 20 A over the maker's 40 A")
                 .contains("Have a 40 A or 35 A device fitted")
@@ -74,11 +74,11 @@ class ReportTest {
     }
 
     @Test
-    void theFoundryFloorTakesEighteenPagesAndAppendicesAreAskedFor() throws IOException {
+    void theFoundryFloorTakesTwentyOnePagesAndAppendicesAreAskedFor() throws IOException {
         byte[] plain = pdf("/report.pdf?readings=false&units=US");
-        assertThat(pages(plain)).isLessThanOrEqualTo(18);
-        assertThat(text(plain, 1, 18)).doesNotContain("Appendix");
-        assertThat(text(pdf("/report.pdf?units=US"), 12, 40))
+        assertThat(pages(plain)).isLessThanOrEqualTo(21);
+        assertThat(text(plain, 1, 21)).doesNotContain("Appendix");
+        assertThat(text(pdf("/report.pdf?units=US"), 12, 50))
                 .contains("Appendix: readings")
                 .contains("3' 1\" ± witnessed");
         assertThat(text(pdf("/report.pdf?derivations=true&units=US"), 12, 80)).contains("how each judgement follows");
@@ -89,8 +89,8 @@ class ReportTest {
         client.upload(foundry + "/photos?point=electrical.device-rating&component=outdoor-1", TestPictures.jpeg(40, 30))
                 .expect(201);
         assertThat(text(pdf("/report.pdf"), 1, 1)).contains("Photo 1.");
-        assertThat(text(pdf("/report.pdf"), 1, 20)).doesNotContain("SHA-256");
-        assertThat(text(pdf("/report.pdf?photos=true"), 1, 20)).contains("SHA-256");
+        assertThat(text(pdf("/report.pdf"), 1, 30)).doesNotContain("SHA-256");
+        assertThat(text(pdf("/report.pdf?photos=true"), 1, 30)).contains("SHA-256");
     }
 
     @Test
@@ -113,6 +113,36 @@ class ReportTest {
     }
 
     @Test
+    void theOwnerKeepsOnePageOfWhatIsUsedAndLookedAfter() throws IOException {
+        byte[] kept = pdf("/owner.pdf?units=US");
+        assertThat(pages(kept)).isEqualTo(1);
+        assertThat(text(kept, 1, 1))
+                .contains("One, 20 by 25 by 1 in, at the return grille")
+                .contains("Dunmarrow")
+                .contains("no fault")
+                .contains("A deeper filter cabinet")
+                .contains("refrigerant R410A, added 12 oz")
+                .doesNotContain("Fails");
+        assertThat(text(pdf("/report.pdf?units=US"), 1, 60))
+                .as("recommendations stand in the report, apart from what fails")
+                .contains("A deeper filter cabinet");
+        client.save(foundry.replaceAll(".*/", ""), "handover.watch", "system", "<script>alert(2)</script>")
+                .expect(201);
+        assertThat(client.get(foundry + "/owner.html").expect(200).text())
+                .contains("&lt;script&gt;alert(2)")
+                .doesNotContain("<script");
+    }
+
+    @Test
+    void theNextServiceComesAsACalendarFile() {
+        assertThat(client.get(foundry + "/next-service.ics").expect(200).text())
+                .contains("DTSTART:20290301T090000Z", "SUMMARY:Service\\, Foundry floor");
+        String none = "/api/installations/" + client.installation("LH-28");
+        assertThat(client.get(none + "/next-service.ics").expect(422).detail())
+                .contains("No next service is arranged yet");
+    }
+
+    @Test
     void onAScreenItIsOnePageThatFetchesAndRunsNothing() {
         client.save(foundry.replaceAll(".*/", ""), "plate.serial", "indoor-1", "<script>alert(1)</script>")
                 .expect(201);
@@ -121,7 +151,7 @@ class ReportTest {
         assertThat(page.header("Content-Type")).isEqualTo("text/html;charset=UTF-8");
         assertThat(page.header("Content-Security-Policy")).contains("default-src 'none'", "sandbox");
         assertThat(page.text())
-                .contains("40 things must be put right")
+                .contains("46 things must be put right")
                 .contains("&lt;script&gt;")
                 .doesNotContain("<script", "href=", "src=\"http", "@page");
     }
@@ -129,7 +159,9 @@ class ReportTest {
     @Test
     void anotherCrewGetsNoneOfThem() {
         Client other = SERVER.signedIn("nettlebank");
-        for (String path : new String[] {"/report.pdf", "/report.html", "/site-note.pdf", "/report"}) {
+        for (String path : new String[] {
+            "/report.pdf", "/report.html", "/site-note.pdf", "/report", "/owner.pdf", "/owner.html", "/next-service.ics"
+        }) {
             other.get(foundry + path).expect(404);
         }
     }

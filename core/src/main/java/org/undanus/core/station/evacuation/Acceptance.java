@@ -9,6 +9,10 @@ import static org.undanus.core.station.evacuation.EvacuationPoints.REACHED;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import org.undanus.core.curve.Falling;
+import org.undanus.core.derived.Marks.Act;
 import org.undanus.core.derived.TestVolume;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -118,7 +122,11 @@ final class Acceptance {
             Acceptance::stood);
 
     static final Holding ISOLATION = new Holding(
-            HOLD_TIME, STOOD.about(), x -> way(x).map(way -> x.rules().number(way.time)), Acceptance::power);
+            HOLD_TIME,
+            Optional.of(Act.ISOLATED),
+            STOOD.about(),
+            x -> way(x).map(way -> x.rules().number(way.time)),
+            Acceptance::power);
 
     /** What a leak lifts the pressure by, told from two readings in the gauge's steps. */
     private static Optional<Text> power(Examination x, double seconds) {
@@ -135,9 +143,27 @@ final class Acceptance {
         return WAYS.stream().filter(way -> x.by(way.school)).findFirst();
     }
 
+    /** By pressure in Pa, what the schools that were not chosen ask for there, in a few words. */
+    static SortedMap<Double, List<String>> others(Examination x) {
+        SortedMap<Double, List<String>> others = new TreeMap<>();
+        WAYS.stream().filter(way -> !chosen(x, way)).forEach(way -> {
+            others.computeIfAbsent(x.rules().number(way.reached), level -> new ArrayList<>())
+                    .add(way.school.id() + " reached");
+            others.computeIfAbsent(x.rules().number(way.stands), level -> new ArrayList<>())
+                    .add(way.school.id() + " after");
+        });
+        return others;
+    }
+
+    /** Whether the rule book's choice is this one, whatever is being judged. */
+    private static boolean chosen(Examination x, Way way) {
+        return x.rules().school(TOPIC).equals(way.school);
+    }
+
     /** The pressure the chosen school asks to be reached, Pa; empty where it is read on a needle. */
     static Optional<Double> level(Examination x) {
-        return way(x).map(way -> x.rules().number(way.reached));
+        return WAYS.stream().filter(way -> chosen(x, way)).findFirst().map(way -> x.rules()
+                .number(way.reached));
     }
 
     private static Judgement needle(Examination x) {
@@ -148,13 +174,32 @@ final class Acceptance {
                         "Read it on an electronic vacuum gauge at the far side from the pump.");
     }
 
-    /** What a curve comes to that stays flat after the pull, with no mark. */
-    static Judgement pumpMayRun(Examination x) {
+    /** What a curve comes to of which nothing tells that the pump was valved off. */
+    static Judgement pumpMayRun(Examination x, VacuumCurve curve) {
+        Optional<Judgement> falls = level(x).flatMap(level ->
+                curve.falling().filter(falling -> falling.last() > level).map(falling -> pumping(x, falling, level)));
+        return falls.orElseGet(() -> flat(x));
+    }
+
+    private static Judgement pumping(Examination x, Falling falling, double level) {
+        AbsolutePressure now = AbsolutePressure.ofPascals(falling.last());
+        AbsolutePressure asked = AbsolutePressure.ofPascals(level);
+        Finding finding = x.finding()
+                .step("Vacuum now", "ln p over time, a line through the last third of the pull", now, "")
+                .step("Vacuum asked for", asked);
+        return finding.conclude(
+                Verdict.NOT_SHOWN,
+                Dryness.timeTo(x, falling, level)
+                        .orElseGet(() -> Text.of("{} with the pump on; {} are asked for.", now, asked)),
+                Text.of("Pump on until it is under {}, then valve the pump off and let the log run on.", asked));
+    }
+
+    private static Judgement flat(Examination x) {
         return x.finding()
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of("Nothing tells when the pump was valved off: so flat a curve may be the pump's."),
-                        "Valve the pump off, and write when, from the curve's first sample: 25 min isolated.");
+                        "Valve the pump off, and mark it by a tap, or write when, from the curve's first sample: 25 min isolated.");
     }
 
     private static Judgement neverOff(Examination x, Text remedy) {
@@ -220,7 +265,8 @@ final class Acceptance {
     private static Optional<Judgement> earlierPulls(Examination x) {
         int asked = (int) x.rules().number(PULLS_ASKED);
         double deep = x.rules().number(EARLIER_PULLS);
-        Optional<Pulls> pulls = x.listed(PULLS, Pulls.class);
+        Optional<Pulls> pulls =
+                x.listed(PULLS, Pulls.class).or(() -> VacuumCurve.of(x).flatMap(VacuumCurve::depths));
         if (pulls.isEmpty()) {
             return Optional.of(x.notShown(List.of(PULLS), Text.of("{} pulls are asked for.", asked)));
         }
@@ -262,7 +308,7 @@ final class Acceptance {
         }
         Optional<VacuumCurve> curve = VacuumCurve.of(x).filter(c -> c.lasting() > 0);
         if (curve.isPresent() && !curve.get().told()) {
-            return pumpMayRun(x);
+            return pumpMayRun(x, curve.get());
         }
         List<Point> missing = curve.isPresent() ? List.of() : x.missing(AFTER, HOLD_TIME);
         if (!missing.isEmpty()) {

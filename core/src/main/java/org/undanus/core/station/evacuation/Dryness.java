@@ -13,8 +13,10 @@ import static org.undanus.core.station.evacuation.EvacuationPoints.READINGS;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.undanus.core.curve.Falling;
 import org.undanus.core.curve.PullDown;
 import org.undanus.core.curve.Rise;
+import org.undanus.core.derived.Marks.Act;
 import org.undanus.core.derived.TestVolume;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -92,6 +94,9 @@ final class Dryness {
             return nothing.get();
         }
         Optional<VacuumCurve> curve = VacuumCurve.of(x);
+        if (curve.isPresent() && !curve.get().told()) {
+            return Acceptance.pumpMayRun(x, curve.get());
+        }
         Optional<Rise> rise = curve.flatMap(c -> c.read(mostMoisture(x)));
         if (rise.isEmpty()) {
             List<Point> missing = x.doubted(LOG) ? List.of(LOG) : List.of(READINGS);
@@ -105,9 +110,6 @@ final class Dryness {
                                             curve.get().rise().size(),
                                             Rise.FEWEST),
                                     "Valve the pump off and read it every minute, or let the logger run on.");
-        }
-        if (!curve.orElseThrow().told()) {
-            return Acceptance.pumpMayRun(x);
         }
         Optional<TestVolume> volume = TestVolume.of(x);
         if (volume.isEmpty()) {
@@ -236,8 +238,40 @@ final class Dryness {
     }
 
     /** The pump running: as long as it needs to the level asked for, were it dry and tight. */
-    static final Holding PULLING =
-            new Holding(PULLED, Acceptance.DEEP_ENOUGH.about(), Dryness::quickest, (x, seconds) -> Optional.empty());
+    static final Holding PULLING = new Holding(
+            PULLED,
+            Optional.of(Act.PUMP_ON),
+            Acceptance.DEEP_ENOUGH.about(),
+            Dryness::quickest,
+            (x, seconds) -> goesOn(x));
+
+    private static Optional<Text> goesOn(Examination x) {
+        return Acceptance.level(x)
+                .flatMap(level ->
+                        VacuumCurve.of(x).flatMap(VacuumCurve::falling).flatMap(falling -> timeTo(x, falling, level)));
+    }
+
+    /** How much longer the pump takes to a level as it goes; empty where pump and hose are not known. */
+    static Optional<Text> timeTo(Examination x, Falling falling, double level) {
+        AbsolutePressure now = AbsolutePressure.ofPascals(falling.last());
+        AbsolutePressure asked = AbsolutePressure.ofPascals(level);
+        return pullDown(x).map(able -> falling.until(level, able)).map(span -> {
+            if (span.most() == 0) {
+                return Text.of("{}: under the {} asked for.", now, asked);
+            }
+            return Double.isInfinite(span.most())
+                    ? Text.of(
+                            "{}, and it hardly falls: water boils off, the oil is worn, or it leaks. No time to {} can be told.",
+                            now,
+                            asked)
+                    : Text.of(
+                            "{} with the pump on: {} in {} to {} as it goes.",
+                            now,
+                            asked,
+                            Duration.ofSeconds(Math.floor(span.least() / 60) * 60),
+                            Duration.ofSeconds(Math.ceil(span.most() / 60) * 60));
+        });
+    }
 
     private static Optional<Double> quickest(Examination x) {
         return Acceptance.level(x).flatMap(level -> pullDown(x)

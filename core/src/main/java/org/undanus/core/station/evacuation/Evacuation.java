@@ -6,11 +6,13 @@ import static org.undanus.core.station.evacuation.EvacuationPoints.OIL;
 import static org.undanus.core.station.evacuation.EvacuationPoints.SHUT_UNTIL;
 
 import java.util.List;
+import org.undanus.core.derived.Marks.Act;
 import org.undanus.core.judgement.Answered;
 import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.plan.Marking;
 import org.undanus.core.plan.StationPlan;
 
 /** What station 11 asks and judges. */
@@ -48,6 +50,10 @@ public final class Evacuation {
                                         "Refrigerant was let in before the vacuum was accepted.",
                                         "Have the charge recovered, evacuate and isolate anew, and only then open the valves.")))
                 .holding(Acceptance.ISOLATION, Dryness.PULLING)
+                .marked(new Marking(
+                        EvacuationPoints.MARKS,
+                        List.of(EvacuationPoints.LOG),
+                        List.of(Act.PUMP_ON, Act.ISOLATED, Act.NITROGEN_IN, Act.VALVE_OPENED, Act.STOPPED)))
                 .charted(VacuumFigure::chart)
                 .drawnBy(VacuumFigure::draw)
                 .after(

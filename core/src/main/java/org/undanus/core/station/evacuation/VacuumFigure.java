@@ -1,8 +1,12 @@
 package org.undanus.core.station.evacuation;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.DoubleUnaryOperator;
 import org.undanus.core.curve.PullDown;
 import org.undanus.core.curve.Rise;
 import org.undanus.core.derived.Curve;
@@ -24,13 +28,12 @@ import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.RuleBook;
 
 /** The vacuum over time, on a logarithmic scale: what was shown, what was done, the course read from it, and the levels asked for. */
 final class VacuumFigure {
-    /** A curve that begins over so many times its end holds a pull. */
-    private static final double PULLED_FROM = 10;
     /** As far down as a pull-down is drawn, Pa. */
     private static final double DEEPEST = 5;
 
@@ -73,9 +76,17 @@ final class VacuumFigure {
                 most = Math.max(most, limit.value().si());
             }
         }
+        SortedMap<Double, List<String>> others =
+                look.options().contains(Charts.Option.OTHER_SCHOOLS) ? Acceptance.others(x) : new TreeMap<>();
+        if (!others.isEmpty()) {
+            least = Math.min(least, others.firstKey());
+            most = Math.max(most, others.lastKey());
+        }
         CurvePlot plot = new CurvePlot(
                 x.subject().title(),
-                look.even() ? CurvePlot.Scale.LINEAR : CurvePlot.Scale.LOGARITHMIC,
+                look.options().contains(Charts.Option.EVEN_SCALE)
+                        ? CurvePlot.Scale.LINEAR
+                        : CurvePlot.Scale.LOGARITHMIC,
                 Dimension.ABSOLUTE_PRESSURE,
                 begin,
                 end,
@@ -87,9 +98,10 @@ final class VacuumFigure {
                 .ifPresent(other -> plot.beside(
                         other.outline(),
                         Text.of("{}", look.beside().orElseThrow().title())));
+        Optional<Rise> rise = vacuum.told() ? vacuum.read(Dryness.mostMoisture(x)) : Optional.empty();
+        rise.ifPresent(read -> band(plot, vacuum.isolated(), read));
         plot.curve(shown, origin);
-        if (curve.outline().mean(0)
-                > PULLED_FROM * curve.outline().mean(curve.outline().size() - 1)) {
+        if (vacuum.pulled()) {
             Dryness.pullDown(x).ifPresent(pull -> expected(plot, pull, x, curve));
         }
         for (Judgement judgement : held) {
@@ -99,13 +111,17 @@ final class VacuumFigure {
                             Text.of("{} {}", limit.bound().words(), limit.value()),
                             Standing.of(judgement)));
         }
-        x.listed(EvacuationPoints.MARKS, Marks.class).ifPresent(marks -> marks.marks()
-                .forEach(mark ->
-                        plot.mark(mark.seconds(), Text.of("{}", mark.act().title()))));
-        Optional<Rise> rise = vacuum.told() ? vacuum.read(Dryness.mostMoisture(x)) : Optional.empty();
-        rise.ifPresent(read -> plot.course(
-                        vacuum.isolated(), vacuum.isolated() + read.lasting(), at -> read.at(at - vacuum.isolated()))
-                .caption(Text.of("Line: as the gauge showed it. Dashed: the course read from it.")));
+        others.forEach((level, who) ->
+                plot.otherLevel(level, Text.of("{}: {}", String.join(", ", who), AbsolutePressure.ofPascals(level))));
+        x.listedOf(EvacuationPoints.LOG, EvacuationPoints.MARKS, Marks.class).ifPresent(plot::marks);
+        rise.ifPresent(
+                read -> plot.course(
+                                vacuum.isolated(),
+                                vacuum.isolated() + read.lasting(),
+                                at -> read.at(at - vacuum.isolated()))
+                        .caption(
+                                Text.of(
+                                        "Line: as the gauge showed it. Dashed: the course read from it, with the band it may lie in.")));
         look.moment(lasting)
                 .ifPresent(at -> plot.cursor(
                         at,
@@ -117,12 +133,13 @@ final class VacuumFigure {
                 .find(Dryness.CURVE_ABOUT, x.subject().id())
                 .map(Judgement::because)
                 .orElse(Text.of(""));
-        return new Charts.Chart(plot.spoken(Text.of("Vacuum over time. {}", said)), said, lasting);
+        return new Charts.Chart(
+                plot.spoken(Text.of("Vacuum over time. {}", said)), said, lasting, EnumSet.allOf(Charts.Option.class));
     }
 
     /** The pull-down of a dry and tight system by this pump and hose, from when the pump was switched on. */
     private static void expected(CurvePlot plot, PullDown pull, Examination x, Curve curve) {
-        double on = x.listed(EvacuationPoints.MARKS, Marks.class)
+        double on = x.listedOf(EvacuationPoints.LOG, EvacuationPoints.MARKS, Marks.class)
                 .map(marks -> marks.last(Marks.Act.PUMP_ON))
                 .orElse(OptionalDouble.empty())
                 .orElse(0);
@@ -134,6 +151,16 @@ final class VacuumFigure {
             seconds[i] = on + pull.time(first, values[i]);
         }
         plot.course(seconds, values, Text.of("dry and tight, by pump and hose"));
+    }
+
+    private static void band(CurvePlot plot, double isolated, Rise rise) {
+        DoubleUnaryOperator spread = rise.spread();
+        DoubleUnaryOperator wide = at -> new Uncertain(0, spread.applyAsDouble(at - isolated)).expanded();
+        plot.band(
+                isolated,
+                isolated + rise.lasting(),
+                at -> rise.at(at - isolated) - wide.applyAsDouble(at),
+                at -> rise.at(at - isolated) + wide.applyAsDouble(at));
     }
 
     private static List<Limit> limits(Judgement judgement) {

@@ -152,7 +152,7 @@ final class GasPipe {
         faults.forEach(fault -> said.append(said.length() == 0 ? "" : "; ").append(fault));
         return finding.conclude(
                 Verdict.FAILS,
-                Text.of("{}.", Character.toUpperCase(said.charAt(0)) + said.substring(1)),
+                Text.of("{}.", Text.capital(said.toString())),
                 Text.of("Shut off; a licensed fitter puts it right: {}.", String.join("; ", moves)));
     }
 

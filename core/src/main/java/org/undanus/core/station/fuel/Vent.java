@@ -147,7 +147,7 @@ final class Vent {
         if (!MATERIALS.get(category).contains(material)) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{} is not made for category {}.", capital(material), category),
+                    Text.of("{} is not made for category {}.", Text.capital(material), category),
                     Text.of(
                             "It is not fired before its vent is of {}.",
                             String.join(
@@ -160,11 +160,8 @@ final class Vent {
                     Text.of("Single wall metal never passes an attic, closet or closed space."),
                     Text.of("It is not fired before that part is of {}.", VentPoints.DOUBLE_WALL));
         }
-        return finding.conclude(Verdict.MEETS, Text.of("{} is made for category {}.", capital(material), category), "");
-    }
-
-    private static String capital(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+        return finding.conclude(
+                Verdict.MEETS, Text.of("{} is made for category {}.", Text.capital(material), category), "");
     }
 
     private static Judgement clearance(Examination x) {

@@ -1,14 +1,27 @@
 package org.undanus.core.station.running;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.SteadyRunning;
+import org.undanus.core.plan.Holding;
 import org.undanus.core.plan.StationPlan;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Setting;
 
 /** What station 13 asks and judges. */
 public final class Running {
+    private static final Setting WARM_ENOUGH =
+            new Setting("running.cooling-weather", Dimension.TEMPERATURE, "Outdoor air from which cooling can be run");
+    private static final Setting COLD_ENOUGH =
+            new Setting("running.heating-weather", Dimension.TEMPERATURE, "Outdoor air up to which heating can be run");
+    private static final Setting FROSTY_ENOUGH = new Setting(
+            "running.defrost-weather", Dimension.TEMPERATURE, "Outdoor air up to which an outdoor coil ices over");
+
     private Running() {}
 
     public static StationPlan plan() {
@@ -17,16 +30,44 @@ public final class Running {
                         Stream.concat(
                                         OperationPoints.all().stream(),
                                         Stream.of(
-                                                RunningPoints.OUTDOOR,
+                                                AirPoints.OUTDOOR,
                                                 AirPoints.RETURN_DRY_BULB,
                                                 AirPoints.RETURN_WET_BULB,
                                                 RunningPoints.SUPPLY_EARLIER,
                                                 AirPoints.SUPPLY_DRY_BULB,
                                                 RunningPoints.SUPPLY_LOG,
                                                 AirPoints.SUPPLY_WET_BULB,
-                                                AirPoints.HOOD))
+                                                AirPoints.HOOD,
+                                                RunningPoints.BEFORE_VALVE,
+                                                RunningPoints.AFTER_VALVE,
+                                                RunningPoints.COOLING,
+                                                RunningPoints.HEATING,
+                                                RunningPoints.BACKUP,
+                                                RunningPoints.FAN,
+                                                RunningPoints.DEFROST,
+                                                RunningPoints.FORECAST))
                                 .toList(),
-                        List.of(new SteadyOperation(), new TemperatureSplit()))
+                        List.of(
+                                new SteadyOperation(),
+                                new TemperatureSplit(),
+                                new CoolingCapacity(),
+                                new HeatingRise(),
+                                new StripHeat(),
+                                new ReversingValve(),
+                                ModeSeen.of(RunningPoints.COOLING, new ModeSeen.Weather(Bound.AT_LEAST, WARM_ENOUGH)),
+                                ModeSeen.of(RunningPoints.HEATING, new ModeSeen.Weather(Bound.AT_MOST, COLD_ENOUGH)),
+                                ModeSeen.of(
+                                        RunningPoints.BACKUP,
+                                        "Have it called for at the control: it is tested whatever the season."),
+                                ModeSeen.of(
+                                        RunningPoints.FAN, "Have the control put right first, then run the fan alone."),
+                                ModeSeen.of(RunningPoints.DEFROST, new ModeSeen.Weather(Bound.AT_MOST, FROSTY_ENOUGH))))
+                .holding(new Holding(
+                        OperationPoints.RUN_TIME,
+                        Optional.empty(),
+                        SteadyOperation.ABOUT,
+                        x -> Optional.of(x.rules().number(SteadyRunning.DURATION)),
+                        (x, seconds) -> Optional.empty()))
                 .drawnBy(PsychrometricFigure::draw)
                 .after(Station.ELECTRICAL, "The machine runs on a circuit that has not been looked at in full.")
                 .after(Station.AIRSIDE, "In starved air a split says nothing of the machine.");

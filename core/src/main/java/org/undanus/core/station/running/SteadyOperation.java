@@ -25,7 +25,7 @@ import org.undanus.core.rules.LimitKey;
 final class SteadyOperation implements Requirement {
     private static final LimitKey DRIFT = new LimitKey(
             "running.supply-drift", Dimension.TEMPERATURE_DIFFERENCE, "Change of supply temperature in five minutes");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "running.steady", Station.RUNNING, Scope.INDOOR_UNIT, "Running steadily", Severity.RECORD)
             .needs(OperationPoints.RUN_TIME)
             .limits(DRIFT)

@@ -1,14 +1,16 @@
 package org.undanus.core.station.running;
 
+import static org.undanus.core.derived.AirPoints.OUTDOOR;
 import static org.undanus.core.derived.AirPoints.RETURN_DRY_BULB;
 import static org.undanus.core.derived.AirPoints.RETURN_WET_BULB;
 import static org.undanus.core.derived.AirPoints.SUPPLY_DRY_BULB;
-import static org.undanus.core.station.running.RunningPoints.OUTDOOR;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.undanus.core.derived.CoolingCoil;
+import org.undanus.core.derived.ExpectedSplit;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -291,10 +293,7 @@ final class TemperatureSplit implements Requirement {
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of("At {} outdoors a split in cooling says nothing.", outdoor.quantity()),
-                        Text.of(
-                                "Come back when it is {} {} outdoors.",
-                                binding.bound().words(),
-                                binding.value())));
+                        NextDay.of(x, binding.bound(), binding.value())));
     }
 
     /** The coarser of the two displays. */

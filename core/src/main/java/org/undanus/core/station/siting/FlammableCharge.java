@@ -1,8 +1,8 @@
 package org.undanus.core.station.siting;
 
+import static org.undanus.core.derived.UnitPoints.ADDED_CHARGE;
 import static org.undanus.core.installation.PlatePoints.CHARGE;
 import static org.undanus.core.installation.PlatePoints.REFRIGERANT;
-import static org.undanus.core.station.siting.SitingPoints.ADDED_CHARGE;
 import static org.undanus.core.station.siting.SitingPoints.MOUNTING_PLACE;
 import static org.undanus.core.station.siting.SitingPoints.ROOM_AREA;
 

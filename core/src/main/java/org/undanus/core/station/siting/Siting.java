@@ -99,7 +99,7 @@ public final class Siting {
                 SitingPoints.DRAIN_RUN,
                 SitingPoints.ROOM_AREA,
                 SitingPoints.MOUNTING_PLACE,
-                SitingPoints.ADDED_CHARGE,
+                UnitPoints.ADDED_CHARGE,
                 SitingPoints.ROOM_LED_BY));
         requirements.addAll(indoors());
         return new StationPlan(Station.SITING, points, requirements)

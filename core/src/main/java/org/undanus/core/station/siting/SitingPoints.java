@@ -240,14 +240,6 @@ final class SitingPoints {
             "Hung at",
             "Where leaking refrigerant would come out.",
             List.of("floor", "window", "wall", "ceiling"));
-    static final Point ADDED_CHARGE = outdoor(
-                    "added-charge",
-                    Dimension.MASS,
-                    "Refrigerant added",
-                    "From the charging record; nothing added: 0.",
-                    0,
-                    60)
-            .asOptional();
     static final Point ROOM_LED_BY = Point.choice(
                     "siting.room-led-by",
                     Scope.INDOOR_UNIT,

@@ -3,10 +3,12 @@ package org.undanus.core.station.tightness;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import org.undanus.core.curve.Hold;
 import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.CurvePlot;
+import org.undanus.core.derived.Marks;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
@@ -62,9 +64,11 @@ final class HoldFigure {
                 .orElse(all);
         Optional<Curve> temperature = Curve.of(x, TightnessPoints.TEMPERATURE_LOG, TightnessPoints.TEMPERATURE_READINGS)
                 .filter(t -> pressure.isPresent());
-        DoubleUnaryOperator alone = at -> byTemperature(hold, temperature, at) - air;
-        double least = Math.min(alone.applyAsDouble(begin), alone.applyAsDouble(end));
-        double most = Math.max(alone.applyAsDouble(begin), alone.applyAsDouble(end));
+        double began = pressure.map(curve -> HoldTest.held(x, curve).from()).orElse(0.0);
+        DoubleUnaryOperator alone = at -> byTemperature(hold, temperature, began, at) - air;
+        double ended = began + hold.lasting();
+        double least = Math.min(alone.applyAsDouble(Math.max(began, begin)), alone.applyAsDouble(Math.min(ended, end)));
+        double most = Math.max(alone.applyAsDouble(Math.max(began, begin)), alone.applyAsDouble(Math.min(ended, end)));
         for (int i = 0; i < shown.size(); i++) {
             least = Math.min(least, shown.least(i));
             most = Math.max(most, shown.most(i));
@@ -77,7 +81,16 @@ final class HoldFigure {
                 .ifPresent(other -> plot.beside(
                         other.outline(),
                         Text.of("{}", look.beside().orElseThrow().title())));
-        plot.curve(shown, origin).course(0, hold.lasting(), alone);
+        double grows = hold.change().expanded() / hold.lasting();
+        plot.band(
+                        began,
+                        ended,
+                        at -> alone.applyAsDouble(at) - grows * (at - began),
+                        at -> alone.applyAsDouble(at) + grows * (at - began))
+                .curve(shown, origin)
+                .course(began, ended, alone);
+        x.listedOf(TightnessPoints.PRESSURE_LOG, TightnessPoints.MARKS, Marks.class)
+                .ifPresent(plot::marks);
         look.moment(all.lasting())
                 .ifPresent(at -> plot.cursor(
                         at,
@@ -85,13 +98,14 @@ final class HoldFigure {
                                 "{} at {}; by temperature {}",
                                 GaugePressure.ofPascals(shown.at(origin + at)),
                                 Duration.ofSeconds(at),
-                                GaugePressure.ofPascals(alone.applyAsDouble(Math.min(at, hold.lasting()))))));
+                                GaugePressure.ofPascals(alone.applyAsDouble(Math.max(began, Math.min(at, ended)))))));
         Standing standing = Standing.of(judgements, HoldTest.ABOUT, x.subject().id());
         Text because = judgements
                 .find(HoldTest.ABOUT, x.subject().id())
                 .map(Judgement::because)
                 .orElse(Text.of(""));
-        plot.caption(Text.of("Line: as the gauge showed it. Dashed: by the temperature alone."));
+        plot.caption(Text.of(
+                "Line: as the gauge showed it. Dashed: by the temperature alone, with the band it may lie in."));
         Drawing drawing = plot.spoken(Text.of(
                 "Held from {} to {}; by temperature alone it would end at {}. {}: {}",
                 GaugePressure.ofPascals(hold.first() - air),
@@ -99,17 +113,18 @@ final class HoldFigure {
                 GaugePressure.ofPascals(hold.expected() - air),
                 standing.said(),
                 because));
-        return new Charts.Chart(drawing, because, all.lasting());
+        return new Charts.Chart(drawing, because, all.lasting(), Set.of());
     }
 
     /** The pressure that the temperature alone would have made at a time, absolute; on a straight line where no course of it is known. */
-    private static double byTemperature(Hold hold, Optional<Curve> temperature, double at) {
+    private static double byTemperature(Hold hold, Optional<Curve> temperature, double began, double at) {
         AbsolutePressure from = AbsolutePressure.ofPascals(hold.first());
         return temperature
                 .map(Curve::outline)
-                .filter(of -> Nitrogen.describes(from, kelvin(of, 0)) && Nitrogen.describes(from, kelvin(of, at)))
-                .map(of -> Nitrogen.warmed(from, kelvin(of, 0), kelvin(of, at)).si())
-                .orElse(hold.first() + (hold.expected() - hold.first()) * at / hold.lasting());
+                .filter(of -> Nitrogen.describes(from, kelvin(of, began)) && Nitrogen.describes(from, kelvin(of, at)))
+                .map(of ->
+                        Nitrogen.warmed(from, kelvin(of, began), kelvin(of, at)).si())
+                .orElse(hold.first() + (hold.expected() - hold.first()) * (at - began) / hold.lasting());
     }
 
     private static Temperature kelvin(Outline of, double at) {

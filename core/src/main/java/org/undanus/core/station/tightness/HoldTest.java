@@ -13,9 +13,12 @@ import static org.undanus.core.station.tightness.TightnessPoints.TEMPERATURE_REA
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.undanus.core.curve.Hold;
 import org.undanus.core.curve.LeakFlow;
 import org.undanus.core.derived.Curve;
+import org.undanus.core.derived.Marks;
+import org.undanus.core.derived.Marks.Act;
 import org.undanus.core.derived.TestVolume;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Point;
@@ -115,7 +118,31 @@ final class HoldTest implements Requirement {
 
     private static Hold logged(Examination x, Curve pressure, Curve temperature) {
         Outline shifted = moved(temperature.outline(), pressure.outline());
-        return Hold.of(absolute(x, pressure.outline()), shifted, pressure.step(), temperature.step(), lag(x));
+        Span held = held(x, pressure);
+        Outline undisturbed = pressure.between(held.from, held.until);
+        return Hold.of(absolute(x, undisturbed), shifted, pressure.step(), temperature.step(), lag(x));
+    }
+
+    /**
+     * The part of a curve in which nothing was let in or out.
+     *
+     * @param from s from its first sample
+     * @param until s from its first sample
+     */
+    record Span(double from, double until) {}
+
+    /** By the marks: from when nitrogen came in last until a valve was opened or it was stopped; all of it where none says so. */
+    static Span held(Examination x, Curve pressure) {
+        Optional<Marks> marks = x.listedOf(PRESSURE_LOG, TightnessPoints.MARKS, Marks.class);
+        double whole = pressure.outline().lasting();
+        double from = marks.map(m -> m.last(Act.NITROGEN_IN)).orElse(OptionalDouble.empty()).stream()
+                .filter(at -> at < whole)
+                .findFirst()
+                .orElse(0);
+        double until = marks.map(m -> m.undisturbed(from, Act.VALVE_OPENED, Act.STOPPED))
+                .orElse(OptionalDouble.empty())
+                .orElse(whole);
+        return new Span(from, Math.min(until, whole));
     }
 
     /** With times counted from the other's origin. */
@@ -217,7 +244,8 @@ final class HoldTest implements Requirement {
                 .orElseGet(() -> x.notShown(missing));
     }
 
-    static final Holding HELD = new Holding(HOLD_TIME, ABOUT, HoldTest::needed, HoldTest::power);
+    static final Holding HELD =
+            new Holding(HOLD_TIME, Optional.of(Act.NITROGEN_IN), ABOUT, HoldTest::needed, HoldTest::power);
 
     /** How long it has to be held at least before the leak that is too much shows, s. */
     private static Optional<Double> needed(Examination x) {

@@ -10,12 +10,14 @@ import static org.undanus.core.station.tightness.TightnessPoints.SPEED;
 import static org.undanus.core.station.tightness.TightnessPoints.VALVES_SHUT;
 
 import java.util.List;
+import org.undanus.core.derived.Marks.Act;
 import org.undanus.core.judgement.Answered;
 import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
+import org.undanus.core.plan.Marking;
 import org.undanus.core.plan.StationPlan;
 
 /** What station 10 asks and judges. */
@@ -67,6 +69,10 @@ public final class Tightness {
                                 cores(),
                                 joint()))
                 .holding(HoldTest.HELD)
+                .marked(new Marking(
+                        TightnessPoints.MARKS,
+                        List.of(TightnessPoints.PRESSURE_LOG, TightnessPoints.TEMPERATURE_LOG),
+                        List.of(Act.NITROGEN_IN, Act.SOAPED, Act.VALVE_OPENED, Act.STOPPED)))
                 .charted(HoldFigure::chart)
                 .drawnBy(HoldFigure::draw)
                 .after(Station.PIPING, "A joint that is covered, or a run that is changed later, was not in the test.");

@@ -1,6 +1,7 @@
 package org.undanus.core.station.tightness;
 
 import java.util.List;
+import org.undanus.core.derived.Marks;
 import org.undanus.core.derived.Readings;
 import org.undanus.core.derived.TestVolume;
 import org.undanus.core.evidence.InstrumentKind;
@@ -141,6 +142,14 @@ final class TightnessPoints {
             .with(InstrumentKind.THERMOMETER)
             .dueAt(Stage.WITNESS)
             .asOptional();
+    static final Point MARKS = Point.list(
+                    "tightness.marks",
+                    Scope.LINE_SET,
+                    "Done meanwhile",
+                    "When nitrogen came in, joints were soaped, a valve was opened: counted from the pressure's first sample.",
+                    Marks.NOTATION)
+            .dueAt(Stage.WITNESS)
+            .asOptional();
     static final Point PRESSURE_READINGS = Point.list(
                     "tightness.pressure-readings",
                     Scope.LINE_SET,
@@ -223,6 +232,7 @@ final class TightnessPoints {
                 END_TEMPERATURE,
                 PRESSURE_LOG,
                 TEMPERATURE_LOG,
+                MARKS,
                 PRESSURE_READINGS,
                 TEMPERATURE_READINGS,
                 SEARCH,

@@ -4,7 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -12,6 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Sheet;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Case;
@@ -19,6 +25,7 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.plan.Charts;
 import org.undanus.core.plan.Holding;
 import org.undanus.core.quantity.UnitSystem;
 
@@ -160,6 +167,145 @@ class EvacuationTest {
                 .isEqualTo(Verdict.MEETS);
     }
 
+    private static CaseFixture pulling(double minutes) {
+        return read(
+                logged(minutes, t -> 5 + 100_000 * Math.exp(-t / 90)),
+                "pump-speed",
+                "0.1 L/s",
+                "hose-bore",
+                "3/8 in",
+                "hose-length",
+                "3 ft");
+    }
+
+    @Test
+    void whileThePumpDrawsItTellsHowLongItTakesAsItGoes() {
+        // 66.7 Pa are reached after 90 s·ln(100 000/61.7), 11 min; after 6 min 5 of them are left, after 8 min 3
+        assertThat(curve(pulling(6)).because().toString())
+                .matches("18\\d\\d(\\.\\d)? Pa with the pump on: 66\\.7 Pa in [45] min to [5-7] min as it goes\\.");
+        assertThat(curve(pulling(8)).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(curve(pulling(8)).remedy().orElseThrow().toString())
+                .startsWith("Pump on until it is under 66.7 Pa, then valve the pump off");
+        assertThat(curve(logged(6, t -> 5 + 100_000 * Math.exp(-t / 90)))
+                        .because()
+                        .toString())
+                .as("neither pump nor hose is known")
+                .endsWith("with the pump on; 66.7 Pa are asked for.");
+        Holding pump = Evacuation.plan().holdings().get(1);
+        assertThat(pump.power()
+                        .after(examination(pump, pulling(6)), 360)
+                        .orElseThrow()
+                        .toString())
+                .contains("as it goes");
+    }
+
+    @Test
+    void aPullThatHardlyFallsHasNoTime() {
+        CaseFixture stuck = read(
+                logged(30, t -> 900 + 90_000 * Math.exp(-t / 60) + 3 * Math.sin(t)),
+                "pump-speed",
+                "4 cfm",
+                "hose-bore",
+                "3/8 in",
+                "hose-length",
+                "3 ft");
+        assertThat(curve(stuck).because().toString()).contains("it hardly falls: water boils off");
+    }
+
+    /** Twice to 150 Pa, broken with nitrogen; the third pull to 30 Pa is valved off. */
+    private static double thrice(double t) {
+        double since = t < 600 ? t : t < 1200 ? t - 600 : t - 1200;
+        double deep = t < 1200 ? 150 : 30;
+        return t < 2000 ? deep + 100_000 * Math.exp(-since / 60) : 30;
+    }
+
+    @Test
+    void pullsBrokenWithNitrogenAreTheSegmentsOfOneCurve() {
+        CaseFixture fixture = read(
+                logged(50, EvacuationTest::thrice),
+                "marks",
+                "0 min pump on, 10 min nitrogen in, 10.2 min pump on, 20 min nitrogen in, 20.2 min pump on, 2000 s isolated");
+        assertThat(repeated(fixture).verdict()).isEqualTo(Verdict.MEETS);
+        assertThat(curve(fixture).verdict()).isEqualTo(Verdict.MEETS);
+        CaseFixture twice =
+                read(logged(50, EvacuationTest::thrice), "marks", "0 min pump on, 20 min nitrogen in, 2000 s isolated");
+        assertThat(repeated(twice).because().toString()).startsWith("2 of 3 pulls went under 200 Pa");
+        assertThat(repeated(read(twice, "pulls", "180 Pa, 150 Pa, 60 Pa")).verdict())
+                .as("what is written goes before")
+                .isEqualTo(Verdict.MEETS);
+    }
+
+    @Test
+    void anIsolationBeforeTheLastPullIsNotItsOwn() {
+        CaseFixture again = read(
+                logged(15, t -> t < 600 ? 150 + 100_000 * Math.exp(-t / 60) : 5 + 100_000 * Math.exp(-(t - 600) / 90)),
+                "marks",
+                "0 min pump on, 8 min isolated, 10 min nitrogen in, 10 min pump on");
+        assertThat(curve(again).because().toString()).contains("with the pump on");
+    }
+
+    @Test
+    void nitrogenThatIsLetInLastOfAllIsNoPull() {
+        CaseFixture filled = read(
+                logged(30, t -> t < 1500 ? 20 + 100_000 * Math.exp(-t / 60) : 90_000),
+                "marks",
+                "0 min pump on, 18 min isolated, 25 min nitrogen in");
+        assertThat(curve(filled).verdict()).isEqualTo(Verdict.MEETS);
+        assertThat(repeated(filled).because().toString()).startsWith("Not read yet: Pulls");
+    }
+
+    @Test
+    void marksOfAnEarlierCurveAreNotThoseOfTheNext() {
+        DoubleUnaryOperator pulled = t -> 20 + 100_000 * Math.exp(-t / 60);
+        CaseFixture marked = read(logged(40, pulled), "marks", "0 min pump on, 20 min isolated");
+        assertThat(curve(marked).verdict()).isEqualTo(Verdict.MEETS);
+        marked.logged("evacuation.log", "line-set-indoor", log(41, pulled));
+        assertThat(curve(marked).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(curve(read(marked, "marks", "0 min pump on, 20 min isolated"))
+                        .verdict())
+                .isEqualTo(Verdict.MEETS);
+        assertThat(curve(read("marks", "20 min isolated")
+                                .lines("evacuation.gauge", "electronic vacuum gauge")
+                                .lines("evacuation.isolated", "valved off at the system")
+                                .logged("evacuation.log", "line-set-indoor", log(40, pulled)))
+                        .verdict())
+                .as("written before the only curve")
+                .isEqualTo(Verdict.MEETS);
+    }
+
+    @Test
+    void otherSchoolsStandOnTheChartWhereTheyAreWanted() {
+        CaseFixture fixture = logged(15, t -> 40 + 0.002 * t);
+        assertThat(chart(fixture, Set.of())).noneMatch(said -> said.contains("strict"));
+        assertThat(chart(fixture, Set.of(Charts.Option.OTHER_SCHOOLS)))
+                .contains("strict reached: 40 Pa", "strict after: 66.7 Pa")
+                .noneMatch(said -> said.contains("deep"));
+    }
+
+    private static List<String> chart(CaseFixture fixture, Set<Charts.Option> options) {
+        Case facts = fixture.facts();
+        Drawing drawing = VacuumFigure.chart(
+                        facts,
+                        fixture.evidence(),
+                        CaseFixture.PLATE_BOOK,
+                        new Judgements(fixture.judgements()),
+                        facts.subjects(Scope.LINE_SET).get(0),
+                        new Charts.Look(0, Double.POSITIVE_INFINITY, options, Optional.empty(), OptionalDouble.empty()))
+                .orElseThrow()
+                .drawing();
+        return Sheet.of(drawing, 900, 480, UnitSystem.SI).pieces().stream()
+                .map(Sheet.Piece::text)
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    private static Judgement repeated(CaseFixture fixture) {
+        return fixture.find("evacuation.deep-enough" + LINES).otherSchools().stream()
+                .filter(j -> j.school().orElseThrow().id().equals("repeated"))
+                .findFirst()
+                .orElseThrow();
+    }
+
     @Test
     void noCurveShowsDrynessWithThePumpOnOrByANeedle() {
         CaseFixture on = read("gauge", "electronic vacuum gauge", "isolated", "not isolated")
@@ -203,12 +349,7 @@ class EvacuationTest {
                 "400 Pa, 150 Pa, 60 Pa | FAILS",
             })
     void repeatedPullsAreCounted(String pulls, Verdict verdict) {
-        Judgement judged = read("reached", "60 Pa", "pulls", pulls).find("evacuation.deep-enough" + LINES);
-        Judgement repeated = judged.otherSchools().stream()
-                .filter(j -> j.school().orElseThrow().id().equals("repeated"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(repeated.verdict()).isEqualTo(verdict);
+        assertThat(repeated(read("reached", "60 Pa", "pulls", pulls)).verdict()).isEqualTo(verdict);
     }
 
     @Test

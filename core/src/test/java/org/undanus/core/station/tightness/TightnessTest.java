@@ -246,6 +246,31 @@ class TightnessTest {
     }
 
     @Test
+    void marksCutTheHoldOutOfWhatWasDoneBeforeAndAfter() {
+        StringBuilder pressure = new StringBuilder("time,barg\n");
+        StringBuilder wall = new StringBuilder("time,°C\n");
+        for (int i = 0; i < 300; i++) {
+            String at = "2026-06-03T0" + i / 60 + ":" + String.format("%02d", i % 60) + ":00Z,";
+            double barg = i < 30 ? 10 : i < 200 ? 28.0 - 0.0012 * (i - 30) : 5;
+            pressure.append(at).append(String.format("%.3f", barg)).append('\n');
+            wall.append(at).append("20.0\n");
+        }
+        CaseFixture fixture = read("volume", "2.1 L", "temperature-of", "tube wall");
+        fixture.logged("tightness.pressure-log", "line-set-indoor", pressure.toString())
+                .logged("tightness.temperature-log", "line-set-indoor", wall.toString());
+        assertThat(hold(fixture).because().toString()).doesNotContain("4.2");
+        read(fixture, "marks", "30 min nitrogen in, 60 min soaped, 199 min valve opened");
+        assertThat(hold(fixture).because().toString()).contains("a leak of 4.2");
+        Drawing drawn = HoldFigure.draw(
+                        fixture.facts(),
+                        fixture.evidence(),
+                        CaseFixture.PLATE_BOOK,
+                        new Judgements(fixture.judgements()))
+                .get(0);
+        assertThat(drawn.spoken().toString()).startsWith("Held from 28 barg to 27.8 barg");
+    }
+
+    @Test
     void readingsByHandAreACurveToo() {
         CaseFixture fixture = read(
                 "volume", "2.1 L",

@@ -1,10 +1,9 @@
-package org.undanus.core.station.running;
+package org.undanus.core.derived;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.undanus.core.derived.Airflow;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.installation.Component;
@@ -31,7 +30,7 @@ import org.undanus.core.rules.Setting;
  * @param source what the expectation is computed from, as its authority is named
  * @param tolerance of airflow, a share
  */
-record ExpectedSplit(
+public record ExpectedSplit(
         CoolingCoil coil,
         Uncertain airflow,
         double tolerance,
@@ -39,7 +38,7 @@ record ExpectedSplit(
         String source,
         List<Step> steps) {
 
-    static final Setting TOLERANCE =
+    public static final Setting TOLERANCE =
             new Setting("running.airflow-tolerance", Dimension.RATIO, "Airflow tolerance behind the expected band");
     private static final Setting AIRFLOW_PER_TON = new Setting(
             "running.airflow-per-ton",
@@ -55,7 +54,7 @@ record ExpectedSplit(
             "running.capacity-flow-fixed", Dimension.RATIO, "Share of capacity that does not follow airflow");
     private static final double TON = 3516.853;
 
-    static Setting[] settings() {
+    public static Setting[] settings() {
         return new Setting[] {
             TOLERANCE,
             AIRFLOW_PER_TON,
@@ -73,7 +72,7 @@ record ExpectedSplit(
      *
      * @throws CoolingCoil.ImpossibleRating when the rating contradicts itself
      */
-    static Optional<ExpectedSplit> of(Examination x) {
+    public static Optional<ExpectedSplit> of(Examination x) {
         Optional<Component> outdoor = x.facts().outdoorUnit();
         Optional<DataSheet> sheet = outdoor.flatMap(unit -> x.at(unit).sheet());
         Optional<DataSheet.Pair> pair =
@@ -143,23 +142,23 @@ record ExpectedSplit(
     }
 
     /** Whether the airflow taken is one the coil model describes. */
-    boolean describesAirflow() {
+    public boolean describesAirflow() {
         return coil.describes(airflow.value());
     }
 
     /** The airflow taken as a share of itself: one, with the uncertainty it was measured with. */
-    Uncertain share() {
+    public Uncertain share() {
         return new Uncertain(1, airflow.standardUncertainty() / airflow.value());
     }
 
     /** Expected split in K; temperatures in kelvin, airflow as a share of the expected. */
-    double split(double dryBulb, double wetBulb, double outdoor, double share) {
+    public double split(double dryBulb, double wetBulb, double outdoor, double share) {
         MoistAir entering = entering(dryBulb, wetBulb);
         return entering.dryBulb().celsius()
                 - coil.leaving(entering, outdoor - Temperature.ZERO_CELSIUS, share * airflow.value());
     }
 
-    OptionalDouble explainingShare(double dryBulb, double wetBulb, double outdoor, double supply) {
+    public OptionalDouble explainingShare(double dryBulb, double wetBulb, double outdoor, double supply) {
         return coil.explainingShare(
                 entering(dryBulb, wetBulb),
                 outdoor - Temperature.ZERO_CELSIUS,

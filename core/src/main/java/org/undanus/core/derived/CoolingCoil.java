@@ -1,4 +1,4 @@
-package org.undanus.core.station.running;
+package org.undanus.core.derived;
 
 import java.util.OptionalDouble;
 import org.undanus.core.fluid.MoistAir;
@@ -18,7 +18,7 @@ import org.undanus.core.quantity.Temperature;
  *
  * <p>Every call solves one or two one-dimensional equations; a few microseconds, ten times that for a dry coil.
  */
-final class CoolingCoil {
+public final class CoolingCoil {
     private static final Temperature RATED_DRY_BULB = Temperature.ofCelsius(26.7);
     private static final Temperature RATED_WET_BULB = Temperature.ofCelsius(19.4);
     private static final Temperature RATED_OUTDOOR = Temperature.ofCelsius(35);
@@ -34,7 +34,7 @@ final class CoolingCoil {
      * @param perOutdoor share per K of outdoor temperature above rating
      * @param flowFixed share that does not follow airflow; the rest follows it in proportion
      */
-    record Slopes(double perWetBulb, double perOutdoor, double flowFixed) {}
+    public record Slopes(double perWetBulb, double perOutdoor, double flowFixed) {}
 
     /**
      * The rating.
@@ -43,10 +43,10 @@ final class CoolingCoil {
      * @param airflow m³/s at the entering state
      * @param sensibleRatio 0 to 1
      */
-    record Rating(double capacity, double airflow, double sensibleRatio) {}
+    public record Rating(double capacity, double airflow, double sensibleRatio) {}
 
     /** Rated capacity, airflow and sensible ratio contradict each other: no coil surface could do this. */
-    static final class ImpossibleRating extends IllegalArgumentException {
+    public static final class ImpossibleRating extends IllegalArgumentException {
         private static final long serialVersionUID = 1L;
 
         ImpossibleRating() {
@@ -59,7 +59,7 @@ final class CoolingCoil {
     private final double transfer;
 
     /** @throws ImpossibleRating when the rated leaving state and the entering state have no apparatus dew point */
-    CoolingCoil(Rating rating, Slopes slopes) {
+    public CoolingCoil(Rating rating, Slopes slopes) {
         this.rating = rating;
         this.slopes = slopes;
         MoistAir entering = MoistAir.ofWetBulb(RATED_DRY_BULB, RATED_WET_BULB, SEA_LEVEL);
@@ -99,12 +99,12 @@ final class CoolingCoil {
     }
 
     /** Whether an airflow is near enough to the rated one for this model to say something. */
-    boolean describes(double airflow) {
+    public boolean describes(double airflow) {
         return airflow >= LEAST_AIRFLOW * rating.airflow && airflow <= MOST_AIRFLOW * rating.airflow;
     }
 
     /** Leaving dry bulb, °C. Outdoor in °C, airflow in m³/s at the entering state. */
-    double leaving(MoistAir entering, double outdoor, double airflow) {
+    public double leaving(MoistAir entering, double outdoor, double airflow) {
         double massFlow = airflow / entering.specificVolume();
         double contact = 1 - Math.exp(-transfer / massFlow);
         double t = entering.dryBulb().celsius();
@@ -138,7 +138,7 @@ final class CoolingCoil {
     }
 
     /** Total capacity, W. */
-    double capacity(double wetBulb, double outdoor, double airflow) {
+    public double capacity(double wetBulb, double outdoor, double airflow) {
         double conditions = 1
                 + slopes.perWetBulb * (wetBulb - RATED_WET_BULB.celsius())
                 + slopes.perOutdoor * (outdoor - RATED_OUTDOOR.celsius());

@@ -1,4 +1,4 @@
-package org.undanus.core.station.running;
+package org.undanus.core.derived;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

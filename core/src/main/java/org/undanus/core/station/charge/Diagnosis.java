@@ -1,0 +1,207 @@
+package org.undanus.core.station.charge;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.hipparchus.special.Erf;
+
+/**
+ * What a running cycle's readings come to. Each cause moves each reading up, down or not at all; how likely the readings are under
+ * each cause is told from their uncertainties, and all causes count the same before anything is read. The signs are those of
+ * rule-based fault detection (Rossi and Braun, HVAC&amp;R Research 3, 1997), with the metering device as it is: a valve holds
+ * superheat where an orifice cannot.
+ *
+ * <p>Departures count in bands: one band is what a sound machine may be off by. A cause moves a reading by one to four bands.
+ *
+ * @param shares of all causes, the likeliest first; they add up to 1
+ */
+record Diagnosis(List<Share> shares) {
+
+    /** A reading as it departs from what is expected. */
+    enum Sign {
+        SUPERHEAT("superheat"),
+        SUBCOOLING("subcooling"),
+        CONDENSING("condensing temperature over the outdoor air"),
+        SPLIT("temperature split"),
+        DRIER("temperature drop across the drier"),
+        REST("pressure at rest against the refrigerant's");
+
+        private final String title;
+
+        Sign(String title) {
+            this.title = title;
+        }
+
+        String title() {
+            return title;
+        }
+    }
+
+    /** What can be wrong; {@code NONE} that nothing is. In the order of {@link Sign}: +, - or 0; of several each counts its share. */
+    enum Cause {
+        NONE("nothing", "0 0 0 0 0 0", "0 0 0 0 0 0", "", ""),
+        SHORT(
+                "short of charge",
+                "+ - - - 0 0",
+                "0+ - - 0- 0 0",
+                "Too little liquid stands in the condenser, and the coil runs dry before its end.",
+                ""),
+        OVER(
+                "overcharged",
+                "- + + 0- 0 0",
+                "0 + + 0- 0 0",
+                "Liquid stands back in the condenser and takes its surface away.",
+                ""),
+        RESTRICTION(
+                "restricted liquid line",
+                "+ + 0 - ++++0 0",
+                "+ + 0 - ++++0 0",
+                "Liquid boils at the restriction, before the coil, unless it is much subcooled: then the drier is colder behind than before.",
+                "Have the drier or the pinched piece replaced; add nothing."),
+        LOW_AIRFLOW(
+                "low airflow over the indoor coil",
+                "- 0 - + 0 0",
+                "0- 0 - + 0 0",
+                "Too little warm air passes the coil: it boils colder and cannot dry the vapour.",
+                "Look at filter, coil, fan speed and ducts first."),
+        AIR_IN_IT(
+                "air or nitrogen in the refrigerant",
+                "0 + + 0- 0 +",
+                "0 + + 0- 0 +",
+                "Gas that does not condense adds its own pressure in the condenser.",
+                "Have the charge recovered, evacuate deeply, and weigh in anew."),
+        OVERFED(
+                "liquid returns: the metering piece lets too much through",
+                "- - 0 0- 0 0",
+                "- - 0 0- 0 0",
+                "More liquid comes into the coil than its air can boil.",
+                "Look at the orifice's size and seat, or the valve and its bulb."),
+        UNDERFED(
+                "metering piece lets too little through",
+                "+ + 0 - 0 0",
+                "+ + 0 - 0 0",
+                "The coil starves while liquid stands back in the condenser.",
+                "Look at the orifice's size, its screen, or the valve and its bulb; add nothing."),
+        WARM_CONDENSER(
+                "outdoor coil fouled or short of air",
+                "0- 0- + 0- 0 0",
+                "0 0- + 0- 0 0",
+                "The condenser gives its heat away only at a higher temperature.",
+                "Look at the coil, its fan, and what stands before it.");
+
+        private final String title;
+        private final String[] orifice;
+        private final String[] valve;
+        private final String reason;
+        private final String cure;
+
+        Cause(String title, String orifice, String valve, String reason, String cure) {
+            this.title = title;
+            this.orifice = orifice.split(" ");
+            this.valve = valve.split(" ");
+            this.reason = reason;
+            this.cure = cure;
+        }
+
+        String title() {
+            return title;
+        }
+
+        String reason() {
+            return reason;
+        }
+
+        String cure() {
+            return cure;
+        }
+
+        private String moves(Sign sign, boolean byOrifice) {
+            return (byOrifice ? orifice : valve)[sign.ordinal()];
+        }
+    }
+
+    /**
+     * A departure.
+     *
+     * @param bands from what is expected
+     * @param uncertainty standard, in bands
+     */
+    record Departure(double bands, double uncertainty) {}
+
+    /** @param share how likely it is among all causes */
+    record Share(Cause cause, double share) {}
+
+    private static final double LEAST_MOVE = 1;
+    private static final double MOST_MOVE = 4;
+    private static final double SOUND = 0.5;
+
+    /** @param byOrifice whether a fixed orifice meters, else a valve */
+    static Diagnosis of(Map<Sign, Departure> departures, boolean byOrifice) {
+        Map<Cause, Double> likely = new EnumMap<>(Cause.class);
+        for (Cause cause : Cause.values()) {
+            double product = 1;
+            for (Map.Entry<Sign, Departure> each : departures.entrySet()) {
+                product *= likelihood(cause.moves(each.getKey(), byOrifice), each.getValue());
+            }
+            likely.put(cause, product);
+        }
+        double sum = likely.values().stream().mapToDouble(Double::doubleValue).sum();
+        return new Diagnosis(likely.entrySet().stream()
+                .map(each -> new Share(each.getKey(), sum > 0 ? each.getValue() / sum : 1.0 / likely.size()))
+                .sorted(Comparator.comparingDouble(Share::share).reversed())
+                .toList());
+    }
+
+    private static double likelihood(String moves, Departure read) {
+        double sum = 0;
+        for (char way : moves.toCharArray()) {
+            // what moved farther still than any cause is said to moved as far
+            double bands = Math.max(-MOST_MOVE, Math.min(MOST_MOVE, read.bands));
+            sum += likelihood(way, bands, Math.hypot(read.uncertainty, SOUND));
+        }
+        return sum / moves.length();
+    }
+
+    private static double likelihood(char way, double bands, double spread) {
+        return switch (way) {
+            case '+' ->
+                (below(bands - LEAST_MOVE, spread) - below(bands - MOST_MOVE, spread)) / (MOST_MOVE - LEAST_MOVE);
+            case '-' -> likelihood('+', -bands, spread);
+            default -> Math.exp(-bands * bands / (2 * spread * spread)) / (spread * Math.sqrt(2 * Math.PI));
+        };
+    }
+
+    /** Share of a normal spread below a value. */
+    private static double below(double value, double spread) {
+        return 0.5 * (1 + Erf.erf(value / (spread * Math.sqrt(2))));
+    }
+
+    Share likeliest() {
+        return shares.get(0);
+    }
+
+    double share(Cause cause) {
+        return shares.stream()
+                .filter(each -> each.cause == cause)
+                .mapToDouble(Share::share)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The reading not taken yet that tells the two likeliest causes apart; empty where none does. */
+    Optional<Sign> tellsApart(Map<Sign, Departure> read, boolean byOrifice) {
+        List<Cause> two = shares.stream()
+                .map(Share::cause)
+                .filter(cause -> cause != Cause.NONE)
+                .limit(2)
+                .toList();
+        return Arrays.stream(Sign.values())
+                .filter(sign -> !read.containsKey(sign))
+                .filter(sign ->
+                        !two.get(0).moves(sign, byOrifice).equals(two.get(1).moves(sign, byOrifice)))
+                .findFirst();
+    }
+}

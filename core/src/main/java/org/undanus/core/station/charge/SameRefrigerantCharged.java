@@ -1,0 +1,44 @@
+package org.undanus.core.station.charge;
+
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Text;
+
+/** What was let in is what the plate says. */
+final class SameRefrigerantCharged implements Requirement {
+    private static final About ABOUT = About.of(
+                    "charge.refrigerant",
+                    Station.CHARGE,
+                    Scope.OUTDOOR_UNIT,
+                    "Refrigerant is the plate's",
+                    Severity.SAFETY)
+            .sources("Nameplate")
+            .needs(ChargePoints.REFRIGERANT, PlatePoints.REFRIGERANT);
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        String cylinder = x.chosen(ChargePoints.REFRIGERANT).orElseThrow();
+        String plate = x.chosen(PlatePoints.REFRIGERANT).orElseThrow();
+        Finding finding =
+                x.finding().step(ChargePoints.REFRIGERANT.title(), cylinder).step("On the plate", plate);
+        return cylinder.equals(plate)
+                ? finding.conclude(Verdict.MEETS, Text.of("Both say {}.", plate), "")
+                : finding.conclude(
+                        Verdict.FAILS,
+                        Text.of("The cylinder says {}, the plate {}.", cylinder, plate),
+                        "Stop it. Have all of it recovered as a mixture, evacuate, and weigh in what the plate says.");
+    }
+}

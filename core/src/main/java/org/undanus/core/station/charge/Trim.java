@@ -1,0 +1,132 @@
+package org.undanus.core.station.charge;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.OperationPoints;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.SteadyRunning;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Duration;
+import org.undanus.core.quantity.Mass;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Setting;
+
+/** Whether a running machine's readings may trim its charge at all, and by how much at a time. */
+final class Trim {
+    static final Setting STEP =
+            new Setting("charge.step", Dimension.RATIO, "Share of the charge that is added or recovered at a time");
+    static final Setting WAIT =
+            new Setting("charge.wait", Dimension.DURATION, "Time it runs on after each step before it is read again");
+    private static final String ORIFICE = "fixed orifice";
+
+    private Trim() {}
+
+    /** The metering device of all indoor units; empty where one is not known, or they differ. */
+    static Optional<String> metering(Examination x) {
+        List<Subject> units = x.facts().subjects(Scope.INDOOR_UNIT);
+        List<String> read = units.stream()
+                .flatMap(unit -> x.at(unit).chosen(PlatePoints.METERING_DEVICE).stream())
+                .toList();
+        return read.size() == units.size() && read.stream().distinct().count() == 1
+                ? Optional.of(read.get(0))
+                : Optional.empty();
+    }
+
+    /** What is said where {@link #metering} is not known. */
+    static Judgement unknownMetering(Examination x) {
+        return x.facts().subjects(Scope.INDOOR_UNIT).stream()
+                .filter(unit -> x.at(unit).chosen(PlatePoints.METERING_DEVICE).isEmpty())
+                .findFirst()
+                .map(unit -> x.at(unit).notShown(List.of(PlatePoints.METERING_DEVICE)))
+                .orElseGet(() -> x.finding()
+                        .conclude(
+                                Verdict.NOT_SHOWN,
+                                Text.of("The coils are metered in different ways: weight decides."),
+                                "Judge by weight."));
+    }
+
+    static boolean byOrifice(String metering) {
+        return metering.equals(ORIFICE);
+    }
+
+    /** Why a cycle that runs tells nothing of its charge; empty where it does. */
+    static Optional<Judgement> refused(Examination x, List<Point> needed) {
+        List<Point> first = x.missing(OperationPoints.MODE, ChargePoints.COMPRESSOR);
+        if (!first.isEmpty()) {
+            return Optional.of(x.notShown(first));
+        }
+        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("cooling")) {
+            return Optional.of(x.finding()
+                    .step(OperationPoints.MODE.title(), "heating")
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("Read in heating these say nothing of the charge."),
+                            "Judge by weight, or read it in cooling in warm weather."));
+        }
+        if (x.chosen(ChargePoints.COMPRESSOR).orElseThrow().equals(ChargePoints.FREE)) {
+            return Optional.of(x.finding()
+                    .step(ChargePoints.COMPRESSOR.title(), ChargePoints.FREE)
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("A machine of variable speed moves its own valve and speed: weight decides."),
+                            "Judge by weight, or set it to the maker's test mode and read again."));
+        }
+        Optional<Judgement> notYet = SteadyRunning.notYet(x);
+        if (notYet.isPresent()) {
+            return notYet;
+        }
+        List<Point> missing = x.missing(needed.toArray(Point[]::new));
+        return missing.isEmpty() ? Optional.empty() : Optional.of(x.notShown(missing));
+    }
+
+    /** How much to take in or out first. Where the lines are known to hold too much or too little already, that much and no more. */
+    static Text advice(Examination x, boolean add) {
+        Optional<Double> off = ChargeByLength.asked(x).flatMap(asked -> ChargeByLength.added(x)
+                .map(added -> added.value() - asked.added().value()));
+        Duration wait = Duration.ofSeconds(x.rules().number(WAIT));
+        if (off.filter(more -> add ? more >= 0 : more <= 0).isPresent()) {
+            return Text.of(
+                    add
+                            ? "By weight the charge is full: look for another cause before any is added."
+                            : "By weight no more is in it than the lines ask for: look for another cause before any is recovered.");
+        }
+        if (off.isPresent()) {
+            Mass amount = Mass.ofKilograms(Math.abs(off.get()));
+            return add
+                    ? Text.of(
+                            "Have {} weighed in, throttled on the suction side and never over plate or room limit, then wait {} and read again.",
+                            amount,
+                            wait)
+                    : recover(x, amount);
+        }
+        Optional<Mass> step = x.number(PlatePoints.CHARGE)
+                .map(whole -> Mass.ofKilograms(whole * x.rules().number(STEP)));
+        Text amount = step.map(mass -> Text.of("about {}", mass)).orElse(Text.of("a little"));
+        return add
+                ? Text.of(
+                        "Search for a leak first. Then have {} added, never over plate or room limit, wait {} and read again.",
+                        amount,
+                        wait)
+                : recover(x, amount);
+    }
+
+    /** @param amount a mass, or words for it */
+    static Text recover(Examination x, Object amount) {
+        return Text.of(
+                "Have {} recovered, then wait {} and read again.",
+                amount,
+                Duration.ofSeconds(x.rules().number(WAIT)));
+    }
+
+    /** Whether a value is under zero beyond its uncertainty. */
+    static boolean under(Uncertain value) {
+        return value.value() + value.expanded() < 0;
+    }
+}

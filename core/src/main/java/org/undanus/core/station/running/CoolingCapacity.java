@@ -1,0 +1,142 @@
+package org.undanus.core.station.running;
+
+import static org.undanus.core.derived.AirPoints.OUTDOOR;
+import static org.undanus.core.derived.AirPoints.RETURN_DRY_BULB;
+import static org.undanus.core.derived.AirPoints.RETURN_WET_BULB;
+import static org.undanus.core.derived.AirPoints.SUPPLY_DRY_BULB;
+import static org.undanus.core.derived.AirPoints.SUPPLY_WET_BULB;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.derived.AirPoints;
+import org.undanus.core.derived.Airflow;
+import org.undanus.core.derived.CoolingCoil;
+import org.undanus.core.derived.ExpectedSplit;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.fluid.MoistAir;
+import org.undanus.core.installation.OperationPoints;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Power;
+import org.undanus.core.quantity.Propagation;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.LimitKey;
+
+/** Heat taken from the air, by its enthalpies and flow, as a share of what this coil should take in this air. */
+final class CoolingCapacity implements Requirement {
+    private static final LimitKey SHARE =
+            new LimitKey("running.capacity", Dimension.RATIO, "Cooling capacity, of the expected");
+    private static final double COARSE = 0.01;
+    private static final About ABOUT = About.of(
+                    "running.capacity",
+                    Station.RUNNING,
+                    Scope.INDOOR_UNIT,
+                    "Cooling capacity by enthalpy",
+                    Severity.PERFORMANCE)
+            .sources("Q = V̇/v·(h_return − h_supply); ASHRAE Fundamentals, Psychrometrics")
+            .needs(OperationPoints.MODE)
+            .limits(SHARE)
+            .settings(ExpectedSplit.settings());
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("cooling")) {
+            return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The machine was read in heating."), "");
+        }
+        Optional<Judgement> notYet = SteadyOperation.notYet(x);
+        if (notYet.isPresent()) {
+            return notYet.get();
+        }
+        List<Point> missing = x.missing(RETURN_DRY_BULB, RETURN_WET_BULB, SUPPLY_DRY_BULB, SUPPLY_WET_BULB, OUTDOOR);
+        if (!missing.isEmpty()) {
+            return x.notShown(missing);
+        }
+        Airflow flow = Airflow.of(x, x.unit());
+        if (flow.agreed().isEmpty()) {
+            return flow.estimates().isEmpty()
+                    ? x.notShown(List.of(AirPoints.HOOD))
+                    : x.finding()
+                            .conclude(
+                                    Verdict.NOT_SHOWN,
+                                    Text.of("{} disagree: no airflow can be taken.", flow.named()),
+                                    "Measure the airflow again.");
+        }
+        try {
+            return computed(x, flow.agreed().get());
+        } catch (IllegalArgumentException e) {
+            return x.finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("These air states cannot be used together: {}.", e.getMessage()),
+                            "Read dry and wet bulb again at the same place and moment.");
+        }
+    }
+
+    private static double watts(double flow, double dry, double wet, double out, double outWet, AbsolutePressure air) {
+        MoistAir back = MoistAir.ofWetBulb(Temperature.ofKelvin(dry), Temperature.ofKelvin(wet), air);
+        MoistAir supply = MoistAir.ofWetBulb(Temperature.ofKelvin(out), Temperature.ofKelvin(outWet), air);
+        return flow / back.specificVolume() * (back.enthalpy() - supply.enthalpy());
+    }
+
+    private static Judgement computed(Examination x, Uncertain flow) {
+        AbsolutePressure air = x.facts().site().atmosphere();
+        Optional<ExpectedSplit> model = ExpectedSplit.of(x).filter(ExpectedSplit::describesAirflow);
+        if (model.isEmpty()) {
+            return x.finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            Text.of("No rated capacity describes this coil at this airflow."),
+                            "Add the outdoor unit's data sheet, or read the capacity on its plate.");
+        }
+        CoolingCoil coil = model.get().coil();
+        Uncertain[] in = {
+            flow,
+            x.need(RETURN_DRY_BULB).uncertain(),
+            x.need(RETURN_WET_BULB).uncertain(),
+            x.need(SUPPLY_DRY_BULB).uncertain(),
+            x.need(SUPPLY_WET_BULB).uncertain(),
+            x.need(OUTDOOR).uncertain()
+        };
+        double taken = watts(in[0].value(), in[1].value(), in[2].value(), in[3].value(), in[4].value(), air);
+        double expected = coil.capacity(
+                in[2].value() - Temperature.ZERO_CELSIUS, in[5].value() - Temperature.ZERO_CELSIUS, in[0].value());
+        MoistAir back =
+                MoistAir.ofWetBulb(Temperature.ofKelvin(in[1].value()), Temperature.ofKelvin(in[2].value()), air);
+        double sensible = in[0].value() / back.specificVolume() * back.heatCapacity() * (in[1].value() - in[3].value());
+        Uncertain share = Propagation.through(
+                v -> watts(v[0], v[1], v[2], v[3], v[4], air)
+                        / coil.capacity(v[2] - Temperature.ZERO_CELSIUS, v[5] - Temperature.ZERO_CELSIUS, v[0]),
+                in);
+        Finding finding = x.finding();
+        model.get().steps().forEach(s -> finding.step(s.name(), s.how(), s.value(), s.source()));
+        finding.step(
+                        "Total capacity",
+                        "V̇/v·(h_return − h_supply)",
+                        Power.ofWatts(Math.max(0, taken)),
+                        ABOUT.sources().get(0))
+                .step("Sensible part", "V̇/v·cp·(t_return − t_supply)", Power.ofWatts(Math.max(0, sensible)), "")
+                .step("Expected in this air", "coil model", Power.ofWatts(expected), "");
+        return finding.compare(
+                SHARE,
+                share,
+                COARSE,
+                x.rules().limits(SHARE),
+                Text.of("Look at airflow and filter, then at charge and outdoor coil, before anything is replaced."));
+    }
+}

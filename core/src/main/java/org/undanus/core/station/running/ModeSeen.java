@@ -1,0 +1,79 @@
+package org.undanus.core.station.running;
+
+import java.util.Optional;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Setting;
+
+/** A mode was run and seen. Where the weather did not allow it, the next day that does is told from the forecast that was entered. */
+final class ModeSeen implements Requirement {
+
+    /** The outdoor air it needs. */
+    record Weather(Bound bound, Setting limit) {}
+
+    private final Point mode;
+    private final Optional<Weather> weather;
+    private final String otherwise;
+    private final About about;
+
+    private ModeSeen(Point mode, Optional<Weather> weather, String otherwise) {
+        this.mode = mode;
+        this.weather = weather;
+        this.otherwise = otherwise;
+        this.about = About.of(mode.id(), Station.RUNNING, mode.scope(), mode.title(), Severity.PERFORMANCE)
+                .sources("Every mode is run in turn before handover")
+                .needs(mode)
+                .settings(weather.stream().map(Weather::limit).toArray(Setting[]::new));
+    }
+
+    /** @param otherwise what to do where it could not be run today */
+    static ModeSeen of(Point mode, String otherwise) {
+        return new ModeSeen(mode, Optional.empty(), otherwise);
+    }
+
+    static ModeSeen of(Point mode, Weather weather) {
+        return new ModeSeen(mode, Optional.of(weather), "");
+    }
+
+    @Override
+    public About about() {
+        return about;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        String answer = x.chosen(mode).orElseThrow();
+        Finding finding = x.finding().step(mode.title(), answer);
+        return switch (answer) {
+            case RunningPoints.RUNS -> finding.conclude(Verdict.MEETS, Text.of("It was run and seen."), "");
+            case RunningPoints.FAULT ->
+                finding.conclude(
+                        Verdict.FAILS,
+                        Text.of("It does not run."),
+                        "Have the cause found and mended, then run it again.");
+            case RunningPoints.NOT_FITTED -> finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("It has none."), "");
+            default ->
+                finding.conclude(
+                        Verdict.NOT_SHOWN, Text.of("Weather or load did not allow it today."), waiting(x, finding));
+        };
+    }
+
+    private Text waiting(Examination x, Finding finding) {
+        if (weather.isEmpty()) {
+            return Text.of("{}", otherwise);
+        }
+        Weather needed = weather.get();
+        var limit = x.rules().setting(needed.limit());
+        finding.step("Weather needed", needed.bound().words(), limit.value(), limit.source());
+        return NextDay.of(x, needed.bound(), limit.value());
+    }
+}

@@ -1,0 +1,34 @@
+package org.undanus.core.station.running;
+
+import java.util.Optional;
+import org.undanus.core.derived.Forecast;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.Bound;
+
+/** When to come back for weather that a reading needs: in words, and by the forecast where one was entered. */
+final class NextDay {
+    private NextDay() {}
+
+    /** @param limit temperature of the outdoor air that has to be come to */
+    static Text of(Examination x, Bound bound, Quantity limit) {
+        Text asked = Text.of("Come back when it is {} {} outdoors.", bound.words(), limit);
+        Optional<Forecast> forecast = x.listed(RunningPoints.FORECAST, Forecast.class);
+        if (forecast.isEmpty()) {
+            return asked;
+        }
+        return forecast.get()
+                .next(
+                        x.facts().on(),
+                        day -> bound == Bound.AT_LEAST ? day.warmest() >= limit.si() : day.coldest() <= limit.si())
+                .map(day -> Text.of(
+                        "{} By the forecast {} allows it: {} to {}.",
+                        asked,
+                        day.date(),
+                        Temperature.ofKelvin(day.coldest()),
+                        Temperature.ofKelvin(day.warmest())))
+                .orElseGet(() -> Text.of("{} No day of the forecast allows it.", asked));
+    }
+}

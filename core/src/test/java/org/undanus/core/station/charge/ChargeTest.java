@@ -1,0 +1,408 @@
+package org.undanus.core.station.charge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.core.CaseFixture;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Judgements;
+import org.undanus.core.judgement.Verdict;
+
+class ChargeTest {
+    private static CaseFixture read(CaseFixture fixture, String... pointsAndTyped) {
+        for (int i = 0; i < pointsAndTyped.length; i += 2) {
+            fixture.outdoor("charge." + pointsAndTyped[i], pointsAndTyped[i + 1]);
+        }
+        return fixture;
+    }
+
+    private static CaseFixture read(String... pointsAndTyped) {
+        return read(new CaseFixture().outdoor("plate.refrigerant", "R410A"), pointsAndTyped);
+    }
+
+    private static Judgement find(CaseFixture fixture, String requirement) {
+        return fixture.find("charge." + requirement + "@outdoor");
+    }
+
+    private static String because(Judgement judgement) {
+        return judgement.because().toString();
+    }
+
+    private static String remedy(Judgement judgement) {
+        return judgement.remedy().orElseThrow().toString();
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "cracked | pressure stood | MEETS",
+                "cracked | pressure fell | FAILS",
+                "cracked | not watched | NOT_SHOWN",
+                "valves-open | liquid first, then suction, both to the stop | MEETS",
+                "valves-open | both to the stop, in another order | MEETS",
+                "valves-open | not to the stop | FAILS",
+                "caps-on | yes | MEETS",
+                "caps-on | no | FAILS",
+                "entered | liquid line, machine at rest | MEETS",
+                "entered | suction, throttled, far from the compressor | MEETS",
+                "entered | suction, liquid not throttled | FAILS",
+                "entered | not known | NOT_SHOWN",
+                "label | yes | MEETS",
+                "label | no | FAILS",
+            })
+    void whatIsAnswered(String point, String typed, Verdict verdict) {
+        assertThat(find(read(), point).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(find(read(point, typed), point).verdict()).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"nothing found, MEETS", "leak found, FAILS", "not searched, NOT_SHOWN"})
+    void eachJointIsSearchedAgain(String found, Verdict verdict) {
+        CaseFixture fixture = new CaseFixture().part("flare", Subject.Kind.JOINT, "indoor");
+        assertThat(fixture.verdict("charge.joint@flare")).isEqualTo(Verdict.NOT_SHOWN);
+        fixture.read("charge.joint", "flare", found);
+        assertThat(fixture.verdict("charge.joint@flare")).isEqualTo(verdict);
+    }
+
+    @Test
+    void anOldChargeIsNotedInAReplacement() {
+        assertThat(new CaseFixture().judgements().stream().map(j -> j.about().id()))
+                .doesNotContain("charge.recovered");
+        CaseFixture replaced = new CaseFixture().replacing();
+        assertThat(replaced.verdict("charge.recovered@system")).isEqualTo(Verdict.NOT_SHOWN);
+        replaced.read("charge.recovered", "system", "1.8 kg");
+        assertThat(replaced.verdict("charge.recovered@system")).isEqualTo(Verdict.NOT_SHOWN);
+        replaced.read("charge.recovered-by", "system", "Licensed fitter 12, cylinder 7");
+        assertThat(replaced.verdict("charge.recovered@system")).isEqualTo(Verdict.MEETS);
+    }
+
+    @ParameterizedTest(name = "{0}, {1}, {2}: {3}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "electronic detector, twice round each joint | at rest | 22 °C | MEETS",
+                "electronic detector, twice round each joint | at rest | 60 °F | MEETS",
+                "soap solution | at rest | 4 °C | NOT_SHOWN",
+                "soap solution | running in heating | 4 °C | MEETS",
+                "soap solution | running in cooling | 30 °C | NOT_SHOWN",
+                "electronic detector, once | at rest | 22 °C | NOT_SHOWN",
+                "not searched | at rest | 22 °C | NOT_SHOWN",
+            })
+    void theSecondSearchCouldFindALeak(String how, String state, String air, Verdict verdict) {
+        assertThat(find(read("second-search", how, "search-state", state, "search-air", air), "second-search")
+                        .verdict())
+                .isEqualTo(verdict);
+        assertThat(find(read("second-search", how), "second-search").verdict())
+                .as("the state of the machine is not known")
+                .isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"R410A, MEETS", "R32, FAILS"})
+    void theCylinderIsThePlates(String cylinder, Verdict verdict) {
+        assertThat(find(read(), "refrigerant").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(find(read("refrigerant", cylinder), "refrigerant").verdict()).isEqualTo(verdict);
+    }
+
+    private static CaseFixture lines(String run, String... pointsAndTyped) {
+        CaseFixture fixture = read(pointsAndTyped);
+        fixture.lines("piping.run", run);
+        return fixture.outdoor("plate.precharged-length", "5 m")
+                .outdoor("plate.extra-charge", "20 g/m")
+                .outdoor("plate.charge", "1.2 kg")
+                .outdoor("plate.minimum-line-length", "3 m");
+    }
+
+    @ParameterizedTest(name = "{0} added: {1}")
+    @CsvSource({"100 g, MEETS", "40 g, FAILS", "150 g, FAILS", "126 g, TOO_CLOSE"})
+    void longerLinesAskForMore(String added, Verdict verdict) {
+        CaseFixture open = lines("10 m");
+        assertThat(find(open, "by-length").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(remedy(find(open, "by-length"))).contains("These lines ask for 100 g more");
+        Judgement judged = find(lines("10 m").outdoor("siting.added-charge", added), "by-length");
+        assertThat(judged.verdict()).isEqualTo(verdict);
+    }
+
+    @Test
+    void shorterLinesHaveASurplusThatOneSchoolHasRecovered() {
+        Judgement open = find(lines("4 m"), "by-length");
+        assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(remedy(open)).contains("20 g too much is in it for these lines");
+        assertThat(open.otherSchools().get(0).verdict())
+                .as("accepted: not under the maker's shortest lines")
+                .isEqualTo(Verdict.MEETS);
+        assertThat(find(lines("4 m", "taken-out", "20 g"), "by-length").verdict())
+                .isEqualTo(Verdict.MEETS);
+        assertThat(find(lines("2 m"), "by-length").otherSchools().get(0).verdict())
+                .isEqualTo(Verdict.FAILS);
+        CaseFixture nothingTold = read();
+        nothingTold.lines("piping.run", "4 m");
+        assertThat(find(
+                                nothingTold
+                                        .outdoor("plate.precharged-length", "5 m")
+                                        .outdoor("plate.extra-charge", "20 g/m"),
+                                "by-length")
+                        .otherSchools()
+                        .get(0)
+                        .verdict())
+                .as("no shortest length is known")
+                .isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void whereNothingGivesTheChargePerLengthTheLiquidLinesContentsDo() {
+        CaseFixture fixture = read();
+        fixture.lines("piping.run", "15 m").lines("piping.liquid-line", "3/8 in");
+        fixture.outdoor("plate.precharged-length", "5 m").outdoor("plate.charge", "2 kg");
+        Judgement open = find(fixture, "by-length");
+        // 10 m of a bore of 8 mm with R410A of about 975 kg/m³
+        assertThat(remedy(open))
+                .containsPattern("These lines ask for 4[5-9]\\d g more|These lines ask for 0\\.4[5-9]\\d? kg more");
+    }
+
+    @ParameterizedTest(name = "{0} to {1}: {2}")
+    @CsvSource({
+        "12.00 kg, 11.70 kg, MEETS",
+        "12.00 kg, 11.50 kg, FAILS",
+        "11.70 kg, 12.00 kg, NOT_SHOWN",
+    })
+    void theCylinderLostWhatWasAdded(String before, String after, Verdict verdict) {
+        CaseFixture added = read().outdoor("siting.added-charge", "300 g");
+        assertThat(find(read(), "weighed").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(find(added, "weighed").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(find(read(added, "cylinder-before", before, "cylinder-after", after), "weighed")
+                        .verdict())
+                .isEqualTo(verdict);
+        assertThat(find(read().outdoor("siting.added-charge", "0 g"), "weighed").verdict())
+                .isEqualTo(Verdict.DOES_NOT_APPLY);
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "R407C, yes, MEETS",
+        "R407C, no, FAILS",
+        "R407C, , NOT_SHOWN",
+        "R32, no, DOES_NOT_APPLY",
+        "R410A, no, DOES_NOT_APPLY"
+    })
+    void aBlendThatPartsIsDrawnAsLiquid(String refrigerant, String liquid, Verdict verdict) {
+        CaseFixture fixture = new CaseFixture().outdoor("plate.refrigerant", refrigerant);
+        if (liquid != null) {
+            read(fixture, "as-liquid", liquid);
+        }
+        assertThat(find(fixture, "as-liquid").verdict()).isEqualTo(verdict);
+    }
+
+    /** Running in cooling, an hour already: R410A. */
+    private static CaseFixture running(String metering, String... pointsAndTyped) {
+        CaseFixture fixture = read(pointsAndTyped).indoor("plate.metering-device", metering);
+        fixture.read("operation.mode", "system", "cooling");
+        fixture.read("operation.run-time", "system", "60 min");
+        fixture.read("running.outdoor-dry-bulb", "system", "33 °C");
+        return fixture.outdoor("plate.target-subcooling", "6 K");
+    }
+
+    private static CaseFixture valve(String liquid, String suction) {
+        return running(
+                "thermostatic valve",
+                "compressor-mode",
+                "one speed or stage",
+                "sensor",
+                "clamped on bare tube and wrapped",
+                "liquid-pressure",
+                "25.66 barg",
+                "liquid-temperature",
+                liquid,
+                "suction-pressure",
+                "8.02 barg",
+                "suction-temperature",
+                suction);
+    }
+
+    @ParameterizedTest(name = "liquid at {0}: {1}")
+    @CsvSource({"38.2 °C, MEETS", "43 °C, FAILS", "31 °C, FAILS", "36.4 °C, TOO_CLOSE", "47 °C, FAILS"})
+    void withAValveSubcoolingDecides(String liquid, Verdict verdict) {
+        Judgement judged = find(valve(liquid, "9.6 °C"), "subcooling");
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        assertThat(find(valve(liquid, "9.6 °C"), "superheat").verdict()).isEqualTo(Verdict.DOES_NOT_APPLY);
+    }
+
+    @Test
+    void vapourInTheLiquidLineIsSaid() {
+        assertThat(because(find(valve("47 °C", "9.6 °C"), "subcooling"))).contains("vapour is in the liquid line");
+    }
+
+    @Test
+    void heightAndBarometerMoveWhatAGaugeReads() {
+        CaseFixture high = valve("38.2 °C", "9.6 °C").elevation(3000);
+        double there = subcooling(find(high, "subcooling"));
+        double atSea = subcooling(find(valve("38.2 °C", "9.6 °C"), "subcooling"));
+        assertThat(there).isLessThan(atSea - 0.3);
+        CaseFixture measured = valve("38.2 °C", "9.6 °C");
+        measured.read("charge.barometer", "system", "70.1 kPaa");
+        assertThat(subcooling(find(measured, "subcooling"))).isCloseTo(there, within(0.05));
+    }
+
+    private static double subcooling(Judgement judgement) {
+        return judgement.comparison().orElseThrow().measured().value();
+    }
+
+    @Test
+    void aSensorThatIsNotWrappedIsTrustedLess() {
+        Judgement wrapped = find(valve("38.2 °C", "9.6 °C"), "subcooling");
+        Judgement bare = find(read(valve("38.2 °C", "9.6 °C"), "sensor", "on the tube, not wrapped"), "subcooling");
+        assertThat(bare.comparison().orElseThrow().measured().standardUncertainty())
+                .isGreaterThan(wrapped.comparison().orElseThrow().measured().standardUncertainty() + 1);
+        assertThat(bare.verdict()).isEqualTo(Verdict.TOO_CLOSE);
+    }
+
+    @Test
+    void whatDoesNotLetACycleBeReadIsSaid() {
+        assertThat(because(find(
+                        read(valve("38.2 °C", "9.6 °C"), "compressor-mode", "variable speed, as it likes"),
+                        "subcooling")))
+                .contains("weight decides");
+        assertThat(find(
+                                read(
+                                        valve("38.2 °C", "9.6 °C"),
+                                        "compressor-mode",
+                                        "variable speed, in the maker's test mode"),
+                                "subcooling")
+                        .verdict())
+                .isEqualTo(Verdict.MEETS);
+        CaseFixture heating = valve("38.2 °C", "9.6 °C");
+        heating.read("operation.mode", "system", "heating");
+        assertThat(because(find(heating, "subcooling"))).contains("Read in heating");
+        CaseFixture early = valve("38.2 °C", "9.6 °C");
+        early.read("operation.run-time", "system", "4 min");
+        assertThat(find(early, "subcooling").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(because(find(read(valve("38.2 °C", "9.6 °C"), "liquid-pressure", "7 barg"), "subcooling")))
+                .contains("may be swapped");
+        assertThat(because(find(read(valve("38.2 °C", "9.6 °C"), "liquid-pressure", "14 barg"), "subcooling")))
+                .contains("It cannot condense at");
+        assertThat(because(find(read(valve("38.2 °C", "9.6 °C"), "liquid-pressure", "58 barg"), "subcooling")))
+                .contains("R410A is described from");
+        assertThat(find(read(), "subcooling").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void adviceNeverAddsToWhatIsFullByWeight() {
+        CaseFixture full = valve("43 °C", "9.6 °C");
+        full.lines("piping.run", "10 m");
+        full.outdoor("plate.precharged-length", "5 m")
+                .outdoor("plate.extra-charge", "20 g/m")
+                .outdoor("plate.charge", "1.2 kg")
+                .outdoor("siting.added-charge", "100 g");
+        assertThat(remedy(find(full, "subcooling"))).contains("look for another cause before any is added");
+        full.outdoor("siting.added-charge", "40 g");
+        assertThat(remedy(find(full, "subcooling")))
+                .startsWith("Have 60 g weighed in")
+                .contains("wait 15 min");
+        CaseFixture light = valve("31 °C", "9.6 °C");
+        light.lines("piping.run", "10 m");
+        light.outdoor("plate.precharged-length", "5 m")
+                .outdoor("plate.extra-charge", "20 g/m")
+                .outdoor("plate.charge", "1.2 kg")
+                .outdoor("siting.added-charge", "40 g");
+        assertThat(remedy(find(light, "subcooling"))).contains("look for another cause before any is recovered");
+        CaseFixture over = valve("31 °C", "9.6 °C").outdoor("plate.charge", "1.2 kg");
+        assertThat(remedy(find(over, "subcooling"))).startsWith("Have about 60 g recovered, then wait 15 min");
+    }
+
+    private static CaseFixture orifice(String suction, String wetBulb) {
+        CaseFixture fixture = running(
+                "fixed orifice",
+                "compressor-mode",
+                "one speed or stage",
+                "sensor",
+                "clamped on bare tube and wrapped",
+                "liquid-pressure",
+                "25.66 barg",
+                "liquid-temperature",
+                "38.2 °C",
+                "suction-pressure",
+                "8.02 barg",
+                "suction-temperature",
+                suction);
+        return wetBulb == null ? fixture : fixture.indoor("running.return-wet-bulb", wetBulb);
+    }
+
+    @ParameterizedTest(name = "suction at {0}, wet bulb {1}: {2}")
+    @CsvSource({
+        "11.2 °C, 19 °C, MEETS",
+        "22 °C, 19 °C, FAILS",
+        "4.9 °C, 19 °C, FAILS",
+        "1 °C, 19 °C, FAILS",
+        "11.2 °C, 15 °C, NOT_SHOWN",
+        "11.2 °C, 27 °C, NOT_SHOWN",
+        "11.2 °C, , NOT_SHOWN"
+    })
+    void withAnOrificeSuperheatDecides(String suction, String wetBulb, Verdict verdict) {
+        assertThat(find(orifice(suction, wetBulb), "superheat").verdict()).isEqualTo(verdict);
+        assertThat(find(orifice(suction, wetBulb), "subcooling").verdict()).isEqualTo(Verdict.DOES_NOT_APPLY);
+    }
+
+    @Test
+    void aWetReturnIsSaidAndWhatCannotBeSetTodayToo() {
+        assertThat(because(find(orifice("1 °C", "19 °C"), "superheat")))
+                .contains("liquid comes back to the compressor");
+        assertThat(because(find(orifice("11.2 °C", "15 °C"), "superheat"))).contains("cannot be set this way today");
+    }
+
+    @Test
+    void theTargetIsThatOfTheFormula() {
+        // 67 °F wet, 95 °F outdoors: (201 − 80 − 95)/2 = 13 °F
+        assertThat(TargetSuperheat.kelvin((67 + 459.67) / 1.8, (95 + 459.67) / 1.8))
+                .isCloseTo(13 / 1.8, within(1e-9));
+    }
+
+    @Test
+    void theCycleIsToldAsAWhole() {
+        assertThat(find(valve("38.2 °C", "9.6 °C"), "cycle").verdict()).isEqualTo(Verdict.MEETS);
+        Judgement wet = find(valve("43.5 °C", "-1 °C"), "cycle");
+        assertThat(wet.verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(because(wet)).startsWith("Liquid returns");
+        Judgement high = find(valve("31 °C", "9.6 °C"), "cycle");
+        assertThat(high.verdict()).isNotEqualTo(Verdict.MEETS);
+        assertThat(find(read(), "cycle").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void restAndDrierTellWhatSuperheatAndSubcoolingLeaveOpen() {
+        CaseFixture starved = valve("31 °C", "20 °C");
+        Judgement open = find(starved, "cycle");
+        assertThat(open.verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(because(open)).startsWith("It is not sound:");
+        assertThat(remedy(open)).isEqualTo("To tell them apart read the temperature drop across the drier.");
+        assertThat(because(find(read(starved, "drier-drop", "5 K"), "cycle"))).startsWith("Restricted liquid line");
+    }
+
+    @Test
+    void theCycleIsDrawnOverTheTablesLines() {
+        CaseFixture fixture = read(valve("38.2 °C", "9.6 °C"), "discharge-temperature", "75 °C");
+        Drawing drawn = CycleFigure.draw(
+                        fixture.facts(),
+                        fixture.evidence(),
+                        CaseFixture.PLATE_BOOK,
+                        new Judgements(fixture.judgements()))
+                .get(0);
+        assertThat(drawn.spoken().toString())
+                .startsWith("Cycle of R410A: liquid line read, suction line read, discharge read. Meets");
+        CaseFixture nothing = read();
+        assertThat(CycleFigure.draw(
+                                nothing.facts(),
+                                nothing.evidence(),
+                                CaseFixture.PLATE_BOOK,
+                                new Judgements(nothing.judgements()))
+                        .get(0)
+                        .spoken()
+                        .toString())
+                .startsWith("Cycle of R410A: no state has been read");
+    }
+}

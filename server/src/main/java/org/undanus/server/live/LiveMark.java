@@ -1,0 +1,16 @@
+package org.undanus.server.live;
+
+import java.time.Instant;
+import org.undanus.core.derived.Marks;
+
+/**
+ * Something done while a line listens.
+ *
+ * @param at by the instrument's clock
+ * @param markedBy who tapped it; where the instrument said it, who let the line listen
+ */
+public record LiveMark(String listening, Instant at, Marks.Act act, String markedBy) {
+
+    /** It was marked just now, and is kept. */
+    public record Came(Listening listening, LiveMark mark) {}
+}

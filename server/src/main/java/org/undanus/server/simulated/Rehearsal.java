@@ -1,0 +1,152 @@
+package org.undanus.server.simulated;
+
+import jakarta.annotation.PreDestroy;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import org.undanus.core.derived.Marks;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.simulated.VirtualVisit;
+import org.undanus.server.live.Door;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.simulated.Packs.Sender;
+import org.undanus.server.simulated.Packs.Shown;
+
+/**
+ * The demo's simulated instruments: one virtual line set that a person works, and whose gauges send to the same door as real ones.
+ * Its clock begins some hours ago and runs faster than life until it has caught up.
+ */
+@Component
+@ConditionalOnProperty("undanus.demo")
+class Rehearsal {
+    private static final Logger LOG = LoggerFactory.getLogger(Rehearsal.class);
+    private static final Duration AGO = Duration.ofHours(8);
+    private static final long TICK_MS = 1000;
+    private static final double BETWEEN_S = 5;
+    private static final double AIR = 101_325;
+
+    /**
+     * How it stands.
+     *
+     * @param name of what the line set is like
+     * @param speed by how much faster than in life
+     * @param clock of its instruments
+     * @param done last; empty while nothing was
+     * @param warmed whether the lines are being warmed
+     */
+    record Standing(String name, double speed, Instant clock, Optional<Marks.Act> done, boolean warmed) {}
+
+    private final Door door;
+    private final ScheduledExecutorService runs = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "simulated instruments");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    private VirtualVisit visit;
+    private Standing standing;
+
+    Rehearsal(Door door) {
+        this.door = door;
+        runs.scheduleWithFixedDelay(this::tick, TICK_MS, TICK_MS, TimeUnit.MILLISECONDS);
+    }
+
+    @PreDestroy
+    void end() {
+        runs.shutdownNow();
+    }
+
+    /** How it stands; empty while it is switched off. */
+    synchronized Optional<Standing> standing() {
+        return Optional.ofNullable(standing);
+    }
+
+    /** Switches it on, from the beginning where it was on. */
+    synchronized void start(String name, double speed) {
+        visit = new VirtualVisit(name, new Random());
+        standing = new Standing(name, speed, Instant.now().minus(AGO), Optional.empty(), false);
+    }
+
+    synchronized void stop() {
+        visit = null;
+        standing = null;
+    }
+
+    /** @throws UnsuitableException while it is switched off */
+    synchronized void act(Marks.Act act) {
+        requireOn();
+        visit.act(act);
+        standing = new Standing(standing.name, standing.speed, standing.clock, Optional.of(act), standing.warmed);
+        for (Sender sender : List.of(Packs.VACUUM, Packs.GAUGE)) {
+            send(sender, sender.done(act, standing.clock));
+        }
+    }
+
+    /** Warms the lines, or lets them cool again. */
+    synchronized void warm(boolean on) {
+        requireOn();
+        if (on != standing.warmed) {
+            visit.warm(on ? VirtualVisit.WARMER : -VirtualVisit.WARMER);
+            standing = new Standing(standing.name, standing.speed, standing.clock, standing.done, on);
+        }
+    }
+
+    private void requireOn() {
+        if (visit == null) {
+            throw new UnsuitableException("act", "Switch the simulated instruments on first.");
+        }
+    }
+
+    private synchronized void tick() {
+        if (visit == null) {
+            return;
+        }
+        Instant until = standing.clock.plusMillis((long) (TICK_MS * standing.speed));
+        Instant now = Instant.now();
+        until = until.isAfter(now) ? now : until;
+        Map<Sender, List<Shown>> shown = Map.of(
+                Packs.VACUUM, new ArrayList<>(), Packs.GAUGE, new ArrayList<>(), Packs.THERMOMETER, new ArrayList<>());
+        Instant clock = standing.clock;
+        while (Duration.between(clock, until).toMillis() >= BETWEEN_S * 1000) {
+            visit.goOn(BETWEEN_S);
+            clock = clock.plusMillis((long) (BETWEEN_S * 1000));
+            double vacuum = visit.vacuum();
+            if (vacuum <= AIR) {
+                shown.get(Packs.VACUUM).add(new Shown(clock, vacuum));
+            }
+            shown.get(Packs.GAUGE).add(new Shown(clock, visit.gauge()));
+            shown.get(Packs.THERMOMETER)
+                    .add(new Shown(clock, Temperature.ofKelvin(visit.wall()).celsius()));
+        }
+        standing = new Standing(standing.name, standing.speed, clock, standing.done, standing.warmed);
+        shown.forEach((sender, values) -> {
+            if (!values.isEmpty()) {
+                send(sender, sender.values(values));
+            }
+        });
+    }
+
+    private void send(Sender sender, String pack) {
+        try {
+            door.receive(SimulatedInstruments.TOKENS.get(sender.instrument()), pack.getBytes(StandardCharsets.UTF_8));
+        } catch (ConflictException nobodyListens) {
+            LOG.debug("{}: nobody listens.", sender.instrument());
+        } catch (RuntimeException refused) {
+            // whatever it is, the next pack is tried: a task that throws is never run again
+            LOG.warn("{}: {}", sender.instrument(), refused.getMessage());
+        }
+    }
+}

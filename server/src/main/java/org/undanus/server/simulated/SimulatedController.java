@@ -1,0 +1,127 @@
+package org.undanus.server.simulated;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.NotBlank;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.derived.Marks;
+import org.undanus.core.simulated.Act;
+import org.undanus.server.account.Person;
+import org.undanus.server.problem.MayAlsoAnswer;
+import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.space.KeepsNothing;
+
+/** The demo's simulated instruments, over HTTP. */
+@RestController
+@RequestMapping("/api/simulated")
+class SimulatedController {
+
+    /** @param name of what the line set is like */
+    record Start(
+            @NotBlank(message = "is empty") String name,
+            @DecimalMin(value = "1", message = "is at least 1") @DecimalMax(value = "600", message = "is at most 600")
+                    double speed) {}
+
+    /** @param act one that can be done; empty where only the warming changes */
+    record Work(Optional<Marks.Act> act, Optional<Boolean> warmed) {}
+
+    /** @param done last, in words */
+    record Running(String name, double speed, Instant clock, Optional<String> done, boolean warmed) {}
+
+    /**
+     * @param there only in the demo
+     * @param names what the line set can be like
+     * @param acts what can be done to it
+     * @param running empty while it is switched off
+     */
+    record Simulated(boolean there, List<String> names, List<Doing> acts, Optional<Running> running) {}
+
+    record Doing(Marks.Act act, String title) {}
+
+    private static final List<Doing> ACTS = Stream.of(
+                    Marks.Act.NITROGEN_IN, Marks.Act.PUMP_ON, Marks.Act.ISOLATED, Marks.Act.VALVE_OPENED)
+            .map(act -> new Doing(act, act.title()))
+            .toList();
+
+    private final ObjectProvider<Rehearsal> rehearsal;
+
+    SimulatedController(ObjectProvider<Rehearsal> rehearsal) {
+        this.rehearsal = rehearsal;
+    }
+
+    @GetMapping
+    Simulated simulated() {
+        Rehearsal there = rehearsal.getIfAvailable();
+        return new Simulated(
+                there != null,
+                Act.NAMES,
+                ACTS,
+                Optional.ofNullable(there).flatMap(Rehearsal::standing).map(SimulatedController::running));
+    }
+
+    private static Running running(Rehearsal.Standing standing) {
+        return new Running(
+                standing.name(),
+                standing.speed(),
+                standing.clock(),
+                standing.done().map(Marks.Act::title),
+                standing.warmed());
+    }
+
+    private Rehearsal there(Person person) {
+        if (!person.inspects()) {
+            throw new NotAllowedException("Whoever inspects works the simulated instruments.");
+        }
+        Rehearsal there = rehearsal.getIfAvailable();
+        if (there == null) {
+            throw new NotFoundException("Simulated instruments are there in the demo only.");
+        }
+        return there;
+    }
+
+    /** Switches them on, from the beginning. */
+    @PostMapping
+    @KeepsNothing
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
+    Simulated start(@Valid @RequestBody Start asked, @AuthenticationPrincipal Person person) {
+        Rehearsal there = there(person);
+        if (!Act.NAMES.contains(asked.name())) {
+            throw new UnsuitableException("name", "There are " + String.join(", ", Act.NAMES) + ".");
+        }
+        there.start(asked.name(), asked.speed());
+        return simulated();
+    }
+
+    /** Works the line set. */
+    @PostMapping("/work")
+    @KeepsNothing
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
+    Simulated work(@Valid @RequestBody Work asked, @AuthenticationPrincipal Person person) {
+        Rehearsal there = there(person);
+        asked.act().ifPresent(there::act);
+        asked.warmed().ifPresent(there::warm);
+        return simulated();
+    }
+
+    /** Switches them off. */
+    @PostMapping("/stop")
+    @KeepsNothing
+    Simulated stop(@AuthenticationPrincipal Person person) {
+        there(person).stop();
+        return simulated();
+    }
+}

@@ -1,0 +1,41 @@
+import { ref } from "vue";
+import { at } from "../api/address";
+import { api, type Schemas } from "../api/client";
+
+export type Simulated = Schemas["Simulated"];
+type Act = Simulated["acts"][number]["act"];
+
+const AGAIN_MS = 3000;
+
+/** The demo's simulated instruments. */
+export function useSimulated() {
+  const simulated = ref<Simulated>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let ended = false;
+
+  /** While they run their clock is asked for now and then. */
+  function took(now: Simulated) {
+    clearTimeout(timer);
+    simulated.value = now;
+    if (now.running && !ended) {
+      timer = setTimeout(() => void look().catch(() => undefined), AGAIN_MS);
+    }
+  }
+
+  async function look() {
+    took(await api.get(at("/api/simulated")));
+  }
+
+  return {
+    simulated,
+    look,
+    start: async (name: string, speed: number) => took(await api.post(at("/api/simulated"), { name, speed })),
+    act: async (act: Act) => took(await api.post(at("/api/simulated/work"), { act })),
+    warm: async (warmed: boolean) => took(await api.post(at("/api/simulated/work"), { warmed })),
+    stop: async () => took(await api.post(at("/api/simulated/stop"), undefined as never)),
+    end: () => {
+      ended = true;
+      clearTimeout(timer);
+    },
+  };
+}
