@@ -7,6 +7,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -281,7 +282,7 @@ class LiveTest {
         inspector.save(id, "evacuation.gauge", "line-set-indoor-1", "electronic vacuum gauge");
         inspector.save(id, "evacuation.isolated", "line-set-indoor-1", "valved off at the system");
         UUID listening = listen(id, "line-set-indoor-1");
-        Instant start = Instant.now().minusSeconds(3000);
+        Instant start = Instant.now().truncatedTo(ChronoUnit.SECONDS).minusSeconds(3000);
         mark(id, listening, "SOAPED", 422);
         send(pull(start, 0, 1), token);
         mark(id, listening, "PUMP_ON", 204);
