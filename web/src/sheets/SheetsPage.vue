@@ -315,6 +315,7 @@ onMounted(load);
                   <th>Indoors</th>
                   <th>Total</th>
                   <th>Sensible</th>
+                  <th>Power taken</th>
                 </tr>
               </thead>
               <tbody>
@@ -324,6 +325,7 @@ onMounted(load);
                   <td>{{ c.indoor }}</td>
                   <td>{{ c.total }}</td>
                   <td>{{ c.sensible ?? "–" }}</td>
+                  <td>{{ c.input ?? "–" }}</td>
                 </tr>
               </tbody>
             </table>

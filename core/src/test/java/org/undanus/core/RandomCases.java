@@ -202,7 +202,8 @@ public final class RandomCases {
                         Temperature.ofCelsius(outdoor),
                         Temperature.ofCelsius(20),
                         Power.ofWatts(1e4 * (0.5 + random.nextDouble())),
-                        Optional.empty()));
+                        Optional.empty(),
+                        sometimes(random, Power::ofWatts, 3e3)));
             }
         }
         return table;

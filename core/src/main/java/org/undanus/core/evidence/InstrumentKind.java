@@ -24,7 +24,9 @@ public enum InstrumentKind {
     TORQUE_WRENCH("torque wrench", Dimension.TORQUE),
     CLOCK("clock", Dimension.DURATION),
     STOPWATCH("stopwatch", Dimension.DURATION),
-    SCALE("scale", Dimension.MASS);
+    SCALE("scale", Dimension.MASS),
+    POWER_METER("power meter", Dimension.POWER),
+    INFRARED("infrared thermometer", Dimension.TEMPERATURE_DIFFERENCE);
 
     private final String title;
     private final Dimension dimension;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.PressureDifference;
@@ -82,8 +83,15 @@ public record DataSheet(
      * One entry of a capacity table.
      *
      * @param indoor entering wet bulb when cooling, dry bulb when heating
+     * @param input electric power that it takes then, all of the system
      */
-    public record Capacity(Mode mode, Temperature outdoor, Temperature indoor, Power total, Optional<Power> sensible) {}
+    public record Capacity(
+            Mode mode,
+            Temperature outdoor,
+            Temperature indoor,
+            Power total,
+            Optional<Power> sensible,
+            Optional<Power> input) {}
 
     /** Capacity at another airflow, as a share of the rated. */
     public record FlowFactor(VolumeFlow airflow, Ratio capacity) {}
@@ -135,8 +143,19 @@ public record DataSheet(
          * empty outside the table.
          */
         public Optional<Power> capacity(Mode mode, Temperature outdoor, Temperature indoor) {
-            List<Capacity> known =
-                    capacities.stream().filter(c -> c.mode == mode).toList();
+            return between(mode, outdoor, indoor, entry -> Optional.of(entry.total));
+        }
+
+        /** Electric power at an outdoor temperature, read from the table in the same way. */
+        public Optional<Power> input(Mode mode, Temperature outdoor, Temperature indoor) {
+            return between(mode, outdoor, indoor, Capacity::input);
+        }
+
+        private Optional<Power> between(
+                Mode mode, Temperature outdoor, Temperature indoor, Function<Capacity, Optional<Power>> what) {
+            List<Capacity> known = capacities.stream()
+                    .filter(c -> c.mode == mode && what.apply(c).isPresent())
+                    .toList();
             Optional<Temperature> nearest = known.stream()
                     .map(Capacity::indoor)
                     .min(Comparator.comparingDouble(t -> Math.abs(t.si() - indoor.si())));
@@ -149,7 +168,9 @@ public record DataSheet(
                 Capacity high = row.get(i);
                 if (outdoor.si() >= low.outdoor.si() && outdoor.si() <= high.outdoor.si()) {
                     double share = (outdoor.si() - low.outdoor.si()) / (high.outdoor.si() - low.outdoor.si());
-                    return Optional.of(Power.ofWatts(low.total.si() + share * (high.total.si() - low.total.si())));
+                    double there = what.apply(low).orElseThrow().si();
+                    return Optional.of(Power.ofWatts(
+                            there + share * (what.apply(high).orElseThrow().si() - there)));
                 }
             }
             return Optional.empty();

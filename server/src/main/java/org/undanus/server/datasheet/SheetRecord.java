@@ -58,8 +58,17 @@ public record SheetRecord(
 
     public record TorqueRecord(String tube, String torque) {}
 
-    /** @param indoor entering wet bulb when cooling, dry bulb when heating */
-    public record CapacityRecord(String mode, String outdoor, String indoor, String total, Optional<String> sensible) {}
+    /**
+     * @param indoor entering wet bulb when cooling, dry bulb when heating
+     * @param input electric power that the system takes then
+     */
+    public record CapacityRecord(
+            String mode,
+            String outdoor,
+            String indoor,
+            String total,
+            Optional<String> sensible,
+            Optional<String> input) {}
 
     public record FlowRecord(String airflow, String capacity) {}
 
@@ -196,7 +205,8 @@ public record SheetRecord(
                 temperature("capacities.outdoor", entry.outdoor),
                 temperature("capacities.indoor", entry.indoor),
                 power("capacities.total", entry.total),
-                entry.sensible.map(text -> power("capacities.sensible", text)));
+                entry.sensible.map(text -> power("capacities.sensible", text)),
+                entry.input.map(text -> power("capacities.input", text)));
     }
 
     private Length length(String field, String text) {

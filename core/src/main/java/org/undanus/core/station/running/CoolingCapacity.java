@@ -8,7 +8,6 @@ import static org.undanus.core.derived.AirPoints.SUPPLY_WET_BULB;
 
 import java.util.List;
 import java.util.Optional;
-import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.Airflow;
 import org.undanus.core.derived.CoolingCoil;
 import org.undanus.core.derived.ExpectedSplit;
@@ -67,18 +66,12 @@ final class CoolingCapacity implements Requirement {
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
-        Airflow flow = Airflow.of(x, x.unit());
-        if (flow.agreed().isEmpty()) {
-            return flow.estimates().isEmpty()
-                    ? x.notShown(List.of(AirPoints.HOOD))
-                    : x.finding()
-                            .conclude(
-                                    Verdict.NOT_SHOWN,
-                                    Text.of("{} disagree: no airflow can be taken.", flow.named()),
-                                    "Measure the airflow again.");
+        Optional<Judgement> noAirflow = SheetHeating.noAirflow(x);
+        if (noAirflow.isPresent()) {
+            return noAirflow.get();
         }
         try {
-            return computed(x, flow.agreed().get());
+            return computed(x, Airflow.of(x, x.unit()).agreed().orElseThrow());
         } catch (IllegalArgumentException e) {
             return x.finding()
                     .conclude(

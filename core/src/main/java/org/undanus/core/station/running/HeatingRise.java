@@ -10,12 +10,9 @@ import java.util.Optional;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.Airflow;
 import org.undanus.core.derived.ExpectedSplit;
-import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.fluid.MoistAir;
-import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.OperationPoints;
-import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Examination;
@@ -24,7 +21,6 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
@@ -60,35 +56,15 @@ final class HeatingRise implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("heating")) {
-            return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The machine was read in cooling."), "");
-        }
-        Optional<Judgement> notYet = SteadyOperation.notYet(x);
+        Optional<Judgement> notYet = SheetHeating.notYet(x);
         if (notYet.isPresent()) {
             return notYet.get();
         }
-        List<Point> missing = x.missing(RETURN_DRY_BULB, SUPPLY_DRY_BULB, OUTDOOR);
-        if (!missing.isEmpty()) {
-            return x.notShown(missing);
-        }
-        Optional<DataSheet.Pair> pair = x.facts()
-                .outdoorUnit()
-                .flatMap(unit -> x.at(unit).sheet())
-                .flatMap(sheet -> x.written(PlatePoints.MODEL).flatMap(sheet::pairWith));
-        Temperature outdoors = (Temperature) x.need(OUTDOOR).quantity();
-        Optional<Power> capacity = pair.flatMap(p -> p.capacity(DataSheet.Mode.HEATING, outdoors, (Temperature)
-                x.need(RETURN_DRY_BULB).quantity()));
-        if (capacity.isEmpty()) {
-            return x.finding()
-                    .step(OUTDOOR.title(), outdoors)
-                    .conclude(
-                            Verdict.NOT_SHOWN,
-                            Text.of("No sheet tells the heating capacity of this pair at {} outdoors.", outdoors),
-                            "Bring the maker's capacity table, or come back in weather that it covers.");
-        }
-        Optional<Uncertain> flow = Airflow.of(x, x.unit()).agreed().or(() -> pair.flatMap(DataSheet.Pair::airflow)
-                .map(rated -> Uncertain.exact(rated.si())));
-        return flow.isEmpty() ? x.notShown(List.of(AirPoints.HOOD)) : compared(x, capacity.get(), flow.get());
+        SheetHeating sheet = SheetHeating.of(x).orElseThrow();
+        Optional<Uncertain> flow = Airflow.of(x, x.unit())
+                .agreed()
+                .or(() -> sheet.pair().airflow().map(rated -> Uncertain.exact(rated.si())));
+        return flow.isEmpty() ? x.notShown(List.of(AirPoints.HOOD)) : compared(x, sheet.capacity(), flow.get());
     }
 
     private static double kelvin(double watts, double flow, double back, AbsolutePressure air) {

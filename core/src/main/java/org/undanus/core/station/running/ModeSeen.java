@@ -1,7 +1,10 @@
 package org.undanus.core.station.running;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.undanus.core.evidence.Point;
+import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Finding;
@@ -23,25 +26,31 @@ final class ModeSeen implements Requirement {
     private final Point mode;
     private final Optional<Weather> weather;
     private final String otherwise;
+    private final Predicate<Case> there;
     private final About about;
 
-    private ModeSeen(Point mode, Optional<Weather> weather, String otherwise) {
+    private ModeSeen(Point mode, Optional<Weather> weather, String otherwise, Predicate<Case> there) {
         this.mode = mode;
         this.weather = weather;
         this.otherwise = otherwise;
+        this.there = there;
         this.about = About.of(mode.id(), Station.RUNNING, mode.scope(), mode.title(), Severity.PERFORMANCE)
                 .sources("Every mode is run in turn before handover")
-                .needs(mode)
                 .settings(weather.stream().map(Weather::limit).toArray(Setting[]::new));
     }
 
     /** @param otherwise what to do where it could not be run today */
     static ModeSeen of(Point mode, String otherwise) {
-        return new ModeSeen(mode, Optional.empty(), otherwise);
+        return new ModeSeen(mode, Optional.empty(), otherwise, any -> true);
     }
 
     static ModeSeen of(Point mode, Weather weather) {
-        return new ModeSeen(mode, Optional.of(weather), "");
+        return new ModeSeen(mode, Optional.of(weather), "", any -> true);
+    }
+
+    /** The same, of systems that have something to run so. */
+    ModeSeen where(Predicate<Case> there) {
+        return new ModeSeen(mode, weather, otherwise, there);
     }
 
     @Override
@@ -51,6 +60,12 @@ final class ModeSeen implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
+        if (!there.test(x.facts())) {
+            return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("This system has none."), "");
+        }
+        if (x.chosen(mode).isEmpty()) {
+            return x.notShown(List.of(mode));
+        }
         String answer = x.chosen(mode).orElseThrow();
         Finding finding = x.finding().step(mode.title(), answer);
         return switch (answer) {

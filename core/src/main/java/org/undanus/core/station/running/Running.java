@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.Case;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.SteadyRunning;
@@ -40,11 +42,17 @@ public final class Running {
                                                 AirPoints.HOOD,
                                                 RunningPoints.BEFORE_VALVE,
                                                 RunningPoints.AFTER_VALVE,
+                                                RunningPoints.OUTDOOR_LEAVING,
+                                                RunningPoints.POWER,
+                                                RunningPoints.GRILLE,
+                                                RunningPoints.SPOT,
                                                 RunningPoints.COOLING,
                                                 RunningPoints.HEATING,
                                                 RunningPoints.BACKUP,
                                                 RunningPoints.FAN,
                                                 RunningPoints.DEFROST,
+                                                RunningPoints.ZONES,
+                                                RunningPoints.STAGES,
                                                 RunningPoints.FORECAST))
                                 .toList(),
                         List.of(
@@ -52,6 +60,12 @@ public final class Running {
                                 new TemperatureSplit(),
                                 new CoolingCapacity(),
                                 new HeatingRise(),
+                                new HeatingCapacity(),
+                                new HeatingEfficiency(),
+                                new ColdCapacity(),
+                                new OutdoorDrop(),
+                                new GrilleInfrared(),
+                                new StagesSeen(),
                                 new StripHeat(),
                                 new ReversingValve(),
                                 ModeSeen.of(RunningPoints.COOLING, new ModeSeen.Weather(Bound.AT_LEAST, WARM_ENOUGH)),
@@ -61,7 +75,9 @@ public final class Running {
                                         "Have it called for at the control: it is tested whatever the season."),
                                 ModeSeen.of(
                                         RunningPoints.FAN, "Have the control put right first, then run the fan alone."),
-                                ModeSeen.of(RunningPoints.DEFROST, new ModeSeen.Weather(Bound.AT_MOST, FROSTY_ENOUGH))))
+                                ModeSeen.of(RunningPoints.DEFROST, new ModeSeen.Weather(Bound.AT_MOST, FROSTY_ENOUGH)),
+                                ModeSeen.of(RunningPoints.ZONES, "Come back when every zone can be called at once.")
+                                        .where(Running::severalZones)))
                 .holding(new Holding(
                         OperationPoints.RUN_TIME,
                         Optional.empty(),
@@ -71,5 +87,11 @@ public final class Running {
                 .drawnBy(PsychrometricFigure::draw)
                 .after(Station.ELECTRICAL, "The machine runs on a circuit that has not been looked at in full.")
                 .after(Station.AIRSIDE, "In starved air a split says nothing of the machine.");
+    }
+
+    private static boolean severalZones(Case facts) {
+        return facts.subjects(Scope.INDOOR_UNIT).size()
+                        + facts.subjects(Scope.ZONE).size()
+                > 1;
     }
 }

@@ -74,6 +74,54 @@ final class RunningPoints {
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
             .asOptional();
+    static final Point OUTDOOR_LEAVING = Point.quantity(
+                    "running.outdoor-leaving",
+                    Scope.OUTDOOR_UNIT,
+                    Dimension.TEMPERATURE,
+                    "Air that leaves the outdoor coil",
+                    "In the stream, a hand's breadth from the grille.",
+                    213,
+                    353)
+            .with(InstrumentKind.THERMOMETER)
+            .withCaution(MOVING)
+            .asOptional();
+    static final Point POWER = Point.quantity(
+                    "running.power",
+                    Scope.SYSTEM,
+                    Dimension.POWER,
+                    "Electric power, all of the system",
+                    "True power of indoor and outdoor unit together, back-up heat off.",
+                    20,
+                    200_000)
+            .with(InstrumentKind.POWER_METER)
+            .withCaution("Live parts: only a qualified person opens the cover, with protective equipment.")
+            .asOptional();
+    static final Point STAGES = Point.list(
+            "running.stages",
+            Scope.OUTDOOR_UNIT,
+            "Stages seen",
+            "Each by mode, name and what tells it: current at the compressor, or the frequency shown.",
+            Stages.NOTATION);
+    static final Point ZONES = mode(
+            "zones-seen", "All zones at once", "Every zone calls: each gets its air, and nothing trips or whistles.");
+    static final Point GRILLE = Point.quantity(
+                    "running.grille-infrared",
+                    Scope.INDOOR_UNIT,
+                    Dimension.TEMPERATURE,
+                    "Supply grille, by infrared",
+                    "Matt grille or a strip of tape on it, from near, straight on.",
+                    253,
+                    343)
+            .with(InstrumentKind.INFRARED)
+            .asOptional();
+    static final String SPOT_WITHIN = "within the grille";
+    static final Point SPOT = Point.choice(
+                    "running.infrared-spot",
+                    Scope.INDOOR_UNIT,
+                    "Infrared spot",
+                    "Distance divided by the ratio printed on the instrument is its size.",
+                    List.of(SPOT_WITHIN, "over its edge", "not known"))
+            .asOptional();
     static final Point FORECAST = Point.list(
                     "running.forecast",
                     Scope.SYSTEM,

@@ -4,40 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
-import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.installation.Component;
-import org.undanus.core.installation.DataSheet;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.Holding;
-import org.undanus.core.quantity.Accuracy;
-import org.undanus.core.quantity.Power;
-import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.VolumeFlow;
 
 /** Every mode in turn, and what it should do. */
 class ModesTest {
-    private static CaseFixture steady(String mode, String outdoor, String back, String supply) {
-        return new CaseFixture()
-                .accuracy(InstrumentKind.THERMOMETER, Accuracy.ofConstant(0.2))
-                .accuracy(InstrumentKind.PSYCHROMETER, Accuracy.ofConstant(0.2))
-                .outdoor("plate.model", "WS-12")
-                .indoor("plate.model", "WS-12 I")
-                .indoor("operation.mode", mode)
-                .indoor("operation.run-time", "22 min")
-                .indoor("running.outdoor-dry-bulb", outdoor)
-                .indoor("running.return-dry-bulb", back)
-                .indoor("running.supply-earlier", supply)
-                .indoor("running.supply-dry-bulb", supply);
-    }
-
     @ParameterizedTest(name = "{0} {1}: {2}")
     @CsvSource(
             delimiter = '|',
@@ -109,8 +88,8 @@ class ModesTest {
     }
 
     private static CaseFixture cooling(String supply, String supplyWet, String flow) {
-        CaseFixture fixture =
-                steady("cooling", "32.2 °C", "23.9 °C", supply).indoor("running.return-wet-bulb", "17.2 °C");
+        CaseFixture fixture = HeatingFixture.steady("cooling", "32.2 °C", "23.9 °C", supply)
+                .indoor("running.return-wet-bulb", "17.2 °C");
         if (supplyWet != null) {
             fixture.indoor("running.supply-wet-bulb", supplyWet);
         }
@@ -130,52 +109,13 @@ class ModesTest {
                 .isEqualTo(Verdict.NOT_SHOWN);
         assertThat(cooling("12.5 °C", null, "2000 m³/h").verdict("running.capacity@indoor"))
                 .isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(steady("heating", "2 °C", "21.0 °C", "40.0 °C").verdict("running.capacity@indoor"))
+        assertThat(HeatingFixture.steady("heating", "2 °C", "21.0 °C", "40.0 °C")
+                        .verdict("running.capacity@indoor"))
                 .isEqualTo(Verdict.DOES_NOT_APPLY);
     }
 
     private static CaseFixture heating(String outdoor, String supply, String flow) {
-        DataSheet plain = CaseFixture.outdoorSheet();
-        Temperature indoors = Temperature.ofCelsius(20);
-        DataSheet.Pair pair = new DataSheet.Pair(
-                "WS-12 I",
-                Optional.empty(),
-                Optional.of(VolumeFlow.ofCubicMetresPerSecond(0.2)),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                List.of(
-                        new DataSheet.Capacity(
-                                DataSheet.Mode.HEATING,
-                                Temperature.ofCelsius(-8),
-                                indoors,
-                                Power.ofWatts(3000),
-                                Optional.empty()),
-                        new DataSheet.Capacity(
-                                DataSheet.Mode.HEATING,
-                                Temperature.ofCelsius(8),
-                                indoors,
-                                Power.ofWatts(5000),
-                                Optional.empty())),
-                List.of());
-        DataSheet sheet = new DataSheet(
-                plain.maker(),
-                plain.model(),
-                plain.document(),
-                plain.refrigerant(),
-                plain.size(),
-                plain.clearances(),
-                plain.mountingClearances(),
-                plain.neighbours(),
-                plain.values(),
-                plain.supply(),
-                plain.meteringDevice(),
-                plain.saltAir(),
-                List.of(pair),
-                plain.fan(),
-                plain.torques());
-        CaseFixture fixture =
-                steady("heating", outdoor, "20 °C", supply).sheets(sheet).indoor("plate.model", "WS-12 I");
+        CaseFixture fixture = HeatingFixture.heating(HeatingFixture.MILD, Map.of(), outdoor, supply);
         return flow == null ? fixture : fixture.indoor("running.airflow", flow);
     }
 
@@ -203,7 +143,8 @@ class ModesTest {
                         .average()
                         .orElseThrow())
                 .isCloseTo(16.9, within(0.6));
-        assertThat(steady("cooling", "30 °C", "24.0 °C", "13.0 °C").verdict("running.heating-rise@indoor"))
+        assertThat(HeatingFixture.steady("cooling", "30 °C", "24.0 °C", "13.0 °C")
+                        .verdict("running.heating-rise@indoor"))
                 .isEqualTo(Verdict.DOES_NOT_APPLY);
     }
 

@@ -1,0 +1,143 @@
+package org.undanus.core.station.running;
+
+import static org.undanus.core.derived.AirPoints.OUTDOOR;
+import static org.undanus.core.derived.AirPoints.RETURN_DRY_BULB;
+
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.derived.ExpectedSplit;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.fluid.MoistAir;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.OperationPoints;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.SheetValue;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.SteadyRunning;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Power;
+import org.undanus.core.quantity.Propagation;
+import org.undanus.core.quantity.Quantity;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.TemperatureDifference;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
+
+/**
+ * In heating the outdoor coil cools its air: not more than the heat taken from it can, or too little air passes; and at all, or it
+ * takes none. Frost takes a part of the heat, so the air cools less than by the whole of it.
+ */
+final class OutdoorDrop implements Requirement {
+    private static final LimitKey DROP =
+            new LimitKey("running.outdoor-drop", Dimension.TEMPERATURE_DIFFERENCE, "Outdoor air cools in the coil by");
+    private static final About ABOUT = About.of(
+                    "running.outdoor-drop",
+                    Station.RUNNING,
+                    Scope.OUTDOOR_UNIT,
+                    "Outdoor coil's air drop",
+                    Severity.PERFORMANCE)
+            .sources("ΔT ≤ (Q − P)·v/(cp·V̇): heat and power by the sheet at the outdoor temperature")
+            .needs(OperationPoints.MODE)
+            .limits(DROP)
+            .settings(ExpectedSplit.TOLERANCE, SteadyRunning.DURATION)
+            .cautions(RunningPoints.OUTDOOR_LEAVING.caution());
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public Judgement judge(Examination x) {
+        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("heating")) {
+            return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The machine was read in cooling."), "");
+        }
+        Optional<Judgement> notYet = SteadyRunning.notYet(x);
+        if (notYet.isPresent()) {
+            return notYet.get();
+        }
+        List<Point> missing = x.missing(OUTDOOR, RunningPoints.OUTDOOR_LEAVING);
+        if (!missing.isEmpty()) {
+            return x.notShown(missing);
+        }
+        Optional<Quantity> flow = x.sheet().flatMap(sheet -> sheet.value(SheetValue.OUTDOOR_AIRFLOW));
+        Optional<Power> taken = taken(x);
+        if (flow.isEmpty() || taken.isEmpty()) {
+            return x.noSheetTells(
+                    "airflow of the outdoor coil, or capacity and power in heating at "
+                            + x.need(OUTDOOR).quantity(),
+                    "Bring the maker's sheet with both.");
+        }
+        return compared(x, flow.get().si(), taken.get());
+    }
+
+    /** Heat that the outdoor coil takes from the air: capacity less power of all pairs here; empty where a sheet is silent. */
+    private static Optional<Power> taken(Examination x) {
+        Temperature outdoors = (Temperature) x.need(OUTDOOR).quantity();
+        double sum = 0;
+        for (Component unit : x.facts().components()) {
+            Examination at = x.at(unit);
+            Optional<DataSheet.Pair> pair =
+                    at.written(PlatePoints.MODEL).flatMap(model -> x.sheet().flatMap(sheet -> sheet.pairWith(model)));
+            if (pair.isEmpty()) {
+                continue;
+            }
+            Optional<Temperature> indoors = at.measured(RETURN_DRY_BULB).map(read -> (Temperature) read.quantity());
+            Optional<Power> heat = indoors.flatMap(t -> pair.get().capacity(DataSheet.Mode.HEATING, outdoors, t));
+            Optional<Power> power = indoors.flatMap(t -> pair.get().input(DataSheet.Mode.HEATING, outdoors, t));
+            if (heat.isEmpty() || power.isEmpty()) {
+                return Optional.empty();
+            }
+            sum += heat.get().si() - power.get().si();
+        }
+        return sum > 0 ? Optional.of(Power.ofWatts(sum)) : Optional.empty();
+    }
+
+    private static Judgement compared(Examination x, double flow, Power taken) {
+        Value.Measured entering = x.need(OUTDOOR);
+        Value.Measured leaving = x.need(RunningPoints.OUTDOOR_LEAVING);
+        MoistAir air = MoistAir.ofHumidityRatio(
+                (Temperature) entering.quantity(), 0, x.facts().site().atmosphere());
+        double most = taken.si() * air.specificVolume() / (air.heatCapacity() * flow);
+        double tolerance = x.rules().number(ExpectedSplit.TOLERANCE);
+        Uncertain drop = Propagation.through(v -> v[0] - v[1], entering.uncertain(), leaving.uncertain());
+        List<Limit> limits = List.of(
+                new Limit(
+                        x.rules().computed(),
+                        Bound.AT_LEAST,
+                        TemperatureDifference.ofKelvin(0),
+                        "It takes heat from the outdoor air"),
+                new Limit(
+                        x.rules().computed(),
+                        Bound.AT_MOST,
+                        TemperatureDifference.ofKelvin(most / (1 - tolerance)),
+                        "All of the heat from dry air, airflow within tolerance: "
+                                + x.rules().setting(ExpectedSplit.TOLERANCE).source()));
+        Finding finding = x.finding()
+                .step(OUTDOOR.title(), entering.quantity())
+                .step(RunningPoints.OUTDOOR_LEAVING.title(), leaving.quantity())
+                .step("Heat from the outdoor air", "Q − P by the sheet", taken, "")
+                .step("Most it can cool the air by", "(Q − P)·v/(cp·V̇)", TemperatureDifference.ofKelvin(most), "");
+        return finding.compare(
+                DROP,
+                drop,
+                Math.max(entering.resolution(), leaving.resolution()),
+                limits,
+                drop.value() > most
+                        ? Text.of("Too little air passes: look for ice, leaves and a fan that is slow.")
+                        : Text.of("Look whether the compressor runs and the reversing valve stands in heating."));
+    }
+}
