@@ -1,6 +1,7 @@
 package org.undanus.core.derived;
 
 import java.util.Arrays;
+import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Mounting;
@@ -25,5 +26,26 @@ public final class UnitPoints {
                     "From the charging record; nothing added: 0.",
                     0,
                     60)
+            .asOptional();
+
+    public static final Point SOUND_AT_BOUNDARY = Point.quantity(
+                    "siting.sound-at-boundary",
+                    Scope.SYSTEM,
+                    Dimension.SOUND_LEVEL,
+                    "Sound measured at the boundary",
+                    "At the loudest place, the system at full speed, background well below. Goes before the computed level.",
+                    15,
+                    110)
+            .with(InstrumentKind.SOUND_METER)
+            .asOptional();
+    public static final Point SOUND_AT_WINDOW = Point.quantity(
+                    "siting.sound-at-window",
+                    Scope.SYSTEM,
+                    Dimension.SOUND_LEVEL,
+                    "Sound measured at the window",
+                    "Before the neighbour's nearest window, the system at full speed. Goes before the computed level.",
+                    15,
+                    110)
+            .with(InstrumentKind.SOUND_METER)
             .asOptional();
 }

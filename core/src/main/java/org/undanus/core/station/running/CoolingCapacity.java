@@ -37,7 +37,7 @@ final class CoolingCapacity implements Requirement {
     private static final LimitKey SHARE =
             new LimitKey("running.capacity", Dimension.RATIO, "Cooling capacity, of the expected");
     private static final double COARSE = 0.01;
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "running.capacity",
                     Station.RUNNING,
                     Scope.INDOOR_UNIT,
@@ -85,6 +85,26 @@ final class CoolingCapacity implements Requirement {
         MoistAir back = MoistAir.ofWetBulb(Temperature.ofKelvin(dry), Temperature.ofKelvin(wet), air);
         MoistAir supply = MoistAir.ofWetBulb(Temperature.ofKelvin(out), Temperature.ofKelvin(outWet), air);
         return flow / back.specificVolume() * (back.enthalpy() - supply.enthalpy());
+    }
+
+    /** Heat taken from the air, W; empty where not both bulbs were read, or they cannot go together. */
+    static Optional<Uncertain> taken(Examination x) {
+        if (!x.has(RETURN_WET_BULB) || !x.has(SUPPLY_WET_BULB)) {
+            return Optional.empty();
+        }
+        AbsolutePressure air = x.facts().site().atmosphere();
+        try {
+            return Optional.of(Propagation.through(
+                            v -> watts(v[0], v[1], v[2], v[3], v[4], air),
+                            Airflow.of(x, x.unit()).agreed().orElseThrow(),
+                            x.need(RETURN_DRY_BULB).uncertain(),
+                            x.need(RETURN_WET_BULB).uncertain(),
+                            x.need(SUPPLY_DRY_BULB).uncertain(),
+                            x.need(SUPPLY_WET_BULB).uncertain()))
+                    .filter(watts -> watts.value() >= 0);
+        } catch (IllegalArgumentException impossible) {
+            return Optional.empty();
+        }
     }
 
     private static Judgement computed(Examination x, Uncertain flow) {

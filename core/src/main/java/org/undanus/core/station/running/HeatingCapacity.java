@@ -21,7 +21,7 @@ final class HeatingCapacity implements Requirement {
     private static final LimitKey SHARE =
             new LimitKey("running.heating-capacity", Dimension.RATIO, "Heating capacity, of the sheet's");
     private static final double COARSE = 0.01;
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "running.heating-capacity",
                     Station.RUNNING,
                     Scope.INDOOR_UNIT,

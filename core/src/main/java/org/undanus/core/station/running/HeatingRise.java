@@ -38,7 +38,7 @@ import org.undanus.core.rules.LimitKey;
 final class HeatingRise implements Requirement {
     private static final LimitKey RISE =
             new LimitKey("running.heating-rise", Dimension.TEMPERATURE_DIFFERENCE, "Temperature rise, heating");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "running.heating-rise",
                     Station.RUNNING,
                     Scope.INDOOR_UNIT,

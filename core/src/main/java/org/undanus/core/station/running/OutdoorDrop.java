@@ -73,6 +73,10 @@ final class OutdoorDrop implements Requirement {
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
+        Optional<Judgement> thin = ThinAir.at(x);
+        if (thin.isPresent()) {
+            return thin.get();
+        }
         Optional<Quantity> flow = x.sheet().flatMap(sheet -> sheet.value(SheetValue.OUTDOOR_AIRFLOW));
         Optional<Power> taken = taken(x);
         if (flow.isEmpty() || taken.isEmpty()) {

@@ -18,6 +18,9 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
+import org.undanus.core.installation.OperationPoints;
+import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
@@ -29,28 +32,36 @@ import org.undanus.core.rules.RuleBook;
 
 /**
  * The psychrometric sketch of station 13: the saturation line at the site's pressure, the return state, the supply temperature
- * read and the stretch expected. Dry bulb in °C to the right, humidity ratio in g/kg upwards.
+ * read, the way of the air between them and the stretch expected. Cooled air loses moisture where both bulbs show it; heated air
+ * keeps its own. Dry bulb in °C to the right, humidity ratio in g/kg upwards.
  */
 final class PsychrometricFigure {
     private static final double COLDEST = 0;
-    private static final double WARMEST = 40;
+    private static final double WARMEST_COOLING = 40;
+    private static final double WARMEST_HEATING = 60;
     private static final double STEP = 1;
     private static final double TICK = 10;
     private static final double MOST_GRAMS = 24;
     private static final double GRAMS_TICK = 5;
     private static final double GRAMS = 1000;
-    private static final Frame FRAME = Frame.stretched(COLDEST - 2, -3, WARMEST + 5, MOST_GRAMS + 0.5);
 
     private final Component component;
     private final Case facts;
     private final Evidence evidence;
     private final Judgements judgements;
+    private final boolean heating;
+    private final double warmest;
 
     private PsychrometricFigure(Component component, Case facts, Evidence evidence, Judgements judgements) {
         this.component = component;
         this.facts = facts;
         this.evidence = evidence;
         this.judgements = judgements;
+        this.heating = evidence.standing(
+                        new PointKey(OperationPoints.MODE.id(), Subject.SYSTEM.id()), Value.Chosen.class)
+                .filter(mode -> mode.option().equals("heating"))
+                .isPresent();
+        this.warmest = heating ? WARMEST_HEATING : WARMEST_COOLING;
     }
 
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
@@ -63,14 +74,19 @@ final class PsychrometricFigure {
     private Drawing drawing() {
         Optional<Temperature> dryBulb = temperature(AirPoints.RETURN_DRY_BULB);
         Optional<Temperature> supply = temperature(AirPoints.SUPPLY_DRY_BULB);
-        Optional<Judgement> judgement = judgements.find(TemperatureSplit.ABOUT, component.id());
-        Standing standing = Standing.of(judgements, TemperatureSplit.ABOUT, component.id());
+        About judged = heating ? HeatingRise.ABOUT : TemperatureSplit.ABOUT;
+        Optional<Judgement> judgement = judgements.find(judged, component.id());
+        Standing standing = Standing.of(judgements, judged, component.id());
         Optional<Comparison> band = judgement.flatMap(Judgement::comparison);
-        Optional<Temperature> coldest = band.flatMap(c -> supplyAt(c, Bound.AT_MOST, dryBulb));
-        Optional<Temperature> warmest = band.flatMap(c -> supplyAt(c, Bound.AT_LEAST, dryBulb));
-        Drawing.Builder chart = Drawing.of(component.title(), FRAME);
-        if (coldest.isPresent() && warmest.isPresent()) {
-            chart.box(Role.PERMITTED, across(coldest.get()), 0, across(warmest.get()), MOST_GRAMS);
+        Optional<Temperature> coldest =
+                band.flatMap(c -> supplyAt(c, heating ? Bound.AT_LEAST : Bound.AT_MOST, dryBulb));
+        Optional<Temperature> hottest =
+                band.flatMap(c -> supplyAt(c, heating ? Bound.AT_MOST : Bound.AT_LEAST, dryBulb));
+        Drawing.Builder chart = Drawing.of(
+                heating ? component.title() + ", heating" : component.title(),
+                Frame.stretched(COLDEST - 2, -3, warmest + 5, MOST_GRAMS + 0.5));
+        if (coldest.isPresent() && hottest.isPresent()) {
+            chart.box(Role.PERMITTED, across(coldest.get()), 0, across(hottest.get()), MOST_GRAMS);
         }
         axes(chart);
         supply.ifPresent(t -> chart.line(
@@ -85,11 +101,14 @@ final class PsychrometricFigure {
                         standing.on(key(AirPoints.SUPPLY_DRY_BULB)),
                         Side.LEFT,
                         Side.RIGHT));
-        returning(chart, dryBulb);
-        if (coldest.isPresent() && warmest.isPresent()) {
+        Optional<Place> returned = returning(chart, dryBulb);
+        returned.flatMap(from -> supply.flatMap(t -> supplied(from, t))).ifPresent(to -> chart.line(
+                        Role.RUN, standing.on(key(AirPoints.SUPPLY_DRY_BULB)), returned.orElseThrow(), to)
+                .dot(Role.READ, to, key(AirPoints.SUPPLY_DRY_BULB)));
+        if (coldest.isPresent() && hottest.isPresent()) {
             chart.words(
-                    Text.of("expected {} to {}", coldest.get(), warmest.get()),
-                    Place.of(across(warmest.get()), 2.2),
+                    Text.of("expected {} to {}", coldest.get(), hottest.get()),
+                    Place.of(across(hottest.get()), 2.2),
                     Weight.PLAIN,
                     Side.RIGHT,
                     Side.LEFT);
@@ -99,16 +118,16 @@ final class PsychrometricFigure {
                 said(dryBulb),
                 said(supply),
                 said(coldest),
-                said(warmest),
+                said(hottest),
                 standing.said()));
     }
 
     private void axes(Drawing.Builder chart) {
         for (double grams = 0; grams < MOST_GRAMS; grams += GRAMS_TICK) {
-            chart.line(grams == 0 ? Role.OUTLINE : Role.GRID, Place.of(COLDEST, grams), Place.of(WARMEST, grams))
-                    .words(Text.of("{} g/kg", Math.round(grams)), Place.of(WARMEST, grams), Weight.QUIET, Side.RIGHT);
+            chart.line(grams == 0 ? Role.OUTLINE : Role.GRID, Place.of(COLDEST, grams), Place.of(warmest, grams))
+                    .words(Text.of("{} g/kg", Math.round(grams)), Place.of(warmest, grams), Weight.QUIET, Side.RIGHT);
         }
-        for (double celsius = COLDEST; celsius <= WARMEST; celsius += TICK) {
+        for (double celsius = COLDEST; celsius <= warmest; celsius += TICK) {
             chart.line(Role.OUTLINE, Place.of(celsius, 0), Place.of(celsius, -0.5))
                     .words(
                             Text.of("{}", Temperature.ofCelsius(celsius)),
@@ -123,7 +142,7 @@ final class PsychrometricFigure {
         }
     }
 
-    private void returning(Drawing.Builder chart, Optional<Temperature> dryBulb) {
+    private Optional<Place> returning(Drawing.Builder chart, Optional<Temperature> dryBulb) {
         Optional<Place> state = dryBulb.flatMap(dry -> temperature(AirPoints.RETURN_WET_BULB)
                 .flatMap(wet -> state(dry, wet, facts.site().atmosphere())));
         PointKey line = key(AirPoints.RETURN_WET_BULB);
@@ -140,11 +159,21 @@ final class PsychrometricFigure {
         } else {
             chart.words(
                     Text.of("return air: both bulbs to be read"),
-                    Place.of((COLDEST + WARMEST) / 2, MOST_GRAMS / 3),
+                    Place.of((COLDEST + warmest) / 2, MOST_GRAMS / 3),
                     Weight.QUIET,
                     Standing.of(line),
                     Side.CENTRE);
         }
+        return state;
+    }
+
+    /** Where the air went: heated it keeps its moisture, cooled both bulbs tell; empty where only one was read. */
+    private Optional<Place> supplied(Place from, Temperature supply) {
+        if (heating) {
+            return Optional.of(Place.of(across(supply), from.y()));
+        }
+        return temperature(AirPoints.SUPPLY_WET_BULB)
+                .flatMap(wet -> state(supply, wet, facts.site().atmosphere()));
     }
 
     private PointKey key(Point point) {
@@ -156,24 +185,24 @@ final class PsychrometricFigure {
     }
 
     /** A temperature off the chart stands at its edge; its words say what it is. */
-    private static double across(Temperature temperature) {
-        return Math.max(COLDEST, Math.min(WARMEST, temperature.celsius()));
+    private double across(Temperature temperature) {
+        return Math.max(COLDEST, Math.min(warmest, temperature.celsius()));
     }
 
     /** The supply temperature at an end of the band: return air less the split allowed there. */
-    private static Optional<Temperature> supplyAt(Comparison band, Bound bound, Optional<Temperature> dryBulb) {
+    private Optional<Temperature> supplyAt(Comparison band, Bound bound, Optional<Temperature> dryBulb) {
         return band.limits().stream()
                 .filter(held -> held.binds() && held.limit().bound() == bound)
                 .findFirst()
-                .flatMap(held -> dryBulb.map(dry ->
-                        Temperature.ofKelvin(dry.si() - held.limit().value().si())));
+                .flatMap(held -> dryBulb.map(dry -> Temperature.ofKelvin(
+                        dry.si() + (heating ? 1 : -1) * held.limit().value().si())));
     }
 
     private Optional<Temperature> temperature(Point point) {
         return evidence.standing(key(point), Value.Measured.class).map(read -> (Temperature) read.quantity());
     }
 
-    private static Optional<Place> state(Temperature dry, Temperature wet, AbsolutePressure pressure) {
+    private Optional<Place> state(Temperature dry, Temperature wet, AbsolutePressure pressure) {
         try {
             double grams = MoistAir.ofWetBulb(dry, wet, pressure).humidityRatio() * GRAMS;
             return Optional.of(Place.of(across(dry), Math.min(MOST_GRAMS, grams)));
@@ -183,12 +212,12 @@ final class PsychrometricFigure {
         }
     }
 
-    private static List<Place> saturation(AbsolutePressure pressure) {
+    private List<Place> saturation(AbsolutePressure pressure) {
         List<Place> line = new ArrayList<>();
         if (!MoistAir.describes(pressure)) {
             return line;
         }
-        for (double t = COLDEST; t <= WARMEST; t += STEP) {
+        for (double t = COLDEST; t <= warmest; t += STEP) {
             double grams =
                     MoistAir.saturated(Temperature.ofCelsius(t), pressure).humidityRatio() * GRAMS;
             if (grams <= MOST_GRAMS) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
+import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.OperationPoints;
@@ -53,6 +54,8 @@ public final class Running {
                                                 RunningPoints.DEFROST,
                                                 RunningPoints.ZONES,
                                                 RunningPoints.STAGES,
+                                                UnitPoints.SOUND_AT_BOUNDARY,
+                                                UnitPoints.SOUND_AT_WINDOW,
                                                 RunningPoints.FORECAST))
                                 .toList(),
                         List.of(
@@ -84,7 +87,7 @@ public final class Running {
                         SteadyOperation.ABOUT,
                         x -> Optional.of(x.rules().number(SteadyRunning.DURATION)),
                         (x, seconds) -> Optional.empty()))
-                .drawnBy(PsychrometricFigure::draw)
+                .drawnBy(PsychrometricFigure::draw, PerformanceFigure::draw)
                 .after(Station.ELECTRICAL, "The machine runs on a circuit that has not been looked at in full.")
                 .after(Station.AIRSIDE, "In starved air a split says nothing of the machine.");
     }

@@ -50,6 +50,10 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
         if (!missing.isEmpty()) {
             return Optional.of(x.notShown(missing));
         }
+        Optional<Judgement> thin = ThinAir.at(x);
+        if (thin.isPresent()) {
+            return thin;
+        }
         return of(x).isPresent()
                 ? Optional.empty()
                 : Optional.of(x.finding()

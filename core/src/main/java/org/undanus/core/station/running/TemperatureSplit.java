@@ -14,7 +14,6 @@ import org.undanus.core.derived.ExpectedSplit;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Comparison;
@@ -25,7 +24,6 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.TemperatureDifference;
@@ -175,15 +173,9 @@ final class TemperatureSplit implements Requirement {
 
     /** Why the air states read cannot be judged by at all. */
     private static Optional<Judgement> unusableAir(Examination x) {
-        AbsolutePressure atmosphere = x.facts().site().atmosphere();
-        if (!MoistAir.describes(atmosphere)) {
-            return Optional.of(x.finding()
-                    .conclude(
-                            Verdict.NOT_SHOWN,
-                            Text.of(
-                                    "The air pressure at this height is {}: too thin for the moist-air formulas used here.",
-                                    atmosphere),
-                            "Compare with the maker's table for this altitude."));
+        Optional<Judgement> thin = ThinAir.at(x);
+        if (thin.isPresent()) {
+            return thin;
         }
         Value.Measured dry = x.need(RETURN_DRY_BULB);
         Value.Measured wet = x.need(RETURN_WET_BULB);

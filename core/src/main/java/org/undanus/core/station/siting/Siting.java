@@ -79,8 +79,8 @@ public final class Siting {
                 SitingPoints.SOUND_BOUNDARY_DISTANCE,
                 SitingPoints.SOUND_WINDOW_DISTANCE,
                 SitingPoints.REFLECTING_WALLS,
-                SitingPoints.SOUND_AT_BOUNDARY,
-                SitingPoints.SOUND_AT_WINDOW));
+                UnitPoints.SOUND_AT_BOUNDARY,
+                UnitPoints.SOUND_AT_WINDOW));
         requirements.addAll(outdoors());
         for (Face face : Face.ON_WALL) {
             IndoorClearance indoor = IndoorClearance.of(face);
@@ -166,12 +166,12 @@ public final class Siting {
                         "Have it shaded without narrowing its air, or moved.")));
         requirements.addAll(HAZARDS);
         requirements.add(new SoundAt(
-                SitingPoints.SOUND_AT_BOUNDARY,
+                UnitPoints.SOUND_AT_BOUNDARY,
                 SitingPoints.SOUND_BOUNDARY_DISTANCE,
                 SitePlan.Kind.BOUNDARY,
                 "Sound at the boundary"));
         requirements.add(new SoundAt(
-                SitingPoints.SOUND_AT_WINDOW,
+                UnitPoints.SOUND_AT_WINDOW,
                 SitingPoints.SOUND_WINDOW_DISTANCE,
                 SitePlan.Kind.WINDOW,
                 "Sound at the neighbour's window"));

@@ -159,26 +159,6 @@ final class SitingPoints {
             "Large hard faces close beside or behind it: 0 to 3.",
             0,
             3);
-    static final Point SOUND_AT_BOUNDARY = Point.quantity(
-                    "siting.sound-at-boundary",
-                    Scope.SYSTEM,
-                    Dimension.SOUND_LEVEL,
-                    "Sound measured at the boundary",
-                    "At the loudest place, the system at full speed, background well below. Goes before the computed level.",
-                    15,
-                    110)
-            .with(InstrumentKind.SOUND_METER)
-            .asOptional();
-    static final Point SOUND_AT_WINDOW = Point.quantity(
-                    "siting.sound-at-window",
-                    Scope.SYSTEM,
-                    Dimension.SOUND_LEVEL,
-                    "Sound measured at the window",
-                    "Before the neighbour's nearest window, the system at full speed. Goes before the computed level.",
-                    15,
-                    110)
-            .with(InstrumentKind.SOUND_METER)
-            .asOptional();
 
     private static Point indoorTape(String name, Scope scope, String title, String how, double most) {
         return Point.quantity("siting." + name, scope, Dimension.LENGTH, title, how, 0, most)

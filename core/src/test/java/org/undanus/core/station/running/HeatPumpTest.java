@@ -4,15 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Place;
+import org.undanus.core.drawing.Role;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.VolumeFlow;
@@ -203,5 +209,54 @@ class HeatPumpTest {
         // 285.15 K in a room of 297.15 K, ε 0.95 ± 0.05: (T⁴ − T_room⁴)/(4·ε·T³) = 13.5 K, times 0.05/√3
         assertThat(GrilleInfrared.byEmissivity(285.15, 297.15, 0.95, 0.05)).isCloseTo(0.388, within(0.005));
         assertThat(GrilleInfrared.byEmissivity(297.15, 297.15, 0.95, 0.05)).isZero();
+    }
+
+    private static List<Drawing> figures(CaseFixture fixture) {
+        return Running.plan()
+                .draw(
+                        fixture.facts(),
+                        fixture.evidence(),
+                        CaseFixture.PLATE_BOOK,
+                        new Judgements(fixture.judgements()));
+    }
+
+    private static List<Place> line(Drawing drawing, Role role) {
+        return drawing.elements().stream()
+                .filter(e -> e instanceof Element.Path line && line.role() == role)
+                .map(e -> ((Element.Path) e).points())
+                .findFirst()
+                .orElse(List.of());
+    }
+
+    @Test
+    void heatedAirIsDrawnOnItsWayWithItsMoistureKept() {
+        CaseFixture fixture = weighed("38.2 °C", null).indoor("running.return-wet-bulb", "13.0 °C");
+        List<Place> way = line(figures(fixture).get(0), Role.RUN);
+        assertThat(way).hasSize(2);
+        assertThat(way.get(1).x()).isCloseTo(38.2, within(0.01));
+        assertThat(way.get(1).y()).isEqualTo(way.get(0).y());
+        List<Place> cooled = line(
+                figures(HeatingFixture.steady("cooling", "32 °C", "26.7 °C", "14.0 °C")
+                                .indoor("running.return-wet-bulb", "19.4 °C")
+                                .indoor("running.supply-wet-bulb", "13.2 °C"))
+                        .get(0),
+                Role.RUN);
+        assertThat(cooled.get(1).y())
+                .as("it lost moisture")
+                .isLessThan(cooled.get(0).y());
+    }
+
+    @Test
+    void whatWasMeasuredStandsBesideTheSheetsLineOverTheWeather() {
+        Drawing drawn = figures(weighed("38.2 °C", null)).get(1);
+        assertThat(line(drawn, Role.CURVE)).hasSize(4);
+        assertThat(line(drawn, Role.READ))
+                .allSatisfy(place -> assertThat(place.x()).isZero());
+        assertThat(line(drawn, Role.READ).get(0).y()).isLessThan(4.39);
+        assertThat(line(drawn, Role.READ).get(1).y()).isGreaterThan(4.39);
+        assertThat(drawn.spoken().toString())
+                .contains("Capacity over the outdoor temperature")
+                .contains("at 0 °C today");
+        assertThat(figures(new CaseFixture())).as("no sheet, no line").hasSize(1);
     }
 }
