@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 class LiveRunTest extends BrowserTest {
     private static final int[] TABLET = {820, 1180};
     private static final LocatorAssertions.ContainsTextOptions SOON =
-            new LocatorAssertions.ContainsTextOptions().setTimeout(90_000);
+            new LocatorAssertions.ContainsTextOptions().setTimeout(180_000);
 
     private Page open(String installation, String station) {
         Page page = browser.open(TABLET[0], TABLET[1]);
@@ -72,6 +72,7 @@ class LiveRunTest extends BrowserTest {
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Switch on"))
                 .click();
         button(page, "Listen to an instrument for Vacuum logged").click();
+        button(page, "Leave").waitFor();
         simulated
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Pump on"))
                 .click();
