@@ -1,6 +1,7 @@
 package org.undanus.core.derived;
 
 import java.util.Arrays;
+import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -48,4 +49,18 @@ public final class UnitPoints {
                     110)
             .with(InstrumentKind.SOUND_METER)
             .asOptional();
+    public static final Point ROOM_AREA = Point.quantity(
+            "siting.room-area",
+            Scope.INDOOR_UNIT,
+            Dimension.AREA,
+            "Floor area of its room",
+            "The room the unit serves, doors shut.",
+            1,
+            2000);
+    public static final Point MOUNTING_PLACE = Point.choice(
+            "siting.mounting-place",
+            Scope.INDOOR_UNIT,
+            "Hung at",
+            "Where leaking refrigerant would come out.",
+            List.of("floor", "window", "wall", "ceiling"));
 }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.undanus.core.derived.ChargeLimit;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.geometry.Bundle;
 import org.undanus.core.judgement.Step;
@@ -19,7 +20,6 @@ import org.undanus.core.quantity.SoundLevel;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.station.access.PassageFit;
 import org.undanus.core.station.mounting.HoleFall;
-import org.undanus.core.station.siting.ChargeLimit;
 import org.undanus.core.station.siting.Isolator;
 import org.undanus.core.station.siting.SoundSpread;
 

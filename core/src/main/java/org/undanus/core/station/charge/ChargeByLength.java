@@ -15,6 +15,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.fluid.Saturation;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Comparison;
@@ -31,6 +32,7 @@ import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.LinearDensity;
 import org.undanus.core.quantity.Mass;
 import org.undanus.core.quantity.Propagation;
+import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
@@ -89,23 +91,32 @@ final class ChargeByLength implements Requirement {
         List<TubeRun> runs = lines.stream()
                 .flatMap(set -> x.at(set).listed(LinePoints.RUN, TubeRun.class).stream())
                 .toList();
-        Optional<Double> precharged = x.number(PlatePoints.PRECHARGED_LENGTH);
+        Optional<Double> port =
+                x.sheet().flatMap(sheet -> sheet.value(SheetValue.PORT_LENGTH)).map(Quantity::si);
+        Optional<Double> precharged = port.or(() -> x.number(PlatePoints.PRECHARGED_LENGTH));
         Optional<Double> plate = x.number(PlatePoints.EXTRA_CHARGE);
         Optional<Double> each = plate.or(() -> contents(x, lines));
         if (runs.size() < lines.size() || runs.isEmpty() || precharged.isEmpty() || each.isEmpty()) {
             return Optional.empty();
         }
         double length = runs.stream().mapToDouble(TubeRun::length).sum();
+        // what one port has too much does not reach the lines of another
+        double charged = port.map(atPort -> runs.stream()
+                        .mapToDouble(run -> Math.max(run.length(), atPort))
+                        .sum())
+                .orElse(length);
+        double free = port.map(atPort -> atPort * runs.size()).orElse(precharged.get());
         Accuracy tape = x.rules().accuracy(InstrumentKind.TAPE);
         Uncertain added = Propagation.through(
-                in -> LineContents.addedCharge(in[0], precharged.get(), each.get()),
-                new Uncertain(length, tape.standardUncertainty(length, tape.resolution()) * Math.sqrt(runs.size())));
+                in -> LineContents.addedCharge(in[0], free, each.get()),
+                new Uncertain(charged, tape.standardUncertainty(length, tape.resolution()) * Math.sqrt(runs.size())));
         return Optional.of(new Asked(
                 added,
                 length,
-                precharged.get(),
+                free,
                 each.get(),
-                plate.isPresent() ? "by plate or sheet" : "what the liquid line holds: ρ·π·d²/4"));
+                (plate.isPresent() ? "by plate or sheet" : "what the liquid line holds: ρ·π·d²/4")
+                        + (port.isPresent() ? ", port by port" : "")));
     }
 
     /** Those of this outdoor unit. */
@@ -174,7 +185,9 @@ final class ChargeByLength implements Requirement {
     }
 
     private static Judgement unknown(Examination x) {
-        List<Point> missing = new ArrayList<>(x.missing(PlatePoints.PRECHARGED_LENGTH));
+        boolean byPort =
+                x.sheet().flatMap(sheet -> sheet.value(SheetValue.PORT_LENGTH)).isPresent();
+        List<Point> missing = new ArrayList<>(byPort ? List.of() : x.missing(PlatePoints.PRECHARGED_LENGTH));
         for (Subject set : lines(x)) {
             missing.addAll(x.at(set).missing(LinePoints.RUN));
         }

@@ -52,7 +52,7 @@ final class SoundCycle implements Requirement {
                     "Signs of faults: Rossi and Braun, HVAC&R Research 3, 1997; likelihood by Bayes' rule",
                     RefrigerantState.SOURCE)
             .needs(PlatePoints.REFRIGERANT)
-            .settings(Stream.concat(
+            .settings(Stream.of(
                             Stream.of(
                                     USUAL_SUBCOOLING,
                                     USUAL_SUPERHEAT,
@@ -64,11 +64,10 @@ final class SoundCycle implements Requirement {
                                     SubcoolingTrim.BAND,
                                     SuperheatTrim.BAND,
                                     RefrigerantState.BARE_SENSOR,
-                                    SteadyRunning.DURATION,
-                                    Trim.STEP,
-                                    Trim.WAIT,
-                                    ChargeByLength.TOLERANCE),
+                                    SteadyRunning.DURATION),
+                            Stream.of(Trim.ADVICE),
                             Stream.of(ExpectedSplit.settings()))
+                    .flatMap(settings -> settings)
                     .toArray(Setting[]::new));
     private static final List<Point> NEEDED = Stream.of(
                     RefrigerantState.LOW, RefrigerantState.HIGH, List.of(AirPoints.OUTDOOR))

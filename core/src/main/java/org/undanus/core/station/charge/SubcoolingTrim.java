@@ -3,6 +3,7 @@ package org.undanus.core.station.charge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
@@ -39,13 +40,10 @@ final class SubcoolingTrim implements Requirement {
             .sources(RefrigerantState.SOURCE, "Subcooling = t_bubble(p) − t of the liquid")
             .needs(PlatePoints.REFRIGERANT)
             .limits(KEY)
-            .settings(
-                    BAND,
-                    RefrigerantState.BARE_SENSOR,
-                    SteadyRunning.DURATION,
-                    Trim.STEP,
-                    Trim.WAIT,
-                    ChargeByLength.TOLERANCE)
+            .settings(Stream.concat(
+                            Stream.of(BAND, RefrigerantState.BARE_SENSOR, SteadyRunning.DURATION),
+                            Stream.of(Trim.ADVICE))
+                    .toArray(Setting[]::new))
             .cautions(ChargePoints.LIQUID_PRESSURE.caution());
 
     @Override

@@ -52,14 +52,10 @@ final class SuperheatTrim implements Requirement {
             .sources(RefrigerantState.SOURCE, TargetSuperheat.SOURCE)
             .needs(PlatePoints.REFRIGERANT)
             .limits(KEY, WET_BULB, OUTDOOR)
-            .settings(
-                    BAND,
-                    LEAST,
-                    RefrigerantState.BARE_SENSOR,
-                    SteadyRunning.DURATION,
-                    Trim.STEP,
-                    Trim.WAIT,
-                    ChargeByLength.TOLERANCE)
+            .settings(Stream.concat(
+                            Stream.of(BAND, LEAST, RefrigerantState.BARE_SENSOR, SteadyRunning.DURATION),
+                            Stream.of(Trim.ADVICE))
+                    .toArray(Setting[]::new))
             .cautions(ChargePoints.SUCTION_PRESSURE.caution());
     private static final List<Point> NEEDED = Stream.concat(RefrigerantState.LOW.stream(), Stream.of(AirPoints.OUTDOOR))
             .toList();

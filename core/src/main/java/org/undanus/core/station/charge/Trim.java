@@ -2,8 +2,11 @@ package org.undanus.core.station.charge;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.undanus.core.derived.RoomCharge;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
@@ -24,6 +27,11 @@ final class Trim {
             new Setting("charge.step", Dimension.RATIO, "Share of the charge that is added or recovered at a time");
     static final Setting WAIT =
             new Setting("charge.wait", Dimension.DURATION, "Time it runs on after each step before it is read again");
+    /** What whoever gives advice declares. */
+    static final Setting[] ADVICE = Stream.concat(
+                    Stream.of(STEP, WAIT, ChargeByLength.TOLERANCE), Stream.of(RoomCharge.settings()))
+            .toArray(Setting[]::new);
+
     private static final String ORIFICE = "fixed orifice";
 
     private Trim() {}
@@ -97,24 +105,46 @@ final class Trim {
                             ? "By weight the charge is full: look for another cause before any is added."
                             : "By weight no more is in it than the lines ask for: look for another cause before any is recovered.");
         }
+        Optional<Mass> left = add ? left(x) : Optional.empty();
+        if (left.filter(mass -> mass.si() == 0).isPresent()) {
+            return Text.of(
+                    "The room bears no more of this refrigerant: none is added. Look for a leak and another cause.");
+        }
         if (off.isPresent()) {
             Mass amount = Mass.ofKilograms(Math.abs(off.get()));
             return add
                     ? Text.of(
                             "Have {} weighed in, throttled on the suction side and never over plate or room limit, then wait {} and read again.",
-                            amount,
+                            least(amount, left),
                             wait)
                     : recover(x, amount);
         }
         Optional<Mass> step = x.number(PlatePoints.CHARGE)
                 .map(whole -> Mass.ofKilograms(whole * x.rules().number(STEP)));
-        Text amount = step.map(mass -> Text.of("about {}", mass)).orElse(Text.of("a little"));
+        Text amount = step.map(mass -> Text.of("about {}", least(mass, left))).orElse(Text.of("a little"));
         return add
                 ? Text.of(
                         "Search for a leak first. Then have {} added, never over plate or room limit, wait {} and read again.",
                         amount,
                         wait)
                 : recover(x, amount);
+    }
+
+    /** What the room bears beyond what is in it; empty where nothing limits it, or it is not known. */
+    private static Optional<Mass> left(Examination x) {
+        Optional<Double> bears = x.chosen(PlatePoints.REFRIGERANT)
+                .flatMap(Refrigerant::named)
+                .flatMap(refrigerant -> RoomCharge.leastOf(x, refrigerant));
+        return bears.flatMap(most -> x.number(PlatePoints.CHARGE)
+                .map(factory -> Mass.ofKilograms(Math.max(
+                        0,
+                        most
+                                - factory
+                                - ChargeByLength.added(x).map(Uncertain::value).orElse(0.0)))));
+    }
+
+    private static Mass least(Mass amount, Optional<Mass> left) {
+        return left.filter(mass -> mass.si() < amount.si()).orElse(amount);
     }
 
     /** @param amount a mass, or words for it */

@@ -1,14 +1,15 @@
 package org.undanus.core.station.siting;
 
 import static org.undanus.core.derived.UnitPoints.ADDED_CHARGE;
+import static org.undanus.core.derived.UnitPoints.MOUNTING_PLACE;
+import static org.undanus.core.derived.UnitPoints.ROOM_AREA;
 import static org.undanus.core.installation.PlatePoints.CHARGE;
 import static org.undanus.core.installation.PlatePoints.REFRIGERANT;
-import static org.undanus.core.station.siting.SitingPoints.MOUNTING_PLACE;
-import static org.undanus.core.station.siting.SitingPoints.ROOM_AREA;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import org.undanus.core.derived.ChargeLimit;
+import org.undanus.core.derived.RoomCharge;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -37,12 +38,6 @@ import org.undanus.core.rules.Setting;
 /** The room is large enough for all the flammable refrigerant in the circuit. Source: {@link ChargeLimit}. */
 final class FlammableCharge implements Requirement {
     private static final String EDITION = "IEC 60335-2-40, simplified; check the adopted edition";
-    private static final Map<String, Setting> HEIGHTS = Map.of(
-            "floor", height("floor"), "window", height("window"), "wall", height("wall"), "ceiling", height("ceiling"));
-    private static final Setting FREE_VOLUME =
-            new Setting("siting.charge-free-volume", Dimension.COUNT, "Room volume times LFL free of limits, m³");
-    private static final Setting FREE_VOLUME_MILD =
-            new Setting("siting.charge-free-volume-2l", Dimension.COUNT, "The same for class 2L, m³");
     private static final LimitKey LIMIT = new LimitKey("siting.flammable-charge", Dimension.MASS, "Refrigerant in all");
     private static final About ABOUT = About.of(
                     "siting.flammable-charge",
@@ -53,18 +48,8 @@ final class FlammableCharge implements Requirement {
             .sources(EDITION)
             .needs(REFRIGERANT)
             .limits(LIMIT)
-            .settings(
-                    HEIGHTS.get("floor"),
-                    HEIGHTS.get("window"),
-                    HEIGHTS.get("wall"),
-                    HEIGHTS.get("ceiling"),
-                    FREE_VOLUME,
-                    FREE_VOLUME_MILD)
+            .settings(RoomCharge.settings())
             .cautions("Flammable refrigerant: no flame or spark near, air the room, use a detector made for it.");
-
-    private static Setting height(String place) {
-        return new Setting("siting.release-height-" + place, Dimension.LENGTH, "Release height, " + place);
-    }
 
     @Override
     public About about() {
@@ -92,8 +77,8 @@ final class FlammableCharge implements Requirement {
         double limit = refrigerant.lowerFlammabilityLimit().orElseThrow();
         finding.step("Factory charge", plate.quantity())
                 .step("Added", "", added.map(a -> Text.of("{}", a.quantity())).orElse(Text.of("not read")), "");
-        Setting volume = refrigerant.safetyClass().endsWith("2L") ? FREE_VOLUME_MILD : FREE_VOLUME;
-        double free = x.rules().number(volume) * limit;
+        Setting volume = RoomCharge.free(refrigerant);
+        double free = RoomCharge.free(x, refrigerant);
         finding.step(
                 "Free of room limits up to",
                 "volume × LFL",
@@ -109,10 +94,9 @@ final class FlammableCharge implements Requirement {
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
-        Setting place = HEIGHTS.get(x.chosen(MOUNTING_PLACE).orElseThrow());
+        Setting place = RoomCharge.height(x);
         double height = x.rules().number(place);
-        Value.Measured area = x.need(ROOM_AREA);
-        Uncertain bearable = Propagation.through(v -> ChargeLimit.kilograms(limit, height, v[0]), area.uncertain());
+        Uncertain bearable = RoomCharge.most(x, refrigerant).orElseThrow();
         double most = bearable.value();
         List<Limit> limits = x.limits(LIMIT);
         limits.add(new Limit(x.rules().code(), Bound.AT_MOST, Mass.ofKilograms(most), EDITION)

@@ -1,6 +1,6 @@
 package org.undanus.core.station.siting;
 
-import static org.undanus.core.station.siting.SitingPoints.MOUNTING_PLACE;
+import static org.undanus.core.derived.UnitPoints.MOUNTING_PLACE;
 import static org.undanus.core.station.siting.SitingPoints.ROOM_LED_BY;
 
 import java.util.Optional;

@@ -97,8 +97,8 @@ public final class Siting {
                 SitingPoints.DRAIN_OUTLET,
                 SitingPoints.DRAIN_EXIT,
                 SitingPoints.DRAIN_RUN,
-                SitingPoints.ROOM_AREA,
-                SitingPoints.MOUNTING_PLACE,
+                UnitPoints.ROOM_AREA,
+                UnitPoints.MOUNTING_PLACE,
                 UnitPoints.ADDED_CHARGE,
                 SitingPoints.ROOM_LED_BY));
         requirements.addAll(indoors());

@@ -206,20 +206,6 @@ final class SitingPoints {
                     "drain-run", Scope.INDOOR_UNIT, "Drain, length between the two", "Along its way.", 100)
             .asOptional();
 
-    static final Point ROOM_AREA = Point.quantity(
-            "siting.room-area",
-            Scope.INDOOR_UNIT,
-            Dimension.AREA,
-            "Floor area of its room",
-            "The room the unit serves, doors shut.",
-            1,
-            2000);
-    static final Point MOUNTING_PLACE = Point.choice(
-            "siting.mounting-place",
-            Scope.INDOOR_UNIT,
-            "Hung at",
-            "Where leaking refrigerant would come out.",
-            List.of("floor", "window", "wall", "ceiling"));
     static final Point ROOM_LED_BY = Point.choice(
                     "siting.room-led-by",
                     Scope.INDOOR_UNIT,

@@ -8,10 +8,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.drawing.Drawing;
+import org.undanus.core.installation.Component;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Length;
 
 class ChargeTest {
     private static CaseFixture read(CaseFixture fixture, String... pointsAndTyped) {
@@ -404,5 +407,44 @@ class ChargeTest {
                         .spoken()
                         .toString())
                 .startsWith("Cycle of R410A: no state has been read");
+    }
+
+    @Test
+    void theRoomsLimitIsNeverAdvisedAway() {
+        CaseFixture light = valve("43 °C", "9.6 °C")
+                .outdoor("plate.refrigerant", "R32")
+                .outdoor("charge.liquid-pressure", "26.5 barg")
+                .outdoor("charge.suction-pressure", "8.5 barg")
+                .outdoor("plate.charge", "2.0 kg")
+                .indoor("siting.mounting-place", "floor")
+                .indoor("siting.room-area", "40 m²");
+        light.lines("piping.run", "10 m");
+        light.outdoor("plate.precharged-length", "5 m")
+                .outdoor("plate.extra-charge", "20 g/m")
+                .outdoor("siting.added-charge", "0 g");
+        // 2.5·0.307^1.25·0.6·√40 = 2.17 kg
+        assertThat(remedy(find(light, "subcooling"))).startsWith("Have 100 g weighed in");
+        light.indoor("siting.room-area", "36 m²");
+        assertThat(remedy(find(light, "subcooling"))).startsWith("Have 57").contains("g weighed in");
+        light.indoor("siting.room-area", "20 m²");
+        assertThat(remedy(find(light, "subcooling"))).startsWith("The room bears no more of this refrigerant");
+    }
+
+    @Test
+    void eachPortIsChargedForItsOwnLines() {
+        CaseFixture two = new CaseFixture()
+                .outdoor("plate.model", "WS-12")
+                .sheets(CaseFixture.outdoorSheet().with(SheetValue.PORT_LENGTH, Length.ofMetres(8)))
+                .unit(new Component("upper", Component.Kind.INDOOR_WALL, "Upper unit", false))
+                .outdoor("plate.extra-charge", "20 g/m")
+                .outdoor("plate.charge", "2.0 kg")
+                .outdoor("siting.added-charge", "80 g");
+        two.read("piping.run", "line-set-indoor", "12 m").read("piping.run", "line-set-upper", "4 m");
+        Judgement judged = find(two, "by-length");
+        assertThat(judged.verdict())
+                .as("4 m over at one port; 4 m short at the other does not make up for it")
+                .isEqualTo(Verdict.MEETS);
+        assertThat(find(two.outdoor("siting.added-charge", "0 g"), "by-length").verdict())
+                .isEqualTo(Verdict.FAILS);
     }
 }

@@ -1,4 +1,4 @@
-package org.undanus.core.station.siting;
+package org.undanus.core.derived;
 
 /**
  * The most flammable refrigerant a room may hold: m = 2.5·LFL^(5/4)·h₀·√A; a charge up to free volume × LFL needs no room
