@@ -27,6 +27,20 @@ const version = (number: number) => ({
 beforeEach(() => {
   role.value = "QUALITY_LEAD";
   get.mockImplementation((path: string) => {
+    if (path.includes("/refrigerants")) {
+      return Promise.resolve({
+        refrigerants: [
+          {
+            name: "R32",
+            safetyClass: "A2L",
+            lowerFlammabilityLimit: "0.307 kg/m³",
+            warmingPotential: 675,
+            described: "-40 °F to 160 °F",
+          },
+        ],
+        columns: ["refrigerant", "t_C"],
+      });
+    }
     if (path.includes("differences")) {
       return Promise.resolve([{ key: "mass", title: "Mass of the unit", before: "86 lb", after: "90 lb" }]);
     }
@@ -157,4 +171,28 @@ test("a model is found as it is typed", async () => {
   expect(wrapper.findAll("[aria-label=Models] li")).toHaveLength(1);
   await wrapper.find("input[aria-label='Find a model']").setValue("brellick");
   expect(wrapper.text()).toContain("No sheet is called so.");
+});
+
+test("a refrigerant is brought in by its file, and what is wrong with it is said", async () => {
+  const page = mount(SheetsPage, { global: { stubs: { RouterLink: true } } });
+  await flushPromises();
+  const section = page.get("[aria-label='Refrigerants']");
+  expect(section.text()).toContain("R32");
+  expect(section.text()).toContain("0.307 kg/m³");
+  send.mockRejectedValueOnce(
+    new ProblemError({ title: "Unsuitable", detail: "Line 5, p_dew_kPa: it does not rise.", status: 422 }),
+  );
+  const input = section.get("input[type=file]");
+  Object.defineProperty(input.element, "files", { value: [new File(["t_C"], "r99.csv")], configurable: true });
+  await input.trigger("change");
+  await flushPromises();
+  expect(send).toHaveBeenCalledWith("/api/refrigerants", expect.any(File), "text/csv");
+  expect(section.get("[role=alert]").text()).toContain("it does not rise");
+});
+
+test("whoever does not lead brings no refrigerant in", async () => {
+  role.value = "INSPECTOR";
+  const page = mount(SheetsPage, { global: { stubs: { RouterLink: true } } });
+  await flushPromises();
+  expect(page.get("[aria-label='Refrigerants']").find("input[type=file]").exists()).toBe(false);
 });

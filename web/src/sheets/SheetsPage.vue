@@ -10,6 +10,7 @@ import { useUnits } from "../frame/useUnits";
 import { useSession } from "../session/useSession";
 import DrawingFigure from "../walk/figures/DrawingFigure.vue";
 import VerdictMark from "../walk/VerdictMark.vue";
+import RefrigerantTable from "./RefrigerantTable.vue";
 
 const JSON_FILE = "application/json";
 
@@ -333,6 +334,7 @@ onMounted(load);
         </template>
       </section>
     </div>
+    <RefrigerantTable :leads="leads" />
   </div>
 </template>
 

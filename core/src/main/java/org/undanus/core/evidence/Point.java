@@ -1,5 +1,6 @@
 package org.undanus.core.evidence;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -109,7 +110,8 @@ public final class Point {
     }
 
     public static Point choice(String id, Scope scope, String title, String how, List<String> options) {
-        return new Point(id, Kind.CHOICE, scope, title, how).changed(point -> point.options = List.copyOf(options));
+        return new Point(id, Kind.CHOICE, scope, title, how)
+                .changed(point -> point.options = Collections.unmodifiableList(options));
     }
 
     public static Point yesNo(String id, Scope scope, String title, String how) {

@@ -3,6 +3,7 @@ package org.undanus.core.fluid;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.hipparchus.analysis.interpolation.SplineInterpolator;
 import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
@@ -21,8 +22,11 @@ public final class Enthalpy {
             .collect(Collectors.groupingBy(row -> row.get("refrigerant")))
             .entrySet()
             .stream()
-            .collect(Collectors.toUnmodifiableMap(
-                    Map.Entry::getKey, entry -> new Enthalpy(entry.getKey(), entry.getValue())));
+            .collect(Collectors.toMap(
+                    Map.Entry::getKey,
+                    entry -> new Enthalpy(entry.getKey(), entry.getValue()),
+                    (one, other) -> one,
+                    ConcurrentHashMap::new));
 
     private final String name;
     private final double coldest;
@@ -31,7 +35,8 @@ public final class Enthalpy {
     private final PolynomialSplineFunction liquidHeat;
     private final PolynomialSplineFunction[] vapour;
 
-    private Enthalpy(String name, List<Map<String, String>> rows) {
+    /** @param rows every column a number */
+    Enthalpy(String name, List<Map<String, String>> rows) {
         this.name = name;
         double[] celsius = column(rows, "t_C", 1);
         coldest = celsius[0];
@@ -54,6 +59,10 @@ public final class Enthalpy {
         return rows.stream()
                 .mapToDouble(row -> Double.parseDouble(row.get(name)) * times)
                 .toArray();
+    }
+
+    static void add(Enthalpy table) {
+        BY_NAME.put(table.name, table);
     }
 
     /** @throws IllegalArgumentException when there is no table of it */

@@ -1,30 +1,59 @@
 package org.undanus.core.fluid;
 
+import java.util.AbstractList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.undanus.core.quantity.Csv;
 
 /**
  * A refrigerant's identity. Source: refrigerants.csv beside this class (designation and safety class after ISO 817 and
- * ASHRAE 34).
+ * ASHRAE 34; warming potential over 100 years after the fourth report of the IPCC, as EU 517/2014 uses it), and files that were
+ * brought later.
  *
  * @param lowerFlammabilityLimit kg/m³, empty where it does not burn
  * @param molarMass kg/mol
  * @param viscosity of its vapour at 25 °C and one atmosphere, Pa·s
+ * @param warmingPotential of a kilogram, in kilograms of carbon dioxide
  */
 public record Refrigerant(
-        String name, String safetyClass, Optional<Double> lowerFlammabilityLimit, double molarMass, double viscosity) {
+        String name,
+        String safetyClass,
+        Optional<Double> lowerFlammabilityLimit,
+        double molarMass,
+        double viscosity,
+        double warmingPotential) {
 
-    private static final List<Refrigerant> KNOWN = Csv.read(Refrigerant.class, "refrigerants.csv").stream()
-            .map(row -> new Refrigerant(
-                    row.get("refrigerant"),
-                    row.get("safety_class"),
-                    Optional.of(row.get("lfl_kg_m3"))
-                            .filter(text -> !text.isBlank())
-                            .map(Double::valueOf),
-                    Double.parseDouble(row.get("molar_mass_g_mol")) / 1000,
-                    Double.parseDouble(row.get("vapour_viscosity_25C_uPa_s")) / 1e6))
-            .toList();
+    private static final List<Refrigerant> KNOWN =
+            new CopyOnWriteArrayList<>(Csv.read(Refrigerant.class, "refrigerants.csv").stream()
+                    .map(Refrigerant::of)
+                    .toList());
+    private static final List<String> NAMES = new AbstractList<>() {
+        @Override
+        public String get(int index) {
+            return KNOWN.get(index).name;
+        }
+
+        @Override
+        public int size() {
+            return KNOWN.size();
+        }
+    };
+
+    /** @throws IllegalArgumentException when a column is no number */
+    static Refrigerant of(Map<String, String> row) {
+        return new Refrigerant(
+                row.get("refrigerant"),
+                row.get("safety_class"),
+                Optional.of(row.get("lfl_kg_m3"))
+                        .filter(text -> !text.isBlank())
+                        .map(Double::valueOf),
+                Double.parseDouble(row.get("molar_mass_g_mol")) / 1000,
+                Double.parseDouble(row.get("vapour_viscosity_25C_uPa_s")) / 1e6,
+                Double.parseDouble(row.get("gwp_100")));
+    }
 
     public static Optional<Refrigerant> named(String name) {
         return KNOWN.stream().filter(r -> r.name.equals(name)).findFirst();
@@ -34,8 +63,31 @@ public record Refrigerant(
         return lowerFlammabilityLimit.isPresent();
     }
 
-    /** Every refrigerant the tables know. */
+    /** Every refrigerant the tables know; later ones after those that ship with them. */
     public static List<Refrigerant> known() {
-        return KNOWN;
+        return Collections.unmodifiableList(KNOWN);
+    }
+
+    /** Their names. Not a copy: one that is brought later is among them at once. */
+    public static List<String> names() {
+        return NAMES;
+    }
+
+    /**
+     * Makes the refrigerant of a file known everywhere, until the program ends; again the same is nothing new.
+     *
+     * @throws IllegalArgumentException where another of this name is known
+     */
+    public static synchronized void add(RefrigerantFile file) {
+        Optional<Refrigerant> same = named(file.refrigerant().name);
+        if (same.isPresent()) {
+            if (!same.get().equals(file.refrigerant())) {
+                throw new IllegalArgumentException(same.get().name + " is known already, with other figures.");
+            }
+            return;
+        }
+        Saturation.add(file.saturation());
+        Enthalpy.add(file.enthalpy());
+        KNOWN.add(file.refrigerant());
     }
 }

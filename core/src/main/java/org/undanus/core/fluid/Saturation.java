@@ -3,6 +3,7 @@ package org.undanus.core.fluid;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Collectors;
 import org.undanus.core.quantity.AbsolutePressure;
@@ -28,8 +29,11 @@ public final class Saturation {
             .collect(Collectors.groupingBy(row -> row.get("refrigerant")))
             .entrySet()
             .stream()
-            .collect(Collectors.toUnmodifiableMap(
-                    Map.Entry::getKey, entry -> new Saturation(entry.getKey(), entry.getValue())));
+            .collect(Collectors.toMap(
+                    Map.Entry::getKey,
+                    entry -> new Saturation(entry.getKey(), entry.getValue()),
+                    (one, other) -> one,
+                    ConcurrentHashMap::new));
 
     private final String name;
     private final double coldest;
@@ -40,7 +44,8 @@ public final class Saturation {
     private final MonotoneCurve vapour;
     private final MonotoneCurve vaporisation;
 
-    private Saturation(String name, List<Map<String, String>> rows) {
+    /** @param rows every column a number, the curves not turning back */
+    Saturation(String name, List<Map<String, String>> rows) {
         this.name = name;
         double[] celsius = column(rows, "t_C", t -> t);
         coldest = celsius[0];
@@ -62,6 +67,10 @@ public final class Saturation {
         return rows.stream()
                 .mapToDouble(row -> as.applyAsDouble(Double.parseDouble(row.get(name))))
                 .toArray();
+    }
+
+    static void add(Saturation table) {
+        BY_NAME.put(table.name, table);
     }
 
     /** @throws IllegalArgumentException when there is no table of it */

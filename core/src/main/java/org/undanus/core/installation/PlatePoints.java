@@ -22,11 +22,7 @@ public final class PlatePoints {
             "Date of manufacture",
             "Year and month (2025-03) or year and week (2025-W14).");
     public static final Point REFRIGERANT = Point.choice(
-            "plate.refrigerant",
-            Scope.UNIT,
-            "Refrigerant",
-            "The designation on the plate.",
-            Refrigerant.known().stream().map(Refrigerant::name).toList());
+            "plate.refrigerant", Scope.UNIT, "Refrigerant", "The designation on the plate.", Refrigerant.names());
     public static final Point CHARGE = Point.quantity(
                     "plate.charge",
                     Scope.OUTDOOR_UNIT,

@@ -6,6 +6,8 @@ import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -24,13 +26,26 @@ public final class Csv {
             if (in == null) {
                 throw new IllegalStateException("No table " + file + " beside " + beside.getName());
             }
-            return CsvReader.builder().ofNamedCsvRecord(new InputStreamReader(in, StandardCharsets.UTF_8)).stream()
-                    .map(NamedCsvRecord::getFieldsAsMap)
-                    .toList();
+            return rows(new InputStreamReader(in, StandardCharsets.UTF_8));
         } catch (CsvParseException e) {
             throw new IllegalStateException(file + " does not fit its heading", e);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /**
+     * The rows of a table that somebody brought.
+     *
+     * @throws CsvParseException when a row does not fit the heading
+     */
+    public static List<Map<String, String>> read(String table) {
+        return rows(new StringReader(table));
+    }
+
+    private static List<Map<String, String>> rows(Reader table) {
+        return CsvReader.builder().ofNamedCsvRecord(table).stream()
+                .map(NamedCsvRecord::getFieldsAsMap)
+                .toList();
     }
 }

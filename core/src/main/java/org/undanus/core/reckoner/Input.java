@@ -1,5 +1,6 @@
 package org.undanus.core.reckoner;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.undanus.core.quantity.Dimension;
@@ -20,7 +21,7 @@ public record Input(
     }
 
     static Input choice(String id, String title, List<String> options, String example) {
-        return new Input(id, title, Optional.empty(), List.copyOf(options), false, example);
+        return new Input(id, title, Optional.empty(), Collections.unmodifiableList(options), false, example);
     }
 
     Input orSeveral() {

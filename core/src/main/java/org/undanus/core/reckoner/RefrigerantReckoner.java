@@ -18,11 +18,7 @@ import org.undanus.core.station.charge.TargetSuperheat;
 final class RefrigerantReckoner {
     private static final int STATION = 12;
     private static final String TABLES = "Saturation by published reference equations of state, interpolated";
-    private static final Input REFRIGERANT = Input.choice(
-            "refrigerant",
-            "Refrigerant",
-            Refrigerant.known().stream().map(Refrigerant::name).toList(),
-            "R410A");
+    private static final Input REFRIGERANT = Input.choice("refrigerant", "Refrigerant", Refrigerant.names(), "R410A");
     private static final Input ELEVATION = Input.of("elevation", "Height above sea level", Dimension.LENGTH, "2100 ft");
 
     private RefrigerantReckoner() {}

@@ -115,7 +115,7 @@ final class ChargePoints {
                     Scope.OUTDOOR_UNIT,
                     "Refrigerant in the cylinder",
                     "As the cylinder's label says.",
-                    Refrigerant.known().stream().map(Refrigerant::name).toList())
+                    Refrigerant.names())
             .asOptional();
     static final Point TAKEN_OUT = measured(
                     "taken-out",

@@ -91,7 +91,7 @@ final class PaperPoints {
                     Scope.REPLACEMENT,
                     "Refrigerant of the old system",
                     "From its plate or the recovery record.",
-                    Refrigerant.known().stream().map(Refrigerant::name).toList())
+                    Refrigerant.names())
             .asOptional()
             .onlyWhere(KEPT_LINES, "yes");
     static final Point LINES_CLEANED = Point.yesNo(

@@ -1,0 +1,68 @@
+package org.undanus.server.refrigerant;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.boot.sql.init.dependency.DependsOnDatabaseInitialization;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.fluid.Refrigerant;
+import org.undanus.core.fluid.RefrigerantFile;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.refrigerant.RefrigerantMapper.RefrigerantRow;
+import org.undanus.server.store.Commit;
+
+/** The refrigerants there are: those that ship, and those that were brought in, known again at every start. */
+@Service
+@DependsOnDatabaseInitialization
+class Refrigerants {
+    private final RefrigerantMapper mapper;
+    private final Journal journal;
+
+    Refrigerants(RefrigerantMapper mapper, Journal journal) {
+        this.mapper = mapper;
+        this.journal = journal;
+        mapper.all().forEach(row -> Refrigerant.add(RefrigerantFile.read(row.content())));
+    }
+
+    /** The files that were brought in, oldest first. */
+    List<RefrigerantRow> brought() {
+        return mapper.all();
+    }
+
+    /**
+     * Keeps a file and makes its refrigerant known. The same file again is the same.
+     *
+     * @throws UnsuitableException naming row and column of what does not fit
+     * @throws ConflictException where another of this name is known
+     */
+    @Transactional
+    public Refrigerant bring(String content, String by) {
+        RefrigerantFile file;
+        try {
+            file = RefrigerantFile.read(content);
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("file", e.getMessage() + " Nothing was imported.");
+        }
+        Refrigerant refrigerant = file.refrigerant();
+        Optional<RefrigerantRow> kept = mapper.all().stream()
+                .filter(row -> row.name().equals(refrigerant.name()))
+                .findFirst();
+        if (kept.filter(row -> row.content().equals(content)).isPresent()) {
+            return refrigerant;
+        }
+        if (kept.isPresent() || Refrigerant.named(refrigerant.name()).isPresent()) {
+            throw new ConflictException(
+                    refrigerant.name() + " is known already, and what was judged by it stays. Nothing was imported.",
+                    refrigerant.name(),
+                    null);
+        }
+        RefrigerantRow row = new RefrigerantRow(refrigerant.name(), content, by, Instant.now());
+        mapper.insert(row);
+        journal.write(by, "refrigerant.added", row.name(), row);
+        Commit.after(() -> Refrigerant.add(file));
+        return refrigerant;
+    }
+}

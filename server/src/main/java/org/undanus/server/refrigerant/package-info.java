@@ -1,0 +1,2 @@
+/** Refrigerants that somebody brought in. */
+package org.undanus.server.refrigerant;
