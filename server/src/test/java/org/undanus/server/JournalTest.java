@@ -207,6 +207,7 @@ class JournalTest {
                                 0))
                 .expect(201);
         lead.post("/api/instruments/gauge-5/token", Map.of()).expect(201);
+        RefrigerantTest.bring(lead, RefrigerantTest.file()).expect(201);
         lead.save(lead.installation("LH-23"), "fuel.room-carbon-monoxide", "indoor-1", "60 ppm")
                 .expect(201);
         assertThat(check().sentence())

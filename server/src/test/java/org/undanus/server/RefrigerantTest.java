@@ -2,15 +2,28 @@ package org.undanus.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** Refrigerants that ship, and files that are brought in. What is good is tried in the browser: it would be known to all tests here. */
+/** Refrigerants that ship, and files that are brought in. */
 class RefrigerantTest {
     @RegisterExtension
     static final TestServer SERVER = TestServer.withDemo();
 
-    private static Client.Answer bring(Client client, String file) {
+    /** A sound one. */
+    static String file() {
+        try (InputStream in = RefrigerantTest.class.getResourceAsStream("/refrigerant-R9932.csv")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static Client.Answer bring(Client client, String file) {
         return client.send("POST", "/api/refrigerants", file, "text/csv");
     }
 

@@ -14,10 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.undanus.core.fluid.Enthalpy;
-import org.undanus.core.fluid.Refrigerant;
-import org.undanus.core.fluid.RefrigerantFile;
-import org.undanus.core.fluid.Saturation;
+import org.undanus.core.installation.KnownRefrigerants;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
@@ -58,20 +55,17 @@ class RefrigerantController {
         Map<String, RefrigerantRow> brought =
                 refrigerants.brought().stream().collect(Collectors.toMap(RefrigerantRow::name, Function.identity()));
         return new RefrigerantList(
-                Refrigerant.known().stream()
+                KnownRefrigerants.all().stream()
                         .map(each -> new RefrigerantLine(
                                 each.name(),
                                 each.safetyClass(),
                                 each.lowerFlammabilityLimit().map(limit -> limit + " kg/m³"),
                                 each.warmingPotential(),
-                                Text.of(
-                                                "{} to {}",
-                                                Enthalpy.of(each).coldest(),
-                                                Saturation.of(each).warmest())
+                                Text.of("{} to {}", each.coldest(), each.warmest())
                                         .in(units.orElse(UnitSystem.US)),
                                 Optional.ofNullable(brought.get(each.name())).map(RefrigerantRow::addedBy)))
                         .toList(),
-                RefrigerantFile.columns());
+                KnownRefrigerants.columns());
     }
 
     /** Brings one in: a file of comma-separated values, checked as a whole. */
@@ -82,7 +76,7 @@ class RefrigerantController {
         if (!person.leads()) {
             throw new NotAllowedException("Refrigerants are kept by the quality lead.");
         }
-        String name = refrigerants.bring(file, person.name()).name();
+        String name = refrigerants.bring(file, person.name());
         return all(Optional.empty()).refrigerants().stream()
                 .filter(line -> line.name().equals(name))
                 .findFirst()

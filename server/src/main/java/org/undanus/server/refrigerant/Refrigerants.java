@@ -6,8 +6,7 @@ import java.util.Optional;
 import org.springframework.boot.sql.init.dependency.DependsOnDatabaseInitialization;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.undanus.core.fluid.Refrigerant;
-import org.undanus.core.fluid.RefrigerantFile;
+import org.undanus.core.installation.KnownRefrigerants;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.UnsuitableException;
@@ -24,7 +23,7 @@ class Refrigerants {
     Refrigerants(RefrigerantMapper mapper, Journal journal) {
         this.mapper = mapper;
         this.journal = journal;
-        mapper.all().forEach(row -> Refrigerant.add(RefrigerantFile.read(row.content())));
+        mapper.all().forEach(row -> KnownRefrigerants.add(row.content()));
     }
 
     /** The files that were brought in, oldest first. */
@@ -35,34 +34,31 @@ class Refrigerants {
     /**
      * Keeps a file and makes its refrigerant known. The same file again is the same.
      *
+     * @return its name
      * @throws UnsuitableException naming row and column of what does not fit
      * @throws ConflictException where another of this name is known
      */
     @Transactional
-    public Refrigerant bring(String content, String by) {
-        RefrigerantFile file;
+    public String bring(String content, String by) {
+        String name;
         try {
-            file = RefrigerantFile.read(content);
+            name = KnownRefrigerants.nameIn(content);
         } catch (IllegalArgumentException e) {
             throw new UnsuitableException("file", e.getMessage() + " Nothing was imported.");
         }
-        Refrigerant refrigerant = file.refrigerant();
-        Optional<RefrigerantRow> kept = mapper.all().stream()
-                .filter(row -> row.name().equals(refrigerant.name()))
-                .findFirst();
+        Optional<RefrigerantRow> kept =
+                mapper.all().stream().filter(row -> row.name().equals(name)).findFirst();
         if (kept.filter(row -> row.content().equals(content)).isPresent()) {
-            return refrigerant;
+            return name;
         }
-        if (kept.isPresent() || Refrigerant.named(refrigerant.name()).isPresent()) {
+        if (kept.isPresent() || KnownRefrigerants.named(name).isPresent()) {
             throw new ConflictException(
-                    refrigerant.name() + " is known already, and what was judged by it stays. Nothing was imported.",
-                    refrigerant.name(),
-                    null);
+                    name + " is known already, and what was judged by it stays. Nothing was imported.", name, null);
         }
-        RefrigerantRow row = new RefrigerantRow(refrigerant.name(), content, by, Instant.now());
+        RefrigerantRow row = new RefrigerantRow(name, content, by, Instant.now());
         mapper.insert(row);
         journal.write(by, "refrigerant.added", row.name(), row);
-        Commit.after(() -> Refrigerant.add(file));
-        return refrigerant;
+        Commit.after(() -> KnownRefrigerants.add(content));
+        return name;
     }
 }
