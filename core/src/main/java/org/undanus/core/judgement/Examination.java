@@ -528,6 +528,7 @@ public final class Examination {
                 Stream.concat(notes.values().stream(), finding.steps().stream()).toList(),
                 basis.looked(),
                 school,
-                List.of());
+                List.of(),
+                finding.weather());
     }
 }

@@ -22,6 +22,7 @@ public final class Finding {
     private Verdict verdict;
     private Text because;
     private Optional<Text> remedy = Optional.empty();
+    private Optional<Weather> weather = Optional.empty();
 
     Finding(Examination x) {
         this.x = x;
@@ -43,6 +44,12 @@ public final class Finding {
     /** Notes that something has not been said rather than measured. */
     public Finding step(String name, String value) {
         return step(name, "", Text.of("{}", value), "");
+    }
+
+    /** Notes the weather that it waits for. */
+    public Finding waitsFor(Weather needed) {
+        weather = Optional.of(needed);
+        return this;
     }
 
     /** The comparison's own verdict, worded by how much room there is. */
@@ -160,6 +167,10 @@ public final class Finding {
 
     Optional<Text> remedy() {
         return remedy;
+    }
+
+    Optional<Weather> weather() {
+        return weather;
     }
 
     Optional<Comparison> comparison() {

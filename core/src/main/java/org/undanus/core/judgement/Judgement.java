@@ -19,6 +19,7 @@ import org.undanus.core.rules.SchoolTopic;
  * @param evidence every point looked at, read or not
  * @param school the school it was judged by, where practitioners differ
  * @param otherSchools the same by the other schools
+ * @param weather what it waits for, where today's did not allow it
  */
 public record Judgement(
         About about,
@@ -31,7 +32,8 @@ public record Judgement(
         List<Step> derivation,
         List<PointKey> evidence,
         Optional<SchoolTopic.School> school,
-        List<Judgement> otherSchools) {
+        List<Judgement> otherSchools,
+        Optional<Weather> weather) {
 
     public Judgement {
         derivation = List.copyOf(derivation);
@@ -82,6 +84,17 @@ public record Judgement(
 
     Judgement withOtherSchools(List<Judgement> others) {
         return new Judgement(
-                about, component, subject, verdict, because, remedy, comparison, derivation, evidence, school, others);
+                about,
+                component,
+                subject,
+                verdict,
+                because,
+                remedy,
+                comparison,
+                derivation,
+                evidence,
+                school,
+                others,
+                weather);
     }
 }

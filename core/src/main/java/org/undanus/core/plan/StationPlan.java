@@ -56,7 +56,9 @@ public record StationPlan(
         /** Photos of whole units are held beside the lines. */
         UNIT_PHOTOS,
         /** Its curves are looked at closely. */
-        BENCH
+        BENCH,
+        /** What the visit comes to is summed up. */
+        SUMMARY
     }
 
     public StationPlan {

@@ -27,7 +27,8 @@ class OutcomeTest {
                 List.of(),
                 List.of(),
                 Optional.empty(),
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     private static List<Judgement> some(String verdicts) {

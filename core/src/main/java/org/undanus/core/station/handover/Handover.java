@@ -43,7 +43,9 @@ public final class Handover {
                                 told(HandoverPoints.FILTERS, "Filters told"),
                                 told(HandoverPoints.DISCONNECT, "Disconnects told"),
                                 told(HandoverPoints.SETTINGS, "Settings noted"),
-                                new NextService()))
+                                new NextService(),
+                                new EnergyCompared()))
+                .with(StationPlan.Aid.SUMMARY)
                 .after(Station.RUNNING, "An owner should not take over what has not been seen to run.");
     }
 

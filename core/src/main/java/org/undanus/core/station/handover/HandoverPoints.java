@@ -54,6 +54,19 @@ public final class HandoverPoints {
                     "What would be better and is no fault: zones, another filter, cost and energy.")
             .asOptional();
 
+    static final Point ENERGY_BEFORE = energy("before");
+    static final Point ENERGY_AFTER = energy("after");
+
+    private static Point energy(String when) {
+        return Point.list(
+                        "handover.energy-" + when,
+                        Scope.REPLACEMENT,
+                        "Meter, months " + when,
+                        "Each month's energy with its degree days; four months or more.",
+                        EnergyUse.NOTATION)
+                .asOptional();
+    }
+
     static List<Point> all() {
         return List.of(
                 EXPLAINED,
@@ -65,6 +78,8 @@ public final class HandoverPoints {
                 SETTINGS,
                 SERVICE,
                 WATCH,
-                RECOMMENDED);
+                RECOMMENDED,
+                ENERGY_BEFORE,
+                ENERGY_AFTER);
     }
 }

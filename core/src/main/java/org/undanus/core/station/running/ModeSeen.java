@@ -13,6 +13,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.judgement.Weather;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Setting;
@@ -20,23 +21,23 @@ import org.undanus.core.rules.Setting;
 /** A mode was run and seen. Where the weather did not allow it, the next day that does is told from the forecast that was entered. */
 final class ModeSeen implements Requirement {
 
-    /** The outdoor air it needs. */
-    record Weather(Bound bound, Setting limit) {}
+    /** The outdoor air it needs, as the book sets it. */
+    record Needed(Bound bound, Setting limit) {}
 
     private final Point mode;
-    private final Optional<Weather> weather;
+    private final Optional<Needed> weather;
     private final String otherwise;
     private final Predicate<Case> there;
     private final About about;
 
-    private ModeSeen(Point mode, Optional<Weather> weather, String otherwise, Predicate<Case> there) {
+    private ModeSeen(Point mode, Optional<Needed> weather, String otherwise, Predicate<Case> there) {
         this.mode = mode;
         this.weather = weather;
         this.otherwise = otherwise;
         this.there = there;
         this.about = About.of(mode.id(), Station.RUNNING, mode.scope(), mode.title(), Severity.PERFORMANCE)
                 .sources("Every mode is run in turn before handover")
-                .settings(weather.stream().map(Weather::limit).toArray(Setting[]::new));
+                .settings(weather.stream().map(Needed::limit).toArray(Setting[]::new));
     }
 
     /** @param otherwise what to do where it could not be run today */
@@ -44,7 +45,7 @@ final class ModeSeen implements Requirement {
         return new ModeSeen(mode, Optional.empty(), otherwise, any -> true);
     }
 
-    static ModeSeen of(Point mode, Weather weather) {
+    static ModeSeen of(Point mode, Needed weather) {
         return new ModeSeen(mode, Optional.of(weather), "", any -> true);
     }
 
@@ -86,9 +87,11 @@ final class ModeSeen implements Requirement {
         if (weather.isEmpty()) {
             return Text.of("{}", otherwise);
         }
-        Weather needed = weather.get();
+        Needed needed = weather.get();
         var limit = x.rules().setting(needed.limit());
         finding.step("Weather needed", needed.bound().words(), limit.value(), limit.source());
-        return NextDay.of(x, needed.bound(), limit.value());
+        Weather awaited = new Weather(needed.bound(), limit.value());
+        finding.waitsFor(awaited);
+        return NextDay.of(x, awaited);
     }
 }

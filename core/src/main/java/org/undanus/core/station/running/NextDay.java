@@ -3,6 +3,7 @@ package org.undanus.core.station.running;
 import java.util.Optional;
 import org.undanus.core.derived.Forecast;
 import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Weather;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Text;
@@ -12,8 +13,9 @@ import org.undanus.core.rules.Bound;
 final class NextDay {
     private NextDay() {}
 
-    /** @param limit temperature of the outdoor air that has to be come to */
-    static Text of(Examination x, Bound bound, Quantity limit) {
+    static Text of(Examination x, Weather needed) {
+        Bound bound = needed.bound();
+        Quantity limit = needed.outdoors();
         Text asked = Text.of("Come back when it is {} {} outdoors.", bound.words(), limit);
         Optional<Forecast> forecast = x.listed(RunningPoints.FORECAST, Forecast.class);
         if (forecast.isEmpty()) {

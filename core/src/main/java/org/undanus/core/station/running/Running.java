@@ -71,14 +71,14 @@ public final class Running {
                                 new StagesSeen(),
                                 new StripHeat(),
                                 new ReversingValve(),
-                                ModeSeen.of(RunningPoints.COOLING, new ModeSeen.Weather(Bound.AT_LEAST, WARM_ENOUGH)),
-                                ModeSeen.of(RunningPoints.HEATING, new ModeSeen.Weather(Bound.AT_MOST, COLD_ENOUGH)),
+                                ModeSeen.of(RunningPoints.COOLING, new ModeSeen.Needed(Bound.AT_LEAST, WARM_ENOUGH)),
+                                ModeSeen.of(RunningPoints.HEATING, new ModeSeen.Needed(Bound.AT_MOST, COLD_ENOUGH)),
                                 ModeSeen.of(
                                         RunningPoints.BACKUP,
                                         "Have it called for at the control: it is tested whatever the season."),
                                 ModeSeen.of(
                                         RunningPoints.FAN, "Have the control put right first, then run the fan alone."),
-                                ModeSeen.of(RunningPoints.DEFROST, new ModeSeen.Weather(Bound.AT_MOST, FROSTY_ENOUGH)),
+                                ModeSeen.of(RunningPoints.DEFROST, new ModeSeen.Needed(Bound.AT_MOST, FROSTY_ENOUGH)),
                                 ModeSeen.of(RunningPoints.ZONES, "Come back when every zone can be called at once.")
                                         .where(Running::severalZones)))
                 .holding(new Holding(

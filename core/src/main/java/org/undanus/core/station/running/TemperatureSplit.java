@@ -24,6 +24,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.judgement.Weather;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.TemperatureDifference;
@@ -279,13 +280,15 @@ final class TemperatureSplit implements Requirement {
             return Optional.empty();
         }
         Limit binding = held.binding().limit();
+        Weather needed = new Weather(binding.bound(), binding.value());
         return Optional.of(x.finding()
+                .waitsFor(needed)
                 .step("Outdoor air", outdoor.quantity())
                 .step("Limit", "", binding.value(), binding.source())
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of("At {} outdoors a split in cooling says nothing.", outdoor.quantity()),
-                        NextDay.of(x, binding.bound(), binding.value())));
+                        NextDay.of(x, needed)));
     }
 
     /** The coarser of the two displays. */

@@ -1,10 +1,12 @@
 package org.undanus.core.station.handover;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.judgement.Verdict;
 
@@ -49,5 +51,50 @@ class HandoverTest {
     @Test
     void withoutAMonthNothingIsArranged() {
         assertThat(verdict("next-service", null)).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    private static CaseFixture energy(String before, String after) {
+        CaseFixture fixture = new CaseFixture().replacing();
+        if (before != null) {
+            fixture.read("handover.energy-before", "system", before);
+        }
+        return after == null ? fixture : fixture.read("handover.energy-after", "system", after);
+    }
+
+    private static final String BEFORE = "1000 kWh 400 Kd, 810 kWh 300 Kd, 590 kWh 200 Kd, 405 kWh 100 Kd";
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "700 kWh 400 Kd, 570 kWh 300 Kd, 410 kWh 200 Kd, 290 kWh 100 Kd | MEETS",
+                "1400 kWh 400 Kd, 1140 kWh 300 Kd, 830 kWh 200 Kd, 570 kWh 100 Kd | REFER",
+                "1010 kWh 400 Kd, 790 kWh 300 Kd, 600 kWh 200 Kd, 400 kWh 100 Kd | NOT_SHOWN",
+                "700 kWh 400 Kd, 410 kWh 200 Kd, 290 kWh 100 Kd | NOT_SHOWN",
+                " | NOT_SHOWN",
+            })
+    void energyIsComparedInTheSameWeather(String after, Verdict verdict) {
+        assertThat(energy(BEFORE, after).verdict("handover.energy@system")).isEqualTo(verdict);
+    }
+
+    @Test
+    void anotherWinterIsNoSaving() {
+        CaseFixture mild = energy(BEFORE, "502 kWh 150 Kd, 398 kWh 100 Kd, 610 kWh 200 Kd, 700 kWh 250 Kd");
+        assertThat(mild.verdict("handover.energy@system"))
+                .as("less was used, and less was needed")
+                .isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(energy(null, null).verdict("handover.energy@system")).isEqualTo(Verdict.DOES_NOT_APPLY);
+        assertThat(energy("28 therm 740 °Fd, 22 therm 540 °Fd, 16 therm 360 °Fd, 11 therm 180 °Fd", BEFORE)
+                        .find("handover.energy@system")
+                        .because()
+                        .toString())
+                .as("gas before and power after compare too")
+                .contains("25 % more than before in the same weather");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "840 kWh", "840 Kd", "-3 kWh 10 Kd", "840 kWh 410 K", "9999999999999 kWh 1 Kd"})
+    void aMonthThatMakesNoSenseIsRefused(String typed) {
+        assertThatThrownBy(() -> energy(typed, null)).isInstanceOf(IllegalArgumentException.class);
     }
 }

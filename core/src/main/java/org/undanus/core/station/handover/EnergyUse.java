@@ -1,0 +1,140 @@
+package org.undanus.core.station.handover;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Notation;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.quantity.UnitSystem;
+
+/**
+ * Meter readings by month, each with the degree days of its weather: {@code 840 kWh 410 Kd, 610 kWh 250 Kd}. Compared before and
+ * after by a straight line of energy over degree days (ASHRAE Guideline 14, whole-facility regression).
+ *
+ * @param periods in the order written
+ */
+record EnergyUse(List<Period> periods) implements Notation.Listing {
+
+    /**
+     * From one reading of the meter to the next.
+     *
+     * @param joules used
+     * @param degreeDays of heating or cooling, K·d
+     */
+    record Period(double joules, double degreeDays) {}
+
+    static final int FEWEST = 4;
+    static final Notation NOTATION = new Written();
+
+    EnergyUse {
+        periods = List.copyOf(periods);
+    }
+
+    /** Energy of a period, J, over its degree days. */
+    private record Line(double mean, double middle, double slope, double scatter, double spread, int count) {
+        private double at(double degreeDays) {
+            return mean + slope * (degreeDays - middle);
+        }
+    }
+
+    private Line line() {
+        int n = periods.size();
+        double middle =
+                periods.stream().mapToDouble(Period::degreeDays).average().orElseThrow();
+        double mean = periods.stream().mapToDouble(Period::joules).average().orElseThrow();
+        double spread = 0;
+        double together = 0;
+        for (Period period : periods) {
+            spread += Math.pow(period.degreeDays - middle, 2);
+            together += (period.degreeDays - middle) * (period.joules - mean);
+        }
+        double slope = spread > 0 ? together / spread : 0;
+        double off = 0;
+        for (Period period : periods) {
+            off += Math.pow(period.joules - mean - slope * (period.degreeDays - middle), 2);
+        }
+        return new Line(mean, middle, slope, Math.sqrt(off / Math.max(1, n - 2)), spread, n);
+    }
+
+    /**
+     * What is used now as a share of what would have been used before in the same weather. Empty with fewer than {@link #FEWEST}
+     * periods on either side, or where the weather of before did not vary.
+     */
+    static Optional<Uncertain> share(EnergyUse before, EnergyUse after) {
+        if (before.periods.size() < FEWEST || after.periods.size() < FEWEST) {
+            return Optional.empty();
+        }
+        Line then = before.line();
+        Line now = after.line();
+        double expected = then.at(now.middle);
+        if (then.spread == 0 || !(expected > 0)) {
+            return Optional.empty();
+        }
+        double byLine =
+                then.scatter * Math.sqrt(1.0 / then.count + Math.pow(now.middle - then.middle, 2) / then.spread);
+        double byMonths = now.scatter / Math.sqrt(now.count);
+        double share = now.mean / expected;
+        return Optional.of(new Uncertain(share, Math.hypot(byMonths / expected, share * byLine / expected)));
+    }
+
+    @Override
+    public Text summary() {
+        return Text.of("{} months", periods.size());
+    }
+
+    private static final class Written implements Notation {
+        private static final Map<String, Double> JOULES = Map.of("kWh", 3.6e6, "MJ", 1e6, "therm", 1.054804e8);
+        private static final double KELVIN_OF_FAHRENHEIT = 1.8;
+        private static final double MOST = 1e13;
+        private static final Pattern PERIOD =
+                Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*(kWh|MJ|therm)s?\\s+(\\d+(?:[.,]\\d+)?)\\s*(Kd|°Fd)");
+
+        @Override
+        public String example() {
+            return "840 kWh 410 Kd, 610 kWh 250 Kd, 450 kWh 120 Kd, 720 kWh 330 Kd";
+        }
+
+        @Override
+        public List<String> offered(UnitSystem units) {
+            return List.of();
+        }
+
+        @Override
+        public Editing editing() {
+            return Editing.PARTS;
+        }
+
+        @Override
+        public EnergyUse read(String typed) {
+            List<Part> parts = Notation.parts(typed);
+            List<Period> periods = new ArrayList<>();
+            for (int i = 0; i < parts.size(); i++) {
+                Matcher period = PERIOD.matcher(parts.get(i).text());
+                if (!period.matches()) {
+                    throw new Entry.Unsuitable(
+                            "Part " + (i + 1) + ", \"" + parts.get(i).text()
+                                    + "\": write energy and degree days: 840 kWh 410 Kd, or 28 therm 740 °Fd.");
+                }
+                double joules = number(period.group(1)) * JOULES.get(period.group(2));
+                double degreeDays = number(period.group(3)) / (period.group(4).equals("Kd") ? 1 : KELVIN_OF_FAHRENHEIT);
+                if (joules > MOST) {
+                    throw new Entry.Unsuitable("Part " + (i + 1) + ": that is more than a month's energy.");
+                }
+                periods.add(new Period(joules, degreeDays));
+            }
+            if (periods.isEmpty()) {
+                throw new Entry.Unsuitable("No month is written. For example: " + example());
+            }
+            return new EnergyUse(periods);
+        }
+
+        private static double number(String written) {
+            return Double.parseDouble(written.replace(',', '.'));
+        }
+    }
+}
