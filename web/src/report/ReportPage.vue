@@ -5,6 +5,7 @@ import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { usePlaces } from "../frame/usePlaces";
 import { useUnits } from "../frame/useUnits";
+import VisitSummary from "../walk/VisitSummary.vue";
 
 const props = defineProps<{ id: string }>();
 const { units, ofBook } = useUnits();
@@ -108,6 +109,7 @@ onBeforeUnmount(() => (heading.value = undefined));
         >
       </div>
     </div>
+    <VisitSummary :id="id" />
     <p v-if="problem" class="error" role="alert">
       {{ problem }} <button type="button" class="button" @click="load">Try again</button>
     </p>

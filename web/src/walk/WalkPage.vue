@@ -22,6 +22,7 @@ import RoutePipe from "./RoutePipe.vue";
 import { taken } from "./useTried";
 import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
 import ReadingWith from "./ReadingWith.vue";
+import VisitSummary from "./VisitSummary.vue";
 import SimulatedPanel from "./SimulatedPanel.vue";
 import SeveralAtOnce from "./SeveralAtOnce.vue";
 import StopNotice from "./StopNotice.vue";
@@ -403,6 +404,7 @@ useKeys({
           </StationFigure>
         </div>
         <SimulatedPanel v-if="inspects && station.aids.includes('BENCH')" />
+        <VisitSummary v-if="station.aids.includes('SUMMARY')" :id="id" :judged="station.judgements" />
         <div class="at-once">
           <ReadingWith :using="using" :lines="station.lines" :instruments="walk.instruments.value" />
           <SeveralAtOnce

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.Point;
@@ -13,18 +14,29 @@ import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.charge.ChargeLabel;
 import org.undanus.core.station.handover.HandoverPoints;
 import org.undanus.server.installation.CaseFile;
+import org.undanus.server.photo.Photo;
 
 /**
  * What the owner keeps: what stands there, what is in it, how it is looked after, and whom to call. Nothing of it is judged.
  *
  * @param units each with its model, where it was read
  * @param rows what was written down for the owner
+ * @param label of the refrigerant, one for each outdoor unit: kind, mass, what it does to the climate, what its rooms bear
  * @param recommended what would be better and is no fault; empty where nothing is
+ * @param pictures of what the owner has to find
  * @param call whom to call
  */
-record OwnersPage(List<Row> units, List<Row> rows, Optional<String> recommended, String call) {
+record OwnersPage(
+        List<Row> units,
+        List<Row> label,
+        List<Row> rows,
+        Optional<String> recommended,
+        List<ReportModel.PhotoPart> pictures,
+        String call) {
 
     /** A thing and what is said of it. */
     record Row(String title, String text) {}
@@ -37,16 +49,39 @@ record OwnersPage(List<Row> units, List<Row> rows, Optional<String> recommended,
             HandoverPoints.SERVICE,
             HandoverPoints.WATCH);
 
-    static OwnersPage of(CaseFile file) {
+    private static final Set<String> PICTURED = Set.of(
+            HandoverPoints.FILTERS.id(),
+            HandoverPoints.DISCONNECT.id(),
+            HandoverPoints.SETTINGS.id(),
+            UnitPoints.SUPPORT.id());
+    private static final int MOST_PICTURES = 4;
+
+    /** Whether a picture belongs on the page: of a line that the owner looks for, or of a unit as a whole. */
+    static boolean pictured(Photo photo) {
+        return photo.correction().isEmpty()
+                && photo.point().map(PICTURED::contains).orElse(true);
+    }
+
+    /** @param photos of the installation, numbered */
+    static OwnersPage of(CaseFile file, List<ReportModel.PhotoPart> photos, UnitSystem units) {
         return new OwnersPage(
                 file.facts().subjects(Scope.UNIT).stream()
                         .map(unit -> new Row(unit.title(), unitWords(file, unit)))
+                        .toList(),
+                file.facts().subjects(Scope.OUTDOOR_UNIT).stream()
+                        .flatMap(unit -> ChargeLabel.of(file.facts(), file.evidence(), file.rules(), unit).stream()
+                                .map(label ->
+                                        new Row(unit.title(), label.words().in(units))))
                         .toList(),
                 TOLD.stream()
                         .flatMap(point ->
                                 said(file, point, PointKey.SYSTEM).stream().map(text -> new Row(point.title(), text)))
                         .toList(),
                 said(file, HandoverPoints.RECOMMENDED, PointKey.SYSTEM),
+                photos.stream()
+                        .filter(photo -> photo.forOwner() && !photo.source().isEmpty())
+                        .limit(MOST_PICTURES)
+                        .toList(),
                 file.header().crew());
     }
 
@@ -55,9 +90,6 @@ record OwnersPage(List<Row> units, List<Row> rows, Optional<String> recommended,
         Stream.of(PlatePoints.MAKER, PlatePoints.MODEL)
                 .flatMap(point -> said(file, point, unit.id()).stream())
                 .forEach(words::add);
-        said(file, PlatePoints.REFRIGERANT, unit.id()).ifPresent(kind -> words.add("refrigerant " + kind));
-        said(file, PlatePoints.CHARGE, unit.id()).ifPresent(mass -> words.add("factory charge " + mass));
-        said(file, UnitPoints.ADDED_CHARGE, unit.id()).ifPresent(mass -> words.add("added " + mass));
         return String.join(", ", words);
     }
 

@@ -57,9 +57,17 @@ public record ReportModel(
 
     private static final double WHOLE_FOOT = 0.3048;
 
-    /** @param source the picture, small, as a data address */
+    /**
+     * @param source the picture, small, as a data address
+     * @param forOwner whether it belongs on the owner's page
+     */
     public record PhotoPart(
-            int number, Optional<String> point, Optional<String> component, String source, String caption) {}
+            int number,
+            Optional<String> point,
+            Optional<String> component,
+            String source,
+            String caption,
+            boolean forOwner) {}
 
     /** @param mark the verdict's mark as SVG */
     public record CountLine(String mark, String word, long count) {}
@@ -171,7 +179,7 @@ public record ReportModel(
                         .flatMap(j -> j.view.cautions().stream())
                         .distinct()
                         .toList(),
-                OwnersPage.of(file),
+                OwnersPage.of(file, from.photos, from.units),
                 QrCode.svg(from.link, CODE_SIDE),
                 from.printedAt,
                 from.printedBy);

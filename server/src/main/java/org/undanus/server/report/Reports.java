@@ -170,7 +170,7 @@ class Reports {
                 file,
                 raised,
                 IntStream.range(0, hung.size())
-                        .mapToObj(i -> part(i + 1, hung.get(i), file, wanted.contents.photos(), person))
+                        .mapToObj(i -> part(i + 1, hung.get(i), file, shown(hung.get(i), wanted), person))
                         .toList(),
                 wanted.units,
                 screen ? SCREEN_FIGURE_WIDTH : FIGURE_WIDTH,
@@ -195,7 +195,12 @@ class Reports {
                 shown ? address(photos.thumbnail(photo.id(), person)) : "",
                 Stream.of(where, line, day, "SHA-256 " + photo.sha256().substring(0, 16) + "…")
                         .filter(part -> !part.isEmpty())
-                        .collect(Collectors.joining(" · ")));
+                        .collect(Collectors.joining(" · ")),
+                OwnersPage.pictured(photo));
+    }
+
+    private static boolean shown(Photo photo, Wanted wanted) {
+        return wanted.contents.photos() || wanted.document == Document.OWNERS_PAGE && OwnersPage.pictured(photo);
     }
 
     private static String address(Photos.Picture picture) {

@@ -121,7 +121,7 @@ class ReportTest {
                 .contains("Dunmarrow")
                 .contains("no fault")
                 .contains("A deeper filter cabinet")
-                .contains("refrigerant R410A, added 12 oz")
+                .contains("R410A, safety class A1, warming potential 2088", "12 oz added")
                 .doesNotContain("Fails");
         assertThat(text(pdf("/report.pdf?units=US"), 1, 60))
                 .as("recommendations stand in the report, apart from what fails")
@@ -130,7 +130,14 @@ class ReportTest {
                 .expect(201);
         assertThat(client.get(foundry + "/owner.html").expect(200).text())
                 .contains("&lt;script&gt;alert(2)")
-                .doesNotContain("<script");
+                .doesNotContain("<script")
+                .doesNotContain("<img");
+        client.upload(foundry + "/photos?point=handover.filters&component=system", TestPictures.jpeg(400, 300))
+                .expect(201);
+        assertThat(client.get(foundry + "/owner.html").expect(200).text())
+                .as("where the filters are, in a picture")
+                .contains("<img src=\"data:image/jpeg;base64,");
+        assertThat(pages(pdf("/owner.pdf?units=US"))).isEqualTo(1);
     }
 
     @Test

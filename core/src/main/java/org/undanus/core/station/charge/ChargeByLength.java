@@ -59,7 +59,7 @@ final class ChargeByLength implements Requirement {
             "charge.tolerance", Dimension.RATIO, "How far the charge may be from what it should be, of all of it");
     private static final Setting WARM = new Setting(
             "charge.liquid-temperature", Dimension.TEMPERATURE, "Liquid line, where its contents are computed");
-    private static final About ABOUT = About.of(
+    static final About ABOUT = About.of(
                     "charge.by-length",
                     Station.CHARGE,
                     Scope.OUTDOOR_UNIT,

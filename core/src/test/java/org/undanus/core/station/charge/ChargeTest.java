@@ -15,6 +15,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.UnitSystem;
 
 class ChargeTest {
     private static CaseFixture read(CaseFixture fixture, String... pointsAndTyped) {
@@ -446,5 +447,32 @@ class ChargeTest {
                 .isEqualTo(Verdict.MEETS);
         assertThat(find(two.outdoor("siting.added-charge", "0 g"), "by-length").verdict())
                 .isEqualTo(Verdict.FAILS);
+    }
+
+    private static String label(CaseFixture fixture) {
+        return ChargeLabel.of(
+                        fixture.facts(),
+                        fixture.evidence(),
+                        CaseFixture.DESIGN_BOOK,
+                        Subject.of(fixture.facts().outdoorUnit().orElseThrow()))
+                .map(label -> label.words().in(UnitSystem.SI))
+                .orElse("");
+    }
+
+    @Test
+    void theLabelTellsKindMassWarmingAndWhatTheRoomBears() {
+        CaseFixture unit = new CaseFixture();
+        assertThat(label(unit)).as("nothing is known of it").isEmpty();
+        unit.outdoor("plate.refrigerant", "R32").outdoor("plate.charge", "1.2 kg");
+        assertThat(label(unit))
+                .as("what was not read is not nothing")
+                .isEqualTo("R32, safety class A2L, warming potential 675. 1200 g in it from the factory,"
+                        + " an unknown mass added, an unknown mass in all.");
+        unit.outdoor("siting.added-charge", "300 g")
+                .indoor("siting.room-area", "20 m²")
+                .indoor("siting.mounting-place", "wall");
+        assertThat(label(unit))
+                .contains("1500 g in all, as 1012 kg of carbon dioxide")
+                .contains("Its smallest room bears 4599 g");
     }
 }

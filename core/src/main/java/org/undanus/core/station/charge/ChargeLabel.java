@@ -1,0 +1,68 @@
+package org.undanus.core.station.charge;
+
+import java.util.Optional;
+import org.undanus.core.derived.RoomCharge;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.fluid.Refrigerant;
+import org.undanus.core.installation.Case;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Examination;
+import org.undanus.core.quantity.Mass;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.RuleBook;
+
+/**
+ * What the label on an outdoor unit says of its refrigerant.
+ *
+ * @param factory kg
+ * @param added kg; empty where it was not read, which is not nothing
+ * @param bears the least that a room of the system bears, kg; empty where nothing limits it, or no room was read
+ */
+public record ChargeLabel(
+        Refrigerant refrigerant, Optional<Double> factory, Optional<Double> added, Optional<Double> bears) {
+
+    /** Empty where its plate does not tell the refrigerant. */
+    public static Optional<ChargeLabel> of(Case facts, Evidence evidence, RuleBook rules, Subject unit) {
+        Examination x = Examination.of(facts, evidence, rules, ChargeByLength.ABOUT, unit);
+        return x.chosen(PlatePoints.REFRIGERANT)
+                .flatMap(Refrigerant::named)
+                .map(refrigerant -> new ChargeLabel(
+                        refrigerant,
+                        x.number(PlatePoints.CHARGE),
+                        ChargeByLength.added(x).map(Uncertain::value),
+                        RoomCharge.leastOf(x, refrigerant)));
+    }
+
+    /** All of it, kg; empty where a part is not known. */
+    public Optional<Double> total() {
+        return factory.flatMap(kilograms -> added.map(more -> kilograms + more));
+    }
+
+    /** Its warming over 100 years as much as that of so much carbon dioxide, kg; empty likewise. */
+    public Optional<Double> carbonDioxide() {
+        return total().map(kilograms -> kilograms * refrigerant.warmingPotential());
+    }
+
+    /** In a line. */
+    public Text words() {
+        return Text.of(
+                "{}, safety class {}, warming potential {}. {} in it from the factory, {} added, {} in all{}.{}",
+                refrigerant.name(),
+                refrigerant.safetyClass(),
+                Math.round(refrigerant.warmingPotential()),
+                mass(factory),
+                mass(added),
+                mass(total()),
+                carbonDioxide()
+                        .map(kilograms -> Text.of(", as {} of carbon dioxide", Mass.ofKilograms(Math.rint(kilograms))))
+                        .orElse(Text.of("")),
+                bears.map(kilograms -> Text.of(" Its smallest room bears {}.", Mass.ofKilograms(kilograms)))
+                        .orElse(Text.of("")));
+    }
+
+    private static Object mass(Optional<Double> kilograms) {
+        return kilograms.map(m -> (Object) Mass.ofKilograms(m)).orElse("an unknown mass");
+    }
+}
