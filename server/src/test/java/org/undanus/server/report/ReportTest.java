@@ -132,12 +132,14 @@ class ReportTest {
                 .contains("&lt;script&gt;alert(2)")
                 .doesNotContain("<script")
                 .doesNotContain("<img");
-        client.upload(foundry + "/photos?point=handover.filters&component=system", TestPictures.jpeg(400, 300))
+        String pictured = "/api/installations/" + client.installation("LH-01");
+        client.upload(pictured + "/photos?point=handover.filters&component=system", TestPictures.jpeg(400, 300))
                 .expect(201);
-        assertThat(client.get(foundry + "/owner.html").expect(200).text())
+        assertThat(client.get(pictured + "/owner.html").expect(200).text())
                 .as("where the filters are, in a picture")
                 .contains("<img src=\"data:image/jpeg;base64,");
-        assertThat(pages(pdf("/owner.pdf?units=US"))).isEqualTo(1);
+        assertThat(pages(client.get(pictured + "/owner.pdf").expect(200).response().body()))
+                .isEqualTo(1);
     }
 
     @Test
