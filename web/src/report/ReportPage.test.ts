@@ -23,7 +23,7 @@ beforeEach(() => {
 afterEach(() => vi.resetAllMocks());
 
 async function page() {
-  const wrapper = mount(ReportPage, { props: { id: "i" }, global: { stubs: ["RouterLink"] } });
+  const wrapper = mount(ReportPage, { props: { id: "i" }, global: { stubs: ["RouterLink", "VisitSummary"] } });
   await flushPromises();
   await flushPromises();
   return wrapper;

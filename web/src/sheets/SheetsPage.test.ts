@@ -180,10 +180,13 @@ test("a refrigerant is brought in by its file, and what is wrong with it is said
   expect(section.text()).toContain("R32");
   expect(section.text()).toContain("0.307 kg/m³");
   send.mockRejectedValueOnce(
-    new ProblemError({ title: "Unsuitable", detail: "Line 5, p_dew_kPa: it does not rise.", status: 422 }),
+    new ProblemError({ detail: "Line 5, p_dew_kPa: it does not rise.", status: 422 }),
   );
   const input = section.get("input[type=file]");
-  Object.defineProperty(input.element, "files", { value: [new File(["t_C"], "r99.csv")], configurable: true });
+  Object.defineProperty(input.element, "files", {
+    value: [new File(["t_C"], "r99.csv")],
+    configurable: true,
+  });
   await input.trigger("change");
   await flushPromises();
   expect(send).toHaveBeenCalledWith("/api/refrigerants", expect.any(File), "text/csv");

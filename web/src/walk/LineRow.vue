@@ -11,6 +11,7 @@ import LineField from "./LineField.vue";
 import LiveLine from "./LiveLine.vue";
 import ListEditor from "./ListEditor.vue";
 import MarginSpark from "./MarginSpark.vue";
+import ShownNow from "./ShownNow.vue";
 import StopWatch from "./StopWatch.vue";
 import { useReading } from "./useReading";
 import type { Using } from "./useUsing";
@@ -73,6 +74,7 @@ const {
   commit,
   choose,
   put,
+  takeOver,
   mean,
   byLetter,
   choosing,
@@ -277,6 +279,11 @@ defineExpose({ focus: () => field.value?.focus(), put });
           {{ i.title }}{{ i.lapsed ? ", out of calibration" : "" }}
         </option>
       </select>
+      <ShownNow
+        v-if="inspects && line.kind === 'QUANTITY' && fitting.length"
+        :line="line"
+        @take="takeOver($event.value, $event.instrument)"
+      />
     </div>
     <p v-if="line.beside" class="beside">
       {{ line.beside.byCrew ? "The crew says" : "Also said" }}

@@ -8,11 +8,21 @@ import type { Simulated } from "./useSimulated";
 const off: Simulated = {
   there: true,
   names: ["dry", "moist"],
+  machines: ["sound", "short of charge"],
+  refrigerants: ["R32", "R410A"],
   acts: [{ act: "PUMP_ON", title: "pump on" }],
 };
 const on: Simulated = {
   ...off,
-  running: { name: "moist", speed: 60, clock: "2026-06-03T09:00:00Z", done: "pump on", warmed: false },
+  running: {
+    name: "moist",
+    speed: 60,
+    clock: "2026-06-03T09:00:00Z",
+    done: "pump on",
+    warmed: false,
+    machine: false,
+    runs: false,
+  },
 };
 const asked = spied("get");
 const sent = spied("post");
@@ -64,5 +74,38 @@ test("what cannot be done is said", async () => {
   await button("Pump on")?.trigger("click");
   await flushPromises();
   expect(wrapper.find("[role=alert]").text()).toContain("on first");
+  wrapper.unmount();
+});
+
+test("a machine is switched on at rest with what is in it, then started", async () => {
+  sent.mockImplementation(async () => ({
+    ...off,
+    running: {
+      name: "short of charge",
+      speed: 60,
+      clock: "2026-06-03T09:00:00Z",
+      warmed: false,
+      machine: true,
+      runs: false,
+    },
+  }));
+  const wrapper = mount(SimulatedPanel, { props: { machine: true } });
+  await flushPromises();
+  const button = (name: string) => wrapper.findAll("button").find((each) => each.text() === name);
+  await button("Simulated instruments")?.trigger("click");
+  await wrapper.findAll("select")[0]!.setValue("short of charge");
+  await wrapper.findAll("select")[1]!.setValue("R32");
+  await wrapper.find("input[type=checkbox]").setValue(true);
+  await button("Switch on")?.trigger("click");
+  await flushPromises();
+  expect(sent.mock.calls[0]).toEqual([
+    "/api/simulated",
+    { name: "short of charge", speed: 60, refrigerant: "R32", orifice: true },
+  ]);
+  expect(wrapper.find("[role=status]").text()).toContain("at rest");
+  expect(button("Pump on")).toBeUndefined();
+  await button("Start the machine")?.trigger("click");
+  await flushPromises();
+  expect(sent.mock.calls[1]?.[1]).toEqual({ runs: true });
   wrapper.unmount();
 });

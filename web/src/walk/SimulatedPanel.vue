@@ -5,10 +5,16 @@ import { clockTime } from "../frame/when";
 import { capital } from "../words/words";
 import { useSimulated } from "./useSimulated";
 
-/** Works the demo's simulated line set: its gauges send to the lines that listen, as real ones would. */
-const { simulated, look, start, act, warm, stop, end } = useSimulated();
+/**
+ * Works the demo's simulated line set, or runs its machine: what hangs on it sends as real instruments would, to lines that listen
+ * and for lines that take over what is shown.
+ */
+const props = defineProps<{ machine?: boolean }>();
+const { simulated, look, start, act, warm, run, stop, end } = useSimulated();
 const SPEEDS = [1, 10, 60, 300];
-const name = ref("dry");
+const name = ref(props.machine ? "sound" : "dry");
+const refrigerant = ref("R410A");
+const orifice = ref(false);
 const speed = ref(60);
 const open = ref(false);
 const problem = ref("");
@@ -26,6 +32,11 @@ async function tried(what: () => Promise<unknown>) {
   }
 }
 
+function on() {
+  const machine = props.machine ? { refrigerant: refrigerant.value, orifice: orifice.value } : {};
+  return start({ name: name.value, speed: speed.value, ...machine }).then(() => (open.value = false));
+}
+
 onMounted(() => void look().catch(() => undefined));
 onBeforeUnmount(end);
 </script>
@@ -35,39 +46,62 @@ onBeforeUnmount(end);
     <template v-if="simulated.running">
       <span class="now" role="status">
         <span class="dot" aria-hidden="true"></span>Simulated, {{ simulated.running.name }}:
-        <strong>{{ simulated.running.done ?? "nothing done yet" }}</strong>
+        <strong v-if="simulated.running.machine">{{ simulated.running.runs ? "running" : "at rest" }}</strong>
+        <strong v-else>{{ simulated.running.done ?? "nothing done yet" }}</strong>
         <span class="quiet"
           >{{ clockTime(simulated.running.clock) }} by its clock, {{ simulated.running.speed }} times as fast
           as life</span
         >
       </span>
       <button
-        v-for="each in simulated.acts"
-        :key="each.act"
+        v-if="simulated.running.machine"
         type="button"
         class="button"
         :disabled="busy"
-        @click="tried(() => act(each.act))"
+        @click="tried(() => run(!simulated!.running!.runs))"
       >
-        {{ capital(each.title) }}
+        {{ simulated.running.runs ? "Stop the machine" : "Start the machine" }}
       </button>
-      <button
-        type="button"
-        class="button"
-        :aria-pressed="simulated.running.warmed"
-        :disabled="busy"
-        @click="tried(() => warm(!simulated!.running!.warmed))"
-      >
-        Warm the lines
-      </button>
+      <template v-else>
+        <button
+          v-for="each in simulated.acts"
+          :key="each.act"
+          type="button"
+          class="button"
+          :disabled="busy"
+          @click="tried(() => act(each.act))"
+        >
+          {{ capital(each.title) }}
+        </button>
+        <button
+          type="button"
+          class="button"
+          :aria-pressed="simulated.running.warmed"
+          :disabled="busy"
+          @click="tried(() => warm(!simulated!.running!.warmed))"
+        >
+          Warm the lines
+        </button>
+      </template>
       <button type="button" class="button" :disabled="busy" @click="tried(stop)">Switch off</button>
     </template>
     <template v-else-if="open">
       <label class="choice">
-        <span class="label">Line set</span>
+        <span class="label">{{ machine ? "Machine" : "Line set" }}</span>
         <select v-model="name" class="field">
-          <option v-for="each in simulated.names" :key="each" :value="each">{{ each }}</option>
+          <option v-for="each in machine ? simulated.machines : simulated.names" :key="each" :value="each">
+            {{ each }}
+          </option>
         </select>
+      </label>
+      <label v-if="machine" class="choice">
+        <span class="label">Refrigerant</span>
+        <select v-model="refrigerant" class="field">
+          <option v-for="each in simulated.refrigerants" :key="each" :value="each">{{ each }}</option>
+        </select>
+      </label>
+      <label v-if="machine" class="choice">
+        <input v-model="orifice" type="checkbox" /> <span>fixed orifice</span>
       </label>
       <label class="choice">
         <span class="label">Speed</span>
@@ -75,14 +109,7 @@ onBeforeUnmount(end);
           <option v-for="each in SPEEDS" :key="each" :value="each">{{ each }} times</option>
         </select>
       </label>
-      <button
-        type="button"
-        class="button"
-        :disabled="busy"
-        @click="tried(() => start(name, speed).then(() => (open = false)))"
-      >
-        Switch on
-      </button>
+      <button type="button" class="button" :disabled="busy" @click="tried(on)">Switch on</button>
       <button type="button" class="button" @click="open = false">Close</button>
     </template>
     <button v-else type="button" class="button" @click="open = true">Simulated instruments</button>

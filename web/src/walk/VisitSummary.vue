@@ -70,15 +70,13 @@ function line(brief: Schemas["Brief"]): string {
       <div v-if="summary.revisits.length">
         <h3>What waits for other weather</h3>
         <p v-for="each in summary.revisits" :key="each.weather">
-          <strong>{{ each.weather }}</strong
-          >: {{ each.what.join(", ") }}
+          <strong>{{ each.weather }}</strong>: {{ each.what.join(", ") }}
         </p>
       </div>
       <div v-if="summary.open.length">
         <h3>Still open before it is sealed</h3>
         <p v-for="each in summary.open" :key="each.what + each.where">
-          <strong>{{ each.what }}</strong
-          >: {{ each.where }}
+          <strong>{{ each.what }}</strong>: {{ each.where }}
         </p>
       </div>
       <div v-if="summary.pictures.length">

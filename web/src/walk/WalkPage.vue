@@ -403,7 +403,11 @@ useKeys({
             </template>
           </StationFigure>
         </div>
-        <SimulatedPanel v-if="inspects && station.aids.includes('BENCH')" />
+        <SimulatedPanel
+          v-if="inspects && (station.aids.includes('BENCH') || station.aids.includes('MACHINE'))"
+          :key="station.key"
+          :machine="station.aids.includes('MACHINE')"
+        />
         <VisitSummary v-if="station.aids.includes('SUMMARY')" :id="id" :judged="station.judgements" />
         <div class="at-once">
           <ReadingWith :using="using" :lines="station.lines" :instruments="walk.instruments.value" />

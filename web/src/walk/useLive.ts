@@ -81,6 +81,16 @@ function senders(line: OfLine) {
   );
 }
 
+/** What instruments that fit a line show in this moment. */
+function shownNow(line: OfLine) {
+  return api.get(
+    at("/api/installations/{id}/live/shown", {
+      path: { id: installation },
+      query: { point: line.point, component: line.component, units: units() },
+    }),
+  );
+}
+
 async function listen(line: OfLine, instrument: string) {
   await api.post(at("/api/installations/{id}/live", { path: { id: installation } }), {
     id: crypto.randomUUID(),
@@ -128,6 +138,7 @@ export function useLive() {
   return {
     follow,
     senders,
+    shownNow,
     listen,
     keep,
     leave,

@@ -304,6 +304,13 @@ export function useReading({
     field.value?.focus();
   }
 
+  /** What an instrument shows in this moment is saved at once, as read with it. */
+  async function takeOver(words: string, tool: string) {
+    instrument.value = tool;
+    typed.value = words;
+    await commit();
+  }
+
   /** A logger's file: kept first, then read by its digest. */
   async function choosing(file: File) {
     busy.value = true;
@@ -359,6 +366,7 @@ export function useReading({
     commit,
     choose,
     put,
+    takeOver,
     mean,
     byLetter,
     choosing,

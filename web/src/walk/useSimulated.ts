@@ -29,8 +29,9 @@ export function useSimulated() {
   return {
     simulated,
     look,
-    start: async (name: string, speed: number) => took(await api.post(at("/api/simulated"), { name, speed })),
+    start: async (asked: Schemas["Start"]) => took(await api.post(at("/api/simulated"), asked)),
     act: async (act: Act) => took(await api.post(at("/api/simulated/work"), { act })),
+    run: async (runs: boolean) => took(await api.post(at("/api/simulated/work"), { runs })),
     warm: async (warmed: boolean) => took(await api.post(at("/api/simulated/work"), { warmed })),
     stop: async () => took(await api.post(at("/api/simulated/stop"), undefined as never)),
     end: () => {

@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/refrigerants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reckoner/{id}": {
         parameters: {
             query?: never;
@@ -203,7 +219,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put?: never;
         post: operations["add_1"];
         delete?: never;
@@ -219,7 +235,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_3"];
         put?: never;
         post: operations["add_2"];
         delete?: never;
@@ -395,7 +411,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_4"];
         put?: never;
         post: operations["keep_2"];
         delete?: never;
@@ -635,9 +651,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["all_5"];
         put?: never;
-        post: operations["bring"];
+        post: operations["bring_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -699,7 +715,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_5"];
+        get: operations["all_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -812,6 +828,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["senMl"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/summary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["summary"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1076,6 +1108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/live/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shown"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/live/senders": {
         parameters: {
             query?: never;
@@ -1291,7 +1339,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_6"];
+        get: operations["all_7"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1505,6 +1553,8 @@ export interface components {
             name: string;
             /** Format: double */
             speed: number;
+            refrigerant?: string;
+            orifice?: boolean;
         };
         Doing: {
             /** @enum {string} */
@@ -1519,10 +1569,14 @@ export interface components {
             clock: string;
             done?: string;
             warmed: boolean;
+            machine: boolean;
+            runs: boolean;
         };
         Simulated: {
             there: boolean;
             names: string[];
+            machines: string[];
+            refrigerants: string[];
             acts: components["schemas"]["Doing"][];
             running?: components["schemas"]["Running"];
         };
@@ -1530,6 +1584,7 @@ export interface components {
             /** @enum {string} */
             act?: "PUMP_ON" | "ISOLATED" | "NITROGEN_IN" | "VALVE_OPENED" | "SOAPED" | "STOPPED";
             warmed?: boolean;
+            runs?: boolean;
         };
         Credentials: {
             name: string;
@@ -1572,6 +1627,15 @@ export interface components {
             display: "US" | "SI";
             note: string;
             extending: string[];
+        };
+        RefrigerantLine: {
+            name: string;
+            safetyClass: string;
+            lowerFlammabilityLimit?: string;
+            /** Format: double */
+            warmingPotential: number;
+            described: string;
+            broughtBy?: string;
         };
         AnswerView: {
             steps: components["schemas"]["ReckonedStep"][];
@@ -2156,6 +2220,7 @@ export interface components {
             indoor: string;
             total: string;
             sensible?: string;
+            input?: string;
         };
         CaseDocument: {
             format: string;
@@ -2460,6 +2525,10 @@ export interface components {
             settings: components["schemas"]["BookSetting"][];
             yaml: string;
         };
+        RefrigerantList: {
+            refrigerants: components["schemas"]["RefrigerantLine"][];
+            columns: string[];
+        };
         ComputationView: {
             id: string;
             /** Format: int32 */
@@ -2538,6 +2607,39 @@ export interface components {
             /** Format: int32 */
             dueThisWeek: number;
         };
+        Brief: {
+            key: string;
+            station: string;
+            title: string;
+            subject: string;
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            severity: string;
+            found: string;
+            remedy?: string;
+            point?: string;
+            component?: string;
+        };
+        Open: {
+            what: string;
+            where: string;
+        };
+        Revisit: {
+            weather: string;
+            what: string[];
+        };
+        Summary: {
+            outcome: string;
+            decisive: components["schemas"]["Brief"][];
+            /** Format: int32 */
+            lesser: number;
+            couldChange: components["schemas"]["Brief"][];
+            /** Format: int32 */
+            more: number;
+            revisits: components["schemas"]["Revisit"][];
+            open: components["schemas"]["Open"][];
+            pictures: components["schemas"]["Open"][];
+        };
         StationView: {
             key: string;
             /** Format: int32 */
@@ -2547,7 +2649,7 @@ export interface components {
             lines: components["schemas"]["LineView"][];
             judgements: components["schemas"]["JudgementView"][];
             next: components["schemas"]["NextLine"][];
-            aids: ("SITE_DRAWING" | "UNIT_PHOTOS" | "BENCH")[];
+            aids: ("SITE_DRAWING" | "UNIT_PHOTOS" | "BENCH" | "SUMMARY" | "MACHINE")[];
         };
         CurveView: {
             component: string;
@@ -2567,6 +2669,14 @@ export interface components {
         Preview: {
             /** Format: int32 */
             pages: number;
+        };
+        ShownView: {
+            instrument: string;
+            title: string;
+            name: string;
+            value: string;
+            /** Format: int64 */
+            ago: number;
         };
         Sender: {
             id: string;
@@ -3307,6 +3417,66 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    all_1: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefrigerantList"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    bring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefrigerantLine"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     answer: {
         parameters: {
             query?: {
@@ -3346,7 +3516,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_1: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3405,7 +3575,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_2: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3873,7 +4043,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_3: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4538,7 +4708,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_4: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -4562,7 +4732,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    bring: {
+    bring_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4681,7 +4851,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_5: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -4893,6 +5063,35 @@ export interface operations {
                 };
                 content: {
                     "application/senml+json": Record<string, never>[];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    summary: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Summary"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -5404,6 +5603,37 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    shown: {
+        parameters: {
+            query: {
+                point: string;
+                component: string;
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShownView"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     senders: {
         parameters: {
             query: {
@@ -5812,7 +6042,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_6: {
+    all_7: {
         parameters: {
             query?: never;
             header?: never;

@@ -100,4 +100,69 @@ class SimulatedTest {
                         .has("running"))
                 .isFalse();
     }
+
+    private JsonNode shown(String id, String point, String component) {
+        return inspector
+                .get("/api/installations/" + id + "/live/shown?units=SI&point=" + point + "&component=" + component)
+                .expect(200)
+                .json();
+    }
+
+    private String shownAs(String id, String point, String component, String name) throws InterruptedException {
+        for (int i = 0; i < 100; i++) {
+            for (JsonNode each : shown(id, point, component)) {
+                if (each.path("name").asString().equals(name)) {
+                    return each.path("value").asString();
+                }
+            }
+            TimeUnit.MILLISECONDS.sleep(100);
+        }
+        throw new AssertionError("Nothing shows " + name);
+    }
+
+    @Test
+    void aRunningMachineIsReadOffItsInstrumentsAndJudged() throws InterruptedException {
+        inspector
+                .post(SIMULATED, Map.of("name", "wild", "speed", 60, "refrigerant", "R410A"))
+                .expect(422);
+        inspector
+                .post(SIMULATED, Map.of("name", "sound", "speed", 60, "refrigerant", "R999"))
+                .expect(422);
+        inspector
+                .post(SIMULATED, Map.of("name", "sound", "speed", 600, "refrigerant", "R410A"))
+                .expect(200);
+        assertThat(inspector.post(SIMULATED + "/work", Map.of("warmed", true)).status())
+                .as("a machine is no line set")
+                .isEqualTo(422);
+        String id = inspector.installation("LH-44");
+        String rest = shownAs(id, "charge.suction-pressure", "outdoor-1", "low side");
+        assertThat(rest).matches("20\\.\\d+ barg");
+        JsonNode on = inspector
+                .post(SIMULATED + "/work", Map.of("runs", true))
+                .expect(200)
+                .json();
+        assertThat(on.at("/running/runs").asBoolean()).isTrue();
+        String low = rest;
+        for (int i = 0; i < 100 && low.startsWith("20"); i++) {
+            TimeUnit.MILLISECONDS.sleep(100);
+            low = shownAs(id, "charge.suction-pressure", "outdoor-1", "low side");
+        }
+        assertThat(low).matches("\\d(\\.\\d+)? barg");
+        assertThat(shown(id, "charge.suction-pressure", "outdoor-1"))
+                .extracting(each -> each.path("instrument").asString())
+                .contains("gauge-2")
+                .doesNotContain("thermo-4", "clamp-3");
+        assertThat(shownAs(id, "running.return-wet-bulb", "indoor-1", "return wet bulb"))
+                .matches("19\\.[345] °C");
+        assertThat(shownAs(id, "running.airflow", "indoor-1", "")).matches("19\\d\\d m³/h");
+        inspector
+                .get("/api/installations/" + id + "/live/shown?point=plate.model&component=outdoor-1")
+                .expect(422);
+        SERVER.signedIn("dunmarrow")
+                .get("/api/installations/" + inspector.installation("LH-01")
+                        + "/live/shown?point=running.airflow&component=indoor-1")
+                .expect(404);
+        inspector.save(id, "charge.suction-pressure", "outdoor-1", low).expect(201);
+        inspector.post(SIMULATED + "/stop", Map.of()).expect(200);
+    }
 }

@@ -58,7 +58,9 @@ public record StationPlan(
         /** Its curves are looked at closely. */
         BENCH,
         /** What the visit comes to is summed up. */
-        SUMMARY
+        SUMMARY,
+        /** A running machine is read. */
+        MACHINE
     }
 
     public StationPlan {

@@ -9,21 +9,25 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class Door {
     private final LiveStore store;
+    private final Displays displays;
     private final JsonMapper json;
 
-    Door(LiveStore store, JsonMapper json) {
+    Door(LiveStore store, Displays displays, JsonMapper json) {
         this.store = store;
+        this.displays = displays;
         this.json = json;
     }
 
     /**
-     * Takes a pack of SenML whole or not at all.
+     * Takes a pack of SenML whole or not at all. What it shows can be taken over by a line for a while, whether or not one listens.
      *
      * @throws BadCredentialsException where no instrument has this token
      */
     public LiveStore.Receipt receive(String token, byte[] pack) {
         String instrument = store.instrument(token)
                 .orElseThrow(() -> new BadCredentialsException("No instrument has this token. Nothing was taken."));
-        return store.receive(instrument, SenMl.read(pack, Instant.now(), json));
+        SenMl.Pack read = SenMl.read(pack, Instant.now(), json);
+        displays.show(instrument, read);
+        return store.receive(instrument, read);
     }
 }

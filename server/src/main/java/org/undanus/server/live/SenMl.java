@@ -19,7 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A pack of measurements in SenML's JSON form (RFC 8428): base fields hold for the records after them, times below 2^28 count from
- * now. Numbers in pascals, degrees Celsius or kelvins; texts (vs) say what was done.
+ * now. Numbers in pascals, degrees Celsius or kelvins, amperes, volts, watts or cubic metres a second; texts (vs) say what was done.
  */
 final class SenMl {
     /** The version of the format that is understood. */
@@ -32,24 +32,38 @@ final class SenMl {
     private static final Set<String> OTHER_VALUES = Set.of("vb", "vd");
 
     /** What is measured, by its unit's symbol. */
-    private static final Map<String, Kind> UNITS =
-            Map.of("Pa", Kind.PRESSURE, "Cel", Kind.TEMPERATURE, "K", Kind.TEMPERATURE);
+    private static final Map<String, Kind> UNITS = Map.of(
+            "Pa", Kind.PRESSURE,
+            "Cel", Kind.TEMPERATURE,
+            "K", Kind.TEMPERATURE,
+            "A", Kind.CURRENT,
+            "V", Kind.VOLTAGE,
+            "W", Kind.POWER,
+            "m3/s", Kind.FLOW);
 
     /** What a record is of; whether a pressure is absolute or by gauge, whoever listens knows. */
     enum Kind {
         PRESSURE,
-        TEMPERATURE;
+        TEMPERATURE,
+        CURRENT,
+        VOLTAGE,
+        POWER,
+        FLOW;
 
         boolean is(Dimension dimension) {
             return switch (dimension) {
                 case GAUGE_PRESSURE, ABSOLUTE_PRESSURE -> this == PRESSURE;
                 case TEMPERATURE -> this == TEMPERATURE;
+                case CURRENT -> this == CURRENT;
+                case VOLTAGE -> this == VOLTAGE;
+                case POWER -> this == POWER;
+                case VOLUME_FLOW -> this == FLOW;
                 default -> false;
             };
         }
     }
 
-    /** @param value Pa or °C */
+    /** @param value in the unit of its kind; a temperature in °C */
     record Measured(int record, String name, Kind kind, Instant at, BigDecimal value) {}
 
     /** Something that was done. */

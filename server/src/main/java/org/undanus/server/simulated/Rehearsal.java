@@ -18,6 +18,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import org.undanus.core.derived.Marks;
 import org.undanus.core.quantity.Temperature;
+import org.undanus.core.simulated.VirtualRun;
 import org.undanus.core.simulated.VirtualVisit;
 import org.undanus.server.live.Door;
 import org.undanus.server.problem.ConflictException;
@@ -26,8 +27,8 @@ import org.undanus.server.simulated.Packs.Sender;
 import org.undanus.server.simulated.Packs.Shown;
 
 /**
- * The demo's simulated instruments: one virtual line set that a person works, and whose gauges send to the same door as real ones.
- * Its clock begins some hours ago and runs faster than life until it has caught up.
+ * The demo's simulated instruments: a virtual line set that a person works, or a machine that they run, whose instruments send to
+ * the same door as real ones. Its clock begins some hours ago and runs faster than life until it has caught up.
  */
 @Component
 @ConditionalOnProperty("undanus.demo")
@@ -46,8 +47,33 @@ class Rehearsal {
      * @param clock of its instruments
      * @param done last; empty while nothing was
      * @param warmed whether the lines are being warmed
+     * @param machine whether it is a machine, not a line set
+     * @param runs whether that machine runs
      */
-    record Standing(String name, double speed, Instant clock, Optional<Marks.Act> done, boolean warmed) {}
+    record Standing(
+            String name,
+            double speed,
+            Instant clock,
+            Optional<Marks.Act> done,
+            boolean warmed,
+            boolean machine,
+            boolean runs) {
+        private Standing done(Marks.Act act) {
+            return new Standing(name, speed, clock, Optional.of(act), warmed, machine, runs);
+        }
+
+        private Standing warmed(boolean on) {
+            return new Standing(name, speed, clock, done, on, machine, runs);
+        }
+
+        private Standing runs(boolean on) {
+            return new Standing(name, speed, clock, done, warmed, machine, on);
+        }
+
+        private Standing at(Instant later) {
+            return new Standing(name, speed, later, done, warmed, machine, runs);
+        }
+    }
 
     private final Door door;
     private final ScheduledExecutorService runs = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -57,6 +83,7 @@ class Rehearsal {
     });
 
     private VirtualVisit visit;
+    private VirtualRun machine;
     private Standing standing;
 
     Rehearsal(Door door) {
@@ -74,22 +101,31 @@ class Rehearsal {
         return Optional.ofNullable(standing);
     }
 
-    /** Switches it on, from the beginning where it was on. */
+    /** Switches a line set on, from the beginning where it was on. */
     synchronized void start(String name, double speed) {
+        machine = null;
         visit = new VirtualVisit(name, new Random());
-        standing = new Standing(name, speed, Instant.now().minus(AGO), Optional.empty(), false);
+        standing = new Standing(name, speed, Instant.now().minus(AGO), Optional.empty(), false, false, false);
+    }
+
+    /** Switches a machine on, at rest. */
+    synchronized void start(String name, double speed, String refrigerant, boolean valve) {
+        visit = null;
+        machine = new VirtualRun(name, refrigerant, valve, new Random());
+        standing = new Standing(name, speed, Instant.now().minus(AGO), Optional.empty(), false, true, false);
     }
 
     synchronized void stop() {
         visit = null;
+        machine = null;
         standing = null;
     }
 
-    /** @throws UnsuitableException while it is switched off */
+    /** @throws UnsuitableException while no line set is switched on */
     synchronized void act(Marks.Act act) {
-        requireOn();
+        requireOn(visit);
         visit.act(act);
-        standing = new Standing(standing.name, standing.speed, standing.clock, Optional.of(act), standing.warmed);
+        standing = standing.done(act);
         for (Sender sender : List.of(Packs.VACUUM, Packs.GAUGE)) {
             send(sender, sender.done(act, standing.clock));
         }
@@ -97,26 +133,54 @@ class Rehearsal {
 
     /** Warms the lines, or lets them cool again. */
     synchronized void warm(boolean on) {
-        requireOn();
+        requireOn(visit);
         if (on != standing.warmed) {
             visit.warm(on ? VirtualVisit.WARMER : -VirtualVisit.WARMER);
-            standing = new Standing(standing.name, standing.speed, standing.clock, standing.done, on);
+            standing = standing.warmed(on);
         }
     }
 
-    private void requireOn() {
-        if (visit == null) {
+    /**
+     * Starts or stops the machine.
+     *
+     * @throws UnsuitableException while none is switched on
+     */
+    synchronized void run(boolean on) {
+        requireOn(machine);
+        machine.run(on);
+        standing = standing.runs(on);
+    }
+
+    private static void requireOn(Object what) {
+        if (what == null) {
             throw new UnsuitableException("act", "Switch the simulated instruments on first.");
         }
     }
 
     private synchronized void tick() {
-        if (visit == null) {
+        if (standing == null) {
             return;
         }
         Instant until = standing.clock.plusMillis((long) (TICK_MS * standing.speed));
         Instant now = Instant.now();
         until = until.isAfter(now) ? now : until;
+        if (machine != null) {
+            show(until);
+        } else {
+            take(until);
+        }
+    }
+
+    private void show(Instant until) {
+        machine.goOn(Duration.between(standing.clock, until).toMillis() / 1000.0);
+        standing = standing.at(until);
+        for (Packs.Channel channel : Packs.MACHINE) {
+            double value = machine.shown(channel.probe()) - channel.less();
+            send(channel.sender(), channel.sender().value(channel.name(), new Shown(until, value)));
+        }
+    }
+
+    private void take(Instant until) {
         Map<Sender, List<Shown>> shown = Map.of(
                 Packs.VACUUM, new ArrayList<>(), Packs.GAUGE, new ArrayList<>(), Packs.THERMOMETER, new ArrayList<>());
         Instant clock = standing.clock;
@@ -131,7 +195,7 @@ class Rehearsal {
             shown.get(Packs.THERMOMETER)
                     .add(new Shown(clock, Temperature.ofKelvin(visit.wall()).celsius()));
         }
-        standing = new Standing(standing.name, standing.speed, clock, standing.done, standing.warmed);
+        standing = standing.at(clock);
         shown.forEach((sender, values) -> {
             if (!values.isEmpty()) {
                 send(sender, sender.values(values));

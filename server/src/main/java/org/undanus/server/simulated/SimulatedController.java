@@ -17,7 +17,9 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.derived.Marks;
+import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.simulated.Act;
+import org.undanus.core.simulated.VirtualRun;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
@@ -30,25 +32,53 @@ import org.undanus.server.space.KeepsNothing;
 @RequestMapping("/api/simulated")
 class SimulatedController {
 
-    /** @param name of what the line set is like */
+    /**
+     * @param name of what the line set or the machine is like
+     * @param refrigerant in the machine; empty for a line set
+     * @param orifice whether a fixed orifice meters it, else a valve
+     */
     record Start(
             @NotBlank(message = "is empty") String name,
             @DecimalMin(value = "1", message = "is at least 1") @DecimalMax(value = "600", message = "is at most 600")
-                    double speed) {}
+                    double speed,
+            Optional<String> refrigerant,
+            Optional<Boolean> orifice) {}
 
-    /** @param act one that can be done; empty where only the warming changes */
-    record Work(Optional<Marks.Act> act, Optional<Boolean> warmed) {}
+    /**
+     * @param act one that can be done; empty where only something else changes
+     * @param runs whether the machine is to run
+     */
+    record Work(Optional<Marks.Act> act, Optional<Boolean> warmed, Optional<Boolean> runs) {}
 
-    /** @param done last, in words */
-    record Running(String name, double speed, Instant clock, Optional<String> done, boolean warmed) {}
+    /**
+     * @param done last, in words
+     * @param machine whether it is a machine, not a line set
+     * @param runs whether that runs
+     */
+    record Running(
+            String name,
+            double speed,
+            Instant clock,
+            Optional<String> done,
+            boolean warmed,
+            boolean machine,
+            boolean runs) {}
 
     /**
      * @param there only in the demo
      * @param names what the line set can be like
-     * @param acts what can be done to it
+     * @param machines what a machine can be like
+     * @param refrigerants that can be in it
+     * @param acts what can be done to a line set
      * @param running empty while it is switched off
      */
-    record Simulated(boolean there, List<String> names, List<Doing> acts, Optional<Running> running) {}
+    record Simulated(
+            boolean there,
+            List<String> names,
+            List<String> machines,
+            List<String> refrigerants,
+            List<Doing> acts,
+            Optional<Running> running) {}
 
     record Doing(Marks.Act act, String title) {}
 
@@ -69,6 +99,8 @@ class SimulatedController {
         return new Simulated(
                 there != null,
                 Act.NAMES,
+                VirtualRun.names(),
+                PlatePoints.REFRIGERANT.options(),
                 ACTS,
                 Optional.ofNullable(there).flatMap(Rehearsal::standing).map(SimulatedController::running));
     }
@@ -79,7 +111,9 @@ class SimulatedController {
                 standing.speed(),
                 standing.clock(),
                 standing.done().map(Marks.Act::title),
-                standing.warmed());
+                standing.warmed(),
+                standing.machine(),
+                standing.runs());
     }
 
     private Rehearsal there(Person person) {
@@ -99,14 +133,26 @@ class SimulatedController {
     @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
     Simulated start(@Valid @RequestBody Start asked, @AuthenticationPrincipal Person person) {
         Rehearsal there = there(person);
-        if (!Act.NAMES.contains(asked.name())) {
+        if (asked.refrigerant().isPresent()) {
+            startMachine(there, asked, asked.refrigerant().get());
+        } else if (Act.NAMES.contains(asked.name())) {
+            there.start(asked.name(), asked.speed());
+        } else {
             throw new UnsuitableException("name", "There are " + String.join(", ", Act.NAMES) + ".");
         }
-        there.start(asked.name(), asked.speed());
         return simulated();
     }
 
-    /** Works the line set. */
+    private static void startMachine(Rehearsal there, Start asked, String refrigerant) {
+        try {
+            there.start(
+                    asked.name(), asked.speed(), refrigerant, !asked.orifice().orElse(false));
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("name", e.getMessage());
+        }
+    }
+
+    /** Works the line set, or runs the machine. */
     @PostMapping("/work")
     @KeepsNothing
     @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
@@ -114,6 +160,7 @@ class SimulatedController {
         Rehearsal there = there(person);
         asked.act().ifPresent(there::act);
         asked.warmed().ifPresent(there::warm);
+        asked.runs().ifPresent(there::run);
         return simulated();
     }
 

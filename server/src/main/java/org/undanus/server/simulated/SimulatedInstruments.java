@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.simulated.Act;
 
@@ -21,8 +23,9 @@ import org.undanus.core.simulated.Act;
  */
 public final class SimulatedInstruments {
     /** The instruments of the demo that are acted, with the tokens that only the demo knows. */
-    public static final Map<String, String> TOKENS =
-            Map.of("vacuum-1", "demo-vacuum-1", "gauge-7", "demo-gauge-7", "thermo-4", "demo-thermo-4");
+    public static final Map<String, String> TOKENS = Stream.of(
+                    "vacuum-1", "gauge-7", "thermo-4", "gauge-2", "psychro-1", "clamp-3", "hood-1")
+            .collect(Collectors.toUnmodifiableMap(id -> id, id -> "demo-" + id));
 
     private static final long AGAIN_MS = 1000;
     private static final long BETWEEN_MS = 250;

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -35,6 +36,7 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.live.Displays;
 import org.undanus.server.live.Listening;
 import org.undanus.server.live.LiveFeed;
 import org.undanus.server.live.LiveMark;
@@ -67,6 +69,15 @@ class LiveController {
     /** @param at as it was handed out */
     record MarkBack(@NotNull(message = "is missing") Marks.Act act, @NotNull(message = "is missing") Instant at) {}
 
+    /**
+     * What an instrument shows.
+     *
+     * @param name of what it shows; may be empty
+     * @param value as it can be typed
+     * @param ago s
+     */
+    record ShownView(String instrument, String title, String name, String value, long ago) {}
+
     /** What can be marked. */
     record ActView(Marks.Act act, String title) {}
 
@@ -97,6 +108,7 @@ class LiveController {
     private final Instruments instruments;
     private final TransactionTemplate transactions;
     private final LiveFeed feed;
+    private final Displays displays;
 
     LiveController(
             LiveStore live,
@@ -105,7 +117,9 @@ class LiveController {
             TraceStore traces,
             Instruments instruments,
             TransactionTemplate transactions,
-            LiveFeed feed) {
+            LiveFeed feed,
+            Displays displays) {
+        this.displays = displays;
         this.live = live;
         this.cases = cases;
         this.readings = readings;
@@ -208,6 +222,31 @@ class LiveController {
         return live.senders(asked).stream()
                 .flatMap(sender -> instruments.find(sender).stream())
                 .map(instrument -> new Sender(instrument.id(), instrument.title()))
+                .toList();
+    }
+
+    /** What instruments that fit a line show now, to be taken over as its reading. */
+    @GetMapping("/shown")
+    List<ShownView> shown(
+            @PathVariable String id,
+            @RequestParam String point,
+            @RequestParam String component,
+            @RequestParam Optional<UnitSystem> units,
+            @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        Point asked = Readings.line(file, new PointKey(point, component)).point();
+        if (asked.kind() != Point.Kind.QUANTITY) {
+            throw new UnsuitableException("point", asked.title() + " is not read off an instrument.");
+        }
+        QuantityFormat format = QuantityFormat.of(units.orElse(file.rules().display()));
+        Instant now = Instant.now();
+        return displays.of(asked).stream()
+                .map(shown -> new ShownView(
+                        shown.instrument(),
+                        shown.title(),
+                        shown.name(),
+                        format.format(shown.quantity(), shown.resolution()),
+                        Math.max(0, ChronoUnit.SECONDS.between(shown.came(), now))))
                 .toList();
     }
 

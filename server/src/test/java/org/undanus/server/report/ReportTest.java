@@ -138,7 +138,10 @@ class ReportTest {
         assertThat(client.get(pictured + "/owner.html").expect(200).text())
                 .as("where the filters are, in a picture")
                 .contains("<img src=\"data:image/jpeg;base64,");
-        assertThat(pages(client.get(pictured + "/owner.pdf").expect(200).response().body()))
+        assertThat(pages(client.get(pictured + "/owner.pdf")
+                        .expect(200)
+                        .response()
+                        .body()))
                 .isEqualTo(1);
     }
 

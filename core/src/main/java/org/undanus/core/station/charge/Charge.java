@@ -67,6 +67,7 @@ public final class Charge {
                                 new SubcoolingTrim(),
                                 new SuperheatTrim(),
                                 new SoundCycle()))
+                .with(StationPlan.Aid.MACHINE)
                 .drawnBy(CycleFigure::draw)
                 .after(
                         Station.EVACUATION,

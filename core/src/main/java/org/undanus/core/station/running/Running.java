@@ -87,6 +87,7 @@ public final class Running {
                         SteadyOperation.ABOUT,
                         x -> Optional.of(x.rules().number(SteadyRunning.DURATION)),
                         (x, seconds) -> Optional.empty()))
+                .with(StationPlan.Aid.MACHINE)
                 .drawnBy(PsychrometricFigure::draw, PerformanceFigure::draw)
                 .after(Station.ELECTRICAL, "The machine runs on a circuit that has not been looked at in full.")
                 .after(Station.AIRSIDE, "In starved air a split says nothing of the machine.");
