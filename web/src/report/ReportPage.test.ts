@@ -23,7 +23,10 @@ beforeEach(() => {
 afterEach(() => vi.resetAllMocks());
 
 async function page() {
-  const wrapper = mount(ReportPage, { props: { id: "i" }, global: { stubs: ["RouterLink", "VisitSummary"] } });
+  const wrapper = mount(ReportPage, {
+    props: { id: "i" },
+    global: { stubs: ["RouterLink", "VisitSummary"] },
+  });
   await flushPromises();
   await flushPromises();
   return wrapper;

@@ -13,7 +13,9 @@ const line = {
 } as Line;
 const low = { instrument: "gauge-2", title: "Gauge set 2", name: "low side", value: "118.2 psig", ago: 1 };
 
-beforeEach(() => asked.mockReset().mockImplementation(async () => [low]));
+beforeEach(() => {
+  asked.mockReset().mockImplementation(async () => [low]);
+});
 
 async function looked() {
   const wrapper = mount(ShownNow, { props: { line } });
@@ -39,7 +41,7 @@ test("where nothing sends, that is said", async () => {
 
 test("what goes wrong is said", async () => {
   asked.mockImplementation(async () => {
-    throw new ProblemError({ status: 500, detail: "The server cannot be reached." });
+    throw new ProblemError({ status: 0, detail: "The server cannot be reached." });
   });
   expect((await looked()).get("[role=alert]").text()).toContain("cannot be reached");
 });

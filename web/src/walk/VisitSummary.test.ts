@@ -18,7 +18,7 @@ const brief = {
   component: "outdoor-1",
 };
 
-beforeEach(() =>
+beforeEach(() => {
   asked.mockReset().mockImplementation(async () => ({
     outcome: "One thing must be put right, for safety.",
     decisive: [brief],
@@ -31,8 +31,8 @@ beforeEach(() =>
       { what: "Nameplate", where: "Outdoor unit" },
       { what: "Filters", where: "" },
     ],
-  })),
-);
+  }));
+});
 
 test("what decides, what could change, the weather, what is open and which photos lack", async () => {
   const wrapper = mount(VisitSummary, {
@@ -56,7 +56,7 @@ test("what decides, what could change, the weather, what is open and which photo
 
 test("what goes wrong is said", async () => {
   asked.mockImplementation(async () => {
-    throw new ProblemError({ status: 500, detail: "The server cannot be reached." });
+    throw new ProblemError({ status: 0, detail: "The server cannot be reached." });
   });
   const wrapper = mount(VisitSummary, { props: { id: "1" } });
   await flushPromises();
