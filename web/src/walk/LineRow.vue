@@ -13,6 +13,7 @@ import ListEditor from "./ListEditor.vue";
 import MarginSpark from "./MarginSpark.vue";
 import ShownNow from "./ShownNow.vue";
 import StopWatch from "./StopWatch.vue";
+import { useLive } from "./useLive";
 import { useReading } from "./useReading";
 import type { Using } from "./useUsing";
 import VerdictMark from "./VerdictMark.vue";
@@ -97,6 +98,7 @@ const {
   done: () => emit("done"),
 });
 const { on, lasting } = useHolds();
+const { sending } = useLive();
 /** What is being left alone, where this line says for how long. */
 const held = computed(() => (props.line.holds ? on(props.line) : undefined));
 
@@ -280,7 +282,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
         </option>
       </select>
       <ShownNow
-        v-if="inspects && line.kind === 'QUANTITY' && fitting.length"
+        v-if="inspects && line.kind === 'QUANTITY' && fitting.some((tool) => sending.includes(tool.id))"
         :line="line"
         @take="takeOver($event.value, $event.instrument)"
       />

@@ -12,6 +12,8 @@ const AT_MOST_EVERY_MS = 2000;
 const SOMETIMES_MS = 10_000;
 
 const listening = ref<Live[]>([]);
+/** Ids of the instruments that may send. */
+const sending = ref<string[]>([]);
 const { units } = useUnits();
 let installation = "";
 
@@ -58,6 +60,7 @@ function follow(id: string, changed: () => void): () => void {
     }
   }, SOMETIMES_MS);
   void look().catch(() => undefined);
+  void askSenders().catch(() => undefined);
   return () => {
     unwatch();
     clearInterval(asking);
@@ -79,6 +82,10 @@ function senders(line: OfLine) {
       query: { point: line.point, component: line.component },
     }),
   );
+}
+
+async function askSenders() {
+  sending.value = await api.get(at("/api/installations/{id}/live/sending", { path: { id: installation } }));
 }
 
 /** What instruments that fit a line show in this moment. */
@@ -138,6 +145,7 @@ export function useLive() {
   return {
     follow,
     senders,
+    sending,
     shownNow,
     listen,
     keep,

@@ -116,6 +116,9 @@ public record DataSheet(
             Optional<Length> meteringSize,
             List<Capacity> capacities,
             List<FlowFactor> flowFactors) {
+        /** Of temperatures written in two units, K. */
+        private static final double SAME = 1e-6;
+
         public Pair {
             capacities = List.copyOf(capacities);
             flowFactors = List.copyOf(flowFactors);
@@ -166,7 +169,7 @@ public record DataSheet(
             for (int i = 1; i < row.size(); i++) {
                 Capacity low = row.get(i - 1);
                 Capacity high = row.get(i);
-                if (outdoor.si() >= low.outdoor.si() && outdoor.si() <= high.outdoor.si()) {
+                if (outdoor.si() >= low.outdoor.si() - SAME && outdoor.si() <= high.outdoor.si() + SAME) {
                     double share = (outdoor.si() - low.outdoor.si()) / (high.outdoor.si() - low.outdoor.si());
                     double there = what.apply(low).orElseThrow().si();
                     return Optional.of(Power.ofWatts(

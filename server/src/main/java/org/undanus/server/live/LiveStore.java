@@ -129,6 +129,12 @@ public class LiveStore {
                 .toList();
     }
 
+    /** The instruments that may send at all. */
+    @Transactional(readOnly = true)
+    public List<String> sending() {
+        return mapper.tokens().stream().map(TokenRow::instrument).toList();
+    }
+
     private boolean shows(String instrument, Point point) {
         return instruments
                 .find(instrument)

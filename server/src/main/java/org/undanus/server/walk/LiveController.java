@@ -225,8 +225,16 @@ class LiveController {
                 .toList();
     }
 
+    /** The ids of instruments that may send, whichever line they fit. */
+    @GetMapping("/sending")
+    List<String> sending(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        cases.open(id, person);
+        return live.sending();
+    }
+
     /** What instruments that fit a line show now, to be taken over as its reading. */
     @GetMapping("/shown")
+    @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
     List<ShownView> shown(
             @PathVariable String id,
             @RequestParam String point,

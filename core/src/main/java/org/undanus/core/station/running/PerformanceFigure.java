@@ -111,7 +111,7 @@ final class PerformanceFigure {
         List<Place> line = new ArrayList<>();
         row.forEach(entry ->
                 line.add(Place.of(entry.outdoor().celsius(), entry.total().si() / KILO)));
-        chart.line(Role.CURVE, line).aside(Text.of("the sheet"), line.get(line.size() - 1), Side.ABOVE, Side.LEFT);
+        chart.line(Role.CURVE, line).aside(Text.of("the sheet"), line.get(0), Side.ABOVE, Side.LEFT);
         Standing standing = Standing.of(
                 judgements,
                 mode == DataSheet.Mode.HEATING ? HeatingCapacity.ABOUT : CoolingCapacity.ABOUT,
@@ -128,12 +128,14 @@ final class PerformanceFigure {
         double step = Math.pow(10, Math.floor(Math.log10(most)));
         double grid = most / step < 3 ? step / 2 : step;
         for (double kilowatts = 0; kilowatts <= most; kilowatts += grid) {
-            chart.line(kilowatts == 0 ? Role.OUTLINE : Role.GRID, Place.of(low, kilowatts), Place.of(high, kilowatts))
-                    .words(
-                            Text.of("{}", Power.ofWatts(kilowatts * KILO)),
-                            Place.of(low, kilowatts),
-                            Weight.QUIET,
-                            Side.LEFT);
+            chart.line(kilowatts == 0 ? Role.OUTLINE : Role.GRID, Place.of(low, kilowatts), Place.of(high, kilowatts));
+            if (kilowatts > 0) {
+                chart.words(
+                        Text.of("{}", Power.ofWatts(kilowatts * KILO)),
+                        Place.of(low, kilowatts),
+                        Weight.QUIET,
+                        Side.LEFT);
+            }
         }
         for (double celsius = low; celsius <= high; celsius += TICK) {
             chart.line(Role.OUTLINE, Place.of(celsius, 0), Place.of(celsius, -most / 60))

@@ -124,8 +124,10 @@ final class PsychrometricFigure {
 
     private void axes(Drawing.Builder chart) {
         for (double grams = 0; grams < MOST_GRAMS; grams += GRAMS_TICK) {
-            chart.line(grams == 0 ? Role.OUTLINE : Role.GRID, Place.of(COLDEST, grams), Place.of(warmest, grams))
-                    .words(Text.of("{} g/kg", Math.round(grams)), Place.of(warmest, grams), Weight.QUIET, Side.RIGHT);
+            chart.line(grams == 0 ? Role.OUTLINE : Role.GRID, Place.of(COLDEST, grams), Place.of(warmest, grams));
+            if (grams > 0) {
+                chart.words(Text.of("{} g/kg", Math.round(grams)), Place.of(warmest, grams), Weight.QUIET, Side.RIGHT);
+            }
         }
         for (double celsius = COLDEST; celsius <= warmest; celsius += TICK) {
             chart.line(Role.OUTLINE, Place.of(celsius, 0), Place.of(celsius, -0.5))

@@ -103,7 +103,10 @@ final class RunningPoints {
             "Each by mode, name and what tells it: current at the compressor, or the frequency shown.",
             Stages.NOTATION);
     static final Point ZONES = mode(
-            "zones-seen", "All zones at once", "Every zone calls: each gets its air, and nothing trips or whistles.");
+                    "zones-seen",
+                    "All zones at once",
+                    "Every zone calls: each gets its air, and nothing trips or whistles.")
+            .asOptional();
     static final Point GRILLE = Point.quantity(
                     "running.grille-infrared",
                     Scope.INDOOR_UNIT,
