@@ -38,6 +38,8 @@ const props = defineProps<{
   log: (line: Line, file: File) => Promise<string | undefined>;
   logAddress: (sha256: string) => string;
   photos?: Photo[];
+  /** The line that the person is at. */
+  at?: () => string;
 }>();
 const emit = defineEmits<{
   focused: [];
@@ -96,6 +98,7 @@ const {
   change: (line, words, asked) => props.change(line, words, asked),
   log: (line, file) => props.log(line, file),
   done: () => emit("done"),
+  inHand: () => props.at?.() ?? "",
 });
 const { on, lasting } = useHolds();
 const { sending } = useLive();

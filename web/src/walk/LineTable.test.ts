@@ -84,6 +84,22 @@ test("after Enter the next open line has the focus, optional ones are passed ove
   wrapper.unmount();
 });
 
+test("whoever went on to another line while one is saved stays there", async () => {
+  let saved: () => void = () => undefined;
+  const save = vi.fn(() => new Promise<void>((resolve) => (saved = resolve)));
+  const { wrapper, focusedLine } = table([line("a"), line("b"), line("c")], save);
+  const fields = wrapper.findAll("input");
+  fields[0]!.element.focus();
+  await fields[0]!.setValue("10 in");
+  await fields[0]!.trigger("keydown", { key: "Enter" });
+  fields[2]!.element.focus();
+  await fields[2]!.setValue("12 i");
+  saved();
+  await flushPromises();
+  expect(focusedLine()).toContain("field-c");
+  wrapper.unmount();
+});
+
 test("when all that must be read is read, the optional ones follow", async () => {
   const { wrapper, focusedLine, moves } = table([line("a", { reading }), line("b", { optional: true })]);
   await moves.nextOpen();

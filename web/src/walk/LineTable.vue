@@ -115,6 +115,10 @@ async function go(line: Line | undefined) {
   }
 }
 
+function inHand(): string {
+  return at.value;
+}
+
 function index(): number {
   return props.lines.findIndex((line) => lineKey(line) === at.value);
 }
@@ -164,6 +168,7 @@ defineExpose({ nextOpen, previous, goTo, put });
         :log="log"
         :log-address="logAddress"
         :photos="photosOf?.(line)"
+        :at="inHand"
         @photo="emit('photo', line, $event)"
         @focused="focused(line)"
         @done="nextOpen"

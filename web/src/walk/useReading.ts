@@ -1,6 +1,7 @@
 import { computed, nextTick, ref, watch } from "vue";
 import { ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
 import { lineKey, type Grade, type Judgement, type Line, type Tool } from "./useWalk";
 import { pressing } from "../words/words";
 import { tried } from "./useTried";
@@ -31,6 +32,8 @@ export interface Row {
   log: (line: Line, file: File) => Promise<string | undefined>;
   /** Nothing is left to do on this line. */
   done: () => void;
+  /** The line in hand: whoever went on to another while this one was saved stays there. */
+  inHand: () => string;
 }
 
 const PAUSE_MS = 250;
@@ -49,6 +52,7 @@ export function useReading({
   change,
   log,
   done,
+  inHand,
 }: Row) {
   const typed = ref("");
   /** What this line is read with where it is not what the station is. */
@@ -218,6 +222,7 @@ export function useReading({
     }
     busy.value = true;
     problem.value = "";
+    const began = inHand();
     try {
       const words = await full();
       await save(line(), {
@@ -230,13 +235,19 @@ export function useReading({
         basedOn,
         confirmed,
       });
-      done();
+      if (inHand() === began) {
+        done();
+      }
     } catch (thrown) {
       const known = thrown instanceof ProblemError ? thrown.problem : undefined;
       ask.value = known?.ask === true;
       meant.value = known?.choices ?? [];
       theirs.value = known?.status === 409 ? (known.theirs as Schemas["ReadingView"] | undefined) : undefined;
       problem.value = sentence(thrown);
+      if (inHand() !== began) {
+        notice.problem(`${line().title}: ${problem.value}`);
+        return;
+      }
       field.value?.focus();
       void nextTick(() => meant.value.length && answer.value?.querySelector("button")?.focus());
       // what is said of it stands below the field, perhaps out of sight
