@@ -71,8 +71,11 @@ public final class Pictures {
         desk.getByText("How it follows").waitFor();
         take(desk, "why");
         desk.keyboard().press("Escape");
-        walk(desk, "Foundry floor, ducted split", "Running");
+        walk(desk, "Lodge, wall split in heating", "Running");
+        desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Wall unit, lodge, capacity in heating"))
+                .click();
         take(desk, "walk-running");
+        walk(desk, "Foundry floor, ducted split", "Running");
         desk.getByRole(
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Report").setExact(true))
@@ -98,7 +101,8 @@ public final class Pictures {
         desk.context().close();
 
         Page attic = signedIn(DESK, "attic");
-        walk(attic, "Stage roof, ducted split with strip heat", "Electrical");
+        walk(attic, "Foundry floor, ducted split", "Handover");
+        attic.getByText("46 things must be put right").first().click();
         take(attic, "walk-attic");
         attic.context().close();
 
