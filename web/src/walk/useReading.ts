@@ -214,6 +214,7 @@ export function useReading({
     }
     const same =
       !changed.value &&
+      !line().reading?.setAside &&
       grade.value === line().reading?.grade &&
       instrument.value === (line().reading?.instrument ?? "");
     if (same) {

@@ -4,6 +4,7 @@ import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.quantity.Dimension;
 
 /** What is read of air and asked at several stations. */
@@ -33,7 +34,8 @@ public final class AirPoints {
                     263,
                     323)
             .with(InstrumentKind.THERMOMETER)
-            .called("return", "dry bulb");
+            .called("return", "dry bulb")
+            .during(OperationPoints.MODE);
     public static final Point RETURN_WET_BULB = Point.quantity(
                     "running.return-wet-bulb",
                     Scope.INDOOR_UNIT,
@@ -43,7 +45,8 @@ public final class AirPoints {
                     263,
                     313)
             .with(InstrumentKind.PSYCHROMETER)
-            .called("wet bulb", "return wet");
+            .called("wet bulb", "return wet")
+            .during(OperationPoints.MODE);
     public static final Point SUPPLY_DRY_BULB = Point.quantity(
                     "running.supply-dry-bulb",
                     Scope.INDOOR_UNIT,
@@ -54,7 +57,8 @@ public final class AirPoints {
                     343)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
-            .called("supply", "supply now");
+            .called("supply", "supply now")
+            .during(OperationPoints.MODE);
     public static final Point SUPPLY_WET_BULB = Point.quantity(
                     "running.supply-wet-bulb",
                     Scope.INDOOR_UNIT,
@@ -66,7 +70,8 @@ public final class AirPoints {
             .with(InstrumentKind.PSYCHROMETER)
             .withCaution(MOVING)
             .asOptional()
-            .called("supply wet");
+            .called("supply wet")
+            .during(OperationPoints.MODE);
     public static final Point HOOD = Point.quantity(
                     "running.airflow",
                     Scope.INDOOR_UNIT,

@@ -52,6 +52,7 @@ public final class Point {
     private Stage due = Stage.FINAL;
     private boolean hidden;
     private Optional<Condition> condition = Optional.empty();
+    private Optional<Point> during = Optional.empty();
     private List<String> aliases = List.of();
     private Optional<Notation> notation = Optional.empty();
 
@@ -75,6 +76,7 @@ public final class Point {
         other.due = due;
         other.hidden = hidden;
         other.condition = condition;
+        other.during = during;
         other.aliases = aliases;
         other.notation = notation;
         change.accept(other);
@@ -162,6 +164,11 @@ public final class Point {
         return changed(point -> point.condition = Optional.of(new Condition(on, List.of(answers))));
     }
 
+    /** The same, of something that holds only for the state in which it was read. */
+    public Point during(Point state) {
+        return changed(point -> point.during = Optional.of(state));
+    }
+
     /** The same, by other words that people say for it. */
     public Point called(String... words) {
         return changed(point -> point.aliases = List.of(words));
@@ -238,6 +245,11 @@ public final class Point {
     /** Empty where it is always asked. */
     public Optional<Condition> condition() {
         return condition;
+    }
+
+    /** The choice that a reading belongs to: once it is another, the reading is of another state. */
+    public Optional<Point> during() {
+        return during;
     }
 
     /** Of lists. */

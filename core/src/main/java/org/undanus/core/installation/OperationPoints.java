@@ -20,7 +20,8 @@ public final class OperationPoints {
                     "Minutes since the compressor started, stage and fan speed unchanged.",
                     0,
                     86_400)
-            .with(InstrumentKind.CLOCK);
+            .with(InstrumentKind.CLOCK)
+            .during(MODE);
 
     public static List<Point> all() {
         return List.of(MODE, RUN_TIME);

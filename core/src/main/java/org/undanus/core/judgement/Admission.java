@@ -73,7 +73,28 @@ final class Admission {
                     "it is out of sight at a {} visit; evidence from before cover is needed.",
                     reading.stage().title()));
         }
-        return reading.instrument().flatMap(facts.toolcase()::find).flatMap(i -> i.unfit(use(reading)));
+        return ofAnotherState(point, reading)
+                .or(() -> reading.instrument().flatMap(facts.toolcase()::find).flatMap(i -> i.unfit(use(reading))));
+    }
+
+    /** Read while the machine was asked for something else than now. What was chosen only after it says nothing about it. */
+    private Optional<Text> ofAnotherState(Point point, Reading reading) {
+        return point.during().flatMap(state -> {
+            PointKey key = new PointKey(state.id(), PointKey.SYSTEM);
+            basis.dependOn(key);
+            Optional<String> then = Evidence.standing(evidence.history(key).stream()
+                            .filter(chosen -> !chosen.at().isAfter(reading.at()))
+                            .toList())
+                    .flatMap(chosen -> chosen.value().answer());
+            Optional<String> now =
+                    evidence.latest(key).flatMap(chosen -> chosen.value().answer());
+            return then.filter(chosen -> !now.equals(then))
+                    .map(chosen -> Text.of(
+                            "it was read while {} was \"{}\"; since then it is \"{}\". Read it again.",
+                            state.title().toLowerCase(Locale.ROOT),
+                            chosen,
+                            now.orElse("not known")));
+        });
     }
 
     private static String lower(Grade grade) {

@@ -5,6 +5,7 @@ import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.fluid.Refrigerant;
+import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.quantity.Dimension;
 
 /** The points of station 12. */
@@ -190,7 +191,8 @@ final class ChargePoints {
                     MOST_PRESSURE)
             .with(InstrumentKind.GAUGE)
             .withCaution(UNDER_PRESSURE)
-            .called("liquid pressure", "high side");
+            .called("liquid pressure", "high side")
+            .during(OperationPoints.MODE);
     static final Point LIQUID_TEMPERATURE = measured(
                     "liquid-temperature",
                     Dimension.TEMPERATURE,
@@ -199,7 +201,8 @@ final class ChargePoints {
                     COLD,
                     HOT)
             .with(InstrumentKind.THERMOMETER)
-            .called("liquid temperature", "liquid line");
+            .called("liquid temperature", "liquid line")
+            .during(OperationPoints.MODE);
     static final Point SUCTION_PRESSURE = measured(
                     "suction-pressure",
                     Dimension.GAUGE_PRESSURE,
@@ -209,7 +212,8 @@ final class ChargePoints {
                     MOST_PRESSURE)
             .with(InstrumentKind.GAUGE)
             .withCaution(UNDER_PRESSURE)
-            .called("suction pressure", "low side");
+            .called("suction pressure", "low side")
+            .during(OperationPoints.MODE);
     static final Point SUCTION_TEMPERATURE = measured(
                     "suction-temperature",
                     Dimension.TEMPERATURE,
@@ -218,7 +222,8 @@ final class ChargePoints {
                     COLD,
                     HOT)
             .with(InstrumentKind.THERMOMETER)
-            .called("suction temperature", "suction line");
+            .called("suction temperature", "suction line")
+            .during(OperationPoints.MODE);
     static final String WRAPPED = "clamped on bare tube and wrapped";
     static final String BARE = "on the tube, not wrapped";
     static final Point SENSOR =
@@ -232,7 +237,8 @@ final class ChargePoints {
                     423)
             .with(InstrumentKind.THERMOMETER)
             .withCaution("The discharge line burns skin.")
-            .asOptional();
+            .asOptional()
+            .during(OperationPoints.MODE);
     static final Point DRIER_DROP = measured(
                     "drier-drop",
                     Dimension.TEMPERATURE_DIFFERENCE,
@@ -241,7 +247,8 @@ final class ChargePoints {
                     -2,
                     40)
             .with(InstrumentKind.THERMOMETER)
-            .asOptional();
+            .asOptional()
+            .during(OperationPoints.MODE);
     static final Point REST_PRESSURE = measured(
                     "rest-pressure",
                     Dimension.GAUGE_PRESSURE,

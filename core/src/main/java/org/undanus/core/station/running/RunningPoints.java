@@ -5,6 +5,7 @@ import org.undanus.core.derived.Forecast;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.quantity.Dimension;
 
 /** The points read while the machine runs. */
@@ -23,7 +24,8 @@ final class RunningPoints {
                     343)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
-            .called("first supply", "supply before");
+            .called("first supply", "supply before")
+            .during(OperationPoints.MODE);
     static final Point SUPPLY_LOG = Point.curve(
                     "running.supply-log",
                     Scope.INDOOR_UNIT,
@@ -34,7 +36,8 @@ final class RunningPoints {
                     343)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
-            .asOptional();
+            .asOptional()
+            .during(OperationPoints.MODE);
 
     static final String RUNS = "runs as it should";
     static final String FAULT = "does not run";
@@ -62,7 +65,8 @@ final class RunningPoints {
                     353)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
-            .asOptional();
+            .asOptional()
+            .during(OperationPoints.MODE);
     static final Point AFTER_VALVE = Point.quantity(
                     "running.reversing-after",
                     Scope.OUTDOOR_UNIT,
@@ -73,7 +77,8 @@ final class RunningPoints {
                     353)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
-            .asOptional();
+            .asOptional()
+            .during(OperationPoints.MODE);
     static final Point OUTDOOR_LEAVING = Point.quantity(
                     "running.outdoor-leaving",
                     Scope.OUTDOOR_UNIT,
@@ -84,7 +89,8 @@ final class RunningPoints {
                     353)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
-            .asOptional();
+            .asOptional()
+            .during(OperationPoints.MODE);
     static final Point POWER = Point.quantity(
                     "running.power",
                     Scope.SYSTEM,
@@ -95,7 +101,8 @@ final class RunningPoints {
                     200_000)
             .with(InstrumentKind.POWER_METER)
             .withCaution("Live parts: only a qualified person opens the cover, with protective equipment.")
-            .asOptional();
+            .asOptional()
+            .during(OperationPoints.MODE);
     static final Point STAGES = Point.list(
             "running.stages",
             Scope.OUTDOOR_UNIT,
@@ -116,7 +123,8 @@ final class RunningPoints {
                     253,
                     343)
             .with(InstrumentKind.INFRARED)
-            .asOptional();
+            .asOptional()
+            .during(OperationPoints.MODE);
     static final String SPOT_WITHIN = "within the grille";
     static final Point SPOT = Point.choice(
                     "running.infrared-spot",

@@ -205,4 +205,18 @@ class ModesTest {
                                 org.undanus.core.installation.Subject.SYSTEM)))
                 .contains(900.0);
     }
+
+    @Test
+    void whatWasReadInAnotherModeIsReadAgain() {
+        CaseFixture turned = HeatingFixture.heating(HeatingFixture.MILD, Map.of(), "0 °C", "36.8 °C");
+        assertThat(turned.verdict("running.heating-rise@indoor")).isEqualTo(Verdict.MEETS);
+        turned.indoor("operation.mode", "cooling").indoor("operation.run-time", "20 min");
+        Judgement cooled = turned.find("running.split@indoor");
+        assertThat(cooled.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(cooled.because().toString()).contains("it was read while mode was \"heating\"");
+        turned.indoor("operation.mode", "heating").indoor("operation.run-time", "20 min");
+        assertThat(turned.verdict("running.heating-rise@indoor"))
+                .as("it is the same mode again: what was read in it stands")
+                .isEqualTo(Verdict.MEETS);
+    }
 }
