@@ -2,14 +2,13 @@ package org.undanus.core.derived;
 
 import java.util.function.Function;
 import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 
 /** Lengths inside longer notations, and how parts of those are refused. */
 final class Lengths {
-    private static final int SHOWN = 40;
-
     private Lengths() {}
 
     /** @param wrong refuses the part with a reason */
@@ -27,8 +26,6 @@ final class Lengths {
 
     /** @param part from 0 */
     static Entry.Unsuitable wrong(int part, String written, String why) {
-        String shown = written.length() <= SHOWN ? written : written.substring(0, SHOWN) + "…";
-        String end = why.endsWith(".") ? "" : ".";
-        return new Entry.Unsuitable("Part " + (part + 1) + ", \"" + shown + "\": " + why + end);
+        return new PartByPart.Place(part, written).wrong(why);
     }
 }

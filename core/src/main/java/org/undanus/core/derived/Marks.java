@@ -1,6 +1,5 @@
 package org.undanus.core.derived;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -10,8 +9,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
-import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Text;
@@ -94,14 +93,13 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
                         .collect(Collectors.joining(", ")));
     }
 
-    private static final class Written implements Notation {
+    private static final class Written extends PartByPart<Mark, Marks> {
         private static final Pattern MARK = Pattern.compile("(\\d+(?:[.,]\\d+)?\\s*(?:s|sec|min|h)\\b)\\s*(.+)");
         private static final String ACTS =
                 Arrays.stream(Act.values()).map(Act::title).collect(Collectors.joining(", "));
 
-        @Override
-        public String example() {
-            return "0 min pump on, 25 min isolated, 40 min stopped";
+        private Written() {
+            super("0 min pump on, 25 min isolated, 40 min stopped", "Nothing is marked.");
         }
 
         @Override
@@ -110,36 +108,20 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
         }
 
         @Override
-        public Editing editing() {
-            return Editing.PARTS;
+        protected Mark part(Place place, List<Mark> before) {
+            Matcher mark =
+                    place.matching(MARK, "write the time from the curve's start, then what was done: 25 min isolated");
+            double seconds = place.si(mark.group(1), Dimension.DURATION);
+            String said = mark.group(2).strip();
+            Act act = Act.named(said).orElseThrow(() -> place.wrong("\"" + said + "\" is none of " + ACTS));
+            if (!before.isEmpty() && seconds < before.get(before.size() - 1).seconds) {
+                throw place.wrong("its time is before the one before");
+            }
+            return new Mark(seconds, act);
         }
 
         @Override
-        public Marks read(String typed) {
-            List<Part> parts = Notation.parts(typed);
-            List<Mark> marks = new ArrayList<>();
-            for (int i = 0; i < parts.size(); i++) {
-                int number = i;
-                String text = parts.get(i).text();
-                Matcher mark = MARK.matcher(text);
-                if (!mark.matches()) {
-                    throw Lengths.wrong(
-                            i, text, "write the time from the curve's start, then what was done: 25 min isolated");
-                }
-                double seconds = Lengths.si(mark.group(1), Dimension.DURATION, why -> Lengths.wrong(number, text, why));
-                String said = mark.group(2).strip();
-                Optional<Act> act = Act.named(said);
-                if (act.isEmpty()) {
-                    throw Lengths.wrong(i, text, "\"" + said + "\" is none of " + ACTS);
-                }
-                if (!marks.isEmpty() && seconds < marks.get(marks.size() - 1).seconds) {
-                    throw Lengths.wrong(i, text, "its time is before the one before");
-                }
-                marks.add(new Mark(seconds, act.get()));
-            }
-            if (marks.isEmpty()) {
-                throw new Entry.Unsuitable("Nothing is marked. For example: " + example());
-            }
+        protected Marks of(List<Mark> marks) {
             return new Marks(marks);
         }
     }

@@ -1,10 +1,9 @@
 package org.undanus.core.derived;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.LiquidFlow;
@@ -54,10 +53,9 @@ public record PumpCurve(List<Point> points) implements Notation.Listing {
                 Length.ofMetres(last.lift));
     }
 
-    private static final class Written implements Notation {
-        @Override
-        public String example() {
-            return "0 m: 20 L/h, 2 m: 14 L/h, 4 m: 8 L/h";
+    private static final class Written extends PartByPart<Point, PumpCurve> {
+        private Written() {
+            super("0 m: 20 L/h, 2 m: 14 L/h, 4 m: 8 L/h", "No point is written.");
         }
 
         @Override
@@ -68,36 +66,28 @@ public record PumpCurve(List<Point> points) implements Notation.Listing {
         }
 
         @Override
-        public Editing editing() {
-            return Editing.PARTS;
+        protected Point part(Place place, List<Point> before) {
+            int colon = place.text().indexOf(':');
+            if (colon < 0) {
+                throw place.wrong("write a lift and its flow, like 2 m: 14 L/h");
+            }
+            Point point = new Point(
+                    place.si(place.text().substring(0, colon), Dimension.LENGTH),
+                    place.si(place.text().substring(colon + 1), Dimension.LIQUID_FLOW));
+            if (point.lift < 0 || point.flow < 0) {
+                throw place.wrong("a pump neither lifts nor moves less than nothing");
+            }
+            if (!before.isEmpty() && point.lift <= before.get(before.size() - 1).lift) {
+                throw place.wrong("lifts rise from one point to the next");
+            }
+            if (!before.isEmpty() && point.flow > before.get(before.size() - 1).flow) {
+                throw place.wrong("a pump never moves more at a greater lift");
+            }
+            return point;
         }
 
         @Override
-        public PumpCurve read(String typed) {
-            List<Part> parts = Notation.parts(typed);
-            List<Point> points = new ArrayList<>();
-            for (int i = 0; i < parts.size(); i++) {
-                int number = i;
-                String text = parts.get(i).text();
-                Function<String, Entry.Unsuitable> wrong = why -> Lengths.wrong(number, text, why);
-                int colon = text.indexOf(':');
-                if (colon < 0) {
-                    throw wrong.apply("write a lift and its flow, like 2 m: 14 L/h");
-                }
-                Point point = new Point(
-                        Lengths.metres(text.substring(0, colon), wrong),
-                        Lengths.si(text.substring(colon + 1), Dimension.LIQUID_FLOW, wrong));
-                if (point.lift < 0 || point.flow < 0) {
-                    throw wrong.apply("a pump neither lifts nor moves less than nothing");
-                }
-                if (i > 0 && point.lift <= points.get(i - 1).lift) {
-                    throw wrong.apply("lifts rise from one point to the next");
-                }
-                if (i > 0 && point.flow > points.get(i - 1).flow) {
-                    throw wrong.apply("a pump never moves more at a greater lift");
-                }
-                points.add(point);
-            }
+        protected PumpCurve of(List<Point> points) {
             if (points.size() < 2) {
                 throw new Entry.Unsuitable("A curve has two points at least: " + example());
             }

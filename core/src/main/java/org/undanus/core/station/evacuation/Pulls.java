@@ -1,13 +1,10 @@
 package org.undanus.core.station.evacuation;
 
-import java.util.ArrayList;
 import java.util.List;
-import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.FieldNotation;
-import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.UnitSystem;
 
@@ -29,10 +26,9 @@ record Pulls(List<Double> depths) implements Notation.Listing {
                 "{} pulls, the last to {}", depths.size(), AbsolutePressure.ofPascals(depths.get(depths.size() - 1)));
     }
 
-    private static final class Written implements Notation {
-        @Override
-        public String example() {
-            return "1300 micron, 1100 micron, 450 micron";
+    private static final class Written extends PartByPart<Double, Pulls> {
+        private Written() {
+            super("1300 micron, 1100 micron, 450 micron", "No pull is written.");
         }
 
         @Override
@@ -41,26 +37,12 @@ record Pulls(List<Double> depths) implements Notation.Listing {
         }
 
         @Override
-        public Editing editing() {
-            return Editing.PARTS;
+        protected Double part(Place place, List<Double> before) {
+            return place.si(place.text(), Dimension.ABSOLUTE_PRESSURE);
         }
 
         @Override
-        public Pulls read(String typed) {
-            List<Double> depths = new ArrayList<>();
-            for (Part part : Notation.parts(typed)) {
-                try {
-                    depths.add(FieldNotation.parse(part.text(), Dimension.ABSOLUTE_PRESSURE)
-                            .value()
-                            .si());
-                } catch (FieldNotationException e) {
-                    throw new Entry.Unsuitable(
-                            "Part " + (depths.size() + 1) + ", \"" + part.text() + "\": " + e.getMessage());
-                }
-            }
-            if (depths.isEmpty()) {
-                throw new Entry.Unsuitable("No pull is written. For example: " + example());
-            }
+        protected Pulls of(List<Double> depths) {
             return new Pulls(depths);
         }
     }

@@ -1,16 +1,14 @@
 package org.undanus.core.station.handover;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
-import org.undanus.core.quantity.UnitSystem;
 
 /**
  * Meter readings by month, each with the degree days of its weather: {@code 840 kWh 410 Kd, 610 kWh 250 Kd}. Compared before and
@@ -87,54 +85,36 @@ record EnergyUse(List<Period> periods) implements Notation.Listing {
         return Text.of("{} months", periods.size());
     }
 
-    private static final class Written implements Notation {
+    private static final class Written extends PartByPart<Period, EnergyUse> {
         private static final Map<String, Double> JOULES = Map.of("kWh", 3.6e6, "MJ", 1e6, "therm", 1.054804e8);
         private static final double KELVIN_OF_FAHRENHEIT = 1.8;
         private static final double MOST = 1e13;
         private static final Pattern PERIOD =
                 Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*(kWh|MJ|therm)s?\\s+(\\d+(?:[.,]\\d+)?)\\s*(Kd|°Fd)");
 
-        @Override
-        public String example() {
-            return "840 kWh 410 Kd, 610 kWh 250 Kd, 450 kWh 120 Kd, 720 kWh 330 Kd";
+        private Written() {
+            super("840 kWh 410 Kd, 610 kWh 250 Kd, 450 kWh 120 Kd, 720 kWh 330 Kd", "No month is written.");
         }
 
         @Override
-        public List<String> offered(UnitSystem units) {
-            return List.of();
-        }
-
-        @Override
-        public Editing editing() {
-            return Editing.PARTS;
-        }
-
-        @Override
-        public EnergyUse read(String typed) {
-            List<Part> parts = Notation.parts(typed);
-            List<Period> periods = new ArrayList<>();
-            for (int i = 0; i < parts.size(); i++) {
-                Matcher period = PERIOD.matcher(parts.get(i).text());
-                if (!period.matches()) {
-                    throw new Entry.Unsuitable(
-                            "Part " + (i + 1) + ", \"" + parts.get(i).text()
-                                    + "\": write energy and degree days: 840 kWh 410 Kd, or 28 therm 740 °Fd.");
-                }
-                double joules = number(period.group(1)) * JOULES.get(period.group(2));
-                double degreeDays = number(period.group(3)) / (period.group(4).equals("Kd") ? 1 : KELVIN_OF_FAHRENHEIT);
-                if (joules > MOST) {
-                    throw new Entry.Unsuitable("Part " + (i + 1) + ": that is more than a month's energy.");
-                }
-                periods.add(new Period(joules, degreeDays));
+        protected Period part(Place place, List<Period> before) {
+            Matcher period =
+                    place.matching(PERIOD, "write energy and degree days: 840 kWh 410 Kd, or 28 therm 740 °Fd");
+            double joules = number(period.group(1)) * JOULES.get(period.group(2));
+            if (joules > MOST) {
+                throw place.wrong("that is more than a month's energy");
             }
-            if (periods.isEmpty()) {
-                throw new Entry.Unsuitable("No month is written. For example: " + example());
-            }
-            return new EnergyUse(periods);
+            return new Period(
+                    joules, number(period.group(3)) / (period.group(4).equals("Kd") ? 1 : KELVIN_OF_FAHRENHEIT));
         }
 
         private static double number(String written) {
             return Double.parseDouble(written.replace(',', '.'));
+        }
+
+        @Override
+        protected EnergyUse of(List<Period> periods) {
+            return new EnergyUse(periods);
         }
     }
 }

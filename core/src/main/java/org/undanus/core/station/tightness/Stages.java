@@ -1,14 +1,11 @@
 package org.undanus.core.station.tightness;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.FieldNotation;
-import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.UnitSystem;
@@ -43,13 +40,12 @@ record Stages(List<Stage> stages) implements Notation.Listing {
         return Text.of("{} stages up to {}", stages.size(), GaugePressure.ofPascals(highest()));
     }
 
-    private static final class Written implements Notation {
+    private static final class Written extends PartByPart<Stage, Stages> {
         private static final Pattern STAGE =
                 Pattern.compile("([\\d.,]+\\s*[^\\d\\s]+)(?:\\s+(\\d+(?:[.,]\\d+)?\\s*(?:s|sec|min|h)))?");
 
-        @Override
-        public String example() {
-            return "5 barg 3 min, 15 barg 3 min, 28 barg 10 min";
+        private Written() {
+            super("5 barg 3 min, 15 barg 3 min, 28 barg 10 min", "No stage is written.");
         }
 
         @Override
@@ -60,47 +56,22 @@ record Stages(List<Stage> stages) implements Notation.Listing {
         }
 
         @Override
-        public Editing editing() {
-            return Editing.PARTS;
+        protected Stage part(Place place, List<Stage> before) {
+            Matcher stage = place.matching(STAGE, "write a pressure and how long it was watched: 15 barg 3 min");
+            double pressure = place.si(stage.group(1), Dimension.GAUGE_PRESSURE);
+            double time = stage.group(2) == null ? 0 : place.si(stage.group(2), Dimension.DURATION);
+            if (pressure <= 0) {
+                throw place.wrong("a stage stands over the air's pressure");
+            }
+            if (!before.isEmpty() && pressure <= before.get(before.size() - 1).pressure) {
+                throw place.wrong("each stage is higher than the one before");
+            }
+            return new Stage(pressure, time);
         }
 
         @Override
-        public Stages read(String typed) {
-            List<Part> parts = Notation.parts(typed);
-            List<Stage> stages = new ArrayList<>();
-            for (int i = 0; i < parts.size(); i++) {
-                String text = parts.get(i).text();
-                Matcher stage = STAGE.matcher(text);
-                if (!stage.matches()) {
-                    throw wrong(i, text, "write a pressure and how long it was watched: 15 barg 3 min");
-                }
-                double pressure = si(i, text, stage.group(1), Dimension.GAUGE_PRESSURE);
-                double time = stage.group(2) == null ? 0 : si(i, text, stage.group(2), Dimension.DURATION);
-                if (pressure <= 0) {
-                    throw wrong(i, text, "a stage stands over the air's pressure");
-                }
-                if (!stages.isEmpty() && pressure <= stages.get(i - 1).pressure) {
-                    throw wrong(i, text, "each stage is higher than the one before");
-                }
-                stages.add(new Stage(pressure, time));
-            }
-            if (stages.isEmpty()) {
-                throw new Entry.Unsuitable("No stage is written. For example: " + example());
-            }
+        protected Stages of(List<Stage> stages) {
             return new Stages(stages);
-        }
-
-        private static double si(int part, String text, String written, Dimension dimension) {
-            try {
-                return FieldNotation.parse(written.strip(), dimension).value().si();
-            } catch (FieldNotationException e) {
-                throw wrong(part, text, e.getMessage());
-            }
-        }
-
-        private static Entry.Unsuitable wrong(int part, String written, String why) {
-            String end = why.endsWith(".") ? "" : ".";
-            return new Entry.Unsuitable("Part " + (part + 1) + ", \"" + written + "\": " + why + end);
         }
     }
 }
