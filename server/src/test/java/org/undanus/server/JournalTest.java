@@ -219,7 +219,7 @@ class JournalTest {
                         "1 certificate,",
                         "15 traces.",
                         "5 accounts",
-                        "11 installations");
+                        "17 installations");
         execute("SET REFERENTIAL_INTEGRITY FALSE");
         try {
             List<Column> columns = columns();

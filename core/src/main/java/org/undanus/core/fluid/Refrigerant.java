@@ -26,10 +26,10 @@ public record Refrigerant(
         double viscosity,
         double warmingPotential) {
 
-    private static final List<Refrigerant> KNOWN =
-            new CopyOnWriteArrayList<>(Csv.read(Refrigerant.class, "refrigerants.csv").stream()
-                    .map(Refrigerant::of)
-                    .toList());
+    private static final List<Refrigerant> SHIPPED = Csv.read(Refrigerant.class, "refrigerants.csv").stream()
+            .map(Refrigerant::of)
+            .toList();
+    private static final List<Refrigerant> KNOWN = new CopyOnWriteArrayList<>(SHIPPED);
     private static final List<String> NAMES = new AbstractList<>() {
         @Override
         public String get(int index) {
@@ -66,6 +66,11 @@ public record Refrigerant(
     /** Every refrigerant the tables know; later ones after those that ship with them. */
     public static List<Refrigerant> known() {
         return Collections.unmodifiableList(KNOWN);
+    }
+
+    /** Whether it ships with the application: nothing takes its place. */
+    public boolean ships() {
+        return SHIPPED.contains(this);
     }
 
     /** Their names. Not a copy: one that is brought later is among them at once. */

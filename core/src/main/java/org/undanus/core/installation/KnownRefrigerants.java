@@ -33,9 +33,9 @@ public final class KnownRefrigerants {
         return Refrigerant.known().stream().map(KnownRefrigerants::known).toList();
     }
 
-    /** One by its name. */
-    public static Optional<Known> named(String name) {
-        return Refrigerant.named(name).map(KnownRefrigerants::known);
+    /** Whether one of this name ships with the application. */
+    public static boolean ships(String name) {
+        return Refrigerant.named(name).filter(Refrigerant::ships).isPresent();
     }
 
     private static Known known(Refrigerant each) {

@@ -5,13 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.boot.sql.init.dependency.DependsOnDatabaseInitialization;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.undanus.core.installation.KnownRefrigerants;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.refrigerant.RefrigerantMapper.RefrigerantRow;
-import org.undanus.server.store.Commit;
 
 /** The refrigerants there are: those that ship, and those that were brought in, known again at every start. */
 @Service
@@ -19,10 +18,12 @@ import org.undanus.server.store.Commit;
 class Refrigerants {
     private final RefrigerantMapper mapper;
     private final Journal journal;
+    private final TransactionTemplate transactions;
 
-    Refrigerants(RefrigerantMapper mapper, Journal journal) {
+    Refrigerants(RefrigerantMapper mapper, Journal journal, TransactionTemplate transactions) {
         this.mapper = mapper;
         this.journal = journal;
+        this.transactions = transactions;
         mapper.all().forEach(row -> KnownRefrigerants.add(row.content()));
     }
 
@@ -35,11 +36,10 @@ class Refrigerants {
      * Keeps a file and makes its refrigerant known. The same file again is the same.
      *
      * @return its name
-     * @throws UnsuitableException naming row and column of what does not fit
+     * @throws UnsuitableException naming line and column of what does not fit
      * @throws ConflictException where another of this name is known
      */
-    @Transactional
-    public String bring(String content, String by) {
+    synchronized String bring(String content, String by) {
         String name;
         try {
             name = KnownRefrigerants.nameIn(content);
@@ -51,14 +51,16 @@ class Refrigerants {
         if (kept.filter(row -> row.content().equals(content)).isPresent()) {
             return name;
         }
-        if (kept.isPresent() || KnownRefrigerants.named(name).isPresent()) {
+        if (kept.isPresent() || KnownRefrigerants.ships(name)) {
             throw new ConflictException(
                     name + " is known already, and what was judged by it stays. Nothing was imported.", name, null);
         }
         RefrigerantRow row = new RefrigerantRow(name, content, by, Instant.now());
-        mapper.insert(row);
-        journal.write(by, "refrigerant.added", row.name(), row);
-        Commit.after(() -> KnownRefrigerants.add(content));
+        transactions.executeWithoutResult(status -> {
+            mapper.insert(row);
+            journal.write(by, "refrigerant.added", row.name(), row);
+        });
+        KnownRefrigerants.add(content);
         return name;
     }
 }
