@@ -570,5 +570,10 @@ defineExpose({ focus: () => field.value?.focus(), put });
     grid-row: 3;
     grid-column: 1 / -1;
   }
+
+  .heard {
+    grid-row: 4;
+    grid-column: 1 / -1;
+  }
 }
 </style>
