@@ -14,7 +14,7 @@ import org.hipparchus.special.Erf;
  * rule-based fault detection (Rossi and Braun, HVAC&amp;R Research 3, 1997), with the metering device as it is: a valve holds
  * superheat where an orifice cannot.
  *
- * <p>Departures count in bands: one band is what a sound machine may be off by. A cause moves a reading by one to four bands.
+ * <p>Departures count in bands: one band is what a sound machine may be off by. How far causes move readings is the rule book's ({@link Moves}).
  *
  * @param shares of all causes, the likeliest first; they add up to 1
  */
@@ -134,17 +134,53 @@ record Diagnosis(List<Share> shares) {
     /** @param share how likely it is among all causes */
     record Share(Cause cause, double share) {}
 
-    private static final double LEAST_MOVE = 1;
-    private static final double MOST_MOVE = 4;
-    private static final double SOUND = 0.5;
+    /**
+     * How far causes move readings, in bands, as the rule book takes it.
+     *
+     * @param least that a cause moves what it moves
+     * @param most likewise
+     * @param sound standard spread of what nothing moves
+     */
+    record Moves(double least, double most, double sound) {
+        private static final double APART = 0.01;
+
+        Moves {
+            // a book that takes both for the same still has to be computed with
+            most = Math.max(most, least + APART);
+            sound = Math.max(sound, APART);
+        }
+
+        private double likelihood(char way, double bands, double spread) {
+            return switch (way) {
+                case '+' -> (below(bands - least, spread) - below(bands - most, spread)) / (most - least);
+                case '-' -> likelihood('+', -bands, spread);
+                default -> Math.exp(-bands * bands / (2 * spread * spread)) / (spread * Math.sqrt(2 * Math.PI));
+            };
+        }
+
+        private double likelihood(String moves, Departure read) {
+            double sum = 0;
+            for (char way : moves.toCharArray()) {
+                // what moved farther still than any cause is said to moved as far
+                double bands = Math.max(-most, Math.min(most, read.bands));
+                sum += likelihood(way, bands, Math.hypot(read.uncertainty, sound));
+            }
+            return sum / moves.length();
+        }
+
+        /** Share of a normal spread below a value. */
+        private static double below(double value, double spread) {
+            return 0.5 * (1 + Erf.erf(value / (spread * Math.sqrt(2))));
+        }
+    }
 
     /** @param byOrifice whether a fixed orifice meters, else a valve */
-    static Diagnosis of(Map<Sign, Departure> departures, boolean byOrifice) {
+    static Diagnosis of(Map<Sign, Departure> departures, boolean byOrifice, Moves moves) {
         Map<Cause, Double> likely = new EnumMap<>(Cause.class);
         for (Cause cause : Cause.values()) {
             double product = 1;
             for (Map.Entry<Sign, Departure> each : departures.entrySet()) {
-                product *= likelihood(cause.moves(each.getKey(), byOrifice), each.getValue());
+                product *= moves.likelihood(cause.moves(each.getKey(), byOrifice), each.getValue());
             }
             likely.put(cause, product);
         }
@@ -153,30 +189,6 @@ record Diagnosis(List<Share> shares) {
                 .map(each -> new Share(each.getKey(), sum > 0 ? each.getValue() / sum : 1.0 / likely.size()))
                 .sorted(Comparator.comparingDouble(Share::share).reversed())
                 .toList());
-    }
-
-    private static double likelihood(String moves, Departure read) {
-        double sum = 0;
-        for (char way : moves.toCharArray()) {
-            // what moved farther still than any cause is said to moved as far
-            double bands = Math.max(-MOST_MOVE, Math.min(MOST_MOVE, read.bands));
-            sum += likelihood(way, bands, Math.hypot(read.uncertainty, SOUND));
-        }
-        return sum / moves.length();
-    }
-
-    private static double likelihood(char way, double bands, double spread) {
-        return switch (way) {
-            case '+' ->
-                (below(bands - LEAST_MOVE, spread) - below(bands - MOST_MOVE, spread)) / (MOST_MOVE - LEAST_MOVE);
-            case '-' -> likelihood('+', -bands, spread);
-            default -> Math.exp(-bands * bands / (2 * spread * spread)) / (spread * Math.sqrt(2 * Math.PI));
-        };
-    }
-
-    /** Share of a normal spread below a value. */
-    private static double below(double value, double spread) {
-        return 0.5 * (1 + Erf.erf(value / (spread * Math.sqrt(2))));
     }
 
     Share likeliest() {

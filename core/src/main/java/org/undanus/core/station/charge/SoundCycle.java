@@ -32,6 +32,12 @@ import org.undanus.core.station.charge.Diagnosis.Sign;
 
 /** All readings of the running cycle together: sound, or what is wrong with it, or what else would tell. */
 final class SoundCycle implements Requirement {
+    private static final Setting LEAST_MOVE =
+            new Setting("charge.least-move", Dimension.COUNT, "Bands that a cause moves a reading by, at least");
+    private static final Setting MOST_MOVE =
+            new Setting("charge.most-move", Dimension.COUNT, "Bands that a cause moves a reading by, at most");
+    private static final Setting SOUND_SPREAD =
+            new Setting("charge.sound-spread", Dimension.COUNT, "Bands that a sound machine's readings spread by");
     private static final Setting USUAL_SUBCOOLING = new Setting(
             "charge.usual-subcooling", Dimension.TEMPERATURE_DIFFERENCE, "Subcooling, where nothing gives a target");
     private static final Setting USUAL_SUPERHEAT =
@@ -54,6 +60,9 @@ final class SoundCycle implements Requirement {
             .needs(PlatePoints.REFRIGERANT)
             .settings(Stream.of(
                             Stream.of(
+                                    LEAST_MOVE,
+                                    MOST_MOVE,
+                                    SOUND_SPREAD,
                                     USUAL_SUBCOOLING,
                                     USUAL_SUPERHEAT,
                                     CONDENSING,
@@ -96,7 +105,7 @@ final class SoundCycle implements Requirement {
 
     private static Judgement told(Examination x, RefrigerantState state, boolean orifice) {
         Map<Sign, Departure> read = departures(x, state, orifice);
-        Diagnosis told = Diagnosis.of(read, orifice);
+        Diagnosis told = Diagnosis.of(read, orifice, moves(x));
         Finding finding = x.finding();
         read.forEach((sign, departure) -> finding.step(
                 Text.capital(sign.title()),
@@ -242,5 +251,12 @@ final class SoundCycle implements Requirement {
         } catch (IllegalArgumentException airCannotBeUsed) {
             return Optional.empty();
         }
+    }
+
+    private static Diagnosis.Moves moves(Examination x) {
+        return new Diagnosis.Moves(
+                x.rules().number(LEAST_MOVE),
+                x.rules().number(MOST_MOVE),
+                x.rules().number(SOUND_SPREAD));
     }
 }

@@ -71,14 +71,14 @@ class DiagnosisOfMachinesTest {
         Running sound =
                 new VirtualMachine(REFRIGERANT, machine.rated(), machine.valve(), Fault.NONE).running(indoor, outdoor);
         Map<Sign, Departure> read = read(is, sound, chance);
-        Diagnosis told = Diagnosis.of(read, !machine.valve());
+        Diagnosis told = Diagnosis.of(read, !machine.valve(), DiagnosisTest.USUAL);
         for (int i = 0; i < 2 && told.likeliest().share() < SURE; i++) {
             Optional<Sign> next = told.tellsApart(read, !machine.valve());
             if (next.isEmpty()) {
                 break;
             }
             read.put(next.get(), further(next.get(), is, chance));
-            told = Diagnosis.of(read, !machine.valve());
+            told = Diagnosis.of(read, !machine.valve(), DiagnosisTest.USUAL);
         }
         return told.likeliest().share() < SURE
                 ? Optional.empty()

@@ -14,6 +14,9 @@ import org.undanus.core.station.charge.Diagnosis.Share;
 import org.undanus.core.station.charge.Diagnosis.Sign;
 
 class DiagnosisTest {
+    /** As the general rule books take it. */
+    static final Diagnosis.Moves USUAL = new Diagnosis.Moves(1, 4, 0.5);
+
     /** Departures in bands, in the order of the signs; x where it was not read. */
     private static Map<Sign, Departure> read(String bands, double uncertainty) {
         Map<Sign, Departure> read = new EnumMap<>(Sign.class);
@@ -47,7 +50,7 @@ class DiagnosisTest {
         "0 0 3 0 0 0, false, WARM_CONDENSER",
     })
     void eachCauseIsNamedByItsSigns(String bands, boolean orifice, Cause cause) {
-        Diagnosis told = Diagnosis.of(read(bands, 0.2), orifice);
+        Diagnosis told = Diagnosis.of(read(bands, 0.2), orifice, USUAL);
         assertThat(told.likeliest().cause()).isEqualTo(cause);
         assertThat(told.likeliest().share()).isGreaterThan(0.8);
         assertThat(told.shares().stream().mapToDouble(Share::share).sum()).isCloseTo(1, within(1e-9));
@@ -55,39 +58,43 @@ class DiagnosisTest {
 
     @Test
     void coarseInstrumentsNameNothing() {
-        assertThat(Diagnosis.of(read("1 -1 x x x x", 2), true).likeliest().share())
+        assertThat(Diagnosis.of(read("1 -1 x x x x", 2), true, USUAL)
+                        .likeliest()
+                        .share())
                 .isLessThan(0.5);
     }
 
     @Test
     void itSaysWhatWouldTellTwoApart() {
         Map<Sign, Departure> read = read("2 2 0 -2 x x", 0.2);
-        Diagnosis told = Diagnosis.of(read, false);
+        Diagnosis told = Diagnosis.of(read, false, USUAL);
         assertThat(told.likeliest().share()).isLessThan(0.8);
         assertThat(told.shares().subList(0, 2).stream().map(Share::cause))
                 .containsExactlyInAnyOrder(Cause.RESTRICTION, Cause.UNDERFED);
         assertThat(told.tellsApart(read, false)).contains(Sign.DRIER);
         Map<Sign, Departure> all = read("2 2 0 -2 1 0", 0.2);
-        assertThat(Diagnosis.of(all, false).tellsApart(all, false)).isEmpty();
+        assertThat(Diagnosis.of(all, false, USUAL).tellsApart(all, false)).isEmpty();
         Map<Sign, Departure> high = read("0 2 2 0 x x", 0.2);
-        assertThat(Diagnosis.of(high, false).tellsApart(high, false))
+        assertThat(Diagnosis.of(high, false, USUAL).tellsApart(high, false))
                 .as("over, or air in it")
                 .contains(Sign.REST);
     }
 
     @Test
     void aRestrictionThatIsMuchSubcooledLooksLikeASmallMeteringPiece() {
-        Diagnosis told = Diagnosis.of(read("2 2 0 -2 0 0", 0.2), true);
+        Diagnosis told = Diagnosis.of(read("2 2 0 -2 0 0", 0.2), true, USUAL);
         assertThat(told.shares().get(1).cause()).isEqualTo(Cause.RESTRICTION);
         assertThat(told.shares().get(1).share()).isBetween(0.1, 0.2);
-        assertThat(Diagnosis.of(read("2 2 0 -2 15 0", 0.2), true).likeliest().cause())
+        assertThat(Diagnosis.of(read("2 2 0 -2 15 0", 0.2), true, USUAL)
+                        .likeliest()
+                        .cause())
                 .as("a large drop is a drop too")
                 .isEqualTo(Cause.RESTRICTION);
     }
 
     @Test
     void whatLiesOutsideEverythingStillAddsUp() {
-        Diagnosis wild = Diagnosis.of(read("60 -60 60 60 60 60", 0.01), true);
+        Diagnosis wild = Diagnosis.of(read("60 -60 60 60 60 60", 0.01), true, USUAL);
         assertThat(wild.shares().stream().mapToDouble(Share::share).sum()).isCloseTo(1, within(1e-9));
     }
 }
