@@ -3,7 +3,10 @@ package org.undanus.core.station.running;
 import static org.undanus.core.derived.AirPoints.OUTDOOR;
 import static org.undanus.core.derived.AirPoints.RETURN_DRY_BULB;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.undanus.core.derived.ExpectedSplit;
 import org.undanus.core.evidence.Point;
@@ -77,6 +80,12 @@ final class OutdoorDrop implements Requirement {
         if (thin.isPresent()) {
             return thin.get();
         }
+        Optional<Component> unread = pairs(x).keySet().stream()
+                .filter(unit -> x.at(unit).measured(RETURN_DRY_BULB).isEmpty())
+                .findFirst();
+        if (unread.isPresent()) {
+            return x.at(unread.get()).notShown(List.of(RETURN_DRY_BULB));
+        }
         Optional<Quantity> flow = x.sheet().flatMap(sheet -> sheet.value(SheetValue.OUTDOOR_AIRFLOW));
         Optional<Power> taken = taken(x);
         if (flow.isEmpty() || taken.isEmpty()) {
@@ -88,20 +97,27 @@ final class OutdoorDrop implements Requirement {
         return compared(x, flow.get().si(), taken.get());
     }
 
+    /** The indoor units that the sheet lists, with what it says of each pair. */
+    private static Map<Component, DataSheet.Pair> pairs(Examination x) {
+        Map<Component, DataSheet.Pair> pairs = new LinkedHashMap<>();
+        for (Component unit : x.facts().components()) {
+            x.at(unit)
+                    .written(PlatePoints.MODEL)
+                    .flatMap(model -> x.sheet().flatMap(sheet -> sheet.pairWith(model)))
+                    .ifPresent(pair -> pairs.put(unit, pair));
+        }
+        return pairs;
+    }
+
     /** Heat that the outdoor coil takes from the air: capacity less power of all pairs here; empty where a sheet is silent. */
     private static Optional<Power> taken(Examination x) {
         Temperature outdoors = (Temperature) x.need(OUTDOOR).quantity();
         double sum = 0;
-        for (Component unit : x.facts().components()) {
-            Examination at = x.at(unit);
-            Optional<DataSheet.Pair> pair =
-                    at.written(PlatePoints.MODEL).flatMap(model -> x.sheet().flatMap(sheet -> sheet.pairWith(model)));
-            if (pair.isEmpty()) {
-                continue;
-            }
-            Optional<Temperature> indoors = at.measured(RETURN_DRY_BULB).map(read -> (Temperature) read.quantity());
-            Optional<Power> heat = indoors.flatMap(t -> pair.get().capacity(DataSheet.Mode.HEATING, outdoors, t));
-            Optional<Power> power = indoors.flatMap(t -> pair.get().input(DataSheet.Mode.HEATING, outdoors, t));
+        for (Map.Entry<Component, DataSheet.Pair> each : pairs(x).entrySet()) {
+            Temperature indoors =
+                    (Temperature) x.at(each.getKey()).need(RETURN_DRY_BULB).quantity();
+            Optional<Power> heat = each.getValue().capacity(DataSheet.Mode.HEATING, outdoors, indoors);
+            Optional<Power> power = each.getValue().input(DataSheet.Mode.HEATING, outdoors, indoors);
             if (heat.isEmpty() || power.isEmpty()) {
                 return Optional.empty();
             }
@@ -118,18 +134,18 @@ final class OutdoorDrop implements Requirement {
         double most = taken.si() * air.specificVolume() / (air.heatCapacity() * flow);
         double tolerance = x.rules().number(ExpectedSplit.TOLERANCE);
         Uncertain drop = Propagation.through(v -> v[0] - v[1], entering.uncertain(), leaving.uncertain());
-        List<Limit> limits = List.of(
-                new Limit(
-                        x.rules().computed(),
-                        Bound.AT_LEAST,
-                        TemperatureDifference.ofKelvin(0),
-                        "It takes heat from the outdoor air"),
-                new Limit(
-                        x.rules().computed(),
-                        Bound.AT_MOST,
-                        TemperatureDifference.ofKelvin(most / (1 - tolerance)),
-                        "All of the heat from dry air, airflow within tolerance: "
-                                + x.rules().setting(ExpectedSplit.TOLERANCE).source()));
+        List<Limit> limits = new ArrayList<>(x.rules().limits(DROP));
+        limits.add(new Limit(
+                x.rules().computed(),
+                Bound.AT_LEAST,
+                TemperatureDifference.ofKelvin(0),
+                "It takes heat from the outdoor air"));
+        limits.add(new Limit(
+                x.rules().computed(),
+                Bound.AT_MOST,
+                TemperatureDifference.ofKelvin(most / (1 - tolerance)),
+                "All of the heat from dry air, airflow within tolerance: "
+                        + x.rules().setting(ExpectedSplit.TOLERANCE).source()));
         Finding finding = x.finding()
                 .step(OUTDOOR.title(), entering.quantity())
                 .step(RunningPoints.OUTDOOR_LEAVING.title(), leaving.quantity())
