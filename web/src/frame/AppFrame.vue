@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
 import { whenSignedOut } from "../api/client";
+import PasswordDialog from "../session/PasswordDialog.vue";
 import { useSession } from "../session/useSession";
 import CommandPalette from "./CommandPalette.vue";
 import HoldRail from "./HoldRail.vue";
@@ -37,6 +38,8 @@ whenSignedOut(() => {
   void router.push({ name: "sign-in", query: { to: router.currentRoute.value.fullPath } });
 });
 
+const passwordOpen = ref(false);
+
 async function signOut() {
   await session.signOut();
   await router.push({ name: "sign-in" });
@@ -53,6 +56,7 @@ const actions = computed(() => [
   { title: "Other unit system", detail: "action", go: toggleUnits },
   { title: theme.value === "light" ? "Attic theme" : "Light theme", detail: "action", go: toggleTheme },
   { title: "All keys", detail: "action", go: () => (keysOpen.value = true) },
+  { title: "Change password", detail: "action", go: () => (passwordOpen.value = true) },
   { title: "Sign out", detail: "action", go: () => void signOut() },
 ]);
 
@@ -134,6 +138,7 @@ function leave() {
           {{ theme === "light" ? "Attic theme" : "Light theme" }}
         </button>
         <button type="button" class="button" @click="keysOpen = true">All keys</button>
+        <button type="button" class="button" @click="passwordOpen = true">Change password</button>
         <button type="button" class="button" @click="signOut">Sign out</button>
       </div>
     </header>
@@ -141,6 +146,7 @@ function leave() {
       <slot />
     </main>
     <HoldRail />
+    <PasswordDialog v-model="passwordOpen" />
     <CommandPalette ref="palette" :actions="actions" />
     <el-dialog v-model="keysOpen" title="Keys" width="420px">
       <button type="button" class="button" :aria-pressed="singleKeys" @click="toggleSingleKeys">

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.server.journal.JournalCheck;
 
 /** People are added, switched off and given new passwords by the quality lead. */
 class PeopleTest {
@@ -104,5 +106,38 @@ class PeopleTest {
         inspector.post("/api/people", person("kite", "QUALITY_LEAD")).expect(403);
         inspector.put("/api/people/lead", changed("INSPECTOR", false)).expect(403);
         lead.put("/api/people/nobody", changed("INSPECTOR", true)).expect(404);
+    }
+
+    private static Client.Answer ownPassword(Client client, String old, String fresh) {
+        return client.put("/api/session/password", Map.of("old", old, "fresh", fresh));
+    }
+
+    @Test
+    void theOwnPasswordIsChangedByTheOldOneAndEverythingElseSignedInEnds() {
+        String old = "heron has a password";
+        Client here = added("heron");
+        Client elsewhere = SERVER.client();
+        elsewhere.signIn("heron", old).expect(200);
+        assertThat(ownPassword(here, "a guess", "another password").expect(422).detail())
+                .contains("old password is not right");
+        ownPassword(here, old, "short").expect(400);
+        ownPassword(here, old, old).expect(422);
+        elsewhere.get("/api/installations").expect(200);
+        ownPassword(here, old, "another password").expect(204);
+        here.get("/api/installations").expect(200);
+        elsewhere.get("/api/installations").expect(401);
+        SERVER.client().signIn("heron", old).expect(401);
+        SERVER.client().signIn("heron", "another password").expect(200);
+        assertThat(SERVER.bean(JournalCheck.class).run().sound()).isTrue();
+    }
+
+    @Test
+    void theOldPasswordIsNotGuessedThroughAnOpenSession() {
+        Client open = added("stork");
+        assertThat(IntStream.range(0, 8)
+                        .mapToObj(i -> ownPassword(open, "guess " + i, "another password")
+                                .status())
+                        .toList())
+                .contains(429);
     }
 }

@@ -26,8 +26,8 @@ import org.undanus.server.problem.UnsuitableException;
 @RestController
 @RequestMapping("/api/people")
 class PeopleController {
-    private static final int SHORTEST = 10;
-    private static final String PASSWORD = "has " + SHORTEST + " to 72 characters";
+    static final int SHORTEST = 10;
+    static final String PASSWORD = "has " + SHORTEST + " to 72 characters";
 
     /** @param active whether they may sign in */
     record PersonView(String name, String title, Role role, Optional<String> crew, boolean active) {}

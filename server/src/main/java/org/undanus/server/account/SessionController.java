@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Locale;
@@ -22,11 +23,13 @@ import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.server.problem.MayAlsoAnswer;
+import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
 
 /** Signing in and out, and who is there. */
@@ -38,6 +41,12 @@ class SessionController {
             @NotBlank(message = "is empty") @Size(max = 60, message = "is longer than 60 characters") String name,
             @NotBlank(message = "is empty") @Size(max = 72, message = "is longer than 72 characters")
                     String password) {}
+
+    record OwnPassword(
+            @NotBlank(message = "is empty") @Size(max = 72, message = "is longer than 72 characters") String old,
+            @NotNull(message = "is missing")
+                    @Size(min = PeopleController.SHORTEST, max = 72, message = PeopleController.PASSWORD)
+                    String fresh) {}
 
     /**
      * @param person empty when nobody is signed in
@@ -73,7 +82,7 @@ class SessionController {
     @MayAlsoAnswer(HttpStatus.TOO_MANY_REQUESTS)
     Session signIn(
             @Valid @RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
-        String key = credentials.name().strip().toLowerCase(Locale.ROOT) + " " + request.getRemoteAddr();
+        String key = tries(credentials.name(), request);
         throttle.admit(key);
         Optional<Person> person = accounts.check(credentials.name(), credentials.password());
         if (person.isEmpty()) {
@@ -92,6 +101,30 @@ class SessionController {
         sessions.saveContext(context, request, response);
         EndedSessions.begin(request.getSession());
         return session(person);
+    }
+
+    /** One's own password, by the old one. What else is signed in under this name ends; this session goes on. */
+    @PutMapping("/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @MayAlsoAnswer({HttpStatus.TOO_MANY_REQUESTS, HttpStatus.UNPROCESSABLE_CONTENT})
+    void password(
+            @Valid @RequestBody OwnPassword asked, @AuthenticationPrincipal Person person, HttpServletRequest request) {
+        String key = tries(person.name(), request);
+        throttle.admit(key);
+        if (accounts.check(person.name(), asked.old()).isEmpty()) {
+            throw new UnsuitableException("old", "The old password is not right. Nothing was changed.");
+        }
+        throttle.right(key);
+        if (asked.fresh().equals(asked.old())) {
+            throw new UnsuitableException("fresh", "That is the old password. Nothing was changed.");
+        }
+        accounts.change(new Accounts.Standing(person, true), Optional.of(asked.fresh()), person.name());
+        request.changeSessionId();
+        EndedSessions.begin(request.getSession());
+    }
+
+    private static String tries(String name, HttpServletRequest request) {
+        return name.strip().toLowerCase(Locale.ROOT) + " " + request.getRemoteAddr();
     }
 
     @DeleteMapping

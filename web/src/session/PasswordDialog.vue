@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { ref, watch } from "vue";
+import { at } from "../api/address";
+import { api } from "../api/client";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+
+/** One's own password, changed by the old one. */
+const open = defineModel<boolean>({ required: true });
+const old = ref("");
+const fresh = ref("");
+const again = ref("");
+const problem = ref("");
+const busy = ref(false);
+
+watch(open, () => {
+  old.value = fresh.value = again.value = problem.value = "";
+});
+
+async function change() {
+  if (fresh.value !== again.value) {
+    problem.value = "The new password was not typed the same twice.";
+    return;
+  }
+  busy.value = true;
+  problem.value = "";
+  try {
+    await api.put(at("/api/session/password"), { old: old.value, fresh: fresh.value });
+    open.value = false;
+    notice.done("Password changed. Whatever else was signed in under your name is not any more.");
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Change password" width="min(420px, 94vw)">
+    <form class="form" @submit.prevent="change">
+      <label>
+        <span class="label">Old password</span>
+        <input v-model="old" class="field" type="password" autocomplete="current-password" required />
+      </label>
+      <label>
+        <span class="label">New password, 10 characters or more</span>
+        <input v-model="fresh" class="field" type="password" autocomplete="new-password" required />
+      </label>
+      <label>
+        <span class="label">The new one again</span>
+        <input v-model="again" class="field" type="password" autocomplete="new-password" required />
+      </label>
+      <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+      <button type="submit" class="button primary" :disabled="busy">Change password</button>
+    </form>
+  </el-dialog>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 12px;
+}
+</style>
