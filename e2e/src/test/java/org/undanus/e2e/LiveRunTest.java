@@ -34,7 +34,7 @@ class LiveRunTest extends BrowserTest {
 
     @Test
     void anEvacuationIsJudgedFromPumpOnToItsVerdictThoughTheTabletIsClosedMeanwhile() {
-        Process instruments = application.instruments("moist", 60);
+        Process instruments = application.instruments("moist", 120);
         try {
             Page first = open("Reading room, wall split", "Evacuation");
             button(first, "Listen to an instrument for Vacuum logged").click();

@@ -24,7 +24,7 @@ import org.undanus.core.rules.RuleBook;
  * its round and is repeated by running the test again.
  */
 class RandomEvidenceTest {
-    private static final int ROUNDS = 2000;
+    private static final int ROUNDS = 1000;
 
     @Test
     void judgingNeverThrows() {
