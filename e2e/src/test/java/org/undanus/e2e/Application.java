@@ -24,6 +24,8 @@ public final class Application implements AutoCloseable {
 
     private static final Duration START = Duration.ofSeconds(240);
 
+    private static Path filled;
+
     private final Path data;
     private final int port;
     private Process process;
@@ -42,10 +44,33 @@ public final class Application implements AutoCloseable {
     static Application startDemoBelow(Path parent) {
         try {
             Application application = new Application(Files.createTempDirectory(parent, "undanus-e2e"), freePort());
+            copy(filled(), application.data);
             application.start();
             return application;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A folder that the demo has filled once: to fill one takes longer than to copy it. */
+    private static synchronized Path filled() throws IOException {
+        if (filled == null) {
+            Application first = new Application(Files.createTempDirectory("undanus-e2e-filled"), freePort());
+            first.start();
+            first.end();
+            filled = first.data;
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(first.data)));
+        }
+        return filled;
+    }
+
+    private static void copy(Path from, Path to) throws IOException {
+        try (Stream<Path> files = Files.walk(from)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                Path there = to.resolve(from.relativize(file));
+                Files.createDirectories(there.getParent());
+                Files.copy(file, there);
+            }
         }
     }
 
@@ -125,9 +150,23 @@ public final class Application implements AutoCloseable {
         }
     }
 
+    /** Asks it to end, and waits until it has. */
+    private void end() {
+        process.destroy();
+        try {
+            process.waitFor();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     @Override
     public void close() {
         kill();
+        delete(data);
+    }
+
+    private static void delete(Path data) {
         try (Stream<Path> files = Files.walk(data)) {
             for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
                 Files.delete(file);
