@@ -8,12 +8,13 @@ import java.util.function.BiPredicate;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.undanus.core.quantity.Csv;
+import org.undanus.core.quantity.Temperature;
 
 /**
  * A refrigerant in one file of comma-separated values: a heading row, then a row for each temperature from cold to warm. What is
  * the same of all temperatures, its name to its warming potential, stands in every row. Checked when it is read: nothing missing,
  * every figure a number, pressures and the vapour's density rising with temperature, the liquid's density and the heat of
- * vaporisation falling, and no dew pressure over the bubble pressure.
+ * vaporisation falling, no dew pressure over the bubble pressure, and the warmer a state the more heat in it.
  */
 public record RefrigerantFile(Refrigerant refrigerant, Saturation saturation, Enthalpy enthalpy) {
     private static final List<String> SAME = List.of(
@@ -21,6 +22,8 @@ public record RefrigerantFile(Refrigerant refrigerant, Saturation saturation, En
     private static final List<String> RISING = List.of("t_C", "p_bubble_kPa", "p_dew_kPa", "rho_vapour_kg_m3");
     private static final List<String> FALLING = List.of("rho_liquid_kg_m3", "h_vaporisation_kJ_kg");
     private static final List<String> POSITIVE = List.of(
+            "molar_mass_g_mol",
+            "vapour_viscosity_25C_uPa_s",
             "p_bubble_kPa",
             "p_dew_kPa",
             "rho_liquid_kg_m3",
@@ -34,6 +37,14 @@ public record RefrigerantFile(Refrigerant refrigerant, Saturation saturation, En
             "h_vapour_superheated_10K_kJ_kg",
             "h_vapour_superheated_20K_kJ_kg",
             "h_vapour_superheated_40K_kJ_kg");
+    /** Each over the one before, in a row. */
+    private static final List<String> WARMER = List.of(
+            "h_liquid_kJ_kg",
+            "h_vapour_kJ_kg",
+            "h_vapour_superheated_10K_kJ_kg",
+            "h_vapour_superheated_20K_kJ_kg",
+            "h_vapour_superheated_40K_kJ_kg");
+
     private static final int FEWEST = 10;
     private static final int MOST = 1000;
     private static final int HEADING = 1;
@@ -106,6 +117,20 @@ public record RefrigerantFile(Refrigerant refrigerant, Saturation saturation, En
         for (String column : POSITIVE) {
             if (number(rows, i, column) <= 0) {
                 throw wrong(i, column, "it is not more than nothing");
+            }
+        }
+        if (number(rows, i, "t_C") <= -Temperature.ZERO_CELSIUS) {
+            throw wrong(i, "t_C", "nothing is as cold");
+        }
+        if (number(rows, i, "gwp_100") < 0) {
+            throw wrong(i, "gwp_100", "it is less than nothing");
+        }
+        if (!row.get("lfl_kg_m3").isBlank() && number(rows, i, "lfl_kg_m3") <= 0) {
+            throw wrong(i, "lfl_kg_m3", "it is not more than nothing");
+        }
+        for (int k = 1; k < WARMER.size(); k++) {
+            if (number(rows, i, WARMER.get(k)) <= number(rows, i, WARMER.get(k - 1))) {
+                throw wrong(i, WARMER.get(k), "it is not over " + WARMER.get(k - 1));
             }
         }
         if (i > 0) {

@@ -79,6 +79,13 @@ class RefrigerantFileTest {
                 "5 | h_liquid_kJ_kg | NaN | is no number",
                 "5 | safety_class | A1 | it is another than in the row before",
                 "5 | gwp_100 | 1e999 | is no number",
+                "2 | molar_mass_g_mol | 0 | Line 2, molar_mass_g_mol: it is not more than nothing",
+                "2 | vapour_viscosity_25C_uPa_s | -13 | it is not more than nothing",
+                "2 | gwp_100 | -675 | it is less than nothing",
+                "2 | lfl_kg_m3 | 0 | Line 2, lfl_kg_m3: it is not more than nothing",
+                "2 | t_C | -300 | Line 2, t_C: nothing is as cold",
+                "5 | h_vapour_kJ_kg | 10 | Line 5, h_vapour_kJ_kg: it is not over h_liquid_kJ_kg",
+                "5 | h_vapour_superheated_20K_kJ_kg | 400 | it is not over h_vapour_superheated_10K_kJ_kg",
             })
     void whatCannotBeIsRefusedWithItsPlace(int line, String column, String value, String why) {
         assertThatThrownBy(() -> RefrigerantFile.read(with(line, column, value)))
