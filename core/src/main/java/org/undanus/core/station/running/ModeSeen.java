@@ -27,31 +27,33 @@ final class ModeSeen implements Requirement {
     private final Point mode;
     private final Optional<Needed> weather;
     private final String otherwise;
-    private final Predicate<Case> there;
+    private final Optional<Predicate<Case>> there;
     private final About about;
 
-    private ModeSeen(Point mode, Optional<Needed> weather, String otherwise, Predicate<Case> there) {
+    private ModeSeen(Point mode, Optional<Needed> weather, String otherwise, Optional<Predicate<Case>> there) {
         this.mode = mode;
         this.weather = weather;
         this.otherwise = otherwise;
         this.there = there;
         this.about = About.of(mode.id(), Station.RUNNING, mode.scope(), mode.title(), Severity.PERFORMANCE)
                 .sources("Every mode is run in turn before handover")
+                // where there may be nothing to run, that is looked at before the answer is asked for
+                .needs(there.isPresent() ? new Point[0] : new Point[] {mode})
                 .settings(weather.stream().map(Needed::limit).toArray(Setting[]::new));
     }
 
     /** @param otherwise what to do where it could not be run today */
     static ModeSeen of(Point mode, String otherwise) {
-        return new ModeSeen(mode, Optional.empty(), otherwise, any -> true);
+        return new ModeSeen(mode, Optional.empty(), otherwise, Optional.empty());
     }
 
     static ModeSeen of(Point mode, Needed weather) {
-        return new ModeSeen(mode, Optional.of(weather), "", any -> true);
+        return new ModeSeen(mode, Optional.of(weather), "", Optional.empty());
     }
 
     /** The same, of systems that have something to run so. */
     ModeSeen where(Predicate<Case> there) {
-        return new ModeSeen(mode, weather, otherwise, there);
+        return new ModeSeen(mode, weather, otherwise, Optional.of(there));
     }
 
     @Override
@@ -61,7 +63,7 @@ final class ModeSeen implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        if (!there.test(x.facts())) {
+        if (there.filter(has -> !has.test(x.facts())).isPresent()) {
             return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("This system has none."), "");
         }
         if (x.chosen(mode).isEmpty()) {
