@@ -91,6 +91,26 @@ public final class CaseFixture {
                 List.of());
     }
 
+    /** A sheet that lists these pairs, and has this fan table, instead of its own. */
+    public static DataSheet listing(DataSheet plain, List<DataSheet.Pair> pairs, List<DataSheet.FanPoint> fan) {
+        return new DataSheet(
+                plain.maker(),
+                plain.model(),
+                plain.document(),
+                plain.refrigerant(),
+                plain.size(),
+                plain.clearances(),
+                plain.mountingClearances(),
+                plain.neighbours(),
+                plain.values(),
+                plain.supply(),
+                plain.meteringDevice(),
+                plain.saltAir(),
+                pairs,
+                fan,
+                plain.torques());
+    }
+
     /** A sheet that gives a model's sizes and nothing else, in metres. */
     public static DataSheet sized(String model, double width, double depth, double height) {
         DataSheet plain = DataSheet.of("Ondrel", model, "4411");

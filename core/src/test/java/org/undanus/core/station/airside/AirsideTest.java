@@ -37,22 +37,7 @@ class AirsideTest {
                 .with(SheetValue.FILTER_DROP, PressureDifference.ofPascals(50))
                 .with(SheetValue.COIL_DROP, PressureDifference.ofPascals(70))
                 .with(SheetValue.MASS, Mass.ofKilograms(60));
-        return new DataSheet(
-                plain.maker(),
-                plain.model(),
-                plain.document(),
-                plain.refrigerant(),
-                plain.size(),
-                plain.clearances(),
-                plain.mountingClearances(),
-                plain.neighbours(),
-                plain.values(),
-                plain.supply(),
-                plain.meteringDevice(),
-                plain.saltAir(),
-                plain.pairs(),
-                List.of(fan),
-                plain.torques());
+        return CaseFixture.listing(plain, plain.pairs(), List.of(fan));
     }
 
     private static CaseFixture before() {

@@ -133,22 +133,7 @@ class PipingTest {
                 List.of(),
                 List.of());
         DataSheet plain = sheet();
-        DataSheet paired = new DataSheet(
-                plain.maker(),
-                plain.model(),
-                plain.document(),
-                plain.refrigerant(),
-                plain.size(),
-                plain.clearances(),
-                plain.mountingClearances(),
-                plain.neighbours(),
-                plain.values(),
-                plain.supply(),
-                plain.meteringDevice(),
-                plain.saltAir(),
-                List.of(pair),
-                plain.fan(),
-                plain.torques());
+        DataSheet paired = CaseFixture.listing(plain, List.of(pair), plain.fan());
         CaseFixture changed = before().sheets(paired).lines("piping.metering-changed", "changed");
         assertThat(changed.verdict("piping.metering-size" + SET)).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(changed.lines("piping.metering-size", "1.42 mm").verdict("piping.metering-size" + SET))

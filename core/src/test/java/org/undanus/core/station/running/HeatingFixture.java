@@ -63,21 +63,6 @@ final class HeatingFixture {
                                 Optional.of(row[2]).filter(watts -> watts > 0).map(Power::ofWatts)))
                         .toList(),
                 List.of());
-        return new DataSheet(
-                plain.maker(),
-                plain.model(),
-                plain.document(),
-                plain.refrigerant(),
-                plain.size(),
-                plain.clearances(),
-                plain.mountingClearances(),
-                plain.neighbours(),
-                plain.values(),
-                plain.supply(),
-                plain.meteringDevice(),
-                plain.saltAir(),
-                List.of(pair),
-                plain.fan(),
-                plain.torques());
+        return CaseFixture.listing(plain, List.of(pair), plain.fan());
     }
 }
