@@ -35,6 +35,7 @@ class AccessTest {
                 "/stations/papers",
                 "/history?point=plate.model&component=outdoor-1",
                 "/corrections",
+                "/corrections/proposed",
                 "/report",
                 "/report.pdf",
                 "/report/pages/1",
@@ -66,7 +67,7 @@ class AccessTest {
                         "/api/installations/" + museum + "/understand",
                         Map.of("point", "plate.serial", "component", "outdoor-1", "typed", "X"))
                 .expect(404);
-        crew.post("/api/installations/" + museum + "/corrections", Map.of("judgement", "x@y", "words", ""))
+        crew.post("/api/installations/" + museum + "/corrections", Map.of("judgements", List.of("x@y"), "words", ""))
                 .expect(404);
     }
 
@@ -76,7 +77,7 @@ class AccessTest {
         String own = crew.installation("LH-01");
         crew.post(
                         "/api/installations/" + own + "/corrections",
-                        Map.of("judgement", "papers.plate-age@outdoor-1", "words", ""))
+                        Map.of("judgements", List.of("papers.plate-age@outdoor-1"), "words", ""))
                 .expect(403);
         crew.send("POST", "/api/rule-books", "x", "text/plain").expect(403);
         SERVER.signedIn("inspector")

@@ -209,16 +209,17 @@ class BadInputTest {
     void correctionsOfNothing() {
         Client client = SERVER.signedIn("inspector");
         String id = client.installation("LH-01");
-        client.post("/api/installations/" + id + "/corrections", Map.of("judgement", "no.such@thing", "words", ""))
+        client.post(
+                        "/api/installations/" + id + "/corrections",
+                        Map.of("judgements", List.of("no.such@thing"), "words", ""))
                 .expect(404);
         assertThat(client.post(
                                 "/api/installations/" + id + "/corrections",
-                                Map.of("judgement", "papers.plate-age@outdoor-1", "words", ""))
+                                Map.of("judgements", List.of("papers.plate-age@outdoor-1"), "words", ""))
                         .expect(422)
                         .detail())
                 .contains("nothing to correct");
-        client.put("/api/corrections/none", Map.of("words", "w", "state", "OPEN", "version", 1))
-                .expect(404);
+        client.put("/api/corrections/none", Map.of("words", "w", "version", 1)).expect(404);
     }
 
     @Test

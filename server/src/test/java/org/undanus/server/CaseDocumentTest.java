@@ -48,8 +48,8 @@ class CaseDocumentTest {
         from.post(
                         "/api/installations/" + roof + "/corrections?units=US",
                         Map.of(
-                                "judgement",
-                                "electrical.overcurrent-device@outdoor-1",
+                                "judgements",
+                                List.of("electrical.overcurrent-device@outdoor-1"),
                                 "words",
                                 "",
                                 "due",
@@ -162,11 +162,12 @@ class CaseDocumentTest {
     void correctionKeepsLimitAndSourceAsTheyStood() {
         Client client = SERVER.signedIn("inspector");
         String museum = client.installation("LH-07");
-        Map<String, Object> asked = new LinkedHashMap<>(
-                Map.of("judgement", "electrical.overcurrent-device@outdoor-1", "words", "", "due", "2026-10-01"));
+        Map<String, Object> asked = new LinkedHashMap<>(Map.of(
+                "judgements", List.of("electrical.overcurrent-device@outdoor-1"), "words", "", "due", "2026-10-01"));
         JsonNode raised = client.post("/api/installations/" + museum + "/corrections?units=US", asked)
                 .expect(201)
-                .json();
+                .json()
+                .get(0);
         assertThat(raised.path("finding").asString()).startsWith("Fails.").contains("20 A over");
         assertThat(raised.path("limits").asString()).contains("at most 40 A (Nameplate)");
         assertThat(raised.path("words").asString()).contains("40 A or 35 A");
@@ -176,7 +177,7 @@ class CaseDocumentTest {
                 .contains("already open");
 
         String path = "/api/corrections/" + raised.path("id").asString();
-        Map<String, Object> amended = Map.of("words", "Change it.", "state", "OPEN", "version", 1);
+        Map<String, Object> amended = Map.of("words", "Change it.", "version", 1);
         assertThat(client.put(path, amended).expect(200).json().path("version").asInt())
                 .isEqualTo(2);
         JsonNode conflict = client.put(path, amended).expect(409).json();

@@ -47,6 +47,14 @@ class ContractTest {
         if (path.startsWith("/api/corrections/")) {
             return path.replace("{id}", correction());
         }
+        if (path.startsWith("/api/attachments/")) {
+            return path.replace("{id}", attachment());
+        }
+        if (path.startsWith("/api/letters/")) {
+            correction();
+            return path.replace(
+                    "{id}", inspector.get("/api/letters").json().at("/0/id").asString());
+        }
         return path.replace("{station}", "siting")
                 .replace("{number}", "1")
                 .replace("{name}", "nobody")
@@ -94,12 +102,23 @@ class ContractTest {
                 ? inspector
                         .post(
                                 "/api/installations/" + installation + "/corrections",
-                                Map.of("judgement", open(), "words", "Mend it."))
+                                Map.of("judgements", List.of(open()), "words", "Mend it."))
                         .expect(201)
                         .json()
-                        .path("id")
+                        .at("/0/id")
                         .asString()
                 : raised.get(0).path("id").asString();
+    }
+
+    private String attachment() {
+        return inspector
+                .upload(
+                        "/api/corrections/" + correction() + "/files?name=note.txt",
+                        "Done.".getBytes(StandardCharsets.UTF_8))
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
     }
 
     private String open() {
@@ -176,7 +195,7 @@ class ContractTest {
 
     /** Whose business it is not hears that there is none such, as if there were none. */
     private static final Pattern NOT_THEIRS =
-            Pattern.compile("no such (installation in your register|photo|correction|certificate)");
+            Pattern.compile("no such (installation in your register|photo|correction|certificate|file|letter)");
 
     private static String let(Client.Answer answer) {
         return switch (answer.status()) {
@@ -253,6 +272,8 @@ class ContractTest {
                     .isEqualTo(operation.path().equals("/api/words") ? "let in" : "sign in");
             if (operation.path().startsWith("/api/installations/{id}")
                     || operation.path().startsWith("/api/photos")
+                    || operation.path().startsWith("/api/attachments/")
+                    || operation.path().startsWith("/api/letters/")
                     || operation.path().startsWith("/api/corrections/")) {
                 assertThat(row.get(Who.OTHER_CREW)).as(operation.toString()).isEqualTo("not found");
             }

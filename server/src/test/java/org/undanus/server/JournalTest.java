@@ -181,12 +181,37 @@ class JournalTest {
     void aChangeInAnyColumnOfAnyTableShows() throws SQLException {
         Client lead = SERVER.signedIn("lead");
         String id = lead.installation("LH-01");
-        lead.upload("/api/installations/" + id + "/photos?component=outdoor-1", TestPictures.jpegFromACamera())
-                .expect(201);
+        String photo = lead.upload(
+                        "/api/installations/" + id + "/photos?component=outdoor-1", TestPictures.jpegFromACamera())
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+        lead.put("/api/photos/" + photo + "/marks", Map.of("marks", List.of(), "version", 0))
+                .expect(200);
         lead.save(id, "siting.outdoor-clearance-front", "outdoor-1", "10 in").expect(201);
-        lead.post(
+        String correction = lead.post(
                         "/api/installations/" + id + "/corrections",
-                        Map.of("judgement", "siting.outdoor-clearance-front@outdoor-1", "words", "Move it."))
+                        Map.of("judgements", List.of("siting.outdoor-clearance-front@outdoor-1"), "words", "Move it."))
+                .expect(201)
+                .json()
+                .at("/0/id")
+                .asString();
+        lead.upload("/api/corrections/" + correction + "/files?name=note.txt", "Done.".getBytes(StandardCharsets.UTF_8))
+                .expect(201);
+        lead.post(
+                        "/api/corrections/" + correction + "/steps",
+                        Map.of(
+                                "kind",
+                                "WITHDRAWN",
+                                "words",
+                                "A slip.",
+                                "readings",
+                                List.of(),
+                                "confirmed",
+                                false,
+                                "version",
+                                1))
                 .expect(201);
         lead.post(
                         "/api/installations/" + id + "/subjects",

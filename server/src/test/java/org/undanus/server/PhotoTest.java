@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -114,9 +115,10 @@ class PhotoTest {
         JsonNode raised = inspector
                 .post(
                         "/api/installations/" + inspector.installation("LH-07") + "/corrections",
-                        Map.of("judgement", "siting.pad-sound@outdoor-1", "words", "Lay a pad."))
+                        Map.of("judgements", List.of("siting.pad-sound@outdoor-1"), "words", "Lay a pad."))
                 .expect(201)
-                .json();
+                .json()
+                .get(0);
         inspector
                 .upload(
                         "/api/installations/" + inspector.installation("LH-07") + "/photos?correction="

@@ -200,14 +200,15 @@ class RegisterTest {
         JsonNode raised = lead.post(
                         "/api/installations/" + id + "/corrections",
                         Map.of(
-                                "judgement",
-                                judgement,
+                                "judgements",
+                                List.of(judgement),
                                 "words",
                                 "Move it",
                                 "due",
                                 LocalDate.now().plusDays(30).toString()))
                 .expect(201)
-                .json();
+                .json()
+                .get(0);
         assertThat(page("").at("/strip/dueThisWeek").asInt()).isEqualTo(before);
         lead.put(
                         "/api/corrections/" + raised.path("id").asString(),
@@ -216,8 +217,6 @@ class RegisterTest {
                                 "Move it",
                                 "due",
                                 LocalDate.now().plusDays(7).toString(),
-                                "state",
-                                "OPEN",
                                 "version",
                                 raised.path("version").asInt()))
                 .expect(200);

@@ -215,7 +215,7 @@ class WalkTest {
         assertThat(crew.post("/api/installations/" + almshouse + "/readings", reading)
                         .expect(403)
                         .detail())
-                .contains("grade recorded");
+                .contains("grade recorded or stated");
         reading.put("grade", "RECORDED");
         crew.post("/api/installations/" + almshouse + "/readings", reading).expect(201);
     }

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.DueDates;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Station;
@@ -94,7 +95,8 @@ public final class Walk {
         abouts.stream().map(About::id).forEach(gradeable::add);
         return Vocabulary.of(
                 abouts.stream().flatMap(about -> about.limits().stream()).toList(),
-                abouts.stream().flatMap(about -> about.settings().stream()).toList(),
+                Stream.concat(abouts.stream().flatMap(about -> about.settings().stream()), DueDates.settings().stream())
+                        .toList(),
                 abouts.stream().flatMap(about -> about.topic().stream()).toList(),
                 merged(plans, StationPlan::sizes),
                 merged(plans, StationPlan::tables),

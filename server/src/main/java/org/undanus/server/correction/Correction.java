@@ -3,6 +3,7 @@ package org.undanus.server.correction;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
+import org.undanus.core.judgement.Severity;
 
 /**
  * Something to put right.
@@ -12,6 +13,7 @@ import java.util.Optional;
  * @param finding why, in the words of the judgement when it was raised
  * @param limits the limits it was held against, with their sources
  * @param words what the inspector asks for
+ * @param severity what is at stake; empty where it was raised before that was kept
  */
 public record Correction(
         String id,
@@ -27,11 +29,49 @@ public record Correction(
         State state,
         String raisedBy,
         Instant raisedAt,
+        Optional<Severity> severity,
         int version) {
 
     /** Where it stands. */
     public enum State {
+        /** Raised; the crew has not looked at it. */
         OPEN,
-        WITHDRAWN
+        SEEN,
+        ANSWERED,
+        /** The answer was not enough: the crew is to answer again. */
+        REFUSED,
+        /** The answer was enough, without a look at the installation. */
+        ACCEPTED,
+        /** A re-visit showed that it is put right. */
+        CLOSED,
+        WITHDRAWN;
+
+        public boolean ended() {
+            return this == ACCEPTED || this == CLOSED || this == WITHDRAWN;
+        }
+    }
+
+    /** The day it was to be put right by has gone. */
+    public boolean overdue(LocalDate today) {
+        return !state.ended() && due.filter(day -> day.isBefore(today)).isPresent();
+    }
+
+    Correction with(String otherWords, Optional<LocalDate> otherDue, State otherState, int otherVersion) {
+        return new Correction(
+                id,
+                number,
+                installationId,
+                requirement,
+                component,
+                what,
+                finding,
+                limits,
+                otherWords,
+                otherDue,
+                otherState,
+                raisedBy,
+                raisedAt,
+                severity,
+                otherVersion);
     }
 }

@@ -4,10 +4,21 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -18,25 +29,96 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Trade;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
+import org.undanus.server.hold.CalendarFile;
+import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 
 /** Corrections over HTTP. */
 @RestController
 @RequestMapping("/api")
 class CorrectionController {
+    private static final String CALENDAR = "text/calendar";
 
-    record NewCorrection(
-            @NotBlank(message = "is empty") @Size(max = 160, message = "is no judgement") String judgement,
+    /** @param words empty takes each judgement's own remedy */
+    record NewCorrections(
+            @NotNull(message = "is missing") @Size(min = 1, max = 500, message = "names none, or more than 500")
+                    List<@NotBlank(message = "is empty") @Size(max = 160, message = "is no judgement") String>
+                            judgements,
             @NotNull(message = "is missing") @Size(max = 2000, message = "is longer than 2000 characters") String words,
             Optional<LocalDate> due) {}
 
     record AmendedCorrection(
             @NotBlank(message = "is empty") @Size(max = 2000, message = "is longer than 2000 characters") String words,
             Optional<LocalDate> due,
-            @NotNull(message = "is missing") Correction.State state,
             int version) {}
+
+    record AnsweredReading(
+            @NotBlank(message = "is empty") @Size(max = 80, message = "is no line") String point,
+            @NotNull(message = "is missing") @Size(max = 40, message = "is no unit") String component,
+            @NotBlank(message = "is empty") @Size(max = 400, message = "is longer than 400 characters") String typed,
+            @NotNull(message = "is missing") Grade grade) {}
+
+    /** @param confirmed whether the person has been asked about an unusual value */
+    record NewStep(
+            @NotNull(message = "is missing") Step.Kind kind,
+            @NotNull(message = "is missing") @Size(max = 2000, message = "is longer than 2000 characters") String words,
+            @NotNull(message = "is missing") @Size(max = 20, message = "holds more than 20")
+                    List<@Valid @NotNull(message = "is empty") AnsweredReading> readings,
+            boolean confirmed,
+            int version) {}
+
+    /** What could be asked for, trade by trade. */
+    record Proposed(Trade trade, String title, List<ProposedItem> items) {}
+
+    record ProposedItem(
+            String judgement,
+            String what,
+            Verdict verdict,
+            Severity severity,
+            String brief,
+            String remedy,
+            Optional<LocalDate> due) {}
+
+    /**
+     * A correction with all that was said and done, as a short letter is read.
+     *
+     * @param trade whose work it is
+     * @param may what this person may do about it now
+     * @param now how the judgement stands at this moment; empty where what it was about is gone
+     * @param lines what it rests on, so that an answer can give a reading
+     */
+    record Thread(
+            Correction correction,
+            String reference,
+            String title,
+            String building,
+            String crew,
+            String trade,
+            boolean overdue,
+            List<LetterStep> steps,
+            List<Corrections.Attachment> files,
+            List<Step.Kind> may,
+            Optional<Now> now,
+            List<AnswerLine> lines) {}
+
+    record LetterStep(Step.Kind kind, String words, List<GivenReading> readings, String by, Instant at) {}
+
+    record GivenReading(String line, String said, String grade) {}
+
+    record Now(Verdict verdict, String brief, boolean readSince) {}
+
+    record AnswerLine(String point, String component, String title) {}
 
     private final Corrections corrections;
     private final CaseFiles cases;
@@ -51,27 +133,199 @@ class CorrectionController {
         return corrections.all(person);
     }
 
+    /** The days by which open ones are due, for a calendar. */
+    @GetMapping(path = "/due-dates", produces = CALENDAR)
+    ResponseEntity<byte[]> dates(@AuthenticationPrincipal Person person) {
+        List<CalendarFile.Day> days = corrections.all(person).stream()
+                .filter(item -> !item.correction().state().ended())
+                .flatMap(item -> item.correction().due().stream()
+                        .map(due -> new CalendarFile.Day(
+                                item.correction().id(),
+                                item.correction().raisedAt(),
+                                due,
+                                item.reference() + ": " + item.correction().what(),
+                                item.title() + ". " + item.correction().words())))
+                .toList();
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(CALENDAR))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"corrections.ics\"")
+                .body(CalendarFile.ofDays(days));
+    }
+
     @GetMapping("/installations/{id}/corrections")
     List<Correction> ofInstallation(@PathVariable String id, @AuthenticationPrincipal Person person) {
         return corrections.of(cases.open(id, person));
     }
 
-    @PostMapping("/installations/{id}/corrections")
-    @ResponseStatus(HttpStatus.CREATED)
-    Correction raise(
-            @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
-            @Valid @RequestBody NewCorrection asked,
-            @AuthenticationPrincipal Person person) {
-        return corrections.raise(
-                id, asked.judgement(), asked.words(), asked.due(), person, units.orElse(UnitSystem.SI));
+    /** What could be asked for: every judgement that leaves something open and that nobody has asked for yet. */
+    @GetMapping("/installations/{id}/corrections/proposed")
+    List<Proposed> proposed(
+            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        Map<Trade, List<ProposedItem>> byTrade = corrections.proposed(file).stream()
+                .collect(Collectors.groupingBy(
+                        judgement -> Trade.of(judgement.about().station()),
+                        TreeMap::new,
+                        Collectors.mapping(
+                                judgement -> item(judgement, file, units.orElse(UnitSystem.SI)), Collectors.toList())));
+        return byTrade.entrySet().stream()
+                .map(each -> new Proposed(each.getKey(), each.getKey().title(), each.getValue()))
+                .toList();
     }
 
+    private static ProposedItem item(Judgement judgement, CaseFile file, UnitSystem units) {
+        return new ProposedItem(
+                judgement.key(),
+                judgement.about().title() + (judgement.subject().isEmpty() ? "" : ", " + judgement.subject()),
+                judgement.verdict(),
+                judgement.about().severity(),
+                judgement.brief().in(units),
+                judgement.remedy().map(text -> text.in(units)).orElse(""),
+                Corrections.due(judgement, file));
+    }
+
+    /** Raises one or several; all of them or none. */
+    @PostMapping("/installations/{id}/corrections")
+    @ResponseStatus(HttpStatus.CREATED)
+    List<Correction> raise(
+            @PathVariable String id,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody NewCorrections asked,
+            @AuthenticationPrincipal Person person) {
+        return corrections.raise(
+                id,
+                new Corrections.Asked(asked.judgements(), asked.words(), asked.due()),
+                person,
+                units.orElse(UnitSystem.SI));
+    }
+
+    @GetMapping("/corrections/{id}")
+    Thread thread(
+            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
+        return thread(corrections.visible(id, person), person, units.orElse(UnitSystem.SI));
+    }
+
+    /** Other words, or another date. */
     @PutMapping("/corrections/{id}")
     Correction amend(
             @PathVariable String id,
             @Valid @RequestBody AmendedCorrection asked,
             @AuthenticationPrincipal Person person) {
-        return corrections.amend(id, asked.words(), asked.due(), asked.state(), asked.version(), person);
+        return corrections.amend(id, asked.words(), asked.due(), asked.version(), person);
+    }
+
+    /** The crew sees or answers; the inspection office accepts, refuses, closes or withdraws. */
+    @PostMapping("/corrections/{id}/steps")
+    @ResponseStatus(HttpStatus.CREATED)
+    Thread take(
+            @PathVariable String id,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody NewStep asked,
+            @AuthenticationPrincipal Person person) {
+        UnitSystem system = units.orElse(UnitSystem.SI);
+        Corrections.Doing doing = new Corrections.Doing(
+                asked.kind(),
+                asked.words(),
+                asked.readings().stream()
+                        .map(r ->
+                                new Corrections.Answered(new PointKey(r.point(), r.component()), r.typed(), r.grade()))
+                        .toList(),
+                asked.confirmed(),
+                asked.version());
+        return thread(corrections.take(id, doing, person, system), person, system);
+    }
+
+    /** Hangs a PDF, a picture or plain text on it. */
+    @PostMapping(path = "/corrections/{id}/files", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    Corrections.Attachment attach(
+            @PathVariable String id,
+            @RequestParam String name,
+            @RequestBody byte[] content,
+            @AuthenticationPrincipal Person person) {
+        return corrections.attach(id, name, content, person);
+    }
+
+    @GetMapping(
+            path = "/attachments/{id}",
+            produces = {
+                MediaType.APPLICATION_PDF_VALUE,
+                MediaType.IMAGE_JPEG_VALUE,
+                MediaType.IMAGE_PNG_VALUE,
+                MediaType.TEXT_PLAIN_VALUE
+            })
+    ResponseEntity<byte[]> attachment(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        Corrections.Content file = corrections.content(id, person);
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(file.mediaType()))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(file.name(), StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(file.content());
+    }
+
+    private Thread thread(Correction correction, Person person, UnitSystem units) {
+        CaseFile file = cases.open(correction.installationId(), person);
+        Optional<Judgement> judgement = file.judgements().all().stream()
+                .filter(j -> j.about().id().equals(correction.requirement())
+                        && j.component().equals(correction.component()))
+                .findFirst();
+        return new Thread(
+                correction,
+                file.header().reference(),
+                file.header().title(),
+                file.header().building(),
+                file.header().crew(),
+                CorrectionLetters.trade(correction).title(),
+                correction.overdue(LocalDate.now()),
+                corrections.steps(correction.id()).stream()
+                        .map(step -> view(step, file))
+                        .toList(),
+                corrections.attachments(correction.id()),
+                Arrays.stream(Step.Kind.values())
+                        .filter(kind -> kind.office() == person.inspects() && kind.possible(correction.state()))
+                        .toList(),
+                judgement.map(
+                        j -> new Now(j.verdict(), j.brief().in(units), Corrections.readSince(correction, j, file))),
+                judgement.map(j -> lines(j, file)).orElse(List.of()));
+    }
+
+    private static LetterStep view(Step step, CaseFile file) {
+        List<Reading> with = file.evidence().readings().stream()
+                .filter(reading -> step.readings().contains(reading.id().toString()))
+                .toList();
+        return new LetterStep(
+                step.kind(),
+                step.words(),
+                with.stream()
+                        .map(reading -> new GivenReading(
+                                title(reading.key()),
+                                reading.said(),
+                                reading.grade().title()))
+                        .toList(),
+                step.by(),
+                step.at());
+    }
+
+    private static List<AnswerLine> lines(Judgement judgement, CaseFile file) {
+        List<AnswerLine> lines = new ArrayList<>();
+        for (PointKey key : judgement.evidence()) {
+            file.line(key)
+                    .ifPresent(line -> lines.add(new AnswerLine(
+                            key.point(),
+                            key.component(),
+                            line.point().title()
+                                    + (line.subject().title().isEmpty()
+                                            ? ""
+                                            : ", " + line.subject().title()))));
+        }
+        return lines;
+    }
+
+    private static String title(PointKey key) {
+        return Walk.point(key.point()).map(Point::title).orElse(key.point());
     }
 }

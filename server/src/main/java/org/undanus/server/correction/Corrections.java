@@ -1,8 +1,12 @@
 package org.undanus.server.correction;
 
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -12,10 +16,18 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.judgement.DueDates;
 import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
+import org.undanus.server.correction.CorrectionMapper.AttachmentRow;
+import org.undanus.server.correction.CorrectionMapper.AttachmentState;
 import org.undanus.server.correction.CorrectionMapper.CorrectionRow;
+import org.undanus.server.correction.CorrectionMapper.StepRow;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
@@ -23,22 +35,53 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.Digest;
+import org.undanus.server.store.Moment;
+import org.undanus.server.upload.Upload;
 import org.undanus.server.walk.JudgementView;
+import org.undanus.server.walk.Readings;
 
-/** Raises corrections and keeps them. */
+/** Raises corrections, takes what the crew answers and what the inspection office makes of it, and keeps all of it. */
 @Service
 public class Corrections {
+    private static final int MOST_FILES = 20;
+    private static final int LONGEST_NAME = 120;
 
     /** A correction with what the register says of its installation. */
     public record Listed(Correction correction, String reference, String title, String crew) {}
 
+    /** A file hung on a correction. */
+    public record Attachment(String id, String name, String mediaType, int bytes, String addedBy, Instant addedAt) {}
+
+    /** A file's content. */
+    record Content(String name, String mediaType, byte[] content) {}
+
+    /** What is asked for at once. */
+    record Asked(List<String> judgements, String words, Optional<LocalDate> due) {}
+
+    /** A reading that comes with an answer. */
+    record Answered(PointKey key, String typed, Grade grade) {}
+
+    /**
+     * What somebody does about a correction.
+     *
+     * @param confirmed whether the person has been asked about an unusual value
+     * @param version of the correction that was seen
+     */
+    record Doing(Step.Kind kind, String words, List<Answered> readings, boolean confirmed, int version) {}
+
     private final CorrectionMapper mapper;
     private final CaseFiles cases;
+    private final Readings readings;
+    private final CorrectionLetters letters;
     private final Journal journal;
 
-    Corrections(CorrectionMapper mapper, CaseFiles cases, Journal journal) {
+    Corrections(
+            CorrectionMapper mapper, CaseFiles cases, Readings readings, CorrectionLetters letters, Journal journal) {
         this.mapper = mapper;
         this.cases = cases;
+        this.readings = readings;
+        this.letters = letters;
         this.journal = journal;
     }
 
@@ -46,6 +89,19 @@ public class Corrections {
     public List<Correction> of(CaseFile file) {
         return mapper.ofInstallation(file.header().id()).stream()
                 .map(CorrectionRow::correction)
+                .toList();
+    }
+
+    /** What was said and done about one, in order. */
+    @Transactional(readOnly = true)
+    public List<Step> steps(String correction) {
+        return mapper.steps(correction).stream().map(StepRow::step).toList();
+    }
+
+    @Transactional(readOnly = true)
+    List<Attachment> attachments(String correction) {
+        return mapper.attachments(correction).stream()
+                .map(Corrections::attachment)
                 .toList();
     }
 
@@ -62,53 +118,110 @@ public class Corrections {
                 .toList();
     }
 
+    /** @throws NotFoundException where there is none, or it is none of this person's business */
+    @Transactional(readOnly = true)
+    Correction visible(String id, Person person) {
+        Correction correction = kept(id);
+        cases.open(correction.installationId(), person);
+        return correction;
+    }
+
+    private Correction kept(String id) {
+        CorrectionRow row = mapper.find(id);
+        if (row == null) {
+            throw new NotFoundException("There is no such correction.");
+        }
+        return row.correction();
+    }
+
+    /** Judgements that leave something to put right and that nobody has asked for yet. */
+    @Transactional(readOnly = true)
+    List<Judgement> proposed(CaseFile file) {
+        List<Correction> raised = of(file);
+        return file.judgements().all().stream()
+                .filter(judgement -> judgement.verdict().open())
+                .filter(judgement -> raised.stream().noneMatch(c -> isOpenFor(c, judgement)))
+                .toList();
+    }
+
+    private static boolean isOpenFor(Correction correction, Judgement judgement) {
+        return !correction.state().ended()
+                && correction.requirement().equals(judgement.about().id())
+                && correction.component().equals(judgement.component());
+    }
+
     /**
-     * Raises a correction from a judgement as it now stands.
+     * Raises corrections from judgements as they now stand; all of them or none. The crew gets one letter.
      *
-     * @param words what the inspector asks for; empty takes the judgement's own remedy
-     * @throws UnsuitableException when the judgement leaves nothing to correct
+     * @throws UnsuitableException when a judgement leaves nothing to correct, or has been asked for already
      */
     @Transactional
-    Correction raise(
-            String installation, String key, String words, Optional<LocalDate> due, Person person, UnitSystem units) {
+    List<Correction> raise(String installation, Asked asked, Person person, UnitSystem units) {
         CaseFile file = cases.openForWriting(installation, person);
-        requireInspector(person);
-        Judgement judgement = file.judgements().all().stream()
+        requireOffice(person);
+        List<Correction> before = of(file);
+        List<Correction> raised = new ArrayList<>();
+        for (String key : new LinkedHashSet<>(asked.judgements())) {
+            raised.add(raised(
+                    file, judgement(file, key), asked, before, before.size() + raised.size() + 1, person, units));
+        }
+        raised.forEach(correction -> keep(correction, person.name()));
+        letters.raised(file.header(), raised, person);
+        return raised;
+    }
+
+    private static Judgement judgement(CaseFile file, String key) {
+        return file.judgements().all().stream()
                 .filter(j -> j.key().equals(key))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no such judgement."));
+    }
+
+    private static Correction raised(
+            CaseFile file,
+            Judgement judgement,
+            Asked asked,
+            List<Correction> before,
+            int number,
+            Person person,
+            UnitSystem units) {
+        JudgementView view = JudgementView.of(judgement, file.evidence(), units);
+        String what = view.title() + (view.subject().isEmpty() ? "" : ", " + view.subject());
         if (!judgement.verdict().open()) {
             throw new UnsuitableException(
                     "judgement",
-                    "This " + judgement.verdict().title().toLowerCase(Locale.ROOT) + ": there is nothing to correct.");
+                    what + ": this " + judgement.verdict().title().toLowerCase(Locale.ROOT)
+                            + "; there is nothing to correct. Nothing was saved.");
         }
-        List<Correction> before = of(file);
-        if (before.stream()
-                .anyMatch(c -> c.state() == Correction.State.OPEN
-                        && c.requirement().equals(judgement.about().id())
-                        && c.component().equals(judgement.component()))) {
-            throw new UnsuitableException("judgement", "A correction for this judgement is already open.");
+        if (before.stream().anyMatch(c -> isOpenFor(c, judgement))) {
+            throw new UnsuitableException(
+                    "judgement", what + ": a correction for this judgement is already open. Nothing was saved.");
         }
-        JudgementView view = JudgementView.of(judgement, file.evidence(), units);
-        Correction raised = new Correction(
+        return new Correction(
                 UUID.randomUUID().toString(),
-                before.size() + 1,
-                installation,
+                number,
+                file.header().id(),
                 view.requirement(),
                 view.component(),
-                view.title() + (view.subject().isEmpty() ? "" : ", " + view.subject()),
+                what,
                 judgement.verdict().title() + ". " + view.because(),
                 view.limits().stream()
                         .map(l -> l.authority() + ": " + l.bound() + " " + l.value() + " (" + l.source() + ")")
                         .collect(Collectors.joining("; ")),
-                words.isBlank() ? view.remedy().orElse("") : words.strip(),
-                due,
+                asked.words().isBlank()
+                        ? view.remedy().orElse("")
+                        : asked.words().strip(),
+                asked.due().or(() -> due(judgement, file)),
                 Correction.State.OPEN,
                 person.name(),
-                Instant.now().truncatedTo(ChronoUnit.MILLIS),
+                Moment.kept(Instant.now()),
+                Optional.of(judgement.about().severity()),
                 1);
-        keep(raised, person.name());
-        return raised;
+    }
+
+    /** By the rule book, counted from today. */
+    static Optional<LocalDate> due(Judgement judgement, CaseFile file) {
+        return DueDates.due(judgement.about().severity(), LocalDate.now(), file.rules());
     }
 
     /**
@@ -123,46 +236,234 @@ public class Corrections {
         journal.write(by, "correction.raised", row.id(), row);
     }
 
-    /** @throws ConflictException with both versions when somebody changed it meanwhile */
+    /** Keeps a step as it is. */
     @Transactional
-    Correction amend(
-            String id, String words, Optional<LocalDate> due, Correction.State state, int version, Person person) {
-        CorrectionRow row = mapper.find(id);
-        if (row == null) {
-            throw new NotFoundException("There is no such correction.");
+    public void keep(Step step, String correction, String by) {
+        StepRow row = new StepRow(
+                step.id(),
+                correction,
+                step.kind(),
+                step.words(),
+                String.join(" ", step.readings()),
+                step.by(),
+                step.at());
+        mapper.insertStep(row);
+        journal.write(by, "correction-step.taken", row.id(), row);
+    }
+
+    /**
+     * Changes what is asked for, or by when.
+     *
+     * @throws ConflictException with both versions when somebody changed it meanwhile
+     */
+    @Transactional
+    Correction amend(String id, String words, Optional<LocalDate> due, int version, Person person) {
+        Correction before = lockedForWriting(id, person);
+        requireOffice(person);
+        requireOpen(before);
+        Correction now = updated(before.with(words.strip(), due, before.state(), version), person);
+        if (!now.due().equals(before.due()) || !now.words().equals(before.words())) {
+            letters.changed(cases.open(now.installationId(), person).header(), now, person);
         }
-        cases.openForWriting(row.installationId(), person);
-        requireInspector(person);
-        Correction c = row.correction();
-        Correction amended = new Correction(
-                id,
-                c.number(),
-                c.installationId(),
-                c.requirement(),
-                c.component(),
-                c.what(),
-                c.finding(),
-                c.limits(),
-                words.strip(),
-                due,
-                state,
-                c.raisedBy(),
-                c.raisedAt(),
-                version);
-        if (mapper.update(CorrectionRow.of(amended)) == 0) {
+        return now;
+    }
+
+    /**
+     * Takes a step: the crew sees or answers, the inspection office accepts, refuses, closes or withdraws.
+     *
+     * @throws UnsuitableException where it is not possible as the correction stands
+     * @throws ConflictException when somebody did something about it meanwhile
+     */
+    @Transactional
+    Correction take(String id, Doing doing, Person person, UnitSystem units) {
+        Correction before = lockedForWriting(id, person);
+        Step.Kind kind = doing.kind();
+        if (kind.office()) {
+            requireOffice(person);
+        } else if (person.inspects()) {
+            throw new NotAllowedException("The crew sees and answers; the inspection office looks at the answer.");
+        }
+        requireOpen(before);
+        if (!kind.possible(before.state())) {
+            throw new UnsuitableException(
+                    "kind",
+                    kind == Step.Kind.SEEN
+                            ? "This was seen already."
+                            : "There is no answer to look at. Nothing was saved.");
+        }
+        if (kind == Step.Kind.CLOSED) {
+            requireShown(before, person);
+        }
+        String words = doing.words().strip();
+        if (words.isEmpty() && (kind == Step.Kind.REFUSED || kind == Step.Kind.WITHDRAWN)) {
+            throw new UnsuitableException("words", "Say why, so that the crew knows. Nothing was saved.");
+        }
+        if (words.isEmpty() && kind == Step.Kind.ANSWERED && doing.readings().isEmpty()) {
+            throw new UnsuitableException("words", "Say what was done, or give a reading. Nothing was saved.");
+        }
+        Correction now = updated(before.with(before.words(), before.due(), kind.leadsTo(), doing.version()), person);
+        Step step = new Step(
+                UUID.randomUUID().toString(),
+                kind,
+                words,
+                kind == Step.Kind.ANSWERED ? read(before, doing, person, units) : List.of(),
+                person.name(),
+                Moment.kept(Instant.now()));
+        keep(step, id, person.name());
+        letters.taken(cases.open(now.installationId(), person).header(), now, step, person);
+        return now;
+    }
+
+    private List<String> read(Correction correction, Doing doing, Person person, UnitSystem units) {
+        List<String> kept = new ArrayList<>();
+        for (Answered answered : doing.readings()) {
+            Optional<UUID> latest = cases.open(correction.installationId(), person)
+                    .evidence()
+                    .latest(answered.key())
+                    .map(Reading::id);
+            UUID reading = UUID.randomUUID();
+            readings.save(
+                    correction.installationId(),
+                    new Readings.Typed(
+                            reading,
+                            answered.key(),
+                            answered.typed(),
+                            Optional.empty(),
+                            answered.grade(),
+                            latest,
+                            doing.confirmed()),
+                    person,
+                    units);
+            kept.add(reading.toString());
+        }
+        return kept;
+    }
+
+    /** A correction is closed by what was read after it was raised, not by what somebody says. */
+    private void requireShown(Correction correction, Person person) {
+        CaseFile file = cases.open(correction.installationId(), person);
+        Judgement now = file.judgements().all().stream()
+                .filter(j -> j.about().id().equals(correction.requirement())
+                        && j.component().equals(correction.component()))
+                .findFirst()
+                .orElseThrow(() -> new UnsuitableException(
+                        "kind", "What it was about is not there any more. Withdraw it and say why."));
+        if (now.verdict() != Verdict.MEETS && now.verdict() != Verdict.DOES_NOT_APPLY) {
+            throw new UnsuitableException(
+                    "kind",
+                    "It still reads: " + now.brief().in(file.rules().display())
+                            + ". Read it again at a re-visit; only what then meets is closed.");
+        }
+        if (!readSince(correction, now, file)) {
+            throw new UnsuitableException(
+                    "kind",
+                    "Nothing that it rests on has been read by the inspection office since it was raised."
+                            + " Read it at a re-visit, or accept the crew's answer as it is.");
+        }
+    }
+
+    /** Whether the inspection office has read something since that the judgement rests on. */
+    static boolean readSince(Correction correction, Judgement now, CaseFile file) {
+        return now.evidence().stream()
+                .flatMap(key -> file.evidence().latest(key).stream())
+                .anyMatch(reading -> !reading.byCrew() && reading.at().isAfter(correction.raisedAt()));
+    }
+
+    private Correction lockedForWriting(String id, Person person) {
+        cases.openForWriting(kept(id).installationId(), person);
+        return kept(id);
+    }
+
+    private Correction updated(Correction wanted, Person person) {
+        if (mapper.update(CorrectionRow.of(wanted)) == 0) {
             throw new ConflictException(
                     "Someone changed this correction meanwhile. Nothing was saved; compare the two.",
-                    amended,
-                    mapper.find(id).correction());
+                    wanted,
+                    kept(wanted.id()));
         }
-        CorrectionRow now = mapper.find(id);
-        journal.write(person.name(), "correction.amended", id, now);
+        CorrectionRow now = mapper.find(wanted.id());
+        journal.write(person.name(), "correction.amended", now.id(), now);
         return now.correction();
     }
 
-    private static void requireInspector(Person person) {
+    /**
+     * Hangs a file on a correction: a PDF, a picture or plain text.
+     *
+     * @throws UnsuitableException where it is none of these
+     */
+    @Transactional
+    Attachment attach(String id, String name, byte[] content, Person person) {
+        Correction correction = lockedForWriting(id, person);
+        requireOpen(correction);
+        String called = name.strip().replaceAll("[\\p{Cntrl}/\\\\\"]", "-");
+        if (called.isEmpty() || called.length() > LONGEST_NAME) {
+            throw new UnsuitableException("name", "A file's name has 1 to " + LONGEST_NAME + " characters.");
+        }
+        if (mapper.attachments(id).size() >= MOST_FILES) {
+            throw new UnsuitableException("file", "A correction has " + MOST_FILES + " files at most.");
+        }
+        String type = Upload.mediaType(content)
+                .or(() -> isText(content) ? Optional.of("text/plain") : Optional.empty())
+                .orElseThrow(() -> new UnsuitableException(
+                        "file",
+                        "A file is a PDF, a picture or plain text; this is none, by its content. Nothing was saved."));
+        AttachmentRow row = new AttachmentRow(
+                UUID.randomUUID().toString(),
+                id,
+                called,
+                type,
+                Digest.sha256(content),
+                content.length,
+                person.name(),
+                Moment.kept(Instant.now()));
+        mapper.insertAttachment(row, content);
+        journal.write(person.name(), "attachment.added", row.id(), new AttachmentState(row, row.sha256()));
+        return attachment(row);
+    }
+
+    private static boolean isText(byte[] content) {
+        if (content.length == 0) {
+            return false;
+        }
+        try {
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(content))
+                    .chars()
+                    .noneMatch(c -> c < ' ' && c != '\n' && c != '\r' && c != '\t');
+        } catch (CharacterCodingException e) {
+            return false;
+        }
+    }
+
+    @Transactional(readOnly = true)
+    Content content(String attachment, Person person) {
+        AttachmentRow row = mapper.attachment(attachment);
+        if (row == null) {
+            throw new NotFoundException("There is no such file.");
+        }
+        visible(row.correctionId(), person);
+        return new Content(
+                row.name(), row.mediaType(), mapper.content(attachment).content());
+    }
+
+    private static Attachment attachment(AttachmentRow row) {
+        return new Attachment(row.id(), row.name(), row.mediaType(), row.bytes(), row.addedBy(), row.addedAt());
+    }
+
+    private static void requireOffice(Person person) {
         if (!person.inspects()) {
-            throw new NotAllowedException("Corrections are raised by the inspection office.");
+            throw new NotAllowedException("Corrections are raised and ended by the inspection office.");
+        }
+    }
+
+    private static void requireOpen(Correction correction) {
+        if (correction.state().ended()) {
+            throw new ConflictException(
+                    "This correction is " + correction.state().name().toLowerCase(Locale.ROOT)
+                            + " already. Nothing was saved.",
+                    "",
+                    correction);
         }
     }
 }

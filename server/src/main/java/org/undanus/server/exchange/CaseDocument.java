@@ -10,9 +10,12 @@ import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.correction.Correction;
+import org.undanus.server.correction.Step;
 import org.undanus.server.datasheet.SheetRecord;
+import org.undanus.server.photo.PhotoMark;
 import org.undanus.server.toolcase.InstrumentRecord;
 
 /**
@@ -122,6 +125,7 @@ record CaseDocument(
             Optional<Instant> takenAt,
             String addedBy,
             Instant addedAt,
+            Optional<List<PhotoMark>> marks,
             @Schema(type = "string", format = "byte") Optional<FileContent> content,
             Optional<String> file) {
 
@@ -136,6 +140,7 @@ record CaseDocument(
                     takenAt,
                     addedBy,
                     addedAt,
+                    marks,
                     Optional.empty(),
                     Optional.of(name));
         }
@@ -171,7 +176,12 @@ record CaseDocument(
             Optional<LocalDate> due,
             Correction.State state,
             String raisedBy,
-            Instant raisedAt) {}
+            Instant raisedAt,
+            Optional<Severity> severity,
+            Optional<List<StepRecord>> steps) {}
+
+    /** @param readings ids of readings that came with it */
+    record StepRecord(Step.Kind kind, String words, Optional<List<String>> readings, String by, Instant at) {}
 
     record JudgementRecord(
             String requirement,

@@ -185,7 +185,7 @@ class CaseExport {
                 file.evidence().readings().stream()
                         .map(r -> reading(r, visits.get(r.id()), h.visits().size() - 1))
                         .toList(),
-                Optional.of(raised.stream().map(CaseExport::correction).toList()),
+                Optional.of(raised.stream().map(this::correction).toList()),
                 Optional.of(choice)
                         .filter(c -> c != ExchangeController.PhotoChoice.NONE)
                         .map(c -> photos.of(file).stream()
@@ -245,12 +245,13 @@ class CaseExport {
                 photo.takenAt(),
                 photo.addedBy(),
                 photo.addedAt(),
+                Optional.of(photo.marks()).filter(marks -> !marks.isEmpty()),
                 Optional.of(FileContent.of(() -> new ByteArrayInputStream(
                         photos.picture(photo.id(), positioned, person).content()))),
                 Optional.empty());
     }
 
-    private static CorrectionRecord correction(Correction c) {
+    private CorrectionRecord correction(Correction c) {
         return new CorrectionRecord(
                 c.number(),
                 c.requirement(),
@@ -262,7 +263,17 @@ class CaseExport {
                 c.due(),
                 c.state(),
                 c.raisedBy(),
-                c.raisedAt());
+                c.raisedAt(),
+                c.severity(),
+                Optional.of(corrections.steps(c.id()).stream()
+                                .map(step -> new CaseDocument.StepRecord(
+                                        step.kind(),
+                                        step.words(),
+                                        Optional.of(step.readings()).filter(with -> !with.isEmpty()),
+                                        step.by(),
+                                        step.at()))
+                                .toList())
+                        .filter(steps -> !steps.isEmpty()));
     }
 
     private static JudgementRecord judgement(Judgement j) {

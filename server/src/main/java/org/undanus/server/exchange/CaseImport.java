@@ -31,12 +31,14 @@ import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
+import org.undanus.server.correction.Step;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.exchange.CaseDocument.CorrectionRecord;
 import org.undanus.server.exchange.CaseDocument.InstallationRecord;
 import org.undanus.server.exchange.CaseDocument.ReadingRecord;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
@@ -213,7 +215,7 @@ public class CaseImport {
         }
         for (CorrectionRecord correction : raised) {
             progress.step();
-            keep(correction, id, person);
+            keep(correction, id, where, person);
         }
         for (CaseDocument.PhotoRecord photo : record.photos().orElse(List.of())) {
             progress.step();
@@ -326,12 +328,13 @@ public class CaseImport {
                 .findFirst()
                 .orElseThrow(
                         () -> new UnsuitableException(where + ".photos", "There is no correction " + number + ".")));
-        photos.keep(
+        Photo kept = photos.keep(
                 file,
                 new Photos.Hook(record.point(), record.component(), correction),
                 bytes(content.get(), where + ".photos"),
                 person,
                 new Photos.Origin(record.addedBy(), record.addedAt(), record.takenAt()));
+        record.marks().ifPresent(marks -> photos.mark(kept.id(), marks, 0, person));
     }
 
     private static byte[] bytes(FileContent content, String where) {
@@ -382,10 +385,11 @@ public class CaseImport {
         return FileContent.in(file);
     }
 
-    private void keep(CorrectionRecord c, String installation, Person person) {
+    private void keep(CorrectionRecord c, String installation, String where, Person person) {
+        String id = UUID.randomUUID().toString();
         corrections.keep(
                 new Correction(
-                        UUID.randomUUID().toString(),
+                        id,
                         c.number(),
                         installation,
                         c.requirement(),
@@ -398,8 +402,27 @@ public class CaseImport {
                         c.state(),
                         c.raisedBy(),
                         c.raisedAt(),
+                        c.severity(),
                         1),
                 person.name());
+        List<CaseDocument.StepRecord> steps = c.steps().orElse(List.of());
+        requireNoGaps(where + ".corrections.steps", steps);
+        for (CaseDocument.StepRecord step : steps) {
+            if (step.kind() == null || step.words() == null || step.by() == null || step.at() == null) {
+                throw new UnsuitableException(
+                        where + ".corrections.steps", "A step of a correction needs kind, words, by and at.");
+            }
+            corrections.keep(
+                    new Step(
+                            UUID.randomUUID().toString(),
+                            step.kind(),
+                            step.words(),
+                            step.readings().orElse(List.of()),
+                            step.by(),
+                            step.at()),
+                    id,
+                    person.name());
+        }
     }
 
     private void requireNewIds(List<ReadingRecord> readings, String where) {

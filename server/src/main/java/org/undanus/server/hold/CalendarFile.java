@@ -2,11 +2,13 @@ package org.undanus.server.hold;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 
-/** An appointment with an alarm, as calendars read it (RFC 5545). */
+/** Appointments as calendars read them (RFC 5545). */
 public final class CalendarFile {
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss'Z'").withZone(ZoneOffset.UTC);
@@ -37,6 +39,29 @@ public final class CalendarFile {
                         "END:VEVENT",
                         "END:VCALENDAR")
                 .forEach(line -> fold(line, file));
+        return file.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** Something to be done by a day. */
+    public record Day(String id, Instant written, LocalDate on, String title, String words) {}
+
+    /** The file of several days, each the whole of it. */
+    public static byte[] ofDays(List<Day> days) {
+        StringBuilder file = new StringBuilder();
+        List<String> lines =
+                new ArrayList<>(List.of("BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//Undanus//Corrections//EN"));
+        for (Day day : days) {
+            lines.addAll(List.of(
+                    "BEGIN:VEVENT",
+                    "UID:" + day.id() + "@undanus",
+                    "DTSTAMP:" + TIME.format(day.written()),
+                    "DTSTART;VALUE=DATE:" + day.on().format(DateTimeFormatter.BASIC_ISO_DATE),
+                    "SUMMARY:" + escaped(day.title()),
+                    "DESCRIPTION:" + escaped(day.words()),
+                    "END:VEVENT"));
+        }
+        lines.add("END:VCALENDAR");
+        lines.forEach(line -> fold(line, file));
         return file.toString().getBytes(StandardCharsets.UTF_8);
     }
 

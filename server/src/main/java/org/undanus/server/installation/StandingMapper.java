@@ -59,7 +59,7 @@ interface StandingMapper {
             + "<if test='f.pressing != null'> AND t.pressing = #{f.pressing}</if>"
             + "<if test='f.failing != null'> AND t.failing LIKE '%' || #{f.failing} || '%'</if>"
             + "<if test='f.due != null'> AND EXISTS (SELECT 1 FROM correction c WHERE c.installation_id = i.id"
-            + " AND c.state = 'OPEN' AND c.due &lt;= #{f.due})</if>"
+            + " AND c.state NOT IN ('ACCEPTED', 'CLOSED', 'WITHDRAWN') AND c.due &lt;= #{f.due})</if>"
             + "<foreach collection='f.words' item='word'> AND LOWER(i.reference || ' ' || i.title || ' ' || s.name || ' ' || i.system)"
             + " LIKE #{word} ESCAPE '!'</foreach></where> ";
 

@@ -17,4 +17,9 @@ class KeptPhotos {
                                 mapper.content(photo.id()).content(),
                                 mapper.thumbnail(photo.id()).content()))));
     }
+
+    @Bean
+    Kept allMarks(PhotoMapper mapper) {
+        return new Kept("photo-marks", row -> mapper.allMarks().forEach(marks -> row.accept(marks.subject(), marks)));
+    }
 }

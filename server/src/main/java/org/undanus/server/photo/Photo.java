@@ -1,6 +1,7 @@
 package org.undanus.server.photo;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -11,6 +12,8 @@ import java.util.Optional;
  * @param correction the correction it hangs on
  * @param sha256 of the file as it came in
  * @param positioned whether the camera wrote where it was taken
+ * @param marks arrows and circles drawn over it
+ * @param marksVersion how often they were drawn, so that nobody draws over another unseen
  */
 public record Photo(
         String id,
@@ -24,4 +27,6 @@ public record Photo(
         Optional<Instant> takenAt,
         boolean positioned,
         String addedBy,
-        Instant addedAt) {}
+        Instant addedAt,
+        List<PhotoMark> marks,
+        int marksVersion) {}

@@ -1,5 +1,7 @@
 package org.undanus.server.photo;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +13,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -52,6 +55,15 @@ class PhotoController {
                 content,
                 person,
                 new Photos.Origin(person.name(), Instant.now(), Optional.empty()));
+    }
+
+    record DrawnMarks(
+            @NotNull(message = "is missing") List<@NotNull(message = "is empty") PhotoMark> marks, int version) {}
+
+    /** Arrows and circles over it, in place of those before. */
+    @PutMapping("/photos/{id}/marks")
+    Photo mark(@PathVariable String id, @Valid @RequestBody DrawnMarks drawn, @AuthenticationPrincipal Person person) {
+        return photos.mark(id, drawn.marks(), drawn.version(), person);
     }
 
     /** @param position whether place and time as the camera wrote them stay in the file */

@@ -39,6 +39,17 @@ interface PhotoMapper {
     /** As the journal keeps it: of the pictures their digests. */
     record PhotoState(PhotoRow photo, String content, String thumbnail) {}
 
+    /** @param marks as JSON */
+    record MarksRow(String photoId, int version, String marks, String drawnBy, Instant drawnAt) {
+        public MarksRow {
+            drawnAt = Moment.kept(drawnAt);
+        }
+
+        String subject() {
+            return photoId + "@" + version;
+        }
+    }
+
     record Picture(String mediaType, byte[] content) {}
 
     String ROW = "SELECT id, installation_id, point, component, correction_id, sha256, media_type, width, height,"
@@ -69,4 +80,15 @@ interface PhotoMapper {
                     + " #{row.mediaType}, #{row.width}, #{row.height}, #{row.takenAt}, #{row.latitude}, #{row.longitude},"
                     + " #{row.addedBy}, #{row.addedAt}, #{content}, #{thumbnail})")
     void insert(PhotoRow row, byte[] content, byte[] thumbnail);
+
+    @Select("SELECT photo_id, version, marks, drawn_by, drawn_at FROM photo_marks ORDER BY photo_id, version")
+    List<MarksRow> allMarks();
+
+    @Select("SELECT photo_id, version, marks, drawn_by, drawn_at FROM photo_marks WHERE photo_id = #{photo}"
+            + " ORDER BY version DESC FETCH FIRST ROW ONLY")
+    MarksRow marks(String photo);
+
+    @Insert("INSERT INTO photo_marks (photo_id, version, marks, drawn_by, drawn_at)"
+            + " VALUES (#{photoId}, #{version}, #{marks}, #{drawnBy}, #{drawnAt})")
+    void insertMarks(MarksRow row);
 }

@@ -16,9 +16,13 @@ import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.photo.PhotoMapper.PhotoRow;
+import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.Moment;
 import org.undanus.server.work.Gate;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The photos there are. None is ever changed. */
 @Service
@@ -40,6 +44,8 @@ public class Photos {
     /** Of one photo's file. */
     public static final long MOST_BYTES = 12 * 1024 * 1024L;
 
+    private static final TypeReference<List<PhotoMark>> MARKS = new TypeReference<>() {};
+    private static final int MOST_MARKS = 20;
     private static final int DECODED_AT_ONCE = 2;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
@@ -48,8 +54,10 @@ public class Photos {
     private final CaseFiles cases;
     private final Corrections corrections;
     private final Journal journal;
+    private final JsonMapper json;
 
-    Photos(PhotoMapper mapper, CaseFiles cases, Corrections corrections, Journal journal) {
+    Photos(PhotoMapper mapper, CaseFiles cases, Corrections corrections, Journal journal, JsonMapper json) {
+        this.json = json;
         this.mapper = mapper;
         this.cases = cases;
         this.corrections = corrections;
@@ -59,7 +67,7 @@ public class Photos {
     /** All of an installation, oldest first. */
     @Transactional(readOnly = true)
     public List<Photo> of(CaseFile file) {
-        return mapper.of(file.header().id()).stream().map(Photos::photo).toList();
+        return mapper.of(file.header().id()).stream().map(this::photo).toList();
     }
 
     /**
@@ -111,6 +119,34 @@ public class Photos {
         }
     }
 
+    /**
+     * Draws arrows and circles over a photo, in place of those before; the picture itself stays.
+     *
+     * @param version of those that were seen, 0 for none
+     * @throws ConflictException where somebody drew others meanwhile
+     */
+    @Transactional
+    public Photo mark(String id, List<PhotoMark> marks, int version, Person person) {
+        PhotoRow row = visible(id, person);
+        cases.openForWriting(row.installationId(), person);
+        if (marks.size() > MOST_MARKS || !marks.stream().allMatch(PhotoMark::within)) {
+            throw new UnsuitableException(
+                    "marks",
+                    "At most " + MOST_MARKS + " arrows and circles, all within the picture. Nothing was saved.");
+        }
+        if (photo(row).marksVersion() != version) {
+            throw new ConflictException(
+                    "Someone drew on this photo meanwhile. Nothing was saved; look at theirs first.",
+                    marks,
+                    photo(row));
+        }
+        PhotoMapper.MarksRow drawn = new PhotoMapper.MarksRow(
+                id, version + 1, json.writeValueAsString(marks), person.name(), Moment.kept(Instant.now()));
+        mapper.insertMarks(drawn);
+        journal.write(person.name(), "photo-marks.drawn", drawn.subject(), drawn);
+        return photo(row);
+    }
+
     private PhotoRow visible(String id, Person person) {
         PhotoRow row = mapper.find(id);
         if (row == null) {
@@ -142,7 +178,8 @@ public class Photos {
         return new Picture(kept.mediaType(), kept.content());
     }
 
-    private static Photo photo(PhotoRow row) {
+    private Photo photo(PhotoRow row) {
+        PhotoMapper.MarksRow drawn = mapper.marks(row.id());
         return new Photo(
                 row.id(),
                 Optional.ofNullable(row.point()),
@@ -155,6 +192,8 @@ public class Photos {
                 Optional.ofNullable(row.takenAt()),
                 row.latitude() != null,
                 row.addedBy(),
-                row.addedAt());
+                row.addedAt(),
+                drawn == null ? List.of() : json.readValue(drawn.marks(), MARKS),
+                drawn == null ? 0 : drawn.version());
     }
 }

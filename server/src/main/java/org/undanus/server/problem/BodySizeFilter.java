@@ -52,7 +52,7 @@ class BodySizeFilter extends OncePerRequestFilter {
         if (path.endsWith("/photos")) {
             return PHOTO;
         }
-        if (path.endsWith("/certificates")) {
+        if (path.endsWith("/certificates") || path.endsWith("/files")) {
             return CERTIFICATE;
         }
         if (path.endsWith("/traces") || path.endsWith("/logs")) {

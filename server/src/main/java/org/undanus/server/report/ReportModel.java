@@ -188,7 +188,7 @@ public record ReportModel(
     private static List<ToDo> toDo(List<Judgement> judgements, Material from) {
         Map<String, Integer> raised = new HashMap<>();
         from.corrections.stream()
-                .filter(correction -> correction.state() == Correction.State.OPEN)
+                .filter(correction -> !correction.state().ended())
                 .forEach(correction ->
                         raised.put(correction.requirement() + "@" + correction.component(), correction.number()));
         return IntStream.range(0, judgements.size())

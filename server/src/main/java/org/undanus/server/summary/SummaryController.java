@@ -22,7 +22,6 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.core.station.handover.WantedPicture;
 import org.undanus.server.account.Person;
-import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
 import org.undanus.server.hold.Holds;
 import org.undanus.server.installation.CaseFile;
@@ -152,7 +151,7 @@ class SummaryController {
                 .map(listening -> new Open("Line listens to " + listening.instrument(), where(file, listening.key())))
                 .forEach(open::add);
         corrections.of(file).stream()
-                .filter(correction -> correction.state() == Correction.State.OPEN)
+                .filter(correction -> !correction.state().ended())
                 .map(correction -> new Open("Correction " + correction.number() + " is open", correction.what()))
                 .forEach(open::add);
         return open;

@@ -36,14 +36,14 @@ import org.undanus.server.toolcase.Instruments;
 
 /** Takes readings: understands what was typed, keeps it, and finds which judgements it changed. */
 @Service
-class Readings {
+public class Readings {
 
     /**
      * @param id made by whoever types, so that sending twice keeps once
      * @param basedOn the reading seen on the line when this was typed, empty for an open line
      * @param confirmed whether the person has been asked about an unusual value
      */
-    record Typed(
+    public record Typed(
             UUID id,
             PointKey key,
             String typed,
@@ -53,7 +53,7 @@ class Readings {
             boolean confirmed) {}
 
     /** @param changed the judgements that are not what they were */
-    record Outcome(CaseFile file, CaseFile.Line line, List<Judgement> changed) {}
+    public record Outcome(CaseFile file, CaseFile.Line line, List<Judgement> changed) {}
 
     private final CaseFiles cases;
     private final Instruments instruments;
@@ -76,7 +76,7 @@ class Readings {
      * @throws ConflictException when someone else has read the line meanwhile
      */
     @Transactional
-    Outcome save(String installation, Typed typed, Person person, UnitSystem units) {
+    public Outcome save(String installation, Typed typed, Person person, UnitSystem units) {
         CaseFile before = cases.openForWriting(installation, person);
         CaseFile.Line line = line(before, typed.key());
         requireGrade(person, typed.grade());
@@ -199,9 +199,9 @@ class Readings {
     }
 
     private static void requireGrade(Person person, Grade grade) {
-        if (!person.inspects() && grade != Grade.RECORDED) {
+        if (!person.inspects() && grade != Grade.RECORDED && grade != Grade.STATED) {
             throw new NotAllowedException(
-                    "A crew fills in the commissioning record: its readings are of grade recorded.");
+                    "A crew fills in the commissioning record: its readings are of grade recorded or stated.");
         }
     }
 

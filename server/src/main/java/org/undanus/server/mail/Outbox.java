@@ -1,0 +1,123 @@
+package org.undanus.server.mail;
+
+import jakarta.mail.MessagingException;
+import jakarta.mail.Session;
+import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeMessage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.Date;
+import java.util.List;
+import java.util.Locale;
+import java.util.Properties;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.server.account.Person;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.mail.OutboxMapper.MessageRow;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.store.Moment;
+
+/** Keeps letters instead of sending them, in the form that every mail program reads (RFC 5322). */
+@Service
+public class Outbox {
+    /** Reserved so that it leads nowhere (RFC 2606). */
+    private static final String DOMAIN = "@undanus.invalid";
+
+    private static final String OFFICE = "Inspection office";
+    private static final int LATEST = 200;
+
+    /** @param crew whose it is; empty for the inspection office */
+    public record Letter(String id, String installationId, String crew, String subject, Instant writtenAt) {}
+
+    private final OutboxMapper mapper;
+    private final Journal journal;
+
+    Outbox(OutboxMapper mapper, Journal journal) {
+        this.mapper = mapper;
+        this.journal = journal;
+    }
+
+    /** To a crew from the inspection office. */
+    @Transactional
+    public void toCrew(String crew, String installation, String subject, String words, String by) {
+        keep(crew, installation, subject, words, OFFICE, crew, by);
+    }
+
+    /** To the inspection office from a crew. */
+    @Transactional
+    public void toOffice(String crew, String installation, String subject, String words, String by) {
+        keep("", installation, subject, words, crew, OFFICE, by);
+    }
+
+    private void keep(
+            String crew, String installation, String subject, String words, String from, String to, String by) {
+        String id = UUID.randomUUID().toString();
+        Instant now = Moment.kept(Instant.now());
+        String content = written(id, subject, words, from, to, now);
+        MessageRow row = new MessageRow(id, installation, crew, subject, now, content);
+        mapper.insert(row);
+        journal.write(by, "message.written", id, row);
+    }
+
+    private static String written(String id, String subject, String words, String from, String to, Instant at) {
+        try {
+            MimeMessage message = new MimeMessage(Session.getInstance(new Properties())) {
+                @Override
+                protected void updateMessageID() throws MessagingException {
+                    setHeader("Message-ID", "<" + id + DOMAIN + ">");
+                }
+            };
+            message.setFrom(address(from));
+            message.setRecipient(MimeMessage.RecipientType.TO, address(to));
+            message.setSubject(subject, StandardCharsets.UTF_8.name());
+            message.setText(words, StandardCharsets.UTF_8.name());
+            message.setSentDate(Date.from(at));
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            message.writeTo(out);
+            return out.toString(StandardCharsets.US_ASCII);
+        } catch (MessagingException e) {
+            throw new IllegalStateException(e);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static InternetAddress address(String name) {
+        String box = name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        try {
+            return new InternetAddress(box + DOMAIN, name, StandardCharsets.UTF_8.name());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The latest letters to this person's crew, or of the inspection office all of them; the newest first. */
+    @Transactional(readOnly = true)
+    public List<Letter> latest(Person person) {
+        List<MessageRow> rows = person.inspects()
+                ? mapper.latest(LATEST)
+                : mapper.latestTo(person.crew().orElseThrow(), LATEST);
+        return rows.stream()
+                .map(row -> new Letter(row.id(), row.installationId(), row.crew(), row.subject(), row.writtenAt()))
+                .toList();
+    }
+
+    /**
+     * One as an .eml file.
+     *
+     * @throws NotFoundException where there is none, or it is to another crew
+     */
+    @Transactional(readOnly = true)
+    public byte[] file(String id, Person person) {
+        MessageRow row = mapper.find(id);
+        if (row == null || !person.inspects() && !person.maySee(row.crew())) {
+            throw new NotFoundException("There is no such letter.");
+        }
+        return row.content().getBytes(StandardCharsets.US_ASCII);
+    }
+}

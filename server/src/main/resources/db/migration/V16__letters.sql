@@ -1,0 +1,52 @@
+-- What is at stake; empty for corrections raised before this was kept.
+ALTER TABLE correction ADD COLUMN severity VARCHAR(20);
+
+-- Append-only: what was said and done about a correction, in order.
+CREATE TABLE correction_step (
+    sequence      BIGINT        GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
+    id            VARCHAR(36)   NOT NULL UNIQUE,
+    correction_id VARCHAR(36)   NOT NULL REFERENCES correction (id),
+    kind          VARCHAR(20)   NOT NULL,
+    words         VARCHAR(2000) NOT NULL,
+    -- ids of readings that came with it, parted by spaces
+    readings      VARCHAR(1000) NOT NULL,
+    by_whom       VARCHAR(60)   NOT NULL,
+    at            TIMESTAMP(3) WITH TIME ZONE NOT NULL
+);
+CREATE INDEX step_of_correction ON correction_step (correction_id, sequence);
+
+CREATE TABLE attachment (
+    sequence      BIGINT       GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
+    id            VARCHAR(36)  NOT NULL UNIQUE,
+    correction_id VARCHAR(36)  NOT NULL REFERENCES correction (id),
+    name          VARCHAR(120) NOT NULL,
+    media_type    VARCHAR(60)  NOT NULL,
+    sha256        VARCHAR(64)  NOT NULL,
+    bytes         INT          NOT NULL,
+    added_by      VARCHAR(60)  NOT NULL,
+    added_at      TIMESTAMP(3) WITH TIME ZONE NOT NULL,
+    content       BLOB         NOT NULL
+);
+CREATE INDEX attachment_of_correction ON attachment (correction_id, sequence);
+
+-- Arrows and circles over a photo, which itself stays as it is; the last version stands.
+CREATE TABLE photo_marks (
+    photo_id VARCHAR(36)   NOT NULL REFERENCES photo (id),
+    version  INT           NOT NULL,
+    marks    VARCHAR(4000) NOT NULL,
+    drawn_by VARCHAR(60)   NOT NULL,
+    drawn_at TIMESTAMP(3) WITH TIME ZONE NOT NULL,
+    PRIMARY KEY (photo_id, version)
+);
+
+-- Letters that would have gone out: nothing is sent from here.
+CREATE TABLE message (
+    sequence        BIGINT       GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
+    id              VARCHAR(36)  NOT NULL UNIQUE,
+    installation_id VARCHAR(36)  NOT NULL REFERENCES installation (id),
+    -- whose it is: a crew's name, or empty for the inspection office
+    crew            VARCHAR(120) NOT NULL,
+    subject         VARCHAR(300) NOT NULL,
+    written_at      TIMESTAMP(3) WITH TIME ZONE NOT NULL,
+    content         CLOB         NOT NULL
+);
