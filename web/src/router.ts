@@ -53,6 +53,13 @@ export const router = createRouter({
       name: "corrections",
       component: () => import("./corrections/CorrectionsPage.vue"),
     },
+    {
+      path: "/corrections/:id",
+      name: "correction",
+      component: () => import("./corrections/ThreadPage.vue"),
+      props: true,
+    },
+    { path: "/letters", name: "letters", component: () => import("./corrections/LettersPage.vue") },
     { path: "/rule-books", name: "rule-books", component: () => import("./rulebooks/RuleBooksPage.vue") },
     { path: "/data-sheets", name: "data-sheets", component: () => import("./sheets/SheetsPage.vue") },
     { path: "/toolcase", name: "toolcase", component: () => import("./toolcase/ToolcasePage.vue") },

@@ -1,17 +1,14 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { computed, ref } from "vue";
-import { ProblemError } from "../api/client";
 import { answering } from "../api/mocked";
-import { notice } from "../frame/notice";
 import CorrectionsPage from "./CorrectionsPage.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
-  api: { get: vi.fn(), put: vi.fn() },
+  api: { get: vi.fn() },
 }));
 vi.mock("../frame/notice", () => ({ notice: { problem: vi.fn(), done: vi.fn() } }));
-vi.mock("../photos/usePhotos", () => ({ usePhotos: () => ({ of: () => [], hang: vi.fn() }) }));
 const role = ref("INSPECTOR");
 vi.mock("../session/useSession", () => ({
   useSession: () => ({ person: computed(() => ({ role: role.value })) }),
@@ -26,7 +23,6 @@ vi.mock("vue-router", async (original) => ({
   }),
 }));
 const get = answering("get");
-const put = answering("put");
 
 const correction = {
   id: "c1",
@@ -37,7 +33,7 @@ const correction = {
   finding: "30 mm short",
   limits: "programme at least 900 mm",
   words: "Move the unit",
-  due: "2026-12-01",
+  due: "2100-12-01",
   state: "OPEN",
   version: 1,
 };
@@ -64,12 +60,7 @@ async function page() {
     global: {
       stubs: {
         RouterLink: { props: ["to"], template: "<a :href='to'><slot /></a>" },
-        PhotoStrip: true,
-        "el-dialog": {
-          props: ["modelValue"],
-          template: "<div v-if='modelValue' class='dialog'><slot /></div>",
-        },
-        "el-date-picker": true,
+        RaiseDialog: true,
       },
     },
   });
@@ -77,49 +68,34 @@ async function page() {
   return wrapper;
 }
 
-test("each correction leads to the station it comes from and says by when", async () => {
-  const [open, gone] = (await page()).findAll("li");
-  expect(open?.find("a").attributes("href")).toBe("/installations/i/siting");
-  expect(open?.text()).toContain("by 2026-12-01");
-  expect(gone?.text()).toContain("withdrawn");
-  expect(gone?.find("button").exists()).toBe(false);
+test("each correction leads to its thread and says by when; ended ones only when asked for", async () => {
+  const wrapper = await page();
+  expect(wrapper.findAll("li")).toHaveLength(1);
+  expect(wrapper.find("li a").attributes("href")).toBe("/corrections/c1");
+  expect(wrapper.find("li").text()).toContain("by 2100-12-01");
+  await wrapper.find("[aria-pressed]").trigger("click");
+  expect(wrapper.findAll("li")).toHaveLength(2);
+  expect(wrapper.text()).toContain("withdrawn");
 });
 
-test("a change goes out with the version it was made from", async () => {
-  const wrapper = await page();
-  await wrapper.find("li button").trigger("click");
-  await wrapper.find("textarea").setValue("Move the unit 50 mm");
-  put.mockResolvedValueOnce({});
-  await wrapper.find("form").trigger("submit");
-  await flushPromises();
-  expect(put.mock.calls[0]).toEqual([
-    "/api/corrections/c1",
-    { words: "Move the unit 50 mm", due: "2026-12-01", state: "OPEN", version: 1 },
-  ]);
-  expect(wrapper.find(".dialog").exists()).toBe(false);
-  expect(notice.done).toHaveBeenCalledWith("Saved.");
-});
-
-test("of two who change it at once the second sees both and chooses", async () => {
-  const wrapper = await page();
-  await wrapper.find("li button").trigger("click");
-  await wrapper.find("textarea").setValue("Mine");
-  put.mockRejectedValueOnce(
-    new ProblemError({ status: 409, detail: "Changed meanwhile.", theirs: { words: "Theirs", version: 4 } }),
+test("what is overdue or answered is counted", async () => {
+  get.mockResolvedValue(
+    listed().map((each, index) => ({
+      ...each,
+      correction: { ...each.correction, state: index ? "ANSWERED" : "SEEN", due: "2026-01-05" },
+    })),
   );
-  await wrapper.find("form").trigger("submit");
-  await flushPromises();
-  expect(wrapper.find(".theirs").text()).toContain("Theirs");
-  expect((wrapper.find("textarea").element as HTMLTextAreaElement).value).toBe("Mine");
-  put.mockResolvedValueOnce({});
-  await wrapper.find(".theirs button").trigger("click");
-  await flushPromises();
-  expect(put.mock.calls[1]?.[1]).toMatchObject({ words: "Mine", version: 4 });
+  const text = (await page()).text();
+  expect(text).toContain("2 overdue.");
+  expect(text).toContain("1 answer waits to be looked at.");
+  expect(text).toContain("overdue since 2026-01-05");
 });
 
-test("a crew reads and does not change; an empty list says how one is raised", async () => {
+test("a crew raises none; an empty list says how one is raised", async () => {
   role.value = "CREW";
-  expect((await page()).find("li button").exists()).toBe(false);
+  query.value = { installation: "i" };
+  expect((await page()).text()).not.toContain("Raise corrections");
+  query.value = {};
   get.mockResolvedValue([]);
   expect((await page()).text()).toContain("No correction has been raised");
 });
@@ -129,7 +105,7 @@ test("the code on a site note leads to the corrections of its installation", asy
   expect((await page()).text()).toContain("Only those of Drying room.");
   query.value = { installation: "other" };
   const none = await page();
-  expect(none.text()).toContain("None has been raised for this installation.");
+  expect(none.text()).toContain("None is open for this installation.");
   expect(none.findAll("li")).toHaveLength(0);
 });
 
@@ -139,7 +115,7 @@ test("corrections stand installation by installation and are found as one types"
     "LH-23 Drying room Threeways Cooling · 1 open",
   ]);
   await wrapper.find("input[aria-label=Find]").setValue("threeways front");
-  expect(wrapper.findAll("li")).toHaveLength(2);
+  expect(wrapper.findAll("li")).toHaveLength(1);
   await wrapper.find("input[aria-label=Find]").setValue("moon");
   expect(wrapper.text()).toContain("No correction says so.");
 });

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
-import { at } from "../api/address";
-import type { Photo } from "./usePhotos";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+import MarkedPhoto from "./MarkedPhoto.vue";
+import { asDrawn, draw, type Mark, type Photo } from "./usePhotos";
 
-/** One photo large, to zoom, turn and push about; for plates beside the form they are entered in. */
+/** One photo large, to zoom, turn and push about, and to draw on; for plates beside the form they are entered in. */
 const props = defineProps<{ photos: Photo[] }>();
 
 const MOST_ZOOM = 8;
@@ -13,6 +15,13 @@ const turn = ref(0);
 const shift = ref({ x: 0, y: 0 });
 let from: { x: number; y: number } | undefined;
 
+/** What a drag draws; without one it pushes the picture about. */
+const pen = ref<Mark["kind"]>();
+const draft = ref<Mark>();
+const shown = ref<InstanceType<typeof MarkedPhoto>>();
+/** Shorter than this, as a share of the picture, was no drag. */
+const LEAST = 0.01;
+
 const photo = computed(() => props.photos[Math.min(index.value, props.photos.length - 1)]);
 watch(
   () => props.photos.length,
@@ -20,6 +29,7 @@ watch(
   { immediate: true },
 );
 watch(photo, () => {
+  pen.value = undefined;
   zoom.value = 1;
   turn.value = 0;
   shift.value = { x: 0, y: 0 };
@@ -32,12 +42,47 @@ function closer(factor: number) {
   }
 }
 
+function take(kind: Mark["kind"]) {
+  pen.value = pen.value === kind ? undefined : kind;
+  turn.value = 0;
+}
+
+async function keep(marks: Mark[]) {
+  if (photo.value) {
+    try {
+      await draw(photo.value, marks);
+    } catch (thrown) {
+      notice.problem(sentence(thrown));
+    }
+  }
+}
+
+async function drop() {
+  from = undefined;
+  const mark = draft.value;
+  if (mark && photo.value && Math.hypot(mark.toX - mark.x, mark.toY - mark.y) > LEAST) {
+    await keep([...asDrawn(photo.value).marks, mark]);
+  }
+  draft.value = undefined;
+}
+
 function hold(event: PointerEvent) {
+  const at = pen.value && shown.value?.place(event);
+  if (pen.value && at) {
+    draft.value = { kind: pen.value, ...at, toX: at.x, toY: at.y };
+    (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+    return;
+  }
   from = { x: event.clientX - shift.value.x, y: event.clientY - shift.value.y };
   (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
 }
 
 function push(event: PointerEvent) {
+  if (draft.value && shown.value) {
+    const { x: toX, y: toY } = shown.value.place(event);
+    draft.value = { ...draft.value, toX, toY };
+    return;
+  }
   if (from) {
     shift.value = { x: event.clientX - from.x, y: event.clientY - from.y };
   }
@@ -51,13 +96,13 @@ function push(event: PointerEvent) {
       @wheel.prevent="closer($event.deltaY < 0 ? 1.2 : 1 / 1.2)"
       @pointerdown="hold"
       @pointermove="push"
-      @pointerup="from = undefined"
-      @pointercancel="from = undefined"
+      @pointerup="drop"
+      @pointercancel="((from = undefined), (draft = undefined))"
     >
-      <img
-        :src="at('/api/photos/{id}/picture', { path: { id: photo.id } })"
-        alt="Photo, enlarged"
-        draggable="false"
+      <MarkedPhoto
+        ref="shown"
+        :photo="photo"
+        :draft="draft"
         :style="{ transform: `translate(${shift.x}px, ${shift.y}px) rotate(${turn}deg) scale(${zoom})` }"
       />
     </div>
@@ -65,6 +110,20 @@ function push(event: PointerEvent) {
       <button type="button" class="button" aria-label="Closer" @click="closer(1.5)">+</button>
       <button type="button" class="button" aria-label="Farther" @click="closer(1 / 1.5)">−</button>
       <button type="button" class="button" @click="turn += 90">Turn</button>
+      <button type="button" class="button" :aria-pressed="pen === 'ARROW'" @click="take('ARROW')">
+        Arrow
+      </button>
+      <button type="button" class="button" :aria-pressed="pen === 'CIRCLE'" @click="take('CIRCLE')">
+        Circle
+      </button>
+      <button
+        v-if="asDrawn(photo).marks.length"
+        type="button"
+        class="button"
+        @click="keep(asDrawn(photo).marks.slice(0, -1))"
+      >
+        Rub out the last
+      </button>
       <button
         v-if="photos.length > 1"
         type="button"
@@ -97,10 +156,9 @@ function push(event: PointerEvent) {
   cursor: grab;
 }
 
-img {
-  max-width: 100%;
-  max-height: 100%;
-  min-height: 0;
+.tools [aria-pressed="true"] {
+  border-color: var(--lake);
+  background: var(--lake-soft);
 }
 
 .tools {

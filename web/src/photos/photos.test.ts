@@ -10,11 +10,12 @@ import { usePhotos, type Photo } from "./usePhotos";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
-  api: { get: vi.fn(), file: vi.fn() },
+  api: { get: vi.fn(), file: vi.fn(), put: vi.fn() },
 }));
 vi.mock("../frame/notice", () => ({ notice: { problem: vi.fn(), done: vi.fn() } }));
 const get = answering("get");
 const send = answering("file");
+const put = answering("put");
 
 function photo(id: string, over: Partial<Photo> = {}): Photo {
   return {
@@ -26,6 +27,8 @@ function photo(id: string, over: Partial<Photo> = {}): Photo {
     positioned: false,
     addedBy: "inspector",
     addedAt: "2026-09-01T08:00:00Z",
+    marks: [],
+    marksVersion: 0,
     ...over,
   };
 }
@@ -71,8 +74,8 @@ test("what is dropped on the strip is passed on", async () => {
 
 test("the viewer zooms, turns and goes on to the next", async () => {
   const viewer = mount(PhotoViewer, { props: { photos: [photo("a"), photo("b")] } });
-  const style = () => viewer.find("img").attributes("style");
-  expect(viewer.find("img").attributes("src")).toContain("/api/photos/b/");
+  const style = () => viewer.find("svg").attributes("style");
+  expect(viewer.find("image").attributes("href")).toContain("/api/photos/b/");
   await viewer.find("[aria-label=Closer]").trigger("click");
   expect(style()).toContain("scale(1.5)");
   await viewer.findAll("button")[2]?.trigger("click");
@@ -80,7 +83,38 @@ test("the viewer zooms, turns and goes on to the next", async () => {
   await viewer.find("[aria-label=Farther]").trigger("click");
   await viewer.find("[aria-label=Farther]").trigger("click");
   expect(style()).toContain("scale(1)");
-  await viewer.findAll("button")[3]?.trigger("click");
-  expect(viewer.find("img").attributes("src")).toContain("/api/photos/a/");
+  await viewer.findAll("button")[5]?.trigger("click");
+  expect(viewer.find("image").attributes("href")).toContain("/api/photos/a/");
   expect(style()).toContain("rotate(0deg)");
+});
+
+const ARROW = { kind: "ARROW" as const, x: 0, y: 0, toX: 0.5, toY: 0.5 };
+
+test("what is drawn over a photo is shown at once and rubbed out mark by mark", async () => {
+  const kept = photo("m", { marks: [ARROW], marksVersion: 3 });
+  const viewer = mount(PhotoViewer, { props: { photos: [kept] } });
+  expect(viewer.findAll(".mark")).toHaveLength(1);
+  put.mockResolvedValueOnce(photo("m", { marks: [], marksVersion: 4 }));
+  await viewer
+    .findAll("button")
+    .find((button) => button.text() === "Rub out the last")
+    ?.trigger("click");
+  await flushPromises();
+  expect(put).toHaveBeenCalledWith("/api/photos/m/marks", { marks: [], version: 3 });
+  expect(viewer.findAll(".mark")).toHaveLength(0);
+});
+
+test("where another drew meanwhile the person is told and nothing vanishes", async () => {
+  const kept = photo("n", { marks: [ARROW], marksVersion: 1 });
+  const viewer = mount(PhotoViewer, { props: { photos: [kept] } });
+  put.mockRejectedValueOnce(
+    new ProblemError({ status: 409, detail: "Someone drew on this photo meanwhile." }),
+  );
+  await viewer
+    .findAll("button")
+    .find((button) => button.text() === "Rub out the last")
+    ?.trigger("click");
+  await flushPromises();
+  expect(notice.problem).toHaveBeenCalledWith("Someone drew on this photo meanwhile.");
+  expect(viewer.findAll(".mark")).toHaveLength(1);
 });

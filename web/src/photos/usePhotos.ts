@@ -1,10 +1,27 @@
-import { shallowRef, watch, type Ref } from "vue";
+import { shallowReactive, shallowRef, watch, type Ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 
 export type Photo = Schemas["Photo"];
+
+export type Mark = Schemas["PhotoMark"];
+
+/** Photos that were drawn on since they were fetched, wherever they are shown. */
+const drawn = shallowReactive(new Map<string, Photo>());
+
+export function asDrawn(photo: Photo): Photo {
+  const later = drawn.get(photo.id);
+  return later && later.marksVersion > photo.marksVersion ? later : photo;
+}
+
+/** Draws arrows and circles over a photo, in place of those before. */
+export async function draw(photo: Photo, marks: Mark[]) {
+  const version = asDrawn(photo).marksVersion;
+  const now = await api.put(at("/api/photos/{id}/marks", { path: { id: photo.id } }), { marks, version });
+  drawn.set(photo.id, now);
+}
 
 /** What a photo hangs on. */
 export interface Hook {
@@ -20,6 +37,9 @@ export function usePhotos(id: Ref<string>) {
   const photos = shallowRef<Photo[]>([]);
 
   async function load() {
+    if (!id.value) {
+      return;
+    }
     try {
       photos.value = await api.get(at("/api/installations/{id}/photos", { path: { id: id.value } }));
     } catch (thrown) {

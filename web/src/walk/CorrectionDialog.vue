@@ -2,12 +2,11 @@
 import { notice } from "../frame/notice";
 import { ref, watch } from "vue";
 import { sentence } from "../api/problems";
-import type { Schemas } from "../api/client";
 import type { Judgement } from "./useWalk";
 
 const props = defineProps<{
   judgement?: Judgement;
-  raise: (judgement: Judgement, words: string, due?: string) => Promise<Schemas["Correction"]>;
+  raise: (judgement: Judgement, words: string, due?: string) => Promise<number>;
 }>();
 const open = defineModel<boolean>({ required: true });
 
@@ -31,9 +30,9 @@ async function submit() {
   busy.value = true;
   problem.value = "";
   try {
-    const raised = await props.raise(props.judgement, words.value, due.value || undefined);
+    const number = await props.raise(props.judgement, words.value, due.value || undefined);
     open.value = false;
-    notice.done(`Correction ${raised.number} raised.`);
+    notice.done(`Correction ${number} raised; the crew gets a letter.`);
   } catch (thrown) {
     problem.value = sentence(thrown);
   } finally {
@@ -53,7 +52,9 @@ async function submit() {
       <p class="quiet">Limits and their sources are saved with it as they now stand.</p>
       <label class="label" for="correction-words">What is to be done</label>
       <textarea id="correction-words" v-model="words" class="field" rows="4" maxlength="2000"></textarea>
-      <label class="label" for="correction-due">By when</label>
+      <label class="label" for="correction-due"
+        >By when <span class="quiet">(empty: as the rule book says)</span></label
+      >
       <el-date-picker id="correction-due" v-model="due" value-format="YYYY-MM-DD" format="YYYY-MM-DD" />
       <p class="error" role="alert">{{ problem }}</p>
       <button class="button primary" :disabled="busy">Raise correction</button>

@@ -1,3 +1,4 @@
+import { ended } from "../corrections/states";
 import { computed, ref, shallowRef, watch, type Ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -246,18 +247,17 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
 
   async function raise(judgement: Judgement, words: string, due?: string) {
     const raised = await api.post(at("/api/installations/{id}/corrections", inUnits()), {
-      judgement: judgement.key,
+      judgements: [judgement.key],
       words,
       due,
     });
-    corrections.value = [...corrections.value, raised];
-    return raised;
+    corrections.value = [...corrections.value, ...raised];
+    return raised[0]?.number ?? 0;
   }
 
   function correctionOf(judgement: Judgement) {
     return corrections.value.find(
-      (c) =>
-        c.state === "OPEN" && c.requirement === judgement.requirement && c.component === judgement.component,
+      (c) => !ended(c) && c.requirement === judgement.requirement && c.component === judgement.component,
     );
   }
 

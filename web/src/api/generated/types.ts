@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/photos/{id}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["mark"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people/{name}": {
         parameters: {
             query?: never;
@@ -91,7 +107,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["thread"];
         put: operations["amend_1"];
         post?: never;
         delete?: never;
@@ -541,7 +557,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["mark"];
+        post: operations["mark_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -692,6 +708,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/corrections/{id}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/corrections/{id}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["attach"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/words": {
         parameters: {
             query?: never;
@@ -764,6 +812,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_7"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1204,6 +1284,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/corrections/proposed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["proposed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/case.zip": {
         parameters: {
             query?: never;
@@ -1316,6 +1412,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/due-dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/data-sheets/sheet": {
         parameters: {
             query?: never;
@@ -1323,7 +1435,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one_2"];
+        get: operations["one_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1371,7 +1483,23 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_7"];
+        get: operations["all_8"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attachments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["attachment"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1403,6 +1531,44 @@ export interface components {
         OwnPassword: {
             old: string;
             fresh: string;
+        };
+        DrawnMarks: {
+            marks: components["schemas"]["PhotoMark"][];
+            /** Format: int32 */
+            version: number;
+        };
+        PhotoMark: {
+            /** @enum {string} */
+            kind: "ARROW" | "CIRCLE";
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            toX: number;
+            /** Format: double */
+            toY: number;
+        };
+        Photo: {
+            id: string;
+            point?: string;
+            component?: string;
+            correction?: string;
+            sha256: string;
+            mediaType: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            /** Format: date-time */
+            takenAt?: string;
+            positioned: boolean;
+            addedBy: string;
+            /** Format: date-time */
+            addedAt: string;
+            marks: components["schemas"]["PhotoMark"][];
+            /** Format: int32 */
+            marksVersion: number;
         };
         ChangedPerson: {
             title: string;
@@ -1559,8 +1725,6 @@ export interface components {
             words: string;
             /** Format: date */
             due?: string;
-            /** @enum {string} */
-            state: "OPEN" | "WITHDRAWN";
             /** Format: int32 */
             version: number;
         };
@@ -1578,10 +1742,12 @@ export interface components {
             /** Format: date */
             due?: string;
             /** @enum {string} */
-            state: "OPEN" | "WITHDRAWN";
+            state: "OPEN" | "SEEN" | "ANSWERED" | "REFUSED" | "ACCEPTED" | "CLOSED" | "WITHDRAWN";
             raisedBy: string;
             /** Format: date-time */
             raisedAt: string;
+            /** @enum {string} */
+            severity?: "SAFETY" | "DAMAGE" | "PERFORMANCE" | "RECORD";
             /** Format: int32 */
             version: number;
         };
@@ -2058,24 +2224,6 @@ export interface components {
             key: string;
             consequence: string;
         };
-        Photo: {
-            id: string;
-            point?: string;
-            component?: string;
-            correction?: string;
-            sha256: string;
-            mediaType: string;
-            /** Format: int32 */
-            width: number;
-            /** Format: int32 */
-            height: number;
-            /** Format: date-time */
-            takenAt?: string;
-            positioned: boolean;
-            addedBy: string;
-            /** Format: date-time */
-            addedAt: string;
-        };
         TakenDown: {
             reason: string;
         };
@@ -2239,8 +2387,8 @@ export interface components {
         EndedHold: {
             lasted: string;
         };
-        NewCorrection: {
-            judgement: string;
+        NewCorrections: {
+            judgements: string[];
             words: string;
             /** Format: date */
             due?: string;
@@ -2286,10 +2434,13 @@ export interface components {
             /** Format: date */
             due?: string;
             /** @enum {string} */
-            state: "OPEN" | "WITHDRAWN";
+            state: "OPEN" | "SEEN" | "ANSWERED" | "REFUSED" | "ACCEPTED" | "CLOSED" | "WITHDRAWN";
             raisedBy: string;
             /** Format: date-time */
             raisedAt: string;
+            /** @enum {string} */
+            severity?: "SAFETY" | "DAMAGE" | "PERFORMANCE" | "RECORD";
+            steps?: components["schemas"]["StepRecord"][];
         };
         FanRecord: {
             staticPressure: string;
@@ -2367,6 +2518,7 @@ export interface components {
             addedBy: string;
             /** Format: date-time */
             addedAt: string;
+            marks?: components["schemas"]["PhotoMark"][];
             /** Format: byte */
             content?: string;
             file?: string;
@@ -2417,6 +2569,15 @@ export interface components {
             width: string;
             depth: string;
             height: string;
+        };
+        StepRecord: {
+            /** @enum {string} */
+            kind: "SEEN" | "ANSWERED" | "ACCEPTED" | "REFUSED" | "CLOSED" | "WITHDRAWN";
+            words: string;
+            readings?: string[];
+            by: string;
+            /** Format: date-time */
+            at: string;
         };
         Subject: {
             id: string;
@@ -2495,6 +2656,71 @@ export interface components {
         SheetPreview: {
             sheets: components["schemas"]["SheetChange"][];
             effects: components["schemas"]["Effect"][];
+        };
+        AnsweredReading: {
+            point: string;
+            component: string;
+            typed: string;
+            /** @enum {string} */
+            grade: "WITNESSED" | "LOGGED" | "RECORDED" | "STATED";
+        };
+        NewStep: {
+            /** @enum {string} */
+            kind: "SEEN" | "ANSWERED" | "ACCEPTED" | "REFUSED" | "CLOSED" | "WITHDRAWN";
+            words: string;
+            readings: components["schemas"]["AnsweredReading"][];
+            confirmed: boolean;
+            /** Format: int32 */
+            version: number;
+        };
+        AnswerLine: {
+            point: string;
+            component: string;
+            title: string;
+        };
+        Attachment: {
+            id: string;
+            name: string;
+            mediaType: string;
+            /** Format: int32 */
+            bytes: number;
+            addedBy: string;
+            /** Format: date-time */
+            addedAt: string;
+        };
+        GivenReading: {
+            line: string;
+            said: string;
+            grade: string;
+        };
+        LetterStep: {
+            /** @enum {string} */
+            kind: "SEEN" | "ANSWERED" | "ACCEPTED" | "REFUSED" | "CLOSED" | "WITHDRAWN";
+            words: string;
+            readings: components["schemas"]["GivenReading"][];
+            by: string;
+            /** Format: date-time */
+            at: string;
+        };
+        Now: {
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            brief: string;
+            readSince: boolean;
+        };
+        Thread: {
+            correction: components["schemas"]["Correction"];
+            reference: string;
+            title: string;
+            building: string;
+            crew: string;
+            trade: string;
+            overdue: boolean;
+            steps: components["schemas"]["LetterStep"][];
+            files: components["schemas"]["Attachment"][];
+            may: ("SEEN" | "ANSWERED" | "ACCEPTED" | "REFUSED" | "CLOSED" | "WITHDRAWN")[];
+            now?: components["schemas"]["Now"];
+            lines: components["schemas"]["AnswerLine"][];
         };
         GradeWord: {
             /** @enum {string} */
@@ -2581,6 +2807,14 @@ export interface components {
             options: string[];
             several: boolean;
             example: string;
+        };
+        Letter: {
+            id: string;
+            installationId: string;
+            crew: string;
+            subject: string;
+            /** Format: date-time */
+            writtenAt: string;
         };
         LengthView: {
             /** Format: double */
@@ -2717,6 +2951,24 @@ export interface components {
         Sender: {
             id: string;
             title: string;
+        };
+        Proposed: {
+            /** @enum {string} */
+            trade: "SETTING" | "REFRIGERATION" | "DRAINAGE" | "ELECTRICAL" | "GAS" | "DUCTS" | "PAPERS";
+            title: string;
+            items: components["schemas"]["ProposedItem"][];
+        };
+        ProposedItem: {
+            judgement: string;
+            what: string;
+            /** @enum {string} */
+            verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            /** @enum {string} */
+            severity: "SAFETY" | "DAMAGE" | "PERFORMANCE" | "RECORD";
+            brief: string;
+            remedy: string;
+            /** Format: date */
+            due?: string;
         };
         ChoicesView: {
             reference: string;
@@ -2952,6 +3204,43 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawnMarks"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Photo"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     change: {
         parameters: {
             query?: never;
@@ -3159,6 +3448,35 @@ export interface operations {
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
             507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    thread: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thread"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     amend_1: {
@@ -4463,7 +4781,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    mark: {
+    mark_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4716,7 +5034,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewCorrection"];
+                "application/json": components["schemas"]["NewCorrections"];
             };
         };
         responses: {
@@ -4726,7 +5044,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Correction"];
+                    "application/json": components["schemas"]["Correction"][];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -4867,6 +5185,84 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    take_1: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewStep"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thread"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    attach: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Attachment"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     words: {
         parameters: {
             query?: never;
@@ -4993,6 +5389,57 @@ export interface operations {
                 content: {
                     "image/jpeg": string;
                     "image/png": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    all_7: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Letter"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    one_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "message/rfc822": string;
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -5821,6 +6268,35 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    proposed: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposed"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     zip: {
         parameters: {
             query?: {
@@ -6053,7 +6529,31 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    one_2: {
+    dates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    one_3: {
         parameters: {
             query: {
                 model: string;
@@ -6139,7 +6639,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_7: {
+    all_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -6159,6 +6659,36 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    attachment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                    "image/jpeg": string;
+                    "image/png": string;
+                    "text/plain": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -312,7 +313,11 @@ class CorrectionController {
 
     private static List<AnswerLine> lines(Judgement judgement, CaseFile file) {
         List<AnswerLine> lines = new ArrayList<>();
-        for (PointKey key : judgement.evidence()) {
+        // what it is about first of all stands first
+        List<PointKey> keys = Stream.concat(judgement.line(file.evidence()).stream(), judgement.evidence().stream())
+                .distinct()
+                .toList();
+        for (PointKey key : keys) {
             file.line(key)
                     .ifPresent(line -> lines.add(new AnswerLine(
                             key.point(),

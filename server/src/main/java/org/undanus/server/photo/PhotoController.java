@@ -57,12 +57,12 @@ class PhotoController {
                 new Photos.Origin(person.name(), Instant.now(), Optional.empty()));
     }
 
-    record DrawnMarks(
+    record WantedMarks(
             @NotNull(message = "is missing") List<@NotNull(message = "is empty") PhotoMark> marks, int version) {}
 
     /** Arrows and circles over it, in place of those before. */
     @PutMapping("/photos/{id}/marks")
-    Photo mark(@PathVariable String id, @Valid @RequestBody DrawnMarks drawn, @AuthenticationPrincipal Person person) {
+    Photo mark(@PathVariable String id, @Valid @RequestBody WantedMarks drawn, @AuthenticationPrincipal Person person) {
         return photos.mark(id, drawn.marks(), drawn.version(), person);
     }
 

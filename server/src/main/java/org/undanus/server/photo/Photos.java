@@ -178,6 +178,15 @@ public class Photos {
         return new Picture(kept.mediaType(), kept.content());
     }
 
+    /** A thumbnail for paper: what was drawn over the photo is drawn into it. */
+    @Transactional(readOnly = true)
+    public Picture marked(Photo photo, Person person) {
+        Picture plain = thumbnail(photo.id(), person);
+        return photo.marks().isEmpty()
+                ? plain
+                : new Picture(plain.mediaType(), DrawnMarks.over(plain.content(), photo.marks()));
+    }
+
     private Photo photo(PhotoRow row) {
         PhotoMapper.MarksRow drawn = mapper.marks(row.id());
         return new Photo(

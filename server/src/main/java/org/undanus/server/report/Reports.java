@@ -192,7 +192,7 @@ class Reports {
                 number,
                 photo.point(),
                 photo.component(),
-                shown ? address(photos.thumbnail(photo.id(), person)) : "",
+                shown ? address(photos.marked(photo, person)) : "",
                 Stream.of(where, line, day, "SHA-256 " + photo.sha256().substring(0, 16) + "…")
                         .filter(part -> !part.isEmpty())
                         .collect(Collectors.joining(" · ")),

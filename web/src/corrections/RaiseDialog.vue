@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { at } from "../api/address";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+import { useUnits } from "../frame/useUnits";
+import VerdictMark from "../walk/VerdictMark.vue";
+
+/** Several corrections at once, trade by trade; what fails is chosen beforehand. */
+const props = defineProps<{ installation: string }>();
+const emit = defineEmits<{ raised: [] }>();
+const open = defineModel<boolean>({ required: true });
+
+const { units } = useUnits();
+const trades = ref<Schemas["Proposed"][]>();
+const chosen = ref<string[]>([]);
+const problem = ref("");
+const busy = ref(false);
+
+const items = computed(() => trades.value?.flatMap((trade) => trade.items) ?? []);
+
+function only(verdict: string | undefined) {
+  chosen.value = items.value
+    .filter((item) => !verdict || item.verdict === verdict)
+    .map((item) => item.judgement);
+}
+
+watch(
+  open,
+  async (now) => {
+    if (!now) {
+      return;
+    }
+    problem.value = "";
+    trades.value = undefined;
+    try {
+      trades.value = await api.get(
+        at("/api/installations/{id}/corrections/proposed", {
+          path: { id: props.installation },
+          query: { units: units() },
+        }),
+      );
+      only("FAILS");
+    } catch (thrown) {
+      problem.value = sentence(thrown);
+    }
+  },
+  { immediate: true },
+);
+
+async function raise() {
+  busy.value = true;
+  problem.value = "";
+  try {
+    const raised = await api.post(
+      at("/api/installations/{id}/corrections", {
+        path: { id: props.installation },
+        query: { units: units() },
+      }),
+      { judgements: chosen.value, words: "" },
+    );
+    open.value = false;
+    notice.done(
+      raised.length === 1
+        ? "1 correction raised; the crew gets a letter."
+        : `${raised.length} corrections raised; the crew gets one letter.`,
+    );
+    emit("raised");
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Raise corrections" width="min(720px, 96vw)" top="4vh" append-to-body>
+    <p v-if="trades && !items.length">Nothing is open that has not been asked for already.</p>
+    <form v-else @submit.prevent="raise">
+      <div class="pick">
+        <button type="button" class="button" @click="only('FAILS')">All that fail</button>
+        <button type="button" class="button" @click="only(undefined)">All that is open</button>
+        <button type="button" class="button" @click="chosen = []">None</button>
+      </div>
+      <div class="trades">
+        <fieldset v-for="trade in trades" :key="trade.trade">
+          <legend>{{ trade.title }}</legend>
+          <label v-for="item in trade.items" :key="item.judgement">
+            <input v-model="chosen" type="checkbox" :value="item.judgement" />
+            <VerdictMark :verdict="item.verdict" />
+            <span>
+              <strong>{{ item.what }}</strong>
+              <span class="quiet">{{ item.remedy || item.brief }}</span>
+            </span>
+            <span class="quiet due">{{ item.due ? `by ${item.due}` : "no date" }}</span>
+          </label>
+        </fieldset>
+      </div>
+      <p class="error" role="alert">{{ problem }}</p>
+      <button class="button primary" :disabled="busy || !chosen.length">
+        Raise {{ chosen.length === 1 ? "1 correction" : `${chosen.length} corrections` }}
+      </button>
+    </form>
+  </el-dialog>
+</template>
+
+<style scoped>
+.pick {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.trades {
+  max-height: 56vh;
+  margin-top: 10px;
+  overflow: auto;
+}
+
+fieldset {
+  margin: 0 0 12px;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  padding: 0;
+  font-weight: 700;
+}
+
+legend::first-letter {
+  text-transform: uppercase;
+}
+
+label {
+  display: grid;
+  grid-template-columns: 24px 20px minmax(0, 1fr) auto;
+  gap: 8px;
+  align-items: start;
+  min-height: 44px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+label input {
+  width: 22px;
+  height: 22px;
+  margin: 0;
+  accent-color: var(--lake);
+}
+
+label strong,
+label .quiet {
+  display: block;
+}
+
+.due {
+  white-space: nowrap;
+}
+</style>

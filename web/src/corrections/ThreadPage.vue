@@ -1,0 +1,400 @@
+<script setup lang="ts">
+import { computed, ref, toRef, watch } from "vue";
+import { at } from "../api/address";
+import { api, ProblemError } from "../api/client";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+import { useUnits } from "../frame/useUnits";
+import { when } from "../frame/when";
+import MarkedPhoto from "../photos/MarkedPhoto.vue";
+import PhotoStrip from "../photos/PhotoStrip.vue";
+import { usePhotos } from "../photos/usePhotos";
+import { useSession } from "../session/useSession";
+import VerdictMark from "../walk/VerdictMark.vue";
+import DueDate from "./DueDate.vue";
+import { STEPS, type StepKind, type Thread } from "./states";
+
+/** One correction as a short letter is read: what, where, by which limit, by when, and what was answered. */
+const props = defineProps<{ id: string }>();
+
+const { person } = useSession();
+const inspects = computed(() => person.value?.role !== "CREW");
+const { units } = useUnits();
+const thread = ref<Thread>();
+const problem = ref("");
+const words = ref("");
+const given = ref<{ line: number; typed: string; grade: "RECORDED" | "STATED" }[]>([]);
+const confirmed = ref(false);
+const refusal = ref("");
+const busy = ref(false);
+
+const correction = computed(() => thread.value?.correction);
+const photos = usePhotos(toRef(() => correction.value?.installationId ?? ""));
+/** Those of the correction itself, and of the line or unit it is about. */
+const own = computed(() => photos.of({ correction: props.id }));
+const about = computed(() =>
+  photos.photos.value.filter(
+    (photo) =>
+      !photo.correction &&
+      photo.component === correction.value?.component &&
+      (!photo.point || thread.value?.lines.some((line) => line.point === photo.point)),
+  ),
+);
+const station = computed(() => correction.value?.requirement.split(".")[0]);
+
+function may(kind: StepKind): boolean {
+  return !!thread.value?.may.includes(kind);
+}
+
+async function load() {
+  problem.value = "";
+  try {
+    thread.value = await api.get(
+      at("/api/corrections/{id}", { path: { id: props.id }, query: { units: units() } }),
+    );
+    if (may("SEEN")) {
+      await take("SEEN");
+    }
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+watch(() => props.id, load, { immediate: true });
+
+async function take(kind: StepKind) {
+  busy.value = true;
+  refusal.value = "";
+  try {
+    thread.value = await api.post(
+      at("/api/corrections/{id}/steps", { path: { id: props.id }, query: { units: units() } }),
+      {
+        kind,
+        words: kind === "SEEN" ? "" : words.value,
+        readings:
+          kind === "ANSWERED"
+            ? given.value.flatMap(({ line, typed, grade }) => {
+                const to = thread.value?.lines[line];
+                return to && typed.trim() ? [{ point: to.point, component: to.component, typed, grade }] : [];
+              })
+            : [],
+        confirmed: confirmed.value,
+        version: correction.value?.version ?? 0,
+      },
+    );
+    if (kind !== "SEEN") {
+      words.value = "";
+      given.value = [];
+      notice.done("Saved; the other side gets a letter.");
+    }
+    confirmed.value = false;
+  } catch (thrown) {
+    refusal.value = sentence(thrown);
+    confirmed.value = thrown instanceof ProblemError && !!thrown.problem.ask;
+    if (thrown instanceof ProblemError && thrown.problem.status === 409) {
+      const said = refusal.value;
+      await load();
+      refusal.value = said;
+    }
+  } finally {
+    busy.value = false;
+  }
+}
+
+const editing = ref(false);
+/** Somebody changed it while this was typed. */
+const conflict = ref(false);
+const asked = ref("");
+const due = ref<string>();
+
+function edit() {
+  asked.value = correction.value?.words ?? "";
+  due.value = correction.value?.due;
+  refusal.value = "";
+  conflict.value = false;
+  editing.value = true;
+}
+
+async function amend() {
+  try {
+    await api.put(at("/api/corrections/{id}", { path: { id: props.id } }), {
+      words: asked.value,
+      due: due.value || undefined,
+      version: correction.value?.version ?? 0,
+    });
+    editing.value = false;
+    notice.done("Saved; the crew gets a letter.");
+    await load();
+  } catch (thrown) {
+    const said = sentence(thrown);
+    if (thrown instanceof ProblemError && thrown.problem.status === 409) {
+      await load();
+      conflict.value = true;
+    }
+    refusal.value = said;
+  }
+}
+
+async function attach(event: Event) {
+  const input = event.target as HTMLInputElement;
+  for (const file of input.files ?? []) {
+    try {
+      await api.file(
+        at("/api/corrections/{id}/files", { path: { id: props.id }, query: { name: file.name } }),
+        file,
+      );
+    } catch (thrown) {
+      notice.problem(`${file.name}: ${sentence(thrown)}`);
+    }
+  }
+  input.value = "";
+  await load();
+}
+</script>
+
+<template>
+  <div class="page letter">
+    <p><RouterLink to="/corrections">All corrections</RouterLink></p>
+    <p v-if="problem" class="error" role="alert">
+      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+    </p>
+    <template v-if="thread && correction">
+      <div class="page-head">
+        <div>
+          <h1>{{ correction.number }}. {{ correction.what }}</h1>
+          <p class="quiet">
+            {{ thread.reference }} {{ thread.title }}, {{ thread.building }} · {{ thread.crew }} ·
+            {{ thread.trade }}
+          </p>
+        </div>
+        <DueDate :correction="correction" />
+      </div>
+      <article class="entry">
+        <p class="words">{{ correction.words }}</p>
+        <p>{{ correction.finding }}</p>
+        <p v-if="correction.limits" class="quiet">{{ correction.limits }}</p>
+        <p v-if="thread.now" class="now">
+          <VerdictMark :verdict="thread.now.verdict" /> Now: {{ thread.now.brief }}
+        </p>
+        <p class="quiet signed">
+          {{ correction.raisedBy }}, {{ when(correction.raisedAt) }}
+          <RouterLink :to="`/installations/${correction.installationId}/${station}`">
+            Open its station
+          </RouterLink>
+          <button v-if="may('WITHDRAWN')" type="button" class="button" @click="edit">Change</button>
+        </p>
+        <div v-if="about.length || own.length" class="pictures">
+          <MarkedPhoto v-for="photo in [...about, ...own]" :key="photo.id" :photo="photo" />
+        </div>
+        <PhotoStrip
+          :photos="[...about, ...own]"
+          :label="`correction ${correction.number}`"
+          @add="photos.hang({ correction: props.id }, $event)"
+        />
+      </article>
+      <article
+        v-for="(step, index) in thread.steps"
+        :key="index"
+        class="entry"
+        :class="step.kind.toLowerCase()"
+      >
+        <p class="quiet signed">{{ step.by }} {{ STEPS[step.kind] }}, {{ when(step.at) }}</p>
+        <p v-if="step.words" class="said">{{ step.words }}</p>
+        <p v-for="(reading, at_) in step.readings" :key="at_">
+          {{ reading.line }}: <strong>{{ reading.said }}</strong>
+          <span class="quiet">{{ reading.grade }}</span>
+        </p>
+      </article>
+      <ul v-if="thread.files.length" class="files">
+        <li v-for="file in thread.files" :key="file.id">
+          <a :href="at('/api/attachments/{id}', { path: { id: file.id } })" download>{{ file.name }}</a>
+          <span class="quiet">{{ Math.ceil(file.bytes / 1024) }} kB, {{ file.addedBy }}</span>
+        </li>
+      </ul>
+      <form v-if="thread.may.length" class="answer" @submit.prevent="take('ANSWERED')">
+        <label class="label" for="answer">{{ inspects ? "What do you say to it?" : "What was done?" }}</label>
+        <textarea id="answer" v-model="words" class="field" rows="3" maxlength="2000"></textarea>
+        <template v-if="may('ANSWERED')">
+          <div v-for="(reading, index) in given" :key="index" class="given">
+            <select v-model="reading.line" class="field" aria-label="Line">
+              <option v-for="(line, place) in thread.lines" :key="place" :value="place">
+                {{ line.title }}
+              </option>
+            </select>
+            <input
+              v-model="reading.typed"
+              class="field mono"
+              aria-label="Reading, with its unit"
+              placeholder="Reading, with its unit"
+            />
+            <select v-model="reading.grade" class="field" aria-label="How it is known">
+              <option value="RECORDED">recorded</option>
+              <option value="STATED">stated</option>
+            </select>
+          </div>
+        </template>
+        <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
+        <div class="buttons">
+          <template v-if="may('ANSWERED')">
+            <button class="button primary" :disabled="busy">
+              {{ confirmed ? "Answer with it as it is" : "Answer" }}
+            </button>
+            <button
+              v-if="thread.lines.length"
+              type="button"
+              class="button"
+              @click="given.push({ line: 0, typed: '', grade: 'RECORDED' })"
+            >
+              Add a reading
+            </button>
+          </template>
+          <template v-if="inspects">
+            <button
+              v-if="may('CLOSED') && thread.now?.readSince && thread.now.verdict === 'MEETS'"
+              type="button"
+              class="button primary"
+              :disabled="busy"
+              @click="take('CLOSED')"
+            >
+              Close: read again, and it meets
+            </button>
+            <button
+              v-if="may('ACCEPTED')"
+              type="button"
+              class="button"
+              :disabled="busy"
+              @click="take('ACCEPTED')"
+            >
+              Accept the answer
+            </button>
+            <button
+              v-if="may('REFUSED')"
+              type="button"
+              class="button"
+              :disabled="busy"
+              @click="take('REFUSED')"
+            >
+              Refuse, and say why
+            </button>
+            <button
+              v-if="may('WITHDRAWN')"
+              type="button"
+              class="button"
+              :disabled="busy"
+              @click="take('WITHDRAWN')"
+            >
+              Withdraw, and say why
+            </button>
+          </template>
+          <label class="button">
+            Add a file
+            <input
+              class="visually-hidden"
+              type="file"
+              accept="application/pdf,image/*,text/*"
+              aria-label="File for this correction"
+              @change="attach"
+            />
+          </label>
+        </div>
+      </form>
+      <el-dialog v-model="editing" title="Change a correction" width="min(520px, 94vw)">
+        <form @submit.prevent="amend">
+          <label class="label" for="words">What is to be done</label>
+          <textarea id="words" v-model="asked" class="field" rows="4" maxlength="2000"></textarea>
+          <label class="label" for="due">By when</label>
+          <el-date-picker id="due" v-model="due" value-format="YYYY-MM-DD" format="YYYY-MM-DD" />
+          <p class="error" role="alert">{{ refusal }}</p>
+          <p v-if="conflict" class="theirs">What stands now: {{ correction.words }} {{ correction.due }}</p>
+          <button class="button primary">{{ conflict ? "Save mine over it" : "Save" }}</button>
+        </form>
+      </el-dialog>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.letter {
+  max-width: 860px;
+}
+
+.entry {
+  padding: 12px 0 12px 14px;
+  border-left: 3px solid var(--lake);
+  border-bottom: 1px solid var(--hair);
+}
+
+.entry.answered,
+.entry.seen {
+  border-left-color: var(--brass);
+  background: var(--brass-soft);
+}
+
+.words {
+  font-size: 18px;
+  font-weight: 600;
+}
+
+.said {
+  white-space: pre-wrap;
+}
+
+.signed {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
+}
+
+.now {
+  margin-top: 6px;
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+
+.pictures {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  gap: 8px;
+  margin: 8px 0;
+}
+
+.pictures svg {
+  max-height: 320px;
+  background: var(--ground);
+}
+
+.files {
+  padding: 8px 0;
+  list-style: none;
+}
+
+.answer {
+  margin-top: 14px;
+}
+
+.given {
+  display: grid;
+  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr) 130px;
+  gap: 8px;
+  margin-top: 8px;
+}
+
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 10px;
+}
+
+@media (max-width: 560px) {
+  .given {
+    grid-template-columns: 1fr;
+  }
+
+  .buttons .button {
+    flex: 1 1 100%;
+    min-height: 48px;
+  }
+}
+</style>
