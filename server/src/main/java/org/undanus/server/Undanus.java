@@ -10,10 +10,14 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.undanus.server.backup.Backup;
 import org.undanus.server.backup.BackupCommands;
 import org.undanus.server.journal.JournalCheck;
+import org.undanus.server.seal.SealCheck;
+import org.undanus.server.signing.SigningKey;
 import org.undanus.server.simulated.SimulatedInstruments;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Starts the server, or with the first argument {@code check-data}, {@code backup} or {@code restore} does that and ends; with
+ * Starts the server, or with the first argument {@code check-data}, {@code backup}, {@code restore},
+ * {@code verify} or {@code new-key} does that and ends; with
  * {@code start-once} it starts, fills an empty folder and ends.
  */
 @SpringBootApplication
@@ -25,6 +29,9 @@ public class Undanus {
                 SimulatedInstruments.run(given);
                 return;
             }
+            if (given.length > 1 && given[0].equals("verify")) {
+                System.exit(verify(Path.of(given[1])));
+            }
             DataFolder folder = DataFolder.of(given);
             String[] arguments = folder.named(given);
             String command = arguments[0];
@@ -32,6 +39,7 @@ public class Undanus {
                 case "check-data" -> System.exit(checkData(folder, arguments));
                 case "backup" -> System.exit(backUp(folder, Path.of(arguments[1]), arguments));
                 case "restore" -> System.exit(restore(folder, Path.of(arguments[1]), arguments));
+                case "new-key" -> System.exit(newKey(folder));
                 case "start-once" -> {
                     folder.requireUsable();
                     new SpringApplication(Undanus.class).run(arguments).close();
@@ -54,6 +62,27 @@ public class Undanus {
             }
         }
         return Optional.empty();
+    }
+
+    /** Needs no data of its own: a sealed file speaks for itself. */
+    private static int verify(Path file) {
+        SealCheck.Outcome outcome = new SealCheck(new JsonMapper(), Optional.empty()).check(file);
+        System.out.println(outcome.sentence());
+        outcome.problems().forEach(problem -> System.out.println("- " + problem));
+        if (outcome.sound()) {
+            System.out.println(
+                    "Ask the office whether " + outcome.fingerprint() + " is its key: anybody can make one.");
+        }
+        return outcome.sound() ? 0 : 1;
+    }
+
+    private static int newKey(DataFolder folder) {
+        if (folder.inUse()) {
+            throw new StartRefusedException("Undanus has this data open. Stop it, then change the key.");
+        }
+        System.out.println("From now on " + SigningKey.changed(folder.path()).fingerprint()
+                + " signs. What was signed before stays verifiable. Make a backup.");
+        return 0;
     }
 
     private static int checkData(DataFolder folder, String[] arguments) {

@@ -82,6 +82,11 @@ public record Case(
         return new Case(site, components, sheets, on, stage, replacement, toolcase, Optional.of(drawn), added, traces);
     }
 
+    /** The same as of another visit. */
+    public Case at(Stage other, LocalDate day) {
+        return new Case(site, components, sheets, day, other, replacement, toolcase, plan, added, traces);
+    }
+
     public Case withAdded(List<Subject> others) {
         return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, others, traces);
     }

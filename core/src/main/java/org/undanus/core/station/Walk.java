@@ -14,8 +14,10 @@ import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.DueDates;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Requirement;
+import org.undanus.core.judgement.RevisitPlan;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.StationPlan;
+import org.undanus.core.rules.Setting;
 import org.undanus.core.rules.Vocabulary;
 import org.undanus.core.station.access.Access;
 import org.undanus.core.station.airside.Airside;
@@ -85,6 +87,11 @@ public final class Walk {
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
+    /** What no requirement asks for: how visits and corrections are planned. */
+    private static Stream<Setting> ofVisits() {
+        return Stream.concat(DueDates.settings().stream(), Stream.of(RevisitPlan.PER_LINE));
+    }
+
     private static Vocabulary vocabularyOf(List<StationPlan> plans) {
         List<About> abouts = plans.stream()
                 .flatMap(plan -> plan.requirements().stream())
@@ -95,7 +102,7 @@ public final class Walk {
         abouts.stream().map(About::id).forEach(gradeable::add);
         return Vocabulary.of(
                 abouts.stream().flatMap(about -> about.limits().stream()).toList(),
-                Stream.concat(abouts.stream().flatMap(about -> about.settings().stream()), DueDates.settings().stream())
+                Stream.concat(abouts.stream().flatMap(about -> about.settings().stream()), ofVisits())
                         .toList(),
                 abouts.stream().flatMap(about -> about.topic().stream()).toList(),
                 merged(plans, StationPlan::sizes),

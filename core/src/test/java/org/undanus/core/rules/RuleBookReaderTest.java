@@ -55,7 +55,7 @@ class RuleBookReaderTest {
                 id: own
                 title: Own
                 version: 1
-                extends: {id: general-plate, version: 3}
+                extends: {id: general-plate, version: 4}
                 settings:
                   papers.design-summer: {value: 91 °F, source: x}
                   papers.design-winter: {value: 7 °F, source: x}
@@ -110,7 +110,7 @@ class RuleBookReaderTest {
                     assertThat(p.key()).isEqualTo("extends");
                     assertThat(p.message()).contains("general-nothing, version 3 here");
                 });
-        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 3}", "general-plate")))
+        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 4}", "general-plate")))
                 .isNotNull();
         assertThat(refused(BOROUGH.replace("  programme:\n    kind: programme", "  code:\n    kind: programme")))
                 .hasMessageContaining("names the authority \"code\" already");

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import javax.sql.DataSource;
 import org.springframework.dao.DataAccessException;
@@ -15,6 +16,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.undanus.server.StartRefusedException;
 import org.undanus.server.journal.SignedHeads;
+import org.undanus.server.signing.SigningKey;
 
 /** Writes the database as it stands at one moment, with the journal's signed ends and the key, into one zip file. */
 @Service
@@ -22,6 +24,9 @@ public class Backup {
     static final String DATABASE = "undanus.mv.db";
     static final String HEADS = "journal-heads.jsonl";
     static final String KEY = "signing-key.pem";
+    /** Keys before the one that signs now; only where there were any. */
+    static final String RETIRED = SigningKey.RETIRED;
+
     static final Set<String> ENTRIES = Set.of(DATABASE, HEADS, KEY);
 
     private final JdbcTemplate jdbc;
@@ -44,11 +49,17 @@ public class Backup {
             heads.sign("backup");
             List<Path> small = List.of(heads.file(), heads.keyFile());
             byte[][] contents = {Files.readAllBytes(small.get(0)), Files.readAllBytes(small.get(1))};
+            Optional<byte[]> retired = Files.exists(heads.retiredKeysFile())
+                    ? Optional.of(Files.readAllBytes(heads.retiredKeysFile()))
+                    : Optional.empty();
             Files.deleteIfExists(beside);
             jdbc.update("BACKUP TO ?", beside.toString());
             try (FileSystem zip = FileSystems.newFileSystem(beside)) {
                 Files.write(zip.getPath(HEADS), contents[0]);
                 Files.write(zip.getPath(KEY), contents[1]);
+                if (retired.isPresent()) {
+                    Files.write(zip.getPath(RETIRED), retired.get());
+                }
             }
             Files.move(beside, file, StandardCopyOption.ATOMIC_MOVE);
         } catch (IOException | UncheckedIOException | DataAccessException e) {

@@ -5,8 +5,11 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.springframework.util.FileSystemUtils;
@@ -54,8 +57,11 @@ public final class BackupCommands {
         Optional<Path> beside = Optional.empty();
         try (ZipFile zip = new ZipFile(file.toFile())) {
             List<? extends ZipEntry> entries = zip.stream().toList();
-            if (!entries.stream().map(ZipEntry::getName).toList().containsAll(Backup.ENTRIES)
-                    || entries.size() != Backup.ENTRIES.size()) {
+            Set<String> names = entries.stream().map(ZipEntry::getName).collect(Collectors.toCollection(HashSet::new));
+            boolean whole = names.containsAll(Backup.ENTRIES) && names.size() == entries.size();
+            names.removeAll(Backup.ENTRIES);
+            names.remove(Backup.RETIRED);
+            if (!whole || !names.isEmpty()) {
                 throw new StartRefusedException(file + " is no backup of Undanus.");
             }
             Files.createDirectories(folder);
@@ -65,8 +71,10 @@ public final class BackupCommands {
                     Files.copy(content, beside.get().resolve(entry.getName()));
                 }
             }
-            for (String name : List.of(Backup.KEY, Backup.HEADS, Backup.DATABASE)) {
-                Files.move(beside.get().resolve(name), folder.resolve(name));
+            for (String name : List.of(Backup.RETIRED, Backup.KEY, Backup.HEADS, Backup.DATABASE)) {
+                if (Files.exists(beside.get().resolve(name))) {
+                    Files.move(beside.get().resolve(name), folder.resolve(name));
+                }
             }
         } catch (IOException e) {
             throw new StartRefusedException(file + " cannot be read as a whole backup: " + e.getMessage());

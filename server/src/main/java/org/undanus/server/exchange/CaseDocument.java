@@ -48,6 +48,7 @@ record CaseDocument(
             boolean replacement,
             Stage stage,
             LocalDate visitedOn,
+            Optional<Boolean> unannounced,
             BookRecord ruleBook,
             List<Component> components,
             Optional<List<Subject>> subjects,
@@ -71,6 +72,7 @@ record CaseDocument(
                     replacement,
                     stage,
                     visitedOn,
+                    unannounced,
                     ruleBook,
                     components,
                     subjects,
@@ -87,7 +89,7 @@ record CaseDocument(
     record BookRecord(String id, int version) {}
 
     /** A visit before the one the installation names; oldest first. */
-    record VisitRecord(Stage stage, LocalDate visitedOn) {}
+    record VisitRecord(Stage stage, LocalDate visitedOn, Optional<Boolean> unannounced) {}
 
     /**
      * @param component empty for the system's own points

@@ -1,6 +1,8 @@
 package org.undanus.server.exchange;
 
 import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -43,7 +45,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Writes case files out. */
 @Service
-class CaseExport {
+public class CaseExport {
     private static final TypeReference<Map<String, Object>> JSON_OBJECT = new TypeReference<>() {};
     /** Of so many bytes base64 makes so many characters (RFC 4648). */
     private static final int BASE64_BYTES = 3;
@@ -118,9 +120,41 @@ class CaseExport {
      */
     @Transactional(readOnly = true)
     StreamingResponseBody zip(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
-        CaseDocument document = export(file, choice, person);
         List<CaseZip.Beside> files = new ArrayList<>();
-        CaseDocument beside = document.with(document.installations().stream()
+        CaseDocument beside = beside(export(file, choice, person), files);
+        return to -> CaseZip.write(beside, files, json, to);
+    }
+
+    /** A case to be frozen: its document as JSON, and the files beside it. */
+    public record Frozen(byte[] document, List<Held> files) {}
+
+    /** A file beside a case's document. */
+    public record Held(String name, Opening opening) {}
+
+    /** Opens a file; each time anew. */
+    @FunctionalInterface
+    public interface Opening {
+        InputStream open() throws IOException;
+    }
+
+    /**
+     * One installation as it stands, with its photos and curves as they came in.
+     *
+     * @throws UnsuitableException where it would be larger than what can be imported again
+     */
+    @Transactional(readOnly = true)
+    public Frozen frozen(CaseFile file, Person person) {
+        List<CaseZip.Beside> files = new ArrayList<>();
+        CaseDocument document = beside(export(file, ExchangeController.PhotoChoice.POSITIONED, person), files);
+        return new Frozen(
+                json.writeValueAsBytes(document),
+                files.stream()
+                        .map(each -> new Held(each.name(), each.content()::open))
+                        .toList());
+    }
+
+    private static CaseDocument beside(CaseDocument document, List<CaseZip.Beside> files) {
+        return document.with(document.installations().stream()
                 .map(i -> i.with(
                         i.photos().map(all -> all.stream()
                                 .map(photo -> set(photo, files))
@@ -129,7 +163,6 @@ class CaseExport {
                                 .map(trace -> set(trace, files))
                                 .toList())))
                 .toList());
-        return to -> CaseZip.write(beside, files, json, to);
     }
 
     private static CaseDocument.TraceRecord set(CaseDocument.TraceRecord trace, List<CaseZip.Beside> files) {
@@ -173,12 +206,16 @@ class CaseExport {
                 h.replacement(),
                 h.stage(),
                 h.visitedOn(),
+                Optional.of(h.visit().unannounced()).filter(told -> told),
                 new CaseDocument.BookRecord(file.rules().id(), file.rules().version()),
                 file.facts().components(),
                 Optional.of(file.facts().added()).filter(added -> !added.isEmpty()),
                 Optional.of(h.visits().stream()
                                 .limit(h.visits().size() - 1)
-                                .map(v -> new CaseDocument.VisitRecord(v.stage(), v.on()))
+                                .map(v -> new CaseDocument.VisitRecord(
+                                        v.stage(),
+                                        v.on(),
+                                        Optional.of(v.unannounced()).filter(told -> told)))
                                 .toList())
                         .filter(earlier -> !earlier.isEmpty()),
                 file.facts().plan().map(plan -> json.readValue(plans.geoJson().write(plan), JSON_OBJECT)),

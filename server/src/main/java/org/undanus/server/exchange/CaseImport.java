@@ -172,7 +172,7 @@ public class CaseImport {
         RuleBook rules = book(record.ruleBook(), where);
         List<CaseDocument.VisitRecord> visits =
                 new ArrayList<>(record.earlierVisits().orElse(List.of()));
-        visits.add(new CaseDocument.VisitRecord(record.stage(), record.visitedOn()));
+        visits.add(new CaseDocument.VisitRecord(record.stage(), record.visitedOn(), record.unannounced()));
         String id = cases.enter(
                 new CaseFiles.Opening(
                         record.reference(),
@@ -184,10 +184,14 @@ public class CaseImport {
                         record.replacement(),
                         visits.get(0).stage(),
                         visits.get(0).visitedOn(),
+                        visits.get(0).unannounced().orElse(false),
                         record.components(),
                         rules),
                 person.name());
-        visits.stream().skip(1).forEach(v -> cases.visit(id, v.stage(), v.visitedOn(), person));
+        visits.stream()
+                .skip(1)
+                .forEach(v -> cases.visit(
+                        id, v.stage(), v.visitedOn(), v.unannounced().orElse(false), person));
         for (Subject subject : record.subjects().orElse(List.of())) {
             if (!subject.kind().addable()) {
                 throw new UnsuitableException(

@@ -131,6 +131,14 @@ public final class CaseFile {
             List<Visit> visits,
             int version) {
 
+        /** The visit that goes on, or was the last. */
+        public Visit visit() {
+            return visits.stream()
+                    .filter(visit -> visit.id().equals(visitId))
+                    .findFirst()
+                    .orElseThrow();
+        }
+
         /** The same, as of another of its visits: for what is read in from files. */
         public Header at(Visit visit) {
             return new Header(
@@ -149,8 +157,12 @@ public final class CaseFile {
         }
     }
 
-    /** A visit, in the order they were begun. */
-    public record Visit(String id, Stage stage, LocalDate on) {}
+    /**
+     * A visit, in the order they were begun.
+     *
+     * @param sealedAs the number it was sealed under; empty while it goes on
+     */
+    public record Visit(String id, Stage stage, LocalDate on, boolean unannounced, Optional<String> sealedAs) {}
 
     /** A line of the walk: a point of one subject. */
     public record Line(Point point, Subject subject) {
@@ -166,6 +178,17 @@ public final class CaseFile {
 
     public CaseFile with(Case other, Evidence tried) {
         return new CaseFile(header, other, new Known(known.rows, tried), rules, judge, judged());
+    }
+
+    /** The same as it was at one of its visits, with what had been read by then. */
+    public CaseFile at(Visit visit, Evidence readByThen) {
+        Case then = facts.at(visit.stage(), visit.on());
+        return new CaseFile(header.at(visit), then, new Known(known.rows, readByThen), rules, judge, Optional.empty());
+    }
+
+    /** The same, held against another rule book. */
+    public CaseFile by(RuleBook other) {
+        return new CaseFile(header, facts, known, other, judge, Optional.empty());
     }
 
     /** The same installation after another reading. */

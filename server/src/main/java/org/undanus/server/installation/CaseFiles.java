@@ -66,6 +66,7 @@ public class CaseFiles {
             boolean replacement,
             Stage stage,
             LocalDate visitedOn,
+            boolean unannounced,
             List<Component> components,
             RuleBook rules) {
         private static final Pattern REFERENCE = Pattern.compile("[A-Za-z0-9][A-Za-z0-9 ./-]{0,39}");
@@ -142,6 +143,15 @@ public class CaseFiles {
         this.books = books;
         this.sheets = sheets;
         this.journal = journal;
+    }
+
+    private static CaseFile.Visit visit(VisitRow row) {
+        return new CaseFile.Visit(
+                row.id(),
+                row.stage(),
+                row.visitedOn(),
+                Boolean.TRUE.equals(row.unannounced()),
+                Optional.ofNullable(row.sealedAs()));
     }
 
     /** @throws NotFoundException when there is none, or it is none of this person's business */
@@ -280,9 +290,7 @@ public class CaseFiles {
                 visit.stage(),
                 visit.visitedOn(),
                 visit.id(),
-                visits.stream()
-                        .map(v -> new CaseFile.Visit(v.id(), v.stage(), v.visitedOn()))
-                        .toList(),
+                visits.stream().map(CaseFiles::visit).toList(),
                 row.version());
         return remembered(new CaseFile(
                 header, facts, known, books.book(row.ruleBook(), row.ruleBookVersion()), judge, Optional.empty()));
@@ -379,9 +387,15 @@ public class CaseFiles {
      * Keeps a reading.
      *
      * @param by who brought it in, which the journal keeps; the reading itself keeps who it says took it, and when
+     * @throws UnsuitableException where the visit is sealed; what a crew answers afterwards stands beside the seal
      */
     @Transactional
     public void keep(Reading reading, CaseFile.Header header, String by) {
+        header.visit().sealedAs().filter(number -> !reading.byCrew()).ifPresent(number -> {
+            throw new UnsuitableException(
+                    "visit",
+                    "This visit is sealed as " + number + ". Begin a re-visit to read again. Nothing was saved.");
+        });
         Optional<Value.Measured> measured =
                 reading.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
         ReadingRow row = new ReadingRow(
@@ -438,7 +452,7 @@ public class CaseFiles {
             mapper.insertComponent(new ComponentRow(id, c.id(), c.kind(), c.title(), c.ownSupply(), place));
         }
         journal.write(by, "installation.entered", id, state(id));
-        beginVisit(id, opening.stage(), opening.visitedOn(), by);
+        beginVisit(id, opening.stage(), opening.visitedOn(), opening.unannounced(), by);
         return id;
     }
 
@@ -531,7 +545,7 @@ public class CaseFiles {
      * @throws UnsuitableException when it would lie before the last one
      */
     @Transactional
-    public void visit(String id, Stage stage, LocalDate on, Person person) {
+    public void visit(String id, Stage stage, LocalDate on, boolean unannounced, Person person) {
         CaseFile file = openForWriting(id, person);
         requireDay(on);
         if (on.isBefore(file.header().visitedOn())) {
@@ -539,11 +553,27 @@ public class CaseFiles {
                     "visitedOn",
                     "The last visit was on " + file.header().visitedOn() + "; this one cannot lie before it.");
         }
-        beginVisit(id, stage, on, person.name());
+        beginVisit(id, stage, on, unannounced, person.name());
     }
 
-    private void beginVisit(String installation, Stage stage, LocalDate on, String by) {
-        VisitRow row = new VisitRow(UUID.randomUUID().toString(), installation, stage, on);
+    /**
+     * Notes under which number the visit that goes on was sealed.
+     *
+     * @throws ConflictException where it is already
+     */
+    @Transactional
+    public void seal(CaseFile.Header header, String number, Person person) {
+        if (mapper.sealVisit(header.visitId(), number) == 0) {
+            throw new ConflictException(
+                    "This visit is sealed already. Nothing was changed.", number, mapper.visit(header.visitId()));
+        }
+        VisitRow row = mapper.visit(header.visitId());
+        journal.write(person.name(), "visit.sealed", row.id(), row);
+    }
+
+    private void beginVisit(String installation, Stage stage, LocalDate on, boolean unannounced, String by) {
+        VisitRow row =
+                new VisitRow(UUID.randomUUID().toString(), installation, stage, on, unannounced ? true : null, null);
         mapper.insertVisit(row);
         journal.write(by, "visit.begun", row.id(), row);
     }

@@ -57,7 +57,12 @@ interface InstallationMapper {
     /** As the journal keeps it. */
     record InstallationState(InstallationRow installation, List<ComponentRow> components) {}
 
-    record VisitRow(String id, String installationId, Stage stage, LocalDate visitedOn) {}
+    /**
+     * @param unannounced null where it was agreed
+     * @param sealedAs the number it was sealed under, null before
+     */
+    record VisitRow(
+            String id, String installationId, Stage stage, LocalDate visitedOn, Boolean unannounced, String sealedAs) {}
 
     record ReadingRow(
             String id,
@@ -128,13 +133,15 @@ interface InstallationMapper {
     @Update("UPDATE subject SET removed = #{removed} WHERE installation_id = #{installationId} AND id = #{id}")
     void updateSubject(SubjectRow row);
 
-    @Select("SELECT id, installation_id, stage, visited_on FROM visit WHERE installation_id = #{id} ORDER BY sequence")
+    @Select(
+            "SELECT id, installation_id, stage, visited_on, unannounced, sealed_as FROM visit WHERE installation_id = #{id} ORDER BY sequence")
     List<VisitRow> visits(String id);
 
-    @Select("SELECT id, installation_id, stage, visited_on FROM visit ORDER BY installation_id, sequence")
+    @Select(
+            "SELECT id, installation_id, stage, visited_on, unannounced, sealed_as FROM visit ORDER BY installation_id, sequence")
     List<VisitRow> allVisits();
 
-    @Select("SELECT id, installation_id, stage, visited_on FROM visit WHERE id = #{id}")
+    @Select("SELECT id, installation_id, stage, visited_on, unannounced, sealed_as FROM visit WHERE id = #{id}")
     VisitRow visit(String id);
 
     @Select(READING + "WHERE installation_id = #{id} ORDER BY sequence")
@@ -180,9 +187,12 @@ interface InstallationMapper {
             + " VALUES (#{installationId}, #{id}, #{kind}, #{title}, #{ownSupply}, #{place})")
     void insertComponent(ComponentRow row);
 
-    @Insert("INSERT INTO visit (id, installation_id, stage, visited_on)"
-            + " VALUES (#{id}, #{installationId}, #{stage}, #{visitedOn})")
+    @Insert("INSERT INTO visit (id, installation_id, stage, visited_on, unannounced, sealed_as)"
+            + " VALUES (#{id}, #{installationId}, #{stage}, #{visitedOn}, #{unannounced}, #{sealedAs})")
     void insertVisit(VisitRow row);
+
+    @Update("UPDATE visit SET sealed_as = #{number} WHERE id = #{id} AND sealed_as IS NULL")
+    int sealVisit(String id, String number);
 
     @Insert("INSERT INTO reading (id, installation_id, visit_id, point, component, typed, si, standard_uncertainty,"
             + " resolution, unit, instrument, grade, entered_by, entered_at, by_crew) VALUES (#{id}, #{installationId}, #{visitId},"

@@ -192,9 +192,12 @@ class RegisterController {
                     List<@Valid NewComponent> components) {}
 
     record NewVisit(
-            @NotNull(message = "is missing") Stage stage, @NotNull(message = "is missing") LocalDate visitedOn) {}
+            @NotNull(message = "is missing") Stage stage,
+            @NotNull(message = "is missing") LocalDate visitedOn,
+            Optional<Boolean> unannounced) {}
 
-    record VisitView(String stage, LocalDate visitedOn) {}
+    /** @param sealedAs the number it was sealed under; empty while it goes on */
+    record VisitView(String stage, LocalDate visitedOn, boolean unannounced, Optional<String> sealedAs) {}
 
     record Amendment(
             @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String title,
@@ -310,6 +313,7 @@ class RegisterController {
                         asked.replacement(),
                         asked.stage(),
                         asked.visitedOn(),
+                        false,
                         units,
                         book(asked.ruleBook())),
                 person.name());
@@ -391,7 +395,7 @@ class RegisterController {
             @PathVariable String id, @Valid @RequestBody NewVisit asked, @AuthenticationPrincipal Person person) {
         cases.open(id, person);
         requireInspector(person);
-        cases.visit(id, asked.stage(), asked.visitedOn(), person);
+        cases.visit(id, asked.stage(), asked.visitedOn(), asked.unannounced().orElse(false), person);
         return view(cases.open(id, person));
     }
 
@@ -498,7 +502,7 @@ class RegisterController {
                 h.stage().title(),
                 h.visitedOn(),
                 h.visits().stream()
-                        .map(v -> new VisitView(v.stage().title(), v.on()))
+                        .map(v -> new VisitView(v.stage().title(), v.on(), v.unannounced(), v.sealedAs()))
                         .toList(),
                 h.version(),
                 file.rules().id(),

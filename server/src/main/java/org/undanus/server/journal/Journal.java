@@ -5,6 +5,7 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -59,6 +60,14 @@ public class Journal {
         public void afterCompletion(int status) {
             TransactionSynchronizationManager.unbindResource(Journal.this);
         }
+    }
+
+    /** The last entry there is. */
+    public record End(long sequence, String hash, Instant at) {}
+
+    /** The end of what is committed; empty where nothing is. */
+    public Optional<End> end() {
+        return Optional.ofNullable(mapper.last());
     }
 
     /**

@@ -42,10 +42,12 @@ public class JournalCheck {
 
     private final JournalMapper mapper;
     private final List<Kept> kept;
+    private final List<Anchored> anchored;
     private final SignedHeads heads;
     private final JsonMapper json;
 
-    JournalCheck(JournalMapper mapper, List<Kept> kept, SignedHeads heads, JsonMapper json) {
+    JournalCheck(JournalMapper mapper, List<Kept> kept, List<Anchored> anchored, SignedHeads heads, JsonMapper json) {
+        this.anchored = anchored;
         this.mapper = mapper;
         this.kept = kept;
         this.heads = heads;
@@ -61,6 +63,7 @@ public class JournalCheck {
     private final class Run {
         private final SignedHeads.Read signed;
         private final Map<Long, List<SignedHead>> signedAt;
+        private final Map<Long, List<Anchored.Anchor>> anchoredAt;
         private final List<String> wrong;
         private final List<String> noted = new ArrayList<>();
         private final Map<String, Map<String, Journalled>> journalled = new HashMap<>();
@@ -73,6 +76,9 @@ public class JournalCheck {
         Run(SignedHeads.Read signed) {
             this.signed = signed;
             this.wrong = new ArrayList<>(signed.problems());
+            this.anchoredAt = anchored.stream()
+                    .flatMap(each -> each.anchors().stream())
+                    .collect(Collectors.groupingBy(Anchored.Anchor::sequence));
             this.signedAt = signed.heads().stream().collect(Collectors.groupingBy(SignedHead::sequence));
         }
 
@@ -106,6 +112,11 @@ public class JournalCheck {
             if (!last.equals(mapper.head())) {
                 wrong.add("entries are missing at the journal's end");
             }
+            anchoredAt.values().stream()
+                    .flatMap(List::stream)
+                    .filter(anchor -> anchor.sequence() > last.sequence())
+                    .forEach(anchor -> wrong.add("the journal ends at entry " + last.sequence() + ", but "
+                            + anchor.named() + " rests on entry " + anchor.sequence()));
             signed.heads().stream()
                     .filter(head -> head.sequence() > last.sequence())
                     .findFirst()
@@ -124,6 +135,10 @@ public class JournalCheck {
                     .filter(head -> !head.hash().equals(entry.hash()))
                     .forEach(head -> wrong.add("entry " + entry.sequence() + " is not the one whose hash was signed on "
                             + MINUTE.format(head.at()) + ": the chain was cut or computed anew"));
+            anchoredAt.getOrDefault(entry.sequence(), List.of()).stream()
+                    .filter(anchor -> !anchor.hash().equals(entry.hash()))
+                    .forEach(anchor -> wrong.add("entry " + entry.sequence() + " is not the one that " + anchor.named()
+                            + " rests on: the chain was computed anew"));
             if (entry.action().equals(StockTaking.TAKEN)) {
                 takeStock(entry);
             } else {

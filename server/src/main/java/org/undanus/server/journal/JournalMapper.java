@@ -27,6 +27,9 @@ interface JournalMapper {
     @Select("SELECT sequence, hash FROM journal_head WHERE id = 1")
     Head head();
 
+    @Select("SELECT sequence, hash, at FROM journal ORDER BY sequence DESC FETCH FIRST ROW ONLY")
+    Journal.End last();
+
     @Select("SELECT stock_taken FROM journal_head WHERE id = 1")
     boolean stockTaken();
 

@@ -12,9 +12,14 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.undanus.server.signing.PublicKeyPart;
+import org.undanus.server.signing.SigningKey;
 import org.undanus.server.store.Digest;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
@@ -90,6 +95,11 @@ public class SignedHeads {
         return folder.resolve(SigningKey.FILE);
     }
 
+    /** The file of the keys before it; there is none where the key was never changed. */
+    public Path retiredKeysFile() {
+        return folder.resolve(SigningKey.RETIRED);
+    }
+
     /**
      * Signs the journal's end as it now stands, unless it stands signed already.
      *
@@ -146,6 +156,8 @@ public class SignedHeads {
             return new Read(List.of(), List.of(), Optional.empty());
         }
         Optional<SigningKey> key = SigningKey.in(folder);
+        Map<String, PublicKeyPart> known = SigningKey.known(folder).stream()
+                .collect(Collectors.toMap(PublicKeyPart::fingerprint, Function.identity(), (one, same) -> one));
         if (key.isEmpty()) {
             return new Read(
                     List.of(),
@@ -161,7 +173,9 @@ public class SignedHeads {
             Optional<SignedHead> head = head(line);
             if (head.isEmpty()
                     || !head.get().before().equals(before)
-                    || !key.get().signed(head.get().text(), head.get().signature())) {
+                    || !known.containsKey(head.get().key())
+                    || !known.get(head.get().key())
+                            .signed(head.get().text(), head.get().signature())) {
                 problems.add("line " + number + " of " + file + " was not signed so");
             } else {
                 heads.add(head.get());

@@ -58,7 +58,7 @@ class BodySizeFilter extends OncePerRequestFilter {
         if (path.endsWith("/traces") || path.endsWith("/logs")) {
             return TRACE;
         }
-        return path.equals("/api/imports") ? caseFile : USUAL;
+        return path.equals("/api/imports") || path.equals("/api/sealed/check") ? caseFile : USUAL;
     }
 
     private static final class Bounded extends HttpServletRequestWrapper {

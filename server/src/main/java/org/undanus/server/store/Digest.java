@@ -1,6 +1,10 @@
 package org.undanus.server.store;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
@@ -19,6 +23,14 @@ public final class Digest {
             return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Every Java platform has SHA-256", e);
+        }
+    }
+
+    /** Of all that is left of a stream, a piece at a time. */
+    public static String sha256(InputStream content) throws IOException {
+        try (DigestInputStream read = new DigestInputStream(content, sha256())) {
+            read.transferTo(OutputStream.nullOutputStream());
+            return HexFormat.of().formatHex(read.getMessageDigest().digest());
         }
     }
 

@@ -50,3 +50,24 @@ CREATE TABLE message (
     written_at      TIMESTAMP(3) WITH TIME ZONE NOT NULL,
     content         CLOB         NOT NULL
 );
+
+-- Nobody was told that it would be. Null for visits that were agreed, also in rows journalled before.
+ALTER TABLE visit ADD COLUMN unannounced BOOLEAN;
+-- The number it was sealed under, once it was.
+ALTER TABLE visit ADD COLUMN sealed_as VARCHAR(60);
+
+-- A visit as it stood when it was done: a ZIP of the case with its signed hash tree. Never changed.
+CREATE TABLE seal (
+    sequence        BIGINT       GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
+    number          VARCHAR(60)  NOT NULL UNIQUE,
+    installation_id VARCHAR(36)  NOT NULL REFERENCES installation (id),
+    visit_id        VARCHAR(36)  NOT NULL UNIQUE REFERENCES visit (id),
+    root            VARCHAR(64)  NOT NULL,
+    fingerprint     VARCHAR(16)  NOT NULL,
+    anchor_sequence BIGINT       NOT NULL,
+    anchor_hash     VARCHAR(64)  NOT NULL,
+    sealed_by       VARCHAR(60)  NOT NULL,
+    sealed_at       TIMESTAMP(3) WITH TIME ZONE NOT NULL,
+    content         BLOB         NOT NULL
+);
+CREATE INDEX seal_of_installation ON seal (installation_id, sequence);

@@ -1,4 +1,4 @@
-package org.undanus.server.journal;
+package org.undanus.server.signing;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.KeyFactory;
@@ -14,21 +15,22 @@ import java.security.KeyPairGenerator;
 import java.security.Signature;
 import java.security.spec.PKCS8EncodedKeySpec;
 import java.security.spec.X509EncodedKeySpec;
+import java.util.ArrayList;
 import java.util.Base64;
+import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.undanus.server.StartRefusedException;
-import org.undanus.server.store.Digest;
 
 /**
- * The Ed25519 key (RFC 8032) that the journal's ends are signed with. It lies in a file of its own beside the database, in PEM
- * (RFC 7468), readable by its owner alone.
+ * The Ed25519 key (RFC 8032) that the journal's ends and sealed visits are signed with. It lies in a file of its own beside the
+ * database, in PEM (RFC 7468), readable by its owner alone; the public parts of those before it lie in another.
  */
-final class SigningKey {
-    static final String FILE = "signing-key.pem";
+public final class SigningKey {
+    public static final String FILE = "signing-key.pem";
+    public static final String RETIRED = "retired-keys.pem";
     private static final String ALGORITHM = "Ed25519";
-    private static final int FINGERPRINT = 16;
     private static final int LINE = 64;
     private static final Pattern PRIVATE = block("PRIVATE KEY");
     private static final Pattern PUBLIC = block("PUBLIC KEY");
@@ -44,7 +46,7 @@ final class SigningKey {
     }
 
     /** Empty where the folder has none. */
-    static Optional<SigningKey> in(Path folder) {
+    public static Optional<SigningKey> in(Path folder) {
         Path file = folder.resolve(FILE);
         if (!Files.exists(file)) {
             return Optional.empty();
@@ -61,26 +63,66 @@ final class SigningKey {
     }
 
     /** The folder's key; made at the first call. */
-    static SigningKey ensuredIn(Path folder) {
-        return in(folder).orElseGet(() -> {
+    public static SigningKey ensuredIn(Path folder) {
+        return in(folder).orElseGet(() -> made(folder));
+    }
+
+    /**
+     * Makes another key to sign with from now on; the public part of the one before is kept to verify what it signed.
+     *
+     * @return the new one
+     */
+    public static SigningKey changed(Path folder) {
+        in(folder).ifPresent(before -> {
             try {
-                KeyPair pair = KeyPairGenerator.getInstance(ALGORITHM).generateKeyPair();
-                Path made = Files.createTempFile(folder, "signing-key", ".tmp");
-                if (made.getFileSystem().supportedFileAttributeViews().contains("posix")) {
-                    Files.setPosixFilePermissions(made, PosixFilePermissions.fromString("rw-------"));
-                }
                 Files.writeString(
-                        made,
-                        encoded("PRIVATE KEY", pair.getPrivate().getEncoded())
-                                + encoded("PUBLIC KEY", pair.getPublic().getEncoded()));
-                Files.move(made, folder.resolve(FILE), StandardCopyOption.ATOMIC_MOVE);
-                return new SigningKey(pair);
+                        folder.resolve(RETIRED),
+                        encoded("PUBLIC KEY", before.pair.getPublic().getEncoded()),
+                        StandardOpenOption.CREATE,
+                        StandardOpenOption.APPEND);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
-            } catch (GeneralSecurityException e) {
-                throw new IllegalStateException("Every Java platform has Ed25519", e);
             }
         });
+        return made(folder);
+    }
+
+    /** Public parts of this folder's keys: the one that signs now first, then those before it. */
+    public static List<PublicKeyPart> known(Path folder) {
+        List<PublicKeyPart> known = new ArrayList<>();
+        in(folder).ifPresent(key -> known.add(key.publicPart()));
+        Path retired = folder.resolve(RETIRED);
+        if (Files.exists(retired)) {
+            try {
+                Matcher blocks = PUBLIC.matcher(Files.readString(retired));
+                while (blocks.find()) {
+                    known.add(PublicKeyPart.of(blocks.group(1)));
+                }
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+        return known;
+    }
+
+    private static SigningKey made(Path folder) {
+        try {
+            KeyPair pair = KeyPairGenerator.getInstance(ALGORITHM).generateKeyPair();
+            Path made = Files.createTempFile(folder, "signing-key", ".tmp");
+            if (made.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+                Files.setPosixFilePermissions(made, PosixFilePermissions.fromString("rw-------"));
+            }
+            Files.writeString(
+                    made,
+                    encoded("PRIVATE KEY", pair.getPrivate().getEncoded())
+                            + encoded("PUBLIC KEY", pair.getPublic().getEncoded()));
+            Files.move(made, folder.resolve(FILE), StandardCopyOption.ATOMIC_MOVE);
+            return new SigningKey(pair);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (GeneralSecurityException e) {
+            throw new IllegalStateException("Every Java platform has Ed25519", e);
+        }
     }
 
     private static byte[] decoded(Pattern block, String pem) {
@@ -98,12 +140,16 @@ final class SigningKey {
     }
 
     /** By which a person tells one key from another: the beginning of its public part's SHA-256. */
-    String fingerprint() {
-        return Digest.sha256(pair.getPublic().getEncoded()).substring(0, FINGERPRINT);
+    public String fingerprint() {
+        return publicPart().fingerprint();
+    }
+
+    public PublicKeyPart publicPart() {
+        return PublicKeyPart.of(pair.getPublic());
     }
 
     /** @return base64 */
-    String sign(String text) {
+    public String sign(String text) {
         try {
             Signature signature = Signature.getInstance(ALGORITHM);
             signature.initSign(pair.getPrivate());
@@ -111,17 +157,6 @@ final class SigningKey {
             return Base64.getEncoder().encodeToString(signature.sign());
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException(e);
-        }
-    }
-
-    boolean signed(String text, String signature) {
-        try {
-            Signature verifier = Signature.getInstance(ALGORITHM);
-            verifier.initVerify(pair.getPublic());
-            verifier.update(text.getBytes(StandardCharsets.UTF_8));
-            return verifier.verify(Base64.getDecoder().decode(signature));
-        } catch (GeneralSecurityException | IllegalArgumentException e) {
-            return false;
         }
     }
 }

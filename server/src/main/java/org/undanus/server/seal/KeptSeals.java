@@ -1,0 +1,36 @@
+package org.undanus.server.seal;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.undanus.server.journal.Anchored;
+import org.undanus.server.journal.Kept;
+import org.undanus.server.seal.SealMapper.SealState;
+import org.undanus.server.store.Digest;
+
+/** What of this package the journal is held against, and what it is held to. */
+@Configuration
+class KeptSeals {
+
+    @Bean
+    Kept allSeals(SealMapper mapper) {
+        return new Kept("seal", row -> mapper.all()
+                .forEach(seal -> row.accept(seal.number(), new SealState(seal, digest(mapper, seal.number())))));
+    }
+
+    @Bean
+    Anchored sealedAnchors(SealMapper mapper) {
+        return () -> mapper.all().stream()
+                .map(seal -> new Anchored.Anchor(seal.anchorSequence(), seal.anchorHash(), "the seal " + seal.number()))
+                .toList();
+    }
+
+    private static String digest(SealMapper mapper, String number) {
+        try {
+            return Digest.sha256(mapper.content(number).content());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

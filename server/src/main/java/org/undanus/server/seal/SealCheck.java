@@ -1,0 +1,173 @@
+package org.undanus.server.seal;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+import org.undanus.server.signing.PublicKeyPart;
+import org.undanus.server.store.Digest;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Checks a sealed file by itself: neither a database nor a network is needed. */
+public final class SealCheck {
+    private static final String CASE = "case.json";
+    private static final int MOST_ENTRIES = 20_000;
+    /** Bytes; of a document, unpacked. */
+    private static final int LARGEST = 128 << 20;
+
+    private static final int MOST_NAMED = 40;
+
+    /**
+     * What came of it.
+     *
+     * @param sound whether nothing was changed since it was sealed
+     * @param sentence whether it is, who sealed what and when
+     * @param problems each thing that is not as it was sealed
+     * @param fingerprint of the key that it names; empty where it names none
+     * @param known whether that key is one of this office; empty where this office's keys are not at hand
+     */
+    public record Outcome(
+            boolean sound, String sentence, List<String> problems, String fingerprint, Optional<Boolean> known) {}
+
+    private final JsonMapper json;
+    private final Optional<List<PublicKeyPart>> office;
+
+    /** @param office the keys of this office; empty where it is checked elsewhere */
+    public SealCheck(JsonMapper json, Optional<List<PublicKeyPart>> office) {
+        this.json = json;
+        this.office = office;
+    }
+
+    public Outcome check(Path file) {
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            return check(zip);
+        } catch (ZipException e) {
+            return unreadable("This is no whole ZIP file: " + e.getMessage() + ".");
+        } catch (IOException e) {
+            return unreadable("The file cannot be read: " + e.getMessage() + ".");
+        }
+    }
+
+    private static Outcome unreadable(String why) {
+        return new Outcome(false, "This is no sealed file.", List.of(why), "", Optional.empty());
+    }
+
+    private Outcome check(ZipFile zip) throws IOException {
+        Optional<Seal> read = seal(zip);
+        if (read.isEmpty()) {
+            return unreadable("It holds no seal.json that says what was sealed.");
+        }
+        Seal seal = read.get();
+        List<String> problems = new ArrayList<>();
+        PublicKeyPart key = new PublicKeyPart(seal.key());
+        if (!key.signed(Canonical.of(json.writeValueAsString(seal.with(""))), seal.signature())) {
+            problems.add("The signature does not belong to what the seal says: seal.json was changed.");
+        }
+        if (!HashTree.root(seal.parts()).equals(seal.root())) {
+            problems.add("The hash over all parts is not the one that was signed.");
+        }
+        compare(seal.parts(), parts(zip, problems), problems);
+        Optional<Boolean> known = office.map(keys -> keys.contains(key));
+        if (known.filter(one -> !one).isPresent()) {
+            problems.add("It was signed by a key that is not of this office: " + key.fingerprint() + ".");
+        }
+        boolean sound = problems.isEmpty();
+        String what = seal.number() + ", " + seal.title() + ", " + seal.stage() + " visit of " + seal.visitedOn()
+                + ", sealed by " + seal.sealedBy() + " on " + seal.sealedAt() + ", key " + key.fingerprint() + ".";
+        return new Outcome(
+                sound,
+                (sound ? "Nothing was changed since it was sealed: " : "This is not what was sealed: ") + what,
+                shortened(problems),
+                key.fingerprint(),
+                known);
+    }
+
+    private static List<String> shortened(List<String> problems) {
+        if (problems.size() <= MOST_NAMED) {
+            return problems;
+        }
+        List<String> first = new ArrayList<>(problems.subList(0, MOST_NAMED));
+        first.add("And " + (problems.size() - MOST_NAMED) + " more.");
+        return first;
+    }
+
+    private Optional<Seal> seal(ZipFile zip) throws IOException {
+        ZipEntry entry = zip.getEntry(Seal.FILE);
+        if (entry == null) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(json.readValue(text(zip, entry), Seal.class))
+                    .filter(seal -> Seal.FORMAT.equals(seal.format())
+                            && seal.parts() != null
+                            && seal.key() != null
+                            && seal.root() != null
+                            && seal.signature() != null);
+        } catch (JacksonException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static String text(ZipFile zip, ZipEntry entry) throws IOException {
+        try (InputStream in = zip.getInputStream(entry)) {
+            byte[] bytes = in.readNBytes(LARGEST + 1);
+            if (bytes.length > LARGEST) {
+                throw new IOException(entry.getName() + " is larger than " + (LARGEST >> 20) + " MB");
+            }
+            return new String(bytes, StandardCharsets.UTF_8);
+        }
+    }
+
+    /** What the file holds now. */
+    private SortedMap<String, String> parts(ZipFile zip, List<String> problems) throws IOException {
+        if (zip.size() > MOST_ENTRIES) {
+            problems.add("It holds more than " + MOST_ENTRIES + " files.");
+            return new TreeMap<>();
+        }
+        ZipEntry document = zip.getEntry(CASE);
+        SealParts parts;
+        try {
+            JsonNode read = json.readTree(document == null ? "{}" : text(zip, document));
+            parts = SealParts.of(read, json);
+        } catch (JacksonException | IllegalArgumentException e) {
+            problems.add("case.json cannot be read.");
+            parts = SealParts.of(json.createObjectNode(), json);
+        }
+        Set<String> names = new HashSet<>();
+        for (ZipEntry entry : Collections.list(zip.entries())) {
+            if (!names.add(entry.getName())) {
+                problems.add("It holds " + entry.getName() + " twice.");
+            } else if (!entry.getName().equals(CASE) && !entry.getName().equals(Seal.FILE)) {
+                parts.file(entry.getName(), Digest.sha256(zip.getInputStream(entry)));
+            }
+        }
+        return parts.digests();
+    }
+
+    private static void compare(SortedMap<String, String> was, SortedMap<String, String> is, List<String> problems) {
+        was.forEach((name, digest) -> {
+            String now = is.get(name);
+            if (now == null) {
+                problems.add("Missing: " + name + ".");
+            } else if (!now.equals(digest)) {
+                problems.add("Changed: " + name + ".");
+            }
+        });
+        is.keySet().stream()
+                .filter(name -> !was.containsKey(name))
+                .forEach(name -> problems.add("Added: " + name + "."));
+    }
+}

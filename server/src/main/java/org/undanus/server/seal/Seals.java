@@ -1,0 +1,253 @@
+package org.undanus.server.seal;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.server.account.Person;
+import org.undanus.server.exchange.CaseExport;
+import org.undanus.server.hold.Holds;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.live.LiveStore;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.seal.SealMapper.SealRow;
+import org.undanus.server.seal.SealMapper.SealState;
+import org.undanus.server.signing.PublicKeyPart;
+import org.undanus.server.signing.SigningKey;
+import org.undanus.server.store.Digest;
+import org.undanus.server.store.Moment;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Seals visits that are done, and hands out what was sealed. */
+@Service
+public class Seals {
+    private static final String CASE = "case.json";
+
+    /** A seal as it is listed. */
+    public record Sealed(
+            String number, String installationId, String root, String fingerprint, String sealedBy, Instant sealedAt) {}
+
+    private final SealMapper mapper;
+    private final CaseFiles cases;
+    private final CaseExport export;
+    private final Holds holds;
+    private final LiveStore live;
+    private final Journal journal;
+    private final JsonMapper json;
+    private final Path folder;
+
+    Seals(
+            SealMapper mapper,
+            CaseFiles cases,
+            CaseExport export,
+            Holds holds,
+            LiveStore live,
+            Journal journal,
+            JsonMapper json,
+            @Value("${undanus.data}") Path folder) {
+        this.mapper = mapper;
+        this.cases = cases;
+        this.export = export;
+        this.holds = holds;
+        this.live = live;
+        this.journal = journal;
+        this.json = json;
+        this.folder = folder;
+    }
+
+    @Transactional(readOnly = true)
+    public List<Sealed> of(CaseFile file) {
+        return mapper.of(file.header().id()).stream().map(Seals::listed).toList();
+    }
+
+    /**
+     * The seal of one visit.
+     *
+     * @param number of the visit, from 1
+     * @throws NotFoundException where it is not sealed
+     */
+    @Transactional(readOnly = true)
+    public Sealed of(CaseFile file, int number) {
+        SealRow row = mapper.find(file.header().reference() + "/" + number);
+        if (row == null || !row.installationId().equals(file.header().id())) {
+            throw new NotFoundException("There is no such seal.");
+        }
+        return listed(row);
+    }
+
+    private static Sealed listed(SealRow row) {
+        return new Sealed(
+                row.number(), row.installationId(), row.root(), row.fingerprint(), row.sealedBy(), row.sealedAt());
+    }
+
+    /**
+     * Seals the visit that goes on: all of it or nothing.
+     *
+     * @throws ConflictException where it is sealed already
+     * @throws UnsuitableException where something still runs, or the clock is behind
+     */
+    @Transactional
+    public Sealed seal(String installation, Person person) {
+        CaseFile file = cases.openForWriting(installation, person);
+        if (!person.inspects()) {
+            throw new NotAllowedException("A visit is sealed by the inspection office.");
+        }
+        CaseFile.Header header = file.header();
+        header.visit().sealedAs().ifPresent(number -> {
+            throw new ConflictException(
+                    "This visit is sealed already, as " + number + ". Nothing was changed.", "", number);
+        });
+        requireNothingRuns(installation);
+        Journal.End end = journal.end().orElseThrow();
+        Instant now = Moment.kept(Instant.now());
+        if (now.isBefore(end.at())) {
+            throw new UnsuitableException(
+                    "clock",
+                    "The clock of this machine is behind the journal's last entry, of " + end.at()
+                            + ". Set it right, then seal. Nothing was changed.");
+        }
+        String number = header.reference() + "/" + header.visits().size();
+        SigningKey key = SigningKey.ensuredIn(folder);
+        CaseExport.Frozen frozen = export.frozen(file, person);
+        Seal seal = signed(number, file, frozen, end, now, person, key);
+        SealRow row = new SealRow(
+                number,
+                installation,
+                header.visitId(),
+                seal.root(),
+                key.fingerprint(),
+                end.sequence(),
+                end.hash(),
+                person.name(),
+                now);
+        keep(row, seal, frozen, person);
+        cases.seal(header, number, person);
+        return listed(row);
+    }
+
+    private void requireNothingRuns(String installation) {
+        if (holds.running().stream().anyMatch(hold -> hold.installationId().equals(installation))) {
+            throw new UnsuitableException("holds", "A hold is running here. End it, then seal. Nothing was changed.");
+        }
+        if (!live.at(installation).isEmpty()) {
+            throw new UnsuitableException(
+                    "lines", "A line still listens to an instrument. End it, then seal. Nothing was changed.");
+        }
+    }
+
+    private Seal signed(
+            String number,
+            CaseFile file,
+            CaseExport.Frozen frozen,
+            Journal.End end,
+            Instant now,
+            Person person,
+            SigningKey key) {
+        CaseFile.Header header = file.header();
+        SealParts parts = SealParts.of(json.readTree(frozen.document()), json);
+        for (CaseExport.Held held : frozen.files()) {
+            try {
+                parts.file(held.name(), Digest.sha256(held.opening().open()));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+        Seal seal = new Seal(
+                Seal.FORMAT,
+                number,
+                header.title(),
+                header.stage().title(),
+                header.visitedOn(),
+                file.rules().id(),
+                file.rules().version(),
+                person.name(),
+                now,
+                new Seal.Anchor(end.sequence(), end.hash()),
+                parts.digests(),
+                HashTree.root(parts.digests()),
+                key.publicPart().encoded(),
+                "");
+        return seal.with(key.sign(Canonical.of(json.writeValueAsString(seal))));
+    }
+
+    /** Written to a file of its own first, so that however large it is the memory holds little of it. */
+    private void keep(SealRow row, Seal seal, CaseExport.Frozen frozen, Person person) {
+        try {
+            Path written = Files.createTempFile("undanus-seal", ".zip");
+            try {
+                write(seal, frozen, written);
+                try (InputStream content = Files.newInputStream(written)) {
+                    mapper.insert(row, content);
+                }
+                String digest = Digest.sha256(Files.newInputStream(written));
+                journal.write(person.name(), "seal.made", row.number(), new SealState(row, digest));
+            } finally {
+                Files.deleteIfExists(written);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void write(Seal seal, CaseExport.Frozen frozen, Path to) throws IOException {
+        try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(to))) {
+            zip.putNextEntry(new ZipEntry(CASE));
+            zip.write(frozen.document());
+            for (CaseExport.Held held : frozen.files()) {
+                zip.putNextEntry(new ZipEntry(held.name()));
+                try (InputStream content = held.opening().open()) {
+                    content.transferTo(zip);
+                }
+            }
+            zip.putNextEntry(new ZipEntry(Seal.FILE));
+            zip.write(json.writeValueAsString(seal).getBytes(StandardCharsets.UTF_8));
+            zip.closeEntry();
+        }
+    }
+
+    /** Writes a sealed file out. */
+    @Transactional(readOnly = true)
+    public void write(String number, OutputStream to) {
+        try (InputStream content = mapper.content(number).content()) {
+            content.transferTo(to);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The case as it was sealed. */
+    @Transactional(readOnly = true)
+    public JsonNode document(String number) {
+        try (ZipInputStream zip = new ZipInputStream(mapper.content(number).content())) {
+            // it is the first in the file
+            zip.getNextEntry();
+            return json.readTree(zip.readAllBytes());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Checks a file against this office's keys. */
+    public SealCheck.Outcome check(Path file) {
+        List<PublicKeyPart> keys = SigningKey.known(folder);
+        return new SealCheck(json, Optional.of(keys)).check(file);
+    }
+}
