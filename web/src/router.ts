@@ -26,6 +26,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: "/installations/:id/after",
+      name: "after",
+      component: () => import("./after/AfterPage.vue"),
+      props: true,
+    },
+    {
       path: "/installations/:id/site",
       name: "site",
       component: () => import("./site/SitePage.vue"),
@@ -59,6 +65,7 @@ export const router = createRouter({
       component: () => import("./corrections/ThreadPage.vue"),
       props: true,
     },
+    { path: "/seals", name: "seals", component: () => import("./after/SealsPage.vue") },
     { path: "/letters", name: "letters", component: () => import("./corrections/LettersPage.vue") },
     { path: "/rule-books", name: "rule-books", component: () => import("./rulebooks/RuleBooksPage.vue") },
     { path: "/data-sheets", name: "data-sheets", component: () => import("./sheets/SheetsPage.vue") },

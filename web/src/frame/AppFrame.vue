@@ -49,6 +49,7 @@ const actions = computed(() => [
   { title: "Register", detail: "page", go: () => void router.push("/register") },
   { title: "Corrections", detail: "page", go: () => void router.push("/corrections") },
   { title: "Letters", detail: "page", go: () => void router.push("/letters") },
+  { title: "Check a sealed file", detail: "page", go: () => void router.push("/seals") },
   { title: "Rule books", detail: "page", go: () => void router.push("/rule-books") },
   { title: "Data sheets", detail: "page", go: () => void router.push("/data-sheets") },
   { title: "Instruments", detail: "page", go: () => void router.push("/toolcase") },

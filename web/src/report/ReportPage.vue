@@ -63,6 +63,7 @@ onBeforeUnmount(() => (heading.value = undefined));
       </div>
       <div class="actions">
         <RouterLink class="button" :to="`/installations/${id}/papers`">Walk</RouterLink>
+        <RouterLink class="button" :to="`/installations/${id}/after`">After the walk</RouterLink>
         <div class="papers" role="group" aria-label="Paper">
           <button type="button" class="button" :aria-pressed="paper === 'A4'" @click="paper = 'A4'">
             A4

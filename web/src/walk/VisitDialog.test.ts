@@ -36,7 +36,7 @@ test("the next visit begins with its stage and day", async () => {
   await flushPromises();
   expect(post.mock.calls[0]).toEqual([
     "/api/installations/i/visits",
-    { stage: "FINAL", visitedOn: "2026-11-25" },
+    { stage: "FINAL", visitedOn: "2026-11-25", unannounced: false },
   ]);
   expect(wrapper.emitted("begun")).toHaveLength(1);
 });

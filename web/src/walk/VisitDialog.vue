@@ -13,6 +13,7 @@ const open = defineModel<boolean>({ required: true });
 
 const stage = ref<Schemas["NewVisit"]["stage"]>("FINAL");
 const on = ref("");
+const unannounced = ref(false);
 const problem = ref("");
 const today = computed(() => new Date().toLocaleDateString("sv-SE"));
 
@@ -26,6 +27,7 @@ async function begin() {
     await api.post(at("/api/installations/{id}/visits", { path: { id: props.installation?.id ?? "" } }), {
       stage: stage.value,
       visitedOn: on.value,
+      unannounced: unannounced.value,
     });
     open.value = false;
     emit("begun");
@@ -39,7 +41,11 @@ async function begin() {
   <el-dialog v-model="open" title="Visits" width="min(440px, 94vw)">
     <ol class="visits">
       <li v-for="(visit, index) in installation?.visits" :key="index">
-        {{ visit.stage }}, <span class="mono">{{ visit.visitedOn }}</span>
+        {{ visit.stage }}, <span class="mono">{{ visit.visitedOn }}</span><template v-if="visit.unannounced"
+          >, unannounced</template
+        ><template v-if="visit.sealedAs"
+          >, sealed as <span class="mono">{{ visit.sealedAs }}</span></template
+        >
       </li>
     </ol>
     <form class="form" @submit.prevent="begin">
@@ -55,6 +61,7 @@ async function begin() {
         <span class="label">On</span>
         <input v-model="on" class="field mono" type="date" />
       </label>
+      <label class="told"><input v-model="unannounced" type="checkbox" /> nobody was told beforehand</label>
       <p class="quiet">
         What was read stays with the visit it was read on. Lines hidden by then need that earlier evidence.
       </p>

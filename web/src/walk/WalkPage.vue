@@ -96,6 +96,11 @@ watchEffect(() => {
       detail: "of this visit",
       go: () => void router.push(`/installations/${props.id}/report`),
     },
+    {
+      title: "After the walk",
+      detail: "corrections, seal, visits",
+      go: () => void router.push(`/installations/${props.id}/after`),
+    },
   ];
 });
 onBeforeUnmount(() => {
@@ -374,6 +379,7 @@ useKeys({
               Bench
             </RouterLink>
             <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
+            <RouterLink class="button" :to="`/installations/${id}/after`">After</RouterLink>
           </div>
         </div>
         <p v-if="early.length && read < required.length" class="early" role="note">

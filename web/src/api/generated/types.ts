@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sealed/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rule-books": {
         parameters: {
             query?: never;
@@ -331,7 +347,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["visits"];
         put?: never;
         post: operations["visit"];
         delete?: never;
@@ -420,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/seals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_4"];
+        put?: never;
+        post: operations["seal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/readings": {
         parameters: {
             query?: never;
@@ -443,7 +475,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["all_5"];
         put?: never;
         post: operations["keep_2"];
         delete?: never;
@@ -683,7 +715,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_5"];
+        get: operations["all_6"];
         put?: never;
         post: operations["bring_1"];
         delete?: never;
@@ -779,7 +811,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_6"];
+        get: operations["all_7"];
         put?: never;
         post?: never;
         delete?: never;
@@ -827,7 +859,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_7"];
+        get: operations["all_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1060,6 +1092,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/seals/{number}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/route": {
         parameters: {
             query?: never;
@@ -1068,6 +1116,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["route"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/revisit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["revisit"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1483,7 +1547,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_8"];
+        get: operations["all_9"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1532,11 +1596,6 @@ export interface components {
             old: string;
             fresh: string;
         };
-        DrawnMarks: {
-            marks: components["schemas"]["PhotoMark"][];
-            /** Format: int32 */
-            version: number;
-        };
         PhotoMark: {
             /** @enum {string} */
             kind: "ARROW" | "CIRCLE";
@@ -1548,6 +1607,11 @@ export interface components {
             toX: number;
             /** Format: double */
             toY: number;
+        };
+        WantedMarks: {
+            marks: components["schemas"]["PhotoMark"][];
+            /** Format: int32 */
+            version: number;
         };
         Photo: {
             id: string;
@@ -1700,6 +1764,8 @@ export interface components {
             stage: string;
             /** Format: date */
             visitedOn: string;
+            unannounced: boolean;
+            sealedAs?: string;
         };
         DrawingView: {
             /** Format: int32 */
@@ -1820,6 +1886,13 @@ export interface components {
             /** Format: int32 */
             marked: number;
         };
+        Outcome: {
+            sound: boolean;
+            sentence: string;
+            problems: string[];
+            fingerprint: string;
+            known?: boolean;
+        };
         BookSummary: {
             id: string;
             /** Format: int32 */
@@ -1937,6 +2010,7 @@ export interface components {
             stage: "PLAN_CHECK" | "BEFORE_COVER" | "WITNESS" | "FINAL" | "RE_VISIT";
             /** Format: date */
             visitedOn: string;
+            unannounced?: boolean;
         };
         Question: {
             point: string;
@@ -2141,6 +2215,15 @@ export interface components {
             /** @enum {string} */
             before?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
             drawn?: string;
+        };
+        Sealed: {
+            number: string;
+            installationId: string;
+            root: string;
+            fingerprint: string;
+            sealedBy: string;
+            /** Format: date-time */
+            sealedAt: string;
         };
         TypedReading: {
             /** Format: uuid */
@@ -2462,6 +2545,7 @@ export interface components {
             stage: "PLAN_CHECK" | "BEFORE_COVER" | "WITNESS" | "FINAL" | "RE_VISIT";
             /** Format: date */
             visitedOn: string;
+            unannounced?: boolean;
             ruleBook: components["schemas"]["BookRecord"];
             components: components["schemas"]["Component"][];
             subjects?: components["schemas"]["Subject"][];
@@ -2608,6 +2692,7 @@ export interface components {
             stage: "PLAN_CHECK" | "BEFORE_COVER" | "WITNESS" | "FINAL" | "RE_VISIT";
             /** Format: date */
             visitedOn: string;
+            unannounced?: boolean;
         };
         VoltageRangeRecord: {
             lowest: string;
@@ -2877,6 +2962,29 @@ export interface components {
             /** Format: int32 */
             dueThisWeek: number;
         };
+        Change: {
+            station: string;
+            title: string;
+            subject: string;
+            /** @enum {string} */
+            before?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            /** @enum {string} */
+            now?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            said: string;
+        };
+        VisitReport: {
+            /** Format: int32 */
+            number: number;
+            stage: string;
+            /** Format: date */
+            on: string;
+            unannounced: boolean;
+            sealedAs?: string;
+            counts: {
+                [key: string]: number;
+            };
+            changes: components["schemas"]["Change"][];
+        };
         Brief: {
             key: string;
             station: string;
@@ -2935,6 +3043,58 @@ export interface components {
             /** Format: double */
             lasting: number;
             options: ("EVEN_SCALE" | "OTHER_SCHOOLS")[];
+        };
+        Beside: {
+            title: string;
+            subject: string;
+            /** @enum {string} */
+            asSealed: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            /** @enum {string} */
+            byNewest: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            said: string;
+        };
+        SealedView: {
+            number: string;
+            stage: string;
+            /** Format: date-time */
+            sealedAt: string;
+            sealedBy: string;
+            root: string;
+            fingerprint: string;
+            verdicts: {
+                [key: string]: number;
+            };
+            ruleBook: string;
+            /** Format: int32 */
+            version: number;
+            /** Format: int32 */
+            newest: number;
+            beside: components["schemas"]["Beside"][];
+        };
+        StreamingResponseBody: unknown;
+        PlanView: {
+            stops: components["schemas"]["StopView"][];
+            tools: components["schemas"]["ToolView"][];
+            holds: string[];
+            time?: string;
+            /** Format: int32 */
+            lines: number;
+        };
+        PlannedLine: {
+            point: string;
+            component: string;
+            title: string;
+        };
+        StopView: {
+            station: string;
+            title: string;
+            lines: components["schemas"]["PlannedLine"][];
+            open: string[];
+        };
+        ToolView: {
+            kind: string;
+            needed?: string;
+            atHand: string[];
         };
         Preview: {
             /** Format: int32 */
@@ -3215,7 +3375,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DrawnMarks"];
+                "application/json": components["schemas"]["WantedMarks"];
             };
         };
         responses: {
@@ -3745,6 +3905,38 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Outcome"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     all: {
         parameters: {
             query?: never;
@@ -4156,6 +4348,35 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    visits: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitReport"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     visit: {
         parameters: {
             query?: never;
@@ -4391,6 +4612,66 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    all_4: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SealedView"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    seal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sealed"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     save: {
         parameters: {
             query?: {
@@ -4430,7 +4711,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_4: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -5095,7 +5376,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_5: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -5316,7 +5597,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_6: {
+    all_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -5398,7 +5679,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_7: {
+    all_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -5838,6 +6119,34 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     route: {
         parameters: {
             query?: never;
@@ -5856,6 +6165,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RouteStation"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    revisit: {
+        parameters: {
+            query?: {
+                on?: string;
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -6639,7 +6978,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_8: {
+    all_9: {
         parameters: {
             query?: never;
             header?: never;

@@ -22,6 +22,7 @@ import org.undanus.core.rules.Limit;
 import org.undanus.core.station.Walk;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.installation.CaseFile;
+import org.undanus.server.seal.Seals;
 import org.undanus.server.walk.FigureView;
 import org.undanus.server.walk.JudgementView;
 
@@ -33,6 +34,7 @@ import org.undanus.server.walk.JudgementView;
  * @param unsettled what is too close to call or referred
  * @param notShown with what would show it
  * @param link where what is to be put right is answered, as SVG
+ * @param seal of the visit; empty while it goes on
  */
 public record ReportModel(
         CaseFile.Header header,
@@ -52,8 +54,22 @@ public record ReportModel(
         List<String> cautions,
         OwnersPage owner,
         String link,
+        Optional<SealPart> seal,
         Instant printedAt,
         String printedBy) {
+
+    /** @param code number, root and key as an SVG to be read by a camera */
+    public record SealPart(String number, String root, String fingerprint, String code) {
+        static SealPart of(Seals.Sealed seal) {
+            return new SealPart(
+                    seal.number(),
+                    seal.root(),
+                    seal.fingerprint(),
+                    QrCode.svg(
+                            "Undanus seal " + seal.number() + "\nroot " + seal.root() + "\nkey " + seal.fingerprint(),
+                            CODE_SIDE));
+        }
+    }
 
     private static final double WHOLE_FOOT = 0.3048;
 
@@ -127,6 +143,7 @@ public record ReportModel(
      *
      * @param width of figures, in dots
      * @param link where corrections are answered
+     * @param seal of the visit
      */
     record Material(
             CaseFile file,
@@ -136,6 +153,7 @@ public record ReportModel(
             int width,
             int height,
             String link,
+            Optional<Seals.Sealed> seal,
             Instant printedAt,
             String printedBy) {}
 
@@ -181,6 +199,7 @@ public record ReportModel(
                         .toList(),
                 OwnersPage.of(file, from.photos, from.units),
                 QrCode.svg(from.link, CODE_SIDE),
+                from.seal.map(SealPart::of),
                 from.printedAt,
                 from.printedBy);
     }

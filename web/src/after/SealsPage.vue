@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import { at } from "../api/address";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+
+/** Checks a sealed file and says what in it was changed. */
+const outcome = ref<Schemas["Outcome"]>();
+const name = ref("");
+const problem = ref("");
+const busy = ref(false);
+
+async function check(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = "";
+  if (!file) {
+    return;
+  }
+  outcome.value = undefined;
+  problem.value = "";
+  name.value = file.name;
+  busy.value = true;
+  try {
+    outcome.value = await api.file(at("/api/sealed/check"), file, "application/zip");
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <div>
+        <h1>Is this what was sealed?</h1>
+        <p class="quiet">
+          A sealed file speaks for itself: <span class="mono">undanus verify FILE</span> says the same
+          anywhere, without a network.
+        </p>
+      </div>
+    </div>
+    <label class="button primary">
+      Choose a sealed file
+      <input
+        class="visually-hidden"
+        type="file"
+        accept=".zip,application/zip"
+        aria-label="Sealed file"
+        :disabled="busy"
+        @change="check"
+      />
+    </label>
+    <p v-if="busy">Checking {{ name }}.</p>
+    <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+    <section
+      v-if="outcome"
+      class="outcome"
+      :class="{ sound: outcome.sound }"
+      aria-label="What the check says"
+    >
+      <p class="verdict">{{ outcome.sound ? "Unchanged" : "Changed, or none of ours" }}</p>
+      <p>{{ outcome.sentence }}</p>
+      <ul>
+        <li v-for="each in outcome.problems" :key="each">{{ each }}</li>
+      </ul>
+      <p v-if="outcome.known" class="quiet">The key is one of this office.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.outcome {
+  margin-top: 16px;
+  padding: 12px 14px;
+  border-left: 4px solid var(--fails);
+  background: var(--paper);
+  overflow-wrap: anywhere;
+}
+
+.outcome.sound {
+  border-left-color: var(--meets);
+}
+
+.verdict {
+  color: var(--fails);
+  font-size: 20px;
+  font-weight: 700;
+}
+
+.sound .verdict {
+  color: var(--meets);
+}
+</style>
