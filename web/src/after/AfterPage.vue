@@ -180,7 +180,7 @@ function visitOf(number: string): number {
       <article v-for="visit in [...visits].reverse()" :key="visit.number">
         <h3>
           {{ visit.number }}. {{ capital(visit.stage) }}, {{ visit.on
-          }}<template v-if="visit.unannounced">, unannounced</template>
+          }}<template v-if="visit.unannounced">, unannounced</template>{{ " " }}
           <span class="quiet">{{ countsInWords(visit.counts) }}</span>
         </h3>
         <ul v-if="visit.changes.length">
@@ -205,9 +205,11 @@ function visitOf(number: string): number {
       <p v-if="!plan.stops.length">Nothing is left to look at.</p>
       <template v-else>
         <p>
-          {{ plan.lines }} lines at {{ plan.stops.length }} stations<template v-if="plan.time"
-            >, about {{ plan.time }} to read them</template
-          ><template v-if="plan.holds.length">; on top of it {{ plan.holds.length }} holds</template>.
+          {{ plan.lines }} {{ plan.lines === 1 ? "line" : "lines" }} at {{ plan.stops.length }}
+          {{ plan.stops.length === 1 ? "station" : "stations"
+          }}<template v-if="plan.time">, about {{ plan.time }} to read</template
+          ><template v-if="plan.holds.length">; holds come on top: {{ plan.holds.join(", ") }}</template
+          >.
         </p>
         <h3>To bring</h3>
         <table class="table">
@@ -215,8 +217,12 @@ function visitOf(number: string): number {
             <tr v-for="tool in plan.tools" :key="tool.kind">
               <td>{{ capital(tool.kind) }}</td>
               <td class="mono">{{ tool.needed ? `± ${tool.needed} or better` : "any" }}</td>
-              <td :class="{ lacking: !tool.atHand.length }">
-                {{ tool.atHand.length ? tool.atHand.join(", ") : "none at hand is good enough" }}
+              <td :class="{ lacking: !tool.enough }">
+                <template v-if="!tool.atHand.length">none at hand</template>
+                <template v-else
+                  >{{ tool.atHand.join(", ")
+                  }}<template v-if="!tool.enough">: not good enough for the closest</template></template
+                >
               </td>
             </tr>
           </tbody>

@@ -59,8 +59,8 @@ const ANSWERS: Record<string, unknown> = {
       },
     ],
     tools: [
-      { kind: "tape", needed: "2 mm", atHand: [] },
-      { kind: "level", atHand: ["Level 1"] },
+      { kind: "tape", needed: "2 mm", atHand: ["Tape 3"], enough: false },
+      { kind: "level", atHand: [], enough: false },
     ],
     holds: ["Hold"],
     time: "2 min",
@@ -103,9 +103,9 @@ test("a visit says what it changed, and the plan what to bring and to read", asy
   expect(text).toContain("2 raised, 1 open.");
   expect(text).toContain("unannounced");
   expect(text).toContain("Clearance, back, Outdoor unit: was FAILS, now MEETS.");
-  expect(text).toContain("1 lines at 1 stations, about 2 min to read them; on top of it 1 holds.");
+  expect(text).toContain("1 line at 1 station, about 2 min to read; holds come on top: Hold.");
   expect(text).toContain("± 2 mm or better");
-  expect(text).toContain("none at hand is good enough");
+  expect(text).toContain("Tape 3: not good enough for the closest");
 });
 
 test("a seal is asked for twice, and a refusal is said in words", async () => {

@@ -3095,6 +3095,7 @@ export interface components {
             kind: string;
             needed?: string;
             atHand: string[];
+            enough: boolean;
         };
         Preview: {
             /** Format: int32 */

@@ -40,9 +40,10 @@ public record RevisitPlan(List<Stop> stops, List<Tool> tools, List<PointKey> hol
 
     /**
      * @param needed the expanded uncertainty that would settle what is too close to call; empty where any will do
-     * @param atHand those that are fit on the day, and good enough; the best first
+     * @param atHand those that are fit on the day and good enough; where none is, those that are fit
+     * @param enough whether any of them is
      */
-    public record Tool(InstrumentKind kind, Optional<Quantity> needed, List<Instrument> atHand) {}
+    public record Tool(InstrumentKind kind, Optional<Quantity> needed, List<Instrument> atHand, boolean enough) {}
 
     /** How exactly a kind has to read, and of what size. */
     private record Need(Dimension dimension, double value, double allowed, Quantity shown) {}
@@ -138,12 +139,13 @@ public record RevisitPlan(List<Stop> stops, List<Tool> tools, List<PointKey> hol
     }
 
     private static Tool tool(InstrumentKind kind, Optional<Need> need, Case facts, Instrument.Use use) {
-        List<Instrument> fit = need.map(
+        List<Instrument> fit = facts.toolcase().instruments().stream()
+                .filter(instrument ->
+                        instrument.kind() == kind && instrument.unfit(use).isEmpty())
+                .toList();
+        List<Instrument> enough = need.map(
                         asked -> facts.toolcase().goodEnough(kind, asked.dimension, asked.value, asked.allowed, use))
-                .orElseGet(() -> facts.toolcase().instruments().stream()
-                        .filter(instrument -> instrument.kind() == kind
-                                && instrument.unfit(use).isEmpty())
-                        .toList());
-        return new Tool(kind, need.map(Need::shown), fit);
+                .orElse(fit);
+        return new Tool(kind, need.map(Need::shown), enough.isEmpty() ? fit : enough, !enough.isEmpty());
     }
 }

@@ -142,6 +142,13 @@ class AfterTheWalkTest {
                 .orElseThrow();
         assertThat(tape.needed().orElseThrow().si()).isBetween(0.001, 0.01);
         assertThat(tape.atHand()).containsExactly(good);
+        assertThat(tape.enough()).isTrue();
+        RevisitPlan.Tool tooCoarse = plan(fixture.toolcase(coarse), CaseFixture.PLATE_BOOK).tools().stream()
+                .filter(tool -> tool.kind() == InstrumentKind.TAPE)
+                .findFirst()
+                .orElseThrow();
+        assertThat(tooCoarse.enough()).isFalse();
+        assertThat(tooCoarse.atHand()).containsExactly(coarse);
         RevisitPlan.Tool any = plan(
                         new CaseFixture()
                                 .outdoor("siting.outdoor-clearance-front", "3 in")

@@ -68,8 +68,14 @@ class VisitsController {
 
     record PlannedLine(String point, String component, String title) {}
 
-    /** @param needed how exactly it has to read; empty where any will do */
-    record ToolView(String kind, Optional<String> needed, List<String> atHand) {}
+    /**
+     * @param needed how exactly it has to read; empty where any will do
+     * @param enough whether one at hand does
+     */
+    record ToolView(String kind, Optional<String> needed, List<String> atHand, boolean enough) {}
+
+    /** An accuracy is said to two digits. */
+    private static final double DIGITS = 10;
 
     private final CaseFiles cases;
 
@@ -147,8 +153,9 @@ class VisitsController {
                 plan.tools().stream()
                         .map(tool -> new ToolView(
                                 tool.kind().title(),
-                                tool.needed().map(format::format),
-                                tool.atHand().stream().map(Instrument::title).toList()))
+                                tool.needed().map(needed -> format.format(needed, needed.si() / DIGITS)),
+                                tool.atHand().stream().map(Instrument::title).toList(),
+                                tool.enough()))
                         .toList(),
                 plan.holds().stream().map(key -> titled(key, file)).toList(),
                 plan.time().map(format::format),
