@@ -57,6 +57,7 @@ class ContractTest {
         }
         return path.replace("{station}", "siting")
                 .replace("{number}", "1")
+                .replace("{version}", "7")
                 .replace("{name}", "nobody")
                 .replace("{subject}", "joint-1")
                 .replace("{component}", "line-set-indoor-1")
@@ -70,7 +71,8 @@ class ContractTest {
                                         "/api/rule-books", "sallowmere-2026-plate",
                                         "/api/instruments", "gauge-5",
                                         "/api/reckoner", "voltage-drop",
-                                        "/api/imports", "none")
+                                        "/api/imports", "none",
+                                        "/api/trials", "none")
                                 .entrySet()
                                 .stream()
                                 .filter(known -> path.startsWith(known.getKey()))

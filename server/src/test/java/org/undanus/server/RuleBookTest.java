@@ -81,7 +81,7 @@ class RuleBookTest {
                 .filter(school -> school.path("chosen").asString().startsWith("Design current"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(protection.path("others").get(0).asString()).startsWith("Plate ampacity");
+        assertThat(protection.at("/others/0/title").asString()).startsWith("Plate ampacity");
     }
 
     @Test
@@ -92,7 +92,7 @@ class RuleBookTest {
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("FAILS");
         String yaml = ShippedRuleBooks.demo()
                 .get(1)
-                .replace("version: 6", "version: 7")
+                .replace("version: 7", "version: 8")
                 .replace("3 years", "6 years");
         lead.send("POST", "/api/rule-books", yaml, "text/plain").expect(201);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString())
@@ -107,7 +107,34 @@ class RuleBookTest {
         amendment.put("replacement", facts.path("replacement").asBoolean());
         amendment.put("version", facts.path("version").asInt());
         lead.put("/api/installations/" + id, amendment).expect(200);
+        assertThat(lead.judgement(id, "papers", key).path("verdict").asString())
+                .as("a change in the register moves nothing")
+                .isEqualTo("FAILS");
+
+        String versions = "/api/rule-books/sallowmere-2026-design/versions";
+        Map<String, Object> only = Map.of("ids", List.of(id));
+        assertThat(lead.post(versions + "/8/installations", only)
+                        .expect(200)
+                        .json()
+                        .path("moved")
+                        .asInt())
+                .isEqualTo(1);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("MEETS");
+        lead.post(versions + "/7/installations", only).expect(200);
+        assertThat(lead.judgement(id, "papers", key).path("verdict").asString())
+                .as("undone by choosing the old one")
+                .isEqualTo("FAILS");
+        assertThat(lead.get(versions).expect(200).json())
+                .extracting(version -> version.path("version").asInt())
+                .containsExactly(8, 7);
+        assertThat(lead.get("/api/rule-books/sallowmere-2026-design/changes?from=7&to=8&units=US")
+                        .expect(200)
+                        .json())
+                .singleElement()
+                .satisfies(change -> {
+                    assertThat(change.path("before").asString()).contains("3 years");
+                    assertThat(change.path("now").asString()).contains("6 years");
+                });
     }
 
     @Test

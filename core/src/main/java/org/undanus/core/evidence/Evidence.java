@@ -6,27 +6,54 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** All readings of a system, in the order they were taken. Immutable. */
 public final class Evidence {
-    public static final Evidence NONE = new Evidence(List.of());
+    public static final Evidence NONE = new Evidence(List.of(), Optional.empty());
 
     private final List<Reading> readings;
     private final Map<PointKey, Reading> standing = new HashMap<>();
+    /** The points that it knows all readings of; empty where it knows all of everything. */
+    private final Optional<Set<String>> known;
 
-    private Evidence(List<Reading> readings) {
+    /** Asked for a point that it was not made for. */
+    public static final class UnknownException extends IllegalStateException {
+        private static final long serialVersionUID = 1L;
+
+        private UnknownException(String what) {
+            super("This evidence was not made for " + what);
+        }
+    }
+
+    private Evidence(List<Reading> readings, Optional<Set<String>> known) {
         this.readings = readings;
+        this.known = known;
         readings.forEach(reading -> standing.merge(reading.key(), reading, Evidence::standing));
     }
 
     /** @param readings oldest first */
     public static Evidence of(Collection<Reading> readings) {
-        return new Evidence(List.copyOf(readings));
+        return new Evidence(List.copyOf(readings), Optional.empty());
+    }
+
+    /**
+     * Evidence of some points alone, for judging what looks at no others: whoever asks for more is refused, so that nothing is
+     * taken for unread that was read.
+     */
+    public static Evidence of(Collection<Reading> readings, Set<String> points) {
+        return new Evidence(List.copyOf(readings), Optional.of(Set.copyOf(points)));
+    }
+
+    private void requireKnown(PointKey key) {
+        if (known.filter(points -> !points.contains(key.point())).isPresent()) {
+            throw new UnknownException(key.point());
+        }
     }
 
     /** This and one later reading. */
     public Evidence with(Reading reading) {
-        List<Reading> longer = new ArrayList<>(readings);
+        List<Reading> longer = new ArrayList<>(readings());
         longer.add(reading);
         return of(longer);
     }
@@ -50,6 +77,7 @@ public final class Evidence {
 
     /** The reading that stands: the last one taken of the point that was not weaker than the one before. */
     public Optional<Reading> latest(PointKey key) {
+        requireKnown(key);
         return Optional.ofNullable(standing.get(key));
     }
 
@@ -71,11 +99,15 @@ public final class Evidence {
     }
 
     public List<Reading> readings() {
+        if (known.isPresent()) {
+            throw new UnknownException("all points");
+        }
         return readings;
     }
 
     /** Every reading of a point, oldest first. */
     public List<Reading> history(PointKey key) {
+        requireKnown(key);
         return readings.stream().filter(r -> r.key().equals(key)).toList();
     }
 }

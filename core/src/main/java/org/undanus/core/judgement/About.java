@@ -2,6 +2,7 @@ package org.undanus.core.judgement;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.rules.LimitKey;
@@ -89,6 +90,25 @@ public record About(
     public About settings(Setting... needed) {
         return new About(
                 id, station, scope, title, severity, sources, needs, limits, List.of(needed), topic, cautions, stops);
+    }
+
+    /** The same, whose judgement rests on what another comes to as well: what a rule book says of that one touches it too. */
+    public About restingOn(About other) {
+        return new About(
+                id,
+                station,
+                scope,
+                title,
+                severity,
+                sources,
+                needs,
+                Stream.concat(limits.stream(), other.limits.stream()).distinct().toList(),
+                Stream.concat(settings.stream(), other.settings.stream())
+                        .distinct()
+                        .toList(),
+                topic,
+                cautions,
+                stops);
     }
 
     public About schools(SchoolTopic question) {

@@ -38,6 +38,17 @@ final class Basis {
         return List.copyOf(looked);
     }
 
+    boolean everything() {
+        return everything;
+    }
+
+    /** All that it depends on, named or not. */
+    Set<PointKey> points() {
+        Set<PointKey> all = new HashSet<>(looked);
+        all.addAll(beside);
+        return all;
+    }
+
     boolean touchedBy(Set<PointKey> changed) {
         return !changed.isEmpty()
                 && (everything || changed.stream().anyMatch(point -> looked.contains(point) || beside.contains(point)));

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -42,6 +43,20 @@ public final class Judge {
     /** The same judge; a requirement's exception becomes <em>Refer</em> in its judgement and is told to the listener. */
     public Judge containing(FailureListener told) {
         return new Judge(requirements, Optional.of(told));
+    }
+
+    /** The same judge of some requirements alone, by their ids. */
+    public Judge only(Set<String> ids) {
+        return new Judge(
+                requirements.stream()
+                        .filter(requirement -> ids.contains(requirement.about().id()))
+                        .toList(),
+                listener);
+    }
+
+    /** What it judges. */
+    public List<About> abouts() {
+        return requirements.stream().map(Requirement::about).toList();
     }
 
     public List<Judgement> judge(Case facts, Evidence evidence, RuleBook rules) {
@@ -100,6 +115,8 @@ public final class Judge {
         Examination x = new Examination(facts, evidence, rules, requirement.about(), subject, school, shared);
         try {
             return new Judged.Entry(examined(requirement, x, rules), x.basis());
+        } catch (Evidence.UnknownException askedFurther) {
+            throw askedFurther;
         } catch (RuntimeException failure) {
             if (listener.isEmpty()) {
                 throw failure;

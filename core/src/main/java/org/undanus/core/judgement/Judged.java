@@ -2,6 +2,7 @@ package org.undanus.core.judgement;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -34,6 +35,16 @@ public final class Judged {
 
     public List<Judgement> judgements() {
         return judgements;
+    }
+
+    /** The points that any of them looked at; empty where one looks at all there are. */
+    public Optional<Set<String>> points() {
+        return entries.values().stream().anyMatch(entry -> entry.basis().everything())
+                ? Optional.empty()
+                : Optional.of(entries.values().stream()
+                        .flatMap(entry -> entry.basis().points().stream())
+                        .map(PointKey::point)
+                        .collect(Collectors.toSet()));
     }
 
     /** Those that stand as they are with other evidence, by their key; none where facts or rules are others. */

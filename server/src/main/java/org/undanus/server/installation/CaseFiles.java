@@ -251,11 +251,64 @@ public class CaseFiles {
                 .toList();
     }
 
+    /** Those judged by any version of a book, by their ids. */
+    @Transactional(readOnly = true)
+    public List<String> judgedBy(String book) {
+        return mapper.judgedBy(book);
+    }
+
+    /** Installations that have a drawing. */
+    public Set<String> drawn() {
+        return drawings.drawn();
+    }
+
+    /**
+     * Many at once, whoever may see them, read afresh and remembered nowhere.
+     *
+     * @param points of which readings are wanted; empty for all there are
+     * @param drawn those that have a drawing
+     */
+    @Transactional(readOnly = true)
+    public List<CaseFile> some(List<String> ids, Optional<Set<String>> points, Set<String> drawn) {
+        Map<String, List<ComponentRow>> components = grouped(mapper.someComponents(ids), ComponentRow::installationId);
+        Map<String, List<SubjectRow>> subjects = grouped(mapper.someSubjects(ids), SubjectRow::installationId);
+        Map<String, List<VisitRow>> visits = grouped(mapper.someVisits(ids), VisitRow::installationId);
+        Map<String, List<ReadingRow>> readings = points.filter(Set::isEmpty).isPresent()
+                ? Map.of()
+                : grouped(mapper.someReadings(ids, points.map(List::copyOf).orElse(null)), ReadingRow::installationId);
+        return mapper.some(ids).stream()
+                .map(row -> {
+                    List<ReadingRow> own = readings.getOrDefault(row.id(), List.of());
+                    List<Reading> read = readings(row.id(), own, visits.get(row.id()));
+                    return built(
+                            row,
+                            components.get(row.id()),
+                            subjects.getOrDefault(row.id(), List.of()),
+                            visits.get(row.id()),
+                            new CaseFile.Known(
+                                    own.size(),
+                                    points.map(asked -> Evidence.of(read, asked))
+                                            .orElseGet(() -> Evidence.of(read))),
+                            drawn.contains(row.id()) ? drawings.drawing(row.id()) : Optional.empty());
+                })
+                .toList();
+    }
+
     private static <T> Map<String, List<T>> grouped(List<T> rows, Function<T, String> by) {
         return rows.stream().collect(Collectors.groupingBy(by));
     }
 
     private CaseFile file(
+            InstallationRow row,
+            List<ComponentRow> components,
+            List<SubjectRow> subjects,
+            List<VisitRow> visits,
+            CaseFile.Known known,
+            Optional<SitePlan> plan) {
+        return remembered(built(row, components, subjects, visits, known, plan));
+    }
+
+    private CaseFile built(
             InstallationRow row,
             List<ComponentRow> components,
             List<SubjectRow> subjects,
@@ -292,8 +345,8 @@ public class CaseFiles {
                 visit.id(),
                 visits.stream().map(CaseFiles::visit).toList(),
                 row.version());
-        return remembered(new CaseFile(
-                header, facts, known, books.book(row.ruleBook(), row.ruleBookVersion()), judge, Optional.empty()));
+        return new CaseFile(
+                header, facts, known, books.book(row.ruleBook(), row.ruleBookVersion()), judge, Optional.empty());
     }
 
     /**

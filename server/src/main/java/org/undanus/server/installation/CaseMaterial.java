@@ -2,6 +2,7 @@ package org.undanus.server.installation;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.undanus.core.evidence.Traces;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.SitePlan;
@@ -21,6 +22,9 @@ public final class CaseMaterial {
 
         /** By installation. */
         Map<String, SitePlan> drawings();
+
+        /** Installations that have one. */
+        Set<String> drawn();
     }
 
     /** The curves that have been logged. */

@@ -199,4 +199,42 @@ interface InstallationMapper {
             + " #{point}, #{component}, #{typed}, #{si}, #{standardUncertainty}, #{resolution}, #{unit}, #{instrument},"
             + " #{grade}, #{enteredBy}, #{enteredAt}, #{byCrew})")
     void insertReading(ReadingRow row);
+
+    String AMONG = "<foreach collection='ids' item='id' open='(' separator=',' close=')'>#{id}</foreach>";
+
+    /** Those judged by any version of a book, in the order of their ids. */
+    @Select("SELECT id FROM installation WHERE rule_book = #{book} ORDER BY id")
+    List<String> judgedBy(String book);
+
+    @Select({"<script>", INSTALLATION, "WHERE i.id IN", AMONG, "ORDER BY i.id</script>"})
+    List<InstallationRow> some(@Param("ids") List<String> ids);
+
+    @Select({
+        "<script>SELECT installation_id, id, kind, title, own_supply, place FROM component WHERE installation_id IN",
+        AMONG,
+        "ORDER BY installation_id, place</script>"
+    })
+    List<ComponentRow> someComponents(@Param("ids") List<String> ids);
+
+    @Select({"<script>", SUBJECT, "WHERE installation_id IN", AMONG, "ORDER BY installation_id, place</script>"})
+    List<SubjectRow> someSubjects(@Param("ids") List<String> ids);
+
+    @Select({
+        "<script>SELECT id, installation_id, stage, visited_on, unannounced, sealed_as FROM visit WHERE installation_id IN",
+        AMONG,
+        "ORDER BY installation_id, sequence</script>"
+    })
+    List<VisitRow> someVisits(@Param("ids") List<String> ids);
+
+    /** @param points null for all */
+    @Select({
+        "<script>",
+        READING,
+        "WHERE installation_id IN",
+        AMONG,
+        "<if test='points != null'> AND point IN",
+        "<foreach collection='points' item='point' open='(' separator=',' close=')'>#{point}</foreach></if>",
+        "ORDER BY installation_id, sequence</script>"
+    })
+    List<ReadingRow> someReadings(@Param("ids") List<String> ids, @Param("points") List<String> points);
 }

@@ -382,9 +382,15 @@ class RegisterController {
                         h.visitId(),
                         h.visits(),
                         asked.version()),
-                book(asked.ruleBook()),
+                bookOf(id, asked.ruleBook(), person),
                 person);
         return view(cases.open(id, person));
+    }
+
+    /** The version it is judged by stays, unless another book is chosen: of that the newest. */
+    private RuleBook bookOf(String installation, String chosen, Person person) {
+        RuleBook now = cases.open(installation, person).rules();
+        return now.id().equals(chosen) ? now : book(chosen);
     }
 
     /** Begins another visit. */

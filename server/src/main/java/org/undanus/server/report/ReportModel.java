@@ -22,7 +22,6 @@ import org.undanus.core.rules.Limit;
 import org.undanus.core.station.Walk;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.installation.CaseFile;
-import org.undanus.server.seal.Seals;
 import org.undanus.server.walk.FigureView;
 import org.undanus.server.walk.JudgementView;
 
@@ -60,7 +59,7 @@ public record ReportModel(
 
     /** @param code number, root and key as an SVG to be read by a camera */
     public record SealPart(String number, String root, String fingerprint, String code) {
-        static SealPart of(Seals.Sealed seal) {
+        static SealPart of(SealNotes.SealNote seal) {
             return new SealPart(
                     seal.number(),
                     seal.root(),
@@ -153,7 +152,7 @@ public record ReportModel(
             int width,
             int height,
             String link,
-            Optional<Seals.Sealed> seal,
+            Optional<SealNotes.SealNote> seal,
             Instant printedAt,
             String printedBy) {}
 

@@ -44,7 +44,6 @@ import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.NotFoundException;
-import org.undanus.server.seal.Seals;
 import org.undanus.server.work.Gate;
 
 /** Lays reports out as PDF (PDF/A-3, fonts embedded) and shows their pages. The last few are kept in memory. */
@@ -101,14 +100,14 @@ class Reports {
 
     private final Corrections corrections;
     private final Photos photos;
-    private final Seals seals;
+    private final SealNotes seals;
     private final HeadKeeper heads;
     private final Gate gate = new Gate(AT_ONCE, PATIENCE);
     private final TemplateEngine templates;
     private final Cache<Key, byte[]> kept =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    Reports(Corrections corrections, Photos photos, Seals seals, HeadKeeper heads) {
+    Reports(Corrections corrections, Photos photos, SealNotes seals, HeadKeeper heads) {
         this.seals = seals;
         this.corrections = corrections;
         this.photos = photos;
@@ -179,10 +178,7 @@ class Reports {
                 screen ? SCREEN_FIGURE_WIDTH : FIGURE_WIDTH,
                 screen ? SCREEN_FIGURE_HEIGHT : FIGURE_HEIGHT,
                 wanted.link,
-                file.header()
-                        .visit()
-                        .sealedAs()
-                        .map(number -> seals.of(file, file.header().visits().size())),
+                seals.of(file),
                 Instant.now(),
                 person.title()));
     }

@@ -1,9 +1,14 @@
 package org.undanus.server.rulebook;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -15,17 +20,24 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.RuleChange;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.rules.RuleBookDraft;
+import org.undanus.core.rules.RuleBookException;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.space.KeepsNothing;
 
 /** Rule books to read, and the quality lead's way to bring in a new version. */
 @RestController
@@ -43,25 +55,35 @@ class RuleBookController {
             List<BookSetting> settings,
             String yaml) {}
 
-    /** @param layer the book it is given by, empty where it is this one's own */
+    /**
+     * @param by id of the authority
+     * @param layer the book it is given by, empty where it is this one's own
+     * @param requirements those that it is a limit of
+     */
     record BookLimit(
             String key,
             String station,
             String title,
+            String by,
             String authority,
+            Bound side,
             String bound,
             String value,
             String source,
-            String layer) {}
+            String layer,
+            List<String> requirements) {}
 
     /** @param layer as of limits */
-    record BookSchool(String topic, String chosen, List<String> others, String layer) {}
+    record BookSchool(String id, String topic, String chosen, List<SchoolChoice> others, String layer) {}
+
+    record SchoolChoice(String id, String title) {}
 
     /**
      * @param value empty where a book of a place has to give it
      * @param layer as of limits
+     * @param requirements those that need it
      */
-    record BookSetting(String title, String value, String source, String layer) {}
+    record BookSetting(String id, String title, String value, String source, String layer, List<String> requirements) {}
 
     private final RuleBooks books;
 
@@ -74,9 +96,122 @@ class RuleBookController {
         return books.newest().stream().map(RuleBookController::summary).toList();
     }
 
+    /** The versions there are, the newest first. */
+    @GetMapping("/{id}/versions")
+    List<BookSummary> versions(@PathVariable String id) {
+        newest(id);
+        return books.versions(id).stream()
+                .sorted(Comparator.comparing(RuleBook::version).reversed())
+                .map(RuleBookController::summary)
+                .toList();
+    }
+
+    /** What a later version says otherwise than an earlier one. */
+    @GetMapping("/{id}/changes")
+    List<ChangeView> changes(
+            @PathVariable String id,
+            @RequestParam int from,
+            @RequestParam int to,
+            @RequestParam Optional<UnitSystem> units) {
+        return changes(books.book(id, from), books.book(id, to), units);
+    }
+
+    /** Something that two versions say otherwise. */
+    record ChangeView(String kind, String title, String before, String now) {}
+
+    private static List<ChangeView> changes(RuleBook before, RuleBook now, Optional<UnitSystem> units) {
+        UnitSystem shown = units.orElse(now.display());
+        return RuleChange.between(before, now, Walk.vocabulary()).differences().stream()
+                .map(each -> new ChangeView(
+                        each.kind().title(),
+                        each.title(),
+                        each.before().in(shown),
+                        each.now().in(shown)))
+                .toList();
+    }
+
+    record LimitDraft(
+            @NotBlank(message = "is empty") String key,
+            @NotBlank(message = "is empty") String by,
+            @NotNull(message = "is missing") Bound side,
+            @NotNull(message = "is missing") @Size(max = 60, message = "is longer than 60 characters") String value,
+            @NotNull(message = "is missing") @Size(max = 300, message = "is longer than 300 characters")
+                    String source) {}
+
+    record SettingDraft(
+            @NotBlank(message = "is empty") String id,
+            @NotBlank(message = "is empty") @Size(max = 60, message = "is longer than 60 characters") String value,
+            @NotNull(message = "is missing") @Size(max = 300, message = "is longer than 300 characters")
+                    String source) {}
+
+    record SchoolDraft(@NotBlank(message = "is empty") String topic, @NotBlank(message = "is empty") String school) {}
+
+    /** Changes to the newest version of a book. */
+    record BookDraft(
+            @NotNull(message = "is missing") @Size(max = 200, message = "holds more than 200")
+                    List<@Valid @NotNull(message = "is empty") LimitDraft> limits,
+            @NotNull(message = "is missing") @Size(max = 200, message = "holds more than 200")
+                    List<@Valid @NotNull(message = "is empty") SettingDraft> settings,
+            @NotNull(message = "is missing") @Size(max = 200, message = "holds more than 200")
+                    List<@Valid @NotNull(message = "is empty") SchoolDraft> schools,
+            @NotNull(message = "is missing") @Size(max = 1000, message = "is longer than 1000 characters")
+                    String note) {}
+
+    /** A draft that can be read, with what it changes. */
+    record DraftView(String yaml, int version, List<ChangeView> changes) {}
+
+    /** The text of the next version, made from single changes; nothing is saved. */
+    @PostMapping("/{id}/draft")
+    @KeepsNothing
+    DraftView draft(
+            @PathVariable String id,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody BookDraft asked,
+            @AuthenticationPrincipal Person person) {
+        requireLead(person);
+        RuleBook newest = newest(id);
+        RuleBookDraft.Changes changes = new RuleBookDraft.Changes(
+                asked.limits().stream()
+                        .map(l -> new RuleBookDraft.LimitChange(l.key(), l.by(), l.side(), l.value(), l.source()))
+                        .toList(),
+                asked.settings().stream()
+                        .map(s -> new RuleBookDraft.SettingChange(s.id(), s.value(), s.source()))
+                        .toList(),
+                asked.schools().stream()
+                        .map(s -> new RuleBookDraft.SchoolChange(s.topic(), s.school()))
+                        .toList(),
+                asked.note());
+        RuleBook draft = books.read(text(newest, changes));
+        return new DraftView(draft.yaml(), draft.version(), changes(newest, draft, units));
+    }
+
+    private static String text(RuleBook newest, RuleBookDraft.Changes changes) {
+        try {
+            return RuleBookDraft.of(newest, changes, newest.version() + 1);
+        } catch (RuleBookException e) {
+            throw e;
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("changes", e.getMessage());
+        }
+    }
+
+    private RuleBook newest(String id) {
+        return books.newest(id).orElseThrow(() -> new NotFoundException("There is no such rule book."));
+    }
+
+    private static void requireLead(Person person) {
+        if (!person.leads()) {
+            throw new NotAllowedException("Rule books are kept by the quality lead.");
+        }
+    }
+
+    /** @param version the newest where it is left out */
     @GetMapping("/{id}")
-    BookView one(@PathVariable String id, @RequestParam Optional<UnitSystem> units) {
-        RuleBook book = books.newest(id).orElseThrow(() -> new NotFoundException("There is no such rule book."));
+    BookView one(
+            @PathVariable String id,
+            @RequestParam Optional<Integer> version,
+            @RequestParam Optional<UnitSystem> units) {
+        RuleBook book = version.map(number -> books.book(id, number)).orElseGet(() -> newest(id));
         QuantityFormat format = QuantityFormat.of(units.orElse(book.display()));
         return new BookView(
                 summary(book),
@@ -90,11 +225,14 @@ class RuleBookController {
                                         station(key).number() + " "
                                                 + station(key).title(),
                                         key.title(),
+                                        limit.authority().id(),
                                         limit.authority().name(),
+                                        limit.bound(),
                                         limit.bound().words(),
                                         format.format(limit.value()),
                                         limit.source(),
-                                        named(book, book.layer(key, limit)))))
+                                        named(book, book.layer(key, limit)),
+                                        users(about -> about.limits().contains(key)))))
                         .toList(),
                 Walk.vocabulary().topics().values().stream()
                         .sorted(Comparator.comparing(SchoolTopic::id))
@@ -110,34 +248,48 @@ class RuleBookController {
     @PostMapping(consumes = {MediaType.TEXT_PLAIN_VALUE, "application/yaml"})
     @ResponseStatus(HttpStatus.CREATED)
     BookSummary add(@RequestBody String yaml, @AuthenticationPrincipal Person person) {
-        if (!person.leads()) {
-            throw new NotAllowedException("Rule books are kept by the quality lead.");
-        }
+        requireLead(person);
         return summary(books.add(yaml, person.name()));
     }
 
     private static BookSchool schools(SchoolTopic topic, RuleBook book) {
         SchoolTopic.School chosen = book.school(topic);
         return new BookSchool(
+                topic.id(),
                 topic.title(),
                 chosen.title(),
                 topic.schools().stream()
                         .filter(school -> !school.equals(chosen))
-                        .map(SchoolTopic.School::title)
+                        .map(school -> new SchoolChoice(school.id(), school.title()))
                         .toList(),
                 named(book, book.layer(layer -> layer.schools().get(topic.id()))));
     }
 
     private static BookSetting setting(Setting setting, RuleBook book, QuantityFormat format) {
         if (!book.decides(setting)) {
-            return new BookSetting(setting.title(), "", "Left to a book that extends this one", "");
+            return new BookSetting(
+                    setting.id(), setting.title(), "", "Left to a book that extends this one", "", users(setting));
         }
         RuleBook.Ruling ruling = book.setting(setting);
         return new BookSetting(
+                setting.id(),
                 setting.title(),
                 format.format(ruling.value()),
                 ruling.source(),
-                named(book, book.layer(layer -> layer.settings().get(setting.id()))));
+                named(book, book.layer(layer -> layer.settings().get(setting.id()))),
+                users(setting));
+    }
+
+    private static List<String> users(Setting setting) {
+        return users(about -> about.settings().contains(setting));
+    }
+
+    private static List<String> users(Predicate<About> using) {
+        return Walk.judge().abouts().stream()
+                .filter(using)
+                .map(About::title)
+                .distinct()
+                .toList();
     }
 
     private static String named(RuleBook book, RuleBook layer) {

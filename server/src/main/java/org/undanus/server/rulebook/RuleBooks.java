@@ -58,6 +58,23 @@ public class RuleBooks {
         return newest().stream().filter(book -> book.id().equals(id)).findFirst();
     }
 
+    /** All versions of a book, the oldest first. */
+    public List<RuleBook> versions(String id) {
+        return mapper.all().stream()
+                .filter(row -> row.id().equals(id))
+                .map(row -> book(row.id(), row.version()))
+                .toList();
+    }
+
+    /**
+     * Reads a book without keeping it.
+     *
+     * @throws RuleBookException naming every problem by line and key
+     */
+    public RuleBook read(String yaml) {
+        return RuleBookReader.read(yaml, Walk.vocabulary(), this::kept);
+    }
+
     /**
      * Reads a book and keeps it.
      *

@@ -6,10 +6,11 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.undanus.server.journal.Anchored;
 import org.undanus.server.journal.Kept;
+import org.undanus.server.report.SealNotes;
 import org.undanus.server.seal.SealMapper.SealState;
 import org.undanus.server.store.Digest;
 
-/** What of this package the journal is held against, and what it is held to. */
+/** What of this package the journal is held against and to, and what reports print of it. */
 @Configuration
 class KeptSeals {
 
@@ -24,6 +25,15 @@ class KeptSeals {
         return () -> mapper.all().stream()
                 .map(seal -> new Anchored.Anchor(seal.anchorSequence(), seal.anchorHash(), "the seal " + seal.number()))
                 .toList();
+    }
+
+    @Bean
+    SealNotes sealNotes(SealMapper mapper) {
+        return file -> file.header()
+                .visit()
+                .sealedAs()
+                .map(mapper::find)
+                .map(seal -> new SealNotes.SealNote(seal.number(), seal.root(), seal.fingerprint()));
     }
 
     private static String digest(SealMapper mapper, String number) {

@@ -30,6 +30,9 @@ interface SitePlanMapper {
     @Select(NEWEST)
     List<PlanRow> all();
 
+    @Select("SELECT DISTINCT installation_id FROM site_plan")
+    List<String> drawn();
+
     @Select(NEWEST + " AND p.installation_id = #{id}")
     PlanRow find(String id);
 

@@ -3,6 +3,7 @@ package org.undanus.server.siteplan;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -54,6 +55,11 @@ public class SitePlans implements CaseMaterial.Drawings {
     public Map<String, SitePlan> drawings() {
         return mapper.all().stream().collect(Collectors.toMap(PlanRow::installationId, row -> drawing(row)
                 .plan()));
+    }
+
+    @Override
+    public Set<String> drawn() {
+        return Set.copyOf(mapper.drawn());
     }
 
     private Drawing drawing(PlanRow row) {

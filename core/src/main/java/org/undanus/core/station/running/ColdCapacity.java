@@ -40,6 +40,7 @@ final class ColdCapacity implements Requirement {
             .sources("Q_measured/Q_sheet today · Q_sheet(cold)/Q_sheet(mild); test points of AHRI 210/240")
             .needs(OperationPoints.MODE)
             .limits(SHARE)
+            .restingOn(SteadyOperation.ABOUT)
             .settings(COLD, MILD, Airflow.FAN_TABLE, Airflow.GRID_METHOD)
             .cautions(RunningPoints.POWER.caution());
 

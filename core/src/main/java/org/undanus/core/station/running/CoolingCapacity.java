@@ -46,7 +46,8 @@ final class CoolingCapacity implements Requirement {
             .sources("Q = V̇/v·(h_return − h_supply); ASHRAE Fundamentals, Psychrometrics")
             .needs(OperationPoints.MODE)
             .limits(SHARE)
-            .settings(ExpectedSplit.settings());
+            .settings(ExpectedSplit.settings())
+            .restingOn(SteadyOperation.ABOUT);
 
     @Override
     public About about() {

@@ -30,7 +30,8 @@ final class HeatingCapacity implements Requirement {
             .sources("Q = V̇/v·cp·(t_supply − t_return); ASHRAE Fundamentals, Psychrometrics")
             .needs(OperationPoints.MODE)
             .limits(SHARE)
-            .settings(Airflow.settings());
+            .settings(Airflow.settings())
+            .restingOn(SteadyOperation.ABOUT);
 
     @Override
     public About about() {

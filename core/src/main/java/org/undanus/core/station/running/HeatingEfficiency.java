@@ -36,6 +36,7 @@ final class HeatingEfficiency implements Requirement {
             .needs(OperationPoints.MODE)
             .limits(SHARE)
             .settings(Airflow.settings())
+            .restingOn(SteadyOperation.ABOUT)
             .cautions(RunningPoints.POWER.caution());
 
     @Override

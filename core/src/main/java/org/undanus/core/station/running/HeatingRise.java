@@ -47,6 +47,7 @@ final class HeatingRise implements Requirement {
             .sources("ΔT = Q/(ρ·cp·V̇) of dry air, Q by the sheet at the outdoor temperature")
             .needs(OperationPoints.MODE)
             .limits(RISE)
+            .restingOn(SteadyOperation.ABOUT)
             .settings(ExpectedSplit.TOLERANCE);
 
     @Override

@@ -63,6 +63,7 @@ final class TemperatureSplit implements Requirement {
             .needs(OperationPoints.MODE)
             .limits(BAND, OUTDOOR_RANGE)
             .settings(ExpectedSplit.settings())
+            .restingOn(SteadyOperation.ABOUT)
             .schools(TOPIC)
             .cautions(OUTDOOR.caution());
 

@@ -1,0 +1,159 @@
+package org.undanus.server.trial;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.server.installation.CaseFile;
+
+/** One rule book being tried: how far it is and what has come of it so far. Its memory is bounded whatever the archive holds. */
+final class Trial {
+    private static final int MOST_NAMED = 200;
+
+    /** How far it is. */
+    enum State {
+        RUNNING,
+        DONE,
+        CANCELLED,
+        FAILED
+    }
+
+    /** A judgement that comes out otherwise. */
+    record Otherwise(String station, String title, String subject, Verdict before, Verdict now, String because) {}
+
+    /** An installation at which something does. */
+    record Moved(String id, String reference, String title, String crew, List<Otherwise> judgements) {}
+
+    /** @param changed at how many of its installations something comes out otherwise */
+    record CrewTally(String crew, int installations, int changed) {}
+
+    /** @param worse how many judgements come out worse, as {@code better} */
+    record StationTally(String station, int worse, int better) {}
+
+    /**
+     * For whoever looks.
+     *
+     * @param installations the first of those that change; {@code changed} counts all
+     * @param before how many judgements of the requirements touched came to each verdict
+     */
+    record TrialView(
+            String id,
+            State state,
+            int done,
+            int total,
+            int changed,
+            List<String> requirements,
+            Map<Verdict, Integer> before,
+            Map<Verdict, Integer> now,
+            List<CrewTally> crews,
+            List<StationTally> stations,
+            List<Moved> installations,
+            double seconds,
+            Optional<String> problem) {}
+
+    private final String id;
+    private final String person;
+    private final List<String> requirements;
+    private final long begun = System.nanoTime();
+    private long ended;
+    private State state = State.RUNNING;
+    private int done;
+    private int total;
+    private int changed;
+    private final Map<Verdict, Integer> before = new EnumMap<>(Verdict.class);
+    private final Map<Verdict, Integer> now = new EnumMap<>(Verdict.class);
+    private final Map<String, int[]> crews = new TreeMap<>();
+    private final Map<Station, int[]> stations = new EnumMap<>(Station.class);
+    private final List<Moved> moved = new ArrayList<>();
+    private String problem;
+
+    Trial(String id, String person, List<String> requirements) {
+        this.id = id;
+        this.person = person;
+        this.requirements = List.copyOf(requirements);
+    }
+
+    boolean isOf(String name) {
+        return person.equals(name);
+    }
+
+    synchronized void begins(int installations) {
+        total = installations;
+    }
+
+    synchronized boolean wanted() {
+        return state == State.RUNNING;
+    }
+
+    /** Takes in what an installation comes to by both books, requirement by requirement in the same order. */
+    synchronized void take(CaseFile file, List<Judgement> was, List<Judgement> is) {
+        done++;
+        List<Otherwise> otherwise = new ArrayList<>();
+        for (int i = 0; i < was.size(); i++) {
+            Verdict one = was.get(i).verdict();
+            Verdict other = is.get(i).verdict();
+            before.merge(one, 1, Integer::sum);
+            now.merge(other, 1, Integer::sum);
+            if (one != other) {
+                Judgement judgement = is.get(i);
+                stations.computeIfAbsent(judgement.about().station(), any -> new int[2])[
+                        other.compareTo(one) < 0 ? 0 : 1]++;
+                otherwise.add(new Otherwise(
+                        judgement.about().station().title(),
+                        judgement.about().title(),
+                        judgement.subject(),
+                        one,
+                        other,
+                        judgement.because().in(file.rules().display())));
+            }
+        }
+        int[] crew = crews.computeIfAbsent(file.header().crew(), any -> new int[2]);
+        crew[0]++;
+        if (!otherwise.isEmpty()) {
+            crew[1]++;
+            changed++;
+            if (moved.size() < MOST_NAMED) {
+                moved.add(new Moved(
+                        file.header().id(),
+                        file.header().reference(),
+                        file.header().title(),
+                        file.header().crew(),
+                        otherwise));
+            }
+        }
+    }
+
+    synchronized void end(State how, String why) {
+        if (state == State.RUNNING) {
+            state = how;
+            problem = why;
+            ended = System.nanoTime();
+        }
+    }
+
+    synchronized TrialView view() {
+        return new TrialView(
+                id,
+                state,
+                done,
+                total,
+                changed,
+                requirements,
+                new EnumMap<>(before),
+                new EnumMap<>(now),
+                crews.entrySet().stream()
+                        .map(each -> new CrewTally(each.getKey(), each.getValue()[0], each.getValue()[1]))
+                        .toList(),
+                stations.entrySet().stream()
+                        .map(each -> new StationTally(each.getKey().title(), each.getValue()[0], each.getValue()[1]))
+                        .toList(),
+                List.copyOf(moved),
+                ((state == State.RUNNING ? System.nanoTime() : ended) - begun) / 1e9,
+                Optional.ofNullable(problem));
+    }
+}

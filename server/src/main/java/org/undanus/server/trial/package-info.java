@@ -1,0 +1,2 @@
+/** A changed rule book tried on the whole archive before it binds, and installations moved to it on purpose. */
+package org.undanus.server.trial;
