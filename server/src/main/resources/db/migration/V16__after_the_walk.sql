@@ -71,3 +71,8 @@ CREATE TABLE seal (
     content         BLOB         NOT NULL
 );
 CREATE INDEX seal_of_installation ON seal (installation_id, sequence);
+
+-- A trial of a rule book looks at a few points of many installations.
+CREATE INDEX reading_by_point ON reading (point, installation_id);
+-- So that a stretch of installations is found together.
+CREATE INDEX visit_of_installation ON visit (installation_id, sequence);

@@ -30,6 +30,11 @@ final class Caller {
 
     /** @throws IllegalStateException when it is refused; that somebody else was first is no refusal */
     String send(String method, String path, String body) throws IOException, InterruptedException {
+        return send(method, path, body, "application/json");
+    }
+
+    /** The same with a body of another kind. */
+    String send(String method, String path, String body, String kind) throws IOException, InterruptedException {
         String token = cookies.getCookieStore().getCookies().stream()
                 .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
                 .map(HttpCookie::getValue)
@@ -37,7 +42,7 @@ final class Caller {
                 .orElse("");
         HttpResponse<String> answer = http.send(
                 HttpRequest.newBuilder(URI.create(address + path))
-                        .header("Content-Type", "application/json")
+                        .header("Content-Type", kind)
                         .header("X-XSRF-TOKEN", token)
                         .method(method, HttpRequest.BodyPublishers.ofString(body))
                         .build(),

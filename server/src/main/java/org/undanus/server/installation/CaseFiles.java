@@ -265,18 +265,25 @@ public class CaseFiles {
     /**
      * Many at once, whoever may see them, read afresh and remembered nowhere.
      *
+     * @param ids in their order; those between the first and the last that are not among them are read over
      * @param points of which readings are wanted; empty for all there are
      * @param drawn those that have a drawing
      */
     @Transactional(readOnly = true)
     public List<CaseFile> some(List<String> ids, Optional<Set<String>> points, Set<String> drawn) {
-        Map<String, List<ComponentRow>> components = grouped(mapper.someComponents(ids), ComponentRow::installationId);
-        Map<String, List<SubjectRow>> subjects = grouped(mapper.someSubjects(ids), SubjectRow::installationId);
-        Map<String, List<VisitRow>> visits = grouped(mapper.someVisits(ids), VisitRow::installationId);
-        Map<String, List<ReadingRow>> readings = points.filter(Set::isEmpty).isPresent()
-                ? Map.of()
-                : grouped(mapper.someReadings(ids, points.map(List::copyOf).orElse(null)), ReadingRow::installationId);
-        return mapper.some(ids).stream()
+        if (ids.isEmpty()) {
+            return List.of();
+        }
+        String from = ids.get(0);
+        String to = ids.get(ids.size() - 1);
+        Set<String> wanted = Set.copyOf(ids);
+        Map<String, List<ComponentRow>> components =
+                grouped(mapper.componentsOf(from, to), ComponentRow::installationId);
+        Map<String, List<SubjectRow>> subjects = grouped(mapper.subjectsOf(from, to), SubjectRow::installationId);
+        Map<String, List<VisitRow>> visits = grouped(mapper.visitsOf(from, to), VisitRow::installationId);
+        Map<String, List<ReadingRow>> readings = grouped(readingsBetween(from, to, points), ReadingRow::installationId);
+        return mapper.stretch(from, to).stream()
+                .filter(row -> wanted.contains(row.id()))
                 .map(row -> {
                     List<ReadingRow> own = readings.getOrDefault(row.id(), List.of());
                     List<Reading> read = readings(row.id(), own, visits.get(row.id()));
@@ -292,6 +299,13 @@ public class CaseFiles {
                             drawn.contains(row.id()) ? drawings.drawing(row.id()) : Optional.empty());
                 })
                 .toList();
+    }
+
+    private List<ReadingRow> readingsBetween(String from, String to, Optional<Set<String>> points) {
+        if (points.isEmpty()) {
+            return mapper.allReadingsOf(from, to);
+        }
+        return points.get().isEmpty() ? List.of() : mapper.readingsOf(from, to, points.get());
     }
 
     private static <T> Map<String, List<T>> grouped(List<T> rows, Function<T, String> by) {
