@@ -26,13 +26,21 @@ const books = [
 
 function view(id: string) {
   return {
-    book: { id, note: `About ${id}`, extending: id === "plate" ? ["General book, version 1"] : [] },
+    book: {
+      id,
+      version: 2,
+      note: `About ${id}`,
+      extending: id === "plate" ? ["General book, version 1"] : [],
+    },
     decisionRule: "guarded",
     yaml: `id: ${id}`,
     limits: [
       {
         title: "Clearance, front",
         key: "siting.outdoor-clearance-front",
+        by: "code",
+        side: "AT_LEAST",
+        requirements: ["Clearance, front"],
         authority: "Adopted code",
         bound: "at least",
         value: "30 in",
@@ -43,6 +51,9 @@ function view(id: string) {
       {
         title: "Supply voltage",
         key: "electrical.supply-voltage",
+        by: "maker",
+        side: "AT_MOST",
+        requirements: [],
         authority: "Maker",
         bound: "at most",
         value: "253 V",
@@ -52,7 +63,13 @@ function view(id: string) {
       },
     ],
     schools: [
-      { topic: "Overcurrent protective device", chosen: "plate", others: ["design current"], layer: "" },
+      {
+        topic: "Overcurrent protective device",
+        chosen: "plate",
+        id: "electrical.protection",
+        others: [{ id: "design-current", title: "design current" }],
+        layer: "",
+      },
     ],
     settings: [],
   };
@@ -62,7 +79,13 @@ beforeEach(() => {
   role.value = "QUALITY_LEAD";
   query.value = {};
   get.mockImplementation((path: string) =>
-    Promise.resolve(path === "/api/rule-books" ? books : view(path.split("/").at(-1) ?? "")),
+    Promise.resolve(
+      path === "/api/rule-books"
+        ? books
+        : path.endsWith("/versions")
+          ? []
+          : view(path.split("/").at(-1) ?? ""),
+    ),
   );
 });
 afterEach(() => vi.resetAllMocks());

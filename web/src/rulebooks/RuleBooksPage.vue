@@ -1,5 +1,8 @@
 <script setup lang="ts">
+import DraftPanel from "./DraftPanel.vue";
 import FromLayer from "./FromLayer.vue";
+import { useDraft } from "./useDraft";
+import VersionsPanel from "./VersionsPanel.vue";
 import { notice } from "../frame/notice";
 import { computed, ref, watch } from "vue";
 import { useRoute } from "vue-router";
@@ -19,6 +22,17 @@ const problem = ref<Problem>();
 const text = ref("");
 const adding = ref(false);
 const find = ref(String(useRoute().query.find ?? ""));
+
+const leads = computed(() => person.value?.role === "QUALITY_LEAD");
+const draft = useDraft();
+watch(shown, draft.clear);
+
+async function published() {
+  const same = shown.value;
+  shown.value = "";
+  await load();
+  shown.value = same;
+}
 
 const isFound = (...words: string[]) => saysAll(find.value, ...words);
 
@@ -93,14 +107,7 @@ async function add() {
           Every limit with its authority and source. Installations keep the version they were entered with.
         </p>
       </div>
-      <button
-        v-if="person?.role === 'QUALITY_LEAD'"
-        type="button"
-        class="button primary"
-        @click="startAdding"
-      >
-        New version
-      </button>
+      <button v-if="leads" type="button" class="button" @click="startAdding">New version as text</button>
     </div>
     <div class="books" role="group" aria-label="Rule book">
       <button
@@ -120,6 +127,14 @@ async function add() {
       <p v-if="book.book.extending.length">
         Extends {{ book.book.extending.join(", which extends ") }}. What comes from there says so.
       </p>
+      <VersionsPanel :book="book.book.id" :newest="book.book.version" :leads="leads" />
+      <DraftPanel
+        v-if="leads && draft.count.value"
+        :book="book.book.id"
+        :draft="draft"
+        :schools="book.schools"
+        @published="published"
+      />
       <input
         v-model="find"
         class="field find"
@@ -138,6 +153,7 @@ async function add() {
               <th>Authority</th>
               <th>Limit</th>
               <th>Source</th>
+              <th v-if="leads"></th>
             </tr>
           </thead>
           <tbody>
@@ -145,10 +161,24 @@ async function add() {
               <td>
                 {{ limit.title }}
                 <div class="quiet mono">{{ limit.key }}</div>
+                <div v-if="limit.requirements.length" class="quiet">
+                  judges: {{ limit.requirements.join(", ") }}
+                </div>
               </td>
               <td>{{ limit.authority }}</td>
               <td class="mono">{{ limit.bound }} {{ limit.value }}</td>
               <td>{{ limit.source }}<FromLayer :layer="limit.layer" /></td>
+              <td v-if="leads">
+                <button
+                  type="button"
+                  class="button"
+                  :aria-pressed="draft.limits.has(draft.key(limit))"
+                  :aria-label="`Change ${limit.title}, ${limit.authority}`"
+                  @click="draft.toggleLimit(limit)"
+                >
+                  Change
+                </button>
+              </td>
             </tr>
           </tbody>
         </table>
@@ -157,8 +187,20 @@ async function add() {
         <summary><h2>Schools</h2></summary>
         <p v-for="school in schools" :key="school.topic">
           {{ school.topic }}: <strong>{{ school.chosen }}</strong>
-          <span class="quiet">; also {{ school.others.join(", ") }}</span>
+          <span class="quiet">; also {{ school.others.map((other) => other.title).join(", ") }}</span>
           <FromLayer :layer="school.layer" />
+          <template v-if="leads">
+            <button
+              v-for="other in school.others"
+              :key="other.id"
+              type="button"
+              class="button"
+              :aria-pressed="draft.schools.get(school.id) === other.id"
+              @click="draft.schools.set(school.id, other.id)"
+            >
+              {{ other.title }}
+            </button>
+          </template>
         </p>
       </details>
       <details v-if="settings.length" :open="!!find">
@@ -169,9 +211,28 @@ async function add() {
         <table class="table">
           <tbody>
             <tr v-for="setting in settings" :key="setting.title">
-              <td>{{ setting.title }}</td>
+              <td>
+                {{ setting.title }}
+                <div v-if="setting.requirements.length" class="quiet">
+                  needed by: {{ setting.requirements.slice(0, 4).join(", ")
+                  }}{{
+                    setting.requirements.length > 4 ? ` and ${setting.requirements.length - 4} more` : ""
+                  }}
+                </div>
+              </td>
               <td class="mono">{{ setting.value }}</td>
               <td>{{ setting.source }}<FromLayer :layer="setting.layer" /></td>
+              <td v-if="leads">
+                <button
+                  type="button"
+                  class="button"
+                  :aria-pressed="draft.settings.has(setting.id)"
+                  :aria-label="`Change ${setting.title}`"
+                  @click="draft.toggleSetting(setting)"
+                >
+                  Change
+                </button>
+              </td>
             </tr>
           </tbody>
         </table>

@@ -228,6 +228,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rule-books/{id}/versions/{version}/installations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rule-books/{id}/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rule-books/{id}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["draft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/refrigerants": {
         parameters: {
             query?: never;
@@ -701,7 +749,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["begin"];
+        post: operations["begin_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -788,6 +836,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["state"];
+        put?: never;
+        post?: never;
+        delete: operations["cancel"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rule-books/{id}": {
         parameters: {
             query?: never;
@@ -796,6 +860,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rule-books/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rule-books/{id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changes"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1435,10 +1531,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["state"];
+        get: operations["state_1"];
         put?: never;
         post?: never;
-        delete: operations["cancel"];
+        delete: operations["cancel_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1902,6 +1998,103 @@ export interface components {
             display: "US" | "SI";
             note: string;
             extending: string[];
+        };
+        Move: {
+            ids?: string[];
+        };
+        MovedInstallations: {
+            /** Format: int32 */
+            moved: number;
+        };
+        ArchiveTrial: {
+            id: string;
+            /** @enum {string} */
+            state: "RUNNING" | "DONE" | "CANCELLED" | "FAILED";
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            total: number;
+            /** Format: int32 */
+            changed: number;
+            requirements: string[];
+            before: {
+                [key: string]: number;
+            };
+            now: {
+                [key: string]: number;
+            };
+            crews: components["schemas"]["CrewTally"][];
+            stations: components["schemas"]["StationTally"][];
+            installations: components["schemas"]["Moved"][];
+            /** Format: double */
+            seconds: number;
+            problem?: string;
+        };
+        CrewTally: {
+            crew: string;
+            /** Format: int32 */
+            installations: number;
+            /** Format: int32 */
+            changed: number;
+        };
+        Moved: {
+            id: string;
+            reference: string;
+            title: string;
+            crew: string;
+            judgements: components["schemas"]["Otherwise"][];
+        };
+        Otherwise: {
+            station: string;
+            title: string;
+            subject: string;
+            /** @enum {string} */
+            before: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            /** @enum {string} */
+            now: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            because: string;
+        };
+        StationTally: {
+            station: string;
+            /** Format: int32 */
+            worse: number;
+            /** Format: int32 */
+            better: number;
+        };
+        BookDraft: {
+            limits: components["schemas"]["LimitDraft"][];
+            settings: components["schemas"]["SettingDraft"][];
+            schools: components["schemas"]["SchoolDraft"][];
+            note: string;
+        };
+        LimitDraft: {
+            key: string;
+            by: string;
+            /** @enum {string} */
+            side: "AT_LEAST" | "AT_MOST";
+            value: string;
+            source: string;
+        };
+        SchoolDraft: {
+            topic: string;
+            school: string;
+        };
+        SettingDraft: {
+            id: string;
+            value: string;
+            source: string;
+        };
+        ChangeView: {
+            kind: string;
+            title: string;
+            before: string;
+            now: string;
+        };
+        DraftView: {
+            yaml: string;
+            /** Format: int32 */
+            version: number;
+            changes: components["schemas"]["ChangeView"][];
         };
         RefrigerantLine: {
             name: string;
@@ -2846,23 +3039,30 @@ export interface components {
             key: string;
             station: string;
             title: string;
+            by: string;
             authority: string;
+            /** @enum {string} */
+            side: "AT_LEAST" | "AT_MOST";
             bound: string;
             value: string;
             source: string;
             layer: string;
+            requirements: string[];
         };
         BookSchool: {
+            id: string;
             topic: string;
             chosen: string;
-            others: string[];
+            others: components["schemas"]["SchoolChoice"][];
             layer: string;
         };
         BookSetting: {
+            id: string;
             title: string;
             value: string;
             source: string;
             layer: string;
+            requirements: string[];
         };
         BookView: {
             book: components["schemas"]["BookSummary"];
@@ -2871,6 +3071,10 @@ export interface components {
             schools: components["schemas"]["BookSchool"][];
             settings: components["schemas"]["BookSetting"][];
             yaml: string;
+        };
+        SchoolChoice: {
+            id: string;
+            title: string;
         };
         RefrigerantList: {
             refrigerants: components["schemas"]["RefrigerantLine"][];
@@ -3995,6 +4199,117 @@ export interface operations {
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
             507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Move"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovedInstallations"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+                "application/yaml": string;
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveTrial"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    draft: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     all_1: {
@@ -5342,7 +5657,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    begin: {
+    begin_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5569,9 +5884,65 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveTrial"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveTrial"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     one_1: {
         parameters: {
             query?: {
+                version?: number;
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5589,6 +5960,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BookView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookSummary"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    changes: {
+        parameters: {
+            query: {
+                from: number;
+                to: number;
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeView"][];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -6755,7 +7184,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    state: {
+    state_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6786,7 +7215,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    cancel: {
+    cancel_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -41,7 +41,7 @@ final class Trial {
      * @param installations the first of those that change; {@code changed} counts all
      * @param before how many judgements of the requirements touched came to each verdict
      */
-    record TrialView(
+    record ArchiveTrial(
             String id,
             State state,
             int done,
@@ -136,8 +136,8 @@ final class Trial {
         }
     }
 
-    synchronized TrialView view() {
-        return new TrialView(
+    synchronized ArchiveTrial view() {
+        return new ArchiveTrial(
                 id,
                 state,
                 done,

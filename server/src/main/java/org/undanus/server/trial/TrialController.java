@@ -55,7 +55,8 @@ class TrialController {
             consumes = {MediaType.TEXT_PLAIN_VALUE, "application/yaml"})
     @ResponseStatus(HttpStatus.ACCEPTED)
     @KeepsNothing
-    Trial.TrialView begin(@PathVariable String id, @RequestBody String yaml, @AuthenticationPrincipal Person person) {
+    Trial.ArchiveTrial begin(
+            @PathVariable String id, @RequestBody String yaml, @AuthenticationPrincipal Person person) {
         requireLead(person);
         RuleBook newest = books.newest(id).orElseThrow(() -> new NotFoundException("There is no such rule book."));
         RuleBook draft = books.read(yaml);
@@ -66,14 +67,14 @@ class TrialController {
     }
 
     @GetMapping("/trials/{id}")
-    Trial.TrialView state(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    Trial.ArchiveTrial state(@PathVariable String id, @AuthenticationPrincipal Person person) {
         return trials.of(id, person.name()).view();
     }
 
     /** Ends a trial; nothing was changed by it. */
     @DeleteMapping("/trials/{id}")
     @KeepsNothing
-    Trial.TrialView cancel(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    Trial.ArchiveTrial cancel(@PathVariable String id, @AuthenticationPrincipal Person person) {
         Trial trial = trials.of(id, person.name());
         trial.end(Trial.State.CANCELLED, null);
         return trial.view();

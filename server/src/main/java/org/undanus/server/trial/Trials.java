@@ -147,7 +147,7 @@ public class Trials {
     }
 
     /** Begins to try a book; a trial that this person has running ends. */
-    Trial.TrialView begin(RuleBook draft, RuleBook newest, String person) {
+    Trial.ArchiveTrial begin(RuleBook draft, RuleBook newest, String person) {
         known.asMap().values().stream()
                 .filter(trial -> trial.isOf(person))
                 .forEach(trial -> trial.end(Trial.State.CANCELLED, null));

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { onBeforeUnmount, ref } from "vue";
+import { at } from "../api/address";
+import { api, ProblemError, type Problem, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+import { useUnits } from "../frame/useUnits";
+import TrialResult from "./TrialResult.vue";
+import type { useDraft } from "./useDraft";
+
+/** A draft of the next version: tried on the archive, published with a note, installations moved to it on purpose. */
+const props = defineProps<{
+  book: string;
+  draft: ReturnType<typeof useDraft>;
+  schools: Schemas["BookSchool"][];
+}>();
+const emit = defineEmits<{ published: [version: number] }>();
+
+const POLL_MS = 250;
+const { chosen: units } = useUnits();
+const trial = ref<Schemas["ArchiveTrial"]>();
+const changes = ref<Schemas["ChangeView"][]>();
+const problem = ref<Problem>();
+const busy = ref(false);
+const published = ref<number>();
+let poll: ReturnType<typeof setTimeout> | undefined;
+
+function told(thrown: unknown) {
+  problem.value = thrown instanceof ProblemError ? thrown.problem : { status: 0, detail: sentence(thrown) };
+}
+
+async function text(): Promise<Schemas["DraftView"]> {
+  const view = await api.post(
+    at("/api/rule-books/{id}/draft", { path: { id: props.book }, query: { units: units.value } }),
+    props.draft.body(),
+  );
+  changes.value = view.changes;
+  return view;
+}
+
+async function follow() {
+  try {
+    if (trial.value) {
+      trial.value = await api.get(at("/api/trials/{id}", { path: { id: trial.value.id } }));
+    }
+    if (trial.value?.state === "RUNNING") {
+      poll = setTimeout(() => void follow(), POLL_MS);
+    }
+  } catch (thrown) {
+    told(thrown);
+  }
+}
+onBeforeUnmount(() => clearTimeout(poll));
+
+async function attempt() {
+  busy.value = true;
+  problem.value = undefined;
+  clearTimeout(poll);
+  try {
+    const { yaml } = await text();
+    trial.value = await api.post(
+      at("/api/rule-books/{id}/trials", { path: { id: props.book } }),
+      yaml,
+      "text/plain",
+    );
+    poll = setTimeout(() => void follow(), POLL_MS);
+  } catch (thrown) {
+    told(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+
+async function stop() {
+  if (trial.value) {
+    clearTimeout(poll);
+    trial.value = await api.remove(at("/api/trials/{id}", { path: { id: trial.value.id } }));
+  }
+}
+
+async function publish() {
+  busy.value = true;
+  problem.value = undefined;
+  try {
+    const { yaml } = await text();
+    const added = await api.post(at("/api/rule-books"), yaml, "text/plain");
+    published.value = added.version;
+    props.draft.clear();
+    notice.done(`Version ${added.version} is published. No installation is moved to it yet.`);
+    emit("published", added.version);
+  } catch (thrown) {
+    told(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <section class="draft" aria-label="Draft of the next version">
+    <h2>Draft: {{ draft.count.value }} {{ draft.count.value === 1 ? "change" : "changes" }}</h2>
+    <div v-for="[key, limit] in draft.limits" :key="key" class="change">
+      <span>{{ limit.title }}</span>
+      <input v-model="limit.value" class="field mono" :aria-label="`Value of ${limit.title}`" />
+      <input
+        v-model="limit.source"
+        class="field"
+        placeholder="Where it comes from"
+        :aria-label="`Source of ${limit.title}`"
+      />
+      <button type="button" class="button" @click="draft.limits.delete(key)">Give up</button>
+    </div>
+    <div v-for="[id, setting] in draft.settings" :key="id" class="change">
+      <span>{{ setting.title }}</span>
+      <input v-model="setting.value" class="field mono" :aria-label="`Value of ${setting.title}`" />
+      <input
+        v-model="setting.source"
+        class="field"
+        placeholder="Where it comes from"
+        :aria-label="`Source of ${setting.title}`"
+      />
+      <button type="button" class="button" @click="draft.settings.delete(id)">Give up</button>
+    </div>
+    <div v-for="[topic, school] in draft.schools" :key="topic" class="change">
+      <span>{{ schools.find((each) => each.id === topic)?.topic }}</span>
+      <strong>{{
+        schools.find((each) => each.id === topic)?.others.find((other) => other.id === school)?.title
+      }}</strong>
+      <span></span>
+      <button type="button" class="button" @click="draft.schools.delete(topic)">Give up</button>
+    </div>
+    <label class="label" for="draft-note">What changed and why</label>
+    <input id="draft-note" v-model="draft.note.value" class="field" maxlength="1000" />
+    <div v-if="problem" class="error" role="alert">
+      <p>{{ problem.detail }}</p>
+      <ul v-if="problem.problems">
+        <li v-for="(item, index) in problem.problems" :key="index">
+          <span class="mono">{{ item.key }}</span>: {{ item.message }}
+        </li>
+      </ul>
+    </div>
+    <div class="buttons">
+      <button type="button" class="button primary" :disabled="busy" @click="attempt">
+        Try on the archive
+      </button>
+      <button type="button" class="button" :disabled="busy || !trial" @click="publish">
+        Publish as the next version
+      </button>
+      <button type="button" class="button" @click="draft.clear()">Give all up</button>
+    </div>
+    <p v-if="!trial" class="quiet">Published only after it was tried.</p>
+    <TrialResult v-if="trial" :trial="trial" @cancel="stop" />
+  </section>
+</template>
+
+<style scoped>
+.draft {
+  margin: 12px 0;
+  padding: 12px 14px;
+  border: 1px solid var(--lake);
+  background: var(--paper);
+}
+
+.change {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) 160px minmax(0, 1fr) auto;
+  gap: 8px;
+  align-items: center;
+  padding: 4px 0;
+}
+
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 10px 0;
+}
+
+@media (max-width: 760px) {
+  .change {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import type { Schemas } from "../api/client";
+import VerdictMark from "../walk/VerdictMark.vue";
+import { words } from "../words/words";
+
+/** What a changed rule book would do to the archive, while it is tried and after. */
+defineProps<{ trial: Schemas["ArchiveTrial"] }>();
+const emit = defineEmits<{ cancel: [] }>();
+
+const SAID: Record<Schemas["ArchiveTrial"]["state"], string> = {
+  RUNNING: "being tried",
+  DONE: "tried on all",
+  CANCELLED: "ended before all were tried",
+  FAILED: "not tried to the end",
+};
+</script>
+
+<template>
+  <section class="trial" aria-label="What it would change">
+    <p class="verdict" aria-live="polite">
+      {{ trial.changed }} of {{ trial.done }} {{ trial.done === 1 ? "installation" : "installations" }} would
+      change
+      <span class="quiet"
+        >{{ SAID[trial.state] }}: {{ trial.done }} of {{ trial.total }},
+        {{ trial.seconds.toFixed(1) }} s</span
+      >
+      <button v-if="trial.state === 'RUNNING'" type="button" class="button" @click="emit('cancel')">
+        Stop
+      </button>
+    </p>
+    <progress :value="trial.done" :max="Math.max(1, trial.total)" aria-label="Installations tried"></progress>
+    <p v-if="trial.problem" class="error" role="alert">{{ trial.problem }}</p>
+    <p v-if="trial.requirements.length" class="quiet">
+      Touched:
+      {{ trial.requirements.slice(0, 8).join(", ")
+      }}{{ trial.requirements.length > 8 ? ` and ${trial.requirements.length - 8} more` : "" }}.
+    </p>
+    <p v-else class="quiet">No requirement rests on what is changed.</p>
+    <div class="tables">
+      <table class="table">
+        <thead>
+          <tr>
+            <th>Verdict</th>
+            <th>Before</th>
+            <th>After</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="verdict in words.verdicts.filter((each) => trial.before[each.id] || trial.now[each.id])"
+            :key="verdict.id"
+          >
+            <td><VerdictMark :verdict="verdict.id" worded /></td>
+            <td class="mono">{{ trial.before[verdict.id] ?? 0 }}</td>
+            <td class="mono">
+              <strong v-if="trial.before[verdict.id] !== trial.now[verdict.id]">{{
+                trial.now[verdict.id] ?? 0
+              }}</strong>
+              <template v-else>{{ trial.now[verdict.id] ?? 0 }}</template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <table v-if="trial.stations.length" class="table">
+        <thead>
+          <tr>
+            <th>Station</th>
+            <th>Worse</th>
+            <th>Better</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="each in trial.stations" :key="each.station">
+            <td>{{ each.station }}</td>
+            <td class="mono">{{ each.worse }}</td>
+            <td class="mono">{{ each.better }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <table class="table">
+        <thead>
+          <tr>
+            <th>Crew</th>
+            <th>Change</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="each in trial.crews" :key="each.crew">
+            <td>{{ each.crew }}</td>
+            <td class="mono">{{ each.changed }} of {{ each.installations }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <details v-for="each in trial.installations" :key="each.id">
+      <summary>
+        {{ each.reference }} {{ each.title }} <span class="quiet">{{ each.judgements.length }}</span>
+      </summary>
+      <p v-for="judgement in each.judgements" :key="judgement.title + judgement.subject">
+        <VerdictMark :verdict="judgement.before" worded /> → <VerdictMark :verdict="judgement.now" worded />
+        {{ judgement.title }}<template v-if="judgement.subject">, {{ judgement.subject }}</template
+        >: {{ judgement.because }}
+      </p>
+    </details>
+    <p v-if="trial.changed > trial.installations.length" class="quiet">
+      And {{ trial.changed - trial.installations.length }} more.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.trial > * + * {
+  margin-top: 8px;
+}
+
+.verdict {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
+  font-size: 18px;
+  font-weight: 700;
+}
+
+.verdict .quiet {
+  font-size: 14px;
+  font-weight: 400;
+}
+
+progress {
+  width: 100%;
+  accent-color: var(--lake);
+}
+
+.tables {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  gap: 8px 24px;
+  align-items: start;
+}
+
+summary {
+  min-height: 44px;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--hair);
+  cursor: pointer;
+}
+
+details p {
+  padding: 6px 0 6px 14px;
+}
+</style>
