@@ -22,7 +22,7 @@ const trial = ref<Schemas["ArchiveTrial"]>();
 const changes = ref<Schemas["ChangeView"][]>();
 const problem = ref<Problem>();
 const busy = ref(false);
-const published = ref<number>();
+const { note } = props.draft;
 let poll: ReturnType<typeof setTimeout> | undefined;
 
 function told(thrown: unknown) {
@@ -84,7 +84,6 @@ async function publish() {
   try {
     const { yaml } = await text();
     const added = await api.post(at("/api/rule-books"), yaml, "text/plain");
-    published.value = added.version;
     props.draft.clear();
     notice.done(`Version ${added.version} is published. No installation is moved to it yet.`);
     emit("published", added.version);
@@ -130,7 +129,7 @@ async function publish() {
       <button type="button" class="button" @click="draft.schools.delete(topic)">Give up</button>
     </div>
     <label class="label" for="draft-note">What changed and why</label>
-    <input id="draft-note" v-model="draft.note.value" class="field" maxlength="1000" />
+    <input id="draft-note" v-model="note" class="field" maxlength="1000" />
     <div v-if="problem" class="error" role="alert">
       <p>{{ problem.detail }}</p>
       <ul v-if="problem.problems">

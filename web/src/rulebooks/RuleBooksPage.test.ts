@@ -94,6 +94,7 @@ async function page() {
   const wrapper = mount(RuleBooksPage, {
     global: {
       stubs: {
+        VersionsPanel: true,
         "el-dialog": {
           props: ["modelValue"],
           template: "<div v-if='modelValue' class='dialog'><slot /></div>",
