@@ -3,6 +3,7 @@ import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
 import { whenSignedOut } from "../api/client";
 import PasswordDialog from "../session/PasswordDialog.vue";
+import SessionsDialog from "../session/SessionsDialog.vue";
 import { useSession } from "../session/useSession";
 import CommandPalette from "./CommandPalette.vue";
 import HoldRail from "./HoldRail.vue";
@@ -39,6 +40,7 @@ whenSignedOut(() => {
 });
 
 const passwordOpen = ref(false);
+const sessionsOpen = ref(false);
 
 async function signOut() {
   await session.signOut();
@@ -59,6 +61,7 @@ const actions = computed(() => [
   { title: theme.value === "light" ? "Attic theme" : "Light theme", detail: "action", go: toggleTheme },
   { title: "All keys", detail: "action", go: () => (keysOpen.value = true) },
   { title: "Change password", detail: "action", go: () => (passwordOpen.value = true) },
+  { title: "Where you are signed in", detail: "action", go: () => (sessionsOpen.value = true) },
   { title: "Sign out", detail: "action", go: () => void signOut() },
 ]);
 
@@ -141,6 +144,7 @@ function leave() {
         </button>
         <button type="button" class="button" @click="keysOpen = true">All keys</button>
         <button type="button" class="button" @click="passwordOpen = true">Change password</button>
+        <button type="button" class="button" @click="sessionsOpen = true">Where you are signed in</button>
         <button type="button" class="button" @click="signOut">Sign out</button>
       </div>
     </header>
@@ -149,6 +153,7 @@ function leave() {
     </main>
     <HoldRail />
     <PasswordDialog v-model="passwordOpen" />
+    <SessionsDialog v-model="sessionsOpen" />
     <CommandPalette ref="palette" :actions="actions" />
     <el-dialog v-model="keysOpen" title="Keys" width="420px">
       <button type="button" class="button" :aria-pressed="singleKeys" @click="toggleSingleKeys">

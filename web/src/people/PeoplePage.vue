@@ -4,6 +4,7 @@ import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
+import SessionsDialog from "../session/SessionsDialog.vue";
 
 type Someone = Schemas["PersonView"];
 
@@ -18,6 +19,8 @@ const crews = ref<string[]>([]);
 const problem = ref("");
 const fields = ref<Record<string, string>>({});
 const open = ref(false);
+const signedIn = ref<string>();
+const sessionsOpen = ref(false);
 const shown = ref<Someone>();
 const form = reactive({
   name: "",
@@ -121,6 +124,9 @@ function roleOf(someone: Someone) {
             <button type="button" class="button" @click="edit(someone)">
               Change<span class="visually-hidden"> {{ someone.title }}</span>
             </button>
+            <button type="button" class="button" @click="((signedIn = someone.name), (sessionsOpen = true))">
+              Signed in<span class="visually-hidden"> as {{ someone.title }}</span>
+            </button>
           </td>
         </tr>
       </tbody>
@@ -178,6 +184,7 @@ function roleOf(someone: Someone) {
         <button type="submit" class="button primary">{{ shown ? "Save" : "Add" }}</button>
       </form>
     </el-dialog>
+    <SessionsDialog v-if="signedIn" :key="signedIn" v-model="sessionsOpen" :name="signedIn" />
   </div>
 </template>
 

@@ -140,4 +140,32 @@ class PeopleTest {
                         .toList())
                 .contains(429);
     }
+
+    @Test
+    void sessionsAreListedAndEndedAndSignInsAreJournalled() {
+        Client one = added("plover");
+        Client two = SERVER.client();
+        two.signIn("plover", "plover has a password").expect(200);
+        assertThat(one.get("/api/session/list").expect(200).json()).hasSize(2);
+        assertThat(lead.get("/api/people/plover/sessions").expect(200).json())
+                .hasSize(2)
+                .allSatisfy(
+                        session -> assertThat(session.path("from").asString()).isNotEmpty());
+        one.get("/api/people/plover/sessions").expect(403);
+        lead.get("/api/people/nobody/sessions").expect(404);
+
+        one.send("DELETE", "/api/session/others", "{}", "application/json").expect(204);
+        two.get("/api/installations").expect(401);
+        one.get("/api/installations").expect(200);
+        assertThat(lead.get("/api/people/plover/sessions").json()).hasSize(1);
+
+        lead.send("DELETE", "/api/people/plover/sessions", "{}", "application/json")
+                .expect(204);
+        one.get("/api/installations").expect(401);
+        assertThat(lead.get("/api/people/plover/sessions").json()).isEmpty();
+        assertThat(SERVER.journalled("session.begun", "plover")).isEqualTo("plover");
+        assertThat(SERVER.journalled("session.others-ended", "plover")).isEqualTo("plover");
+        assertThat(SERVER.journalled("session.ended-by-lead", "plover")).isEqualTo("lead");
+        assertThat(SERVER.bean(JournalCheck.class).run().sentence()).contains("sound");
+    }
 }

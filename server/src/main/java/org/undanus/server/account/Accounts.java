@@ -3,11 +3,17 @@ package org.undanus.server.account;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.store.Commit;
 import org.undanus.server.work.Gate;
@@ -15,18 +21,26 @@ import org.undanus.server.work.Gate;
 /** The accounts there are. */
 @Service
 public class Accounts {
+    private static final Logger LOG = LoggerFactory.getLogger(Accounts.class);
     private static final Duration PATIENCE = Duration.ofSeconds(5);
 
     private final AccountMapper mapper;
     private final PasswordEncoder encoder;
     private final Journal journal;
     private final EndedSessions ended;
+    private final TransactionTemplate transactions;
     /** Hashing takes a processor whole: one is always left for those who are signed in. */
     private final Gate gate = new Gate(Math.max(1, Runtime.getRuntime().availableProcessors() - 1), PATIENCE);
 
     private final String hashOfNobody;
 
-    Accounts(AccountMapper mapper, PasswordEncoder encoder, Journal journal, EndedSessions ended) {
+    Accounts(
+            AccountMapper mapper,
+            PasswordEncoder encoder,
+            Journal journal,
+            EndedSessions ended,
+            TransactionTemplate transactions) {
+        this.transactions = transactions;
         this.ended = ended;
         this.mapper = mapper;
         this.journal = journal;
@@ -65,6 +79,22 @@ public class Accounts {
                 true);
         mapper.insert(row);
         journal.write(by, "account.added", row.name(), row.state());
+    }
+
+    /** Notes in the journal that somebody signed in or out; where that cannot be written they do so all the same. */
+    void note(Person person, String what) {
+        try {
+            transactions.executeWithoutResult(status -> journal.write(person.name(), what, person.name(), Map.of()));
+        } catch (DataAccessException | TransactionException e) {
+            LOG.warn("{} of {} is not in the journal: {}", what, person.name(), e.getMessage());
+        }
+    }
+
+    /** Ends what somebody has signed in, wherever that is. */
+    @Transactional
+    void endSessions(String name, String by) {
+        journal.write(by, "session.ended-by-lead", name, Map.of());
+        Commit.after(() -> ended.end(name));
     }
 
     /** An account as it stands. */

@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -26,15 +27,25 @@ class EndedSessions implements HandlerInterceptor {
     private static final String SIGNED_IN_AT = "signed in at";
 
     private final Map<String, Instant> ended = new ConcurrentHashMap<>();
+    private final OpenSessions open;
     private final JsonMapper json;
 
-    EndedSessions(JsonMapper json) {
+    EndedSessions(OpenSessions open, JsonMapper json) {
+        this.open = open;
         this.json = json;
     }
 
     /** Every session that this person has now. */
     void end(String name) {
         ended.put(name, Instant.now());
+        open.ended(name, Optional.empty());
+    }
+
+    /** Every session that this person has now but this one. */
+    void endOthers(String name, HttpSession but) {
+        ended.put(name, Instant.now());
+        begin(but);
+        open.ended(name, Optional.of(but));
     }
 
     static void begin(HttpSession session) {
@@ -50,6 +61,9 @@ class EndedSessions implements HandlerInterceptor {
                 || signedIn == null
                 || !(signedIn.getPrincipal() instanceof Person person)
                 || !isOver(person, session)) {
+            if (session != null) {
+                open.used(session);
+            }
             return true;
         }
         session.invalidate();

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -53,7 +54,10 @@ class PeopleController {
 
     private final Accounts accounts;
 
-    PeopleController(Accounts accounts) {
+    private final OpenSessions open;
+
+    PeopleController(Accounts accounts, OpenSessions open) {
+        this.open = open;
         this.accounts = accounts;
     }
 
@@ -83,9 +87,7 @@ class PeopleController {
             @Valid @RequestBody ChangedPerson asked,
             @AuthenticationPrincipal Person person) {
         requireLead(person);
-        if (!accounts.known(name)) {
-            throw new NotFoundException("There is nobody of this name.");
-        }
+        requireKnown(name);
         if (name.equals(person.name()) && (!asked.active() || asked.role() != Role.QUALITY_LEAD)) {
             throw new UnsuitableException(
                     asked.active() ? "role" : "active",
@@ -96,6 +98,30 @@ class PeopleController {
                 asked.active());
         accounts.change(wanted, asked.password(), person.name());
         return view(wanted);
+    }
+
+    /** Where somebody is signed in, the last used first. */
+    @GetMapping("/{name}/sessions")
+    @MayAlsoAnswer(HttpStatus.FORBIDDEN)
+    List<OpenSessions.SignedIn> sessions(@PathVariable String name, @AuthenticationPrincipal Person person) {
+        requireLead(person);
+        requireKnown(name);
+        return open.of(name);
+    }
+
+    /** Ends all of them: whoever sat there has to sign in again. */
+    @DeleteMapping("/{name}/sessions")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void endSessions(@PathVariable String name, @AuthenticationPrincipal Person person) {
+        requireLead(person);
+        requireKnown(name);
+        accounts.endSessions(name, person.name());
+    }
+
+    private void requireKnown(String name) {
+        if (!accounts.known(name)) {
+            throw new NotFoundException("There is nobody of this name.");
+        }
     }
 
     private static Optional<String> crew(Role role, Optional<String> crew) {

@@ -57,13 +57,19 @@ class SessionController {
     private final Accounts accounts;
     private final SignInThrottle throttle;
     private final SecurityContextRepository sessions;
+    private final OpenSessions open;
+    private final EndedSessions ended;
     private final ObjectProvider<DemoAccounts> demo;
 
     SessionController(
             Accounts accounts,
             SignInThrottle throttle,
             SecurityContextRepository sessions,
+            OpenSessions open,
+            EndedSessions ended,
             ObjectProvider<DemoAccounts> demo) {
+        this.open = open;
+        this.ended = ended;
         this.accounts = accounts;
         this.throttle = throttle;
         this.sessions = sessions;
@@ -100,7 +106,23 @@ class SessionController {
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, request, response);
         EndedSessions.begin(request.getSession());
+        open.begin(request, person.get());
+        accounts.note(person.get(), "session.begun");
         return session(person);
+    }
+
+    /** Where one is signed in, the last used first. */
+    @GetMapping("/list")
+    List<OpenSessions.SignedIn> list(@AuthenticationPrincipal Person person) {
+        return open.of(person.name());
+    }
+
+    /** Ends one's sessions everywhere else. */
+    @DeleteMapping("/others")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void endOthers(@AuthenticationPrincipal Person person, HttpServletRequest request) {
+        ended.endOthers(person.name(), request.getSession());
+        accounts.note(person, "session.others-ended");
     }
 
     /** One's own password, by the old one. What else is signed in under this name ends; this session goes on. */
@@ -121,6 +143,7 @@ class SessionController {
         accounts.change(new Accounts.Standing(person, true), Optional.of(asked.fresh()), person.name());
         request.changeSessionId();
         EndedSessions.begin(request.getSession());
+        open.begin(request, person);
     }
 
     private static String tries(String name, HttpServletRequest request) {
@@ -130,9 +153,12 @@ class SessionController {
     @DeleteMapping
     @KeepsNothing
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void signOut(HttpServletRequest request) {
+    void signOut(@AuthenticationPrincipal Person person, HttpServletRequest request) {
         HttpSession session = request.getSession(false);
         if (session != null) {
+            if (person != null) {
+                accounts.note(person, "session.ended");
+            }
             session.invalidate();
         }
         SecurityContextHolder.clearContext();
