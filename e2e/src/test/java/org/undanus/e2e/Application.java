@@ -122,6 +122,16 @@ public final class Application implements AutoCloseable {
         }
     }
 
+    /** Checks a sealed file as anybody would, away from the application. */
+    int verify(Path file) {
+        try {
+            return run(List.of("verify", file.toString())).waitFor();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     private Process run(List<String> arguments) {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(), SOON, "-jar", JAR.toString()));
