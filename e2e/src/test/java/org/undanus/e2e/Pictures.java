@@ -6,12 +6,12 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 
 /** Takes every picture of docs/screenshots again from the demo's data. Run by {@code ./undanus pictures}. */
 public final class Pictures {
     private static final Path FOLDER = Path.of(System.getProperty("pictures", "../docs/screenshots"));
     private static final int[] DESK = {1280, 800};
-    private static final int[] TABLET = {820, 1180};
     private static final int[] PHONE = {390, 844};
 
     private final Browser browser;
@@ -41,8 +41,6 @@ public final class Pictures {
         desk.getByText("Save the drawing").waitFor();
         desk.getByText("Do this move").waitFor();
         take(desk, "site");
-        walk(desk, "Foundry floor, ducted split", "Refrigerant piping");
-        take(desk, "walk-piping");
         walk(desk, "Drying room, furnace with coil", "Release and charge");
         take(desk, "walk-charge");
         walk(desk, "Stage roof, ducted split with strip heat", "Tightness");
@@ -85,10 +83,8 @@ public final class Pictures {
         desk.navigate(address + "/corrections");
         desk.getByText("Stage roof").first().waitFor();
         take(desk, "corrections");
-        desk.navigate(address + "/rule-books?find=clearance");
-        desk.getByText("Sallowmere 2026, plate practice").click();
-        desk.getByText("from Plate practice, general").first().waitFor();
-        take(desk, "rule-books");
+        sealed(desk);
+        take(desk, "after");
         desk.navigate(address + "/data-sheets?model=WS-12");
         desk.getByText("Refrigerant and lines").waitFor();
         take(desk, "data-sheets");
@@ -100,16 +96,29 @@ public final class Pictures {
         take(desk, "reckoner");
         desk.context().close();
 
+        Page lead = signedIn("lead", DESK, "light");
+        lead.navigate(address + "/rule-books?find=clearance, front");
+        lead.getByText("Sallowmere 2026, plate practice").click();
+        lead.getByLabel("Change Clearance, front, Lake Halls programme").first().click();
+        lead.getByLabel(Pattern.compile("^Value of Clearance, front")).fill("45 in");
+        lead.getByLabel(Pattern.compile("^Source of Clearance, front")).fill("Letter of the programme, autumn");
+        lead.getByText("Try on the archive").click();
+        lead.getByText("tried on all").waitFor();
+        take(lead, "rule-books");
+        lead.context().close();
+
+        Page crew = signedIn("dunmarrow", PHONE, "light");
+        crew.navigate(address + "/corrections");
+        crew.getByText("Overcurrent protective device").first().click();
+        crew.getByLabel("What was done?").fill("Changed to 40 A.");
+        take(crew, "correction-phone");
+        crew.context().close();
+
         Page attic = signedIn(DESK, "attic");
         walk(attic, "Foundry floor, ducted split", "Handover");
         attic.getByText("46 things must be put right").first().click();
         take(attic, "walk-attic");
         attic.context().close();
-
-        Page tablet = signedIn(TABLET, "light");
-        walk(tablet, "Boathouse, three zones", "Siting");
-        take(tablet, "walk-tablet");
-        tablet.context().close();
 
         Page phone = signedIn(PHONE, "light");
         walk(phone, "Boathouse, three zones", "Siting");
@@ -117,10 +126,26 @@ public final class Pictures {
         phone.context().close();
     }
 
+    /** A visit sealed, and another begun after it that changed something. */
+    private void sealed(Page page) {
+        walk(page, "Lodge, wall split in heating", "Siting");
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("After").setExact(true))
+                .click();
+        page.getByText("Seal this visit").click();
+        page.getByText("Yes, seal it as it stands").click();
+        page.getByText("This visit is sealed as").waitFor();
+    }
+
     private Page signedIn(int[] size, String theme) {
+        return signedIn("inspector", size, theme);
+    }
+
+    private Page signedIn(String name, int[] size, String theme) {
         Page page = browser.open(size[0], size[1]);
         page.addInitScript("localStorage.setItem('undanus.theme', '" + theme + "')");
-        new Steps(page, address).signIn("inspector");
+        new Steps(page, address).signIn(name);
         return page;
     }
 
