@@ -11,6 +11,8 @@ export interface Problem {
   detail: string;
   fields?: Record<string, string>;
   ask?: boolean;
+  /** Name and password are right; the code of the second factor is wanted. */
+  code?: boolean;
   choices?: string[];
   yours?: unknown;
   theirs?: unknown;

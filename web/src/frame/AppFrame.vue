@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { whenSignedOut } from "../api/client";
 import PasswordDialog from "../session/PasswordDialog.vue";
+import FactorDialog from "../session/FactorDialog.vue";
 import SessionsDialog from "../session/SessionsDialog.vue";
 import { useSession } from "../session/useSession";
 import CommandPalette from "./CommandPalette.vue";
@@ -41,6 +42,12 @@ whenSignedOut(() => {
 
 const passwordOpen = ref(false);
 const sessionsOpen = ref(false);
+const factorOpen = ref(false);
+watch(
+  () => session.factor.value.due,
+  (due) => (factorOpen.value ||= due),
+  { immediate: true },
+);
 
 async function signOut() {
   await session.signOut();
@@ -61,6 +68,7 @@ const actions = computed(() => [
   { title: theme.value === "light" ? "Attic theme" : "Light theme", detail: "action", go: toggleTheme },
   { title: "All keys", detail: "action", go: () => (keysOpen.value = true) },
   { title: "Change password", detail: "action", go: () => (passwordOpen.value = true) },
+  { title: "Second factor", detail: "action", go: () => (factorOpen.value = true) },
   { title: "Where you are signed in", detail: "action", go: () => (sessionsOpen.value = true) },
   { title: "Sign out", detail: "action", go: () => void signOut() },
 ]);
@@ -144,6 +152,7 @@ function leave() {
         </button>
         <button type="button" class="button" @click="keysOpen = true">All keys</button>
         <button type="button" class="button" @click="passwordOpen = true">Change password</button>
+        <button type="button" class="button" @click="factorOpen = true">Second factor</button>
         <button type="button" class="button" @click="sessionsOpen = true">Where you are signed in</button>
         <button type="button" class="button" @click="signOut">Sign out</button>
       </div>
@@ -154,6 +163,7 @@ function leave() {
     <HoldRail />
     <PasswordDialog v-model="passwordOpen" />
     <SessionsDialog v-model="sessionsOpen" />
+    <FactorDialog v-model="factorOpen" />
     <CommandPalette ref="palette" :actions="actions" />
     <el-dialog v-model="keysOpen" title="Keys" width="420px">
       <button type="button" class="button" :aria-pressed="singleKeys" @click="toggleSingleKeys">

@@ -84,6 +84,17 @@ async function save() {
   }
 }
 
+/** Without the phone that shows the codes nobody gets in: the lead takes the second factor away. */
+async function loseFactor(someone: Someone) {
+  try {
+    await api.remove(at("/api/people/{name}/second-factor", { path: { name: someone.name } }));
+    notice.done(`The password alone signs ${someone.title} in now.`);
+    await load();
+  } catch (thrown) {
+    notice.problem(sentence(thrown));
+  }
+}
+
 function roleOf(someone: Someone) {
   return ROLES.find((role) => role.id === someone.role)?.title ?? "";
 }
@@ -126,6 +137,11 @@ function roleOf(someone: Someone) {
             </button>
             <button type="button" class="button" @click="((signedIn = someone.name), (sessionsOpen = true))">
               Signed in<span class="visually-hidden"> as {{ someone.title }}</span>
+            </button>
+            <button v-if="someone.secondFactor" type="button" class="button" @click="loseFactor(someone)">
+              Phone lost<span class="visually-hidden"
+                >: take the second factor of {{ someone.title }} away</span
+              >
             </button>
           </td>
         </tr>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from "vue";
 import { useRoute, useRouter } from "vue-router";
+import { ProblemError } from "../api/client";
 import { sentence } from "../api/problems";
 import { useSession } from "./useSession";
 
@@ -10,6 +11,9 @@ const router = useRouter();
 
 const name = ref("");
 const password = ref("");
+/** Asked for once name and password are right, where there is a second factor. */
+const coded = ref(false);
+const code = ref("");
 const problem = ref("");
 const busy = ref(false);
 
@@ -17,11 +21,13 @@ async function submit() {
   busy.value = true;
   problem.value = "";
   try {
-    await signIn(name.value, password.value);
+    await signIn(name.value, password.value, code.value);
     const to =
       typeof route.query.to === "string" && route.query.to.startsWith("/") ? route.query.to : "/register";
     await router.push(to);
   } catch (thrown) {
+    coded.value ||= thrown instanceof ProblemError && !!thrown.problem.code;
+    code.value = "";
     problem.value = sentence(thrown);
   } finally {
     busy.value = false;
@@ -54,6 +60,17 @@ function take(account: { name: string; password: string }) {
         autocomplete="current-password"
         required
       />
+      <template v-if="coded">
+        <label class="label" for="code">Code that your app shows now</label>
+        <input
+          id="code"
+          v-model="code"
+          class="field mono"
+          inputmode="numeric"
+          autocomplete="one-time-code"
+          maxlength="8"
+        />
+      </template>
       <p class="error" role="alert">{{ problem }}</p>
       <button class="button primary" :disabled="busy">Sign in</button>
       <section v-if="demoAccounts.length" class="demo">

@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/session/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep"];
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/password": {
         parameters: {
             query?: never;
@@ -92,7 +108,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["drawing"];
-        put: operations["keep"];
+        put: operations["keep_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -180,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/second-factor/removal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/senml": {
         parameters: {
             query?: never;
@@ -253,7 +285,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["begin"];
+        post: operations["begin_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -429,7 +461,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep_1"];
+        post: operations["keep_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -525,7 +557,7 @@ export interface paths {
         };
         get: operations["all_5"];
         put?: never;
-        post: operations["keep_2"];
+        post: operations["keep_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -669,7 +701,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep_3"];
+        post: operations["keep_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -749,7 +781,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["begin_1"];
+        post: operations["begin_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1716,6 +1748,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people/{name}/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeSecondFactor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/subjects/{subject}": {
         parameters: {
             query?: never;
@@ -1726,7 +1774,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove"];
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1736,6 +1784,9 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Code: {
+            code: string;
+        };
         OwnPassword: {
             old: string;
             fresh: string;
@@ -1793,6 +1844,7 @@ export interface components {
             role: "INSPECTOR" | "QUALITY_LEAD" | "CREW";
             crew?: string;
             active: boolean;
+            secondFactor: boolean;
         };
         CalibrationRecord: {
             /** Format: date */
@@ -2001,6 +2053,7 @@ export interface components {
         Credentials: {
             name: string;
             password: string;
+            code?: string;
         };
         Account: {
             name: string;
@@ -2017,6 +2070,16 @@ export interface components {
         Session: {
             person?: components["schemas"]["Person"];
             demoAccounts: components["schemas"]["Account"][];
+            secondFactor: boolean;
+            secondFactorDue: boolean;
+        };
+        OwnAgain: {
+            password: string;
+        };
+        Secret: {
+            secret: string;
+            address: string;
+            picture: string;
         };
         Receipt: {
             /** Format: int32 */
@@ -3466,6 +3529,7 @@ export interface components {
             };
             choices?: string[];
             ask?: boolean;
+            code?: boolean;
             yours?: unknown;
             theirs?: unknown;
             problems?: {
@@ -3593,6 +3657,72 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Code"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            429: components["responses"]["TOO_MANY_REQUESTS"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnAgain"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Secret"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            429: components["responses"]["TOO_MANY_REQUESTS"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     password: {
         parameters: {
             query?: never;
@@ -3759,6 +3889,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -3825,12 +3956,13 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    keep: {
+    keep_1: {
         parameters: {
             query: {
                 basedOn: number;
@@ -3896,6 +4028,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -3958,6 +4091,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -4071,6 +4205,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -4129,6 +4264,39 @@ export interface operations {
             403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnAgain"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            429: components["responses"]["TOO_MANY_REQUESTS"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     receive: {
@@ -4219,6 +4387,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -4296,7 +4465,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    begin: {
+    begin_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4391,6 +4560,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -4547,6 +4717,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -4683,6 +4854,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -4745,6 +4917,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -4824,7 +4997,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    keep_1: {
+    keep_2: {
         parameters: {
             query: {
                 point: string;
@@ -5009,6 +5182,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -5106,12 +5280,13 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    keep_2: {
+    keep_3: {
         parameters: {
             query?: {
                 point?: string;
@@ -5355,6 +5530,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -5500,7 +5676,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    keep_3: {
+    keep_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5670,6 +5846,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -5714,7 +5891,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    begin_1: {
+    begin_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -5769,6 +5946,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -5937,6 +6115,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -5963,6 +6142,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6016,6 +6196,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -6045,6 +6226,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6072,6 +6254,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6103,6 +6286,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6128,6 +6312,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -6155,6 +6340,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6185,6 +6371,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6266,6 +6453,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -6292,6 +6480,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6320,6 +6509,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6351,6 +6541,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6376,6 +6567,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -6403,6 +6595,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6431,6 +6624,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6460,6 +6654,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6490,6 +6685,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6525,6 +6721,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6553,6 +6750,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6591,6 +6789,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
@@ -6621,6 +6820,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6648,6 +6848,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6681,6 +6882,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6709,6 +6911,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6736,6 +6939,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6766,6 +6970,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6799,6 +7004,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6833,6 +7039,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6866,6 +7073,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6899,6 +7107,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6932,6 +7141,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6965,6 +7175,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -6992,6 +7203,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7019,6 +7231,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
@@ -7051,6 +7264,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
@@ -7079,6 +7293,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7109,6 +7324,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7137,6 +7353,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
@@ -7169,6 +7386,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7198,6 +7416,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7227,6 +7446,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
@@ -7257,6 +7477,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
@@ -7292,6 +7513,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -7343,6 +7565,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             409: components["responses"]["CONFLICT"];
             413: components["responses"]["CONTENT_TOO_LARGE"];
@@ -7403,6 +7626,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -7430,6 +7654,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7455,6 +7680,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -7483,6 +7709,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7511,6 +7738,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7540,6 +7768,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7565,6 +7794,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
@@ -7594,6 +7824,7 @@ export interface operations {
             };
             400: components["responses"]["BAD_REQUEST"];
             401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
             404: components["responses"]["NOT_FOUND"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
@@ -7624,7 +7855,35 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    remove: {
+    removeSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -76,3 +76,6 @@ CREATE INDEX seal_of_installation ON seal (installation_id, sequence);
 CREATE INDEX reading_by_point ON reading (point, installation_id);
 -- So that a stretch of installations is found together.
 CREATE INDEX visit_of_installation ON visit (installation_id, sequence);
+
+-- The secret of somebody's second factor, base32; null where they have none.
+ALTER TABLE app_user ADD COLUMN second_factor VARCHAR(64);

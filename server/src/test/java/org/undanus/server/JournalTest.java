@@ -190,7 +190,7 @@ class JournalTest {
         lead.put("/api/photos/" + photo + "/marks", Map.of("marks", List.of(), "version", 0))
                 .expect(200);
         lead.save(id, "siting.outdoor-clearance-front", "outdoor-1", "10 in").expect(201);
-        lead.post("/api/installations/" + lead.installation("LH-36") + "/seals", Map.of())
+        lead.post("/api/installations/" + lead.installation("LH-10") + "/seals", Map.of())
                 .expect(201);
         String correction = lead.post(
                         "/api/installations/" + id + "/corrections",

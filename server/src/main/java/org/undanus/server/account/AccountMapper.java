@@ -11,7 +11,15 @@ import org.undanus.server.store.Digest;
 @Mapper
 interface AccountMapper {
 
-    record AccountRow(String name, String title, String passwordHash, Role role, String crew, boolean active) {
+    /** @param secondFactor its secret, null where there is none */
+    record AccountRow(
+            String name,
+            String title,
+            String passwordHash,
+            Role role,
+            String crew,
+            boolean active,
+            String secondFactor) {
         AccountState state() {
             return new AccountState(
                     name,
@@ -19,7 +27,8 @@ interface AccountMapper {
                     Digest.sha256(passwordHash),
                     role,
                     crew,
-                    active ? Optional.empty() : Optional.of(true));
+                    active ? Optional.empty() : Optional.of(true),
+                    Optional.ofNullable(secondFactor).map(Digest::sha256));
         }
 
         Person person() {
@@ -31,23 +40,31 @@ interface AccountMapper {
      * As the journal keeps it: of the password's hash its digest.
      *
      * @param off left out where it is not, as before accounts could be switched off
+     * @param secondFactor digest of its secret, left out where there is none
      */
-    record AccountState(String name, String title, String password, Role role, String crew, Optional<Boolean> off) {}
+    record AccountState(
+            String name,
+            String title,
+            String password,
+            Role role,
+            String crew,
+            Optional<Boolean> off,
+            Optional<String> secondFactor) {}
 
-    @Select("SELECT name, title, password_hash, role, crew, active FROM app_user WHERE name = #{name}")
+    @Select("SELECT name, title, password_hash, role, crew, active, second_factor FROM app_user WHERE name = #{name}")
     AccountRow find(String name);
 
-    @Select("SELECT name, title, password_hash, role, crew, active FROM app_user ORDER BY name")
+    @Select("SELECT name, title, password_hash, role, crew, active, second_factor FROM app_user ORDER BY name")
     List<AccountRow> all();
 
     @Select("SELECT COUNT(*) FROM app_user")
     int count();
 
-    @Insert("INSERT INTO app_user (name, title, password_hash, role, crew, active)"
-            + " VALUES (#{name}, #{title}, #{passwordHash}, #{role}, #{crew}, #{active})")
+    @Insert("INSERT INTO app_user (name, title, password_hash, role, crew, active, second_factor)"
+            + " VALUES (#{name}, #{title}, #{passwordHash}, #{role}, #{crew}, #{active}, #{secondFactor})")
     void insert(AccountRow account);
 
     @Update("UPDATE app_user SET title = #{title}, password_hash = #{passwordHash}, role = #{role}, crew = #{crew},"
-            + " active = #{active} WHERE name = #{name}")
+            + " active = #{active}, second_factor = #{secondFactor} WHERE name = #{name}")
     void update(AccountRow account);
 }

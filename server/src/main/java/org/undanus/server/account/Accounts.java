@@ -76,9 +76,29 @@ public class Accounts {
                 encoder.encode(password),
                 person.role(),
                 person.crew().orElse(null),
-                true);
+                true,
+                null);
         mapper.insert(row);
         journal.write(by, "account.added", row.name(), row.state());
+    }
+
+    /** The secret of somebody's second factor; empty where they have none. */
+    Optional<String> secondFactor(String name) {
+        return Optional.ofNullable(mapper.find(name)).map(AccountMapper.AccountRow::secondFactor);
+    }
+
+    /**
+     * Keeps somebody's second factor, or takes it away.
+     *
+     * @param secret null to take it away
+     */
+    @Transactional
+    void secondFactor(String name, String secret, String by) {
+        AccountMapper.AccountRow before = mapper.find(name);
+        AccountMapper.AccountRow after = new AccountMapper.AccountRow(
+                name, before.title(), before.passwordHash(), before.role(), before.crew(), before.active(), secret);
+        mapper.update(after);
+        journal.write(by, "account.changed", name, after.state());
     }
 
     /** Notes in the journal that somebody signed in or out; where that cannot be written they do so all the same. */
@@ -124,7 +144,8 @@ public class Accounts {
                 password.map(encoder::encode).orElse(before.passwordHash()),
                 wanted.person.role(),
                 wanted.person.crew().orElse(null),
-                wanted.active);
+                wanted.active,
+                before.secondFactor());
         mapper.update(after);
         journal.write(by, "account.changed", after.name(), after.state());
         boolean same = after.active()

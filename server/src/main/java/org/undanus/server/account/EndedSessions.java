@@ -3,6 +3,7 @@ package org.undanus.server.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.io.IOException;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
@@ -68,13 +69,14 @@ class EndedSessions implements HandlerInterceptor {
         }
         session.invalidate();
         SecurityContextHolder.clearContext();
-        response.setStatus(HttpStatus.UNAUTHORIZED.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        json.writeValue(
-                response.getOutputStream(),
-                ProblemDetail.forStatusAndDetail(
-                        HttpStatus.UNAUTHORIZED, "Your account has been changed. You are not signed in any more."));
+        refuse(response, HttpStatus.UNAUTHORIZED, "Your account has been changed. You are not signed in any more.");
         return false;
+    }
+
+    private void refuse(HttpServletResponse response, HttpStatus status, String sentence) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        json.writeValue(response.getOutputStream(), ProblemDetail.forStatusAndDetail(status, sentence));
     }
 
     private boolean isOver(Person person, HttpSession session) {

@@ -30,8 +30,12 @@ class PeopleController {
     static final int SHORTEST = 10;
     static final String PASSWORD = "has " + SHORTEST + " to 72 characters";
 
-    /** @param active whether they may sign in */
-    record PersonView(String name, String title, Role role, Optional<String> crew, boolean active) {}
+    /**
+     * @param active whether they may sign in
+     * @param secondFactor whether a code is asked of them beside the password
+     */
+    record PersonView(
+            String name, String title, Role role, Optional<String> crew, boolean active, boolean secondFactor) {}
 
     record NewPerson(
             @NotBlank(message = "is empty")
@@ -65,7 +69,7 @@ class PeopleController {
     @MayAlsoAnswer(HttpStatus.FORBIDDEN)
     List<PersonView> all(@AuthenticationPrincipal Person person) {
         requireLead(person);
-        return accounts.all().stream().map(PeopleController::view).toList();
+        return accounts.all().stream().map(this::view).toList();
     }
 
     @PostMapping
@@ -118,6 +122,15 @@ class PeopleController {
         accounts.endSessions(name, person.name());
     }
 
+    /** Takes somebody's second factor away, for a phone that is lost. */
+    @DeleteMapping("/{name}/second-factor")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removeSecondFactor(@PathVariable String name, @AuthenticationPrincipal Person person) {
+        requireLead(person);
+        requireKnown(name);
+        accounts.secondFactor(name, null, person.name());
+    }
+
     private void requireKnown(String name) {
         if (!accounts.known(name)) {
             throw new NotFoundException("There is nobody of this name.");
@@ -138,8 +151,14 @@ class PeopleController {
         }
     }
 
-    private static PersonView view(Accounts.Standing standing) {
+    private PersonView view(Accounts.Standing standing) {
         Person person = standing.person();
-        return new PersonView(person.name(), person.title(), person.role(), person.crew(), standing.active());
+        return new PersonView(
+                person.name(),
+                person.title(),
+                person.role(),
+                person.crew(),
+                standing.active(),
+                accounts.secondFactor(person.name()).isPresent());
     }
 }

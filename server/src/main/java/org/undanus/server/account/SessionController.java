@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.server.problem.CodeNeededException;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
@@ -39,8 +40,8 @@ class SessionController {
 
     record Credentials(
             @NotBlank(message = "is empty") @Size(max = 60, message = "is longer than 60 characters") String name,
-            @NotBlank(message = "is empty") @Size(max = 72, message = "is longer than 72 characters")
-                    String password) {}
+            @NotBlank(message = "is empty") @Size(max = 72, message = "is longer than 72 characters") String password,
+            Optional<@Size(max = 12, message = "is no code") String> code) {}
 
     record OwnPassword(
             @NotBlank(message = "is empty") @Size(max = 72, message = "is longer than 72 characters") String old,
@@ -51,14 +52,21 @@ class SessionController {
     /**
      * @param person empty when nobody is signed in
      * @param demoAccounts in demo mode, accounts to try
+     * @param secondFactor whether this person has one
+     * @param secondFactorDue whether this person's role needs one that is not set up: nothing else is answered before
      */
-    record Session(Optional<Person> person, List<DemoAccounts.Account> demoAccounts) {}
+    record Session(
+            Optional<Person> person,
+            List<DemoAccounts.Account> demoAccounts,
+            boolean secondFactor,
+            boolean secondFactorDue) {}
 
     private final Accounts accounts;
     private final SignInThrottle throttle;
     private final SecurityContextRepository sessions;
     private final OpenSessions open;
     private final EndedSessions ended;
+    private final SecondFactor factor;
     private final ObjectProvider<DemoAccounts> demo;
 
     SessionController(
@@ -67,7 +75,9 @@ class SessionController {
             SecurityContextRepository sessions,
             OpenSessions open,
             EndedSessions ended,
+            SecondFactor factor,
             ObjectProvider<DemoAccounts> demo) {
+        this.factor = factor;
         this.open = open;
         this.ended = ended;
         this.accounts = accounts;
@@ -94,6 +104,7 @@ class SessionController {
         if (person.isEmpty()) {
             throw new BadCredentialsException("Name or password is wrong. Nothing was changed.");
         }
+        accounts.secondFactor(person.get().name()).ifPresent(secret -> requireCode(person.get(), secret, credentials));
         throttle.right(key);
         if (request.getSession(false) != null) {
             request.changeSessionId();
@@ -123,6 +134,16 @@ class SessionController {
     void endOthers(@AuthenticationPrincipal Person person, HttpServletRequest request) {
         ended.endOthers(person.name(), request.getSession());
         accounts.note(person, "session.others-ended");
+    }
+
+    private void requireCode(Person person, String secret, Credentials credentials) {
+        String code = credentials.code().map(String::strip).orElse("");
+        if (code.isEmpty()) {
+            throw new CodeNeededException("Type the code that your app shows now.");
+        }
+        if (!factor.right(person.name(), secret, code)) {
+            throw new CodeNeededException("The code is not right, or was used already. Wait for the next one.");
+        }
     }
 
     /** One's own password, by the old one. What else is signed in under this name ends; this session goes on. */
@@ -165,7 +186,12 @@ class SessionController {
     }
 
     private Session session(Optional<Person> person) {
+        boolean has =
+                person.flatMap(someone -> accounts.secondFactor(someone.name())).isPresent();
         return new Session(
-                person, demo.stream().flatMap(d -> d.accounts().stream()).toList());
+                person,
+                demo.stream().flatMap(d -> d.accounts().stream()).toList(),
+                has,
+                !has && person.filter(factor::neededFor).isPresent());
     }
 }

@@ -63,6 +63,8 @@ class Answers implements OperationCustomizer {
         Set<HttpStatus> refusals = new TreeSet<>(Set.of(
                 HttpStatus.BAD_REQUEST,
                 HttpStatus.UNAUTHORIZED,
+                // where a role needs a second factor that is not set up, or a page its token
+                HttpStatus.FORBIDDEN,
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 HttpStatus.SERVICE_UNAVAILABLE));
         if (Arrays.stream(method.getMethodParameters()).anyMatch(p -> p.hasParameterAnnotation(PathVariable.class))) {
@@ -71,8 +73,6 @@ class Answers implements OperationCustomizer {
         RequestMapping mapping = AnnotatedElementUtils.findMergedAnnotation(method.getMethod(), RequestMapping.class);
         boolean asks = mapping != null && Arrays.asList(mapping.method()).contains(RequestMethod.GET);
         if (!asks) {
-            // without the token of its page
-            refusals.add(HttpStatus.FORBIDDEN);
             if (operation.getRequestBody() != null) {
                 refusals.addAll(Set.of(
                         HttpStatus.CONTENT_TOO_LARGE,

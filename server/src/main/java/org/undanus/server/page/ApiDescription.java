@@ -62,6 +62,7 @@ class ApiDescription {
                 .addProperty("fields", new ObjectSchema().additionalProperties(new StringSchema()))
                 .addProperty("choices", new ArraySchema().items(new StringSchema()))
                 .addProperty("ask", new BooleanSchema())
+                .addProperty("code", new BooleanSchema())
                 .addProperty("yours", new Schema<>())
                 .addProperty("theirs", new Schema<>())
                 .addProperty(

@@ -46,7 +46,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail notSignedIn(AuthenticationException e) {
-        return problem(HttpStatus.UNAUTHORIZED, "Not signed in", e.getMessage());
+        ProblemDetail problem = problem(HttpStatus.UNAUTHORIZED, "Not signed in", e.getMessage());
+        if (e instanceof CodeNeededException) {
+            problem.setProperty("code", true);
+        }
+        return problem;
     }
 
     @ExceptionHandler

@@ -22,6 +22,7 @@ import org.undanus.core.rules.Limit;
 import org.undanus.core.station.Walk;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.installation.CaseFile;
+import org.undanus.server.qr.QrCode;
 import org.undanus.server.walk.FigureView;
 import org.undanus.server.walk.JudgementView;
 

@@ -43,6 +43,9 @@ import org.undanus.server.problem.UnsuitableException;
 @RestController
 @RequestMapping("/api")
 class HoldController {
+    /** Seconds; what lies farther is refused whatever it is, and need not be computed. */
+    private static final long FAR = 1_000_000;
+
     /** @param ago how long before now it began, s */
     record NewHold(
             @NotNull(message = "is missing") UUID id,
@@ -126,7 +129,7 @@ class HoldController {
                 id,
                 started.id(),
                 new PointKey(started.point(), started.component()),
-                Instant.now().minusSeconds(started.ago()),
+                Instant.now().minusSeconds(Math.max(-FAR, Math.min(FAR, started.ago()))),
                 person);
         return view(hold, cases.open(id, person), units).orElseThrow();
     }

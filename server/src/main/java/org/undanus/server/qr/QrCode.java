@@ -1,4 +1,4 @@
-package org.undanus.server.report;
+package org.undanus.server.qr;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.WriterException;
@@ -8,14 +8,14 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** An address as a QR code (ISO/IEC 18004) in SVG. */
-final class QrCode {
+public final class QrCode {
     private QrCode() {}
 
     /**
      * @param side of the picture, dots
      * @throws IllegalArgumentException when the text is longer than a code can hold
      */
-    static String svg(String text, int side) {
+    public static String svg(String text, int side) {
         BitMatrix code = matrix(text);
         String dark = IntStream.range(0, code.getHeight())
                 .boxed()

@@ -1,0 +1,2 @@
+/** Texts as QR codes. */
+package org.undanus.server.qr;

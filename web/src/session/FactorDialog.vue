@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { ref, watch } from "vue";
+import { at } from "../api/address";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+import { useSession } from "./useSession";
+
+/** One's own second factor: begun by the password, kept once a code shows that the app has it. */
+const open = defineModel<boolean>({ required: true });
+const { factor, again } = useSession();
+const password = ref("");
+const code = ref("");
+const secret = ref<Schemas["Secret"]>();
+const problem = ref("");
+const busy = ref(false);
+
+watch(open, () => {
+  password.value = code.value = problem.value = "";
+  secret.value = undefined;
+});
+
+async function attempt(work: () => Promise<void>) {
+  busy.value = true;
+  problem.value = "";
+  try {
+    await work();
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+
+const begin = () =>
+  attempt(async () => {
+    secret.value = await api.post(at("/api/session/second-factor"), { password: password.value });
+  });
+
+async function end(said: string) {
+  await again();
+  open.value = false;
+  notice.done(said);
+}
+
+const keep = () =>
+  attempt(async () => {
+    await api.put(at("/api/session/second-factor"), { code: code.value });
+    await end("Kept. A code is asked for at every sign-in from now on.");
+  });
+
+const remove = () =>
+  attempt(async () => {
+    await api.post(at("/api/session/second-factor/removal"), { password: password.value });
+    await end("Taken away. The password alone signs you in.");
+  });
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Second factor" width="min(440px, 94vw)">
+    <p v-if="factor.due"><strong>Your role needs one: nothing else is shown before it is set up.</strong></p>
+    <form v-if="!secret" class="form" @submit.prevent="begin">
+      <p class="quiet">
+        {{
+          factor.has
+            ? "You have one. Set up another in its place, or take it away."
+            : "An app on your phone shows a code that changes every half minute; it is asked for beside the password."
+        }}
+      </p>
+      <label>
+        <span class="label">Your password</span>
+        <input v-model="password" class="field" type="password" autocomplete="current-password" required />
+      </label>
+      <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+      <div class="buttons">
+        <button type="submit" class="button primary" :disabled="busy">Set one up</button>
+        <button v-if="factor.has" type="button" class="button" :disabled="busy || !password" @click="remove">
+          Take it away
+        </button>
+      </div>
+    </form>
+    <form v-else class="form" @submit.prevent="keep">
+      <p>Point the app at the code, or type the secret into it.</p>
+      <img
+        :src="`data:image/svg+xml,${encodeURIComponent(secret.picture)}`"
+        alt="Secret as a QR code"
+        width="200"
+      />
+      <p class="mono secret">{{ secret.secret }}</p>
+      <label>
+        <span class="label">Code that the app shows now</span>
+        <input v-model="code" class="field mono" inputmode="numeric" autocomplete="one-time-code" required />
+      </label>
+      <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+      <button type="submit" class="button primary" :disabled="busy">Keep it</button>
+    </form>
+  </el-dialog>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 10px;
+}
+
+.secret {
+  overflow-wrap: anywhere;
+}
+
+img {
+  padding: 8px;
+  background: #fffefa;
+}
+
+.buttons {
+  display: flex;
+  gap: 8px;
+}
+</style>
