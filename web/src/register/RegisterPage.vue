@@ -122,7 +122,12 @@ function entered(id: string) {
         <p class="quiet">What is most at stake stands first. Open one to walk it.</p>
       </div>
       <div class="actions">
-        <ImportButton v-if="person?.role === 'QUALITY_LEAD'" @imported="load" />
+        <template v-if="person?.role === 'QUALITY_LEAD'">
+          <a class="button" :href="at('/api/everything')" download title="Everything there is, as open files">
+            Export all
+          </a>
+          <ImportButton @imported="load" />
+        </template>
         <button v-if="person?.role !== 'CREW'" type="button" class="button primary" @click="entering = true">
           New installation
         </button>

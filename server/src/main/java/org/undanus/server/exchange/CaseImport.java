@@ -121,12 +121,7 @@ public class CaseImport {
             throw new UnsuitableException("installations", "The file holds no installation.");
         }
         requireNoGaps("installations", document.installations());
-        document.ruleBooks().ifPresent(all -> requireNoGaps("ruleBooks", all));
-        document.dataSheets().ifPresent(all -> requireNoGaps("dataSheets", all));
-        document.instruments().ifPresent(all -> requireNoGaps("instruments", all));
-        document.ruleBooks().stream().flatMap(List::stream).forEach(yaml -> books.addWithCase(yaml, person.name()));
-        sheets.add(document.dataSheets().orElse(List.of()), person.name(), now);
-        instruments.add(document.instruments().orElse(List.of()), person.name());
+        library(document, person);
         document.installations().forEach(CaseImport::requireWhole);
         progress.begins(document.installations().stream()
                 .mapToInt(i -> i.readings().size()
@@ -137,6 +132,16 @@ public class CaseImport {
         return document.installations().stream()
                 .map(i -> enter(i, folder, person, now, progress))
                 .toList();
+    }
+
+    /** Keeps what a file brings of rule books, sheets and instruments. */
+    void library(CaseDocument document, Person person) {
+        document.ruleBooks().ifPresent(all -> requireNoGaps("ruleBooks", all));
+        document.dataSheets().ifPresent(all -> requireNoGaps("dataSheets", all));
+        document.instruments().ifPresent(all -> requireNoGaps("instruments", all));
+        document.ruleBooks().stream().flatMap(List::stream).forEach(yaml -> books.addWithCase(yaml, person.name()));
+        sheets.add(document.dataSheets().orElse(List.of()), person.name(), Instant.now());
+        instruments.add(document.instruments().orElse(List.of()), person.name());
     }
 
     private static void requireWhole(InstallationRecord record) {

@@ -39,10 +39,12 @@ class ExchangeController {
     }
 
     private final CaseExport exchange;
+    private final Everything everything;
     private final Imports imports;
     private final CaseFiles cases;
 
-    ExchangeController(CaseExport exchange, Imports imports, CaseFiles cases) {
+    ExchangeController(CaseExport exchange, Everything everything, Imports imports, CaseFiles cases) {
+        this.everything = everything;
         this.exchange = exchange;
         this.imports = imports;
         this.cases = cases;
@@ -77,6 +79,21 @@ class ExchangeController {
                 .contentType(MediaType.parseMediaType("application/zip"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
                 .body(exchange.zip(file, photos, person));
+    }
+
+    /** Everything there is, as open files; brought in elsewhere as an import. */
+    @GetMapping(path = "/everything", produces = "application/zip")
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = "application/zip", schema = @Schema(type = "string", format = "binary")))
+    ResponseEntity<StreamingResponseBody> everything(@AuthenticationPrincipal Person person) {
+        if (!person.leads()) {
+            throw new NotAllowedException("Everything is handed out to the quality lead alone.");
+        }
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/zip"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"everything.zip\"")
+                .body(to -> everything.write(to, person));
     }
 
     /** Takes a case file in, as JSON or as ZIP; how it goes on is asked under its id. */

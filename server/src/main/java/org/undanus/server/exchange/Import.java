@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.zip.ZipException;
 import org.springframework.util.FileSystemUtils;
 import org.undanus.server.account.Person;
 
@@ -50,10 +51,13 @@ final class Import implements ImportProgress {
         return person.name().equals(other.name());
     }
 
-    void run(CaseImport exchange) {
+    void run(CaseImport exchange, Everything everything) {
         try {
             enter(State.READING);
-            List<String> made = exchange.read(document(), person, this);
+            Path file = folder.resolve("file");
+            List<String> made = holdsEverything(file)
+                    ? everything.read(file, person, this)
+                    : exchange.read(document(file), person, this);
             synchronized (this) {
                 installations = made;
                 state = State.DONE;
@@ -71,9 +75,18 @@ final class Import implements ImportProgress {
         }
     }
 
+    private static boolean holdsEverything(Path file) {
+        try {
+            return CaseZip.is(file) && Everything.is(file);
+        } catch (ZipException damaged) {
+            return false;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     /** What came in, unpacked where it was packed. */
-    private Path document() {
-        Path file = folder.resolve("file");
+    private Path document(Path file) {
         try {
             return CaseZip.is(file) ? CaseZip.unpack(file, most) : file;
         } catch (IOException e) {
@@ -104,7 +117,7 @@ final class Import implements ImportProgress {
     public synchronized void begins(int all) {
         requireWanted();
         state = State.KEEPING;
-        steps = all;
+        steps += all;
     }
 
     @Override

@@ -39,6 +39,7 @@ class Imports {
     private final DataSize largest;
     private final RoomOnDisk room;
     private final CaseImport exchange;
+    private final Everything everything;
     private final Cache<String, Import> known = Caffeine.newBuilder()
             .maximumSize(REMEMBERED)
             .expireAfterWrite(REMEMBERED_FOR)
@@ -50,7 +51,9 @@ class Imports {
             @Value("${undanus.data}") Path data,
             @Value("${undanus.largest-case-file}") DataSize largest,
             RoomOnDisk room,
-            CaseImport exchange) {
+            CaseImport exchange,
+            Everything everything) {
+        this.everything = everything;
         this.largest = largest;
         this.folder = data.resolve("imports");
         this.room = room;
@@ -78,7 +81,7 @@ class Imports {
             Import made = new Import(id, person, own, largest.toBytes());
             known.put(id, made);
             ImportView first = made.view();
-            one.execute(() -> made.run(exchange));
+            one.execute(() -> made.run(exchange, everything));
             begun = true;
             return first;
         } catch (RejectedExecutionException e) {

@@ -624,7 +624,7 @@ public class CaseFiles {
     }
 
     /**
-     * Notes under which number the visit that goes on was sealed.
+     * Notes under which number the visit that the header names was sealed.
      *
      * @throws ConflictException where it is already
      */

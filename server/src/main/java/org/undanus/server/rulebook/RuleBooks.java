@@ -58,6 +58,11 @@ public class RuleBooks {
         return newest().stream().filter(book -> book.id().equals(id)).findFirst();
     }
 
+    /** Every version of every book. */
+    public List<RuleBook> every() {
+        return mapper.all().stream().map(row -> book(row.id(), row.version())).toList();
+    }
+
     /** All versions of a book, the oldest first. */
     public List<RuleBook> versions(String id) {
         return mapper.all().stream()

@@ -23,6 +23,7 @@ class KeptSeals {
     @Bean
     Anchored sealedAnchors(SealMapper mapper) {
         return () -> mapper.all().stream()
+                .filter(seal -> seal.anchorSequence() > 0)
                 .map(seal -> new Anchored.Anchor(seal.anchorSequence(), seal.anchorHash(), "the seal " + seal.number()))
                 .toList();
     }

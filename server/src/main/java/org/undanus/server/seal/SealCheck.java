@@ -66,7 +66,7 @@ public final class SealCheck {
     }
 
     private Outcome check(ZipFile zip) throws IOException {
-        Optional<Seal> read = seal(zip);
+        Optional<Seal> read = seal(zip, json);
         if (read.isEmpty()) {
             return unreadable("It holds no seal.json that says what was sealed.");
         }
@@ -104,7 +104,16 @@ public final class SealCheck {
         return first;
     }
 
-    private Optional<Seal> seal(ZipFile zip) throws IOException {
+    /** What a file says that it seals, unchecked; empty where it says nothing. */
+    static Optional<Seal> seal(Path file, JsonMapper json) {
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            return seal(zip, json);
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static Optional<Seal> seal(ZipFile zip, JsonMapper json) throws IOException {
         ZipEntry entry = zip.getEntry(Seal.FILE);
         if (entry == null) {
             return Optional.empty();

@@ -18,6 +18,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.server.account.Person;
 import org.undanus.server.exchange.CaseExport;
+import org.undanus.server.exchange.SealedFiles;
 import org.undanus.server.hold.Holds;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
@@ -38,7 +39,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Seals visits that are done, and hands out what was sealed. */
 @Service
-public class Seals {
+public class Seals implements SealedFiles {
     private static final String CASE = "case.json";
 
     /** A seal as it is listed. */
@@ -223,7 +224,73 @@ public class Seals {
         }
     }
 
+    @Override
+    @Transactional(readOnly = true)
+    public List<String> numbers() {
+        return mapper.all().stream().map(SealRow::number).toList();
+    }
+
+    @Override
+    public List<String> keys() {
+        return SigningKey.known(folder).stream().map(PublicKeyPart::encoded).toList();
+    }
+
+    @Override
+    public void adopt(List<String> keys) {
+        SigningKey.adopt(folder, keys.stream().map(PublicKeyPart::new).toList());
+    }
+
+    @Override
+    @Transactional
+    public void keep(Path sealed, Person person) {
+        SealCheck.Outcome outcome = new SealCheck(json, Optional.empty()).check(sealed);
+        if (!outcome.sound()) {
+            throw new UnsuitableException("seals", outcome.sentence() + " Nothing was saved.");
+        }
+        Seal seal = SealCheck.seal(sealed, json).orElseThrow();
+        int slash = seal.number().lastIndexOf('/');
+        CaseFile.Header header = cases.named(person).stream()
+                .filter(each -> each.reference().equals(seal.number().substring(0, Math.max(0, slash))))
+                .findFirst()
+                .map(each -> cases.open(each.id(), person).header())
+                .filter(found -> isVisit(seal.number().substring(slash + 1), found))
+                .orElseThrow(() -> new UnsuitableException(
+                        "seals", "The seal " + seal.number() + " is of no visit here. Nothing was saved."));
+        CaseFile.Header visit =
+                header.at(header.visits().get(Integer.parseInt(seal.number().substring(slash + 1)) - 1));
+        // its anchor is in another journal: here there is nothing to hold it against
+        SealRow row = new SealRow(
+                seal.number(),
+                header.id(),
+                visit.visitId(),
+                seal.root(),
+                outcome.fingerprint(),
+                0,
+                "",
+                seal.sealedBy(),
+                seal.sealedAt());
+        try {
+            try (InputStream content = Files.newInputStream(sealed)) {
+                mapper.insert(row, content);
+            }
+            journal.write(
+                    person.name(),
+                    "seal.brought-in",
+                    row.number(),
+                    new SealState(row, Digest.sha256(Files.newInputStream(sealed))));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        cases.seal(visit, seal.number(), person);
+    }
+
+    private static boolean isVisit(String number, CaseFile.Header header) {
+        return number.matches("[1-9]\\d{0,5}")
+                && Integer.parseInt(number) <= header.visits().size();
+    }
+
     /** Writes a sealed file out. */
+    @Override
     @Transactional(readOnly = true)
     public void write(String number, OutputStream to) {
         try (InputStream content = mapper.content(number).content()) {

@@ -73,17 +73,7 @@ public final class SigningKey {
      * @return the new one
      */
     public static SigningKey changed(Path folder) {
-        in(folder).ifPresent(before -> {
-            try {
-                Files.writeString(
-                        folder.resolve(RETIRED),
-                        encoded("PUBLIC KEY", before.pair.getPublic().getEncoded()),
-                        StandardOpenOption.CREATE,
-                        StandardOpenOption.APPEND);
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        });
+        in(folder).ifPresent(before -> retire(folder, before.pair.getPublic().getEncoded()));
         return made(folder);
     }
 
@@ -103,6 +93,28 @@ public final class SigningKey {
             }
         }
         return known;
+    }
+
+    /** Takes over keys that signed elsewhere, to verify with; those that are known already stay. */
+    public static void adopt(Path folder, List<PublicKeyPart> others) {
+        List<PublicKeyPart> known = known(folder);
+        for (PublicKeyPart other : others) {
+            if (!known.contains(other) && !other.fingerprint().isEmpty()) {
+                retire(folder, Base64.getDecoder().decode(other.encoded()));
+            }
+        }
+    }
+
+    private static void retire(Path folder, byte[] key) {
+        try {
+            Files.writeString(
+                    folder.resolve(RETIRED),
+                    encoded("PUBLIC KEY", key),
+                    StandardOpenOption.CREATE,
+                    StandardOpenOption.APPEND);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static SigningKey made(Path folder) {

@@ -1,0 +1,220 @@
+package org.undanus.server.exchange;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.util.unit.DataSize;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.server.account.Person;
+import org.undanus.server.datasheet.SheetLibrary;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.server.toolcase.Instruments;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Everything there is as open files in one ZIP: the library of rule books, sheets and instruments, a case file of each
+ * installation, and the sealed visits. Brought into an empty system it judges the same and the seals verify.
+ */
+@Service
+class Everything {
+    static final String FORMAT = "undanus-everything/1";
+    private static final String CONTENTS = "everything.json";
+    private static final String LIBRARY = "library.json";
+    private static final Pattern CASES = Pattern.compile("cases/[A-Za-z0-9][A-Za-z0-9-]{0,80}\\.zip");
+    private static final Pattern SEALS = Pattern.compile("seals/[A-Za-z0-9][A-Za-z0-9-]{0,80}\\.zip");
+    private static final int MOST_ENTRIES = 50_000;
+
+    /** @param keys public parts of the keys that signed what is sealed, base64 */
+    record Contents(String format, Instant exportedAt, List<String> keys) {}
+
+    private final CaseExport export;
+    private final CaseImport cases;
+    private final CaseFiles files;
+    private final RuleBooks books;
+    private final SheetLibrary sheets;
+    private final Instruments instruments;
+    private final SealedFiles seals;
+    private final TransactionTemplate transactions;
+    private final JsonMapper json;
+    private final long largest;
+
+    Everything(
+            CaseExport export,
+            CaseImport cases,
+            CaseFiles files,
+            RuleBooks books,
+            SheetLibrary sheets,
+            Instruments instruments,
+            SealedFiles seals,
+            TransactionTemplate transactions,
+            JsonMapper json,
+            @Value("${undanus.largest-case-file}") DataSize largest) {
+        this.export = export;
+        this.cases = cases;
+        this.files = files;
+        this.books = books;
+        this.sheets = sheets;
+        this.instruments = instruments;
+        this.seals = seals;
+        this.transactions = transactions;
+        this.json = json;
+        this.largest = largest.toBytes();
+    }
+
+    /** Writes it out, one thing after another: the memory holds one case at a time. */
+    void write(OutputStream to, Person person) throws IOException {
+        Path one = Files.createTempFile("undanus-everything", ".zip");
+        try (ZipOutputStream zip = new ZipOutputStream(to)) {
+            put(zip, CONTENTS, new Contents(FORMAT, Instant.now().truncatedTo(ChronoUnit.SECONDS), seals.keys()));
+            put(
+                    zip,
+                    LIBRARY,
+                    new CaseDocument(
+                            CaseDocument.FORMAT,
+                            Optional.empty(),
+                            Optional.of(books.every().stream()
+                                    .sorted(Comparator.comparing(
+                                            book -> book.layers().size()))
+                                    .map(RuleBook::yaml)
+                                    .toList()),
+                            Optional.of(sheets.newest().stream()
+                                    .map(SheetLibrary.Version::sheet)
+                                    .toList()),
+                            Optional.of(instruments.records()),
+                            List.of()));
+            int number = 1;
+            for (CaseFiles.Named each : files.named(person)) {
+                try (OutputStream out = Files.newOutputStream(one)) {
+                    export.zip(files.open(each.id(), person), ExchangeController.PhotoChoice.POSITIONED, person)
+                            .writeTo(out);
+                }
+                zip.putNextEntry(new ZipEntry("cases/" + number++ + "-" + plain(each.reference()) + ".zip"));
+                Files.copy(one, zip);
+            }
+            for (String seal : seals.numbers()) {
+                zip.putNextEntry(new ZipEntry("seals/" + number++ + "-" + plain(seal) + ".zip"));
+                seals.write(seal, zip);
+            }
+        } finally {
+            Files.deleteIfExists(one);
+        }
+    }
+
+    private void put(ZipOutputStream zip, String name, Object content) throws IOException {
+        zip.putNextEntry(new ZipEntry(name));
+        zip.write(json.writeValueAsBytes(content));
+    }
+
+    private static String plain(String name) {
+        return name.replaceAll("[^A-Za-z0-9]", "-");
+    }
+
+    /** Whether a ZIP file is one of these. */
+    static boolean is(Path file) throws IOException {
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            return zip.getEntry(CONTENTS) != null;
+        }
+    }
+
+    /**
+     * Brings it in, whole or not at all.
+     *
+     * @return ids of the installations entered
+     * @throws UnsuitableException naming the file in it that cannot be taken
+     */
+    List<String> read(Path file, Person person, ImportProgress progress) {
+        return transactions.execute(status -> {
+            try (ZipFile zip = new ZipFile(file.toFile())) {
+                return read(zip, file.getParent(), person, progress);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+    }
+
+    private List<String> read(ZipFile zip, Path folder, Person person, ImportProgress progress) throws IOException {
+        List<? extends ZipEntry> entries = zip.stream().toList();
+        if (entries.size() > MOST_ENTRIES) {
+            throw new UnsuitableException("zip", "The file holds more than " + MOST_ENTRIES + " files.");
+        }
+        for (ZipEntry entry : entries) {
+            String name = entry.getName();
+            if (!name.equals(CONTENTS)
+                    && !name.equals(LIBRARY)
+                    && !CASES.matcher(name).matches()
+                    && !SEALS.matcher(name).matches()) {
+                throw new UnsuitableException("zip", "The file holds other things too. Nothing was saved.");
+            }
+        }
+        Contents contents = json.readValue(bytes(zip, CONTENTS), Contents.class);
+        if (!FORMAT.equals(contents.format())) {
+            throw new UnsuitableException("format", "This reads " + FORMAT + ".");
+        }
+        cases.library(json.readValue(bytes(zip, LIBRARY), CaseDocument.class), person);
+        List<String> entered = new ArrayList<>();
+        for (ZipEntry entry : entries) {
+            if (CASES.matcher(entry.getName()).matches()) {
+                Path own = Files.createTempDirectory(folder, "case");
+                Path one = unpacked(zip, entry, own.resolve("file"));
+                entered.addAll(cases.read(CaseZip.unpack(one, largest), person, progress));
+            }
+        }
+        seals.adopt(contents.keys() == null ? List.of() : contents.keys());
+        for (ZipEntry entry : entries) {
+            if (SEALS.matcher(entry.getName()).matches()) {
+                seals.keep(unpacked(zip, entry, Files.createTempFile(folder, "seal", ".zip")), person);
+            }
+        }
+        return entered;
+    }
+
+    private byte[] bytes(ZipFile zip, String name) throws IOException {
+        ZipEntry entry = zip.getEntry(name);
+        if (entry == null) {
+            throw new UnsuitableException("zip", "The file holds no " + name + ". Nothing was saved.");
+        }
+        try (InputStream in = zip.getInputStream(entry)) {
+            byte[] read = in.readNBytes((int) Math.min(Integer.MAX_VALUE - 8L, largest) + 1);
+            requireSize(read.length, name);
+            return read;
+        }
+    }
+
+    private Path unpacked(ZipFile zip, ZipEntry entry, Path to) throws IOException {
+        try (InputStream in = zip.getInputStream(entry);
+                OutputStream out = Files.newOutputStream(to)) {
+            byte[] buffer = new byte[1 << 16];
+            long size = 0;
+            for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
+                size += read;
+                requireSize(size, entry.getName());
+                out.write(buffer, 0, read);
+            }
+        }
+        return to;
+    }
+
+    private void requireSize(long size, String name) {
+        if (size > largest) {
+            throw new UnsuitableException("zip", name + " is larger than what can be imported. Nothing was saved.");
+        }
+    }
+}

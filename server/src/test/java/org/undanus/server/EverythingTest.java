@@ -1,0 +1,124 @@
+package org.undanus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.undanus.server.account.Accounts;
+import org.undanus.server.account.Person;
+import org.undanus.server.account.Role;
+import org.undanus.server.journal.JournalCheck;
+import tools.jackson.databind.JsonNode;
+
+/** Everything goes out as open files and into an empty system, which judges the same and verifies the seals. */
+class EverythingTest {
+    @RegisterExtension
+    static final TestServer SERVER = TestServer.withDemo();
+
+    private static JsonNode brought(Client lead, byte[] zip, int expected) {
+        String id = lead.send("POST", "/api/imports", zip, "application/zip")
+                .expect(202)
+                .json()
+                .path("id")
+                .asString();
+        return lead.settled(id).expect(expected).json();
+    }
+
+    private static byte[] without(byte[] zip, String prefix) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip));
+                ZipOutputStream to = new ZipOutputStream(out)) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                if (!entry.getName().startsWith(prefix)) {
+                    to.putNextEntry(new ZipEntry(entry.getName()));
+                    in.transferTo(to);
+                }
+            }
+        }
+        return out.toByteArray();
+    }
+
+    @Test
+    void anEmptySystemJudgesTheSameAndTheSealsVerify() throws IOException {
+        Client lead = SERVER.signedIn("lead");
+        String sealed = lead.installation("LH-23");
+        lead.upload("/api/installations/" + sealed + "/photos?component=outdoor-1", TestPictures.jpeg(30, 20))
+                .expect(201);
+        JsonNode raised = lead.post(
+                        "/api/installations/" + sealed + "/corrections",
+                        Map.of("judgements", List.of("papers.plate-age@outdoor-1"), "words", "Show the papers."))
+                .expect(201)
+                .json()
+                .get(0);
+        lead.post(
+                        "/api/corrections/" + raised.path("id").asString() + "/steps",
+                        Map.of(
+                                "kind",
+                                "WITHDRAWN",
+                                "words",
+                                "Shown.",
+                                "readings",
+                                List.of(),
+                                "confirmed",
+                                false,
+                                "version",
+                                1))
+                .expect(201);
+        lead.post("/api/installations/" + sealed + "/seals", Map.of()).expect(201);
+        byte[] zip = lead.get("/api/everything").expect(200).response().body();
+        SERVER.signedIn("inspector").get("/api/everything").expect(403);
+
+        TestServer empty = TestServer.empty();
+        empty.start();
+        try {
+            empty.bean(Accounts.class)
+                    .add(new Person("lead2", "Lead", Role.QUALITY_LEAD, Optional.empty()), "lead2-demo", "test");
+            Client to = empty.signedIn("lead2");
+            assertThat(brought(to, without(zip, "library.json"), 422).toString())
+                    .contains("no library.json");
+            assertThat(to.get("/api/installations").json().path("entries"))
+                    .as("whole or not at all")
+                    .isEmpty();
+            assertThat(brought(to, zip, 200).path("installations")).hasSize(17);
+            for (String reference : List.of("LH-01", "LH-07", "LH-15", "LH-23", "LH-40")) {
+                JsonNode there = lead.get("/api/installations/" + lead.installation(reference) + "/case.json")
+                        .json()
+                        .at("/installations/0");
+                assertThat(to.get("/api/installations/" + to.installation(reference) + "/case.json")
+                                .json()
+                                .at("/installations/0"))
+                        .as(reference)
+                        .isEqualTo(there);
+            }
+            String here = to.installation("LH-23");
+            byte[] seal = to.get("/api/installations/" + here + "/seals/1/file")
+                    .expect(200)
+                    .response()
+                    .body();
+            JsonNode checked = to.send("POST", "/api/sealed/check", seal, "application/zip")
+                    .expect(200)
+                    .json();
+            assertThat(checked.path("sound").asBoolean()).as(checked.toString()).isTrue();
+            assertThat(checked.path("known").asBoolean()).isTrue();
+            assertThat(to.get("/api/installations/" + here + "/seals")
+                            .expect(200)
+                            .json()
+                            .at("/0/number")
+                            .asString())
+                    .isEqualTo("LH-23/1");
+            assertThat(empty.bean(JournalCheck.class).run().sentence()).contains("sound");
+            assertThat(brought(to, zip, 422).toString()).contains("already in the register");
+        } finally {
+            empty.stop();
+        }
+    }
+}
