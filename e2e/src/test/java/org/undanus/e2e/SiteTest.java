@@ -180,7 +180,8 @@ class SiteTest extends BrowserTest {
                 new Page.GetByRoleOptions().setName(Pattern.compile("Photo of Hole, clear diameter, 20.*")));
         assertThat(thumbnail).isVisible();
         thumbnail.click();
-        assertThat(page.getByAltText("Photo, enlarged")).isVisible();
+        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Photo, enlarged")))
+                .isVisible();
         button(page, "Turn").click();
         page.keyboard().press("Escape");
         photo.setInputFiles(
