@@ -175,6 +175,13 @@ class CorrectionTest {
 
         Client.Answer late = take(own, closed, step("ANSWERED", "Also painted it.", closed));
         assertThat(late.expect(409).detail()).contains("This correction is closed already");
+        assertThat(own.upload(
+                                "/api/installations/" + roof + "/photos?correction="
+                                        + closed.path("id").asString(),
+                                TestPictures.jpeg(30, 20))
+                        .expect(409)
+                        .detail())
+                .contains("closed already");
         assertThat(own.get("/api/corrections/" + raised.path("id").asString())
                         .json()
                         .path("steps"))

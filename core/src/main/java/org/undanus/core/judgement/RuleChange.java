@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
@@ -126,23 +127,27 @@ public final class RuleChange {
             RuleBook now,
             Function<RuleBook, Object> what,
             List<Difference> found) {
-        if (!Objects.equals(what.apply(before), what.apply(now))) {
-            found.add(new Difference(
-                    Kind.OTHER,
-                    id,
-                    title,
-                    Text.of("{}", words(what.apply(before))),
-                    Text.of("{}", words(what.apply(now)))));
+        Object then = what.apply(before);
+        Object here = what.apply(now);
+        if (!Objects.equals(then, here)) {
+            found.add(new Difference(Kind.OTHER, id, title, words(then, here), words(here, then)));
         }
     }
 
-    private static String words(Object said) {
-        return said instanceof Map<?, ?> map
-                ? new TreeMap<>(map.entrySet().stream()
-                                .collect(Collectors.toMap(e -> e.getKey().toString(), e -> e.getValue()
-                                        .toString())))
-                        .toString()
-                : said.toString();
+    /** Of many things those that the other has not, by their names; of one thing itself. */
+    private static Text words(Object said, Object other) {
+        if (said instanceof Map<?, ?> map && other instanceof Map<?, ?> others) {
+            return Text.of(
+                    "{}",
+                    map.entrySet().stream()
+                            .filter(each -> !each.getValue().equals(others.get(each.getKey())))
+                            .map(each -> each.getKey() instanceof InstrumentKind kind
+                                    ? kind.title()
+                                    : each.getKey().toString())
+                            .sorted()
+                            .collect(Collectors.joining(", ")));
+        }
+        return said instanceof String word ? Text.of("{}", word) : Text.of("another list");
     }
 
     public List<Difference> differences() {

@@ -7,6 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.judgement.RuleChange;
+import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 
 class RuleBookDraftTest {
@@ -74,6 +75,20 @@ class RuleBookDraftTest {
         assertThat(differences(now))
                 .extracting(RuleChange.Difference::id)
                 .containsExactlyInAnyOrder("siting.design-snow", "tightness.target");
+    }
+
+    @Test
+    void whatIsBoundToNoSingleRequirementIsSaidByItsName() {
+        RuleBook now = RuleBookReader.read(
+                BOOK.yaml() + "\ninstruments:\n  tape: {dimension: length, constant: 1 mm}\ndecision-rule: plain\n",
+                Walk.vocabulary());
+        List<RuleChange.Difference> found = differences(now);
+        assertThat(found).extracting(RuleChange.Difference::id).containsExactly("decision-rule", "instruments");
+        assertThat(found.get(0).now().in(UnitSystem.SI)).isEqualTo("plain");
+        assertThat(found.get(1).now().in(UnitSystem.SI)).isEqualTo("tape");
+        assertThat(RuleChange.between(BOOK, now, Walk.vocabulary())
+                        .touched(Walk.judge().abouts()))
+                .hasSameSizeAs(Walk.judge().abouts());
     }
 
     @Test

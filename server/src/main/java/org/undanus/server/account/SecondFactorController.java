@@ -72,12 +72,12 @@ class SecondFactorController {
         if (!(request.getSession().getAttribute(PENDING) instanceof String secret)) {
             throw new UnsuitableException("code", "Begin again: no secret waits for its first code.");
         }
-        throttle.admit(key(person, request));
+        throttle.admit(SignInThrottle.key(person.name(), request));
         if (!factor.right(person.name(), secret, given.code())) {
             throw new UnsuitableException(
                     "code", "The code is not right. Is the clock of the phone? Nothing was changed.");
         }
-        throttle.right(key(person, request));
+        throttle.right(SignInThrottle.key(person.name(), request));
         request.getSession().removeAttribute(PENDING);
         accounts.secondFactor(person.name(), secret, person.name());
     }
@@ -96,14 +96,10 @@ class SecondFactorController {
     }
 
     private void requirePassword(OwnAgain again, Person person, HttpServletRequest request) {
-        throttle.admit(key(person, request));
+        throttle.admit(SignInThrottle.key(person.name(), request));
         if (accounts.check(person.name(), again.password()).isEmpty()) {
             throw new UnsuitableException("password", "The password is not right. Nothing was changed.");
         }
-        throttle.right(key(person, request));
-    }
-
-    private static String key(Person person, HttpServletRequest request) {
-        return person.name() + " " + request.getRemoteAddr();
+        throttle.right(SignInThrottle.key(person.name(), request));
     }
 }

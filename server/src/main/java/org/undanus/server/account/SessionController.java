@@ -8,7 +8,6 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.HttpStatus;
@@ -98,7 +97,7 @@ class SessionController {
     @MayAlsoAnswer(HttpStatus.TOO_MANY_REQUESTS)
     Session signIn(
             @Valid @RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
-        String key = tries(credentials.name(), request);
+        String key = SignInThrottle.key(credentials.name(), request);
         throttle.admit(key);
         Optional<Person> person = accounts.check(credentials.name(), credentials.password());
         if (person.isEmpty()) {
@@ -152,7 +151,7 @@ class SessionController {
     @MayAlsoAnswer({HttpStatus.TOO_MANY_REQUESTS, HttpStatus.UNPROCESSABLE_CONTENT})
     void password(
             @Valid @RequestBody OwnPassword asked, @AuthenticationPrincipal Person person, HttpServletRequest request) {
-        String key = tries(person.name(), request);
+        String key = SignInThrottle.key(person.name(), request);
         throttle.admit(key);
         if (accounts.check(person.name(), asked.old()).isEmpty()) {
             throw new UnsuitableException("old", "The old password is not right. Nothing was changed.");
@@ -165,10 +164,6 @@ class SessionController {
         request.changeSessionId();
         EndedSessions.begin(request.getSession());
         open.begin(request, person);
-    }
-
-    private static String tries(String name, HttpServletRequest request) {
-        return name.strip().toLowerCase(Locale.ROOT) + " " + request.getRemoteAddr();
     }
 
     @DeleteMapping

@@ -1,8 +1,10 @@
 package org.undanus.server.account;
 
 import io.github.bucket4j.Bucket;
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.undanus.server.problem.TooManyTriesException;
@@ -21,6 +23,11 @@ class SignInThrottle {
             return size() > REMEMBERED;
         }
     };
+
+    /** Tries are counted by name and by where they come from. */
+    static String key(String name, HttpServletRequest request) {
+        return name.strip().toLowerCase(Locale.ROOT) + " " + request.getRemoteAddr();
+    }
 
     private static Bucket fresh(String key) {
         return Bucket.builder()

@@ -457,6 +457,12 @@ public class Corrections {
         }
     }
 
+    /** @throws ConflictException where a correction of this installation has ended: nothing more hangs on it */
+    @Transactional(readOnly = true)
+    public void requireOpen(String id, CaseFile file) {
+        of(file).stream().filter(each -> each.id().equals(id)).forEach(Corrections::requireOpen);
+    }
+
     private static void requireOpen(Correction correction) {
         if (correction.state().ended()) {
             throw new ConflictException(

@@ -2,7 +2,6 @@ package org.undanus.server.photo;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.CacheControl;
@@ -49,12 +48,7 @@ class PhotoController {
             @RequestParam Optional<String> correction,
             @RequestBody byte[] content,
             @AuthenticationPrincipal Person person) {
-        return photos.keep(
-                cases.open(id, person),
-                new Photos.Hook(point, component, correction),
-                content,
-                person,
-                new Photos.Origin(person.name(), Instant.now(), Optional.empty()));
+        return photos.hang(cases.open(id, person), new Photos.Hook(point, component, correction), content, person);
     }
 
     record WantedMarks(

@@ -84,6 +84,13 @@ interface PhotoMapper {
     @Select("SELECT photo_id, version, marks, drawn_by, drawn_at FROM photo_marks ORDER BY photo_id, version")
     List<MarksRow> allMarks();
 
+    /** Those that stand on the photos of an installation. */
+    @Select(
+            "SELECT m.photo_id, m.version, m.marks, m.drawn_by, m.drawn_at FROM photo_marks m JOIN photo p ON p.id = m.photo_id"
+                    + " WHERE p.installation_id = #{installation}"
+                    + " AND m.version = (SELECT MAX(n.version) FROM photo_marks n WHERE n.photo_id = m.photo_id)")
+    List<MarksRow> marksOf(String installation);
+
     @Select("SELECT photo_id, version, marks, drawn_by, drawn_at FROM photo_marks WHERE photo_id = #{photo}"
             + " ORDER BY version DESC FETCH FIRST ROW ONLY")
     MarksRow marks(String photo);

@@ -4,8 +4,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.evidence.PointKey;
@@ -15,6 +18,7 @@ import org.undanus.server.correction.Corrections;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
+import org.undanus.server.photo.PhotoMapper.MarksRow;
 import org.undanus.server.photo.PhotoMapper.PhotoRow;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
@@ -67,7 +71,12 @@ public class Photos {
     /** All of an installation, oldest first. */
     @Transactional(readOnly = true)
     public List<Photo> of(CaseFile file) {
-        return mapper.of(file.header().id()).stream().map(this::photo).toList();
+        String installation = file.header().id();
+        Map<String, MarksRow> drawn =
+                mapper.marksOf(installation).stream().collect(Collectors.toMap(MarksRow::photoId, Function.identity()));
+        return mapper.of(installation).stream()
+                .map(row -> photo(row, drawn.get(row.id())))
+                .toList();
     }
 
     /**
@@ -98,6 +107,18 @@ public class Photos {
         mapper.insert(row, read.content(), read.thumbnail());
         journal.write(person.name(), "photo.added", row.id(), row.state(read.content(), read.thumbnail()));
         return photo(row);
+    }
+
+    /**
+     * Hangs a photo that somebody takes or drops now.
+     *
+     * @throws ConflictException where it would hang on a correction that has ended
+     * @throws UnsuitableException when it cannot be taken or hangs on nothing
+     */
+    @Transactional
+    public Photo hang(CaseFile file, Hook hook, byte[] content, Person person) {
+        hook.correction().ifPresent(id -> corrections.requireOpen(id, file));
+        return keep(file, hook, content, person, new Origin(person.name(), Instant.now(), Optional.empty()));
     }
 
     private void requireHook(Hook hook, CaseFile file) {
@@ -140,7 +161,7 @@ public class Photos {
                     marks,
                     photo(row));
         }
-        PhotoMapper.MarksRow drawn = new PhotoMapper.MarksRow(
+        MarksRow drawn = new MarksRow(
                 id, version + 1, json.writeValueAsString(marks), person.name(), Moment.kept(Instant.now()));
         mapper.insertMarks(drawn);
         journal.write(person.name(), "photo-marks.drawn", drawn.subject(), drawn);
@@ -188,7 +209,11 @@ public class Photos {
     }
 
     private Photo photo(PhotoRow row) {
-        PhotoMapper.MarksRow drawn = mapper.marks(row.id());
+        return photo(row, mapper.marks(row.id()));
+    }
+
+    /** @param drawn the marks that stand on it, null for none */
+    private Photo photo(PhotoRow row, MarksRow drawn) {
         return new Photo(
                 row.id(),
                 Optional.ofNullable(row.point()),
