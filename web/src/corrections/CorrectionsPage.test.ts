@@ -45,6 +45,7 @@ function listed() {
     reference: "LH-23",
     title: "Drying room",
     crew: "Threeways Cooling",
+    overdue: false,
   }));
 }
 
@@ -82,6 +83,7 @@ test("what is overdue or answered is counted", async () => {
   get.mockResolvedValue(
     listed().map((each, index) => ({
       ...each,
+      overdue: true,
       correction: { ...each.correction, state: index ? "ANSWERED" : "SEEN", due: "2026-01-05" },
     })),
   );

@@ -8,7 +8,7 @@ import { saysAll } from "../frame/saysAll";
 import { useSession } from "../session/useSession";
 import DueDate from "./DueDate.vue";
 import RaiseDialog from "./RaiseDialog.vue";
-import { ended, overdue } from "./states";
+import { ended } from "./states";
 
 type Listed = Schemas["Listed"];
 
@@ -36,7 +36,7 @@ const shown = computed(() =>
     );
   }),
 );
-const late = computed(() => listed.value?.filter(({ correction }) => overdue(correction)).length ?? 0);
+const late = computed(() => listed.value?.filter((each) => each.overdue).length ?? 0);
 const waiting = computed(
   () => listed.value?.filter(({ correction }) => correction.state === "ANSWERED").length ?? 0,
 );
@@ -116,11 +116,11 @@ void load();
         <span class="quiet">{{ items[0]?.crew }} · {{ openOf(items) }}</span>
       </h2>
       <ul class="corrections">
-        <li v-for="{ correction } in items" :key="correction.id">
+        <li v-for="{ correction, overdue } in items" :key="correction.id">
           <RouterLink :to="`/corrections/${correction.id}`">
             <strong>{{ correction.number }}. {{ correction.what }}</strong>
             <span class="words">{{ correction.words || correction.finding }}</span>
-            <DueDate :correction="correction" />
+            <DueDate :correction="correction" :overdue="overdue" />
           </RouterLink>
         </li>
       </ul>

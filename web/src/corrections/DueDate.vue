@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { ended, overdue, STATES, type Correction } from "./states";
+import { ended, stateWord, type Correction } from "./states";
 
 /** Where a correction stands, and by when it is due. */
-defineProps<{ correction: Correction }>();
+defineProps<{ correction: Correction; overdue: boolean }>();
 </script>
 
 <template>
-  <span class="state" :class="{ overdue: overdue(correction), ended: ended(correction) }">
-    <strong>{{ STATES[correction.state] }}</strong>
+  <span class="state" :class="{ overdue, ended: ended(correction) }">
+    <strong>{{ stateWord(correction) }}</strong>
     <template v-if="!ended(correction)">
-      <span v-if="overdue(correction)">overdue since {{ correction.due }}</span>
+      <span v-if="overdue">overdue since {{ correction.due }}</span>
       <span v-else-if="correction.due">by {{ correction.due }}</span>
       <span v-else class="quiet">no date set</span>
     </template>

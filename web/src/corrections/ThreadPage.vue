@@ -166,7 +166,7 @@ async function attach(event: Event) {
             {{ thread.trade }}
           </p>
         </div>
-        <DueDate :correction="correction" />
+        <DueDate :correction="correction" :overdue="thread.overdue" />
       </div>
       <article class="entry">
         <p class="words">{{ correction.words }}</p>
@@ -249,7 +249,7 @@ async function attach(event: Event) {
           </template>
           <template v-if="inspects">
             <button
-              v-if="may('CLOSED') && thread.now?.readSince && thread.now.verdict === 'MEETS'"
+              v-if="may('CLOSED')"
               type="button"
               class="button primary"
               :disabled="busy"

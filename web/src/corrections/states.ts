@@ -1,25 +1,19 @@
+import { words } from "../words/words";
 import type { Schemas } from "../api/client";
 
 export type Correction = Schemas["Correction"];
 export type Thread = Schemas["Thread"];
 export type StepKind = Schemas["NewStep"]["kind"];
 
-const ENDED: Correction["state"][] = ["ACCEPTED", "CLOSED", "WITHDRAWN"];
-
+/** Whether nothing more is done about it. */
 export function ended({ state }: Correction): boolean {
-  return ENDED.includes(state);
+  return !!words.corrections.find((word) => word.id === state)?.ended;
 }
 
 /** Where it stands, in words. */
-export const STATES: Record<Correction["state"], string> = {
-  OPEN: "not seen yet",
-  SEEN: "seen by the crew",
-  ANSWERED: "answered, to be looked at",
-  REFUSED: "answer refused",
-  ACCEPTED: "accepted",
-  CLOSED: "closed at a re-visit",
-  WITHDRAWN: "withdrawn",
-};
+export function stateWord({ state }: Correction): string {
+  return words.corrections.find((word) => word.id === state)?.title ?? "";
+}
 
 /** What was done, in a letter's margin. */
 export const STEPS: Record<StepKind, string> = {
@@ -30,13 +24,3 @@ export const STEPS: Record<StepKind, string> = {
   CLOSED: "closes it: read again, and it meets",
   WITHDRAWN: "withdraws it",
 };
-
-/** Today as dates are written here. */
-export function today(): string {
-  const now = new Date();
-  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
-}
-
-export function overdue(correction: Correction): boolean {
-  return !ended(correction) && !!correction.due && correction.due < today();
-}

@@ -11,6 +11,7 @@ export const words = reactive<Schemas["Words"]>({
   stages: [],
   units: [],
   parts: [],
+  corrections: [],
 });
 
 let loading: Promise<void> | undefined;

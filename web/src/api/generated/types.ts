@@ -3111,7 +3111,6 @@ export interface components {
             /** @enum {string} */
             verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
             brief: string;
-            readSince: boolean;
         };
         Thread: {
             correction: components["schemas"]["Correction"];
@@ -3126,6 +3125,12 @@ export interface components {
             may: ("SEEN" | "ANSWERED" | "ACCEPTED" | "REFUSED" | "CLOSED" | "WITHDRAWN")[];
             now?: components["schemas"]["Now"];
             lines: components["schemas"]["AnswerLine"][];
+        };
+        CorrectionWord: {
+            /** @enum {string} */
+            id: "OPEN" | "SEEN" | "ANSWERED" | "REFUSED" | "ACCEPTED" | "CLOSED" | "WITHDRAWN";
+            title: string;
+            ended: boolean;
         };
         GradeWord: {
             /** @enum {string} */
@@ -3161,6 +3166,7 @@ export interface components {
             stages: components["schemas"]["StageWord"][];
             units: components["schemas"]["UnitWord"][];
             parts: components["schemas"]["PartWord"][];
+            corrections: components["schemas"]["CorrectionWord"][];
         };
         SignedIn: {
             name: string;
@@ -3532,6 +3538,7 @@ export interface components {
             reference: string;
             title: string;
             crew: string;
+            overdue: boolean;
         };
         Problem: {
             type?: string;

@@ -169,7 +169,20 @@ class CorrectionTest {
                         .json()
                         .at("/theirs/id")
                         .asString());
+        assertThat(inspector
+                        .get("/api/corrections/" + raised.path("id").asString())
+                        .json()
+                        .path("may")
+                        .toString())
+                .doesNotContain("CLOSED");
         inspector.post("/api/installations/" + roof + "/readings", atRevisit).expect(201);
+        assertThat(inspector
+                        .get("/api/corrections/" + raised.path("id").asString())
+                        .json()
+                        .path("may")
+                        .toString())
+                .as("read again, and it meets")
+                .contains("CLOSED");
         JsonNode closed = after(take(inspector, again, step("CLOSED", "", again)));
         assertThat(closed.path("state").asString()).isEqualTo("CLOSED");
 

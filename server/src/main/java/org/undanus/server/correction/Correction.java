@@ -35,16 +35,26 @@ public record Correction(
     /** Where it stands. */
     public enum State {
         /** Raised; the crew has not looked at it. */
-        OPEN,
-        SEEN,
-        ANSWERED,
+        OPEN("not seen yet"),
+        SEEN("seen by the crew"),
+        ANSWERED("answered, to be looked at"),
         /** The answer was not enough: the crew is to answer again. */
-        REFUSED,
+        REFUSED("answer refused"),
         /** The answer was enough, without a look at the installation. */
-        ACCEPTED,
+        ACCEPTED("accepted"),
         /** A re-visit showed that it is put right. */
-        CLOSED,
-        WITHDRAWN;
+        CLOSED("closed at a re-visit"),
+        WITHDRAWN("withdrawn");
+
+        private final String title;
+
+        State(String title) {
+            this.title = title;
+        }
+
+        public String title() {
+            return title;
+        }
 
         public boolean ended() {
             return this == ACCEPTED || this == CLOSED || this == WITHDRAWN;

@@ -117,7 +117,7 @@ class CorrectionController {
 
     record GivenReading(String line, String said, String grade) {}
 
-    record Now(Verdict verdict, String brief, boolean readSince) {}
+    record Now(Verdict verdict, String brief) {}
 
     record AnswerLine(String point, String component, String title) {}
 
@@ -288,9 +288,12 @@ class CorrectionController {
                 corrections.attachments(correction.id()),
                 Arrays.stream(Step.Kind.values())
                         .filter(kind -> kind.office() == person.inspects() && kind.possible(correction.state()))
+                        .filter(kind -> kind != Step.Kind.CLOSED
+                                || judgement
+                                        .filter(j -> Corrections.shown(correction, j, file))
+                                        .isPresent())
                         .toList(),
-                judgement.map(
-                        j -> new Now(j.verdict(), j.brief().in(units), Corrections.readSince(correction, j, file))),
+                judgement.map(j -> new Now(j.verdict(), j.brief().in(units))),
                 judgement.map(j -> lines(j, file)).orElse(List.of()));
     }
 

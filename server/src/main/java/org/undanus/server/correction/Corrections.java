@@ -21,7 +21,6 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.judgement.DueDates;
 import org.undanus.core.judgement.Judgement;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.CorrectionMapper.AttachmentRow;
@@ -47,8 +46,12 @@ public class Corrections {
     private static final int MOST_FILES = 20;
     private static final int LONGEST_NAME = 120;
 
-    /** A correction with what the register says of its installation. */
-    public record Listed(Correction correction, String reference, String title, String crew) {}
+    /**
+     * A correction with what the register says of its installation.
+     *
+     * @param overdue whether the day it was to be put right by has gone
+     */
+    public record Listed(Correction correction, String reference, String title, String crew, boolean overdue) {}
 
     /** A file hung on a correction. */
     public record Attachment(String id, String name, String mediaType, int bytes, String addedBy, Instant addedAt) {}
@@ -113,7 +116,12 @@ public class Corrections {
                 .filter(row -> visible.containsKey(row.installationId()))
                 .map(row -> {
                     CaseFiles.Named header = visible.get(row.installationId());
-                    return new Listed(row.correction(), header.reference(), header.title(), header.crew());
+                    return new Listed(
+                            row.correction(),
+                            header.reference(),
+                            header.title(),
+                            header.crew(),
+                            row.correction().overdue(LocalDate.now()));
                 })
                 .toList();
     }
@@ -348,7 +356,7 @@ public class Corrections {
                 .findFirst()
                 .orElseThrow(() -> new UnsuitableException(
                         "kind", "What it was about is not there any more. Withdraw it and say why."));
-        if (now.verdict() != Verdict.MEETS && now.verdict() != Verdict.DOES_NOT_APPLY) {
+        if (now.verdict().open()) {
             throw new UnsuitableException(
                     "kind",
                     "It still reads: " + now.brief().in(file.rules().display())
@@ -362,8 +370,13 @@ public class Corrections {
         }
     }
 
+    /** Whether it may be closed: nothing is open any more, and the inspection office has read again. */
+    static boolean shown(Correction correction, Judgement now, CaseFile file) {
+        return !now.verdict().open() && readSince(correction, now, file);
+    }
+
     /** Whether the inspection office has read something since that the judgement rests on. */
-    static boolean readSince(Correction correction, Judgement now, CaseFile file) {
+    private static boolean readSince(Correction correction, Judgement now, CaseFile file) {
         return now.evidence().stream()
                 .flatMap(key -> file.evidence().latest(key).stream())
                 .anyMatch(reading -> !reading.byCrew() && reading.at().isAfter(correction.raisedAt()));

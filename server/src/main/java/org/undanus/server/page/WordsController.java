@@ -12,6 +12,7 @@ import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.server.correction.Correction;
 
 /** The words for what comes in kinds, so that no screen has its own. */
 @RestController
@@ -24,13 +25,15 @@ class WordsController {
      * @param stages in order
      * @param units what a unit may be
      * @param parts what may be added beside the units
+     * @param corrections where a correction may stand
      */
     record Words(
             List<VerdictWord> verdicts,
             List<GradeWord> grades,
             List<StageWord> stages,
             List<UnitWord> units,
-            List<PartWord> parts) {}
+            List<PartWord> parts,
+            List<CorrectionWord> corrections) {}
 
     /**
      * @param counted what stands after a number of them
@@ -45,6 +48,9 @@ class WordsController {
     record UnitWord(Component.Kind id, String title) {}
 
     record PartWord(Subject.Kind id, String title) {}
+
+    /** @param ended whether nothing more is done about it */
+    record CorrectionWord(Correction.State id, String title, boolean ended) {}
 
     @GetMapping("/api/words")
     ResponseEntity<Words> words() {
@@ -66,6 +72,9 @@ class WordsController {
                         Stream.of(Subject.Kind.values())
                                 .filter(Subject.Kind::addable)
                                 .map(k -> new PartWord(k, k.title()))
+                                .toList(),
+                        Stream.of(Correction.State.values())
+                                .map(s -> new CorrectionWord(s, s.title(), s.ended()))
                                 .toList()));
     }
 }
