@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onBeforeUnmount, ref } from "vue";
+import { computed, onBeforeUnmount, ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Problem, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -22,7 +22,13 @@ const trial = ref<Schemas["ArchiveTrial"]>();
 const changes = ref<Schemas["ChangeView"][]>();
 const problem = ref<Problem>();
 const busy = ref(false);
-const { note } = props.draft;
+const { note, limits, settings } = props.draft;
+/** Limits and settings alike: a value and where it comes from. */
+const numbers = computed(() =>
+  [limits, settings].flatMap((changes) =>
+    [...changes].map(([key, change]) => ({ key, change, giveUp: () => changes.delete(key) })),
+  ),
+);
 let poll: ReturnType<typeof setTimeout> | undefined;
 
 function told(thrown: unknown) {
@@ -98,27 +104,16 @@ async function publish() {
 <template>
   <section class="draft" aria-label="Draft of the next version">
     <h2>Draft: {{ draft.count.value }} {{ draft.count.value === 1 ? "change" : "changes" }}</h2>
-    <div v-for="[key, limit] in draft.limits" :key="key" class="change">
-      <span>{{ limit.title }}</span>
-      <input v-model="limit.value" class="field mono" :aria-label="`Value of ${limit.title}`" />
+    <div v-for="{ key, change, giveUp } in numbers" :key="key" class="change">
+      <span>{{ change.title }}</span>
+      <input v-model="change.value" class="field mono" :aria-label="`Value of ${change.title}`" />
       <input
-        v-model="limit.source"
+        v-model="change.source"
         class="field"
         placeholder="Where it comes from"
-        :aria-label="`Source of ${limit.title}`"
+        :aria-label="`Source of ${change.title}`"
       />
-      <button type="button" class="button" @click="draft.limits.delete(key)">Give up</button>
-    </div>
-    <div v-for="[id, setting] in draft.settings" :key="id" class="change">
-      <span>{{ setting.title }}</span>
-      <input v-model="setting.value" class="field mono" :aria-label="`Value of ${setting.title}`" />
-      <input
-        v-model="setting.source"
-        class="field"
-        placeholder="Where it comes from"
-        :aria-label="`Source of ${setting.title}`"
-      />
-      <button type="button" class="button" @click="draft.settings.delete(id)">Give up</button>
+      <button type="button" class="button" @click="giveUp">Give up</button>
     </div>
     <div v-for="[topic, school] in draft.schools" :key="topic" class="change">
       <span>{{ schools.find((each) => each.id === topic)?.topic }}</span>
