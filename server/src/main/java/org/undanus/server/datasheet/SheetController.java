@@ -24,11 +24,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
-import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.SheetValue;
-import org.undanus.core.judgement.Judgement;
-import org.undanus.core.judgement.Judgements;
-import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.siting.SheetFigure;
 import org.undanus.server.account.Person;
@@ -37,7 +33,6 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
-import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
 import org.undanus.server.walk.FigureView;
 import tools.jackson.databind.JsonNode;
@@ -47,8 +42,6 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 @RequestMapping("/api/data-sheets")
 class SheetController {
-    static final String FORMAT = "undanus-data-sheets/1";
-
     /**
      * @param kind of unit, and whether it has a circuit of its own, as the sheet tells
      * @param pairs indoor models it is listed with
@@ -84,28 +77,14 @@ class SheetController {
 
     record FieldView(String key, String title, String value) {}
 
-    /** A file of sheets. */
-    record SheetFile(String format, List<SheetRecord> dataSheets) {}
-
-    /** What bringing a file in would do. */
-    record SheetPreview(List<SheetChange> sheets, List<Effect> effects) {}
+    /** What a file says otherwise than the library. */
+    record SheetPreview(List<SheetChange> sheets) {}
 
     /** @param known whether a version of this model is kept */
     record SheetChange(String model, boolean known, List<Difference> differences) {}
 
     /** @param before empty where the field is new; after likewise where it is gone */
     record Difference(String key, String title, Optional<String> before, Optional<String> after) {}
-
-    /** A judgement that would come out otherwise. */
-    record Effect(
-            String installation,
-            String reference,
-            String title,
-            String requirement,
-            String subject,
-            Verdict before,
-            Verdict after,
-            String because) {}
 
     record Brought(List<String> models) {}
 
@@ -208,51 +187,19 @@ class SheetController {
         String name = model.map(m -> m.replaceAll("[^A-Za-z0-9-]", "-")).orElse("data-sheets");
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".json\"")
-                .body(new SheetFile(FORMAT, sheets));
+                .body(new SheetFile(SheetFile.FORMAT, sheets));
     }
 
-    /** What bringing this file in would change, without doing so. */
+    /** In what this file differs from the library; what that would change is for a trial to say. */
     @PostMapping("/preview")
     @KeepsNothing
     SheetPreview preview(@RequestBody SheetFile file, @AuthenticationPrincipal Person person) {
-        List<SheetRecord> sheets = sound(file);
-        DataSheets then = library.sheetsWith(sheets);
-        List<Effect> effects = new ArrayList<>();
-        for (CaseFile now : cases.all(person)) {
-            if (sheets.stream().anyMatch(sheet -> now.uses(sheet.model()))) {
-                effects.addAll(effects(now, now.with(now.facts().with(then)).judgements()));
-            }
-        }
-        return new SheetPreview(
-                sheets.stream()
-                        .map(sheet -> {
-                            Optional<SheetRecord> kept = kept(sheet.model());
-                            return new SheetChange(sheet.model(), kept.isPresent(), differences(kept, sheet));
-                        })
-                        .toList(),
-                effects);
-    }
-
-    private static List<Effect> effects(CaseFile now, Judgements then) {
-        return now.judgements().all().stream()
-                .flatMap(before -> then
-                        .find(before.about(), before.component())
-                        .filter(after -> after.verdict() != before.verdict())
-                        .map(after -> effect(now, before, after))
-                        .stream())
-                .toList();
-    }
-
-    private static Effect effect(CaseFile file, Judgement before, Judgement after) {
-        return new Effect(
-                file.header().id(),
-                file.header().reference(),
-                file.header().title(),
-                after.about().title(),
-                after.subject(),
-                before.verdict(),
-                after.verdict(),
-                after.because().in(file.rules().display()));
+        return new SheetPreview(file.sound().stream()
+                .map(sheet -> {
+                    Optional<SheetRecord> kept = kept(sheet.model());
+                    return new SheetChange(sheet.model(), kept.isPresent(), differences(kept, sheet));
+                })
+                .toList());
     }
 
     @PostMapping
@@ -261,20 +208,7 @@ class SheetController {
         if (!person.leads()) {
             throw new NotAllowedException("The library is kept by the quality lead.");
         }
-        return new Brought(library.revise(sound(file), person.name(), Instant.now()));
-    }
-
-    private static List<SheetRecord> sound(SheetFile file) {
-        if (!FORMAT.equals(file.format())) {
-            throw new UnsuitableException("format", "This reads " + FORMAT + ". The file says something else.");
-        }
-        if (file.dataSheets() == null
-                || file.dataSheets().isEmpty()
-                || file.dataSheets().contains(null)) {
-            throw new UnsuitableException("dataSheets", "The file holds no data sheet, or an empty place among them.");
-        }
-        file.dataSheets().forEach(SheetRecord::sheet);
-        return file.dataSheets();
+        return new Brought(library.revise(file.sound(), person.name(), Instant.now()));
     }
 
     private Optional<SheetRecord> kept(String model) {

@@ -118,6 +118,7 @@ public class CaseFiles {
     private final Cache<String, CaseFile.Known> read =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final InstallationMapper mapper;
+    private final Stretch stretch;
     private final RuleBooks books;
     private final CaseMaterial.Sheets sheets;
     private final Instruments instruments;
@@ -128,6 +129,7 @@ public class CaseFiles {
 
     CaseFiles(
             InstallationMapper mapper,
+            Stretch stretch,
             RuleBooks books,
             CaseMaterial.Sheets sheets,
             Instruments instruments,
@@ -137,6 +139,7 @@ public class CaseFiles {
             ComputationFailures failures) {
         this.judge = Walk.judge().containing(failures);
         this.mapper = mapper;
+        this.stretch = stretch;
         this.instruments = instruments;
         this.drawings = drawings;
         this.curves = curves;
@@ -257,6 +260,12 @@ public class CaseFiles {
         return mapper.judgedBy(book);
     }
 
+    /** All there are, by their ids in order. */
+    @Transactional(readOnly = true)
+    public List<String> ids() {
+        return mapper.ids();
+    }
+
     /** Installations that have a drawing. */
     public Set<String> drawn() {
         return drawings.drawn();
@@ -277,12 +286,12 @@ public class CaseFiles {
         String from = ids.get(0);
         String to = ids.get(ids.size() - 1);
         Set<String> wanted = Set.copyOf(ids);
-        Map<String, List<ComponentRow>> components =
-                grouped(mapper.componentsOf(from, to), ComponentRow::installationId);
-        Map<String, List<SubjectRow>> subjects = grouped(mapper.subjectsOf(from, to), SubjectRow::installationId);
-        Map<String, List<VisitRow>> visits = grouped(mapper.visitsOf(from, to), VisitRow::installationId);
-        Map<String, List<ReadingRow>> readings = grouped(readingsBetween(from, to, points), ReadingRow::installationId);
-        return mapper.stretch(from, to).stream()
+        Map<String, List<ComponentRow>> components = stretch.components(from, to);
+        Map<String, List<SubjectRow>> subjects = stretch.subjects(from, to);
+        Map<String, List<VisitRow>> visits = stretch.visits(from, to);
+        Map<String, List<ReadingRow>> readings =
+                points.map(asked -> stretch.readings(from, to, asked)).orElseGet(() -> stretch.readings(from, to));
+        return stretch.installations(from, to).stream()
                 .filter(row -> wanted.contains(row.id()))
                 .map(row -> {
                     List<ReadingRow> own = readings.getOrDefault(row.id(), List.of());
@@ -299,13 +308,6 @@ public class CaseFiles {
                             drawn.contains(row.id()) ? drawings.drawing(row.id()) : Optional.empty());
                 })
                 .toList();
-    }
-
-    private List<ReadingRow> readingsBetween(String from, String to, Optional<Set<String>> points) {
-        if (points.isEmpty()) {
-            return mapper.allReadingsOf(from, to);
-        }
-        return points.get().isEmpty() ? List.of() : mapper.readingsOf(from, to, points.get());
     }
 
     private static <T> Map<String, List<T>> grouped(List<T> rows, Function<T, String> by) {

@@ -2,7 +2,6 @@ package org.undanus.server.installation;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Collection;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -95,9 +94,6 @@ interface InstallationMapper {
     String SUBJECT = "SELECT installation_id, id, kind, title, joins, place, removed FROM subject ";
     String READING =
             "SELECT id, installation_id, visit_id, point, component, typed, si, standard_uncertainty, resolution,"
-                    + " unit, instrument, grade, entered_by, entered_at, by_crew FROM reading ";
-    String READING_IN_ORDER =
-            "SELECT sequence, id, installation_id, visit_id, point, component, typed, si, standard_uncertainty, resolution,"
                     + " unit, instrument, grade, entered_by, entered_at, by_crew FROM reading ";
 
     @Select(INSTALLATION + "ORDER BY i.reference")
@@ -204,36 +200,10 @@ interface InstallationMapper {
             + " #{grade}, #{enteredBy}, #{enteredAt}, #{byCrew})")
     void insertReading(ReadingRow row);
 
+    @Select("SELECT id FROM installation ORDER BY id")
+    List<String> ids();
+
     /** Those judged by any version of a book, in the order of their ids. */
     @Select("SELECT id FROM installation WHERE rule_book = #{book} ORDER BY id")
     List<String> judgedBy(String book);
-
-    /** A stretch of installations, by their ids. */
-    @Select(INSTALLATION + "WHERE i.id BETWEEN #{from} AND #{to} ORDER BY i.id")
-    List<InstallationRow> stretch(@Param("from") String from, @Param("to") String to);
-
-    @Select("SELECT installation_id, id, kind, title, own_supply, place FROM component"
-            + " WHERE installation_id BETWEEN #{from} AND #{to} ORDER BY installation_id, place")
-    List<ComponentRow> componentsOf(@Param("from") String from, @Param("to") String to);
-
-    @Select(SUBJECT + "WHERE installation_id BETWEEN #{from} AND #{to} ORDER BY installation_id, place")
-    List<SubjectRow> subjectsOf(@Param("from") String from, @Param("to") String to);
-
-    @Select("SELECT id, installation_id, stage, visited_on, unannounced, sealed_as FROM visit"
-            + " WHERE installation_id BETWEEN #{from} AND #{to} ORDER BY installation_id, sequence")
-    List<VisitRow> visitsOf(@Param("from") String from, @Param("to") String to);
-
-    /** Of one stretch of installations, so that an index finds them point by point. */
-    @Select({
-        "<script>SELECT * FROM (<foreach collection='points' item='point' separator=' UNION ALL '>",
-        READING_IN_ORDER,
-        "WHERE point = #{point} AND installation_id BETWEEN #{from} AND #{to}</foreach>)",
-        "ORDER BY installation_id, sequence</script>"
-    })
-    List<ReadingRow> readingsOf(
-            @Param("from") String from, @Param("to") String to, @Param("points") Collection<String> points);
-
-    /** The same of all points. */
-    @Select(READING + "WHERE installation_id BETWEEN #{from} AND #{to} ORDER BY installation_id, sequence")
-    List<ReadingRow> allReadingsOf(@Param("from") String from, @Param("to") String to);
 }

@@ -11,7 +11,7 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.installation.CaseFile;
 
-/** One rule book being tried: how far it is and what has come of it so far. Its memory is bounded whatever the archive holds. */
+/** One change being tried: how far it is and what has come of it so far. Its memory is bounded whatever the archive holds. */
 final class Trial {
     private static final int MOST_NAMED = 200;
 
@@ -90,31 +90,40 @@ final class Trial {
         return state == State.RUNNING;
     }
 
+    /** Counts installations that the change cannot touch. */
+    synchronized void passOver(int untouched) {
+        done += untouched;
+    }
+
     /** Takes in what an installation comes to by both books, requirement by requirement in the same order. */
     synchronized void take(CaseFile file, List<Judgement> was, List<Judgement> is) {
         done++;
         List<Otherwise> otherwise = new ArrayList<>();
+        boolean changes = false;
         for (int i = 0; i < was.size(); i++) {
             Verdict one = was.get(i).verdict();
             Verdict other = is.get(i).verdict();
             before.merge(one, 1, Integer::sum);
             now.merge(other, 1, Integer::sum);
             if (one != other) {
+                changes = true;
                 Judgement judgement = is.get(i);
                 stations.computeIfAbsent(judgement.about().station(), any -> new int[2])[
                         other.compareTo(one) < 0 ? 0 : 1]++;
-                otherwise.add(new Otherwise(
-                        judgement.about().station().title(),
-                        judgement.about().title(),
-                        judgement.subject(),
-                        one,
-                        other,
-                        judgement.because().in(file.rules().display())));
+                if (moved.size() < MOST_NAMED) {
+                    otherwise.add(new Otherwise(
+                            judgement.about().station().title(),
+                            judgement.about().title(),
+                            judgement.subject(),
+                            one,
+                            other,
+                            judgement.because().in(file.rules().display())));
+                }
             }
         }
         int[] crew = crews.computeIfAbsent(file.header().crew(), any -> new int[2]);
         crew[0]++;
-        if (!otherwise.isEmpty()) {
+        if (changes) {
             crew[1]++;
             changed++;
             if (moved.size() < MOST_NAMED) {

@@ -19,6 +19,9 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.server.account.Person;
+import org.undanus.server.datasheet.SheetFile;
+import org.undanus.server.datasheet.SheetLibrary;
+import org.undanus.server.datasheet.SheetRecord;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotAllowedException;
@@ -42,8 +45,10 @@ class TrialController {
     private final Trials trials;
     private final RuleBooks books;
     private final CaseFiles cases;
+    private final SheetLibrary library;
 
-    TrialController(Trials trials, RuleBooks books, CaseFiles cases) {
+    TrialController(Trials trials, RuleBooks books, CaseFiles cases, SheetLibrary library) {
+        this.library = library;
         this.trials = trials;
         this.books = books;
         this.cases = cases;
@@ -64,6 +69,21 @@ class TrialController {
             throw new UnsuitableException("id", "This is a text of " + draft.id() + ", not of " + id + ".");
         }
         return trials.begin(draft, newest, person.name());
+    }
+
+    /** Tries a file of data sheets on every installation with a unit that they speak of. */
+    @PostMapping("/data-sheets/trials")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    @KeepsNothing
+    Trial.ArchiveTrial begin(@RequestBody SheetFile file, @AuthenticationPrincipal Person person) {
+        if (!person.inspects()) {
+            throw new NotAllowedException("Data sheets are tried on the archive by those who may see all of it.");
+        }
+        List<SheetRecord> sheets = file.sound();
+        return trials.begin(
+                library.sheetsWith(sheets),
+                sheets.stream().map(SheetRecord::model).toList(),
+                person.name());
     }
 
     @GetMapping("/trials/{id}")

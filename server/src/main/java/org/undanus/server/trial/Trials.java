@@ -4,35 +4,26 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
-import org.undanus.core.evidence.Evidence;
+import org.undanus.core.installation.DataSheets;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Judge;
-import org.undanus.core.judgement.Judged;
-import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.RuleChange;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
 
-/**
- * Tries a rule book on every installation that is judged by a version of it. Only requirements that the change can touch are
- * judged, and only what those look at is read; where one looks further the installation is read whole.
- */
+/** Tries a changed rule book or changed data sheets on every installation they may touch, in the background. */
 @Service
 public class Trials {
     private static final Logger LOG = LoggerFactory.getLogger(Trials.class);
@@ -40,8 +31,6 @@ public class Trials {
     private static final Duration REMEMBERED_FOR = Duration.ofHours(1);
     /** So many are read at once. */
     private static final int AT_ONCE = 500;
-    /** From so many is learnt what the requirements look at. */
-    private static final int LEARNT_FROM = 40;
 
     private static final int WORKERS = Math.max(2, Runtime.getRuntime().availableProcessors());
 
@@ -58,117 +47,79 @@ public class Trials {
         this.judge = Walk.judge().containing(failures);
     }
 
-    /** One trial with what it needs. */
-    private final class Run {
+    /** One trial under way, shared by those who work on it. */
+    private static final class Run {
         private final Trial trial;
-        private final RuleBook draft;
+        private final Change change;
         private final List<String> ids;
-        private final Set<String> drawn = cases.drawn();
-        /** What can be touched, by the version an installation is judged by. */
-        private final Map<RuleBook, Judge> judges = new ConcurrentHashMap<>();
-        /** The points looked at; empty where everything is. */
-        private volatile Optional<Set<String>> points = Optional.empty();
-
         private final AtomicInteger next = new AtomicInteger();
         private final AtomicInteger working = new AtomicInteger(WORKERS);
 
-        Run(Trial trial, RuleBook draft) {
+        Run(Trial trial, Change change) {
             this.trial = trial;
-            this.draft = draft;
-            this.ids = cases.judgedBy(draft.id());
+            this.change = change;
+            this.ids = change.installations();
         }
 
-        private Judge judge(RuleBook by) {
-            return judges.computeIfAbsent(
-                    by,
-                    book -> judge.only(
-                            RuleChange.between(book, draft, Walk.vocabulary()).touched(judge.abouts())));
-        }
-
-        void run() {
-            trial.begins(ids.size());
-            int first = Math.min(LEARNT_FROM, ids.size());
-            learn(ids.subList(0, first));
-            next.set(first);
-            for (int worker = 0; worker < WORKERS; worker++) {
-                workers.execute(this::work);
-            }
-        }
-
-        private void learn(List<String> some) {
-            Set<String> looked = new HashSet<>();
-            boolean everything = false;
-            for (CaseFile file : cases.some(some, Optional.empty(), drawn)) {
-                Judge own = judge(file.rules());
-                for (RuleBook book : List.of(file.rules(), draft)) {
-                    Judged judged = own.judged(file.facts(), file.evidence(), book, Optional.empty());
-                    everything |= judged.points().isEmpty();
-                    judged.points().ifPresent(looked::addAll);
-                }
-                take(file);
-            }
-            points = everything ? Optional.empty() : Optional.of(looked);
-        }
-
-        private void work() {
+        void work() {
             try {
                 for (int from = next.getAndAdd(AT_ONCE);
                         from < ids.size() && trial.wanted();
                         from = next.getAndAdd(AT_ONCE)) {
-                    cases.some(ids.subList(from, Math.min(ids.size(), from + AT_ONCE)), points, drawn)
-                            .forEach(this::takeWhileWanted);
+                    change.compare(ids.subList(from, Math.min(ids.size(), from + AT_ONCE)), trial);
                 }
             } catch (RuntimeException e) {
-                LOG.warn("A trial ended early", e);
-                trial.end(Trial.State.FAILED, "The trial ended early; the server's log says why. Nothing was changed.");
+                failed(trial, e);
             } finally {
                 if (working.decrementAndGet() == 0) {
                     trial.end(Trial.State.DONE, null);
                 }
             }
         }
+    }
 
-        private void takeWhileWanted(CaseFile file) {
-            if (trial.wanted()) {
-                try {
-                    take(file);
-                } catch (Evidence.UnknownException further) {
-                    cases.some(List.of(file.header().id()), Optional.empty(), drawn)
-                            .forEach(this::take);
-                }
-            }
-        }
-
-        private void take(CaseFile file) {
-            Judge own = judge(file.rules());
-            List<Judgement> was = own.judge(file.facts(), file.evidence(), file.rules());
-            trial.take(file, was, own.judge(file.facts(), file.evidence(), draft));
-        }
+    private static void failed(Trial trial, RuntimeException e) {
+        LOG.warn("A trial ended early", e);
+        trial.end(Trial.State.FAILED, "The trial ended early; the server's log says why. Nothing was changed.");
     }
 
     /** Begins to try a book; a trial that this person has running ends. */
     Trial.ArchiveTrial begin(RuleBook draft, RuleBook newest, String person) {
-        known.asMap().values().stream()
-                .filter(trial -> trial.isOf(person))
-                .forEach(trial -> trial.end(Trial.State.CANCELLED, null));
         List<About> all = judge.abouts();
         Set<String> touched =
                 RuleChange.between(newest, draft, Walk.vocabulary()).touched(all);
+        List<String> requirements = all.stream()
+                .filter(about -> touched.contains(about.id()))
+                .map(About::title)
+                .toList();
+        return begin(person, requirements, () -> new BookChange(cases, judge, draft));
+    }
+
+    /**
+     * Begins to try data sheets; a trial that this person has running ends.
+     *
+     * @param models those that differ or are new
+     */
+    Trial.ArchiveTrial begin(DataSheets then, List<String> models, String person) {
+        return begin(person, List.of(), () -> new SheetsChange(cases, judge, then, models));
+    }
+
+    private Trial.ArchiveTrial begin(String person, List<String> requirements, Supplier<Change> change) {
+        known.asMap().values().stream()
+                .filter(trial -> trial.isOf(person))
+                .forEach(trial -> trial.end(Trial.State.CANCELLED, null));
         String id = UUID.randomUUID().toString();
-        Trial trial = new Trial(
-                id,
-                person,
-                all.stream()
-                        .filter(about -> touched.contains(about.id()))
-                        .map(About::title)
-                        .toList());
+        Trial trial = new Trial(id, person, requirements);
         known.put(id, trial);
         workers.execute(() -> {
             try {
-                new Run(trial, draft).run();
+                Run run = new Run(trial, change.get());
+                trial.begins(run.ids.size());
+                for (int worker = 0; worker < WORKERS; worker++) {
+                    workers.execute(run::work);
+                }
             } catch (RuntimeException e) {
-                LOG.warn("A trial could not begin", e);
-                trial.end(Trial.State.FAILED, "The trial ended early; the server's log says why. Nothing was changed.");
+                failed(trial, e);
             }
         });
         return trial.view();

@@ -1,2 +1,2 @@
-/** A changed rule book tried on the whole archive before it binds, and installations moved to it on purpose. */
+/** A changed rule book or data sheet tried on the whole archive before it binds, and installations moved to it on purpose. */
 package org.undanus.server.trial;
