@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref } from "vue";
+import { computed, ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Problem, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { useUnits } from "../frame/useUnits";
-import TrialResult from "./TrialResult.vue";
+import TrialResult from "../trial/TrialResult.vue";
+import { useTrial } from "../trial/useTrial";
 import type { useDraft } from "./useDraft";
 
 /** A draft of the next version: tried on the archive, published with a note, installations moved to it on purpose. */
@@ -16,9 +17,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ published: [version: number] }>();
 
-const POLL_MS = 250;
 const { chosen: units } = useUnits();
-const trial = ref<Schemas["ArchiveTrial"]>();
 const changes = ref<Schemas["ChangeView"][]>();
 const problem = ref<Problem>();
 const busy = ref(false);
@@ -29,11 +28,11 @@ const numbers = computed(() =>
     [...changes].map(([key, change]) => ({ key, change, giveUp: () => changes.delete(key) })),
   ),
 );
-let poll: ReturnType<typeof setTimeout> | undefined;
 
 function told(thrown: unknown) {
   problem.value = thrown instanceof ProblemError ? thrown.problem : { status: 0, detail: sentence(thrown) };
 }
+const { trial, begin, stop } = useTrial(told);
 
 async function text(): Promise<Schemas["DraftView"]> {
   const view = await api.post(
@@ -44,43 +43,18 @@ async function text(): Promise<Schemas["DraftView"]> {
   return view;
 }
 
-async function follow() {
-  try {
-    if (trial.value) {
-      trial.value = await api.get(at("/api/trials/{id}", { path: { id: trial.value.id } }));
-    }
-    if (trial.value?.state === "RUNNING") {
-      poll = setTimeout(() => void follow(), POLL_MS);
-    }
-  } catch (thrown) {
-    told(thrown);
-  }
-}
-onBeforeUnmount(() => clearTimeout(poll));
-
 async function attempt() {
   busy.value = true;
   problem.value = undefined;
-  clearTimeout(poll);
   try {
     const { yaml } = await text();
-    trial.value = await api.post(
-      at("/api/rule-books/{id}/trials", { path: { id: props.book } }),
-      yaml,
-      "text/plain",
+    await begin(
+      api.post(at("/api/rule-books/{id}/trials", { path: { id: props.book } }), yaml, "text/plain"),
     );
-    poll = setTimeout(() => void follow(), POLL_MS);
   } catch (thrown) {
     told(thrown);
   } finally {
     busy.value = false;
-  }
-}
-
-async function stop() {
-  if (trial.value) {
-    clearTimeout(poll);
-    trial.value = await api.remove(at("/api/trials/{id}", { path: { id: trial.value.id } }));
   }
 }
 

@@ -7,7 +7,7 @@ import SheetsPage from "./SheetsPage.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
-  api: { get: vi.fn(), file: vi.fn() },
+  api: { get: vi.fn(), file: vi.fn(), remove: vi.fn() },
 }));
 vi.mock("vue-router", () => ({ useRoute: () => ({ query: {} }), useRouter: () => ({ replace: vi.fn() }) }));
 const role = ref("QUALITY_LEAD");
@@ -16,6 +16,7 @@ vi.mock("../session/useSession", () => ({
 }));
 const get = answering("get");
 const send = answering("file");
+const remove = answering("remove");
 
 const version = (number: number) => ({
   version: number,
@@ -120,41 +121,88 @@ test("two versions are compared where they differ", async () => {
   expect(wrapper.text()).toContain("→ 90 lb");
 });
 
-test("a file is shown with what it would re-judge before it is brought in", async () => {
+/** A trial as the server tells it; one installation of three changes. */
+const trial = {
+  id: "t",
+  state: "DONE",
+  done: 3,
+  total: 3,
+  changed: 1,
+  requirements: [],
+  before: { MEETS: 3 },
+  now: { MEETS: 2, FAILS: 1 },
+  crews: [],
+  stations: [],
+  installations: [
+    {
+      id: "i",
+      reference: "LH-01",
+      title: "Lido",
+      crew: "Nettlebank",
+      judgements: [
+        {
+          station: "Siting",
+          title: "Bracket bears the unit",
+          subject: "Outdoor unit",
+          before: "MEETS",
+          now: "FAILS",
+          because: "short",
+        },
+      ],
+    },
+  ],
+  seconds: 0.2,
+};
+
+const preview = {
+  sheets: [
+    { model: "WS-12", known: true, differences: [{ key: "mass", title: "Mass", before: "1", after: "2" }] },
+  ],
+};
+
+test("a file is tried on the archive before it is brought in", async () => {
   const wrapper = await page();
-  send.mockResolvedValueOnce({
-    sheets: [
-      { model: "WS-12", known: true, differences: [{ key: "mass", title: "Mass", before: "1", after: "2" }] },
-    ],
-    effects: [
-      {
-        installation: "i",
-        reference: "LH-01",
-        title: "Lido",
-        requirement: "Bracket bears the unit",
-        subject: "Outdoor unit",
-        before: "MEETS",
-        after: "FAILS",
-        because: "short",
-      },
-    ],
-  });
+  send.mockResolvedValueOnce(preview).mockResolvedValueOnce(trial);
   await read(wrapper, "{}");
+  expect(send.mock.calls[1]?.[0]).toBe("/api/data-sheets/trials");
+  expect(wrapper.find(".waiting").text()).toContain("1 of 3 installations would change");
   expect(wrapper.find(".waiting").text()).toContain("Bracket bears the unit");
   send.mockResolvedValueOnce({ models: ["WS-12"] });
   await wrapper.find(".waiting .primary").trigger("click");
   await flushPromises();
-  expect(send.mock.calls[1]?.[0]).toBe("/api/data-sheets");
+  expect(send.mock.calls[2]?.[0]).toBe("/api/data-sheets");
   expect(wrapper.find(".waiting").exists()).toBe(false);
 });
 
-test("who does not keep the library may look but not bring in", async () => {
-  role.value = "INSPECTOR";
+test("a trial that still runs is followed, and ends when the file is given up", async () => {
+  vi.useFakeTimers();
   const wrapper = await page();
-  send.mockResolvedValueOnce({ sheets: [], effects: [] });
+  send.mockResolvedValueOnce(preview).mockResolvedValueOnce({ ...trial, state: "RUNNING", done: 1 });
+  await read(wrapper, "{}");
+  get.mockResolvedValueOnce({ ...trial, state: "RUNNING", done: 2 });
+  await vi.advanceTimersByTimeAsync(300);
+  expect(wrapper.find(".waiting").text()).toContain("2 of 3");
+  remove.mockResolvedValueOnce({ ...trial, state: "CANCELLED", done: 2 });
+  await wrapper
+    .findAll(".waiting .tools button")
+    .find((button) => button.text() === "Cancel")
+    ?.trigger("click");
+  await flushPromises();
+  expect(remove.mock.calls[0]?.[0]).toBe("/api/trials/t");
+  expect(wrapper.find(".waiting").exists()).toBe(false);
+  const asked = get.mock.calls.length;
+  await vi.advanceTimersByTimeAsync(1000);
+  expect(get.mock.calls.length).toBe(asked);
+  vi.useRealTimers();
+});
+
+test.each(["INSPECTOR", "CREW"])("%s may look but not bring in", async (who) => {
+  role.value = who;
+  const wrapper = await page();
+  send.mockResolvedValueOnce(preview).mockResolvedValueOnce({ ...trial, changed: 0 });
   await read(wrapper, "{}");
   expect(wrapper.find(".waiting .primary").attributes("disabled")).toBeDefined();
-  expect(wrapper.text()).toContain("No verdict of any installation would change");
+  expect(wrapper.text().includes("No verdict rests on what is changed")).toBe(who === "INSPECTOR");
 });
 
 test("a file that is none is said and nothing waits", async () => {

@@ -9,7 +9,8 @@ import { notice } from "../frame/notice";
 import { useUnits } from "../frame/useUnits";
 import { useSession } from "../session/useSession";
 import DrawingFigure from "../walk/figures/DrawingFigure.vue";
-import VerdictMark from "../walk/VerdictMark.vue";
+import TrialResult from "../trial/TrialResult.vue";
+import { useTrial } from "../trial/useTrial";
 import RefrigerantTable from "./RefrigerantTable.vue";
 
 const JSON_FILE = "application/json";
@@ -19,6 +20,8 @@ const router = useRouter();
 const { person } = useSession();
 const { units } = useUnits();
 const leads = computed(() => person.value?.role === "QUALITY_LEAD");
+
+const { trial, begin, stop, leave } = useTrial((thrown) => (problem.value = sentence(thrown)));
 
 const all = ref<Schemas["SheetLine"][]>([]);
 const sheet = ref<Schemas["SheetView"]>();
@@ -85,9 +88,17 @@ async function read(event: Event) {
     const preview = await api.file(at("/api/data-sheets/preview"), new Blob([text]), JSON_FILE);
     waiting.value = { text, preview };
     problem.value = "";
+    if (person.value?.role !== "CREW") {
+      await begin(api.file(at("/api/data-sheets/trials"), new Blob([text]), JSON_FILE));
+    }
   } catch (thrown) {
     problem.value = sentence(thrown);
   }
+}
+
+async function cancel() {
+  waiting.value = undefined;
+  await leave();
 }
 
 async function bring() {
@@ -98,7 +109,7 @@ async function bring() {
   try {
     const brought = await api.file(at("/api/data-sheets"), new Blob([held.text]), JSON_FILE);
     notice.done(brought.models.length ? `Saved: ${brought.models.join(", ")}.` : "Nothing in it was new.");
-    waiting.value = undefined;
+    await cancel();
     await load();
     const first = brought.models[0];
     if (first) {
@@ -168,31 +179,10 @@ onMounted(load);
           </tbody>
         </table>
       </div>
-      <h3>Judged anew</h3>
-      <p v-if="!waiting.preview.effects.length" class="quiet">No verdict of any installation would change.</p>
-      <table v-else class="table">
-        <tbody>
-          <tr
-            v-for="effect in waiting.preview.effects"
-            :key="effect.reference + effect.requirement + effect.subject"
-          >
-            <td>
-              <RouterLink :to="`/installations/${effect.installation}`">{{ effect.reference }}</RouterLink>
-              {{ effect.title }}
-            </td>
-            <td>
-              {{ effect.requirement }}<template v-if="effect.subject">, {{ effect.subject }}</template>
-            </td>
-            <td class="turn">
-              <VerdictMark :verdict="effect.before" worded /> → <VerdictMark :verdict="effect.after" worded />
-            </td>
-            <td class="quiet">{{ effect.because }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <TrialResult v-if="trial" :trial="trial" @cancel="stop" />
       <div class="tools">
         <button type="button" class="button primary" :disabled="!leads" @click="bring">Import</button>
-        <button type="button" class="button" @click="waiting = undefined">Cancel</button>
+        <button type="button" class="button" @click="cancel">Cancel</button>
         <span v-if="!leads" class="quiet">The library is kept by the quality lead.</span>
       </div>
     </section>
@@ -355,10 +345,6 @@ onMounted(load);
   border-radius: 4px;
   background: var(--paper);
   overflow: auto;
-}
-
-.turn {
-  white-space: nowrap;
 }
 
 .library {

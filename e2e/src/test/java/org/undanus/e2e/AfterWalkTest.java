@@ -123,23 +123,4 @@ class AfterWalkTest extends BrowserTest {
                 .isVisible();
         assertThat(application.verify(sealed)).isEqualTo(1);
     }
-
-    @Test
-    void aChangedLimitIsTriedOnTheArchiveAndNothingIsSaved() {
-        Page desk = signedIn("lead", DESK[0], DESK[1]);
-        desk.navigate(application.address() + "/rule-books?find=clearance, front");
-        desk.getByText("Sallowmere 2026, plate practice").click();
-        desk.getByLabel("Change Clearance, front, Lake Halls programme").first().click();
-        desk.getByLabel(Pattern.compile("^Value of Clearance, front")).fill("45 in");
-        button(desk, "Try on the archive").click();
-        assertThat(desk.getByText("Say where the new value")).isVisible();
-        desk.getByLabel(Pattern.compile("^Source of Clearance, front")).fill("Letter of the programme");
-        button(desk, "Try on the archive").click();
-        assertThat(desk.getByText(Pattern.compile("tried on all|ended before"))).isVisible();
-        assertThat(desk.getByText(Pattern.compile("[1-9]\\d* of \\d+ installations would change")))
-                .isVisible();
-        button(desk, "Give all up").click();
-        assertThat(desk.getByText("Sallowmere 2026, plate practice, version 7")).isVisible();
-        desk.context().close();
-    }
 }

@@ -9,11 +9,13 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
+import org.undanus.bench.RegisterFill;
 
 /** The packaged application as a process of its own, with its own data, killed as hard as a test asks for. */
 public final class Application implements AutoCloseable {
@@ -42,10 +44,28 @@ public final class Application implements AutoCloseable {
 
     /** The same with its folder in another. */
     static Application startDemoBelow(Path parent) {
+        Application application = prepared(parent);
+        application.start();
+        return application;
+    }
+
+    /** The same with so many of each installation. */
+    static Application startDemoOf(int copies) {
+        Application application = prepared(Path.of(System.getProperty("java.io.tmpdir")));
+        try {
+            RegisterFill.main(
+                    new String[] {"jdbc:h2:file:" + application.data.resolve("undanus"), String.valueOf(copies)});
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+        application.start();
+        return application;
+    }
+
+    private static Application prepared(Path parent) {
         try {
             Application application = new Application(Files.createTempDirectory(parent, "undanus-e2e"), freePort());
             copy(filled(), application.data);
-            application.start();
             return application;
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -23,6 +23,10 @@ class FullDiskTest {
                         "/api/installations/" + id + "/understand",
                         Map.of("point", "plate.serial", "component", "outdoor-1", "typed", "x"))
                 .expect(200);
+        Client.Answer unsealed = inspector.post("/api/installations/" + id + "/seals", Map.of());
+        assertThat(unsealed.expect(507).detail()).contains("nothing was saved");
+        assertThat(inspector.get("/api/installations/" + id + "/seals").json().isEmpty())
+                .isTrue();
         assertThat(SERVER.signedIn("lead").get("/actuator/health").expect(503).text())
                 .contains("DOWN")
                 .contains("the disk is full");

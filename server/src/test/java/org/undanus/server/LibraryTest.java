@@ -3,7 +3,10 @@ package org.undanus.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -38,12 +41,20 @@ class LibraryTest {
         assertThat(preview.at("/sheets/0/differences").toString())
                 .contains("8 ft")
                 .contains("16 ft");
-        assertThat(StreamSupport.stream(preview.path("effects").spliterator(), false)
-                        .filter(e -> e.path("reference").asString().equals("LH-01"))
-                        .map(e -> e.path("requirement").asString() + " "
+        JsonNode trial = tried(changed);
+        assertThat(trial.path("state").asString()).as(trial.toString()).isEqualTo("DONE");
+        assertThat(trial.path("done").asInt())
+                .isEqualTo(trial.path("total").asInt())
+                .isGreaterThan(10);
+        assertThat(StreamSupport.stream(trial.path("installations").spliterator(), false)
+                        .filter(each -> each.path("reference").asString().equals("LH-01"))
+                        .flatMap(each ->
+                                StreamSupport.stream(each.path("judgements").spliterator(), false))
+                        .map(e -> e.path("title").asString() + " "
                                 + e.path("before").asString() + " "
-                                + e.path("after").asString()))
+                                + e.path("now").asString()))
                 .containsExactly("Free throw MEETS FAILS");
+        SERVER.signedIn("nettlebank").post("/api/data-sheets/trials", changed).expect(403);
         assertThat(inspector
                         .judgement(lido, "siting", "siting.indoor-throw@indoor-1")
                         .path("verdict")
@@ -75,6 +86,30 @@ class LibraryTest {
         assertThat(differences.at("/0/title").asString()).isEqualTo("Least free throw");
     }
 
+    private JsonNode tried(JsonNode sheets) {
+        JsonNode trial =
+                inspector.post("/api/data-sheets/trials", sheets).expect(202).json();
+        while (trial.path("state").asString().equals("RUNNING")) {
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(20));
+            trial = inspector
+                    .get("/api/trials/" + trial.path("id").asString())
+                    .expect(200)
+                    .json();
+        }
+        return trial;
+    }
+
+    @Test
+    void aSheetOfAModelThatNobodyHasChangesNothing() {
+        JsonNode other = file("WS-12 I");
+        sheet(other).put("model", "WS-99 X");
+        JsonNode trial = tried(other);
+        assertThat(trial.path("state").asString()).as(trial.toString()).isEqualTo("DONE");
+        assertThat(trial.path("done").asInt()).isEqualTo(trial.path("total").asInt());
+        assertThat(trial.path("changed").asInt()).isZero();
+        assertThat(trial.path("installations").isEmpty()).isTrue();
+    }
+
     @Test
     void sheetsThatLackOrContradictAreRefusedWhole() {
         JsonNode lacking = file("TZ-30");
@@ -89,8 +124,10 @@ class LibraryTest {
         assertThat(lead.post("/api/data-sheets", unknown).expect(422).detail()).contains("colour");
         JsonNode other = file("TZ-30");
         ((ObjectNode) other).put("format", "another/1");
-        assertThat(lead.post("/api/data-sheets/preview", other).expect(422).detail())
-                .contains("undanus-data-sheets/1");
+        for (String asked : List.of("preview", "trials")) {
+            assertThat(lead.post("/api/data-sheets/" + asked, other).expect(422).detail())
+                    .contains("undanus-data-sheets/1");
+        }
         assertThat(inspector
                         .get("/api/data-sheets/sheet?model=TZ-30")
                         .json()

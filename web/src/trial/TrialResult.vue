@@ -3,7 +3,7 @@ import type { Schemas } from "../api/client";
 import VerdictMark from "../walk/VerdictMark.vue";
 import { words } from "../words/words";
 
-/** What a changed rule book would do to the archive, while it is tried and after. */
+/** What a changed rule book or data sheet would do to the archive, while it is tried and after. */
 defineProps<{ trial: Schemas["ArchiveTrial"] }>();
 const emit = defineEmits<{ cancel: [] }>();
 
@@ -35,7 +35,9 @@ const SAID: Record<Schemas["ArchiveTrial"]["state"], string> = {
       {{ trial.requirements.slice(0, 8).join(", ")
       }}{{ trial.requirements.length > 8 ? ` and ${trial.requirements.length - 8} more` : "" }}.
     </p>
-    <p v-else class="quiet">No requirement rests on what is changed.</p>
+    <p v-else-if="!trial.changed && trial.state === 'DONE'" class="quiet">
+      No verdict rests on what is changed.
+    </p>
     <div class="tables">
       <table class="table">
         <thead>
