@@ -7,78 +7,83 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Makes a large register of a small one: every installation of a stopped server's database is copied so many times, with visits,
- * units, plans and readings. What the journal says of it no longer holds. Arguments: database address, copies.
+ * units and readings. What the journal says of it no longer holds. Arguments: database address, copies.
  */
 public final class RegisterFill {
-    private static final String ONES = " FROM %s, SYSTEM_RANGE(1, %d) WHERE %s = ? ORDER BY %s";
-    private static final String COPY = " || LPAD(x, 8, '0')";
-    private static final String ID = "SUBSTRING(id, 1, 28)" + COPY;
-    private static final String INSTALLATION = "SUBSTRING(installation_id, 1, 28)" + COPY;
+    /** So much of an id is kept; the rest is the copy's number. */
+    private static final int KEPT = 28;
 
-    /**
-     * Table, columns and what they are copied as.
-     *
-     * @param of the column that names the installation
-     * @param order in which its rows were added
-     */
-    private record Copied(String table, String columns, String as, String of, String order) {
-        private String sql(int copies) {
-            return "INSERT INTO " + table + " (" + columns + ") SELECT " + as
-                    + String.format(ONES, table, copies, of, order);
+    private static final int AT_ONCE = 200;
+
+    /** @param ids columns that another copy has its own of */
+    private record Copied(String table, String columns, String of, String order, Set<String> ids) {
+        List<String> names() {
+            return List.of(columns.split(", "));
+        }
+
+        String read() {
+            return "SELECT " + columns + " FROM " + table + " WHERE " + of + " = ? ORDER BY " + order;
+        }
+
+        String write() {
+            return "INSERT INTO " + table + " (" + columns + ") VALUES ("
+                    + String.join(", ", Collections.nCopies(names().size(), "?")) + ")";
+        }
+
+        Object other(int column, Object value, int copy) {
+            String name = names().get(column);
+            if (name.equals("reference")) {
+                return value + "-" + copy;
+            }
+            return ids.contains(name) ? value.toString().substring(0, KEPT) + String.format("%08d", copy) : value;
         }
     }
-
-    private static final String OF = "installation_id";
 
     private static final List<Copied> TABLES = List.of(
             new Copied(
                     "installation",
                     "id, reference, site_id, title, system, crew, replacement, rule_book, rule_book_version, version",
-                    ID
-                            + ", reference || '-' || x, site_id, title, system, crew, replacement, rule_book, rule_book_version,"
-                            + " version",
                     "id",
-                    "x"),
+                    "id",
+                    Set.of("id")),
             new Copied(
                     "component",
                     "installation_id, id, kind, title, own_supply, place",
-                    INSTALLATION + ", id, kind, title, own_supply, place",
-                    OF,
-                    "x, place"),
+                    "installation_id",
+                    "place",
+                    Set.of("installation_id")),
             new Copied(
                     "visit",
                     "id, installation_id, stage, visited_on",
-                    ID + ", " + INSTALLATION + ", stage, visited_on",
-                    OF,
-                    "x, sequence"),
+                    "installation_id",
+                    "sequence",
+                    Set.of("id", "installation_id")),
             new Copied(
                     "reading",
                     "id, installation_id, visit_id, point, component, typed, si, standard_uncertainty, resolution, unit, instrument,"
                             + " grade, entered_by, entered_at, by_crew",
-                    ID + ", " + INSTALLATION + ", SUBSTRING(visit_id, 1, 28)" + COPY
-                            + ", point, component, typed, si, standard_uncertainty, resolution, unit, instrument, grade, entered_by,"
-                            + " entered_at, by_crew",
-                    OF,
-                    "x, sequence"));
+                    "installation_id",
+                    "sequence",
+                    Set.of("id", "installation_id", "visit_id")));
 
     private RegisterFill() {}
 
     public static void main(String[] arguments) throws SQLException {
         int copies = Integer.parseInt(arguments[1]);
         try (Connection connection = DriverManager.getConnection(arguments[0], "sa", "")) {
-            List<String> originals = originals(connection);
-            for (Copied each : TABLES) {
-                try (PreparedStatement copy = connection.prepareStatement(each.sql(copies - 1))) {
-                    for (String original : originals) {
-                        copy.setString(1, original);
-                        copy.executeUpdate();
-                    }
+            connection.setAutoCommit(false);
+            for (String original : originals(connection)) {
+                for (Copied each : TABLES) {
+                    copy(connection, each, original, copies - 1);
                 }
             }
+            connection.commit();
             try (Statement statement = connection.createStatement()) {
                 statement.execute("SHUTDOWN COMPACT");
             }
@@ -94,5 +99,40 @@ public final class RegisterFill {
             }
         }
         return ids;
+    }
+
+    private static void copy(Connection connection, Copied what, String original, int copies) throws SQLException {
+        List<Object[]> rows = rows(connection, what, original);
+        try (PreparedStatement insert = connection.prepareStatement(what.write())) {
+            for (int copy = 1; copy <= copies; copy++) {
+                for (Object[] row : rows) {
+                    for (int column = 0; column < row.length; column++) {
+                        insert.setObject(column + 1, what.other(column, row[column], copy));
+                    }
+                    insert.addBatch();
+                }
+                if (copy % AT_ONCE == 0 || copy == copies) {
+                    insert.executeBatch();
+                    connection.commit();
+                }
+            }
+        }
+    }
+
+    private static List<Object[]> rows(Connection connection, Copied what, String original) throws SQLException {
+        List<Object[]> rows = new ArrayList<>();
+        try (PreparedStatement read = connection.prepareStatement(what.read())) {
+            read.setString(1, original);
+            try (ResultSet found = read.executeQuery()) {
+                while (found.next()) {
+                    Object[] row = new Object[what.names().size()];
+                    for (int column = 0; column < row.length; column++) {
+                        row[column] = found.getObject(column + 1);
+                    }
+                    rows.add(row);
+                }
+            }
+        }
+        return rows;
     }
 }

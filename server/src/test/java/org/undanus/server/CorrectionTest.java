@@ -111,6 +111,12 @@ class CorrectionTest {
     @Test
     void aLetterEachWayUntilARevisitShowsIt() {
         String roof = inspector.installation("LH-15");
+        JsonNode before = inspector
+                .get("/api/installations/" + roof + "/corrections")
+                .json()
+                .get(0);
+        assertThat(before.path("what").asString()).contains("Overcurrent protective device");
+        take(inspector, before, step("WITHDRAWN", "Begun again.", before)).expect(201);
         Client own = SERVER.signedIn(crewOf(roof));
         Client other = SERVER.signedIn(crewOf(roof).equals("threeways") ? "nettlebank" : "threeways");
         JsonNode raised = raise(roof, List.of(DEVICE), "Change the breaker.").get(0);

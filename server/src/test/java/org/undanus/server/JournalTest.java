@@ -242,7 +242,7 @@ class JournalTest {
                         "sound",
                         "1 stop notice,",
                         " hold",
-                        "2 photos,",
+                        "3 photos,",
                         "1 certificate,",
                         "15 traces.",
                         "5 accounts",
@@ -381,6 +381,8 @@ class JournalTest {
         earlier.start();
         try {
             JdbcTemplate jdbc = new JdbcTemplate(earlier.bean(DataSource.class));
+            jdbc.update("DELETE FROM seal");
+            jdbc.update("UPDATE visit SET sealed_as = NULL");
             jdbc.update("DELETE FROM journal WHERE action NOT LIKE 'reading.%'");
             jdbc.update(
                     "UPDATE journal j SET sequence = (SELECT COUNT(*) FROM journal k WHERE k.sequence <= j.sequence)");

@@ -358,7 +358,7 @@ class SealTest {
 
     @Test
     void aClockBehindTheJournalSealsNothing() throws SQLException {
-        String id = inspector.installation("LH-19");
+        String id = inspector.installation("LH-23");
         execute("UPDATE journal SET at = DATEADD('DAY', 2, at) WHERE sequence = (SELECT MAX(sequence) FROM journal)");
         try {
             assertThat(inspector

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.judgement.DueDates;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Requirement;
@@ -87,9 +88,10 @@ public final class Walk {
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
-    /** What no requirement asks for: how visits and corrections are planned. */
+    /** What no requirement asks for: how visits and corrections are planned, and records audited. */
     private static Stream<Setting> ofVisits() {
-        return Stream.concat(DueDates.settings().stream(), Stream.of(RevisitPlan.PER_LINE));
+        return Stream.of(DueDates.settings(), List.of(RevisitPlan.PER_LINE), AuditSettings.all())
+                .flatMap(List::stream);
     }
 
     private static Vocabulary vocabularyOf(List<StationPlan> plans) {

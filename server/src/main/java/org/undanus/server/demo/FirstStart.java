@@ -22,10 +22,12 @@ import org.undanus.server.account.DemoAccounts;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
 import org.undanus.server.exchange.CaseImport;
+import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.journal.StockTaking;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.server.seal.Seals;
 import org.undanus.server.simulated.SimulatedInstruments;
 
 /**
@@ -36,6 +38,7 @@ import org.undanus.server.simulated.SimulatedInstruments;
 @ConditionalOnWebApplication
 class FirstStart implements SmartInitializingSingleton {
     private static final String SEED = "/demo/sallowmere.json";
+    private static final String SEALED = "LH-19";
     private static final Person KEEPER = new Person("undanus", "Undanus", Role.QUALITY_LEAD, Optional.empty());
     private static final int PASSWORD_BYTES = 9;
 
@@ -46,6 +49,8 @@ class FirstStart implements SmartInitializingSingleton {
     private final StockTaking stock;
     private final HeadKeeper heads;
     private final LiveStore live;
+    private final CaseFiles cases;
+    private final Seals seals;
     private final TransactionTemplate transactions;
 
     FirstStart(
@@ -56,6 +61,8 @@ class FirstStart implements SmartInitializingSingleton {
             StockTaking stock,
             HeadKeeper heads,
             LiveStore live,
+            CaseFiles cases,
+            Seals seals,
             TransactionTemplate transactions) {
         this.books = books;
         this.accounts = accounts;
@@ -64,16 +71,29 @@ class FirstStart implements SmartInitializingSingleton {
         this.stock = stock;
         this.heads = heads;
         this.live = live;
+        this.cases = cases;
+        this.seals = seals;
         this.transactions = transactions;
+    }
+
+    /** One visit of the demo was done and sealed: once the journal says all that was done on it. */
+    private void seal() {
+        cases.named(DemoAccounts.INSPECTOR).stream()
+                .filter(named -> named.reference().equals(SEALED))
+                .forEach(named -> seals.seal(named.id(), DemoAccounts.INSPECTOR));
     }
 
     /** Before the port opens, so that nobody meets a half-filled register. */
     @Override
     public void afterSingletonsInstantiated() {
+        boolean fresh = accounts.none();
         transactions.executeWithoutResult(status -> {
             stock.ensure(KEEPER.name());
             fill();
         });
+        if (fresh) {
+            seal();
+        }
         heads.sign("started");
     }
 

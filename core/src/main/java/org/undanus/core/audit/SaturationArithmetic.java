@@ -1,0 +1,167 @@
+package org.undanus.core.audit;
+
+import static org.undanus.core.audit.RecordLines.CONDENSING;
+import static org.undanus.core.audit.RecordLines.EVAPORATING;
+import static org.undanus.core.audit.RecordLines.LIQUID_PRESSURE;
+import static org.undanus.core.audit.RecordLines.SUCTION_PRESSURE;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
+import org.undanus.core.fluid.Refrigerant;
+import org.undanus.core.fluid.Saturation;
+import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.AuditSettings;
+import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.GaugePressure;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.quantity.Propagation;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Uncertain;
+
+/** Whether a saturation temperature is that of the pressure beside it. Two, for the two sides. */
+final class SaturationArithmetic implements Check {
+    /** So many standard uncertainties are close. */
+    private static final double CLOSE = 2;
+
+    private static final AbsolutePressure SEA_LEVEL = AbsolutePressure.ofStandardAtmosphere(Length.ofMetres(0));
+
+    private final AboutCheck about;
+    private final Point pressure;
+    private final Point temperature;
+    /** The low side counts from the dew, the high side from the bubble. */
+    private final boolean dew;
+
+    private SaturationArithmetic(String id, String title, Point pressure, Point temperature, boolean dew) {
+        this.pressure = pressure;
+        this.temperature = temperature;
+        this.dew = dew;
+        this.about = AboutCheck.of(id, title, "The saturation temperature against the pressure written beside it")
+                .shows(
+                        "That the two were not read together of this refrigerant at this height",
+                        "Which of the two is right, or whether either was read")
+                .innocently(
+                        "The gauge's scale or the table is that of another refrigerant",
+                        "The gauge or the table counts from the air pressure at sea level",
+                        "Bubble and dew point were taken for each other",
+                        "One of the two was read a while later")
+                .asks(
+                        "With which instrument or table was the saturation temperature found, and for which refrigerant and height?")
+                .sources("Saturation by published reference equations of state, interpolated")
+                .needs(pressure, temperature)
+                .settings(AuditSettings.TABLES);
+    }
+
+    static SaturationArithmetic low() {
+        return new SaturationArithmetic(
+                "record.saturation-suction", "Saturation on the suction side", SUCTION_PRESSURE, EVAPORATING, true);
+    }
+
+    static SaturationArithmetic high() {
+        return new SaturationArithmetic(
+                "record.saturation-liquid", "Saturation on the liquid side", LIQUID_PRESSURE, CONDENSING, false);
+    }
+
+    @Override
+    public AboutCheck about() {
+        return about;
+    }
+
+    @Override
+    public List<Found> check(Paper paper) {
+        return paper.each(Scope.OUTDOOR_UNIT, about, this::check);
+    }
+
+    private Found check(Paper paper, Subject unit) {
+        Optional<Refrigerant> refrigerant = paper.refrigerant(unit);
+        if (refrigerant.isEmpty()) {
+            return Found.cannotTell(about, unit.id(), Text.of("Nothing says which refrigerant is in it."));
+        }
+        Value.Measured read = paper.measured(pressure, unit).orElseThrow();
+        Value.Measured claimed = paper.measured(temperature, unit).orElseThrow();
+        Uncertain expected = expected(read, refrigerant.get(), paper.air(), dew);
+        double u = uncertainty(paper, claimed, expected);
+        double off = claimed.quantity().si() - expected.value();
+        Doubt doubt = Doubt.twoSided(off / u);
+        return Found.weighed(
+                        about,
+                        unit.id(),
+                        doubt,
+                        Text.of(
+                                "At {} {} {} at {}; the record says {}.",
+                                read.quantity(),
+                                refrigerant.get().name(),
+                                dew ? "condenses" : "boils",
+                                amount(expected),
+                                claimed.quantity()),
+                        Paper.keys(unit, pressure, temperature))
+                .drawn(
+                        Dimension.TEMPERATURE,
+                        new Uncertain(expected.value(), u),
+                        claimed.quantity().si())
+                .explained(mistake(paper, read, claimed, refrigerant.get()));
+    }
+
+    private static Text.Amount amount(Uncertain kelvin) {
+        return Text.Amount.of(Dimension.TEMPERATURE, Uncertain.exact(kelvin.value()), 0.1);
+    }
+
+    /** Of the digits of both, and of two good tables. */
+    private static double uncertainty(Paper paper, Value.Measured claimed, Uncertain expected) {
+        return Math.sqrt(Math.pow(expected.standardUncertainty(), 2)
+                + Math.pow(digits(claimed), 2)
+                + Math.pow(paper.number(AuditSettings.TABLES).orElseThrow(), 2));
+    }
+
+    /** Of rounding to the digits written: their step over √12 (JCGM 100, 4.3.7). */
+    static double digits(Value.Measured value) {
+        return value.resolution() / Math.sqrt(12);
+    }
+
+    static Uncertain expected(Value.Measured pressure, Refrigerant refrigerant, AbsolutePressure air, boolean dew) {
+        Saturation table = Saturation.of(refrigerant);
+        return Propagation.through(
+                in -> {
+                    AbsolutePressure absolute =
+                            table.nearest(GaugePressure.ofPascals(in[0]).absolute(air));
+                    return (dew ? table.dewTemperature(absolute) : table.bubbleTemperature(absolute)).si();
+                },
+                new Uncertain(pressure.quantity().si(), digits(pressure)));
+    }
+
+    /** The mistake that explains it: the one that comes closest, where it comes close and the record does not. */
+    private Optional<Text> mistake(Paper paper, Value.Measured read, Value.Measured claimed, Refrigerant right) {
+        Stream<Way> ways = Stream.concat(
+                Stream.of(
+                        new Way(right, SEA_LEVEL, dew, Text.of("It fits a table that counts from sea level.")),
+                        new Way(
+                                right,
+                                paper.air(),
+                                !dew,
+                                Text.of("It fits the {} point instead.", dew ? "bubble" : "dew"))),
+                Refrigerant.names().stream()
+                        .flatMap(name -> Refrigerant.named(name).stream())
+                        .filter(other -> !other.equals(right))
+                        .flatMap(other -> Stream.of(paper.air(), SEA_LEVEL)
+                                .map(air ->
+                                        new Way(other, air, dew, Text.of("It fits a table of {}.", other.name())))));
+        double asWritten = new Way(right, paper.air(), dew, Text.of("")).off(read, claimed, paper);
+        return ways.filter(way -> way.off(read, claimed, paper) < Math.min(CLOSE, asWritten - CLOSE))
+                .min(Comparator.comparingDouble(way -> way.off(read, claimed, paper)))
+                .map(Way::says);
+    }
+
+    /** A way to find a saturation temperature. */
+    private record Way(Refrigerant refrigerant, AbsolutePressure air, boolean dew, Text says) {
+        /** How many standard uncertainties the record is from it. */
+        double off(Value.Measured read, Value.Measured claimed, Paper paper) {
+            Uncertain expected = expected(read, refrigerant, air, dew);
+            return Math.abs(claimed.quantity().si() - expected.value()) / uncertainty(paper, claimed, expected);
+        }
+    }
+}
