@@ -25,6 +25,8 @@ class ArchitectureTest {
                 .definedBy("..core.simulated..")
                 .layer("reckoner")
                 .definedBy("..core.reckoner..")
+                .layer("audit")
+                .definedBy("..core.audit..")
                 .layer("station")
                 .definedBy("..core.station..")
                 .layer("derived")
@@ -53,24 +55,28 @@ class ArchitectureTest {
                 .mayNotBeAccessedByAnyLayer()
                 .whereLayer("reckoner")
                 .mayNotBeAccessedByAnyLayer()
+                .whereLayer("audit")
+                .mayOnlyBeAccessedByLayers("simulated")
                 .whereLayer("station")
-                .mayOnlyBeAccessedByLayers("reckoner")
+                .mayOnlyBeAccessedByLayers("reckoner", "audit", "simulated")
                 .whereLayer("derived")
-                .mayOnlyBeAccessedByLayers("station", "plan", "reckoner", "simulated")
+                .mayOnlyBeAccessedByLayers("audit", "station", "plan", "reckoner", "simulated")
                 .whereLayer("plan")
-                .mayOnlyBeAccessedByLayers("station", "reckoner")
+                .mayOnlyBeAccessedByLayers("audit", "station", "reckoner")
                 .whereLayer("drawing")
-                .mayOnlyBeAccessedByLayers("station", "derived", "plan", "reckoner")
+                .mayOnlyBeAccessedByLayers("audit", "station", "derived", "plan", "reckoner")
                 .whereLayer("judgement")
-                .mayOnlyBeAccessedByLayers("station", "derived", "plan", "drawing", "reckoner")
+                .mayOnlyBeAccessedByLayers("audit", "station", "derived", "plan", "drawing", "reckoner")
                 .whereLayer("rules")
-                .mayOnlyBeAccessedByLayers("station", "derived", "plan", "judgement")
+                .mayOnlyBeAccessedByLayers("audit", "simulated", "station", "derived", "plan", "judgement")
                 .whereLayer("geometry")
-                .mayOnlyBeAccessedByLayers("station", "reckoner")
+                .mayOnlyBeAccessedByLayers("audit", "station", "reckoner")
                 .whereLayer("installation")
-                .mayOnlyBeAccessedByLayers("station", "derived", "plan", "judgement", "geometry")
+                .mayOnlyBeAccessedByLayers("audit", "simulated", "station", "derived", "plan", "judgement", "geometry")
                 .whereLayer("evidence")
                 .mayOnlyBeAccessedByLayers(
+                        "audit",
+                        "simulated",
                         "station",
                         "derived",
                         "plan",
@@ -81,10 +87,10 @@ class ArchitectureTest {
                         "geometry",
                         "curve")
                 .whereLayer("curve")
-                .mayOnlyBeAccessedByLayers("station", "derived", "reckoner", "simulated")
+                .mayOnlyBeAccessedByLayers("audit", "station", "derived", "reckoner", "simulated")
                 .whereLayer("fluid")
                 .mayOnlyBeAccessedByLayers(
-                        "station", "derived", "curve", "judgement", "installation", "reckoner", "simulated")
+                        "audit", "station", "derived", "curve", "judgement", "installation", "reckoner", "simulated")
                 .check(CORE);
     }
 

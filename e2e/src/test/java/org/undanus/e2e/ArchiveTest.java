@@ -56,7 +56,7 @@ class ArchiveTest {
         assertThat(desk.getByText(Pattern.compile("[1-9]\\d+ of 1[6-9]\\d\\d installations would change")))
                 .isVisible();
         button(desk, "Give all up").click();
-        assertThat(desk.getByText("Sallowmere 2026, plate practice, version 7")).isVisible();
+        assertThat(desk.getByText("Sallowmere 2026, plate practice, version 8")).isVisible();
         desk.context().close();
         assertThat(browser.errors()).isEmpty();
     }

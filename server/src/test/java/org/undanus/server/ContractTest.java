@@ -58,7 +58,7 @@ class ContractTest {
         }
         return path.replace("{station}", "siting")
                 .replace("{number}", "1")
-                .replace("{version}", "7")
+                .replace("{version}", "8")
                 .replace("{name}", "nobody")
                 .replace("{subject}", "joint-1")
                 .replace("{component}", "line-set-indoor-1")

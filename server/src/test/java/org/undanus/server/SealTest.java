@@ -313,7 +313,7 @@ class SealTest {
                 .json()
                 .path("yaml")
                 .asString()
-                .replaceFirst("version: 7", "version: 8")
+                .replaceFirst("version: 8", "version: 9")
                 .replaceFirst("(outdoor-clearance-front:\\s+- \\{by: programme, at-least:) (36 in|900 mm)", "$1 50 in");
         SERVER.signedIn("lead")
                 .send("POST", "/api/rule-books", yaml, "text/plain")
@@ -323,7 +323,7 @@ class SealTest {
                 .expect(200)
                 .json()
                 .get(0);
-        assertThat(after.path("newest").asInt()).isEqualTo(8);
+        assertThat(after.path("newest").asInt()).isEqualTo(9);
         assertThat(after.path("verdicts")).isEqualTo(before.path("verdicts"));
         assertThat(after.path("beside")).hasSize(1);
         assertThat(after.at("/beside/0/asSealed").asString()).isEqualTo("MEETS");

@@ -104,7 +104,7 @@ class TrialTest {
         assertThat(trial.at("/stations/0/station").asString()).isEqualTo("Siting");
         assertThat(lead.get(BOOKS).json().at("/book/version").asInt())
                 .as("nothing is saved by a trial")
-                .isEqualTo(7);
+                .isEqualTo(8);
     }
 
     @Test
@@ -113,7 +113,7 @@ class TrialTest {
                 .json()
                 .path("yaml")
                 .asString()
-                .replace("version: 7", "version: 8")
+                .replace("version: 8", "version: 9")
                 .replace("\nlimits:", "\ndecision-rule: plain\n\nlimits:");
         JsonNode trial = tried(yaml);
         assertThat(trial.path("state").asString()).isEqualTo("DONE");
@@ -128,7 +128,7 @@ class TrialTest {
                         BOOKS + "/draft?units=US", limit("siting.outdoor-clearance-front", "4 ft", "A letter"))
                 .expect(200)
                 .json();
-        assertThat(view.path("version").asInt()).isEqualTo(8);
+        assertThat(view.path("version").asInt()).isEqualTo(9);
         assertThat(view.path("changes")).hasSize(1);
         assertThat(view.at("/changes/0/before").asString()).contains("3' 0\"");
         assertThat(view.at("/changes/0/now").asString()).contains("4' 0\"").contains("A letter");
@@ -154,12 +154,12 @@ class TrialTest {
         assertThat(lead.send(
                                 "POST",
                                 BOOKS + "/trials",
-                                yaml.replaceFirst("extends: .*", "extends: {id: " + BOOK + ", version: 8}")
-                                        .replace("version: 7\n", "version: 8\n"),
+                                yaml.replaceFirst("extends: .*", "extends: {id: " + BOOK + ", version: 9}")
+                                        .replace("version: 8\n", "version: 9\n"),
                                 "text/plain")
                         .expect(422)
                         .text())
-                .contains(BOOK + ", version 8");
+                .contains(BOOK + ", version 9");
         assertThat(lead.send("POST", "/api/rule-books/sallowmere-2026-design/trials", yaml, "text/plain")
                         .expect(422)
                         .detail())
@@ -197,13 +197,13 @@ class TrialTest {
                         .equals(BOOK)
                 ? "sallowmere-2026-design"
                 : BOOK;
-        assertThat(lead.post("/api/rule-books/" + own + "/versions/7/installations", Map.of("ids", List.of(other)))
+        assertThat(lead.post("/api/rule-books/" + own + "/versions/8/installations", Map.of("ids", List.of(other)))
                         .expect(422)
                         .detail())
                 .contains("judged by another book")
                 .contains("None was moved");
         lead.post(BOOKS + "/versions/99/installations", Map.of()).expect(404);
-        assertThat(lead.post(BOOKS + "/versions/7/installations", Map.of())
+        assertThat(lead.post(BOOKS + "/versions/8/installations", Map.of())
                         .expect(200)
                         .json()
                         .path("moved")

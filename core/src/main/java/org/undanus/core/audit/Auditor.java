@@ -22,6 +22,7 @@ public final class Auditor {
             new ChargeAgainstLength(),
             new WeatherOfDay(),
             new RunningAgainstClock(),
+            new BarometerAgainstHeight(),
             SaturationArithmetic.low(),
             DifferenceArithmetic.superheat(),
             SaturationArithmetic.high(),

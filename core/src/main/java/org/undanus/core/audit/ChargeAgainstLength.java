@@ -40,6 +40,9 @@ final class ChargeAgainstLength implements Check {
             .needs(CYLINDER_BEFORE, CYLINDER_AFTER)
             .settings(AuditSettings.CHARGE);
 
+    /** kg. */
+    private static final double POUND = 0.45359237;
+
     @Override
     public AboutCheck about() {
         return ABOUT;
@@ -85,6 +88,20 @@ final class ChargeAgainstLength implements Check {
                                 Mass.ofKilograms(asked),
                                 Mass.ofKilograms(added)),
                         Paper.keys(unit, CYLINDER_BEFORE, CYLINDER_AFTER))
-                .drawn(Dimension.MASS, new Uncertain(asked, u), added);
+                .drawn(Dimension.MASS, new Uncertain(asked, u), added)
+                .explained(mistake(added, asked, u));
+    }
+
+    /** Pounds written as kilograms, or the other way. */
+    private static Optional<Text> mistake(double added, double asked, double u) {
+        if (Math.abs(added - asked) < 2 * u) {
+            return Optional.empty();
+        }
+        if (Math.abs(added * POUND - asked) < 2 * u) {
+            return Optional.of(Text.of("It fits where the scale showed pounds."));
+        }
+        return Math.abs(added / POUND - asked) < 2 * u
+                ? Optional.of(Text.of("It fits where the scale showed kilograms."))
+                : Optional.empty();
     }
 }

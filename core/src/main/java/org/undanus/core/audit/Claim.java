@@ -3,7 +3,11 @@ package org.undanus.core.audit;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.UUID;
+import org.undanus.core.derived.Readings;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Traces;
 import org.undanus.core.evidence.Value;
 
 /**
@@ -12,6 +16,7 @@ import org.undanus.core.evidence.Value;
  * @param typed as it was written
  * @param at when it claims to have been read, by the clock on the wall there
  * @param instrument the instrument it names
+ * @param course of a curve, in few points; of what was written down one after another, as it was
  */
 public record Claim(
         UUID id,
@@ -20,7 +25,38 @@ public record Claim(
         Value value,
         String unit,
         Optional<LocalDateTime> at,
-        Optional<String> instrument) {
+        Optional<String> instrument,
+        Optional<Outline> course) {
+
+    /** @param traces where curves that it names are kept */
+    public static Claim of(
+            UUID id,
+            PointKey key,
+            String typed,
+            Entry.Understood understood,
+            Optional<LocalDateTime> at,
+            Optional<String> instrument,
+            Traces traces) {
+        return new Claim(
+                id,
+                key,
+                typed,
+                understood.value(),
+                understood.unit(),
+                at,
+                instrument,
+                course(understood.value(), traces));
+    }
+
+    private static Optional<Outline> course(Value value, Traces traces) {
+        if (value instanceof Value.Listed listed && listed.listing() instanceof Readings readings) {
+            return Optional.of(readings.outline());
+        }
+        return value instanceof Value.Logged logged
+                ? Optional.of(traces.outline(
+                        logged.trace(), logged.trace().from(), logged.trace().to()))
+                : Optional.empty();
+    }
 
     /** Where it is a number. */
     public Optional<Value.Measured> measured() {

@@ -86,7 +86,7 @@ final class HoldShape implements Check {
                                     : "It changed by less than four of its last digits: rounding hides its course."));
         }
         double squares = squares(course) / (step * step / 12);
-        Doubt doubt = new Doubt(new ChiSquaredDistribution(size - 2.0).cumulativeProbability(Math.max(0, squares)));
+        Doubt doubt = new Doubt(new ChiSquaredDistribution(size - 2.0).cumulativeProbability(squares));
         return Found.weighed(
                 about,
                 line.id(),
@@ -119,7 +119,7 @@ final class HoldShape implements Check {
             tv += t * v;
             vv += v * v;
         }
-        return vv - tv * tv / tt;
+        return Math.max(0, vv - tv * tv / tt);
     }
 
     /** Root of the mean square, of a step. */

@@ -42,6 +42,10 @@ public final class AuditSettings {
             "audit.air",
             Dimension.TEMPERATURE_DIFFERENCE,
             "How far air may be from what one thermometer in it shows, as a standard uncertainty");
+    public static final Setting WEATHER_PRESSURE = Setting.useful(
+            "audit.weather-pressure",
+            Dimension.PRESSURE_DIFFERENCE,
+            "How far weather takes the air pressure from that of the height, as a standard uncertainty");
     /** From one day to another. */
     public static final Setting BETWEEN_DAYS = Setting.useful(
             "audit.between-days",
@@ -49,6 +53,18 @@ public final class AuditSettings {
             "How far the same line may be on another day, as a standard uncertainty");
 
     public static List<Setting> all() {
-        return List.of(FALSE_ALARMS, SLIP, CLOCK, TRAVEL, TABLES, GAS, VOLUME, CHARGE, OUTDOORS, AIR, BETWEEN_DAYS);
+        return List.of(
+                FALSE_ALARMS,
+                SLIP,
+                CLOCK,
+                TRAVEL,
+                TABLES,
+                GAS,
+                VOLUME,
+                CHARGE,
+                OUTDOORS,
+                AIR,
+                WEATHER_PRESSURE,
+                BETWEEN_DAYS);
     }
 }

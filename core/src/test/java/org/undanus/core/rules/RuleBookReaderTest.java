@@ -55,7 +55,7 @@ class RuleBookReaderTest {
                 id: own
                 title: Own
                 version: 1
-                extends: {id: general-plate, version: 4}
+                extends: {id: general-plate, version: 5}
                 settings:
                   papers.design-summer: {value: 91 °F, source: x}
                   papers.design-winter: {value: 7 °F, source: x}
@@ -108,9 +108,9 @@ class RuleBookReaderTest {
                         .problems())
                 .anySatisfy(p -> {
                     assertThat(p.key()).isEqualTo("extends");
-                    assertThat(p.message()).contains("general-nothing, version 4 here");
+                    assertThat(p.message()).contains("general-nothing, version 5 here");
                 });
-        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 4}", "general-plate")))
+        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 5}", "general-plate")))
                 .isNotNull();
         assertThat(refused(BOROUGH.replace("  programme:\n    kind: programme", "  code:\n    kind: programme")))
                 .hasMessageContaining("names the authority \"code\" already");

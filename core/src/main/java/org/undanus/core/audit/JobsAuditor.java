@@ -1,0 +1,50 @@
+package org.undanus.core.audit;
+
+import java.util.List;
+import org.undanus.core.judgement.AuditSettings;
+import org.undanus.core.rules.RuleBook;
+
+/** Holds the records of one crew against each other. */
+public final class JobsAuditor {
+    private static final List<JobCheck> CHECKS = List.of(
+            SameNumbers.ofReadings(),
+            SameNumbers.ofTimes(),
+            new CopiedCourse(),
+            new TwoPlaces(),
+            new SmallSpread(),
+            new LastDigits());
+
+    private JobsAuditor() {}
+
+    /** What it checks. */
+    public static List<AboutCheck> abouts() {
+        return CHECKS.stream().map(JobCheck::about).toList();
+    }
+
+    /**
+     * Every check of the crew's records; doubtful are those that stay so among all of them together.
+     *
+     * @param records of one crew
+     * @param rules where they leave the rate of false alarms open, nothing is doubted
+     */
+    public static List<JobFound> audit(List<CommissioningRecord> records, RuleBook rules) {
+        List<JobFound> all = CHECKS.stream()
+                .flatMap(check -> check.check(records, rules).stream())
+                .toList();
+        if (!rules.decides(AuditSettings.FALSE_ALARMS)) {
+            return all;
+        }
+        double[] chances = all.stream()
+                .flatMap(each -> each.found().doubt().stream())
+                .mapToDouble(Doubt::chance)
+                .sorted()
+                .toArray();
+        double level = Screening.level(chances, rules.number(AuditSettings.FALSE_ALARMS));
+        return all.stream()
+                .map(each -> each.with(
+                        each.found().doubt().orElseThrow().chance() <= level
+                                ? Found.Outcome.DOUBTFUL
+                                : Found.Outcome.CONSISTENT))
+                .toList();
+    }
+}

@@ -1,0 +1,222 @@
+package org.undanus.core.audit;
+
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.RuleBook;
+
+/** Whether records of different jobs agree in more numbers than work at different places and in different weather brings about. */
+abstract class SameNumbers implements JobCheck {
+    private final AboutCheck about;
+    /** Read off an instrument and different with place and weather; what is set to a round number is not among them. */
+    private static final Set<String> READ = Stream.of(
+                    RecordLines.TEST_TEMPERATURE,
+                    RecordLines.END_TEMPERATURE,
+                    RecordLines.REACHED,
+                    RecordLines.AFTER,
+                    RecordLines.OUTDOOR_AIR,
+                    RecordLines.SUCTION_PRESSURE,
+                    RecordLines.SUCTION_TEMPERATURE,
+                    RecordLines.LIQUID_PRESSURE,
+                    RecordLines.LIQUID_TEMPERATURE,
+                    RecordLines.RETURN_DRY,
+                    RecordLines.RETURN_WET,
+                    RecordLines.SUPPLY_DRY,
+                    RecordLines.SUPPLY_WET,
+                    RecordLines.AIRFLOW,
+                    RecordLines.STATIC_SUPPLY,
+                    RecordLines.STATIC_RETURN,
+                    RecordLines.CONDENSATE,
+                    RecordLines.VOLTAGE,
+                    RecordLines.CURRENT,
+                    RecordLines.POWER)
+            .map(Point::id)
+            .collect(Collectors.toUnmodifiableSet());
+
+    SameNumbers(AboutCheck about) {
+        this.about = about;
+    }
+
+    /** Whether a claim is of a line that differs from job to job. */
+    static boolean read(Claim claim) {
+        return READ.contains(claim.key().point());
+    }
+
+    /** The same readings on several jobs. */
+    static SameNumbers ofReadings() {
+        return new OfReadings();
+    }
+
+    /** The same lengths of time on several jobs. */
+    static SameNumbers ofTimes() {
+        return new OfTimes();
+    }
+
+    abstract Map<PointKey, Coincidence.Written> numbers(CommissioningRecord record);
+
+    abstract String called();
+
+    @Override
+    public AboutCheck about() {
+        return about;
+    }
+
+    @Override
+    public List<JobFound> check(List<CommissioningRecord> records, RuleBook rules) {
+        List<Map<PointKey, Coincidence.Written>> numbers =
+                records.stream().map(this::numbers).toList();
+        Coincidence<PointKey> coincidence = new Coincidence<>(numbers);
+        List<JobFound> found = new ArrayList<>();
+        for (int i = 0; i < records.size(); i++) {
+            int nearest = -1;
+            Coincidence.Match match = new Coincidence.Match(0, 0, 1);
+            for (int j = 0; j < records.size(); j++) {
+                if (j != i && couldMatter(numbers.get(i), numbers.get(j))) {
+                    Coincidence.Match each = coincidence.match(numbers.get(i), numbers.get(j));
+                    if (nearest < 0 || each.chance() < match.chance()) {
+                        match = each;
+                        nearest = j;
+                    }
+                }
+            }
+            if (nearest >= 0 && match.compared() > 0) {
+                Doubt doubt = new Doubt(Math.min(1, match.chance() * Coincidence.looks(records.size())));
+                found.add(found(records.get(i), records.get(nearest), match, doubt, numbers));
+            }
+        }
+        return found;
+    }
+
+    /** Two that share fewer than two numbers are not looked at further: of a whole archive most. */
+    private static boolean couldMatter(
+            Map<PointKey, Coincidence.Written> one, Map<PointKey, Coincidence.Written> other) {
+        int same = 0;
+        for (Map.Entry<PointKey, Coincidence.Written> each : one.entrySet()) {
+            Coincidence.Written there = other.get(each.getKey());
+            if (there != null
+                    && Math.abs(there.value() - each.getValue().value())
+                            < each.getValue().step()) {
+                same++;
+                if (same == 2) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private JobFound found(
+            CommissioningRecord record,
+            CommissioningRecord other,
+            Coincidence.Match match,
+            Doubt doubt,
+            List<Map<PointKey, Coincidence.Written>> numbers) {
+        Text because = Text.of(
+                "{} of {} {} are the same as on {}.", match.same(), match.compared(), called(), other.reference());
+        Map<PointKey, Coincidence.Written> own = numbers(record);
+        Map<PointKey, Coincidence.Written> there = numbers(other);
+        List<PointKey> same = own.keySet().stream()
+                .filter(key -> there.containsKey(key)
+                        && Math.abs(there.get(key).value() - own.get(key).value())
+                                < own.get(key).step() / 2)
+                .toList();
+        return new JobFound(
+                Found.weighed(about, record.id(), doubt, because, same), Optional.of(record), Optional.of(other));
+    }
+
+    private static final class OfReadings extends SameNumbers {
+        OfReadings() {
+            super(AboutCheck.of(
+                            "jobs.same-readings",
+                            "Same readings on several jobs",
+                            "The readings of each record against those of every other record of the crew")
+                    .shows("That one record may have been written from another", "Which of them was read")
+                    .innocently(
+                            "Two like machines side by side, read in the same hour",
+                            "A form that was filled in once and corrected incompletely",
+                            "Coarse digits, which agree by chance more often")
+                    .asks("Were both jobs read, and when?")
+                    .sources("Chance of equal numbers, step/(2·√π·σ), σ over the crew's records; sum over all ways"));
+        }
+
+        @Override
+        String called() {
+            return "readings";
+        }
+
+        @Override
+        Map<PointKey, Coincidence.Written> numbers(CommissioningRecord record) {
+            Map<PointKey, Coincidence.Written> numbers = new HashMap<>();
+            for (Claim claim : record.claims()) {
+                if (read(claim)) {
+                    claim.measured()
+                            .filter(m -> m.resolution() > 0)
+                            .ifPresent(m -> numbers.put(
+                                    claim.key(),
+                                    new Coincidence.Written(m.quantity().si(), m.resolution())));
+                }
+            }
+            return numbers;
+        }
+    }
+
+    private static final class OfTimes extends SameNumbers {
+        private static final List<Point> STEPS = List.of(
+                RecordLines.TEST_BEGUN,
+                RecordLines.TEST_ENDED,
+                RecordLines.PUMP_ON,
+                RecordLines.VACUUM_ENDED,
+                RecordLines.OPENED,
+                RecordLines.STARTED);
+        /** Times are written to five minutes. */
+        private static final double STEP = 300;
+
+        OfTimes() {
+            super(AboutCheck.of(
+                            "jobs.same-times",
+                            "Same times on several jobs",
+                            "How long each step took against the other records of the crew")
+                    .shows("That times may not have been read off a clock", "What was done in that time")
+                    .innocently(
+                            "Steps that a timer ends",
+                            "Times that were rounded to the quarter hour",
+                            "A written procedure with fixed lengths")
+                    .asks("How were the times of these steps noted?")
+                    .sources("Chance of equal lengths of time, step/(2·√π·σ), σ over the crew's records"));
+        }
+
+        @Override
+        String called() {
+            return "lengths of time";
+        }
+
+        @Override
+        Map<PointKey, Coincidence.Written> numbers(CommissioningRecord record) {
+            Map<PointKey, Coincidence.Written> numbers = new HashMap<>();
+            Map<String, LocalDateTime> last = new HashMap<>();
+            for (Point step : STEPS) {
+                for (Claim claim : record.claims()) {
+                    if (claim.key().point().equals(step.id()) && claim.at().isPresent()) {
+                        String line = claim.key().component();
+                        LocalDateTime at = claim.at().get();
+                        Optional.ofNullable(last.put(line, at))
+                                .ifPresent(before -> numbers.put(
+                                        claim.key(),
+                                        new Coincidence.Written(ChronoUnit.SECONDS.between(before, at), STEP)));
+                    }
+                }
+            }
+            return numbers;
+        }
+    }
+}
