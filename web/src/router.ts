@@ -32,6 +32,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: "/installations/:id/record",
+      name: "records",
+      component: () => import("./records/RecordsPage.vue"),
+      props: true,
+    },
+    {
       path: "/installations/:id/site",
       name: "site",
       component: () => import("./site/SitePage.vue"),
@@ -65,6 +71,13 @@ export const router = createRouter({
       component: () => import("./corrections/ThreadPage.vue"),
       props: true,
     },
+    {
+      path: "/records/:id",
+      name: "record",
+      component: () => import("./records/RecordPage.vue"),
+      props: true,
+    },
+    { path: "/crews", name: "crews", component: () => import("./records/CrewsPage.vue") },
     { path: "/seals", name: "seals", component: () => import("./after/SealsPage.vue") },
     { path: "/letters", name: "letters", component: () => import("./corrections/LettersPage.vue") },
     { path: "/rule-books", name: "rule-books", component: () => import("./rulebooks/RuleBooksPage.vue") },

@@ -31,6 +31,7 @@ const nextEnd = computed(() => {
 });
 
 const leads = computed(() => session.person.value?.role === "QUALITY_LEAD");
+const inspects = computed(() => session.person.value?.role !== "CREW");
 const palette = ref<InstanceType<typeof CommandPalette>>();
 const keysOpen = ref(false);
 const menuOpen = ref(false);
@@ -57,6 +58,9 @@ async function signOut() {
 const actions = computed(() => [
   { title: "Register", detail: "page", go: () => void router.push("/register") },
   { title: "Corrections", detail: "page", go: () => void router.push("/corrections") },
+  ...(inspects.value
+    ? [{ title: "Crews and their records", detail: "page", go: () => void router.push("/crews") }]
+    : []),
   { title: "Letters", detail: "page", go: () => void router.push("/letters") },
   { title: "Check a sealed file", detail: "page", go: () => void router.push("/seals") },
   { title: "Rule books", detail: "page", go: () => void router.push("/rule-books") },
@@ -97,6 +101,7 @@ function leave() {
       <nav v-else class="heading" aria-label="Pages">
         <RouterLink to="/register">Register</RouterLink>
         <RouterLink to="/corrections">Corrections</RouterLink>
+        <RouterLink v-if="inspects" to="/crews">Crews</RouterLink>
         <RouterLink to="/rule-books">Rule books</RouterLink>
         <RouterLink to="/data-sheets">Data sheets</RouterLink>
         <RouterLink to="/toolcase">Instruments</RouterLink>

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/records/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one"];
+        put: operations["amend"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}/marks": {
         parameters: {
             query?: never;
@@ -91,8 +107,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one"];
-        put: operations["amend"];
+        get: operations["one_1"];
+        put: operations["amend_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -124,9 +140,25 @@ export interface paths {
             cookie?: never;
         };
         get: operations["thread"];
-        put: operations["amend_1"];
+        put: operations["amend_2"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/claims/{id}/box": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["box"];
+        post?: never;
+        delete: operations["unbox"];
         options?: never;
         head?: never;
         patch?: never;
@@ -324,6 +356,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/records/{id}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/records/{id}/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["attach"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record-audits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reckoner/{id}": {
         parameters: {
             query?: never;
@@ -334,6 +414,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/questions/{id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answer_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -532,6 +628,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_5"];
+        put?: never;
+        post: operations["bring_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/installations/{id}/record-template.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["template"];
+        put?: never;
+        post: operations["bringTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/readings": {
         parameters: {
             query?: never;
@@ -555,7 +683,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_5"];
+        get: operations["all_6"];
         put?: never;
         post: operations["keep_3"];
         delete?: never;
@@ -781,7 +909,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["begin_2"];
+        post: operations["begin_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -795,9 +923,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_6"];
+        get: operations["all_7"];
         put?: never;
-        post: operations["bring_1"];
+        post: operations["bring_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -813,7 +941,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["begin_3"];
+        post: operations["begin_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -861,7 +989,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["attach"];
+        post: operations["attach_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -923,7 +1051,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one_1"];
+        get: operations["one_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -964,6 +1092,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/record-documents/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record-audits/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["state_1"];
+        put?: never;
+        post?: never;
+        delete: operations["cancel_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reckoner": {
         parameters: {
             query?: never;
@@ -971,7 +1131,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_7"];
+        get: operations["all_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1035,7 +1195,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_8"];
+        get: operations["all_9"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1051,7 +1211,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one_2"];
+        get: operations["one_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1380,6 +1540,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/record-lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/owner.pdf": {
         parameters: {
             query?: never;
@@ -1611,10 +1787,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["state_1"];
+        get: operations["state_2"];
         put?: never;
         post?: never;
-        delete: operations["cancel_1"];
+        delete: operations["cancel_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1691,7 +1867,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one_3"];
+        get: operations["one_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1739,7 +1915,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_9"];
+        get: operations["all_10"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1822,6 +1998,141 @@ export interface components {
         OwnPassword: {
             old: string;
             fresh: string;
+        };
+        AmendedRecord: {
+            coldest?: string;
+            warmest?: string;
+            released: boolean;
+            /** Format: int32 */
+            version: number;
+        };
+        BandView: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            at: number;
+            low?: string;
+            high?: string;
+            claimed: string;
+        };
+        BoxView: {
+            document: string;
+            /** Format: int32 */
+            page: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+        };
+        ClaimView: {
+            id: string;
+            point: string;
+            component: string;
+            title: string;
+            typed: string;
+            readAt?: string;
+            instrument?: string;
+            own?: string;
+            doubted: boolean;
+            box?: components["schemas"]["BoxView"];
+        };
+        FoundView: {
+            check: string;
+            subject: string;
+            subjectTitle: string;
+            title: string;
+            /** @enum {string} */
+            outcome: "CONSISTENT" | "DOUBTFUL" | "CANNOT_TELL";
+            outcomeTitle: string;
+            strength?: string;
+            /** Format: double */
+            times?: number;
+            because: string;
+            mistake?: string;
+            tests: string;
+            shows: string;
+            cannot: string;
+            innocent: string[];
+            asks: string;
+            sources: string[];
+            on: components["schemas"]["PointKey"][];
+            band?: components["schemas"]["BandView"];
+            overlay?: components["schemas"]["OverlayView"];
+        };
+        OverlayView: {
+            firstOf: string;
+            secondOf: string;
+            first: components["schemas"]["Place"][];
+            second: components["schemas"]["Place"][];
+        };
+        PaperView: {
+            id: string;
+            name: string;
+            mediaType: string;
+            /** Format: int32 */
+            bytes: number;
+            addedBy: string;
+            /** Format: date-time */
+            addedAt: string;
+        };
+        Place: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        PointKey: {
+            point: string;
+            component: string;
+        };
+        QuestionView: {
+            id: string;
+            check: string;
+            subject: string;
+            question: string;
+            askedBy: string;
+            /** Format: date-time */
+            askedAt: string;
+            answer?: string;
+            answeredBy?: string;
+            /** Format: date-time */
+            answeredAt?: string;
+        };
+        ReReadLine: {
+            point: string;
+            component: string;
+            title: string;
+            /** @enum {string} */
+            stake: "SAFETY" | "DAMAGE" | "PERFORMANCE" | "RECORD";
+            why: string;
+            station: string;
+        };
+        RecordView: {
+            id: string;
+            installationId: string;
+            reference: string;
+            title: string;
+            building: string;
+            crew: string;
+            signedBy: string;
+            /** Format: date */
+            day: string;
+            coldest?: string;
+            warmest?: string;
+            released: boolean;
+            /** Format: int32 */
+            version: number;
+            values: components["schemas"]["ClaimView"][];
+            documents: components["schemas"]["PaperView"][];
+            found: components["schemas"]["FoundView"][];
+            readAgain: components["schemas"]["ReReadLine"][];
+            questions: components["schemas"]["QuestionView"][];
         };
         PhotoMark: {
             /** @enum {string} */
@@ -2045,6 +2356,19 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        DrawnBox: {
+            document: string;
+            /** Format: int32 */
+            page: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+        };
         Start: {
             name: string;
             /** Format: double */
@@ -2248,6 +2572,66 @@ export interface components {
             described: string;
             broughtBy?: string;
         };
+        AskedQuestion: {
+            check: string;
+            subject: string;
+        };
+        AskedQuestions: {
+            questions: components["schemas"]["AskedQuestion"][];
+        };
+        AmongJobs: {
+            found: components["schemas"]["FoundView"];
+            record?: string;
+            reference?: string;
+            other?: string;
+        };
+        CrewAuditView: {
+            id: string;
+            /** @enum {string} */
+            state: "RUNNING" | "DONE" | "CANCELLED" | "FAILED";
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            total: number;
+            crews: components["schemas"]["CrewDoubts"][];
+            problem?: string;
+        };
+        CrewDoubts: {
+            crew: string;
+            /** Format: int32 */
+            records: number;
+            /** Format: int32 */
+            checks: number;
+            /** Format: int32 */
+            doubtful: number;
+            /** Format: int32 */
+            doubted: number;
+            kinds: components["schemas"]["Kind"][];
+            months: components["schemas"]["Month"][];
+            named: components["schemas"]["DoubtedRecord"][];
+            among: components["schemas"]["AmongJobs"][];
+        };
+        DoubtedRecord: {
+            id: string;
+            reference: string;
+            title: string;
+            day: string;
+            signedBy: string;
+            doubts: string[];
+        };
+        Kind: {
+            check: string;
+            title: string;
+            /** Format: int32 */
+            doubtful: number;
+        };
+        Month: {
+            month: string;
+            /** Format: int32 */
+            records: number;
+            /** Format: int32 */
+            doubtful: number;
+        };
         AnswerView: {
             steps: components["schemas"]["ReckonedStep"][];
             figure?: components["schemas"]["FigureView"];
@@ -2304,6 +2688,9 @@ export interface components {
             name: string;
             how: string;
             value: string;
+        };
+        Answer: {
+            words: string;
         };
         NewPerson: {
             name: string;
@@ -2560,6 +2947,24 @@ export interface components {
             sealedBy: string;
             /** Format: date-time */
             sealedAt: string;
+        };
+        NewClaim: {
+            point: string;
+            component: string;
+            value: string;
+            readAt?: string;
+            instrument?: string;
+        };
+        NewRecord: {
+            signedBy: string;
+            /** Format: date */
+            day: string;
+            coldest?: string;
+            warmest?: string;
+            values: components["schemas"]["NewClaim"][];
+        };
+        BroughtRecord: {
+            id: string;
         };
         TypedReading: {
             /** Format: uuid */
@@ -3450,6 +3855,28 @@ export interface components {
             /** Format: int32 */
             pages: number;
         };
+        RecordListed: {
+            id: string;
+            signedBy: string;
+            /** Format: date */
+            day: string;
+            /** Format: int32 */
+            values: number;
+            /** Format: int32 */
+            doubts?: number;
+            /** Format: int32 */
+            open: number;
+        };
+        RecordLineView: {
+            point: string;
+            component: string;
+            title: string;
+            /** @enum {string} */
+            kind: "QUANTITY" | "CHOICE" | "YES_NO" | "TEXT" | "MONTH" | "CURVE" | "LIST";
+            options: string[];
+            example?: string;
+            timed: boolean;
+        };
         ShownView: {
             instrument: string;
             title: string;
@@ -3782,6 +4209,76 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    one: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+                minutes?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    amend: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AmendedRecord"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     mark: {
         parameters: {
             query?: never;
@@ -3893,7 +4390,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    one: {
+    one_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3921,7 +4418,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    amend: {
+    amend_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4060,7 +4557,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    amend_1: {
+    amend_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4092,6 +4589,71 @@ export interface operations {
             413: components["responses"]["CONTENT_TOO_LARGE"];
             415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    box: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawnBox"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoxView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    unbox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
             507: components["responses"]["INSUFFICIENT_STORAGE"];
@@ -4625,6 +5187,109 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedQuestions"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionView"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    attach: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    begin_2: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrewAuditView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     answer: {
         parameters: {
             query?: {
@@ -4662,6 +5327,43 @@ export interface operations {
             422: components["responses"]["UNPROCESSABLE_CONTENT"];
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    answer_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Answer"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
     all_2: {
@@ -5245,6 +5947,136 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    all_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordListed"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    bring_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRecord"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtRecord"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    template: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    bringTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtRecord"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     save: {
         parameters: {
             query?: {
@@ -5284,7 +6116,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_5: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -5917,7 +6749,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    begin_2: {
+    begin_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5952,7 +6784,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_6: {
+    all_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -5977,7 +6809,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    bring_1: {
+    bring_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6011,7 +6843,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    begin_3: {
+    begin_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -6114,7 +6946,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    attach: {
+    attach_1: {
         parameters: {
             query: {
                 name: string;
@@ -6259,7 +7091,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    one_1: {
+    one_2: {
         parameters: {
             query?: {
                 version?: number;
@@ -6350,7 +7182,93 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_7: {
+    document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                    "image/jpeg": string;
+                    "image/png": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    state_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrewAuditView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    cancel_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrewAuditView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    all_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -6491,7 +7409,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_8: {
+    all_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -6516,7 +7434,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    one_2: {
+    one_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -7171,6 +8089,34 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    lines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordLineView"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     owner: {
         parameters: {
             query?: {
@@ -7601,7 +8547,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    state_1: {
+    state_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7633,7 +8579,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    cancel_1: {
+    cancel_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7768,7 +8714,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    one_3: {
+    one_4: {
         parameters: {
             query: {
                 model: string;
@@ -7857,7 +8803,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_9: {
+    all_10: {
         parameters: {
             query?: never;
             header?: never;

@@ -56,6 +56,24 @@ class ContractTest {
             return path.replace(
                     "{id}", inspector.get("/api/letters").json().at("/0/id").asString());
         }
+        if (path.startsWith("/api/records/")) {
+            return path.replace("{id}", record());
+        }
+        if (path.startsWith("/api/claims/")) {
+            return path.replace(
+                    "{id}",
+                    inspector
+                            .get("/api/records/" + record())
+                            .json()
+                            .at("/values/0/id")
+                            .asString());
+        }
+        if (path.startsWith("/api/record-documents/")) {
+            return path.replace("{id}", recordDocument());
+        }
+        if (path.startsWith("/api/questions/")) {
+            return path.replace("{id}", question());
+        }
         return path.replace("{station}", "siting")
                 .replace("{number}", "1")
                 .replace("{version}", "8")
@@ -73,6 +91,7 @@ class ContractTest {
                                         "/api/instruments", "gauge-5",
                                         "/api/reckoner", "voltage-drop",
                                         "/api/imports", "none",
+                                        "/api/record-audits", "none",
                                         "/api/trials", "none")
                                 .entrySet()
                                 .stream()
@@ -80,6 +99,60 @@ class ContractTest {
                                 .map(Map.Entry::getValue)
                                 .findFirst()
                                 .orElse(installation));
+    }
+
+    /** A record with something doubtful in it. */
+    private String record() {
+        JsonNode records =
+                inspector.get("/api/installations/" + installation + "/records").json();
+        if (!records.isEmpty()) {
+            return records.get(0).path("id").asString();
+        }
+        return inspector
+                .post(
+                        "/api/installations/" + installation + "/records",
+                        Map.of(
+                                "signedBy",
+                                "Fitter",
+                                "day",
+                                "2026-09-01",
+                                "coldest",
+                                "10 °C",
+                                "warmest",
+                                "20 °C",
+                                "values",
+                                List.of(Map.of(
+                                        "point", "running.outdoor-dry-bulb", "component", "system", "value", "45 °C"))))
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+    }
+
+    private String recordDocument() {
+        JsonNode documents = inspector.get("/api/records/" + record()).json().path("documents");
+        return documents.isEmpty()
+                ? inspector
+                        .upload("/api/records/" + record() + "/documents?name=paper.png", TestPictures.png(30, 20))
+                        .expect(201)
+                        .json()
+                        .path("id")
+                        .asString()
+                : documents.get(0).path("id").asString();
+    }
+
+    private String question() {
+        JsonNode questions = inspector.get("/api/records/" + record()).json().path("questions");
+        return questions.isEmpty()
+                ? inspector
+                        .post(
+                                "/api/records/" + record() + "/questions",
+                                Map.of("questions", List.of(Map.of("check", "record.weather", "subject", "system"))))
+                        .expect(201)
+                        .json()
+                        .at("/0/id")
+                        .asString()
+                : questions.get(0).path("id").asString();
     }
 
     private String photo() {

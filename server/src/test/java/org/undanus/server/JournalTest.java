@@ -177,6 +177,41 @@ class JournalTest {
         });
     }
 
+    /** A commissioning record with all that hangs on one. */
+    private static void paper(Client lead, String id) {
+        String record = lead.post(
+                        "/api/installations/" + id + "/records",
+                        Map.of(
+                                "signedBy",
+                                "Fitter",
+                                "day",
+                                "2026-09-01",
+                                "coldest",
+                                "10 °C",
+                                "warmest",
+                                "20 °C",
+                                "values",
+                                List.of(Map.of(
+                                        "point",
+                                        "running.outdoor-dry-bulb",
+                                        "component",
+                                        "system",
+                                        "value",
+                                        "45 °C",
+                                        "readAt",
+                                        "2026-09-01 10:00"))))
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+        lead.upload("/api/records/" + record + "/documents?name=paper.png", TestPictures.png(30, 20))
+                .expect(201);
+        lead.post(
+                        "/api/records/" + record + "/questions",
+                        Map.of("questions", List.of(Map.of("check", "record.weather", "subject", "system"))))
+                .expect(201);
+    }
+
     @Test
     void aChangeInAnyColumnOfAnyTableShows() throws SQLException {
         Client lead = SERVER.signedIn("lead");
@@ -234,6 +269,7 @@ class JournalTest {
                                 0))
                 .expect(201);
         lead.post("/api/instruments/gauge-5/token", Map.of()).expect(201);
+        paper(lead, id);
         RefrigerantTest.bring(lead, RefrigerantTest.file()).expect(201);
         lead.save(lead.installation("LH-23"), "fuel.room-carbon-monoxide", "indoor-1", "60 ppm")
                 .expect(201);

@@ -32,7 +32,8 @@ public final class Auditor {
             new AirflowAgainstStatic(),
             new EnergyBalance(),
             new PowerOfCurrent(),
-            new CondensateAgainstAir());
+            new CondensateAgainstAir(),
+            new AgainstOwn());
 
     private Auditor() {}
 

@@ -18,6 +18,7 @@ import org.undanus.core.evidence.Stage;
 import org.undanus.server.installation.InstallationMapper.ComponentRow;
 import org.undanus.server.installation.InstallationMapper.InstallationRow;
 import org.undanus.server.installation.InstallationMapper.ReadingRow;
+import org.undanus.server.installation.InstallationMapper.SiteRow;
 import org.undanus.server.installation.InstallationMapper.SubjectRow;
 import org.undanus.server.installation.InstallationMapper.VisitRow;
 
@@ -36,27 +37,36 @@ class Stretch {
     private record Placed(long sequence, ReadingRow row) {}
 
     private final JdbcTemplate database;
+    private final InstallationMapper mapper;
 
-    Stretch(JdbcTemplate database) {
+    Stretch(JdbcTemplate database, InstallationMapper mapper) {
         this.database = database;
+        this.mapper = mapper;
     }
 
+    /** Sites are joined here: the database would go through all installations of a site for a few of them. */
     List<InstallationRow> installations(String from, String to) {
+        Map<String, SiteRow> sites = new HashMap<>();
+        mapper.sites().forEach(site -> sites.put(site.id(), site));
         return database.query(
-                InstallationMapper.INSTALLATION + "WHERE i.id BETWEEN ? AND ? ORDER BY i.id",
-                (row, number) -> new InstallationRow(
-                        row.getString(1),
-                        row.getString(2),
-                        row.getString(3),
-                        row.getString(4),
-                        row.getDouble(5),
-                        row.getString(6),
-                        row.getString(7),
-                        row.getString(8),
-                        row.getBoolean(9),
-                        row.getString(10),
-                        row.getInt(11),
-                        row.getInt(12)),
+                "SELECT id, reference, site_id, title, system, crew, replacement, rule_book, rule_book_version, version"
+                        + " FROM installation WHERE id BETWEEN ? AND ? ORDER BY id",
+                (row, number) -> {
+                    SiteRow site = sites.get(row.getString(3));
+                    return new InstallationRow(
+                            row.getString(1),
+                            row.getString(2),
+                            site.id(),
+                            site.name(),
+                            site.elevation(),
+                            row.getString(4),
+                            row.getString(5),
+                            row.getString(6),
+                            row.getBoolean(7),
+                            row.getString(8),
+                            row.getInt(9),
+                            row.getInt(10));
+                },
                 from,
                 to);
     }

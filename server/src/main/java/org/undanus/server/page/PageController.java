@@ -14,6 +14,8 @@ class PageController {
         "/corrections",
         "/corrections/*",
         "/letters",
+        "/records/*",
+        "/crews",
         "/seals",
         "/seals/*",
         "/rule-books",

@@ -8,7 +8,6 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.judgement.Judge;
-import org.undanus.core.judgement.Judged;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.RuleChange;
 import org.undanus.core.rules.RuleBook;
@@ -31,8 +30,8 @@ final class BookChange implements Change {
     private final Set<String> drawn;
     /** What can be touched, by the version an installation is judged by. */
     private final Map<Integer, Judge> judges = new ConcurrentHashMap<>();
-    /** The points looked at; empty where everything is. */
-    private final Optional<Set<String>> points;
+    /** The points looked at, as far as is known; empty where everything is. */
+    private volatile Optional<Set<String>> points = Optional.of(Set.of());
 
     BookChange(CaseFiles cases, Judge judge, RuleBook draft) {
         this.cases = cases;
@@ -40,21 +39,29 @@ final class BookChange implements Change {
         this.draft = draft;
         this.ids = cases.judgedBy(draft.id());
         this.drawn = cases.drawn();
-        this.points = looked(ids.subList(0, Math.min(LEARNT_FROM, ids.size())));
+        // spread over all of them: those beside each other may be alike
+        int stride = Math.max(1, ids.size() / LEARNT_FROM);
+        for (int i = 0; i < ids.size(); i += stride) {
+            whole(ids.get(i)).forEach(this::learn);
+        }
     }
 
-    private Optional<Set<String>> looked(List<String> some) {
-        Set<String> looked = new HashSet<>();
-        for (CaseFile file : cases.some(some, Optional.empty(), drawn)) {
-            for (RuleBook book : List.of(file.rules(), draft)) {
-                Judged judged = own(file.rules()).judged(file.facts(), file.evidence(), book, Optional.empty());
-                if (judged.points().isEmpty()) {
-                    return Optional.empty();
-                }
-                looked.addAll(judged.points().get());
-            }
+    private List<CaseFile> whole(String id) {
+        return cases.some(List.of(id), Optional.empty(), drawn);
+    }
+
+    /** Remembers what is looked at here, so that it is read of others at once. */
+    private synchronized void learn(CaseFile file) {
+        for (RuleBook book : List.of(file.rules(), draft)) {
+            Optional<Set<String>> looked = own(file.rules())
+                    .judged(file.facts(), file.evidence(), book, Optional.empty())
+                    .points();
+            points = points.flatMap(known -> looked.map(more -> {
+                Set<String> both = new HashSet<>(known);
+                both.addAll(more);
+                return both;
+            }));
         }
-        return Optional.of(looked);
     }
 
     private Judge own(RuleBook by) {
@@ -78,8 +85,10 @@ final class BookChange implements Change {
             try {
                 compare(file, trial);
             } catch (Evidence.UnknownException further) {
-                cases.some(List.of(file.header().id()), Optional.empty(), drawn)
-                        .forEach(whole -> compare(whole, trial));
+                whole(file.header().id()).forEach(all -> {
+                    learn(all);
+                    compare(all, trial);
+                });
             }
         }
     }

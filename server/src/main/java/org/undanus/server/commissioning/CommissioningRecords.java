@@ -1,0 +1,630 @@
+package org.undanus.server.commissioning;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.audit.Auditor;
+import org.undanus.core.audit.Claim;
+import org.undanus.core.audit.CommissioningRecord;
+import org.undanus.core.audit.Found;
+import org.undanus.core.audit.RecordLines;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.FieldNotationException;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.Years;
+import org.undanus.server.account.Person;
+import org.undanus.server.commissioning.RecordMapper.ClaimRow;
+import org.undanus.server.commissioning.RecordMapper.DocumentRow;
+import org.undanus.server.commissioning.RecordMapper.DocumentState;
+import org.undanus.server.commissioning.RecordMapper.QuestionRow;
+import org.undanus.server.commissioning.RecordMapper.RecordRow;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.journal.Journal;
+import org.undanus.server.mail.Outbox;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.Digest;
+import org.undanus.server.store.Moment;
+import org.undanus.server.upload.Upload;
+
+/** Takes in commissioning records, and holds them against everything else. */
+@Service
+public class CommissioningRecords {
+    private static final String NOTHING_SAVED = " Nothing was saved.";
+    private static final int MOST_PROBLEMS = 20;
+    private static final int MOST_DOCUMENTS = 20;
+    private static final int LONGEST_NAME = 120;
+    private static final int LONGEST_ANSWER = 2000;
+    private static final int MOST_PAGES = 200;
+    private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mm");
+
+    /** A record with what was found in it. */
+    public record Audited(RecordRow row, CaseFile file, CommissioningRecord record, List<Found> found) {}
+
+    /** Where a value stands on a document; shares of its page, from 0 to 1. */
+    record Box(String document, int page, double left, double top, double width, double height) {
+        private boolean within() {
+            return page >= 1
+                    && page <= MOST_PAGES
+                    && left >= 0
+                    && top >= 0
+                    && width > 0
+                    && height > 0
+                    && left + width <= 1
+                    && top + height <= 1;
+        }
+    }
+
+    private final RecordMapper mapper;
+    private final CaseFiles cases;
+    private final Journal journal;
+    private final Outbox outbox;
+
+    CommissioningRecords(RecordMapper mapper, CaseFiles cases, Journal journal, Outbox outbox) {
+        this.mapper = mapper;
+        this.cases = cases;
+        this.journal = journal;
+        this.outbox = outbox;
+    }
+
+    private static void requireOffice(Person person) {
+        if (!person.inspects()) {
+            throw new NotAllowedException("Records are brought in and audited by the inspection office.");
+        }
+    }
+
+    /** Of an installation, oldest first. */
+    @Transactional(readOnly = true)
+    public List<RecordRow> of(CaseFile file) {
+        return mapper.ofInstallation(file.header().id());
+    }
+
+    /** All there are, by installation. */
+    @Transactional(readOnly = true)
+    Map<String, List<RecordRow>> all() {
+        return mapper.all().stream().collect(Collectors.groupingBy(RecordRow::installationId));
+    }
+
+    /** @throws NotFoundException where there is none, or it is none of this person's business */
+    @Transactional(readOnly = true)
+    RecordRow visible(String id, Person person) {
+        RecordRow row = mapper.find(id);
+        if (row == null) {
+            throw new NotFoundException("There is no such record.");
+        }
+        cases.open(row.installationId(), person);
+        return row;
+    }
+
+    List<ClaimRow> claims(String record) {
+        return mapper.claims(record);
+    }
+
+    List<DocumentRow> documents(String record) {
+        return mapper.documents(record);
+    }
+
+    List<QuestionRow> questions(String record) {
+        return mapper.questions(record);
+    }
+
+    /**
+     * Takes a record in, whole or not at all. What it says on lines of the walk is kept as recorded readings of the crew too: they
+     * take the place of nothing that an inspector read.
+     *
+     * @param read makes the sheet of what came in, for an installation of this reference
+     * @throws UnsuitableException with every line that cannot be taken
+     */
+    @Transactional
+    RecordRow bring(String installation, Function<String, RecordSheet> read, Person person) {
+        CaseFile file = cases.openForWriting(installation, person);
+        requireOffice(person);
+        RecordSheet sheet = read.apply(file.header().reference());
+        if (!sheet.installation().equals(file.header().reference())) {
+            throw new UnsuitableException(
+                    "installation",
+                    "This is the record of "
+                            + (sheet.installation().isEmpty() ? "no installation" : sheet.installation()) + ", not of "
+                            + file.header().reference() + "." + NOTHING_SAVED);
+        }
+        List<String> problems = new ArrayList<>();
+        Optional<LocalDate> day = day(sheet.day(), problems);
+        if (sheet.signedBy().isBlank() || sheet.signedBy().length() > LONGEST_NAME) {
+            problems.add("Signed by: say who signed it, in 1 to " + LONGEST_NAME + " characters.");
+        }
+        Optional<Double> coldest = temperature("Coldest of the day", sheet.coldest(), problems);
+        Optional<Double> warmest = temperature("Warmest of the day", sheet.warmest(), problems);
+        if (coldest.isPresent() != warmest.isPresent() || coldest.isPresent() && coldest.get() > warmest.get()) {
+            problems.add("Weather: give the coldest and the warmest of the day, or neither.");
+        }
+        if (sheet.rows().isEmpty()) {
+            problems.add("No line has a value.");
+        }
+        String id = UUID.randomUUID().toString();
+        List<ClaimRow> claims = understood(id, sheet.rows(), file, problems);
+        if (!problems.isEmpty()) {
+            throw new UnsuitableException("values", told(problems));
+        }
+        RecordRow row = new RecordRow(
+                id,
+                installation,
+                sheet.signedBy().strip(),
+                day.orElseThrow(),
+                coldest.orElse(null),
+                warmest.orElse(null),
+                person.name(),
+                Moment.kept(Instant.now()),
+                false,
+                1);
+        mapper.insert(row);
+        journal.write(person.name(), "commissioning-record.brought", row.id(), row);
+        for (ClaimRow claim : claims) {
+            mapper.insertClaim(claim);
+            journal.write(person.name(), "claim.added", claim.id(), claim);
+            recorded(claim, row, file, person);
+        }
+        return row;
+    }
+
+    private static String told(List<String> problems) {
+        String first = problems.stream().limit(MOST_PROBLEMS).collect(Collectors.joining("\n"));
+        int more = problems.size() - MOST_PROBLEMS;
+        return first + (more > 0 ? "\nAnd " + more + " more." : "") + NOTHING_SAVED;
+    }
+
+    private static Optional<LocalDate> day(String written, List<String> problems) {
+        try {
+            LocalDate day = LocalDate.parse(written);
+            if (Years.OF_VISITS.hold(day) && !day.isAfter(LocalDate.now().plusDays(1))) {
+                return Optional.of(day);
+            }
+            problems.add("Day: a record is of a day in " + Years.OF_VISITS + " that has been.");
+        } catch (DateTimeParseException e) {
+            problems.add("Day: write it as 2026-09-01; not \"" + written + "\".");
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Double> temperature(String what, Optional<String> written, List<String> problems) {
+        try {
+            return written.map(text ->
+                    FieldNotation.parse(text, Dimension.TEMPERATURE).value().si());
+        } catch (FieldNotationException e) {
+            problems.add(what + ": " + e.getMessage());
+            return Optional.empty();
+        }
+    }
+
+    private List<ClaimRow> understood(String record, List<RecordSheet.Row> rows, CaseFile file, List<String> problems) {
+        Map<PointKey, Point> lines = RecordLines.of(file.facts()).stream()
+                .collect(Collectors.toMap(RecordLines.Line::key, RecordLines.Line::point, (one, same) -> one));
+        Set<PointKey> seen = new HashSet<>();
+        List<ClaimRow> claims = new ArrayList<>();
+        for (RecordSheet.Row row : rows) {
+            PointKey key = new PointKey(row.line(), row.of());
+            Point point = lines.get(key);
+            Optional<String> problem = point == null
+                    ? Optional.of("this installation's record has no line " + row.line() + " of " + row.of() + ".")
+                    : !seen.add(key) ? Optional.of("the line has a value already.") : problem(point, row, file);
+            problem.ifPresent(words -> problems.add("Line " + row.number() + ": " + words));
+            claims.add(new ClaimRow(
+                    UUID.randomUUID().toString(),
+                    record,
+                    row.line(),
+                    row.of(),
+                    row.value(),
+                    row.readAt()
+                            .flatMap(CommissioningRecords::time)
+                            .map(MINUTE::format)
+                            .orElse(null),
+                    row.instrument().orElse(null),
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null));
+        }
+        return claims;
+    }
+
+    private static Optional<String> problem(Point point, RecordSheet.Row row, CaseFile file) {
+        if (row.readAt().isPresent()
+                && row.readAt().flatMap(CommissioningRecords::time).isEmpty()) {
+            return Optional.of("a time needs its day, as 2026-09-01 14:05; not \""
+                    + row.readAt().get() + "\".");
+        }
+        if (row.instrument().filter(name -> name.length() > 60).isPresent()) {
+            return Optional.of("an instrument's name has 60 characters at most.");
+        }
+        try {
+            Entry.understand(
+                    point,
+                    row.value(),
+                    accuracy(point, row.instrument(), file),
+                    file.facts().traces());
+            return Optional.empty();
+        } catch (IllegalArgumentException e) {
+            return Optional.of(e.getMessage());
+        }
+    }
+
+    private static Optional<LocalDateTime> time(String written) {
+        try {
+            LocalDateTime at = LocalDateTime.parse(written.strip().replace(' ', 'T'));
+            return Optional.of(at).filter(when -> Years.OF_VISITS.hold(when.toLocalDate()));
+        } catch (DateTimeParseException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** Of the instrument it names where the toolcase has it, else of the kind. */
+    private static Accuracy accuracy(Point point, Optional<String> instrument, CaseFile file) {
+        return instrument
+                .flatMap(file.facts().toolcase()::find)
+                .flatMap(known -> point.dimension().flatMap(known::channel))
+                .map(channel -> channel.accuracy())
+                .orElseGet(() -> file.rules().accuracy(point.instrument()));
+    }
+
+    private void recorded(ClaimRow claim, RecordRow row, CaseFile file, Person person) {
+        Point point = RecordLines.point(claim.point()).orElseThrow();
+        boolean read = file.evidence()
+                .latest(new PointKey(claim.point(), claim.component()))
+                .isPresent();
+        if (!RecordLines.ofWalk(point) || read) {
+            return;
+        }
+        Claim understood = claim(claim, file);
+        LocalDateTime at = understood.at().orElse(row.recordedOn().atStartOfDay());
+        cases.keep(
+                new Reading(
+                        understood.id(),
+                        understood.key(),
+                        understood.typed(),
+                        understood.value(),
+                        understood.unit(),
+                        understood
+                                .instrument()
+                                .filter(name ->
+                                        file.facts().toolcase().find(name).isPresent()),
+                        Grade.RECORDED,
+                        row.signedBy(),
+                        at.atZone(ZoneId.systemDefault()).toInstant(),
+                        file.header().stage(),
+                        true),
+                file.header(),
+                person.name());
+    }
+
+    private static Claim claim(ClaimRow row, CaseFile file) {
+        Point point = RecordLines.point(row.point()).orElseThrow();
+        Optional<String> instrument = Optional.ofNullable(row.instrument());
+        return Claim.of(
+                UUID.fromString(row.id()),
+                new PointKey(row.point(), row.component()),
+                row.typed(),
+                Entry.understand(
+                        point,
+                        row.typed(),
+                        accuracy(point, instrument, file),
+                        file.facts().traces()),
+                Optional.ofNullable(row.claimedAt()).map(LocalDateTime::parse),
+                instrument,
+                file.facts().traces());
+    }
+
+    /** As the audit takes it; what this version can no longer read is left out. */
+    CommissioningRecord record(RecordRow row, List<ClaimRow> rows, CaseFile file) {
+        List<Claim> claims = new ArrayList<>();
+        for (ClaimRow each : rows) {
+            if (RecordLines.point(each.point()).isPresent()) {
+                try {
+                    claims.add(claim(each, file));
+                } catch (IllegalArgumentException setAside) {
+                    continue;
+                }
+            }
+        }
+        return new CommissioningRecord(
+                row.id(),
+                file.header().reference(),
+                file.header().building(),
+                file.header().crew(),
+                row.signedBy(),
+                row.recordedOn(),
+                row.coldest() == null
+                        ? Optional.empty()
+                        : Optional.of(new CommissioningRecord.DayWeather(
+                                Temperature.ofKelvin(row.coldest()), Temperature.ofKelvin(row.warmest()))),
+                claims);
+    }
+
+    /** What others read: not what came with a record. */
+    static Evidence own(CaseFile file) {
+        return Evidence.of(file.evidence().readings().stream()
+                .filter(reading -> reading.grade() != Grade.RECORDED && reading.grade() != Grade.STATED)
+                .toList());
+    }
+
+    /** A record held against everything. */
+    @Transactional(readOnly = true)
+    public Audited audited(RecordRow row, CaseFile file) {
+        CommissioningRecord record = record(row, mapper.claims(row.id()), file);
+        return new Audited(row, file, record, Auditor.audit(file.facts(), record, own(file), file.rules()));
+    }
+
+    /** Enters the weather of the day, or lets the crew's copy of the report have what was found. */
+    @Transactional
+    RecordRow amend(
+            String id,
+            Optional<String> coldest,
+            Optional<String> warmest,
+            boolean released,
+            int version,
+            Person person) {
+        requireOffice(person);
+        RecordRow before = visible(id, person);
+        List<String> problems = new ArrayList<>();
+        Optional<Double> low = temperature("Coldest of the day", coldest, problems);
+        Optional<Double> high = temperature("Warmest of the day", warmest, problems);
+        if (low.isPresent() != high.isPresent() || low.isPresent() && low.get() > high.get()) {
+            problems.add("Give the coldest and the warmest of the day, or neither.");
+        }
+        if (!problems.isEmpty()) {
+            throw new UnsuitableException("weather", told(problems));
+        }
+        RecordRow wanted = new RecordRow(
+                id,
+                before.installationId(),
+                before.signedBy(),
+                before.recordedOn(),
+                low.orElse(null),
+                high.orElse(null),
+                before.broughtBy(),
+                before.broughtAt(),
+                released,
+                version);
+        if (mapper.update(wanted) == 0) {
+            throw new ConflictException("Somebody changed this record meanwhile." + NOTHING_SAVED, "", before);
+        }
+        RecordRow now = mapper.find(id);
+        journal.write(person.name(), "commissioning-record.amended", id, now);
+        return now;
+    }
+
+    /**
+     * Keeps the paper it stands on.
+     *
+     * @throws UnsuitableException where it is neither a picture nor a PDF
+     */
+    @Transactional
+    DocumentRow attach(String id, String name, byte[] content, Person person) {
+        requireOffice(person);
+        visible(id, person);
+        String called = name.strip().replaceAll("[\\p{Cntrl}/\\\\\"]", "-");
+        if (called.isEmpty() || called.length() > LONGEST_NAME) {
+            throw new UnsuitableException("name", "A file's name has 1 to " + LONGEST_NAME + " characters.");
+        }
+        if (mapper.documents(id).size() >= MOST_DOCUMENTS) {
+            throw new UnsuitableException("file", "A record has " + MOST_DOCUMENTS + " documents at most.");
+        }
+        String type = Upload.mediaType(content)
+                .orElseThrow(() -> new UnsuitableException(
+                        "file", "A photo is a PNG or JPEG, or a PDF; this is none, by its content." + NOTHING_SAVED));
+        DocumentRow row = new DocumentRow(
+                UUID.randomUUID().toString(),
+                id,
+                called,
+                type,
+                Digest.sha256(content),
+                content.length,
+                person.name(),
+                Moment.kept(Instant.now()));
+        mapper.insertDocument(row, content);
+        journal.write(person.name(), "record-document.added", row.id(), new DocumentState(row, row.sha256()));
+        return row;
+    }
+
+    /** A document with its content. */
+    record Content(DocumentRow row, byte[] content) {}
+
+    @Transactional(readOnly = true)
+    Content document(String id, Person person) {
+        DocumentRow row = mapper.document(id);
+        if (row == null) {
+            throw new NotFoundException("There is no such document.");
+        }
+        visible(row.recordId(), person);
+        return new Content(row, mapper.content(id).content());
+    }
+
+    /**
+     * Draws the box round a value; empty takes it away.
+     *
+     * @throws ConflictException where the value has its box already
+     */
+    @Transactional
+    ClaimRow box(String claim, Optional<Box> box, Person person) {
+        requireOffice(person);
+        ClaimRow before = mapper.claim(claim);
+        if (before == null) {
+            throw new NotFoundException("There is no such value.");
+        }
+        cases.openForWriting(visible(before.recordId(), person).installationId(), person);
+        if (box.isPresent() && before.documentId() != null) {
+            throw new ConflictException(
+                    "This value has its box already. Take that away first." + NOTHING_SAVED, "", before.documentId());
+        }
+        box.ifPresent(drawn -> {
+            DocumentRow document = mapper.document(drawn.document());
+            if (document == null || !document.recordId().equals(before.recordId())) {
+                throw new UnsuitableException("document", "This record has no such document." + NOTHING_SAVED);
+            }
+            if (!drawn.within()) {
+                throw new UnsuitableException("box", "A box lies on a page, and has a size." + NOTHING_SAVED);
+            }
+        });
+        ClaimRow now = new ClaimRow(
+                before.id(),
+                before.recordId(),
+                before.point(),
+                before.component(),
+                before.typed(),
+                before.claimedAt(),
+                before.instrument(),
+                box.map(Box::document).orElse(null),
+                box.map(Box::page).orElse(null),
+                box.map(Box::left).orElse(null),
+                box.map(Box::top).orElse(null),
+                box.map(Box::width).orElse(null),
+                box.map(Box::height).orElse(null));
+        mapper.box(now);
+        journal.write(person.name(), "claim.boxed", now.id(), now);
+        return now;
+    }
+
+    /** What is asked of one doubt. */
+    record Asked(String check, String subject) {}
+
+    /**
+     * Writes to the crew: one question for each doubt, in one letter.
+     *
+     * @throws UnsuitableException where nothing is doubted there, or it has been asked already
+     */
+    @Transactional
+    List<QuestionRow> ask(String id, List<Asked> asked, Person person) {
+        requireOffice(person);
+        RecordRow row = visible(id, person);
+        CaseFile file = cases.openForWriting(row.installationId(), person);
+        Audited audited = audited(row, file);
+        Map<Asked, QuestionRow> before = mapper.questions(id).stream()
+                .collect(Collectors.toMap(q -> new Asked(q.checkId(), q.subject()), Function.identity(), (a, b) -> a));
+        List<QuestionRow> questions = new ArrayList<>();
+        for (Asked each : new LinkedHashSet<>(asked)) {
+            Found found = audited.found().stream()
+                    .filter(f -> f.doubtful()
+                            && f.about().id().equals(each.check())
+                            && f.subject().equals(each.subject()))
+                    .findFirst()
+                    .orElseThrow(() -> new UnsuitableException(
+                            "questions", "Nothing is doubted there any more. Look again." + NOTHING_SAVED));
+            if (before.containsKey(each)) {
+                throw new UnsuitableException(
+                        "questions", found.about().title() + ": this has been asked already." + NOTHING_SAVED);
+            }
+            questions.add(new QuestionRow(
+                    UUID.randomUUID().toString(),
+                    id,
+                    each.check(),
+                    each.subject(),
+                    found.because().in(file.rules().display()) + " "
+                            + found.about().asks(),
+                    person.name(),
+                    Moment.kept(Instant.now()),
+                    null,
+                    null,
+                    null));
+        }
+        for (QuestionRow question : questions) {
+            mapper.ask(question);
+            journal.write(person.name(), "question.asked", question.id(), question);
+        }
+        letter(file, row, questions, person);
+        return questions;
+    }
+
+    private void letter(CaseFile file, RecordRow row, List<QuestionRow> questions, Person person) {
+        CaseFile.Header header = file.header();
+        StringBuilder words = new StringBuilder("About the commissioning record of " + header.reference() + " "
+                + header.title() + ", " + header.building() + ", signed by " + row.signedBy() + " for "
+                + row.recordedOn() + ", we should like to know:\n");
+        int number = 1;
+        for (QuestionRow question : questions) {
+            words.append("\n")
+                    .append(number++)
+                    .append(". ")
+                    .append(question.question())
+                    .append("\n");
+        }
+        words.append("\nThere is often a plain explanation. Please answer each on the record's page.\n");
+        outbox.toCrew(
+                header.crew(),
+                header.id(),
+                header.reference() + ": " + (questions.size() == 1 ? "a question" : questions.size() + " questions")
+                        + " about your record",
+                words.toString(),
+                person.name());
+    }
+
+    /**
+     * Answers a question, once.
+     *
+     * @throws ConflictException where it is answered already
+     */
+    @Transactional
+    QuestionRow answer(String question, String words, Person person) {
+        QuestionRow before = mapper.question(question);
+        if (before == null) {
+            throw new NotFoundException("There is no such question.");
+        }
+        RecordRow row = visible(before.recordId(), person);
+        CaseFile file = cases.openForWriting(row.installationId(), person);
+        if (person.inspects()) {
+            throw new NotAllowedException("The crew answers.");
+        }
+        if (words.isBlank() || words.getBytes(StandardCharsets.UTF_8).length > LONGEST_ANSWER) {
+            throw new UnsuitableException(
+                    "words", "An answer has 1 to " + LONGEST_ANSWER + " characters." + NOTHING_SAVED);
+        }
+        QuestionRow answered = new QuestionRow(
+                before.id(),
+                before.recordId(),
+                before.checkId(),
+                before.subject(),
+                before.question(),
+                before.askedBy(),
+                before.askedAt(),
+                words.strip(),
+                person.name(),
+                Moment.kept(Instant.now()));
+        if (mapper.answer(answered) == 0) {
+            throw new ConflictException("This question is answered already." + NOTHING_SAVED, words, before.answer());
+        }
+        journal.write(person.name(), "question.answered", answered.id(), answered);
+        outbox.toOffice(
+                file.header().crew(),
+                file.header().id(),
+                file.header().reference() + ": an answer about the record",
+                before.question() + "\n\n" + answered.answer() + "\n",
+                person.name());
+        return answered;
+    }
+}

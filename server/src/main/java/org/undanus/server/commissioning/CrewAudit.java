@@ -1,0 +1,183 @@
+package org.undanus.server.commissioning;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.undanus.core.audit.CommissioningRecord;
+import org.undanus.core.audit.Found;
+import org.undanus.core.audit.JobFound;
+import org.undanus.core.quantity.UnitSystem;
+
+/** All records being audited, crew by crew: how far it is, and what has come of it so far. What is named is bounded. */
+final class CrewAudit {
+    private static final int MOST_NAMED = 100;
+
+    /** How far it is. */
+    enum AuditState {
+        RUNNING,
+        DONE,
+        CANCELLED,
+        FAILED
+    }
+
+    /** @param doubtful how many doubts by this check */
+    record Kind(String check, String title, int doubtful) {}
+
+    /** @param month as {@code 2026-09} */
+    record Month(String month, int records, int doubtful) {}
+
+    /** A record with doubts, or what was held against another. */
+    record DoubtedRecord(String id, String reference, String title, String day, String signedBy, List<String> doubts) {}
+
+    /** What the records of a crew show beside each other. */
+    record AmongJobs(FoundView found, Optional<String> record, Optional<String> reference, Optional<String> other) {}
+
+    /**
+     * @param checks how many were made that could tell
+     * @param doubted how many records have a doubt
+     */
+    record CrewDoubts(
+            String crew,
+            int records,
+            int checks,
+            int doubtful,
+            int doubted,
+            List<Kind> kinds,
+            List<Month> months,
+            List<DoubtedRecord> named,
+            List<AmongJobs> among) {}
+
+    record CrewAuditView(
+            String id, AuditState state, int done, int total, List<CrewDoubts> crews, Optional<String> problem) {}
+
+    private static final class Tally {
+        private int records;
+        private int checks;
+        private int doubtful;
+        private int doubted;
+        private final Map<String, int[]> kinds = new TreeMap<>();
+        private final Map<String, String> titles = new TreeMap<>();
+        private final Map<String, int[]> months = new TreeMap<>();
+        private final List<DoubtedRecord> named = new ArrayList<>();
+        private List<AmongJobs> among = List.of();
+    }
+
+    private final String id;
+    private final String person;
+    private final UnitSystem units;
+    private final Map<String, Tally> crews = new TreeMap<>();
+    private AuditState state = AuditState.RUNNING;
+    private int done;
+    private int total;
+    private String problem;
+
+    CrewAudit(String id, String person, UnitSystem units) {
+        this.id = id;
+        this.person = person;
+        this.units = units;
+    }
+
+    boolean isOf(String name) {
+        return person.equals(name);
+    }
+
+    synchronized void begins(int records) {
+        total = records;
+    }
+
+    synchronized boolean wanted() {
+        return state == AuditState.RUNNING;
+    }
+
+    synchronized void take(CommissioningRecords.Audited audited) {
+        done++;
+        CommissioningRecord record = audited.record();
+        Tally tally = crews.computeIfAbsent(record.crew(), any -> new Tally());
+        tally.records++;
+        List<Found> told = audited.found().stream()
+                .filter(found -> found.doubt().isPresent())
+                .toList();
+        List<Found> doubts = told.stream().filter(Found::doubtful).toList();
+        tally.checks += told.size();
+        tally.doubtful += doubts.size();
+        int[] month = tally.months.computeIfAbsent(record.on().toString().substring(0, 7), any -> new int[2]);
+        month[0]++;
+        month[1] += doubts.isEmpty() ? 0 : 1;
+        doubts.forEach(found -> count(tally, found));
+        if (!doubts.isEmpty()) {
+            tally.doubted++;
+            if (tally.named.size() < MOST_NAMED) {
+                tally.named.add(new DoubtedRecord(
+                        record.id(),
+                        record.reference(),
+                        audited.file().header().title(),
+                        record.on().toString(),
+                        record.signedBy(),
+                        doubts.stream()
+                                .map(found -> found.about().title())
+                                .distinct()
+                                .toList()));
+            }
+        }
+    }
+
+    private static void count(Tally tally, Found found) {
+        tally.kinds.computeIfAbsent(found.about().id(), any -> new int[1])[0]++;
+        tally.titles.put(found.about().id(), found.about().title());
+    }
+
+    synchronized void take(String crew, List<JobFound> found) {
+        Tally tally = crews.computeIfAbsent(crew, any -> new Tally());
+        tally.checks += found.size();
+        List<JobFound> doubts =
+                found.stream().filter(each -> each.found().doubtful()).toList();
+        tally.doubtful += doubts.size();
+        doubts.forEach(each -> count(tally, each.found()));
+        tally.among = doubts.stream()
+                .limit(MOST_NAMED)
+                .map(each -> new AmongJobs(
+                        FoundView.of(each.found(), "", units),
+                        each.record().map(CommissioningRecord::id),
+                        each.record().map(CommissioningRecord::reference),
+                        each.other().map(CommissioningRecord::reference)))
+                .toList();
+    }
+
+    synchronized void end(AuditState how, String why) {
+        if (state == AuditState.RUNNING) {
+            state = how;
+            problem = why;
+        }
+    }
+
+    synchronized CrewAuditView view() {
+        return new CrewAuditView(
+                id,
+                state,
+                done,
+                total,
+                crews.entrySet().stream()
+                        .map(each -> doubts(each.getKey(), each.getValue()))
+                        .toList(),
+                Optional.ofNullable(problem));
+    }
+
+    private static CrewDoubts doubts(String crew, Tally tally) {
+        return new CrewDoubts(
+                crew,
+                tally.records,
+                tally.checks,
+                tally.doubtful,
+                tally.doubted,
+                tally.kinds.entrySet().stream()
+                        .map(each -> new Kind(each.getKey(), tally.titles.get(each.getKey()), each.getValue()[0]))
+                        .toList(),
+                tally.months.entrySet().stream()
+                        .map(each -> new Month(each.getKey(), each.getValue()[0], each.getValue()[1]))
+                        .toList(),
+                List.copyOf(tally.named),
+                tally.among);
+    }
+}

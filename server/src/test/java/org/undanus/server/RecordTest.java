@@ -1,0 +1,287 @@
+package org.undanus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.undanus.server.journal.JournalCheck;
+import tools.jackson.databind.JsonNode;
+
+/** A commissioning record comes in once, is held against everything, and asked about. */
+class RecordTest {
+    @RegisterExtension
+    static final TestServer SERVER = TestServer.withDemo();
+
+    private static final String LINE = "line-set-indoor-1";
+
+    private final Client inspector = SERVER.signedIn("inspector");
+
+    private static Map<String, Object> value(String point, String component, String value, String readAt) {
+        Map<String, Object> claim = new LinkedHashMap<>(Map.of("point", point, "component", component, "value", value));
+        if (!readAt.isEmpty()) {
+            claim.put("readAt", readAt);
+        }
+        return claim;
+    }
+
+    /** A test pressure that stood still while it cooled by nine kelvin, at a fitting order of times. */
+    private static List<Map<String, Object>> stoodStill() {
+        return new ArrayList<>(List.of(
+                value("record.test-begun", LINE, "yes", "2026-08-03 16:00"),
+                value("tightness.start-pressure", LINE, "430 psig", "2026-08-03 16:05"),
+                value("tightness.start-temperature", LINE, "84 °F", "2026-08-03 16:05"),
+                value("tightness.end-pressure", LINE, "430 psig", "2026-08-04 07:00"),
+                value("tightness.end-temperature", LINE, "67.8 °F", "2026-08-04 07:00"),
+                value("record.test-ended", LINE, "yes", "2026-08-04 07:10"),
+                value("record.pump-on", LINE, "yes", "2026-08-04 07:30")));
+    }
+
+    private static Map<String, Object> record(List<Map<String, Object>> values) {
+        return Map.of("signedBy", "Fitter, Threeways", "day", "2026-08-04", "values", values);
+    }
+
+    private String brought(String installation, List<Map<String, Object>> values) {
+        return inspector
+                .post("/api/installations/" + installation + "/records", record(values))
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+    }
+
+    private JsonNode view(String id) {
+        return inspector.get("/api/records/" + id + "?units=SI").expect(200).json();
+    }
+
+    private static JsonNode found(JsonNode view, String check) {
+        return StreamSupport.stream(view.path("found").spliterator(), false)
+                .filter(each -> each.path("check").asString().equals(check))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aPressureThatStoodWhileTheNightCooledIsDoubtedAskedAboutAndAnswered() {
+        String installation = inspector.installation("LH-02");
+        String id = brought(installation, stoodStill());
+        JsonNode view = view(id);
+        JsonNode hold = view.at("/found/0");
+        assertThat(hold.path("check").asString()).isEqualTo("record.pressure-hold");
+        assertThat(hold.path("outcome").asString()).isEqualTo("DOUBTFUL");
+        assertThat(hold.path("because").asString()).contains("stood at").contains("29.65 barg");
+        assertThat(hold.path("strength").asString()).contains("support");
+        assertThat(hold.at("/band/at").asDouble())
+                .isGreaterThan(hold.at("/band/to").asDouble());
+        assertThat(found(view, "record.order").path("outcome").asString()).isEqualTo("CONSISTENT");
+        assertThat(found(view, "record.weather").path("outcome").asString()).isEqualTo("CANNOT_TELL");
+        assertThat(inspector.standing(installation, "tightness.end-pressure", LINE))
+                .as("a line that nobody read has its recorded reading")
+                .isPresent();
+        assertThat(view.path("readAgain"))
+                .as("tightness is of no unread line of the running state")
+                .isNotNull();
+
+        Client crew = SERVER.signedIn("threeways");
+        assertThat(crew.get("/api/records/" + id).expect(200).json().path("found"))
+                .as("not before it is released")
+                .isEmpty();
+        Map<String, Object> asked =
+                Map.of("questions", List.of(Map.of("check", "record.pressure-hold", "subject", LINE)));
+        crew.post("/api/records/" + id + "/questions", asked).expect(403);
+        JsonNode question = inspector
+                .post("/api/records/" + id + "/questions", asked)
+                .expect(201)
+                .json()
+                .get(0);
+        assertThat(inspector
+                        .post("/api/records/" + id + "/questions", asked)
+                        .expect(422)
+                        .detail())
+                .contains("asked already");
+        assertThat(inspector
+                        .post(
+                                "/api/records/" + id + "/questions",
+                                Map.of("questions", List.of(Map.of("check", "record.order", "subject", LINE))))
+                        .expect(422)
+                        .detail())
+                .contains("Nothing is doubted there");
+        assertThat(question.path("question").asString()).contains("How, where and when were pressure");
+        assertThat(crew.get("/api/letters").json().at("/0/subject").asString())
+                .isEqualTo("LH-02: a question about your record");
+        String answer = "/api/questions/" + question.path("id").asString() + "/answer";
+        inspector.post(answer, Map.of("words", "x")).expect(403);
+        SERVER.signedIn("dunmarrow").post(answer, Map.of("words", "x")).expect(404);
+        assertThat(crew.post(answer, Map.of("words", "The thermometer lay outdoors."))
+                        .expect(201)
+                        .json()
+                        .path("answer")
+                        .asString())
+                .contains("outdoors");
+        assertThat(crew.post(answer, Map.of("words", "Another.")).expect(409).detail())
+                .contains("answered already");
+        assertThat(SERVER.bean(JournalCheck.class).run().sound()).isTrue();
+    }
+
+    @Test
+    void whatAnInspectorReadIsNotOverruledAndADisagreementIsAFindingOfItsOwn() {
+        String installation = inspector.installation("LH-06");
+        String before = inspector
+                .standing(installation, "charge.suction-pressure", "outdoor-1")
+                .orElseThrow();
+        String id = brought(
+                installation, List.of(value("charge.suction-pressure", "outdoor-1", "60 psig", "2026-08-04 11:00")));
+        assertThat(inspector
+                        .standing(installation, "charge.suction-pressure", "outdoor-1")
+                        .orElseThrow())
+                .isEqualTo(before);
+        JsonNode own = found(view(id), "record.own-reading");
+        assertThat(own.path("outcome").asString()).isEqualTo("DOUBTFUL");
+        assertThat(own.path("because").asString()).startsWith("Suction line, pressure: read ");
+        JsonNode claim = view(id).at("/values/0");
+        assertThat(claim.path("own").asString()).contains("bar");
+        assertThat(claim.path("doubted").asBoolean()).isTrue();
+    }
+
+    @Test
+    void aTemplateIsFilledInAnywhereAndEveryLineThatCannotBeTakenIsNamed() {
+        String installation = inspector.installation("LH-03");
+        String path = "/api/installations/" + installation + "/record-template.csv";
+        String template = inspector.get(path).expect(200).text();
+        assertThat(template).startsWith("format,undanus-record/1").contains("installation,LH-03");
+        String filled = template.replace("signed by,", "signed by,Fitter")
+                .replaceFirst("(?m)^day,", "day,2026-08-06")
+                .replaceAll(
+                        "(?m)^(tightness.start-pressure,line-set-indoor-1,.*?),,,$", "$1,400 psig,2026-08-06 09:00,")
+                .replaceAll("(?m)^(tightness.end-pressure,line-set-indoor-1,.*?),,,$", "$1,401 psig,2026-08-06 11:00,");
+        String id = inspector
+                .send("POST", path, filled, "text/csv")
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+        assertThat(view(id).path("values")).hasSize(2);
+        assertThat(view(id).at("/values/0/readAt").asString()).isEqualTo("2026-08-06 09:00");
+
+        String wrong = filled.replace("400 psig", "400").replace("2026-08-06 11:00", "11:00");
+        assertThat(inspector.send("POST", path, wrong, "text/csv").expect(422).detail())
+                .containsPattern("Line \\d+: .*unit")
+                .containsPattern("Line \\d+: a time needs its day")
+                .contains("Nothing was saved");
+        String other = "/api/installations/" + inspector.installation("LH-05") + "/record-template.csv";
+        assertThat(inspector.send("POST", other, filled, "text/csv").expect(422).detail())
+                .contains("of LH-03, not of LH-05");
+        assertThat(inspector
+                        .send("POST", path, "a,b\n1,2\n", "text/csv")
+                        .expect(422)
+                        .detail())
+                .contains("undanus-record/1");
+        SERVER.signedIn("nettlebank").send("POST", path, filled, "text/csv").expect(403);
+        assertThat(inspector
+                        .get("/api/installations/" + installation + "/records")
+                        .json())
+                .as("nothing of the refused ones")
+                .hasSize(1);
+    }
+
+    @Test
+    void aValueHasOneBoxOnAPaperThatIsOne() {
+        String installation = inspector.installation("LH-10");
+        String id =
+                brought(installation, List.of(value("tightness.start-pressure", LINE, "400 psig", "2026-08-06 09:00")));
+        String documents = "/api/records/" + id + "/documents?name=paper.png";
+        assertThat(inspector
+                        .upload(documents, "no photo".getBytes(StandardCharsets.UTF_8))
+                        .expect(422)
+                        .detail())
+                .contains("this is none, by its content");
+        String document = inspector
+                .upload(documents, TestPictures.png(60, 40))
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+        String claim = view(id).at("/values/0/id").asString();
+        String box = "/api/claims/" + claim + "/box";
+        Map<String, Object> drawn =
+                Map.of("document", document, "page", 1, "left", 0.1, "top", 0.2, "width", 0.3, "height", 0.05);
+        Map<String, Object> outside = new LinkedHashMap<>(drawn);
+        outside.put("width", 0.95);
+        inspector.put(box, outside).expect(422);
+        inspector.put(box, drawn).expect(200);
+        assertThat(inspector.put(box, drawn).expect(409).detail()).contains("has its box already");
+        assertThat(view(id).at("/values/0/box/left").asDouble()).isEqualTo(0.1);
+        inspector.send("DELETE", box, "{}", "application/json").expect(204);
+        assertThat(view(id).at("/values/0/box").isMissingNode()
+                        || view(id).at("/values/0/box").isNull())
+                .isTrue();
+        SERVER.signedIn("nettlebank").get("/api/record-documents/" + document).expect(200);
+        SERVER.signedIn("threeways").get("/api/record-documents/" + document).expect(404);
+    }
+
+    @Test
+    void theWeatherIsEnteredAndTheRecordReleasedToItsCrew() {
+        String installation = inspector.installation("LH-09");
+        String id = brought(
+                installation, List.of(value("running.outdoor-dry-bulb", "system", "104 °F", "2026-08-06 15:00")));
+        JsonNode now = inspector
+                .put(
+                        "/api/records/" + id + "?units=SI",
+                        Map.of("coldest", "16 °C", "warmest", "27 °C", "released", true, "version", 1))
+                .expect(200)
+                .json();
+        assertThat(found(now, "record.weather").path("outcome").asString()).isEqualTo("DOUBTFUL");
+        assertThat(inspector
+                        .put(
+                                "/api/records/" + id,
+                                Map.of("coldest", "27 °C", "warmest", "16 °C", "released", true, "version", 2))
+                        .expect(422)
+                        .detail())
+                .contains("coldest and the warmest");
+        inspector
+                .put(
+                        "/api/records/" + id,
+                        Map.of("coldest", "16 °C", "warmest", "27 °C", "released", false, "version", 1))
+                .expect(409);
+        assertThat(SERVER.signedIn("dunmarrow")
+                        .get("/api/records/" + id)
+                        .expect(200)
+                        .json()
+                        .path("found"))
+                .isNotEmpty();
+    }
+
+    @Test
+    void allRecordsAreAuditedCrewByCrewAndMayBeStopped() {
+        brought(inspector.installation("LH-44"), stoodStill());
+        SERVER.signedIn("threeways").post("/api/record-audits", Map.of()).expect(403);
+        JsonNode audit =
+                inspector.post("/api/record-audits", Map.of()).expect(202).json();
+        String id = audit.path("id").asString();
+        while (audit.path("state").asString().equals("RUNNING")) {
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(20));
+            audit = inspector.get("/api/record-audits/" + id).expect(200).json();
+        }
+        assertThat(audit.path("state").asString()).as(audit.toString()).isEqualTo("DONE");
+        assertThat(audit.path("done").asInt()).isEqualTo(audit.path("total").asInt());
+        JsonNode dunmarrow = StreamSupport.stream(audit.path("crews").spliterator(), false)
+                .filter(crew -> crew.path("crew").asString().startsWith("Dunmarrow"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(dunmarrow.path("doubted").asInt()).isPositive();
+        assertThat(dunmarrow.path("checks").asInt())
+                .isGreaterThan(dunmarrow.path("doubtful").asInt());
+        assertThat(dunmarrow.path("kinds").toString()).contains("record.pressure-hold");
+        SERVER.signedIn("lead").get("/api/record-audits/" + id).expect(404);
+        inspector
+                .send("DELETE", "/api/record-audits/" + id, "{}", "application/json")
+                .expect(200);
+    }
+}

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import type { Schemas } from "../api/client";
+import BandBar from "./BandBar.vue";
+import CourseOverlay from "./CourseOverlay.vue";
+
+/** One thing that was checked: how it stands, why, how it may have come about, and what it cannot show. */
+defineProps<{ found: Schemas["FoundView"]; asked?: boolean; askable?: boolean }>();
+const chosen = defineModel<boolean>({ default: false });
+
+const times = (ratio: number) =>
+  ratio >= 1e6 ? "over a million" : ratio.toPrecision(2).replace(/e\+?/, " · 10^");
+</script>
+
+<template>
+  <article class="found" :class="found.outcome.toLowerCase()">
+    <h3>
+      {{ found.title }}<template v-if="found.subjectTitle">, {{ found.subjectTitle }}</template>
+    </h3>
+    <p class="outcome">
+      <strong>{{ found.outcomeTitle }}</strong>
+      <template v-if="found.outcome === 'DOUBTFUL' && found.strength">
+        : {{ found.strength }} for a doubt, at most {{ times(found.times ?? 1) }} times likelier if it did not
+        come about as written
+      </template>
+    </p>
+    <p>{{ found.because }}</p>
+    <p v-if="found.mistake" class="mistake">
+      <strong>An honest mistake would explain it.</strong> {{ found.mistake }}
+    </p>
+    <BandBar v-if="found.band" :band="found.band" :doubtful="found.outcome === 'DOUBTFUL'" />
+    <CourseOverlay v-if="found.overlay" :overlay="found.overlay" />
+    <template v-if="found.outcome === 'DOUBTFUL'">
+      <h4>How it may have come about</h4>
+      <ul>
+        <li v-for="each in found.innocent" :key="each">{{ each }}</li>
+      </ul>
+    </template>
+    <details>
+      <summary>What this check is</summary>
+      <p>{{ found.tests }}.</p>
+      <p>It can show: {{ found.shows }}. It cannot show: {{ found.cannot }}.</p>
+      <p class="quiet">{{ found.sources.join("; ") }}</p>
+    </details>
+    <p v-if="asked" class="quiet">Asked.</p>
+    <label v-else-if="askable && found.outcome === 'DOUBTFUL'" class="ask">
+      <input v-model="chosen" type="checkbox" />
+      <span>Ask: {{ found.asks }}</span>
+    </label>
+  </article>
+</template>
+
+<style scoped>
+.found {
+  padding: 10px 14px;
+  border-left: 4px solid var(--hair);
+  background: var(--paper);
+}
+
+.found.doubtful {
+  border-left-color: var(--close);
+}
+
+.found.consistent {
+  border-left-color: var(--meets);
+}
+
+.found > * + * {
+  margin-top: 6px;
+}
+
+.doubtful .outcome strong {
+  color: var(--close);
+}
+
+.mistake {
+  padding: 8px 10px;
+  background: var(--brass-soft);
+}
+
+summary,
+.ask {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+  cursor: pointer;
+}
+
+summary {
+  color: var(--quiet);
+}
+
+.ask input {
+  width: 22px;
+  height: 22px;
+}
+</style>

@@ -1,0 +1,331 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, reactive, ref, watch } from "vue";
+import { at } from "../api/address";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+import { usePlaces } from "../frame/usePlaces";
+import { useUnits } from "../frame/useUnits";
+import { when } from "../frame/when";
+import { useSession } from "../session/useSession";
+import FoundCard from "./FoundCard.vue";
+import PaperBoxes from "./PaperBoxes.vue";
+
+/** A commissioning record on the left, what does not fit together on the right. */
+const props = defineProps<{ id: string }>();
+const { units } = useUnits();
+const { heading } = usePlaces();
+const { person } = useSession();
+const inspects = computed(() => person.value?.role !== "CREW");
+
+const record = ref<Schemas["RecordView"]>();
+const minutes = ref(20);
+const problem = ref("");
+const refusal = ref("");
+const answering = reactive<Record<string, string>>({});
+const chosen = reactive<Record<string, boolean>>({});
+const weather = reactive({ coldest: "", warmest: "" });
+
+const doubts = computed(() => record.value?.found.filter((each) => each.outcome === "DOUBTFUL") ?? []);
+const others = computed(() => record.value?.found.filter((each) => each.outcome !== "DOUBTFUL") ?? []);
+const told = computed(() => record.value?.found.filter((each) => each.outcome !== "CANNOT_TELL").length ?? 0);
+const wanted = computed(() => doubts.value.filter((each) => chosen[key(each)] && !asked(each)));
+const path = computed(() => ({
+  path: { id: props.id },
+  query: { units: units(), minutes: minutes.value },
+}));
+
+const key = (found: Schemas["FoundView"]) => `${found.check}@${found.subject}@${found.because}`;
+const asked = (found: Schemas["FoundView"]) =>
+  record.value?.questions.some((each) => each.check === found.check && each.subject === found.subject);
+
+function shown(now: Schemas["RecordView"]) {
+  record.value = now;
+  weather.coldest = now.coldest ?? "";
+  weather.warmest = now.warmest ?? "";
+  heading.value = { title: now.title, detail: `${now.reference} · ${now.building}`, counts: "" };
+}
+
+async function load() {
+  problem.value = "";
+  try {
+    shown(await api.get(at("/api/records/{id}", path.value)));
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+watch(path, load, { immediate: true });
+onBeforeUnmount(() => (heading.value = undefined));
+
+async function done(change: () => Promise<unknown>, said: string) {
+  refusal.value = "";
+  try {
+    await change();
+    notice.done(said);
+    await load();
+  } catch (thrown) {
+    refusal.value = sentence(thrown);
+  }
+}
+
+const ask = () =>
+  done(
+    () =>
+      api.post(at("/api/records/{id}/questions", { path: { id: props.id } }), {
+        questions: wanted.value.map(({ check, subject }) => ({ check, subject })),
+      }),
+    "The letter is in the outbox.",
+  );
+
+const answer = (question: string) =>
+  done(
+    () =>
+      api.post(at("/api/questions/{id}/answer", { path: { id: question } }), {
+        words: answering[question] ?? "",
+      }),
+    "Answered.",
+  );
+
+const amend = (released: boolean) =>
+  done(
+    () =>
+      api.put(at("/api/records/{id}", { path: { id: props.id } }), {
+        coldest: weather.coldest || undefined,
+        warmest: weather.warmest || undefined,
+        released,
+        version: record.value?.version ?? 0,
+      }),
+    "Saved.",
+  );
+</script>
+
+<template>
+  <div class="page wide">
+    <p v-if="problem" class="error" role="alert">
+      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+    </p>
+    <template v-if="record">
+      <div class="page-head">
+        <div>
+          <h1 v-if="record.found.length" class="verdict">
+            {{
+              doubts.length
+                ? `${doubts.length} of ${told} checks ${doubts.length === 1 ? "leaves" : "leave"} a doubt`
+                : `${told} checks, nothing doubted`
+            }}
+          </h1>
+          <h1 v-else>Commissioning record</h1>
+          <p class="quiet">
+            {{ record.reference }} {{ record.title }}: record of {{ record.day }}, signed by
+            {{ record.signedBy }}, {{ record.crew }}. A doubt is a question, not a charge: there is often a
+            plain explanation.
+          </p>
+        </div>
+        <div class="tools">
+          <RouterLink class="button" :to="`/installations/${record.installationId}/record`"
+            >Records</RouterLink
+          >
+          <RouterLink class="button" :to="`/installations/${record.installationId}/papers`">Walk</RouterLink>
+        </div>
+      </div>
+      <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
+      <div class="halves">
+        <div class="left">
+          <h2>The record</h2>
+          <table class="table">
+            <thead>
+              <tr>
+                <th>Line</th>
+                <th>Record</th>
+                <th>Own reading</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="each in record.values" :key="each.id" :class="{ doubted: each.doubted }">
+                <td>
+                  {{ each.title }}
+                  <span v-if="each.doubted" class="flag">doubt</span>
+                </td>
+                <td>
+                  <span class="mono">{{ each.typed }}</span>
+                  <span v-if="each.readAt" class="quiet"> {{ each.readAt }}</span>
+                  <span v-if="each.instrument" class="quiet"> {{ each.instrument }}</span>
+                </td>
+                <td class="mono">{{ each.own ?? "–" }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <PaperBoxes :record="record" :inspects="inspects" @changed="load" />
+          <form v-if="inspects" class="weather" @submit.prevent="amend(record.released)">
+            <label>Coldest that day <input v-model="weather.coldest" class="field mono" /></label>
+            <label>Warmest that day <input v-model="weather.warmest" class="field mono" /></label>
+            <button type="submit" class="button">Save weather</button>
+          </form>
+        </div>
+        <div class="right">
+          <section v-if="record.readAgain.length" class="again">
+            <h2>Read again, in this order</h2>
+            <p class="tools">
+              <label>
+                in
+                <input
+                  v-model.number.lazy="minutes"
+                  class="field mono minutes"
+                  type="number"
+                  min="0"
+                  max="1000"
+                />
+                minutes
+              </label>
+            </p>
+            <ol>
+              <li v-for="each in record.readAgain" :key="each.point + each.component">
+                <RouterLink :to="`/installations/${record.installationId}/${each.station}`">{{
+                  each.title
+                }}</RouterLink>
+                <span class="quiet"> {{ each.why }}</span>
+              </li>
+            </ol>
+          </section>
+          <section v-if="record.found.length">
+            <h2>What does not fit together</h2>
+            <p v-if="!doubts.length">Nothing. {{ told }} checks could tell, and all fit.</p>
+            <FoundCard
+              v-for="each in doubts"
+              :key="key(each)"
+              v-model="chosen[key(each)]"
+              :found="each"
+              :asked="asked(each)"
+              :askable="inspects"
+            />
+            <div v-if="inspects && doubts.length" class="tools letter">
+              <button type="button" class="button primary" :disabled="!wanted.length" @click="ask">
+                Write to the crew: {{ wanted.length }} {{ wanted.length === 1 ? "question" : "questions" }}
+              </button>
+              <button type="button" class="button" @click="amend(!record.released)">
+                {{ record.released ? "Take back from the crew's copy" : "Release to the crew's copy" }}
+              </button>
+            </div>
+            <details>
+              <summary>{{ others.length }} more checks: consistent, or nothing can be told</summary>
+              <FoundCard v-for="each in others" :key="key(each)" :found="each" />
+            </details>
+          </section>
+          <section v-if="record.questions.length">
+            <h2>Questions to the crew</h2>
+            <article v-for="each in record.questions" :key="each.id" class="question">
+              <p>{{ each.question }}</p>
+              <p class="quiet">{{ each.askedBy }}, {{ when(each.askedAt) }}</p>
+              <p v-if="each.answer" class="answer">
+                {{ each.answer }} <span class="quiet">{{ each.answeredBy }}</span>
+              </p>
+              <form v-else-if="!inspects" @submit.prevent="answer(each.id)">
+                <textarea
+                  v-model="answering[each.id]"
+                  class="field"
+                  rows="2"
+                  aria-label="Answer"
+                  maxlength="2000"
+                ></textarea>
+                <button type="submit" class="button primary">Answer</button>
+              </form>
+              <p v-else class="quiet">Not answered yet.</p>
+            </article>
+          </section>
+        </div>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.halves {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 24px;
+  align-items: start;
+}
+
+.left > * + *,
+.right > * + *,
+section > * + * {
+  margin-top: 12px;
+}
+
+.doubted td {
+  background: var(--brass-soft);
+}
+
+.flag {
+  padding: 1px 6px;
+  border: 1px solid var(--close);
+  color: var(--close);
+  font-size: 12px;
+}
+
+.weather {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+}
+
+.weather label {
+  display: grid;
+  gap: 4px;
+}
+
+.weather .field {
+  width: 120px;
+}
+
+.minutes {
+  width: 80px;
+}
+
+.again {
+  padding: 10px 14px;
+  border: 1px solid var(--lake);
+}
+
+.again li {
+  padding: 6px 0;
+}
+
+.question {
+  padding: 10px 14px;
+  background: var(--paper);
+}
+
+.question form,
+.letter {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.question textarea {
+  width: 100%;
+}
+
+.answer {
+  padding-left: 12px;
+  border-left: 3px solid var(--lake);
+}
+
+summary {
+  min-height: 44px;
+  padding: 10px 0;
+  cursor: pointer;
+}
+
+@media (max-width: 900px) {
+  .halves {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .right {
+    order: -1;
+  }
+}
+</style>

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, watch } from "vue";
+import { useRouter } from "vue-router";
+import { at } from "../api/address";
+import { api, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { usePlaces } from "../frame/usePlaces";
+import { useSession } from "../session/useSession";
+import RecordEntry from "./RecordEntry.vue";
+
+/** The commissioning records of an installation, and how another comes in. */
+const props = defineProps<{ id: string }>();
+const router = useRouter();
+const { heading } = usePlaces();
+const { person } = useSession();
+const inspects = computed(() => person.value?.role !== "CREW");
+
+const installation = ref<Schemas["InstallationView"]>();
+const records = ref<Schemas["RecordListed"][]>();
+const lines = ref<Schemas["RecordLineView"][]>([]);
+const problem = ref("");
+const refusal = ref("");
+const typing = ref(false);
+const own = computed(() => ({ path: { id: props.id } }));
+
+async function load() {
+  problem.value = "";
+  try {
+    [installation.value, records.value, lines.value] = await Promise.all([
+      api.get(at("/api/installations/{id}", own.value)),
+      api.get(at("/api/installations/{id}/records", own.value)),
+      api.get(at("/api/installations/{id}/record-lines", own.value)),
+    ]);
+    heading.value = {
+      title: installation.value.title,
+      detail: `${installation.value.building} · ${installation.value.system}`,
+      counts: "",
+    };
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+watch(own, load, { immediate: true });
+onBeforeUnmount(() => (heading.value = undefined));
+
+function show(record: string) {
+  void router.push(`/records/${record}`);
+}
+
+async function read(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = "";
+  if (!file) {
+    return;
+  }
+  refusal.value = "";
+  try {
+    const table = await file.text();
+    const brought = await api.post(
+      at("/api/installations/{id}/record-template.csv", own.value),
+      table,
+      "text/csv",
+    );
+    show(brought.id);
+  } catch (thrown) {
+    refusal.value = sentence(thrown);
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <div>
+        <h1>What does the commissioning record say?</h1>
+        <p class="quiet">{{ installation?.reference }} {{ installation?.title }}</p>
+      </div>
+      <div class="tools">
+        <RouterLink class="button" :to="`/installations/${id}/papers`">Walk</RouterLink>
+      </div>
+    </div>
+    <p v-if="problem" class="error" role="alert">
+      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+    </p>
+    <p v-if="records && !records.length">None has come in yet.</p>
+    <ul v-if="records?.length" class="records">
+      <li v-for="each in records" :key="each.id">
+        <RouterLink :to="`/records/${each.id}`">
+          <strong v-if="each.doubts !== undefined" :class="{ doubtful: each.doubts }">
+            {{ each.doubts ? `${each.doubts} ${each.doubts === 1 ? "doubt" : "doubts"}` : "Nothing doubted" }}
+          </strong>
+          <span>{{ each.day }}, signed by {{ each.signedBy }}</span>
+          <span class="quiet">
+            {{ each.values }} {{ each.values === 1 ? "value" : "values"
+            }}{{ each.open ? `, ${each.open} unanswered` : "" }}
+          </span>
+        </RouterLink>
+      </li>
+    </ul>
+    <section v-if="inspects">
+      <h2>Bring one in</h2>
+      <div class="tools">
+        <button v-if="!typing" type="button" class="button primary" @click="typing = true">Type it</button>
+        <a class="button" :href="at('/api/installations/{id}/record-template.csv', own)" download>
+          Empty table to fill in
+        </a>
+        <label class="button">
+          Read a filled table
+          <input class="visually-hidden" type="file" accept=".csv,text/csv" @change="read" />
+        </label>
+      </div>
+      <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
+      <RecordEntry v-if="typing" :id="id" :lines="lines" @brought="show" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.records {
+  padding: 0;
+  list-style: none;
+}
+
+.records a {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: center;
+  min-height: 52px;
+  padding: 8px 12px;
+  border-bottom: 1px solid var(--hair);
+  color: inherit;
+  background: var(--paper);
+}
+
+.doubtful {
+  color: var(--close);
+}
+
+.error {
+  white-space: pre-line;
+}
+
+section > * + * {
+  margin-top: 10px;
+}
+</style>
