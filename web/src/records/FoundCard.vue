@@ -17,10 +17,9 @@ const times = (ratio: number) =>
       {{ found.title }}<template v-if="found.subjectTitle">, {{ found.subjectTitle }}</template>
     </h3>
     <p class="outcome">
-      <strong>{{ found.outcomeTitle }}</strong>
-      <template v-if="found.outcome === 'DOUBTFUL' && found.strength">
-        : {{ found.strength }} for a doubt, at most {{ times(found.times ?? 1) }} times likelier if it did not
-        come about as written
+      <strong>{{ found.outcomeTitle }}</strong><template v-if="found.outcome === 'DOUBTFUL' && found.strength"
+        >: {{ found.strength }} for a doubt, at most {{ times(found.times ?? 1) }} times likelier if it did
+        not come about as written
       </template>
     </p>
     <p>{{ found.because }}</p>

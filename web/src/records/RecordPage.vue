@@ -107,7 +107,7 @@ const amend = (released: boolean) =>
     <template v-if="record">
       <div class="page-head">
         <div>
-          <h1 v-if="record.found.length" class="verdict">
+          <h1 v-if="record.found.length" :class="{ doubtful: doubts.length }">
             {{
               doubts.length
                 ? `${doubts.length} of ${told} checks ${doubts.length === 1 ? "leaves" : "leave"} a doubt`
@@ -148,8 +148,9 @@ const amend = (released: boolean) =>
                 </td>
                 <td>
                   <span class="mono">{{ each.typed }}</span>
-                  <span v-if="each.readAt" class="quiet"> {{ each.readAt }}</span>
-                  <span v-if="each.instrument" class="quiet"> {{ each.instrument }}</span>
+                  <span v-if="each.readAt || each.instrument" class="quiet beside">
+                    {{ each.readAt }} {{ each.instrument }}
+                  </span>
                 </td>
                 <td class="mono">{{ each.own ?? "–" }}</td>
               </tr>
@@ -163,10 +164,34 @@ const amend = (released: boolean) =>
           </form>
         </div>
         <div class="right">
+          <section v-if="record.found.length">
+            <h2>What does not fit together</h2>
+            <p v-if="!doubts.length">Nothing. {{ told }} checks could tell, and all fit.</p>
+            <FoundCard
+              v-for="each in doubts"
+              :key="key(each)"
+              v-model="chosen[key(each)]"
+              :found="each"
+              :asked="asked(each)"
+              :askable="inspects"
+            />
+            <div v-if="inspects && doubts.length" class="tools">
+              <button type="button" class="button primary" :disabled="!wanted.length" @click="ask">
+                Write to the crew: {{ wanted.length }} {{ wanted.length === 1 ? "question" : "questions" }}
+              </button>
+              <button type="button" class="button" @click="amend(!record.released)">
+                {{ record.released ? "Take back from the crew's copy" : "Release to the crew's copy" }}
+              </button>
+            </div>
+            <details>
+              <summary>{{ others.length }} more checks: consistent, or nothing can be told</summary>
+              <FoundCard v-for="each in others" :key="key(each)" :found="each" />
+            </details>
+          </section>
           <section v-if="record.readAgain.length" class="again">
             <h2>Read again, in this order</h2>
-            <p class="tools">
-              <label>
+            <p>
+              <label class="time">
                 in
                 <input
                   v-model.number.lazy="minutes"
@@ -179,37 +204,13 @@ const amend = (released: boolean) =>
               </label>
             </p>
             <ol>
-              <li v-for="each in record.readAgain" :key="each.point + each.component">
+              <li v-for="(each, index) in record.readAgain" :key="each.point + each.component">
                 <RouterLink :to="`/installations/${record.installationId}/${each.station}`">{{
                   each.title
                 }}</RouterLink>
-                <span class="quiet"> {{ each.why }}</span>
+                <p v-if="each.why !== record.readAgain[index - 1]?.why" class="quiet">{{ each.why }}</p>
               </li>
             </ol>
-          </section>
-          <section v-if="record.found.length">
-            <h2>What does not fit together</h2>
-            <p v-if="!doubts.length">Nothing. {{ told }} checks could tell, and all fit.</p>
-            <FoundCard
-              v-for="each in doubts"
-              :key="key(each)"
-              v-model="chosen[key(each)]"
-              :found="each"
-              :asked="asked(each)"
-              :askable="inspects"
-            />
-            <div v-if="inspects && doubts.length" class="tools letter">
-              <button type="button" class="button primary" :disabled="!wanted.length" @click="ask">
-                Write to the crew: {{ wanted.length }} {{ wanted.length === 1 ? "question" : "questions" }}
-              </button>
-              <button type="button" class="button" @click="amend(!record.released)">
-                {{ record.released ? "Take back from the crew's copy" : "Release to the crew's copy" }}
-              </button>
-            </div>
-            <details>
-              <summary>{{ others.length }} more checks: consistent, or nothing can be told</summary>
-              <FoundCard v-for="each in others" :key="key(each)" :found="each" />
-            </details>
           </section>
           <section v-if="record.questions.length">
             <h2>Questions to the crew</h2>
@@ -256,6 +257,26 @@ section > * + * {
   background: var(--brass-soft);
 }
 
+h1.doubtful {
+  color: var(--close);
+}
+
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.beside {
+  display: block;
+}
+
+.time {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+
 .flag {
   padding: 1px 6px;
   border: 1px solid var(--close);
@@ -297,8 +318,7 @@ section > * + * {
   background: var(--paper);
 }
 
-.question form,
-.letter {
+.question form {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;

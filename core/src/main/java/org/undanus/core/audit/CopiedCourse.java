@@ -39,7 +39,7 @@ final class CopiedCourse implements JobCheck {
     }
 
     @Override
-    public List<JobFound> check(List<CommissioningRecord> records, RuleBook rules) {
+    public List<JobFound> check(List<CommissioningRecord> records, List<CommissioningRecord> archive, RuleBook rules) {
         List<Rough> all = new ArrayList<>();
         for (CommissioningRecord record : records) {
             for (Claim claim : record.claims()) {

@@ -8,6 +8,11 @@ interface JobCheck {
 
     AboutCheck about();
 
-    /** What it finds; nothing where there are too few records for it to tell. */
-    List<JobFound> check(List<CommissioningRecord> records, RuleBook rules);
+    /**
+     * What it finds; nothing where there are too few records for it to tell.
+     *
+     * @param records of one crew
+     * @param archive of all crews, these among them: how much lines vary is told from all
+     */
+    List<JobFound> check(List<CommissioningRecord> records, List<CommissioningRecord> archive, RuleBook rules);
 }

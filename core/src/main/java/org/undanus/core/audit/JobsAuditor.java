@@ -25,11 +25,13 @@ public final class JobsAuditor {
      * Every check of the crew's records; doubtful are those that stay so among all of them together.
      *
      * @param records of one crew
+     * @param archive of all crews, these among them
      * @param rules where they leave the rate of false alarms open, nothing is doubted
      */
-    public static List<JobFound> audit(List<CommissioningRecord> records, RuleBook rules) {
+    public static List<JobFound> audit(
+            List<CommissioningRecord> records, List<CommissioningRecord> archive, RuleBook rules) {
         List<JobFound> all = CHECKS.stream()
-                .flatMap(check -> check.check(records, rules).stream())
+                .flatMap(check -> check.check(records, archive, rules).stream())
                 .toList();
         if (!rules.decides(AuditSettings.FALSE_ALARMS)) {
             return all;

@@ -82,7 +82,7 @@ final class LastDigits implements JobCheck {
     }
 
     @Override
-    public List<JobFound> check(List<CommissioningRecord> records, RuleBook rules) {
+    public List<JobFound> check(List<CommissioningRecord> records, List<CommissioningRecord> archive, RuleBook rules) {
         Map<String, Tally> lines = new HashMap<>();
         for (CommissioningRecord record : records) {
             for (Claim claim : record.claims()) {

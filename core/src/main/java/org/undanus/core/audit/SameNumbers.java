@@ -72,10 +72,11 @@ abstract class SameNumbers implements JobCheck {
     }
 
     @Override
-    public List<JobFound> check(List<CommissioningRecord> records, RuleBook rules) {
+    public List<JobFound> check(List<CommissioningRecord> records, List<CommissioningRecord> archive, RuleBook rules) {
         List<Map<PointKey, Coincidence.Written>> numbers =
                 records.stream().map(this::numbers).toList();
-        Coincidence<PointKey> coincidence = new Coincidence<>(numbers);
+        Coincidence<PointKey> coincidence =
+                new Coincidence<>(archive.stream().map(this::numbers).toList());
         List<JobFound> found = new ArrayList<>();
         for (int i = 0; i < records.size(); i++) {
             int nearest = -1;
@@ -146,7 +147,7 @@ abstract class SameNumbers implements JobCheck {
                             "A form that was filled in once and corrected incompletely",
                             "Coarse digits, which agree by chance more often")
                     .asks("Were both jobs read, and when?")
-                    .sources("Chance of equal numbers, step/(2·√π·σ), σ over the crew's records; sum over all ways"));
+                    .sources("Chance of equal numbers, step/(2·√π·σ), σ over all records; sum over all ways"));
         }
 
         @Override
@@ -192,7 +193,7 @@ abstract class SameNumbers implements JobCheck {
                             "Times that were rounded to the quarter hour",
                             "A written procedure with fixed lengths")
                     .asks("How were the times of these steps noted?")
-                    .sources("Chance of equal lengths of time, step/(2·√π·σ), σ over the crew's records"));
+                    .sources("Chance of equal lengths of time, step/(2·√π·σ), σ over all records"));
         }
 
         @Override

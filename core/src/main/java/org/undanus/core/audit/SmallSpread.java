@@ -48,7 +48,7 @@ final class SmallSpread implements JobCheck {
     }
 
     @Override
-    public List<JobFound> check(List<CommissioningRecord> records, RuleBook rules) {
+    public List<JobFound> check(List<CommissioningRecord> records, List<CommissioningRecord> archive, RuleBook rules) {
         Map<String, List<Value.Measured>> lines = new HashMap<>();
         for (CommissioningRecord record : records) {
             for (Claim claim : record.claims()) {

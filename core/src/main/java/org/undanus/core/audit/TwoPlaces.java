@@ -56,7 +56,7 @@ final class TwoPlaces implements JobCheck {
     }
 
     @Override
-    public List<JobFound> check(List<CommissioningRecord> records, RuleBook rules) {
+    public List<JobFound> check(List<CommissioningRecord> records, List<CommissioningRecord> archive, RuleBook rules) {
         if (!rules.decides(AuditSettings.CLOCK) || !rules.decides(AuditSettings.TRAVEL)) {
             return List.of();
         }

@@ -9,6 +9,7 @@ import java.util.Random;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import org.undanus.core.audit.Auditor;
+import org.undanus.core.audit.CommissioningRecord;
 import org.undanus.core.audit.Found;
 import org.undanus.core.audit.JobFound;
 import org.undanus.core.audit.JobsAuditor;
@@ -47,6 +48,7 @@ public record RecordProof(int honest, int doubted, int crews, int crewsDoubted, 
                     "Crew " + number,
                     "Fitter " + number,
                     LocalDateTime.of(2026, 6, 1, 7, 30).plusDays(2L * i),
+                    random.nextBoolean() ? "R410A" : "R32",
                     HEIGHT,
                     number % 2 == 0));
         }
@@ -89,7 +91,9 @@ public record RecordProof(int honest, int doubted, int crews, int crewsDoubted, 
     }
 
     private static Stream<JobFound> audited(List<RecordedJob> jobs, RuleBook rules) {
-        return JobsAuditor.audit(jobs.stream().map(RecordedJob::record).toList(), rules).stream();
+        List<CommissioningRecord> records =
+                jobs.stream().map(RecordedJob::record).toList();
+        return JobsAuditor.audit(records, records, rules).stream();
     }
 
     private static Tally alone(Doctoring way, RecordedJob job, RuleBook rules) {

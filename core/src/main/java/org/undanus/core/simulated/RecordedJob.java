@@ -90,6 +90,7 @@ public final class RecordedJob {
     /**
      * @param reference of the installation
      * @param begins when the day's work begins there
+     * @param careful whether tenths are written
      */
     public RecordedJob(
             RandomGenerator random,
@@ -99,6 +100,7 @@ public final class RecordedJob {
             String crew,
             String person,
             LocalDateTime begins,
+            String refrigerant,
             Length elevation,
             boolean careful) {
         this.random = random;
@@ -118,8 +120,7 @@ public final class RecordedJob {
                         new Component("indoor-1", Component.Kind.INDOOR_DUCTED, "Air handler", true)),
                 DataSheets.NONE,
                 day);
-        this.refrigerant =
-                Refrigerant.named(random.nextBoolean() ? "R410A" : "R32").orElseThrow();
+        this.refrigerant = Refrigerant.named(refrigerant).orElseThrow();
         this.air = new Site(building, elevation).atmosphere();
         work();
     }

@@ -79,7 +79,9 @@ class CrewAudits {
             }
             if (audit.wanted() && rules.isPresent()) {
                 RuleBook by = rules.get();
-                crews.forEach((crew, own) -> audit.take(crew, JobsAuditor.audit(own, by)));
+                List<CommissioningRecord> archive =
+                        crews.values().stream().flatMap(List::stream).toList();
+                crews.forEach((crew, own) -> audit.take(crew, JobsAuditor.audit(own, archive, by)));
             }
             audit.end(CrewAudit.AuditState.DONE, null);
         } catch (RuntimeException e) {

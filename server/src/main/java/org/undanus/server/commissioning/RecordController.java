@@ -36,6 +36,7 @@ import org.undanus.core.audit.ReReadPlan;
 import org.undanus.core.audit.RecordLines;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
@@ -328,7 +329,7 @@ class RecordController {
                         .map(RecordController::paper)
                         .toList(),
                 found.stream()
-                        .map(each -> FoundView.of(each, file.facts().title(each.subject()), units))
+                        .map(each -> FoundView.of(each, subject(file, each.subject()), units))
                         .toList(),
                 again,
                 records.questions(row.id()).stream()
@@ -346,7 +347,7 @@ class RecordController {
         return new ReReadLine(
                 line.key().point(),
                 line.key().component(),
-                title(point, file.facts().title(line.key().component())),
+                title(point, subject(file, line.key().component())),
                 line.stake(),
                 line.because().about().title() + ": " + line.because().because().in(units),
                 line.key().point().split("\\.")[0]);
@@ -362,7 +363,7 @@ class RecordController {
                 row.id(),
                 row.point(),
                 row.component(),
-                point.map(p -> title(p, file.facts().title(row.component()))).orElse(row.point()),
+                point.map(p -> title(p, subject(file, row.component()))).orElse(row.point()),
                 row.typed(),
                 Optional.ofNullable(row.claimedAt()).map(at -> at.replace('T', ' ')),
                 Optional.ofNullable(row.instrument()),
@@ -371,6 +372,11 @@ class RecordController {
                 Optional.ofNullable(row.documentId())
                         .map(document -> new BoxView(
                                 document, row.page(), row.boxLeft(), row.boxTop(), row.boxWidth(), row.boxHeight())));
+    }
+
+    /** What a unit or part is called. */
+    private static String subject(CaseFile file, String id) {
+        return file.facts().subject(id).map(Subject::title).orElse("");
     }
 
     private static PaperView paper(DocumentRow row) {

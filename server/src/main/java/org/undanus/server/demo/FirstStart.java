@@ -21,6 +21,7 @@ import org.undanus.server.account.Accounts;
 import org.undanus.server.account.DemoAccounts;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
+import org.undanus.server.commissioning.DemoRecords;
 import org.undanus.server.exchange.CaseImport;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.HeadKeeper;
@@ -51,6 +52,7 @@ class FirstStart implements SmartInitializingSingleton {
     private final LiveStore live;
     private final CaseFiles cases;
     private final Seals seals;
+    private final ObjectProvider<DemoRecords> records;
     private final TransactionTemplate transactions;
 
     FirstStart(
@@ -63,6 +65,7 @@ class FirstStart implements SmartInitializingSingleton {
             LiveStore live,
             CaseFiles cases,
             Seals seals,
+            ObjectProvider<DemoRecords> records,
             TransactionTemplate transactions) {
         this.books = books;
         this.accounts = accounts;
@@ -73,6 +76,7 @@ class FirstStart implements SmartInitializingSingleton {
         this.live = live;
         this.cases = cases;
         this.seals = seals;
+        this.records = records;
         this.transactions = transactions;
     }
 
@@ -93,6 +97,7 @@ class FirstStart implements SmartInitializingSingleton {
         });
         if (fresh) {
             seal();
+            records.ifAvailable(DemoRecords::bring);
         }
         heads.sign("started");
     }

@@ -1,0 +1,299 @@
+import { flushPromises, mount } from "@vue/test-utils";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { ref } from "vue";
+import { ProblemError } from "../api/client";
+import { answering } from "../api/mocked";
+import BandBar from "./BandBar.vue";
+import CrewsPage from "./CrewsPage.vue";
+import PaperBoxes from "./PaperBoxes.vue";
+import RecordEntry from "./RecordEntry.vue";
+import RecordPage from "./RecordPage.vue";
+import RecordsPage from "./RecordsPage.vue";
+
+vi.mock("../api/client", async (original) => ({
+  ...(await original<typeof import("../api/client")>()),
+  api: { get: vi.fn(), post: vi.fn(), put: vi.fn(), remove: vi.fn(), upload: vi.fn() },
+}));
+const push = vi.fn();
+vi.mock("vue-router", () => ({ useRouter: () => ({ push }), useRoute: () => ({ query: {} }) }));
+const role = ref("INSPECTOR");
+vi.mock("../session/useSession", () => ({
+  useSession: () => ({ person: { value: { role: role.value } } }),
+}));
+const get = answering("get");
+const post = answering("post");
+const put = answering("put");
+const remove = answering("remove");
+
+const found = (over: object = {}) => ({
+  check: "record.pressure-hold",
+  subject: "line-set-indoor-1",
+  subjectTitle: "Line set",
+  title: "Pressure hold against temperature",
+  outcome: "DOUBTFUL",
+  outcomeTitle: "Doubtful",
+  strength: "strong support",
+  times: 2000,
+  because: "It stood at 430 psig.",
+  tests: "The pressure at the end",
+  shows: "that",
+  cannot: "this",
+  innocent: ["The thermometer lay in the sun"],
+  asks: "How were they read?",
+  sources: ["Nitrogen"],
+  on: [],
+  band: { from: 0.2, to: 0.5, at: 0.9, low: "410 psig", high: "420 psig", claimed: "430 psig" },
+  ...over,
+});
+
+const record = (over: object = {}) => ({
+  id: "r",
+  installationId: "i",
+  reference: "LH-05",
+  title: "Press room",
+  building: "Herbarium",
+  crew: "Dunmarrow",
+  signedBy: "Fitter",
+  day: "2026-07-09",
+  released: false,
+  version: 3,
+  values: [
+    {
+      id: "c1",
+      point: "p",
+      component: "x",
+      title: "Hold, end",
+      typed: "430 psig",
+      own: "412 psig",
+      doubted: true,
+    },
+  ],
+  documents: [],
+  found: [found(), found({ check: "record.order", outcome: "CONSISTENT", outcomeTitle: "Consistent" })],
+  readAgain: [
+    {
+      point: "tightness.end-pressure",
+      component: "l",
+      title: "Hold, pressure",
+      stake: "DAMAGE",
+      why: "Pressure hold",
+      station: "tightness",
+    },
+  ],
+  questions: [],
+  ...over,
+});
+
+beforeEach(() => {
+  role.value = "INSPECTOR";
+  get.mockImplementation(() => Promise.resolve(record()));
+});
+afterEach(() => {
+  vi.resetAllMocks();
+});
+
+const stubs = { global: { stubs: { RouterLink: { template: "<a><slot /></a>" } } } };
+
+async function page(id = "r") {
+  const wrapper = mount(RecordPage, { props: { id }, ...stubs });
+  await flushPromises();
+  return wrapper;
+}
+
+test("the verdict comes first, a doubt with its innocent explanations and its band", async () => {
+  const wrapper = await page();
+  expect(wrapper.find("h1").text()).toBe("1 of 2 checks leaves a doubt");
+  const card = wrapper.find(".found.doubtful");
+  expect(card.text()).toContain("strong support for a doubt");
+  expect(card.text()).toContain("The thermometer lay in the sun");
+  expect(card.find(".claim").attributes("style")).toContain("90.00%");
+  expect(wrapper.find("tr.doubted").text()).toContain("412 psig");
+  expect(wrapper.find(".again").text()).toContain("Hold, pressure");
+});
+
+test("a question is chosen, sent, and not asked twice", async () => {
+  const wrapper = await page();
+  const send = () => wrapper.findAll("button").find((each) => each.text().startsWith("Write to the crew"));
+  expect(send()?.attributes("disabled")).toBeDefined();
+  await wrapper.find(".ask input").setValue(true);
+  post.mockResolvedValueOnce([]);
+  get.mockResolvedValueOnce(
+    record({
+      questions: [
+        {
+          id: "q",
+          check: "record.pressure-hold",
+          subject: "line-set-indoor-1",
+          question: "How?",
+          askedBy: "inspector",
+          askedAt: "2026-07-10T10:00:00Z",
+        },
+      ],
+    }),
+  );
+  await send()?.trigger("click");
+  await flushPromises();
+  expect(post.mock.calls[0]).toEqual([
+    "/api/records/r/questions",
+    { questions: [{ check: "record.pressure-hold", subject: "line-set-indoor-1" }] },
+  ]);
+  expect(wrapper.find(".found.doubtful").text()).toContain("Asked.");
+  expect(wrapper.find(".question").text()).toContain("Not answered yet.");
+});
+
+test("a crew sees its record and answers, and no doubts before they are released", async () => {
+  role.value = "CREW";
+  get.mockResolvedValueOnce(
+    record({
+      found: [],
+      readAgain: [],
+      questions: [
+        {
+          id: "q",
+          check: "c",
+          subject: "s",
+          question: "How?",
+          askedBy: "inspector",
+          askedAt: "2026-07-10T10:00:00Z",
+        },
+      ],
+    }),
+  );
+  const wrapper = await page();
+  expect(wrapper.find("h1").text()).toBe("Commissioning record");
+  expect(wrapper.text()).not.toContain("Release");
+  await wrapper.find("textarea").setValue("In the shade.");
+  post.mockResolvedValueOnce({});
+  await wrapper.find(".question form").trigger("submit");
+  await flushPromises();
+  expect(post.mock.calls[0]).toEqual(["/api/questions/q/answer", { words: "In the shade." }]);
+});
+
+test("release and weather go out with the version that was seen; a refusal is shown", async () => {
+  const wrapper = await page();
+  put.mockRejectedValueOnce(
+    new ProblemError({ status: 409, detail: "Somebody changed this record meanwhile." }),
+  );
+  await wrapper
+    .findAll("button")
+    .find((each) => each.text().startsWith("Release"))
+    ?.trigger("click");
+  await flushPromises();
+  expect(put.mock.calls[0]?.[1]).toMatchObject({ released: true, version: 3 });
+  expect(wrapper.find("[role=alert]").text()).toContain("Somebody changed");
+});
+
+test("a band says what was expected, to one side or both", () => {
+  const open = mount(BandBar, {
+    props: { band: { from: 0.1, to: 1, at: 0.05, low: "12 min", claimed: "3 min" }, doubtful: true },
+  });
+  expect(open.text()).toContain("12 min or more");
+  const closed = mount(BandBar, {
+    props: { band: { from: 0, to: 0.5, at: 0.8, high: "3 kW", claimed: "5 kW" }, doubtful: false },
+  });
+  expect(closed.text()).toContain("3 kW or less");
+});
+
+const line = (point: string, kind = "QUANTITY") => ({
+  point,
+  component: "x",
+  title: point,
+  kind,
+  options: ["a", "b"],
+  timed: false,
+});
+
+test("several values go to the lines that follow, a time alone is of the day", async () => {
+  const wrapper = mount(RecordEntry, {
+    props: { id: "i", lines: [line("one"), line("two"), line("three", "CHOICE")] as never },
+  });
+  const inputs = wrapper.findAll("tbody input:not(.time)");
+  await inputs[0]?.setValue("430 psig; 431 psig");
+  await inputs[0]?.trigger("change");
+  expect((inputs[1]?.element as HTMLInputElement).value).toBe("431 psig");
+  const [by, day] = wrapper.findAll(".head input");
+  await by?.setValue("Fitter");
+  await day?.setValue("2026-07-09");
+  await wrapper.findAll(".time")[0]?.setValue("9:05");
+  post.mockResolvedValueOnce({ id: "r" });
+  await wrapper.find("form").trigger("submit");
+  await flushPromises();
+  expect(post.mock.calls[0]?.[1]).toMatchObject({
+    signedBy: "Fitter",
+    values: [
+      { point: "one", value: "430 psig", readAt: "2026-07-09 09:05" },
+      { point: "two", value: "431 psig", readAt: undefined },
+    ],
+  });
+  expect(wrapper.emitted("brought")?.[0]).toEqual(["r"]);
+});
+
+test("what cannot be taken is said line by line and nothing typed is lost", async () => {
+  const wrapper = mount(RecordEntry, { props: { id: "i", lines: [line("one")] as never } });
+  await wrapper.findAll("tbody input")[0]?.setValue("430");
+  post.mockRejectedValueOnce(new ProblemError({ status: 422, detail: "Line 1: no unit.\nLine 2: no day." }));
+  await wrapper.find("form").trigger("submit");
+  await flushPromises();
+  expect(wrapper.find("[role=alert]").text()).toContain("Line 2");
+  expect((wrapper.findAll("tbody input")[0]?.element as HTMLInputElement).value).toBe("430");
+});
+
+test("records are listed with their doubts; a crew brings none in", async () => {
+  get.mockImplementation((path: string) =>
+    Promise.resolve(
+      path.endsWith("/records")
+        ? [{ id: "r", signedBy: "Fitter", day: "2026-07-09", values: 12, doubts: 2, open: 1 }]
+        : path.endsWith("/record-lines")
+          ? [line("one")]
+          : { title: "Press room", building: "B", system: "S", reference: "LH-05" },
+    ),
+  );
+  const wrapper = mount(RecordsPage, { props: { id: "i" }, ...stubs });
+  await flushPromises();
+  expect(wrapper.find(".records").text()).toContain("2 doubts");
+  expect(wrapper.find(".records").text()).toContain("1 unanswered");
+  role.value = "CREW";
+  const crew = mount(RecordsPage, { props: { id: "i" }, ...stubs });
+  await flushPromises();
+  expect(crew.text()).not.toContain("Bring one in");
+});
+
+test("a box is drawn from corner to corner round the chosen value, and taken away", async () => {
+  const paper = { id: "d", name: "paper.png", mediaType: "image/png", bytes: 1, addedBy: "i", addedAt: "" };
+  const wrapper = mount(PaperBoxes, {
+    props: { record: record({ documents: [paper] }) as never, inspects: true },
+  });
+  const area = wrapper.find(".paper");
+  const element = area.element as HTMLElement;
+  element.setPointerCapture = vi.fn();
+  element.getBoundingClientRect = () => ({ left: 0, top: 0, width: 100, height: 200 }) as DOMRect;
+  await wrapper.find("select").setValue("c1");
+  await area.trigger("pointerdown", { clientX: 10, clientY: 20, pointerId: 1 });
+  await area.trigger("pointermove", { clientX: 60, clientY: 40 });
+  put.mockResolvedValueOnce({});
+  await area.trigger("pointerup");
+  await flushPromises();
+  const [path, box] = put.mock.calls[0] as [string, Record<string, number>];
+  expect(path).toBe("/api/claims/c1/box");
+  expect(box.left).toBeCloseTo(0.1);
+  expect(box.width).toBeCloseTo(0.5);
+  expect(wrapper.emitted("changed")).toHaveLength(1);
+});
+
+test("all crews are audited, followed and may be stopped", async () => {
+  vi.useFakeTimers();
+  const running = { id: "a", state: "RUNNING", done: 1, total: 9, crews: [] };
+  post.mockResolvedValueOnce(running);
+  get.mockResolvedValueOnce({ ...running, done: 4 });
+  const wrapper = mount(CrewsPage, stubs);
+  await vi.advanceTimersByTimeAsync(300);
+  expect(wrapper.find("progress").attributes("value")).toBe("4");
+  remove.mockResolvedValueOnce({ ...running, state: "CANCELLED", done: 4 });
+  await wrapper
+    .findAll("button")
+    .find((each) => each.text() === "Stop")
+    ?.trigger("click");
+  await vi.advanceTimersByTimeAsync(10);
+  expect(wrapper.text()).toContain("Stopped after 4 of 9");
+  vi.useRealTimers();
+});
