@@ -29,6 +29,12 @@ final class FinerThanInstrument implements Check {
     /** A step converted between units is not a round one. */
     private static final double CLEARLY = 0.6;
 
+    /** Whether it lies between two steps of the display: what is on one may have been read, however it is written. */
+    private static boolean between(Value.Measured value, double step) {
+        double steps = value.quantity().si() / step;
+        return Math.abs(steps - Math.rint(steps)) * step > value.resolution() / 2;
+    }
+
     @Override
     public AboutCheck about() {
         return ABOUT;
@@ -56,7 +62,7 @@ final class FinerThanInstrument implements Check {
                 continue;
             }
             looked.add(claim.key());
-            if (value.get().resolution() < step.get() * CLEARLY) {
+            if (value.get().resolution() < step.get() * CLEARLY && between(value.get(), step.get())) {
                 finer.add(claim.key());
                 first = first.or(() -> Optional.of(Text.of(
                         "{} was written; {} does not show such digits.",

@@ -20,9 +20,7 @@ final class PowerOfCurrent implements Check {
                     "record.power", "Power against current", "Power taken against voltage times current")
             .shows("That power, voltage and current were not read together", "Which of them is wrong")
             .innocently(
-                    "The power is of the whole system, the current of one unit",
-                    "The phases on the plate are not those it is connected to",
-                    "They were read at different stages")
+                    "The phases on the plate are not those it is connected to", "They were read at different stages")
             .asks("Were power, voltage and current read at the same unit and stage?")
             .sources("Power is at most apparent power: V·I, with three phases √3·V·I")
             .needs(POWER, VOLTAGE, CURRENT);
@@ -38,6 +36,12 @@ final class PowerOfCurrent implements Check {
     }
 
     private static Found check(Paper paper, Subject unit) {
+        if (paper.facts().components().stream().anyMatch(other -> !other.outdoor() && other.ownSupply())) {
+            return Found.cannotTell(
+                    ABOUT,
+                    unit.id(),
+                    Text.of("The power is of all of the system, the current of one of several supplies."));
+        }
         boolean three =
                 paper.at(unit).chosen(PlatePoints.PHASES).filter("3"::equals).isPresent();
         Uncertain power = paper.measured(POWER, unit).orElseThrow().uncertain();

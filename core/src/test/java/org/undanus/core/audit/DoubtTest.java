@@ -1,0 +1,79 @@
+package org.undanus.core.audit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Chances, how strong they are, and many of them at once. */
+class DoubtTest {
+
+    /** Calibrations of p-values as published by Sellke, Bayarri and Berger, table 1: 1/B for 0.05, 0.01, 0.001. */
+    @ParameterizedTest
+    @CsvSource({"0.05, 2.46", "0.01, 7.99", "0.001, 53.3", "0.5, 1", "1, 1"})
+    void theBoundIsThePublishedOne(double chance, double ratio) {
+        assertThat(new Doubt(chance).likelihoodRatio()).isCloseTo(ratio, within(ratio * 0.01));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0.5, no support",
+        "0.05, weak support",
+        "0.005, moderate support",
+        "0.0003, moderately strong support",
+        "0.00003, strong support",
+        "0.000001, very strong support",
+        "0, extremely strong support"
+    })
+    void strengthIsSaidInWords(double chance, String words) {
+        assertThat(new Doubt(chance).words()).isEqualTo(words);
+    }
+
+    @Test
+    void deviationsAreThoseOfTheNormalDistribution() {
+        assertThat(Doubt.twoSided(-1.959964).chance()).isCloseTo(0.05, within(1e-6));
+        assertThat(Doubt.beyond(1.644854).chance()).isCloseTo(0.05, within(1e-6));
+        assertThat(Doubt.beyond(-8).chance()).isCloseTo(1, within(1e-9));
+        assertThatThrownBy(() -> new Doubt(1.01)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new Doubt(Double.NaN)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    /** The example of Benjamini and Hochberg's paper, section 3.3: fifteen p-values, four rejected at 0.05. */
+    @Test
+    void screeningIsThatOfThePaper() {
+        double[] chances = {
+            0.0001, 0.0004, 0.0019, 0.0095, 0.0201, 0.0278, 0.0298, 0.0344, 0.0459, 0.3240, 0.4262, 0.5719, 0.6528,
+            0.7590, 1.000
+        };
+        assertThat(Screening.level(chances, 0.05)).isEqualTo(0.0095);
+        assertThat(Screening.level(new double[] {0.2, 0.9}, 0.05)).isNegative();
+        assertThat(Screening.level(new double[0], 0.05)).isNegative();
+    }
+
+    @Test
+    void equalNumbersComeAboutByChanceAsOftenAsTheyShould() {
+        assertThat(Coincidence.atLeast(0, List.of(0.3, 0.5))).isCloseTo(1, within(1e-12));
+        assertThat(Coincidence.atLeast(2, List.of(0.3, 0.5))).isCloseTo(0.15, within(1e-12));
+        assertThat(Coincidence.atLeast(1, List.of(0.3, 0.5))).isCloseTo(0.65, within(1e-12));
+        List<Map<String, Coincidence.Written>> archive = List.of(
+                Map.of("a", new Coincidence.Written(10, 1)),
+                Map.of("a", new Coincidence.Written(20, 1)),
+                Map.of("a", new Coincidence.Written(30, 1)),
+                Map.of("a", new Coincidence.Written(40, 1)),
+                Map.of("a", new Coincidence.Written(50, 1)));
+        Coincidence<String> coincidence = new Coincidence<>(archive);
+        // 1/(2·√π·15.81)
+        assertThat(coincidence.match(archive.get(0), archive.get(0)).chance()).isCloseTo(0.01784, within(1e-4));
+        assertThat(coincidence.match(archive.get(0), archive.get(1)).chance()).isEqualTo(1);
+        assertThat(new Coincidence<>(archive.subList(0, 4))
+                        .match(archive.get(0), archive.get(0))
+                        .compared())
+                .as("of too few no spread is known")
+                .isZero();
+    }
+}
