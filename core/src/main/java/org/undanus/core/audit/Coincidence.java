@@ -1,7 +1,7 @@
 package org.undanus.core.audit;
 
-import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -13,29 +13,57 @@ final class Coincidence<K> {
     private static final int FEWEST = 5;
 
     /** A number with the step it is written in. */
-    record Written(double value, double step) {
-        private boolean same(Written other) {
-            return Math.abs(value - other.value) < Math.max(step, other.step) / 2;
+    record Written(double value, double step) {}
+
+    /** The numbers of one record, each line at its place; NaN where it has none. */
+    record Row(double[] values, double[] steps) {
+        private boolean same(Row other, int line) {
+            return Math.abs(values[line] - other.values[line]) < Math.max(steps[line], other.steps[line]) / 2;
+        }
+
+        /** How many are the same; cheap, for there are as many pairs as there are records squared. */
+        int same(Row other) {
+            int same = 0;
+            for (int line = 0; line < values.length; line++) {
+                same += same(other, line) ? 1 : 0;
+            }
+            return same;
         }
     }
 
-    private final Map<K, Double> spread = new HashMap<>();
+    private final Map<K, Integer> places = new LinkedHashMap<>();
+    private final double[] spread;
 
-    /** @param all of which the spread is told */
-    Coincidence(List<Map<K, Written>> all) {
-        Map<K, List<Double>> values = new HashMap<>();
-        all.forEach(each -> each.forEach((key, written) ->
-                values.computeIfAbsent(key, any -> new ArrayList<>()).add(written.value())));
-        values.forEach((key, of) -> {
-            if (of.size() >= FEWEST) {
-                spread.put(key, deviation(of));
-            }
-        });
+    /** @param archive of which the spread is told */
+    Coincidence(List<Map<K, Written>> archive) {
+        archive.forEach(each -> each.keySet().forEach(key -> places.putIfAbsent(key, places.size())));
+        int[] count = new int[places.size()];
+        double[] sum = new double[places.size()];
+        archive.forEach(each -> each.forEach((key, written) -> {
+            count[places.get(key)]++;
+            sum[places.get(key)] += written.value();
+        }));
+        double[] squares = new double[places.size()];
+        archive.forEach(each -> each.forEach((key, written) -> {
+            int place = places.get(key);
+            squares[place] += Math.pow(written.value() - sum[place] / count[place], 2);
+        }));
+        spread = new double[places.size()];
+        for (int place = 0; place < spread.length; place++) {
+            spread[place] = count[place] < FEWEST ? Double.NaN : Math.sqrt(squares[place] / (count[place] - 1));
+        }
     }
 
-    private static double deviation(List<Double> of) {
-        double mean = of.stream().mapToDouble(v -> v).average().orElseThrow();
-        return Math.sqrt(of.stream().mapToDouble(v -> (v - mean) * (v - mean)).sum() / (of.size() - 1));
+    /** @param numbers of lines that the archive has */
+    Row row(Map<K, Written> numbers) {
+        double[] values = new double[spread.length];
+        double[] steps = new double[spread.length];
+        Arrays.fill(values, Double.NaN);
+        numbers.forEach((key, written) -> {
+            values[places.get(key)] = written.value();
+            steps[places.get(key)] = written.step();
+        });
+        return new Row(values, steps);
     }
 
     /** So many times chance is given where each of so many is held against the nearest of the others; a pair is met from both sides. */
@@ -46,28 +74,24 @@ final class Coincidence<K> {
     /** What two records have in common, and the chance of at least so much; 1 where nothing can be compared. */
     record Match(int same, int compared, double chance) {}
 
-    Match match(Map<K, Written> one, Map<K, Written> other) {
+    Match match(Row one, Row other) {
         int same = 0;
-        List<Double> chances = new ArrayList<>();
-        for (Map.Entry<K, Written> each : one.entrySet()) {
-            Written there = other.get(each.getKey());
-            Double sigma = spread.get(each.getKey());
-            if (there == null || sigma == null) {
-                continue;
-            }
-            double step = Math.max(each.getValue().step(), there.step());
-            double chance = step / (2 * Math.sqrt(Math.PI) * sigma);
-            if (chance < 1) {
-                chances.add(chance);
-                same += each.getValue().same(there) ? 1 : 0;
+        int compared = 0;
+        double[] chances = new double[spread.length];
+        for (int line = 0; line < spread.length; line++) {
+            double step = Math.max(one.steps[line], other.steps[line]);
+            double chance = step / (2 * Math.sqrt(Math.PI) * spread[line]);
+            if (chance < 1 && !Double.isNaN(one.values[line]) && !Double.isNaN(other.values[line])) {
+                chances[compared++] = chance;
+                same += one.same(other, line) ? 1 : 0;
             }
         }
-        return new Match(same, chances.size(), same == 0 ? 1 : atLeast(same, chances));
+        return new Match(same, compared, same == 0 ? 1 : atLeast(same, Arrays.copyOf(chances, compared)));
     }
 
     /** Chance of at least so many successes of trials with different chances. */
-    static double atLeast(int wanted, List<Double> chances) {
-        double[] exactly = new double[chances.size() + 1];
+    static double atLeast(int wanted, double... chances) {
+        double[] exactly = new double[chances.length + 1];
         exactly[0] = 1;
         int tried = 0;
         for (double chance : chances) {

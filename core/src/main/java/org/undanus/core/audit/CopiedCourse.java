@@ -29,7 +29,7 @@ final class CopiedCourse implements JobCheck {
     /** Terms of the smooth shape. */
     private static final int TERMS = 5;
 
-    /** A course without its smooth shape. */
+    /** A course without its smooth shape, brought to length 1. */
     private record Rough(
             CommissioningRecord record, PointKey key, Dimension dimension, Outline course, double[] left) {}
 
@@ -49,17 +49,18 @@ final class CopiedCourse implements JobCheck {
         List<JobFound> found = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
             int nearest = -1;
-            double chance = 1;
+            double alike = -1;
             for (int j = 0; j < all.size(); j++) {
                 if (comparable(all.get(i), all.get(j))) {
-                    double each = chance(all.get(i).left(), all.get(j).left());
-                    if (nearest < 0 || each < chance) {
-                        chance = each;
+                    double each = dot(all.get(i).left(), all.get(j).left());
+                    if (each > alike) {
+                        alike = each;
                         nearest = j;
                     }
                 }
             }
             if (nearest >= 0) {
+                double chance = chance(alike, all.get(i).left().length);
                 found.add(found(all.get(i), all.get(nearest), chance * Coincidence.looks(all.size())));
             }
         }
@@ -128,6 +129,10 @@ final class CopiedCourse implements JobCheck {
             }
             takeOut(left, terms[term]);
         }
+        double length = length(left);
+        for (int i = 0; i < size; i++) {
+            left[i] /= length > 0 ? length : 1;
+        }
         return left;
     }
 
@@ -150,9 +155,9 @@ final class CopiedCourse implements JobCheck {
     }
 
     /** Of residuals at least so alike, were they independent. */
-    private static double chance(double[] one, double[] other) {
-        double r = Math.min(1 - 1e-12, dot(one, other) / (length(one) * length(other)));
-        double freedom = one.length - TERMS - 1.0;
+    private static double chance(double alike, int size) {
+        double r = Math.min(1 - 1e-12, alike);
+        double freedom = size - TERMS - 1.0;
         return new TDistribution(freedom).cumulativeProbability(-r * Math.sqrt(freedom / (1 - r * r)));
     }
 }

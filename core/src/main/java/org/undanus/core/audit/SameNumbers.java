@@ -17,6 +17,9 @@ import org.undanus.core.rules.RuleBook;
 
 /** Whether records of different jobs agree in more numbers than work at different places and in different weather brings about. */
 abstract class SameNumbers implements JobCheck {
+    /** Two that share fewer are not looked at further: of a whole archive most. */
+    private static final int FEWEST = 2;
+
     private final AboutCheck about;
     /** Read off an instrument and different with place and weather; what is set to a round number is not among them. */
     private static final Set<String> READ = Stream.of(
@@ -73,55 +76,37 @@ abstract class SameNumbers implements JobCheck {
 
     @Override
     public List<JobFound> check(List<CommissioningRecord> records, List<CommissioningRecord> archive, RuleBook rules) {
-        List<Map<PointKey, Coincidence.Written>> numbers =
-                records.stream().map(this::numbers).toList();
         Coincidence<PointKey> coincidence =
                 new Coincidence<>(archive.stream().map(this::numbers).toList());
+        List<Coincidence.Row> rows =
+                records.stream().map(this::numbers).map(coincidence::row).toList();
         List<JobFound> found = new ArrayList<>();
-        for (int i = 0; i < records.size(); i++) {
+        for (int i = 0; i < rows.size(); i++) {
             int nearest = -1;
+            int most = FEWEST;
             Coincidence.Match match = new Coincidence.Match(0, 0, 1);
-            for (int j = 0; j < records.size(); j++) {
-                if (j != i && couldMatter(numbers.get(i), numbers.get(j))) {
-                    Coincidence.Match each = coincidence.match(numbers.get(i), numbers.get(j));
+            for (int j = 0; j < rows.size(); j++) {
+                int same = j == i ? 0 : rows.get(i).same(rows.get(j));
+                if (same >= most) {
+                    Coincidence.Match each = coincidence.match(rows.get(i), rows.get(j));
                     if (nearest < 0 || each.chance() < match.chance()) {
                         match = each;
                         nearest = j;
                     }
+                    // one that agrees in fewer by two is not the nearest
+                    most = Math.max(most, same - 1);
                 }
             }
             if (nearest >= 0 && match.compared() > 0) {
                 Doubt doubt = new Doubt(Math.min(1, match.chance() * Coincidence.looks(records.size())));
-                found.add(found(records.get(i), records.get(nearest), match, doubt, numbers));
+                found.add(found(records.get(i), records.get(nearest), match, doubt));
             }
         }
         return found;
     }
 
-    /** Two that share fewer than two numbers are not looked at further: of a whole archive most. */
-    private static boolean couldMatter(
-            Map<PointKey, Coincidence.Written> one, Map<PointKey, Coincidence.Written> other) {
-        int same = 0;
-        for (Map.Entry<PointKey, Coincidence.Written> each : one.entrySet()) {
-            Coincidence.Written there = other.get(each.getKey());
-            if (there != null
-                    && Math.abs(there.value() - each.getValue().value())
-                            < each.getValue().step()) {
-                same++;
-                if (same == 2) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
     private JobFound found(
-            CommissioningRecord record,
-            CommissioningRecord other,
-            Coincidence.Match match,
-            Doubt doubt,
-            List<Map<PointKey, Coincidence.Written>> numbers) {
+            CommissioningRecord record, CommissioningRecord other, Coincidence.Match match, Doubt doubt) {
         Text because = Text.of(
                 "{} of {} {} are the same as on {}.", match.same(), match.compared(), called(), other.reference());
         Map<PointKey, Coincidence.Written> own = numbers(record);

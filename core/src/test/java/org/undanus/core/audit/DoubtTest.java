@@ -57,9 +57,9 @@ class DoubtTest {
 
     @Test
     void equalNumbersComeAboutByChanceAsOftenAsTheyShould() {
-        assertThat(Coincidence.atLeast(0, List.of(0.3, 0.5))).isCloseTo(1, within(1e-12));
-        assertThat(Coincidence.atLeast(2, List.of(0.3, 0.5))).isCloseTo(0.15, within(1e-12));
-        assertThat(Coincidence.atLeast(1, List.of(0.3, 0.5))).isCloseTo(0.65, within(1e-12));
+        assertThat(Coincidence.atLeast(0, 0.3, 0.5)).isCloseTo(1, within(1e-12));
+        assertThat(Coincidence.atLeast(2, 0.3, 0.5)).isCloseTo(0.15, within(1e-12));
+        assertThat(Coincidence.atLeast(1, 0.3, 0.5)).isCloseTo(0.65, within(1e-12));
         List<Map<String, Coincidence.Written>> archive = List.of(
                 Map.of("a", new Coincidence.Written(10, 1)),
                 Map.of("a", new Coincidence.Written(20, 1)),
@@ -67,12 +67,12 @@ class DoubtTest {
                 Map.of("a", new Coincidence.Written(40, 1)),
                 Map.of("a", new Coincidence.Written(50, 1)));
         Coincidence<String> coincidence = new Coincidence<>(archive);
+        List<Coincidence.Row> rows = archive.stream().map(coincidence::row).toList();
         // 1/(2·√π·15.81)
-        assertThat(coincidence.match(archive.get(0), archive.get(0)).chance()).isCloseTo(0.01784, within(1e-4));
-        assertThat(coincidence.match(archive.get(0), archive.get(1)).chance()).isEqualTo(1);
-        assertThat(new Coincidence<>(archive.subList(0, 4))
-                        .match(archive.get(0), archive.get(0))
-                        .compared())
+        assertThat(coincidence.match(rows.get(0), rows.get(0)).chance()).isCloseTo(0.01784, within(1e-4));
+        assertThat(coincidence.match(rows.get(0), rows.get(1)).chance()).isEqualTo(1);
+        Coincidence<String> few = new Coincidence<>(archive.subList(0, 4));
+        assertThat(few.match(few.row(archive.get(0)), few.row(archive.get(0))).compared())
                 .as("of too few no spread is known")
                 .isZero();
     }

@@ -1,0 +1,86 @@
+package org.undanus.bench;
+
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.undanus.core.audit.Auditor;
+import org.undanus.core.audit.CommissioningRecord;
+import org.undanus.core.audit.JobsAuditor;
+import org.undanus.core.quantity.Length;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.core.rules.RuleBookReader;
+import org.undanus.core.rules.ShippedRuleBooks;
+import org.undanus.core.simulated.RecordProof;
+import org.undanus.core.simulated.RecordedJob;
+import org.undanus.core.station.Walk;
+
+/**
+ * What the audit of records finds by simulation, as a table, and how long ten thousand records take. Arguments: crews of twenty for
+ * the table, records to time.
+ */
+public final class RecordBench {
+    private static final int CREWS = 3;
+    private static final double NANO = 1e-9;
+
+    private RecordBench() {}
+
+    public static void main(String[] arguments) {
+        RuleBook rules = RuleBookReader.read(ShippedRuleBooks.demo().get(0), Walk.vocabulary());
+        table(RecordProof.of(2026, Integer.parseInt(arguments[0]), rules));
+        time(Integer.parseInt(arguments[1]), rules);
+    }
+
+    private static void table(RecordProof proof) {
+        System.out.printf(
+                "%nHonest records with any doubt: %d of %d (%.1f %%).%n",
+                proof.doubted(), proof.honest(), 100.0 * proof.doubted() / proof.honest());
+        System.out.printf(
+                "Honest crews of twenty with any doubt among their records: %d of %d (%.1f %%).%n%n",
+                proof.crewsDoubted(), proof.crews(), 100.0 * proof.crewsDoubted() / proof.crews());
+        System.out.println("| doctored or mistaken | check | found | mistake named |");
+        System.out.println("|---|---|---|---|");
+        proof.found()
+                .forEach((way, tally) -> System.out.printf(
+                        "| %s | %s | %d of %d | %s |%n",
+                        way.title(),
+                        way.check(),
+                        tally.found(),
+                        tally.tried(),
+                        way.mistake() ? tally.named() + " of " + tally.found() : ""));
+    }
+
+    private static void time(int records, RuleBook rules) {
+        Random random = new Random(1);
+        List<RecordedJob> jobs = new ArrayList<>();
+        for (int i = 0; i < records; i++) {
+            jobs.add(new RecordedJob(
+                    random,
+                    rules,
+                    "J-" + i,
+                    "Building " + i,
+                    "Crew " + i % CREWS,
+                    "Fitter " + i % CREWS + "-" + i % 40,
+                    LocalDateTime.of(2026, 1, 1, 7, 30).plusDays(i / 40),
+                    "R32",
+                    Length.ofMetres(640),
+                    true));
+        }
+        long begun = System.nanoTime();
+        List<CommissioningRecord> all = new ArrayList<>();
+        for (RecordedJob job : jobs) {
+            CommissioningRecord record = job.record();
+            Auditor.audit(job.facts(), record, job.own(), rules);
+            all.add(record);
+        }
+        long alone = System.nanoTime();
+        for (int crew = 0; crew < CREWS; crew++) {
+            String name = "Crew " + crew;
+            JobsAuditor.audit(
+                    all.stream().filter(record -> record.crew().equals(name)).toList(), all, rules);
+        }
+        System.out.printf(
+                "%n%d records, read and audited: %.1f s; beside each other, crew by crew: %.1f s.%n",
+                records, (alone - begun) * NANO, (System.nanoTime() - alone) * NANO);
+    }
+}
