@@ -38,7 +38,8 @@ class AfterWalkTest extends BrowserTest {
 
     private static void openCorrection(Page page, String what) {
         page.navigate(application.address() + "/corrections");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile(what)))
+        page.locator("section.of", new Page.LocatorOptions().setHasText(INSTALLATION))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile(what)))
                 .click();
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile(what)))
                 .waitFor();

@@ -4,7 +4,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
-import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 
@@ -56,23 +55,10 @@ public final class Pictures {
         Steps steps = new Steps(desk, address);
         steps.judgement("Overcurrent protective device fits the plate Outdoor unit, roof")
                 .click();
-        desk.keyboard().press("f");
-        desk.getByText("Raise a correction").waitFor();
-        desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Raise correction"))
-                .click();
-        desk.getByText("Correction 1 is open").waitFor();
-        desk.getByText("Raise a correction")
-                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
-        desk.getByText("Correction 1 raised")
-                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
         desk.keyboard().press("w");
         desk.getByText("How it follows").waitFor();
         take(desk, "why");
         desk.keyboard().press("Escape");
-        walk(desk, "Lodge, wall split in heating", "Running");
-        desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Wall unit, lodge, capacity in heating"))
-                .click();
-        take(desk, "walk-running");
         walk(desk, "Foundry floor, ducted split", "Running");
         desk.getByRole(
                         AriaRole.LINK,
@@ -85,6 +71,14 @@ public final class Pictures {
         take(desk, "corrections");
         sealed(desk);
         take(desk, "after");
+        walk(desk, "Press room, ducted split", "Papers");
+        desk.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Record").setExact(true))
+                .click();
+        desk.getByText("1 doubt").click();
+        desk.getByText("What does not fit together").waitFor();
+        take(desk, "record");
         desk.navigate(address + "/data-sheets?model=WS-12");
         desk.getByText("Refrigerant and lines").waitFor();
         take(desk, "data-sheets");
@@ -109,8 +103,8 @@ public final class Pictures {
 
         Page crew = signedIn("dunmarrow", PHONE, "light");
         crew.navigate(address + "/corrections");
-        crew.getByText("Overcurrent protective device").first().click();
-        crew.getByLabel("What was done?").fill("Changed to 40 A.");
+        crew.getByText("Holes in its base open").first().click();
+        crew.getByLabel("What was done?").fill("All four drilled free.");
         take(crew, "correction-phone");
         crew.context().close();
 

@@ -138,7 +138,7 @@ class RuleBookReaderTest {
                 "access.passage-length:|access.passage-colour:|limits.access.passage-colour|No limit is called",
                 "running.split: psychrometric|running.split: astrological|schools.running.split|is not one of psychrometric",
                 "decision-rule: guarded|decision-rule: lenient|decision-rule|is not one of guarded",
-                "version: 4|version: one|version|whole number",
+                "version: 5|version: one|version|whole number",
                 "title: Plate|tittle: Plate|tittle|Unknown key",
                 "[15 A, 20 A|[20 A, 15 A|sizes.electrical.device-sizes[1]|rise from first",
                 "electrical: recorded|electrical: rumoured|minimum-grades.electrical|is not one of witnessed",
@@ -159,7 +159,7 @@ class RuleBookReaderTest {
     @Test
     void findsEveryProblemInOneReading() {
         RuleBookException refused =
-                refused(BOOK.replace("version: 4", "version: x").replace("at-most: 20 ft", "at-most: 3 psig"));
+                refused(BOOK.replace("version: 5", "version: x").replace("at-most: 20 ft", "at-most: 3 psig"));
         assertThat(refused.problems()).hasSize(2);
     }
 
