@@ -170,6 +170,8 @@ class RecordTest {
         assertThat(view(id).path("values")).hasSize(2);
         assertThat(view(id).at("/values/0/readAt").asString()).isEqualTo("2026-08-06 09:00");
 
+        assertThat(inspector.send("POST", path, filled, "text/csv").expect(409).detail())
+                .contains("in already");
         String wrong = filled.replace("400 psig", "400").replace("2026-08-06 11:00", "11:00");
         assertThat(inspector.send("POST", path, wrong, "text/csv").expect(422).detail())
                 .containsPattern("Line \\d+: .*unit")
@@ -188,7 +190,7 @@ class RecordTest {
                         .get("/api/installations/" + installation + "/records")
                         .json())
                 .as("nothing of the refused ones")
-                .hasSize(1);
+                .hasSize(2);
     }
 
     @Test
@@ -250,6 +252,15 @@ class RecordTest {
                         "/api/records/" + id,
                         Map.of("coldest", "16 °C", "warmest", "27 °C", "released", false, "version", 1))
                 .expect(409);
+        String report = "/api/installations/" + installation + "/report.html";
+        assertThat(inspector.get(report).expect(200).text()).contains("Weather of the day");
+        assertThat(SERVER.signedIn("dunmarrow").get(report).expect(200).text()).contains("Weather of the day");
+        String other =
+                brought(installation, List.of(value("charge.barometer", "system", "29.92 inHg", "2026-08-06 15:00")));
+        assertThat(inspector.get(report).expect(200).text()).contains("Air pressure against height");
+        assertThat(SERVER.signedIn("dunmarrow").get(report).expect(200).text())
+                .as("not before it is released: " + other)
+                .doesNotContain("Air pressure against height");
         assertThat(SERVER.signedIn("dunmarrow")
                         .get("/api/records/" + id)
                         .expect(200)

@@ -60,6 +60,7 @@ public class CommissioningRecords {
     private static final String NOTHING_SAVED = " Nothing was saved.";
     private static final int MOST_PROBLEMS = 20;
     private static final int MOST_DOCUMENTS = 20;
+    private static final int MOST_RECORDS = 50;
     private static final int LONGEST_NAME = 120;
     private static final int LONGEST_ANSWER = 2000;
     private static final int MOST_PAGES = 200;
@@ -172,6 +173,7 @@ public class CommissioningRecords {
         if (!problems.isEmpty()) {
             throw new UnsuitableException("values", told(problems));
         }
+        requireNew(file, sheet.signedBy().strip(), day.orElseThrow(), claims);
         RecordRow row = new RecordRow(
                 id,
                 installation,
@@ -191,6 +193,31 @@ public class CommissioningRecords {
             recorded(claim, row, file, person);
         }
         return row;
+    }
+
+    /** The same once more, from a second click or a second hand, is none. */
+    private void requireNew(CaseFile file, String signedBy, LocalDate day, List<ClaimRow> claims) {
+        List<RecordRow> before = of(file);
+        if (before.size() >= MOST_RECORDS) {
+            throw new UnsuitableException(
+                    "values", "An installation has " + MOST_RECORDS + " records at most." + NOTHING_SAVED);
+        }
+        Set<List<String>> said = said(claims);
+        before.stream()
+                .filter(row ->
+                        row.signedBy().equals(signedBy) && row.recordedOn().equals(day))
+                .filter(row -> said(mapper.claims(row.id())).equals(said))
+                .findFirst()
+                .ifPresent(row -> {
+                    throw new ConflictException("This record is in already." + NOTHING_SAVED, "", row.id());
+                });
+    }
+
+    private static Set<List<String>> said(List<ClaimRow> claims) {
+        return claims.stream()
+                .map(claim ->
+                        List.of(claim.point(), claim.component(), claim.typed(), String.valueOf(claim.claimedAt())))
+                .collect(Collectors.toSet());
     }
 
     private static String told(List<String> problems) {

@@ -2,12 +2,40 @@ package org.undanus.server.commissioning;
 
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.undanus.core.audit.Found;
+import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.journal.Kept;
+import org.undanus.server.report.RecordNotes;
 import org.undanus.server.store.Digest;
 
 /** What of this package the journal is held against. */
 @Configuration
 class KeptRecords {
+
+    @Bean
+    RecordNotes recordNotes(CommissioningRecords records) {
+        return (file, person, units) -> records.of(file).stream()
+                .filter(row -> person.inspects() || row.released())
+                .map(row -> note(records.audited(row, file), units))
+                .toList();
+    }
+
+    private static RecordNotes.RecordNote note(CommissioningRecords.Audited audited, UnitSystem units) {
+        return new RecordNotes.RecordNote(
+                audited.record().on().toString(),
+                audited.record().signedBy(),
+                (int) audited.found().stream()
+                        .filter(found -> found.doubt().isPresent())
+                        .count(),
+                audited.found().stream()
+                        .filter(Found::doubtful)
+                        .map(found -> new RecordNotes.DoubtNote(
+                                found.about().title(),
+                                found.doubt().orElseThrow().words(),
+                                found.because().in(units),
+                                found.about().innocent()))
+                        .toList());
+    }
 
     @Bean
     Kept allRecords(RecordMapper mapper) {

@@ -35,6 +35,7 @@ import org.undanus.server.walk.JudgementView;
  * @param notShown with what would show it
  * @param link where what is to be put right is answered, as SVG
  * @param seal of the visit; empty while it goes on
+ * @param records commissioning records and what does not fit together in them
  */
 public record ReportModel(
         CaseFile.Header header,
@@ -55,6 +56,7 @@ public record ReportModel(
         OwnersPage owner,
         String link,
         Optional<SealPart> seal,
+        List<RecordNotes.RecordNote> records,
         Instant printedAt,
         String printedBy) {
 
@@ -154,6 +156,7 @@ public record ReportModel(
             int height,
             String link,
             Optional<SealNotes.SealNote> seal,
+            List<RecordNotes.RecordNote> records,
             Instant printedAt,
             String printedBy) {}
 
@@ -200,6 +203,7 @@ public record ReportModel(
                 OwnersPage.of(file, from.photos, from.units),
                 QrCode.svg(from.link, CODE_SIDE),
                 from.seal.map(SealPart::of),
+                from.records,
                 from.printedAt,
                 from.printedBy);
     }

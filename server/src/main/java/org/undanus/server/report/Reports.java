@@ -80,6 +80,7 @@ class Reports {
             String rules,
             List<Correction> corrections,
             List<Photo> photos,
+            List<RecordNotes.RecordNote> records,
             Wanted wanted,
             String by) {}
 
@@ -101,13 +102,15 @@ class Reports {
     private final Corrections corrections;
     private final Photos photos;
     private final SealNotes seals;
+    private final RecordNotes records;
     private final HeadKeeper heads;
     private final Gate gate = new Gate(AT_ONCE, PATIENCE);
     private final TemplateEngine templates;
     private final Cache<Key, byte[]> kept =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    Reports(Corrections corrections, Photos photos, SealNotes seals, HeadKeeper heads) {
+    Reports(Corrections corrections, Photos photos, SealNotes seals, RecordNotes records, HeadKeeper heads) {
+        this.records = records;
         this.seals = seals;
         this.corrections = corrections;
         this.photos = photos;
@@ -132,6 +135,7 @@ class Reports {
                 file.rules().id() + "@" + file.rules().version(),
                 raised,
                 hung,
+                records.of(file, person, wanted.units),
                 wanted,
                 person.title());
         // whoever asks for the same meanwhile waits for this making
@@ -179,6 +183,7 @@ class Reports {
                 screen ? SCREEN_FIGURE_HEIGHT : FIGURE_HEIGHT,
                 wanted.link,
                 seals.of(file),
+                records.of(file, person, wanted.units),
                 Instant.now(),
                 person.title()));
     }
