@@ -13,7 +13,8 @@ import java.util.Set;
 
 /**
  * Makes a large register of a small one: every installation of a stopped server's database is copied so many times, with visits,
- * units and readings. What the journal says of it no longer holds. Arguments: database address, copies.
+ * units and readings. What the journal says of it no longer holds. Arguments: database address, copies, references of those to copy
+ * where not all are.
  */
 public final class RegisterFill {
     /** So much of an id is kept; the rest is the copy's number. */
@@ -78,7 +79,7 @@ public final class RegisterFill {
         int copies = Integer.parseInt(arguments[1]);
         try (Connection connection = DriverManager.getConnection(arguments[0], "sa", "")) {
             connection.setAutoCommit(false);
-            for (String original : originals(connection)) {
+            for (String original : originals(connection, List.of(arguments).subList(2, arguments.length))) {
                 for (Copied each : TABLES) {
                     copy(connection, each, original, copies - 1);
                 }
@@ -90,12 +91,14 @@ public final class RegisterFill {
         }
     }
 
-    private static List<String> originals(Connection connection) throws SQLException {
+    private static List<String> originals(Connection connection, List<String> references) throws SQLException {
         List<String> ids = new ArrayList<>();
         try (Statement statement = connection.createStatement();
-                ResultSet rows = statement.executeQuery("SELECT id FROM installation ORDER BY id")) {
+                ResultSet rows = statement.executeQuery("SELECT id, reference FROM installation ORDER BY id")) {
             while (rows.next()) {
-                ids.add(rows.getString(1));
+                if (references.isEmpty() || references.contains(rows.getString(2))) {
+                    ids.add(rows.getString(1));
+                }
             }
         }
         return ids;

@@ -49,12 +49,14 @@ public final class Application implements AutoCloseable {
         return application;
     }
 
-    /** The same with so many of each installation. */
-    static Application startDemoOf(int copies) {
+    /** The same with so many of some installations. */
+    static Application startDemoOf(int copies, String... references) {
         Application application = prepared(Path.of(System.getProperty("java.io.tmpdir")));
         try {
-            RegisterFill.main(
-                    new String[] {"jdbc:h2:file:" + application.data.resolve("undanus"), String.valueOf(copies)});
+            RegisterFill.main(Stream.concat(
+                            Stream.of("jdbc:h2:file:" + application.data.resolve("undanus"), String.valueOf(copies)),
+                            Stream.of(references))
+                    .toArray(String[]::new));
         } catch (SQLException e) {
             throw new IllegalStateException(e);
         }
