@@ -156,7 +156,7 @@ class BadInputTest {
         Client client = SERVER.signedIn("lead");
         String yaml = ShippedRuleBooks.demo()
                 .get(0)
-                .replace("version: 5", "version: 9")
+                .replaceFirst("(?m)^version: \\d+", "version: 99")
                 .replace("3 years", "3 psig");
         Client.Answer answer =
                 client.send("POST", "/api/rule-books", yaml, "text/plain").expect(422);

@@ -47,7 +47,6 @@ import org.undanus.core.station.Walk;
  * habits of whoever wrote it. Where something is to be wrong with it, {@link Doctoring} changes what is written.
  */
 public final class RecordedJob {
-    private static final double BAR = 1e5;
     private static final double PSI = 6894.757;
     private static final double INCH_OF_MERCURY = 3386.389;
     private static final double FOOT = 0.3048;
@@ -63,6 +62,9 @@ public final class RecordedJob {
     private static final double HOSE_BORE = 0.00635;
     private static final double HOSE = 1.5;
 
+    /** What who writes does with digits: the steps that are written. */
+    private record Habit(double fahrenheit, double psi) {}
+
     private final RandomGenerator random;
     private final RuleBook rules;
     private final String reference;
@@ -70,7 +72,7 @@ public final class RecordedJob {
     private final String crew;
     private final String person;
     private final LocalDate day;
-    private final Length elevation;
+    private final Habit habit;
     private final Map<PointKey, String> typed = new LinkedHashMap<>();
     private final Map<PointKey, LocalDateTime> times = new LinkedHashMap<>();
     private final Case facts;
@@ -78,14 +80,12 @@ public final class RecordedJob {
     private final AbsolutePressure air;
     private CommissioningRecord.DayWeather weather;
     private LocalDateTime now;
-
-    /** Numbers that a doctoring needs besides what is written. */
-    double dryPullDown;
-
-    /** What who wrote it does with digits. */
-    record Habit(double fahrenheit, double psi) {}
-
-    private final Habit habit;
+    /** Of the lines, m. */
+    private double length;
+    /** Inside them, m³. */
+    private double volume;
+    /** Air that leaves the indoor coil, K. */
+    private double supply;
 
     /**
      * @param reference of the installation
@@ -111,7 +111,6 @@ public final class RecordedJob {
         this.person = person;
         this.day = begins.toLocalDate();
         this.now = begins;
-        this.elevation = elevation;
         this.habit = careful ? new Habit(0.1, 1) : new Habit(1, 1);
         this.facts = new Case(
                 new Site(building, elevation),
@@ -174,9 +173,6 @@ public final class RecordedJob {
         running();
         write(RecordLines.STANDARDS, PointKey.SYSTEM, "EN 378:2016");
     }
-
-    private double length;
-    private double volume;
 
     private void plates() {
         write(point("plate.model"), "outdoor-1", "DX-42");
@@ -245,8 +241,8 @@ public final class RecordedJob {
         at(RecordLines.PUMP_ON);
         double reached = Math.round(between(180, 420));
         double speed = PUMP_CFM * CUBIC_FOOT_A_MINUTE;
-        dryPullDown = new PullDown(volume, speed, 0, HOSE_BORE, HOSE).time(air.si(), reached * MICRON);
-        double pulled = Math.max(10, dryPullDown / 60 * between(1.3, 3));
+        double dry = new PullDown(volume, speed, 0, HOSE_BORE, HOSE).time(air.si(), reached * MICRON);
+        double pulled = Math.max(10, dry / 60 * between(1.3, 3));
         write(point("evacuation.pump-speed"), line, number(PUMP_CFM, 1) + " cfm");
         write(point("evacuation.hose-bore"), line, "1/4 in");
         write(point("evacuation.hose-length"), line, number(HOSE / FOOT, 0.1) + " ft");
@@ -345,8 +341,6 @@ public final class RecordedJob {
         write(RecordLines.SUBCOOLING, unit, number(tc - tl, step) + " °F");
     }
 
-    private double supply;
-
     private void air(VirtualMachine.Running is, double indoor) {
         String unit = "indoor-1";
         double step = habit.fahrenheit();
@@ -414,10 +408,6 @@ public final class RecordedJob {
 
     void shift(long minutes) {
         times.replaceAll((key, before) -> before.plusMinutes(minutes));
-    }
-
-    Refrigerant refrigerant() {
-        return refrigerant;
     }
 
     AbsolutePressure air() {
