@@ -74,7 +74,7 @@ void load();
       <div>
         <h1>What is still to be put right?</h1>
         <p class="quiet">
-          <strong v-if="late" class="late">{{ late }} overdue.</strong>
+          <strong v-if="late" class="late">{{ late }} overdue.</strong>{{ " " }}
           <template v-if="waiting && inspects">
             {{ waiting === 1 ? "1 answer waits" : `${waiting} answers wait` }} to be looked at.
           </template>

@@ -7,8 +7,11 @@ import CourseOverlay from "./CourseOverlay.vue";
 defineProps<{ found: Schemas["FoundView"]; asked?: boolean; askable?: boolean }>();
 const chosen = defineModel<boolean>({ default: false });
 
-const times = (ratio: number) =>
-  ratio >= 1e6 ? "over a million" : ratio.toPrecision(2).replace(/e\+?/, " · 10^");
+function likelier(times: number): string {
+  return times >= 1e6
+    ? "over a million times"
+    : `at most ${Number(times.toPrecision(2)).toLocaleString("en")} times`;
+}
 </script>
 
 <template>
@@ -18,8 +21,8 @@ const times = (ratio: number) =>
     </h3>
     <p class="outcome">
       <strong>{{ found.outcomeTitle }}</strong><template v-if="found.outcome === 'DOUBTFUL' && found.strength"
-        >: {{ found.strength }} for a doubt, at most {{ times(found.times ?? 1) }} times likelier if it did
-        not come about as written
+        >: {{ found.strength }} for a doubt, {{ likelier(found.times ?? 1) }} likelier if it did not come
+        about as written
       </template>
     </p>
     <p>{{ found.because }}</p>

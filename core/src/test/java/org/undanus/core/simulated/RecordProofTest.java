@@ -7,13 +7,13 @@ import org.undanus.core.CaseFixture;
 
 /** Honest records are left alone and doctored ones found; the full table stands in the docs. */
 class RecordProofTest {
-    private static final int CREWS = 8;
+    private static final int CREWS = 4;
 
     @Test
     void honestRecordsAreLeftAloneAndDoctoredOnesFound() {
         RecordProof proof = RecordProof.of(7, CREWS, CaseFixture.PLATE_BOOK);
         // one in twenty, give or take three standard deviations of so few
-        assertThat(proof.doubted()).isLessThan(proof.honest() / 20 + 8);
+        assertThat(proof.doubted()).isLessThan(proof.honest() / 20 + 6);
         assertThat(proof.found())
                 .allSatisfy((way, tally) ->
                         assertThat(tally.found()).as(way.title()).isGreaterThanOrEqualTo(tally.tried() * 8 / 10));
