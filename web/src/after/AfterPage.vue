@@ -91,6 +91,7 @@ function visitOf(number: string): number {
       <div class="actions">
         <RouterLink class="button" :to="`/installations/${id}/papers`">Walk</RouterLink>
         <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
+        <RouterLink class="button" :to="`/installations/${id}/record`">Record</RouterLink>
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">

@@ -379,7 +379,6 @@ useKeys({
               Bench
             </RouterLink>
             <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
-            <RouterLink class="button" :to="`/installations/${id}/record`">Record</RouterLink>
             <RouterLink class="button" :to="`/installations/${id}/after`">After</RouterLink>
           </div>
         </div>

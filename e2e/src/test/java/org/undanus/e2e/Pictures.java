@@ -74,6 +74,10 @@ public final class Pictures {
         walk(desk, "Press room, ducted split", "Papers");
         desk.getByRole(
                         AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("After").setExact(true))
+                .click();
+        desk.getByRole(
+                        AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Record").setExact(true))
                 .click();
         desk.getByText("1 doubt").click();
