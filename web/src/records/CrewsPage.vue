@@ -1,43 +1,31 @@
 <script setup lang="ts">
-import { onBeforeUnmount, ref } from "vue";
+import { ref } from "vue";
 import { at } from "../api/address";
-import { api, type Schemas } from "../api/client";
+import { api } from "../api/client";
 import { sentence } from "../api/problems";
+import { useFollowing } from "../frame/useFollowing";
 import { useUnits } from "../frame/useUnits";
 import FoundCard from "./FoundCard.vue";
 
 /** The records of every crew beside each other: how many checks were made, how many leave a doubt, of what kind and when. */
-const POLL_MS = 250;
 const { units } = useUnits();
-const audit = ref<Schemas["CrewAuditView"]>();
 const problem = ref("");
-let poll: ReturnType<typeof setTimeout> | undefined;
+const told = (thrown: unknown) => (problem.value = sentence(thrown));
+const {
+  followed: audit,
+  begin: follow,
+  stop,
+} = useFollowing(
+  (id) => api.get(at("/api/record-audits/{id}", { path: { id } })),
+  (id) => api.remove(at("/api/record-audits/{id}", { path: { id } })),
+  told,
+);
 
-function show(now: Schemas["CrewAuditView"]) {
-  audit.value = now;
-  clearTimeout(poll);
-  if (now.state === "RUNNING") {
-    poll = setTimeout(
-      () => void told(api.get(at("/api/record-audits/{id}", { path: { id: now.id } }))),
-      POLL_MS,
-    );
-  }
-}
-
-async function told(answer: Promise<Schemas["CrewAuditView"]>) {
+async function begin() {
   problem.value = "";
-  try {
-    show(await answer);
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-  }
+  await follow(api.post(at("/api/record-audits", { query: { units: units() } }), undefined)).catch(told);
 }
-
-const begin = () => told(api.post(at("/api/record-audits", { query: { units: units() } }), undefined));
-const stop = (id: string) => told(api.remove(at("/api/record-audits/{id}", { path: { id } })));
-
 void begin();
-onBeforeUnmount(() => clearTimeout(poll));
 </script>
 
 <template>
@@ -51,9 +39,7 @@ onBeforeUnmount(() => clearTimeout(poll));
         </p>
       </div>
       <div class="tools">
-        <button v-if="audit?.state === 'RUNNING'" type="button" class="button" @click="stop(audit.id)">
-          Stop
-        </button>
+        <button v-if="audit?.state === 'RUNNING'" type="button" class="button" @click="stop">Stop</button>
         <button v-else type="button" class="button" @click="begin">Audit again</button>
       </div>
     </div>

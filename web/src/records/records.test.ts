@@ -200,7 +200,6 @@ const line = (point: string, kind = "QUANTITY") => ({
   title: point,
   kind,
   options: ["a", "b"],
-  timed: false,
 });
 
 test("several values go to the lines that follow, a time alone is of the day", async () => {

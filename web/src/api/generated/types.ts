@@ -3875,7 +3875,6 @@ export interface components {
             kind: "QUANTITY" | "CHOICE" | "YES_NO" | "TEXT" | "MONTH" | "CURVE" | "LIST";
             options: string[];
             example?: string;
-            timed: boolean;
         };
         ShownView: {
             instrument: string;

@@ -38,7 +38,7 @@ class LastStationsTest extends BrowserTest {
 
     @Test
     void whatIsHandedOverStandsOnTheOwnersPage() {
-        Page page = open("Furnace gallery, ducted unit", "Handover");
+        Page page = open("Lodge, wall split in heating", "Handover");
         Steps steps = new Steps(page, application.address());
         steps.read("Filters and their sizes", "Two, 400 by 500 by 50 mm, behind the grille");
         assertThat(steps.judgement("Filters told")).containsText("Meets");

@@ -89,7 +89,7 @@ class ListsTest extends BrowserTest {
 
     @Test
     void aPlaceOfTheGridIsReadOnTheDrawing() {
-        Page page = open("Furnace gallery, ducted unit", "Air side");
+        Page page = open("Workshop, ducted split", "Air side");
         Steps steps = new Steps(page, application.address());
         page.getByText(Pattern.compile("read only where")).first().click();
         steps.read("Grid: duct, width inside", "400 mm");

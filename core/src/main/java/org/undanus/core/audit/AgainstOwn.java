@@ -71,8 +71,8 @@ final class AgainstOwn implements Check {
         double days = point.during().isPresent() || point.id().startsWith("running.") ? days(paper, read) : 0;
         double u = Math.sqrt(Math.pow(claimed.standardUncertainty(), 2)
                 + Math.pow(read.standardUncertainty(), 2)
-                + Math.pow(SaturationArithmetic.digits(claimed), 2)
-                + Math.pow(SaturationArithmetic.digits(read), 2)
+                + Math.pow(claimed.rounding(), 2)
+                + Math.pow(read.rounding(), 2)
                 + days * days);
         double off = claimed.quantity().si() - read.quantity().si();
         return Found.weighed(

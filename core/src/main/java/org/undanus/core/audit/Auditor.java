@@ -1,9 +1,9 @@
 package org.undanus.core.audit;
 
 import java.util.List;
+import java.util.function.Function;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.installation.Case;
-import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.rules.RuleBook;
 
 /** Holds a record against physics, against itself and against what others read. */
@@ -52,8 +52,6 @@ public final class Auditor {
         Paper paper = new Paper(facts, record, own, rules);
         List<Found> all =
                 CHECKS.stream().flatMap(check -> check.check(paper).stream()).toList();
-        return rules.decides(AuditSettings.FALSE_ALARMS)
-                ? Screening.screened(all, rules.number(AuditSettings.FALSE_ALARMS))
-                : all;
+        return Screening.screened(all, rules, Function.identity(), Found::with);
     }
 }

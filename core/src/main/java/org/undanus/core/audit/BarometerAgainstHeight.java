@@ -40,7 +40,7 @@ final class BarometerAgainstHeight implements Check {
             return List.of(Found.cannotTell(ABOUT, PointKey.SYSTEM, Text.of("The record lacks the air pressure.")));
         }
         double height = paper.facts().site().atmosphere().si();
-        double u = Math.hypot(weather.get(), SaturationArithmetic.digits(claimed.get()));
+        double u = Math.hypot(weather.get(), claimed.get().rounding());
         double read = claimed.get().quantity().si();
         double sea = AbsolutePressure.ofStandardAtmosphere(Length.ofMetres(0)).si();
         boolean ofSeaLevel = Math.abs(read - sea) < 2 * u && Math.abs(read - height) > 2 * u;

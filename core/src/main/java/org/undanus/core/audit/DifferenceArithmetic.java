@@ -82,13 +82,13 @@ final class DifferenceArithmetic implements Check {
         Value.Measured high = paper.measured(warm, unit).orElseThrow();
         Value.Measured low = paper.measured(cold, unit).orElseThrow();
         double expected = high.quantity().si() - low.quantity().si();
+        // a split is written without its sign, in heating too
         if (difference == RecordLines.SPLIT && claimed.quantity().si() > 0) {
             expected = Math.abs(expected);
         }
         // each was rounded to its digits, and the difference may have been reckoned before or after
-        double u = Math.sqrt(Math.pow(SaturationArithmetic.digits(claimed), 2)
-                + Math.pow(SaturationArithmetic.digits(high), 2)
-                + Math.pow(SaturationArithmetic.digits(low), 2));
+        double u =
+                Math.sqrt(Math.pow(claimed.rounding(), 2) + Math.pow(high.rounding(), 2) + Math.pow(low.rounding(), 2));
         return Found.weighed(
                         about,
                         unit.id(),

@@ -11,7 +11,6 @@ import java.util.Optional;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.MoistAir;
-import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
@@ -67,12 +66,7 @@ final class EnergyBalance implements Check {
         Uncertain flow = paper.measured(AIRFLOW, unit).orElseThrow().uncertain();
         Uncertain warm = paper.measured(RETURN_DRY, unit).orElseThrow().uncertain();
         Uncertain cold = paper.measured(SUPPLY_DRY, unit).orElseThrow().uncertain();
-        double phases = paper.at(outdoor.get())
-                        .chosen(PlatePoints.PHASES)
-                        .filter("3"::equals)
-                        .isPresent()
-                ? Math.sqrt(3)
-                : 1;
+        double apparent = paper.perVoltAmpere(outdoor.get());
         MoistAir dry;
         try {
             dry = MoistAir.ofRelativeHumidity(Temperature.ofKelvin(cold.value()), 0, paper.air());
@@ -82,7 +76,7 @@ final class EnergyBalance implements Check {
         Uncertain heat = Propagation.through(
                 in -> in[0] / dry.specificVolume() * dry.heatCapacity() * (in[1] - in[2]), flow, warm, cold);
         Uncertain most = Propagation.through(
-                in -> phases * in[0] * in[1] * best(in[2], in[3]),
+                in -> apparent * in[0] * in[1] * best(in[2], in[3]),
                 volts.get().uncertain(),
                 amperes.get().uncertain(),
                 cold,
@@ -108,8 +102,8 @@ final class EnergyBalance implements Check {
                         Dimension.POWER, Double.NEGATIVE_INFINITY, most.value() + most.expanded(), heat.value()));
     }
 
-    /** Heat that can be moved per work between supply air and outdoors; K. Where it need not be lifted there is no limit to tell. */
+    /** Heat that can be moved per work between supply air and outdoors, each in K; with hardly a lift as with one kelvin. */
     private static double best(double supply, double outdoors) {
-        return outdoors > supply + 1 ? supply / (outdoors - supply) : supply;
+        return supply / Math.max(1, outdoors - supply);
     }
 }

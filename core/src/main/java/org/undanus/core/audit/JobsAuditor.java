@@ -1,7 +1,6 @@
 package org.undanus.core.audit;
 
 import java.util.List;
-import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.rules.RuleBook;
 
 /** Holds the records of one crew against each other. */
@@ -33,20 +32,6 @@ public final class JobsAuditor {
         List<JobFound> all = CHECKS.stream()
                 .flatMap(check -> check.check(records, archive, rules).stream())
                 .toList();
-        if (!rules.decides(AuditSettings.FALSE_ALARMS)) {
-            return all;
-        }
-        double[] chances = all.stream()
-                .flatMap(each -> each.found().doubt().stream())
-                .mapToDouble(Doubt::chance)
-                .sorted()
-                .toArray();
-        double level = Screening.level(chances, rules.number(AuditSettings.FALSE_ALARMS));
-        return all.stream()
-                .map(each -> each.with(
-                        each.found().doubt().orElseThrow().chance() <= level
-                                ? Found.Outcome.DOUBTFUL
-                                : Found.Outcome.CONSISTENT))
-                .toList();
+        return Screening.screened(all, rules, JobFound::found, JobFound::with);
     }
 }

@@ -125,6 +125,11 @@ final class Paper {
         return at(outdoor).chosen(PlatePoints.REFRIGERANT).flatMap(Refrigerant::named);
     }
 
+    /** Apparent power by volts and amperes: √3 with three phases. */
+    double perVoltAmpere(Subject unit) {
+        return at(unit).chosen(PlatePoints.PHASES).filter("3"::equals).isPresent() ? Math.sqrt(3) : 1;
+    }
+
     /** What gauges count from: as the record has it, else that of the height. */
     AbsolutePressure air() {
         return record.claim(new PointKey(RecordLines.BAROMETER.id(), PointKey.SYSTEM))

@@ -6,7 +6,6 @@ import static org.undanus.core.audit.RecordLines.VOLTAGE;
 
 import java.util.List;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
@@ -42,11 +41,10 @@ final class PowerOfCurrent implements Check {
                     unit.id(),
                     Text.of("The power is of all of the system, the current of one of several supplies."));
         }
-        boolean three =
-                paper.at(unit).chosen(PlatePoints.PHASES).filter("3"::equals).isPresent();
+        double perVoltAmpere = paper.perVoltAmpere(unit);
         Uncertain power = paper.measured(POWER, unit).orElseThrow().uncertain();
         Uncertain apparent = Propagation.through(
-                in -> in[0] * in[1] * (three ? Math.sqrt(3) : 1),
+                in -> in[0] * in[1] * perVoltAmpere,
                 paper.measured(VOLTAGE, unit).orElseThrow().uncertain(),
                 paper.measured(CURRENT, unit).orElseThrow().uncertain());
         double u = Math.hypot(power.standardUncertainty(), apparent.standardUncertainty());

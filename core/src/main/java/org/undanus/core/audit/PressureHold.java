@@ -64,7 +64,7 @@ final class PressureHold implements Check {
                                             Temperature.ofKelvin(in[2]))
                                     .si()
                             - air,
-                    new Uncertain(first.quantity().si(), SaturationArithmetic.digits(first)),
+                    new Uncertain(first.quantity().si(), first.rounding()),
                     wide(before, gas),
                     wide(after, gas));
         } catch (IllegalArgumentException notDescribed) {
@@ -72,7 +72,7 @@ final class PressureHold implements Check {
                     ABOUT, line.id(), Text.of("Nitrogen is not described at such a pressure or temperature."));
         }
         double claimed = last.quantity().si();
-        double u = Math.hypot(expected.standardUncertainty(), SaturationArithmetic.digits(last));
+        double u = Math.hypot(expected.standardUncertainty(), last.rounding());
         double off = (claimed - expected.value()) / u;
         boolean stood = claimed == first.quantity().si();
         boolean higher = off > 0;
@@ -98,6 +98,6 @@ final class PressureHold implements Check {
     }
 
     private static Uncertain wide(Value.Measured temperature, double gas) {
-        return new Uncertain(temperature.quantity().si(), Math.hypot(SaturationArithmetic.digits(temperature), gas));
+        return new Uncertain(temperature.quantity().si(), Math.hypot(temperature.rounding(), gas));
     }
 }

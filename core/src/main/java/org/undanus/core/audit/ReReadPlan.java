@@ -31,6 +31,7 @@ public final class ReReadPlan {
      * @param telling from 0 to 1: how surely a reading with the usual instrument would decide
      */
     public record Line(PointKey key, Severity stake, double doubt, double telling, Found because) {
+        /** Stakes count by their rank; doubts by the digits of their ratio, as evidence adds up. */
         private double worth() {
             return (Severity.values().length - stake.ordinal()) * Math.log10(doubt) * telling;
         }

@@ -114,13 +114,8 @@ final class SaturationArithmetic implements Check {
     /** Of the digits of both, and of two good tables. */
     private static double uncertainty(Paper paper, Value.Measured claimed, Uncertain expected) {
         return Math.sqrt(Math.pow(expected.standardUncertainty(), 2)
-                + Math.pow(digits(claimed), 2)
+                + Math.pow(claimed.rounding(), 2)
                 + Math.pow(paper.number(AuditSettings.TABLES).orElseThrow(), 2));
-    }
-
-    /** Of rounding to the digits written: their step over √12 (JCGM 100, 4.3.7). */
-    static double digits(Value.Measured value) {
-        return value.resolution() / Math.sqrt(12);
     }
 
     static Uncertain expected(Value.Measured pressure, Refrigerant refrigerant, AbsolutePressure air, boolean dew) {
@@ -131,7 +126,7 @@ final class SaturationArithmetic implements Check {
                             table.nearest(GaugePressure.ofPascals(in[0]).absolute(air));
                     return (dew ? table.dewTemperature(absolute) : table.bubbleTemperature(absolute)).si();
                 },
-                new Uncertain(pressure.quantity().si(), digits(pressure)));
+                new Uncertain(pressure.quantity().si(), pressure.rounding()));
     }
 
     /** The mistake that explains it: the one that comes closest, where it comes close and the record does not. */

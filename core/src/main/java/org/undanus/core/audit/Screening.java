@@ -1,6 +1,10 @@
 package org.undanus.core.audit;
 
 import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import org.undanus.core.judgement.AuditSettings;
+import org.undanus.core.rules.RuleBook;
 
 /**
  * Many checks at once: of those told doubtful at most a given share are so by chance alone (Benjamini and Hochberg, Journal of the
@@ -9,19 +13,29 @@ import java.util.List;
 final class Screening {
     private Screening() {}
 
-    /** @param rate of false alarms, 0 to 1 */
-    static List<Found> screened(List<Found> all, double rate) {
+    /**
+     * All of them as they stand among each other; nothing is doubted where the rule book leaves the rate open.
+     *
+     * @param found what each found
+     * @param judged the same, with how it stands
+     */
+    static <T> List<T> screened(
+            List<T> all, RuleBook rules, Function<T, Found> found, BiFunction<T, Found.Outcome, T> judged) {
+        if (!rules.decides(AuditSettings.FALSE_ALARMS)) {
+            return all;
+        }
         double[] chances = all.stream()
-                .flatMap(found -> found.doubt().stream())
+                .flatMap(each -> found.apply(each).doubt().stream())
                 .mapToDouble(Doubt::chance)
                 .sorted()
                 .toArray();
-        double level = level(chances, rate);
+        double level = level(chances, rules.number(AuditSettings.FALSE_ALARMS));
         return all.stream()
-                .map(found -> found.doubt()
-                        .map(doubt ->
-                                found.with(doubt.chance() <= level ? Found.Outcome.DOUBTFUL : Found.Outcome.CONSISTENT))
-                        .orElse(found))
+                .map(each -> found.apply(each)
+                        .doubt()
+                        .map(doubt -> judged.apply(
+                                each, doubt.chance() <= level ? Found.Outcome.DOUBTFUL : Found.Outcome.CONSISTENT))
+                        .orElse(each))
                 .toList();
     }
 

@@ -52,6 +52,7 @@ import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
+import org.undanus.server.upload.FileName;
 import org.undanus.server.upload.Upload;
 
 /** Takes in commissioning records, and holds them against everything else. */
@@ -160,11 +161,7 @@ public class CommissioningRecords {
         if (sheet.signedBy().isBlank() || sheet.signedBy().length() > LONGEST_NAME) {
             problems.add("Signed by: say who signed it, in 1 to " + LONGEST_NAME + " characters.");
         }
-        Optional<Double> coldest = temperature("Coldest of the day", sheet.coldest(), problems);
-        Optional<Double> warmest = temperature("Warmest of the day", sheet.warmest(), problems);
-        if (coldest.isPresent() != warmest.isPresent() || coldest.isPresent() && coldest.get() > warmest.get()) {
-            problems.add("Weather: give the coldest and the warmest of the day, or neither.");
-        }
+        Weather weather = weather(sheet.coldest(), sheet.warmest(), problems);
         if (sheet.rows().isEmpty()) {
             problems.add("No line has a value.");
         }
@@ -179,8 +176,8 @@ public class CommissioningRecords {
                 installation,
                 sheet.signedBy().strip(),
                 day.orElseThrow(),
-                coldest.orElse(null),
-                warmest.orElse(null),
+                weather.coldest(),
+                weather.warmest(),
                 person.name(),
                 Moment.kept(Instant.now()),
                 false,
@@ -237,6 +234,18 @@ public class CommissioningRecords {
             problems.add("Day: write it as 2026-09-01; not \"" + written + "\".");
         }
         return Optional.empty();
+    }
+
+    /** K; both null where nobody entered it. */
+    private record Weather(Double coldest, Double warmest) {}
+
+    private static Weather weather(Optional<String> coldest, Optional<String> warmest, List<String> problems) {
+        Optional<Double> low = temperature("Coldest of the day", coldest, problems);
+        Optional<Double> high = temperature("Warmest of the day", warmest, problems);
+        if (low.isPresent() != high.isPresent() || low.isPresent() && low.get() > high.get()) {
+            problems.add("Weather: give the coldest and the warmest of the day, or neither.");
+        }
+        return new Weather(low.orElse(null), high.orElse(null));
     }
 
     private static Optional<Double> temperature(String what, Optional<String> written, List<String> problems) {
@@ -420,11 +429,7 @@ public class CommissioningRecords {
         requireOffice(person);
         RecordRow before = visible(id, person);
         List<String> problems = new ArrayList<>();
-        Optional<Double> low = temperature("Coldest of the day", coldest, problems);
-        Optional<Double> high = temperature("Warmest of the day", warmest, problems);
-        if (low.isPresent() != high.isPresent() || low.isPresent() && low.get() > high.get()) {
-            problems.add("Give the coldest and the warmest of the day, or neither.");
-        }
+        Weather weather = weather(coldest, warmest, problems);
         if (!problems.isEmpty()) {
             throw new UnsuitableException("weather", told(problems));
         }
@@ -433,8 +438,8 @@ public class CommissioningRecords {
                 before.installationId(),
                 before.signedBy(),
                 before.recordedOn(),
-                low.orElse(null),
-                high.orElse(null),
+                weather.coldest(),
+                weather.warmest(),
                 before.broughtBy(),
                 before.broughtAt(),
                 released,
@@ -456,10 +461,7 @@ public class CommissioningRecords {
     DocumentRow attach(String id, String name, byte[] content, Person person) {
         requireOffice(person);
         visible(id, person);
-        String called = name.strip().replaceAll("[\\p{Cntrl}/\\\\\"]", "-");
-        if (called.isEmpty() || called.length() > LONGEST_NAME) {
-            throw new UnsuitableException("name", "A file's name has 1 to " + LONGEST_NAME + " characters.");
-        }
+        String called = FileName.clean(name);
         if (mapper.documents(id).size() >= MOST_DOCUMENTS) {
             throw new UnsuitableException("file", "A record has " + MOST_DOCUMENTS + " documents at most.");
         }

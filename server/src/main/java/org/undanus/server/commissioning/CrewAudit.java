@@ -1,5 +1,6 @@
 package org.undanus.server.commissioning;
 
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -9,9 +10,10 @@ import org.undanus.core.audit.CommissioningRecord;
 import org.undanus.core.audit.Found;
 import org.undanus.core.audit.JobFound;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.server.work.Underway;
 
 /** All records being audited, crew by crew: how far it is, and what has come of it so far. What is named is bounded. */
-final class CrewAudit {
+final class CrewAudit implements Underway.Work {
     private static final int MOST_NAMED = 100;
 
     /** How far it is. */
@@ -79,8 +81,19 @@ final class CrewAudit {
         this.units = units;
     }
 
-    boolean isOf(String name) {
-        return person.equals(name);
+    @Override
+    public String id() {
+        return id;
+    }
+
+    @Override
+    public String person() {
+        return person;
+    }
+
+    @Override
+    public void cancel() {
+        end(AuditState.CANCELLED, null);
     }
 
     synchronized void begins(int records) {
@@ -102,7 +115,7 @@ final class CrewAudit {
         List<Found> doubts = told.stream().filter(Found::doubtful).toList();
         tally.checks += told.size();
         tally.doubtful += doubts.size();
-        int[] month = tally.months.computeIfAbsent(record.on().toString().substring(0, 7), any -> new int[2]);
+        int[] month = tally.months.computeIfAbsent(YearMonth.from(record.on()).toString(), any -> new int[2]);
         month[0]++;
         month[1] += doubts.isEmpty() ? 0 : 1;
         doubts.forEach(found -> count(tally, found));

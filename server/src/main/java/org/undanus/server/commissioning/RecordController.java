@@ -34,6 +34,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.audit.Found;
 import org.undanus.core.audit.ReReadPlan;
 import org.undanus.core.audit.RecordLines;
+import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.installation.Subject;
@@ -58,7 +59,8 @@ import org.undanus.server.space.KeepsNothing;
 @RequestMapping("/api")
 class RecordController {
     private static final String CSV = "text/csv";
-    private static final String DEFAULT_MINUTES = "20";
+    /** For reading again, where nobody says how many there are. */
+    private static final int MINUTES = 20;
 
     /** A line to be filled in. */
     record RecordLineView(
@@ -67,8 +69,7 @@ class RecordController {
             String title,
             Point.Kind kind,
             List<String> options,
-            Optional<String> example,
-            boolean timed) {}
+            Optional<String> example) {}
 
     record NewClaim(
             @NotBlank(message = "is empty") @Size(max = 80, message = "is no line") String point,
@@ -195,8 +196,7 @@ class RecordController {
                         title(line.point(), line.subject().title()),
                         line.point().kind(),
                         line.point().options(),
-                        line.point().notation().map(notation -> notation.example()),
-                        line.point().id().startsWith("record.") && line.point().kind() == Point.Kind.YES_NO))
+                        line.point().notation().map(notation -> notation.example())))
                 .toList();
     }
 
@@ -278,7 +278,7 @@ class RecordController {
     RecordView one(
             @PathVariable String id,
             @RequestParam Optional<UnitSystem> units,
-            @RequestParam(defaultValue = DEFAULT_MINUTES) @Min(0) @Max(1000) int minutes,
+            @RequestParam(defaultValue = "" + MINUTES) @Min(0) @Max(1000) int minutes,
             @AuthenticationPrincipal Person person) {
         return view(records.visible(id, person), person, units.orElse(UnitSystem.SI), minutes);
     }
@@ -286,6 +286,7 @@ class RecordController {
     private RecordView view(RecordRow row, Person person, UnitSystem units, int minutes) {
         CaseFile file = cases.open(row.installationId(), person);
         CommissioningRecords.Audited audited = records.audited(row, file);
+        Evidence own = CommissioningRecords.own(file);
         boolean sees = maySee(row, person);
         List<Found> found = sees
                 ? audited.found().stream()
@@ -300,7 +301,7 @@ class RecordController {
                 ? ReReadPlan.of(
                                 file.facts(),
                                 audited.record(),
-                                CommissioningRecords.own(file),
+                                own,
                                 file.rules(),
                                 audited.found(),
                                 Duration.ofSeconds(minutes * 60.0))
@@ -323,7 +324,7 @@ class RecordController {
                 row.released(),
                 row.version(),
                 records.claims(row.id()).stream()
-                        .map(claim -> claim(claim, file, doubted, units))
+                        .map(claim -> claim(claim, file, own, doubted, units))
                         .toList(),
                 records.documents(row.id()).stream()
                         .map(RecordController::paper)
@@ -353,12 +354,11 @@ class RecordController {
                 line.key().point().split("\\.")[0]);
     }
 
-    private static ClaimView claim(ClaimRow row, CaseFile file, Set<PointKey> doubted, UnitSystem units) {
+    private static ClaimView claim(ClaimRow row, CaseFile file, Evidence own, Set<PointKey> doubted, UnitSystem units) {
         PointKey key = new PointKey(row.point(), row.component());
         Optional<Point> point = RecordLines.point(row.point());
-        Optional<String> own = CommissioningRecords.own(file)
-                .latest(key)
-                .map(reading -> reading.value().in(units).orElseGet(reading::typed));
+        Optional<String> read =
+                own.latest(key).map(reading -> reading.value().in(units).orElseGet(reading::typed));
         return new ClaimView(
                 row.id(),
                 row.point(),
@@ -367,7 +367,7 @@ class RecordController {
                 row.typed(),
                 Optional.ofNullable(row.claimedAt()).map(at -> at.replace('T', ' ')),
                 Optional.ofNullable(row.instrument()),
-                own,
+                read,
                 doubted.contains(key),
                 Optional.ofNullable(row.documentId())
                         .map(document -> new BoxView(
@@ -405,7 +405,7 @@ class RecordController {
             @AuthenticationPrincipal Person person) {
         RecordRow now =
                 records.amend(id, wanted.coldest(), wanted.warmest(), wanted.released(), wanted.version(), person);
-        return view(now, person, units.orElse(UnitSystem.SI), Integer.parseInt(DEFAULT_MINUTES));
+        return view(now, person, units.orElse(UnitSystem.SI), MINUTES);
     }
 
     /** Keeps a photo or PDF of the paper. */
@@ -497,7 +497,7 @@ class RecordController {
     @KeepsNothing
     CrewAudit.CrewAuditView cancel(@PathVariable String id, @AuthenticationPrincipal Person person) {
         CrewAudit audit = audits.of(id, person.name());
-        audit.end(CrewAudit.AuditState.CANCELLED, null);
+        audit.cancel();
         return audit.view();
     }
 }

@@ -36,6 +36,7 @@ import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
+import org.undanus.server.upload.FileName;
 import org.undanus.server.upload.Upload;
 import org.undanus.server.walk.JudgementView;
 import org.undanus.server.walk.Readings;
@@ -44,7 +45,6 @@ import org.undanus.server.walk.Readings;
 @Service
 public class Corrections {
     private static final int MOST_FILES = 20;
-    private static final int LONGEST_NAME = 120;
 
     /**
      * A correction with what the register says of its installation.
@@ -408,10 +408,7 @@ public class Corrections {
     Attachment attach(String id, String name, byte[] content, Person person) {
         Correction correction = lockedForWriting(id, person);
         requireOpen(correction);
-        String called = name.strip().replaceAll("[\\p{Cntrl}/\\\\\"]", "-");
-        if (called.isEmpty() || called.length() > LONGEST_NAME) {
-            throw new UnsuitableException("name", "A file's name has 1 to " + LONGEST_NAME + " characters.");
-        }
+        String called = FileName.clean(name);
         if (mapper.attachments(id).size() >= MOST_FILES) {
             throw new UnsuitableException("file", "A correction has " + MOST_FILES + " files at most.");
         }

@@ -10,9 +10,10 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.installation.CaseFile;
+import org.undanus.server.work.Underway;
 
 /** One change being tried: how far it is and what has come of it so far. Its memory is bounded whatever the archive holds. */
-final class Trial {
+final class Trial implements Underway.Work {
     private static final int MOST_NAMED = 200;
 
     /** How far it is. */
@@ -78,8 +79,19 @@ final class Trial {
         this.requirements = List.copyOf(requirements);
     }
 
-    boolean isOf(String name) {
-        return person.equals(name);
+    @Override
+    public String id() {
+        return id;
+    }
+
+    @Override
+    public String person() {
+        return person;
+    }
+
+    @Override
+    public void cancel() {
+        end(State.CANCELLED, null);
     }
 
     synchronized void begins(int installations) {

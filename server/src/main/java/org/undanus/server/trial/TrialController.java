@@ -96,7 +96,7 @@ class TrialController {
     @KeepsNothing
     Trial.ArchiveTrial cancel(@PathVariable String id, @AuthenticationPrincipal Person person) {
         Trial trial = trials.of(id, person.name());
-        trial.end(Trial.State.CANCELLED, null);
+        trial.cancel();
         return trial.view();
     }
 

@@ -1,9 +1,6 @@
 package org.undanus.server.trial;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
-import java.time.Duration;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -22,13 +19,12 @@ import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.work.Underway;
 
 /** Tries a changed rule book or changed data sheets on every installation they may touch, in the background. */
 @Service
 public class Trials {
     private static final Logger LOG = LoggerFactory.getLogger(Trials.class);
-    private static final int REMEMBERED = 50;
-    private static final Duration REMEMBERED_FOR = Duration.ofHours(1);
     /** So many are read at once. */
     private static final int AT_ONCE = 500;
 
@@ -36,10 +32,7 @@ public class Trials {
 
     private final CaseFiles cases;
     private final Judge judge;
-    private final Cache<String, Trial> known = Caffeine.newBuilder()
-            .maximumSize(REMEMBERED)
-            .expireAfterWrite(REMEMBERED_FOR)
-            .build();
+    private final Underway<Trial> known = new Underway<>("This trial is no longer known. Begin it again.");
     private final ExecutorService workers = Executors.newFixedThreadPool(WORKERS, work -> new Thread(work, "trial"));
 
     Trials(CaseFiles cases, Judge.FailureListener failures) {
@@ -98,19 +91,15 @@ public class Trials {
     /**
      * Begins to try data sheets; a trial that this person has running ends.
      *
-     * @param models those that differ or are new
+     * @param models those that the sheets are of
      */
     Trial.ArchiveTrial begin(DataSheets then, List<String> models, String person) {
         return begin(person, List.of(), () -> new SheetsChange(cases, judge, then, models));
     }
 
     private Trial.ArchiveTrial begin(String person, List<String> requirements, Supplier<Change> change) {
-        known.asMap().values().stream()
-                .filter(trial -> trial.isOf(person))
-                .forEach(trial -> trial.end(Trial.State.CANCELLED, null));
-        String id = UUID.randomUUID().toString();
-        Trial trial = new Trial(id, person, requirements);
-        known.put(id, trial);
+        Trial trial = new Trial(UUID.randomUUID().toString(), person, requirements);
+        known.begin(trial);
         workers.execute(() -> {
             try {
                 Run run = new Run(trial, change.get());
@@ -127,16 +116,12 @@ public class Trials {
 
     /** @throws NotFoundException where this person began none such, or long ago */
     Trial of(String id, String person) {
-        Trial trial = known.getIfPresent(id);
-        if (trial == null || !trial.isOf(person)) {
-            throw new NotFoundException("This trial is no longer known. Begin it again.");
-        }
-        return trial;
+        return known.of(id, person);
     }
 
     @PreDestroy
     void stop() {
-        known.asMap().values().forEach(trial -> trial.end(Trial.State.CANCELLED, null));
+        known.stop();
         workers.shutdown();
     }
 }

@@ -1,0 +1,56 @@
+package org.undanus.server.work;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import org.undanus.server.problem.NotFoundException;
+
+/** What goes on in the background for somebody, remembered for a while so that it can be looked at and stopped. */
+public final class Underway<W extends Underway.Work> {
+    private static final int REMEMBERED = 50;
+    private static final Duration REMEMBERED_FOR = Duration.ofHours(1);
+
+    /** One piece of it. */
+    public interface Work {
+        String id();
+
+        /** The name of whom it goes on for. */
+        String person();
+
+        /** Ends it where it still goes on. */
+        void cancel();
+    }
+
+    private final String lost;
+    private final Cache<String, W> known = Caffeine.newBuilder()
+            .maximumSize(REMEMBERED)
+            .expireAfterWrite(REMEMBERED_FOR)
+            .build();
+
+    /** @param lost what is said of one that is not known any more */
+    public Underway(String lost) {
+        this.lost = lost;
+    }
+
+    /** Remembers one that begins; another that goes on for the same person ends. */
+    public void begin(W work) {
+        known.asMap().values().stream()
+                .filter(other -> other.person().equals(work.person()))
+                .forEach(Work::cancel);
+        known.put(work.id(), work);
+    }
+
+    /** @throws NotFoundException where none such goes on for this person, or ended long ago */
+    public W of(String id, String person) {
+        W work = known.getIfPresent(id);
+        if (work == null || !work.person().equals(person)) {
+            throw new NotFoundException(lost);
+        }
+        return work;
+    }
+
+    /** Ends all. */
+    public void stop() {
+        known.asMap().values().forEach(Work::cancel);
+    }
+}

@@ -1,0 +1,71 @@
+import { onBeforeUnmount, shallowRef } from "vue";
+
+const POLL_MS = 250;
+
+/** Work that the server does in the background. */
+interface Underway {
+  id: string;
+  state: string;
+}
+
+/**
+ * Follows work that goes on at the server until it is done.
+ *
+ * @param ask how it stands, by its id
+ * @param cancel ends it, by its id
+ * @param failed hears what went wrong on the way
+ */
+export function useFollowing<W extends Underway>(
+  ask: (id: string) => Promise<W>,
+  cancel: (id: string) => Promise<W>,
+  failed: (thrown: unknown) => void,
+) {
+  const followed = shallowRef<W>();
+  let poll: ReturnType<typeof setTimeout> | undefined;
+
+  async function look(id: string) {
+    try {
+      const told = await ask(id);
+      if (followed.value?.id === told.id) {
+        show(told);
+      }
+    } catch (thrown) {
+      failed(thrown);
+    }
+  }
+
+  function show(told: W) {
+    followed.value = told;
+    clearTimeout(poll);
+    if (told.state === "RUNNING") {
+      poll = setTimeout(() => void look(told.id), POLL_MS);
+    }
+  }
+
+  /** Follows one that has begun, instead of another. */
+  async function begin(begun: Promise<W>) {
+    clearTimeout(poll);
+    show(await begun);
+  }
+
+  async function stop() {
+    if (followed.value) {
+      try {
+        show(await cancel(followed.value.id));
+      } catch (thrown) {
+        failed(thrown);
+      }
+    }
+  }
+
+  /** Ends it where it goes on, and shows none. */
+  async function leave() {
+    if (followed.value?.state === "RUNNING") {
+      await stop();
+    }
+    followed.value = undefined;
+  }
+
+  onBeforeUnmount(() => clearTimeout(poll));
+  return { followed, begin, stop, leave };
+}
