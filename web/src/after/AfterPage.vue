@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import RaiseDialog from "../corrections/RaiseDialog.vue";
 import { ended } from "../corrections/states";
@@ -30,6 +31,7 @@ const problem = ref("");
 const refusal = ref("");
 const raising = ref(false);
 const sure = ref(false);
+const last = lastOnly();
 const busy = ref(false);
 
 const path = computed(() => ({ path: { id: props.id }, query: { units: units() } }));
@@ -40,13 +42,15 @@ async function load() {
   problem.value = "";
   try {
     const own = { path: { id: props.id } };
-    [installation.value, corrections.value, visits.value, plan.value, seals.value] = await Promise.all([
-      api.get(at("/api/installations/{id}", own)),
-      api.get(at("/api/installations/{id}/corrections", own)),
-      api.get(at("/api/installations/{id}/visits", path.value)),
-      api.get(at("/api/installations/{id}/revisit", path.value)),
-      api.get(at("/api/installations/{id}/seals", path.value)),
-    ]);
+    [installation.value, corrections.value, visits.value, plan.value, seals.value] = await last(
+      Promise.all([
+        api.get(at("/api/installations/{id}", own)),
+        api.get(at("/api/installations/{id}/corrections", own)),
+        api.get(at("/api/installations/{id}/visits", path.value)),
+        api.get(at("/api/installations/{id}/revisit", path.value)),
+        api.get(at("/api/installations/{id}/seals", path.value)),
+      ]),
+    );
     ofBook.value = installation.value.display;
     heading.value = {
       title: installation.value.title,

@@ -2,6 +2,7 @@
 import { computed, ref, toRef, watch } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError } from "../api/client";
+import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { useUnits } from "../frame/useUnits";
@@ -46,11 +47,13 @@ function may(kind: StepKind): boolean {
   return !!thread.value?.may.includes(kind);
 }
 
+const last = lastOnly();
+
 async function load() {
   problem.value = "";
   try {
-    thread.value = await api.get(
-      at("/api/corrections/{id}", { path: { id: props.id }, query: { units: units() } }),
+    thread.value = await last(
+      api.get(at("/api/corrections/{id}", { path: { id: props.id }, query: { units: units() } })),
     );
     if (may("SEEN")) {
       await take("SEEN");

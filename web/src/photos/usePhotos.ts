@@ -1,6 +1,7 @@
 import { shallowReactive, shallowRef, watch, type Ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 
@@ -35,13 +36,14 @@ const MOST_BYTES = 12 * 1024 * 1024;
 /** The photos of one installation. */
 export function usePhotos(id: Ref<string>) {
   const photos = shallowRef<Photo[]>([]);
+  const last = lastOnly();
 
   async function load() {
     if (!id.value) {
       return;
     }
     try {
-      photos.value = await api.get(at("/api/installations/{id}/photos", { path: { id: id.value } }));
+      photos.value = await last(api.get(at("/api/installations/{id}/photos", { path: { id: id.value } })));
     } catch (thrown) {
       notice.problem(sentence(thrown));
     }

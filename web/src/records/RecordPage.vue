@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, reactive, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { usePlaces } from "../frame/usePlaces";
@@ -24,6 +25,7 @@ const problem = ref("");
 const refusal = ref("");
 const answering = reactive<Record<string, string>>({});
 const chosen = reactive<Record<string, boolean>>({});
+const last = lastOnly();
 const weather = reactive({ coldest: "", warmest: "" });
 
 const doubts = computed(() => record.value?.found.filter((each) => each.outcome === "DOUBTFUL") ?? []);
@@ -49,7 +51,7 @@ function shown(now: Schemas["RecordView"]) {
 async function load() {
   problem.value = "";
   try {
-    shown(await api.get(at("/api/records/{id}", path.value)));
+    shown(await last(api.get(at("/api/records/{id}", path.value))));
   } catch (thrown) {
     problem.value = sentence(thrown);
   }

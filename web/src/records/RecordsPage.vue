@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { usePlaces } from "../frame/usePlaces";
 import { useSession } from "../session/useSession";
@@ -21,16 +22,19 @@ const lines = ref<Schemas["RecordLineView"][]>([]);
 const problem = ref("");
 const refusal = ref("");
 const typing = ref(false);
+const last = lastOnly();
 const own = computed(() => ({ path: { id: props.id } }));
 
 async function load() {
   problem.value = "";
   try {
-    [installation.value, records.value, lines.value] = await Promise.all([
-      api.get(at("/api/installations/{id}", own.value)),
-      api.get(at("/api/installations/{id}/records", own.value)),
-      api.get(at("/api/installations/{id}/record-lines", own.value)),
-    ]);
+    [installation.value, records.value, lines.value] = await last(
+      Promise.all([
+        api.get(at("/api/installations/{id}", own.value)),
+        api.get(at("/api/installations/{id}/records", own.value)),
+        api.get(at("/api/installations/{id}/record-lines", own.value)),
+      ]),
+    );
     heading.value = {
       title: installation.value.title,
       detail: `${installation.value.building} · ${installation.value.system}`,

@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, reactive, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { usePlaces } from "../frame/usePlaces";
 import { useUnits } from "../frame/useUnits";
@@ -18,6 +19,7 @@ const holds = reactive({ readings: true, derivations: false, photos: false });
 const pages = ref<number>();
 const problem = ref("");
 const installation = ref<Schemas["InstallationView"]>();
+const last = lastOnly();
 
 const own = computed(() => ({ path: { id: props.id } }));
 const asked = computed(() => ({ ...own.value, query: { paper: paper.value, units: units(), ...holds } }));
@@ -34,7 +36,7 @@ async function load() {
       installation.value = facts;
       heading.value = { title: facts.title, detail: `${facts.building} · ${facts.system}`, counts: "" };
     }
-    const preview = await api.get(at("/api/installations/{id}/report", asked.value));
+    const preview = await last(api.get(at("/api/installations/{id}/report", asked.value)));
     pages.value = preview.pages;
   } catch (thrown) {
     problem.value = sentence(thrown);

@@ -8,6 +8,7 @@ import { computed, ref, watch } from "vue";
 import { useRoute } from "vue-router";
 import { at } from "../api/address";
 import { api, ProblemError, type Problem, type Schemas } from "../api/client";
+import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { saysAll } from "../frame/saysAll";
 import { useUnits } from "../frame/useUnits";
@@ -17,6 +18,7 @@ const { person } = useSession();
 const { chosen: chosenUnits } = useUnits();
 const books = ref<Schemas["BookSummary"][]>([]);
 const shown = ref("");
+const last = lastOnly();
 const book = ref<Schemas["BookView"]>();
 const problem = ref<Problem>();
 const text = ref("");
@@ -68,8 +70,10 @@ void load();
 watch([shown, chosenUnits], async () => {
   if (shown.value) {
     try {
-      book.value = await api.get(
-        at("/api/rule-books/{id}", { path: { id: shown.value }, query: { units: chosenUnits.value } }),
+      book.value = await last(
+        api.get(
+          at("/api/rule-books/{id}", { path: { id: shown.value }, query: { units: chosenUnits.value } }),
+        ),
       );
     } catch (thrown) {
       problem.value = told(thrown);
@@ -127,7 +131,7 @@ async function add() {
       <p v-if="book.book.extending.length">
         Extends {{ book.book.extending.join(", which extends ") }}. What comes from there says so.
       </p>
-      <VersionsPanel :book="book.book.id" :newest="book.book.version" :leads="leads" />
+      <VersionsPanel :key="book.book.id" :book="book.book.id" :newest="book.book.version" :leads="leads" />
       <DraftPanel
         v-if="leads && draft.count.value"
         :book="book.book.id"

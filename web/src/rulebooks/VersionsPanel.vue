@@ -2,6 +2,7 @@
 import { ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { useUnits } from "../frame/useUnits";
@@ -16,12 +17,14 @@ const to = ref(0);
 const changes = ref<Schemas["ChangeView"][]>();
 const problem = ref("");
 const sure = ref<number>();
+const last = lastOnly();
+const lastCompared = lastOnly();
 
 async function load() {
   changes.value = undefined;
   sure.value = undefined;
   try {
-    versions.value = await api.get(at("/api/rule-books/{id}/versions", { path: { id: props.book } }));
+    versions.value = await last(api.get(at("/api/rule-books/{id}/versions", { path: { id: props.book } })));
     to.value = versions.value[0]?.version ?? 0;
     from.value = versions.value[1]?.version ?? to.value;
     problem.value = "";
@@ -33,11 +36,13 @@ watch(() => [props.book, props.newest], load, { immediate: true });
 
 async function compare() {
   try {
-    changes.value = await api.get(
-      at("/api/rule-books/{id}/changes", {
-        path: { id: props.book },
-        query: { from: from.value, to: to.value, units: units.value },
-      }),
+    changes.value = await lastCompared(
+      api.get(
+        at("/api/rule-books/{id}/changes", {
+          path: { id: props.book },
+          query: { from: from.value, to: to.value, units: units.value },
+        }),
+      ),
     );
     problem.value = "";
   } catch (thrown) {

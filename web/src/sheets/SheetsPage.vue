@@ -3,6 +3,7 @@ import { computed, onMounted, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { saysAll } from "../frame/saysAll";
 import { notice } from "../frame/notice";
@@ -43,11 +44,16 @@ async function load() {
   }
 }
 
+const last = lastOnly();
+const lastCompared = lastOnly();
+
 async function show(model: string, version?: number) {
   differences.value = undefined;
   from.value = undefined;
   try {
-    sheet.value = await api.get(at("/api/data-sheets/sheet", { query: { model, version, units: units() } }));
+    sheet.value = await last(
+      api.get(at("/api/data-sheets/sheet", { query: { model, version, units: units() } })),
+    );
     problem.value = "";
   } catch (thrown) {
     problem.value = sentence(thrown);
@@ -66,10 +72,12 @@ watch(from, async (version) => {
     return;
   }
   try {
-    differences.value = await api.get(
-      at("/api/data-sheets/differences", {
-        query: { model: shown.model, from: version, to: shown.version },
-      }),
+    differences.value = await lastCompared(
+      api.get(
+        at("/api/data-sheets/differences", {
+          query: { model: shown.model, from: version, to: shown.version },
+        }),
+      ),
     );
   } catch (thrown) {
     problem.value = sentence(thrown);

@@ -19,14 +19,17 @@ import org.undanus.bench.RegisterFill;
 
 /** The packaged application as a process of its own, with its own data, killed as hard as a test asks for. */
 public final class Application implements AutoCloseable {
-    private static final Path JAR = Path.of(System.getProperty("undanus.jar", "../server/target/undanus.jar"))
-            .toAbsolutePath();
+    /** What the build of this module prepared: the unpacked application, and data that the demo has filled. */
+    private static final Path PREPARED =
+            Path.of(System.getProperty("prepared", "target")).toAbsolutePath();
+
+    private static final Path JAR = PREPARED.resolve("app/undanus.jar");
+    private static final String CLASSES = "-XX:SharedArchiveFile=" + PREPARED.resolve("app/undanus.jsa");
+
     /** It runs for minutes: what the second compiler would gain it would not live to see. */
     private static final String SOON = "-XX:TieredStopAtLevel=1";
 
     private static final Duration START = Duration.ofSeconds(240);
-
-    private static Path filled;
 
     private final Path data;
     private final int port;
@@ -67,23 +70,11 @@ public final class Application implements AutoCloseable {
     private static Application prepared(Path parent) {
         try {
             Application application = new Application(Files.createTempDirectory(parent, "undanus-e2e"), freePort());
-            copy(filled(), application.data);
+            copy(PREPARED.resolve("demo-data"), application.data);
             return application;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    /** A folder that the demo has filled once: to fill one takes longer than to copy it. */
-    private static synchronized Path filled() throws IOException {
-        if (filled == null) {
-            Application first = new Application(Files.createTempDirectory("undanus-e2e-filled"), freePort());
-            first.start();
-            first.end();
-            filled = first.data;
-            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(first.data)));
-        }
-        return filled;
     }
 
     private static void copy(Path from, Path to) throws IOException {
@@ -156,7 +147,11 @@ public final class Application implements AutoCloseable {
 
     private Process run(List<String> arguments) {
         List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(), SOON, "-jar", JAR.toString()));
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                SOON,
+                CLASSES,
+                "-jar",
+                JAR.toString()));
         command.addAll(arguments);
         // named from where it is started, as a person would
         command.addAll(List.of("--undanus.data=" + data.getFileName(), "--undanus.demo=true"));
@@ -175,16 +170,6 @@ public final class Application implements AutoCloseable {
     /** SIGKILL: no shutdown hook runs, nothing is flushed. */
     void kill() {
         process.destroyForcibly();
-        try {
-            process.waitFor();
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
-    }
-
-    /** Asks it to end, and waits until it has. */
-    private void end() {
-        process.destroy();
         try {
             process.waitFor();
         } catch (InterruptedException e) {

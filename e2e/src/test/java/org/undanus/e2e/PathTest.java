@@ -3,8 +3,6 @@ package org.undanus.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -231,48 +229,6 @@ class PathTest extends BrowserTest {
 
     @Test
     @Order(7)
-    void noSeriousBarrier() {
-        for (String theme : List.of("light", "attic")) {
-            Page page = browser.open(DESK[0], DESK[1]);
-            page.addInitScript("localStorage.setItem('undanus.theme', '" + theme + "')");
-            Steps steps = new Steps(page, application.address());
-            page.navigate(application.address() + "/sign-in");
-            page.getByLabel("Password").waitFor();
-            barriers(page, "sign-in, " + theme);
-            steps.signIn("lead");
-            page.getByText("Foundry floor").first().waitFor();
-            barriers(page, "register, " + theme);
-            steps.openInstallation("Foundry floor, ducted split");
-            for (String station : List.of("Papers", "Siting", "Access", "Mounting", "Electrical", "Running")) {
-                steps.station(station);
-                page.getByRole(AriaRole.ARTICLE).first().waitFor();
-                barriers(page, station + ", " + theme);
-            }
-            for (String path : List.of(
-                    "/corrections", "/rule-books", "/data-sheets", "/toolcase", "/people", "/reckoner/bundle")) {
-                page.navigate(application.address() + path);
-                page.getByRole(AriaRole.HEADING).first().waitFor();
-                barriers(page, path + ", " + theme);
-            }
-            page.context().close();
-        }
-    }
-
-    /** In the other theme only the colours differ. */
-    private static void barriers(Page page, String where) {
-        AxeBuilder axe = new AxeBuilder(page);
-        List<Rule> found = (where.endsWith("attic") ? axe.withRules(List.of("color-contrast")) : axe)
-                .analyze()
-                .getViolations();
-        assertThat(found)
-                .as(where)
-                .filteredOn(rule -> List.of("serious", "critical").contains(rule.getImpact()))
-                .extracting(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml())
-                .isEmpty();
-    }
-
-    @Test
-    @Order(8)
     void aLoggersFileShowsWhetherItHadSettled() {
         Page page = browser.open(DESK[0], DESK[1]);
         Steps steps = new Steps(page, application.address());
@@ -320,7 +276,7 @@ class PathTest extends BrowserTest {
     }
 
     @Test
-    @Order(9)
+    @Order(8)
     void firstPageStaysSmall() {
         Page page = browser.open(DESK[0], DESK[1]);
         List<Request> scripts = new ArrayList<>();

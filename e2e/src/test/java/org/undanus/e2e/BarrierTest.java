@@ -1,0 +1,54 @@
+package org.undanus.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Whoever sees little, or uses no mouse, can use every main page in both themes. */
+class BarrierTest extends BrowserTest {
+    @Test
+    void noSeriousBarrier() {
+        for (String theme : List.of("light", "attic")) {
+            Page page = browser.open(1280, 800);
+            page.addInitScript("localStorage.setItem('undanus.theme', '" + theme + "')");
+            Steps steps = new Steps(page, application.address());
+            page.navigate(application.address() + "/sign-in");
+            page.getByLabel("Password").waitFor();
+            barriers(page, "sign-in, " + theme);
+            steps.signIn("lead");
+            page.getByText("Foundry floor").first().waitFor();
+            barriers(page, "register, " + theme);
+            steps.openInstallation("Foundry floor, ducted split");
+            for (String station : List.of("Papers", "Siting", "Access", "Mounting", "Electrical", "Running")) {
+                steps.station(station);
+                page.getByRole(AriaRole.ARTICLE).first().waitFor();
+                barriers(page, station + ", " + theme);
+            }
+            for (String path : List.of(
+                    "/corrections", "/rule-books", "/data-sheets", "/toolcase", "/people", "/reckoner/bundle")) {
+                page.navigate(application.address() + path);
+                page.getByRole(AriaRole.HEADING).first().waitFor();
+                barriers(page, path + ", " + theme);
+            }
+            page.context().close();
+        }
+    }
+
+    /** In the other theme only the colours differ. */
+    private static void barriers(Page page, String where) {
+        AxeBuilder axe = new AxeBuilder(page);
+        List<Rule> found = (where.endsWith("attic") ? axe.withRules(List.of("color-contrast")) : axe)
+                .analyze()
+                .getViolations();
+        assertThat(found)
+                .as(where)
+                .filteredOn(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                .extracting(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml())
+                .isEmpty();
+    }
+}
