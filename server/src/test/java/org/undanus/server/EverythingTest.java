@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -47,6 +48,17 @@ class EverythingTest {
         return out.toByteArray();
     }
 
+    /** A correction that stays open. */
+    private static String raised(Client lead, String installation) {
+        return lead.post(
+                        "/api/installations/" + installation + "/corrections",
+                        Map.of("judgements", List.of("papers.plate-age@outdoor-1"), "words", "Once more."))
+                .expect(201)
+                .json()
+                .at("/0/id")
+                .asString();
+    }
+
     @Test
     void anEmptySystemJudgesTheSameAndTheSealsVerify() throws IOException {
         Client lead = SERVER.signedIn("lead");
@@ -73,6 +85,11 @@ class EverythingTest {
                                 "version",
                                 1))
                 .expect(201);
+        lead.upload(
+                        "/api/corrections/" + raised(lead, sealed) + "/files?name=note.txt",
+                        "Shown on site.".getBytes(StandardCharsets.UTF_8))
+                .expect(201);
+        String record = RecordTest.withPaperBoxAndAnswer(SERVER, sealed, "threeways");
         lead.post("/api/installations/" + sealed + "/seals", Map.of()).expect(201);
         byte[] zip = lead.get("/api/everything").expect(200).response().body();
         SERVER.signedIn("inspector").get("/api/everything").expect(403);
@@ -100,6 +117,10 @@ class EverythingTest {
                         .isEqualTo(there);
             }
             String here = to.installation("LH-23");
+            assertThat(RecordTest.carried(to, here))
+                    .as("a record with its paper, box, question and answer")
+                    .isEqualTo(RecordTest.carried(lead, sealed));
+            assertThat(RecordTest.carried(to, here).toString()).contains("The thermometer lay outdoors.");
             byte[] seal = to.get("/api/installations/" + here + "/seals/1/file")
                     .expect(200)
                     .response()

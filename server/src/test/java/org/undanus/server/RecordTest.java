@@ -14,6 +14,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.undanus.server.journal.JournalCheck;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A commissioning record comes in once, is held against everything, and asked about. */
 class RecordTest {
@@ -46,6 +48,60 @@ class RecordTest {
 
     private static Map<String, Object> record(List<Map<String, Object>> values) {
         return Map.of("signedBy", "Fitter, Threeways", "day", "2026-08-04", "values", values);
+    }
+
+    private static Map<String, Object> words(String words) {
+        return Map.of("words", words, "readings", List.of(), "confirmed", false);
+    }
+
+    /** A record on a paper with a box, asked about and answered. */
+    static String withPaperBoxAndAnswer(TestServer server, String installation, String crew) {
+        Client inspector = server.signedIn("inspector");
+        String id = inspector
+                .post("/api/installations/" + installation + "/records", record(stoodStill()))
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+        String paper = inspector
+                .upload("/api/records/" + id + "/documents?name=paper.png", TestPictures.png(60, 40))
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+        String claim =
+                inspector.get("/api/records/" + id).json().at("/values/1/id").asString();
+        inspector
+                .put(
+                        "/api/claims/" + claim + "/box",
+                        Map.of("document", paper, "page", 1, "left", 0.1, "top", 0.2, "width", 0.3, "height", 0.05))
+                .expect(200);
+        String question = inspector
+                .post(
+                        "/api/records/" + id + "/questions",
+                        Map.of("questions", List.of(Map.of("check", "record.pressure-hold", "subject", LINE))))
+                .expect(201)
+                .json()
+                .at("/0/id")
+                .asString();
+        server.signedIn(crew)
+                .post("/api/questions/" + question + "/answer", words("The thermometer lay outdoors."))
+                .expect(201);
+        return id;
+    }
+
+    /** The records of a case file with all that hangs on them. */
+    static JsonNode carried(Client client, String installation) {
+        JsonNode document = client.get("/api/installations/" + installation + "/case.json?photos=POSITIONED")
+                .expect(200)
+                .json()
+                .at("/installations/0");
+        assertThat(document.path("files")).isNotEmpty();
+        return JsonMapper.builder()
+                .build()
+                .createObjectNode()
+                .<ObjectNode>set("records", document.path("records"))
+                .set("files", document.path("files"));
     }
 
     private String brought(String installation, List<Map<String, Object>> values) {
@@ -117,16 +173,34 @@ class RecordTest {
         assertThat(crew.get("/api/letters").json().at("/0/subject").asString())
                 .isEqualTo("LH-02: a question about your record");
         String answer = "/api/questions/" + question.path("id").asString() + "/answer";
-        inspector.post(answer, Map.of("words", "x")).expect(403);
-        SERVER.signedIn("dunmarrow").post(answer, Map.of("words", "x")).expect(404);
-        assertThat(crew.post(answer, Map.of("words", "The thermometer lay outdoors."))
-                        .expect(201)
-                        .json()
-                        .path("answer")
-                        .asString())
-                .contains("outdoors");
-        assertThat(crew.post(answer, Map.of("words", "Another.")).expect(409).detail())
-                .contains("answered already");
+        inspector.post(answer, words("x")).expect(403);
+        SERVER.signedIn("dunmarrow").post(answer, words("x")).expect(404);
+        assertThat(crew.post(answer, words(" ")).expect(422).detail()).contains("or give a reading");
+        crew.upload("/api/records/" + id + "/documents?name=slip.png", TestPictures.png(30, 20))
+                .expect(201);
+        Map<String, Object> withReading = Map.of(
+                "words",
+                "The thermometer lay outdoors.",
+                "confirmed",
+                false,
+                "readings",
+                List.of(Map.of(
+                        "point",
+                        "tightness.end-temperature",
+                        "component",
+                        LINE,
+                        "typed",
+                        "83 °F",
+                        "grade",
+                        "RECORDED")));
+        JsonNode answered = crew.post(answer, withReading).expect(201).json();
+        assertThat(answered.path("answer").asString()).contains("outdoors");
+        assertThat(answered.at("/readings/0").asString()).contains("28.3 °C");
+        assertThat(crew.post(answer, words("Another.")).expect(409).detail()).contains("answered already");
+        assertThat(crew.upload("/api/records/" + id + "/documents?name=late.png", TestPictures.png(30, 20))
+                        .expect(403)
+                        .detail())
+                .contains("none is open");
         assertThat(SERVER.bean(JournalCheck.class).run().sound()).isTrue();
     }
 

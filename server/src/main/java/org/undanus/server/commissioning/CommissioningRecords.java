@@ -5,10 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -30,12 +27,8 @@ import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
-import org.undanus.core.quantity.Accuracy;
-import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.FieldNotation;
-import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Years;
+import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentRow;
@@ -52,20 +45,20 @@ import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
+import org.undanus.server.upload.ArrivedFile;
 import org.undanus.server.upload.FileName;
 import org.undanus.server.upload.Upload;
+import org.undanus.server.walk.AnsweredReading;
+import org.undanus.server.walk.Readings;
 
 /** Takes in commissioning records, and holds them against everything else. */
 @Service
 public class CommissioningRecords {
     private static final String NOTHING_SAVED = " Nothing was saved.";
-    private static final int MOST_PROBLEMS = 20;
     private static final int MOST_DOCUMENTS = 20;
     private static final int MOST_RECORDS = 50;
-    private static final int LONGEST_NAME = 120;
     private static final int LONGEST_ANSWER = 2000;
     private static final int MOST_PAGES = 200;
-    private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mm");
 
     /** A record with what was found in it. */
     public record Audited(RecordRow row, CaseFile file, CommissioningRecord record, List<Found> found) {}
@@ -88,8 +81,10 @@ public class CommissioningRecords {
     private final CaseFiles cases;
     private final Journal journal;
     private final Outbox outbox;
+    private final Readings readings;
 
-    CommissioningRecords(RecordMapper mapper, CaseFiles cases, Journal journal, Outbox outbox) {
+    CommissioningRecords(RecordMapper mapper, CaseFiles cases, Journal journal, Outbox outbox, Readings readings) {
+        this.readings = readings;
         this.mapper = mapper;
         this.cases = cases;
         this.journal = journal;
@@ -149,47 +144,33 @@ public class CommissioningRecords {
         CaseFile file = cases.openForWriting(installation, person);
         requireOffice(person);
         RecordSheet sheet = read.apply(file.header().reference());
-        if (!sheet.installation().equals(file.header().reference())) {
-            throw new UnsuitableException(
-                    "installation",
-                    "This is the record of "
-                            + (sheet.installation().isEmpty() ? "no installation" : sheet.installation()) + ", not of "
-                            + file.header().reference() + "." + NOTHING_SAVED);
-        }
-        List<String> problems = new ArrayList<>();
-        Optional<LocalDate> day = day(sheet.day(), problems);
-        if (sheet.signedBy().isBlank() || sheet.signedBy().length() > LONGEST_NAME) {
-            problems.add("Signed by: say who signed it, in 1 to " + LONGEST_NAME + " characters.");
-        }
-        Weather weather = weather(sheet.coldest(), sheet.warmest(), problems);
-        if (sheet.rows().isEmpty()) {
-            problems.add("No line has a value.");
-        }
         String id = UUID.randomUUID().toString();
-        List<ClaimRow> claims = understood(id, sheet.rows(), file, problems);
-        if (!problems.isEmpty()) {
-            throw new UnsuitableException("values", told(problems));
-        }
-        requireNew(file, sheet.signedBy().strip(), day.orElseThrow(), claims);
+        UnderstoodSheet understood = UnderstoodSheet.of(sheet, id, file);
+        requireNew(file, understood.signedBy(), understood.day(), understood.claims());
         RecordRow row = new RecordRow(
                 id,
                 installation,
-                sheet.signedBy().strip(),
-                day.orElseThrow(),
-                weather.coldest(),
-                weather.warmest(),
+                understood.signedBy(),
+                understood.day(),
+                understood.weather().coldest(),
+                understood.weather().warmest(),
                 person.name(),
                 Moment.kept(Instant.now()),
                 false,
                 1);
+        keep(row, understood.claims(), person);
+        understood.claims().forEach(claim -> recorded(claim, row, file, person));
+        return row;
+    }
+
+    /** Keeps it as it is. */
+    void keep(RecordRow row, List<ClaimRow> claims, Person person) {
         mapper.insert(row);
         journal.write(person.name(), "commissioning-record.brought", row.id(), row);
         for (ClaimRow claim : claims) {
             mapper.insertClaim(claim);
             journal.write(person.name(), "claim.added", claim.id(), claim);
-            recorded(claim, row, file, person);
         }
-        return row;
     }
 
     /** The same once more, from a second click or a second hand, is none. */
@@ -215,119 +196,6 @@ public class CommissioningRecords {
                 .map(claim ->
                         List.of(claim.point(), claim.component(), claim.typed(), String.valueOf(claim.claimedAt())))
                 .collect(Collectors.toSet());
-    }
-
-    private static String told(List<String> problems) {
-        String first = problems.stream().limit(MOST_PROBLEMS).collect(Collectors.joining("\n"));
-        int more = problems.size() - MOST_PROBLEMS;
-        return first + (more > 0 ? "\nAnd " + more + " more." : "") + NOTHING_SAVED;
-    }
-
-    private static Optional<LocalDate> day(String written, List<String> problems) {
-        try {
-            LocalDate day = LocalDate.parse(written);
-            if (Years.OF_VISITS.hold(day) && !day.isAfter(LocalDate.now().plusDays(1))) {
-                return Optional.of(day);
-            }
-            problems.add("Day: a record is of a day in " + Years.OF_VISITS + " that has been.");
-        } catch (DateTimeParseException e) {
-            problems.add("Day: write it as 2026-09-01; not \"" + written + "\".");
-        }
-        return Optional.empty();
-    }
-
-    /** K; both null where nobody entered it. */
-    private record Weather(Double coldest, Double warmest) {}
-
-    private static Weather weather(Optional<String> coldest, Optional<String> warmest, List<String> problems) {
-        Optional<Double> low = temperature("Coldest of the day", coldest, problems);
-        Optional<Double> high = temperature("Warmest of the day", warmest, problems);
-        if (low.isPresent() != high.isPresent() || low.isPresent() && low.get() > high.get()) {
-            problems.add("Weather: give the coldest and the warmest of the day, or neither.");
-        }
-        return new Weather(low.orElse(null), high.orElse(null));
-    }
-
-    private static Optional<Double> temperature(String what, Optional<String> written, List<String> problems) {
-        try {
-            return written.map(text ->
-                    FieldNotation.parse(text, Dimension.TEMPERATURE).value().si());
-        } catch (FieldNotationException e) {
-            problems.add(what + ": " + e.getMessage());
-            return Optional.empty();
-        }
-    }
-
-    private List<ClaimRow> understood(String record, List<RecordSheet.Row> rows, CaseFile file, List<String> problems) {
-        Map<PointKey, Point> lines = RecordLines.of(file.facts()).stream()
-                .collect(Collectors.toMap(RecordLines.Line::key, RecordLines.Line::point, (one, same) -> one));
-        Set<PointKey> seen = new HashSet<>();
-        List<ClaimRow> claims = new ArrayList<>();
-        for (RecordSheet.Row row : rows) {
-            PointKey key = new PointKey(row.line(), row.of());
-            Point point = lines.get(key);
-            Optional<String> problem = point == null
-                    ? Optional.of("this installation's record has no line " + row.line() + " of " + row.of() + ".")
-                    : !seen.add(key) ? Optional.of("the line has a value already.") : problem(point, row, file);
-            problem.ifPresent(words -> problems.add("Line " + row.number() + ": " + words));
-            claims.add(new ClaimRow(
-                    UUID.randomUUID().toString(),
-                    record,
-                    row.line(),
-                    row.of(),
-                    row.value(),
-                    row.readAt()
-                            .flatMap(CommissioningRecords::time)
-                            .map(MINUTE::format)
-                            .orElse(null),
-                    row.instrument().orElse(null),
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null));
-        }
-        return claims;
-    }
-
-    private static Optional<String> problem(Point point, RecordSheet.Row row, CaseFile file) {
-        if (row.readAt().isPresent()
-                && row.readAt().flatMap(CommissioningRecords::time).isEmpty()) {
-            return Optional.of("a time needs its day, as 2026-09-01 14:05; not \""
-                    + row.readAt().get() + "\".");
-        }
-        if (row.instrument().filter(name -> name.length() > 60).isPresent()) {
-            return Optional.of("an instrument's name has 60 characters at most.");
-        }
-        try {
-            Entry.understand(
-                    point,
-                    row.value(),
-                    accuracy(point, row.instrument(), file),
-                    file.facts().traces());
-            return Optional.empty();
-        } catch (IllegalArgumentException e) {
-            return Optional.of(e.getMessage());
-        }
-    }
-
-    private static Optional<LocalDateTime> time(String written) {
-        try {
-            LocalDateTime at = LocalDateTime.parse(written.strip().replace(' ', 'T'));
-            return Optional.of(at).filter(when -> Years.OF_VISITS.hold(when.toLocalDate()));
-        } catch (DateTimeParseException e) {
-            return Optional.empty();
-        }
-    }
-
-    /** Of the instrument it names where the toolcase has it, else of the kind. */
-    private static Accuracy accuracy(Point point, Optional<String> instrument, CaseFile file) {
-        return instrument
-                .flatMap(file.facts().toolcase()::find)
-                .flatMap(known -> point.dimension().flatMap(known::channel))
-                .map(channel -> channel.accuracy())
-                .orElseGet(() -> file.rules().accuracy(point.instrument()));
     }
 
     private void recorded(ClaimRow claim, RecordRow row, CaseFile file, Person person) {
@@ -370,7 +238,7 @@ public class CommissioningRecords {
                 Entry.understand(
                         point,
                         row.typed(),
-                        accuracy(point, instrument, file),
+                        UnderstoodSheet.accuracy(point, instrument, file),
                         file.facts().traces()),
                 Optional.ofNullable(row.claimedAt()).map(LocalDateTime::parse),
                 instrument,
@@ -428,11 +296,7 @@ public class CommissioningRecords {
             Person person) {
         requireOffice(person);
         RecordRow before = visible(id, person);
-        List<String> problems = new ArrayList<>();
-        Weather weather = weather(coldest, warmest, problems);
-        if (!problems.isEmpty()) {
-            throw new UnsuitableException("weather", told(problems));
-        }
+        UnderstoodSheet.Weather weather = UnderstoodSheet.Weather.of(coldest, warmest);
         RecordRow wanted = new RecordRow(
                 id,
                 before.installationId(),
@@ -459,9 +323,17 @@ public class CommissioningRecords {
      */
     @Transactional
     DocumentRow attach(String id, String name, byte[] content, Person person) {
-        requireOffice(person);
         visible(id, person);
-        String called = FileName.clean(name);
+        if (!person.inspects() && mapper.questions(id).stream().allMatch(each -> each.answer() != null)) {
+            throw new NotAllowedException("A crew adds papers to answer a question; none is open.");
+        }
+        return keep(id, new ArrivedFile(name, content, person.name(), Instant.now()), person);
+    }
+
+    /** Keeps a paper as it came. */
+    DocumentRow keep(String id, ArrivedFile paper, Person person) {
+        byte[] content = paper.content();
+        String called = FileName.clean(paper.name());
         if (mapper.documents(id).size() >= MOST_DOCUMENTS) {
             throw new UnsuitableException("file", "A record has " + MOST_DOCUMENTS + " documents at most.");
         }
@@ -475,8 +347,8 @@ public class CommissioningRecords {
                 type,
                 Digest.sha256(content),
                 content.length,
-                person.name(),
-                Moment.kept(Instant.now()));
+                paper.addedBy(),
+                paper.addedAt());
         mapper.insertDocument(row, content);
         journal.write(person.name(), "record-document.added", row.id(), new DocumentState(row, row.sha256()));
         return row;
@@ -508,6 +380,10 @@ public class CommissioningRecords {
             throw new NotFoundException("There is no such value.");
         }
         cases.openForWriting(visible(before.recordId(), person).installationId(), person);
+        return box(before, box, person);
+    }
+
+    ClaimRow box(ClaimRow before, Optional<Box> box, Person person) {
         if (box.isPresent() && before.documentId() != null) {
             throw new ConflictException(
                     "This value has its box already. Take that away first." + NOTHING_SAVED, "", before.documentId());
@@ -580,14 +456,17 @@ public class CommissioningRecords {
                     Moment.kept(Instant.now()),
                     null,
                     null,
-                    null));
+                    null,
+                    ""));
         }
-        for (QuestionRow question : questions) {
-            mapper.ask(question);
-            journal.write(person.name(), "question.asked", question.id(), question);
-        }
+        questions.forEach(question -> keep(question, person));
         letter(file, row, questions, person);
         return questions;
+    }
+
+    void keep(QuestionRow question, Person person) {
+        mapper.ask(question);
+        journal.write(person.name(), "question.asked", question.id(), question);
     }
 
     private void letter(CaseFile file, RecordRow row, List<QuestionRow> questions, Person person) {
@@ -614,12 +493,19 @@ public class CommissioningRecords {
     }
 
     /**
-     * Answers a question, once.
+     * Answers a question, once, in words or by readings.
      *
+     * @param confirmed whether the person has been asked about unusual values
      * @throws ConflictException where it is answered already
      */
     @Transactional
-    QuestionRow answer(String question, String words, Person person) {
+    QuestionRow answer(
+            String question,
+            String words,
+            List<AnsweredReading> read,
+            boolean confirmed,
+            Person person,
+            UnitSystem units) {
         QuestionRow before = mapper.question(question);
         if (before == null) {
             throw new NotFoundException("There is no such question.");
@@ -629,9 +515,9 @@ public class CommissioningRecords {
         if (person.inspects()) {
             throw new NotAllowedException("The crew answers.");
         }
-        if (words.isBlank() || words.getBytes(StandardCharsets.UTF_8).length > LONGEST_ANSWER) {
+        if (words.isBlank() && read.isEmpty() || words.getBytes(StandardCharsets.UTF_8).length > LONGEST_ANSWER) {
             throw new UnsuitableException(
-                    "words", "An answer has 1 to " + LONGEST_ANSWER + " characters." + NOTHING_SAVED);
+                    "words", "Answer in 1 to " + LONGEST_ANSWER + " characters, or give a reading." + NOTHING_SAVED);
         }
         QuestionRow answered = new QuestionRow(
                 before.id(),
@@ -643,7 +529,8 @@ public class CommissioningRecords {
                 before.askedAt(),
                 words.strip(),
                 person.name(),
-                Moment.kept(Instant.now()));
+                Moment.kept(Instant.now()),
+                String.join(" ", readings.answer(file.header().id(), read, confirmed, person, units)));
         if (mapper.answer(answered) == 0) {
             throw new ConflictException("This question is answered already." + NOTHING_SAVED, words, before.answer());
         }
@@ -652,8 +539,16 @@ public class CommissioningRecords {
                 file.header().crew(),
                 file.header().id(),
                 file.header().reference() + ": an answer about the record",
-                before.question() + "\n\n" + answered.answer() + "\n",
+                before.question() + "\n\n" + answered.answer() + "\n" + (read.isEmpty() ? "" : told(read)),
                 person.name());
         return answered;
+    }
+
+    private static String told(List<AnsweredReading> read) {
+        return read.stream()
+                .map(each -> "\n"
+                        + RecordLines.point(each.point()).map(Point::title).orElse(each.point()) + ": "
+                        + each.typed())
+                .collect(Collectors.joining("", "\nWith it came:", "\n"));
     }
 }

@@ -53,6 +53,7 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.walk.AnsweredReading;
 
 /** Commissioning records over HTTP. */
 @RestController
@@ -134,7 +135,8 @@ class RecordController {
             Instant askedAt,
             Optional<String> answer,
             Optional<String> answeredBy,
-            Optional<Instant> answeredAt) {}
+            Optional<Instant> answeredAt,
+            List<String> readings) {}
 
     /** @param why what was found there */
     record ReReadLine(String point, String component, String title, Severity stake, String why, String station) {}
@@ -172,9 +174,12 @@ class RecordController {
             @NotNull(message = "is missing") @Size(min = 1, max = 50, message = "names none, or more than 50")
                     List<@Valid @NotNull(message = "is empty") AskedQuestion> questions) {}
 
+    /** @param confirmed whether the person has been asked about an unusual value */
     record Answer(
-            @NotBlank(message = "is empty") @Size(max = 2000, message = "is longer than 2000 characters")
-                    String words) {}
+            @NotNull(message = "is missing") @Size(max = 2000, message = "is longer than 2000 characters") String words,
+            @NotNull(message = "is missing") @Size(max = 20, message = "holds more than 20")
+                    List<@Valid @NotNull(message = "is empty") AnsweredReading> readings,
+            boolean confirmed) {}
 
     private final CommissioningRecords records;
     private final CrewAudits audits;
@@ -334,7 +339,7 @@ class RecordController {
                         .toList(),
                 again,
                 records.questions(row.id()).stream()
-                        .map(RecordController::question)
+                        .map(asked -> question(asked, file, units))
                         .toList());
     }
 
@@ -383,7 +388,12 @@ class RecordController {
         return new PaperView(row.id(), row.name(), row.mediaType(), row.bytes(), row.addedBy(), row.addedAt());
     }
 
-    private static QuestionView question(QuestionRow row) {
+    private QuestionView question(QuestionRow row, Person person, UnitSystem units) {
+        return question(row, cases.open(records.visible(row.recordId(), person).installationId(), person), units);
+    }
+
+    private static QuestionView question(QuestionRow row, CaseFile file, UnitSystem units) {
+        List<String> ids = row.readingIds();
         return new QuestionView(
                 row.id(),
                 row.checkId(),
@@ -393,7 +403,16 @@ class RecordController {
                 row.askedAt(),
                 Optional.ofNullable(row.answer()),
                 Optional.ofNullable(row.answeredBy()),
-                Optional.ofNullable(row.answeredAt()));
+                Optional.ofNullable(row.answeredAt()),
+                file.evidence().readings().stream()
+                        .filter(reading -> ids.contains(reading.id().toString()))
+                        .map(reading -> RecordLines.point(reading.key().point())
+                                        .map(point -> title(
+                                                point,
+                                                subject(file, reading.key().component())))
+                                        .orElse(reading.key().point())
+                                + ": " + reading.value().in(units).orElseGet(reading::typed))
+                        .toList());
     }
 
     /** The weather of its day, and whether the crew's copy of the report has what was found. */
@@ -465,15 +484,21 @@ class RecordController {
                                 .toList(),
                         person)
                 .stream()
-                .map(RecordController::question)
+                .map(question -> question(question, person, UnitSystem.SI))
                 .toList();
     }
 
     @PostMapping("/questions/{id}/answer")
     @ResponseStatus(HttpStatus.CREATED)
     QuestionView answer(
-            @PathVariable String id, @Valid @RequestBody Answer answer, @AuthenticationPrincipal Person person) {
-        return question(records.answer(id, answer.words(), person));
+            @PathVariable String id,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody Answer answer,
+            @AuthenticationPrincipal Person person) {
+        UnitSystem system = units.orElse(UnitSystem.SI);
+        QuestionRow answered =
+                records.answer(id, answer.words(), answer.readings(), answer.confirmed(), person, system);
+        return question(answered, person, system);
     }
 
     /** Audits all records, crew by crew; how it goes on is asked under its id. */

@@ -9,6 +9,7 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.undanus.server.store.Moment;
+import org.undanus.server.upload.KeptFile;
 
 @Mapper
 interface RecordMapper {
@@ -44,7 +45,24 @@ interface RecordMapper {
             Double boxLeft,
             Double boxTop,
             Double boxWidth,
-            Double boxHeight) {}
+            Double boxHeight) {
+
+        static ClaimRow unboxed(
+                String id,
+                String recordId,
+                String point,
+                String component,
+                String typed,
+                String claimedAt,
+                String instrument) {
+            return new ClaimRow(
+                    id, recordId, point, component, typed, claimedAt, instrument, null, null, null, null, null, null);
+        }
+
+        ClaimRow as(String other) {
+            return unboxed(other, recordId, point, component, typed, claimedAt, instrument);
+        }
+    }
 
     record DocumentRow(
             String id,
@@ -58,6 +76,10 @@ interface RecordMapper {
         public DocumentRow {
             addedAt = Moment.kept(addedAt);
         }
+
+        KeptFile kept() {
+            return new KeptFile(id, name, mediaType, sha256, bytes, addedBy, addedAt);
+        }
     }
 
     /** As the journal keeps it. */
@@ -65,6 +87,7 @@ interface RecordMapper {
 
     record DocumentContent(byte[] content) {}
 
+    /** @param readings ids of those that came with the answer, parted by spaces */
     record QuestionRow(
             String id,
             String recordId,
@@ -75,10 +98,15 @@ interface RecordMapper {
             Instant askedAt,
             String answer,
             String answeredBy,
-            Instant answeredAt) {
+            Instant answeredAt,
+            String readings) {
         public QuestionRow {
             askedAt = Moment.kept(askedAt);
             answeredAt = Moment.kept(answeredAt);
+        }
+
+        List<String> readingIds() {
+            return readings.isEmpty() ? List.of() : List.of(readings.split(" "));
         }
     }
 
@@ -90,7 +118,7 @@ interface RecordMapper {
                     + " box_width, box_height FROM record_claim ";
     String DOCUMENT = "SELECT id, record_id, name, media_type, sha256, bytes, added_by, added_at FROM record_document ";
     String QUESTION =
-            "SELECT id, record_id, check_id, subject, question, asked_by, asked_at, answer, answered_by, answered_at"
+            "SELECT id, record_id, check_id, subject, question, asked_by, asked_at, answer, answered_by, answered_at, readings"
                     + " FROM record_question ";
 
     @Select(RECORD + "ORDER BY id")
@@ -156,11 +184,14 @@ interface RecordMapper {
     @Select(QUESTION + "WHERE id = #{id}")
     QuestionRow question(String id);
 
-    @Insert("INSERT INTO record_question (id, record_id, check_id, subject, question, asked_by, asked_at)"
-            + " VALUES (#{id}, #{recordId}, #{checkId}, #{subject}, #{question}, #{askedBy}, #{askedAt})")
+    @Insert(
+            "INSERT INTO record_question (id, record_id, check_id, subject, question, asked_by, asked_at, answer, answered_by,"
+                    + " answered_at, readings) VALUES (#{id}, #{recordId}, #{checkId}, #{subject}, #{question}, #{askedBy}, #{askedAt},"
+                    + " #{answer}, #{answeredBy}, #{answeredAt}, #{readings})")
     void ask(QuestionRow row);
 
-    @Update("UPDATE record_question SET answer = #{answer}, answered_by = #{answeredBy}, answered_at = #{answeredAt}"
+    @Update("UPDATE record_question SET answer = #{answer}, answered_by = #{answeredBy}, answered_at = #{answeredAt},"
+            + " readings = #{readings}"
             + " WHERE id = #{id} AND answer IS NULL")
     int answer(QuestionRow row);
 }

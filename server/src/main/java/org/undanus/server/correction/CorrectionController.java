@@ -30,7 +30,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
@@ -44,6 +43,7 @@ import org.undanus.server.account.Person;
 import org.undanus.server.hold.CalendarFile;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.walk.AnsweredReading;
 
 /** Corrections over HTTP. */
 @RestController
@@ -63,12 +63,6 @@ class CorrectionController {
             @NotBlank(message = "is empty") @Size(max = 2000, message = "is longer than 2000 characters") String words,
             Optional<LocalDate> due,
             int version) {}
-
-    record AnsweredReading(
-            @NotBlank(message = "is empty") @Size(max = 80, message = "is no line") String point,
-            @NotNull(message = "is missing") @Size(max = 40, message = "is no unit") String component,
-            @NotBlank(message = "is empty") @Size(max = 400, message = "is longer than 400 characters") String typed,
-            @NotNull(message = "is missing") Grade grade) {}
 
     /** @param confirmed whether the person has been asked about an unusual value */
     record NewStep(
@@ -225,14 +219,7 @@ class CorrectionController {
             @AuthenticationPrincipal Person person) {
         UnitSystem system = units.orElse(UnitSystem.SI);
         Corrections.Doing doing = new Corrections.Doing(
-                asked.kind(),
-                asked.words(),
-                asked.readings().stream()
-                        .map(r ->
-                                new Corrections.Answered(new PointKey(r.point(), r.component()), r.typed(), r.grade()))
-                        .toList(),
-                asked.confirmed(),
-                asked.version());
+                asked.kind(), asked.words(), asked.readings(), asked.confirmed(), asked.version());
         return thread(corrections.take(id, doing, person, system), person, system);
     }
 

@@ -16,9 +16,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.undanus.core.evidence.Grade;
-import org.undanus.core.evidence.PointKey;
-import org.undanus.core.evidence.Reading;
 import org.undanus.core.judgement.DueDates;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.UnitSystem;
@@ -36,8 +33,11 @@ import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
+import org.undanus.server.upload.ArrivedFile;
 import org.undanus.server.upload.FileName;
+import org.undanus.server.upload.KeptFile;
 import org.undanus.server.upload.Upload;
+import org.undanus.server.walk.AnsweredReading;
 import org.undanus.server.walk.JudgementView;
 import org.undanus.server.walk.Readings;
 
@@ -62,16 +62,13 @@ public class Corrections {
     /** What is asked for at once. */
     record Asked(List<String> judgements, String words, Optional<LocalDate> due) {}
 
-    /** A reading that comes with an answer. */
-    record Answered(PointKey key, String typed, Grade grade) {}
-
     /**
      * What somebody does about a correction.
      *
      * @param confirmed whether the person has been asked about an unusual value
      * @param version of the correction that was seen
      */
-    record Doing(Step.Kind kind, String words, List<Answered> readings, boolean confirmed, int version) {}
+    record Doing(Step.Kind kind, String words, List<AnsweredReading> readings, boolean confirmed, int version) {}
 
     private final CorrectionMapper mapper;
     private final CaseFiles cases;
@@ -314,37 +311,14 @@ public class Corrections {
                 UUID.randomUUID().toString(),
                 kind,
                 words,
-                kind == Step.Kind.ANSWERED ? read(before, doing, person, units) : List.of(),
+                kind == Step.Kind.ANSWERED
+                        ? readings.answer(before.installationId(), doing.readings(), doing.confirmed(), person, units)
+                        : List.of(),
                 person.name(),
                 Moment.kept(Instant.now()));
         keep(step, id, person.name());
         letters.taken(cases.open(now.installationId(), person).header(), now, step, person);
         return now;
-    }
-
-    private List<String> read(Correction correction, Doing doing, Person person, UnitSystem units) {
-        List<String> kept = new ArrayList<>();
-        for (Answered answered : doing.readings()) {
-            Optional<UUID> latest = cases.open(correction.installationId(), person)
-                    .evidence()
-                    .latest(answered.key())
-                    .map(Reading::id);
-            UUID reading = UUID.randomUUID();
-            readings.save(
-                    correction.installationId(),
-                    new Readings.Typed(
-                            reading,
-                            answered.key(),
-                            answered.typed(),
-                            Optional.empty(),
-                            answered.grade(),
-                            latest,
-                            doing.confirmed()),
-                    person,
-                    units);
-            kept.add(reading.toString());
-        }
-        return kept;
     }
 
     /** A correction is closed by what was read after it was raised, not by what somebody says. */
@@ -408,7 +382,18 @@ public class Corrections {
     Attachment attach(String id, String name, byte[] content, Person person) {
         Correction correction = lockedForWriting(id, person);
         requireOpen(correction);
-        String called = FileName.clean(name);
+        return attachment(keep(id, new ArrivedFile(name, content, person.name(), Instant.now()), person.name()));
+    }
+
+    /** Keeps a file as it came. */
+    @Transactional
+    public void keep(String id, ArrivedFile file, Person person) {
+        keep(id, file, person.name());
+    }
+
+    private AttachmentRow keep(String id, ArrivedFile file, String who) {
+        byte[] content = file.content();
+        String called = FileName.clean(file.name());
         if (mapper.attachments(id).size() >= MOST_FILES) {
             throw new UnsuitableException("file", "A correction has " + MOST_FILES + " files at most.");
         }
@@ -424,11 +409,25 @@ public class Corrections {
                 type,
                 Digest.sha256(content),
                 content.length,
-                person.name(),
-                Moment.kept(Instant.now()));
+                file.addedBy(),
+                Moment.kept(file.addedAt()));
         mapper.insertAttachment(row, content);
-        journal.write(person.name(), "attachment.added", row.id(), new AttachmentState(row, row.sha256()));
-        return attachment(row);
+        journal.write(who, "attachment.added", row.id(), new AttachmentState(row, row.sha256()));
+        return row;
+    }
+
+    /** What hangs on a correction. */
+    @Transactional(readOnly = true)
+    public List<KeptFile> files(Correction correction) {
+        return mapper.attachments(correction.id()).stream()
+                .map(row -> new KeptFile(
+                        row.id(), row.name(), row.mediaType(), row.sha256(), row.bytes(), row.addedBy(), row.addedAt()))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public byte[] content(KeptFile file) {
+        return mapper.content(file.id()).content();
     }
 
     private static boolean isText(byte[] content) {

@@ -12,6 +12,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.server.commissioning.CarriedRecord;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Step;
 import org.undanus.server.datasheet.SheetRecord;
@@ -58,10 +59,15 @@ record CaseDocument(
             Optional<List<CorrectionRecord>> corrections,
             Optional<List<PhotoRecord>> photos,
             Optional<List<TraceRecord>> traces,
+            Optional<List<CarriedRecord>> records,
+            Optional<List<FileRecord>> files,
             Optional<List<JudgementRecord>> judgements) {
 
         /** The same, what it holds of files beside it. */
-        InstallationRecord with(Optional<List<PhotoRecord>> otherPhotos, Optional<List<TraceRecord>> otherTraces) {
+        InstallationRecord with(
+                Optional<List<PhotoRecord>> otherPhotos,
+                Optional<List<TraceRecord>> otherTraces,
+                Optional<List<FileRecord>> otherFiles) {
             return new InstallationRecord(
                     reference,
                     title,
@@ -82,6 +88,8 @@ record CaseDocument(
                     corrections,
                     otherPhotos,
                     otherTraces,
+                    records,
+                    otherFiles,
                     judgements);
         }
     }
@@ -164,6 +172,41 @@ record CaseDocument(
         /** The same, its content beside it. */
         TraceRecord in(String name) {
             return new TraceRecord(sha256, point, Optional.empty(), Optional.of(name));
+        }
+    }
+
+    /**
+     * A file hung on a correction, or a paper that a commissioning record stands on.
+     *
+     * @param correction number of the correction it hangs on
+     * @param record number of the record that stands on it, from 1
+     * @param sha256 of the file as it came in; the content may be without what the camera wrote
+     * @param content base64, where it is within the document
+     * @param file its name in a ZIP file, where it stands beside the document
+     */
+    record FileRecord(
+            Optional<Integer> correction,
+            Optional<Integer> record,
+            String name,
+            String mediaType,
+            String sha256,
+            String addedBy,
+            Instant addedAt,
+            @Schema(type = "string", format = "byte") Optional<FileContent> content,
+            Optional<String> file) {
+
+        /** The same, its content beside it. */
+        FileRecord in(String other) {
+            return new FileRecord(
+                    correction,
+                    record,
+                    name,
+                    mediaType,
+                    sha256,
+                    addedBy,
+                    addedAt,
+                    Optional.empty(),
+                    Optional.of(other));
         }
     }
 

@@ -10,7 +10,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.util.unit.DataSize;
@@ -23,10 +25,12 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.server.account.Person;
+import org.undanus.server.commissioning.CarriedRecords;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.exchange.CaseDocument.CorrectionRecord;
+import org.undanus.server.exchange.CaseDocument.FileRecord;
 import org.undanus.server.exchange.CaseDocument.InstallationRecord;
 import org.undanus.server.exchange.CaseDocument.JudgementRecord;
 import org.undanus.server.exchange.CaseDocument.LimitRecord;
@@ -40,6 +44,7 @@ import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
 import org.undanus.server.trace.TraceStore;
+import org.undanus.server.upload.KeptFile;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -61,6 +66,7 @@ public class CaseExport {
     private final SitePlans plans;
     private final Photos photos;
     private final TraceStore traces;
+    private final CarriedRecords records;
     private final JsonMapper json;
     private final DataSize largest;
 
@@ -72,6 +78,7 @@ public class CaseExport {
             SitePlans plans,
             Photos photos,
             TraceStore traces,
+            CarriedRecords records,
             JsonMapper json,
             @org.springframework.beans.factory.annotation.Value("${undanus.largest-case-file}") DataSize largest) {
         this.cases = cases;
@@ -81,6 +88,7 @@ public class CaseExport {
         this.plans = plans;
         this.photos = photos;
         this.traces = traces;
+        this.records = records;
         this.json = json;
         this.largest = largest;
     }
@@ -161,6 +169,9 @@ public class CaseExport {
                                 .toList()),
                         i.traces().map(all -> all.stream()
                                 .map(trace -> set(trace, files))
+                                .toList()),
+                        i.files().map(all -> all.stream()
+                                .map(file -> set(file, files))
                                 .toList())))
                 .toList());
     }
@@ -171,18 +182,33 @@ public class CaseExport {
         return trace.in(name);
     }
 
+    private static CaseDocument.FileRecord set(CaseDocument.FileRecord file, List<CaseZip.Beside> files) {
+        String name = CaseZip.FILES + named(file.sha256(), file.mediaType(), files);
+        file.content().ifPresent(content -> files.add(new CaseZip.Beside(name, content)));
+        return file.in(name);
+    }
+
+    private static String named(String sha256, String mediaType, List<CaseZip.Beside> files) {
+        String ending = mediaType.substring(mediaType.indexOf('/') + 1);
+        return (files.size() + 1) + "-" + sha256.substring(0, 12) + "." + ending;
+    }
+
     private static CaseDocument.PhotoRecord set(CaseDocument.PhotoRecord photo, List<CaseZip.Beside> files) {
-        String ending = photo.mediaType().substring(photo.mediaType().indexOf('/') + 1);
-        String name = CaseZip.PHOTOS + (files.size() + 1) + "-" + photo.sha256().substring(0, 12) + "." + ending;
+        String name = CaseZip.PHOTOS + named(photo.sha256(), photo.mediaType(), files);
         photo.content().ifPresent(content -> files.add(new CaseZip.Beside(name, content)));
         return photo.in(name);
     }
 
     private void requireNotTooLarge(CaseFile file, Person person) {
         long others = json.writeValueAsBytes(export(file, ExchangeController.PhotoChoice.NONE, person)).length;
-        long size = others
-                + photos.bytes(file) * BASE64_TEXT / BASE64_BYTES
-                + photos.of(file).size() * ABOUT_A_PHOTO;
+        List<KeptFile> kept = Stream.concat(
+                        corrections.of(file).stream().flatMap(each -> corrections.files(each).stream()),
+                        records.of(file).stream().flatMap(each -> each.papers().stream()))
+                .toList();
+        long bytes =
+                photos.bytes(file) + kept.stream().mapToLong(KeptFile::bytes).sum();
+        long size =
+                others + bytes * BASE64_TEXT / BASE64_BYTES + (photos.of(file).size() + kept.size()) * ABOUT_A_PHOTO;
         if (size > largest.toBytes()) {
             throw new UnsuitableException(
                     "photos",
@@ -196,6 +222,7 @@ public class CaseExport {
         CaseFile.Header h = file.header();
         Map<UUID, Integer> visits = cases.visitNumbers(h);
         List<Correction> raised = corrections.of(file);
+        List<CarriedRecords.WithPapers> carried = records.of(file);
         return new InstallationRecord(
                 h.reference(),
                 h.title(),
@@ -229,9 +256,60 @@ public class CaseExport {
                                 .map(photo -> photo(photo, raised, c, person))
                                 .toList()),
                 Optional.of(traces(file)).filter(logged -> !logged.isEmpty()),
+                Optional.of(carried.stream()
+                                .map(CarriedRecords.WithPapers::record)
+                                .toList())
+                        .filter(all -> !all.isEmpty()),
+                Optional.of(choice)
+                        .filter(c -> c != ExchangeController.PhotoChoice.NONE)
+                        .map(c -> files(raised, carried, c))
+                        .filter(all -> !all.isEmpty()),
                 Optional.of(file.judgements().all().stream()
                         .map(CaseExport::judgement)
                         .toList()));
+    }
+
+    private List<FileRecord> files(
+            List<Correction> raised, List<CarriedRecords.WithPapers> carried, ExchangeController.PhotoChoice choice) {
+        List<FileRecord> files = new ArrayList<>();
+        for (Correction correction : raised) {
+            for (KeptFile kept : corrections.files(correction)) {
+                files.add(file(
+                        Optional.of(correction.number()),
+                        Optional.empty(),
+                        kept,
+                        choice,
+                        () -> corrections.content(kept)));
+            }
+        }
+        int number = 0;
+        for (CarriedRecords.WithPapers record : carried) {
+            number++;
+            for (KeptFile kept : record.papers()) {
+                files.add(file(Optional.empty(), Optional.of(number), kept, choice, () -> records.content(kept)));
+            }
+        }
+        return files;
+    }
+
+    private static FileRecord file(
+            Optional<Integer> correction,
+            Optional<Integer> record,
+            KeptFile kept,
+            ExchangeController.PhotoChoice choice,
+            Supplier<byte[]> content) {
+        boolean positioned = choice == ExchangeController.PhotoChoice.POSITIONED;
+        return new FileRecord(
+                correction,
+                record,
+                kept.name(),
+                kept.mediaType(),
+                kept.sha256(),
+                kept.addedBy(),
+                kept.addedAt(),
+                Optional.of(FileContent.of(() -> new ByteArrayInputStream(
+                        positioned ? content.get() : Photos.withoutPosition(content.get(), kept.mediaType())))),
+                Optional.empty());
     }
 
     private List<CaseDocument.TraceRecord> traces(CaseFile file) {

@@ -29,11 +29,14 @@ import org.undanus.core.quantity.Length;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
+import org.undanus.server.commissioning.CarriedRecord;
+import org.undanus.server.commissioning.CarriedRecords;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
 import org.undanus.server.correction.Step;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.exchange.CaseDocument.CorrectionRecord;
+import org.undanus.server.exchange.CaseDocument.FileRecord;
 import org.undanus.server.exchange.CaseDocument.InstallationRecord;
 import org.undanus.server.exchange.CaseDocument.ReadingRecord;
 import org.undanus.server.installation.CaseFile;
@@ -46,6 +49,7 @@ import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
 import org.undanus.server.trace.TraceStore;
+import org.undanus.server.upload.ArrivedFile;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reads case files in. */
@@ -61,6 +65,7 @@ public class CaseImport {
     private final SitePlans plans;
     private final Photos photos;
     private final TraceStore traces;
+    private final CarriedRecords records;
     private final JsonMapper json;
     private final TransactionTemplate transactions;
 
@@ -73,6 +78,7 @@ public class CaseImport {
             SitePlans plans,
             Photos photos,
             TraceStore traces,
+            CarriedRecords records,
             JsonMapper json,
             TransactionTemplate transactions) {
         this.cases = cases;
@@ -83,6 +89,7 @@ public class CaseImport {
         this.plans = plans;
         this.photos = photos;
         this.traces = traces;
+        this.records = records;
         this.json = json;
         this.transactions = transactions;
     }
@@ -127,7 +134,9 @@ public class CaseImport {
                 .mapToInt(i -> i.readings().size()
                         + i.corrections().map(List::size).orElse(0)
                         + i.photos().map(List::size).orElse(0)
-                        + i.traces().map(List::size).orElse(0))
+                        + i.traces().map(List::size).orElse(0)
+                        + i.records().map(List::size).orElse(0)
+                        + i.files().map(List::size).orElse(0))
                 .sum());
         return document.installations().stream()
                 .map(i -> enter(i, folder, person, now, progress))
@@ -168,6 +177,8 @@ public class CaseImport {
         record.corrections().ifPresent(all -> requireNoGaps(where + ".corrections", all));
         record.photos().ifPresent(all -> requireNoGaps(where + ".photos", all));
         record.traces().ifPresent(all -> requireNoGaps(where + ".traces", all));
+        record.records().ifPresent(all -> requireNoGaps(where + ".records", all));
+        record.files().ifPresent(all -> requireNoGaps(where + ".files", all));
         record.subjects().ifPresent(all -> requireNoGaps(where + ".subjects", all));
         record.earlierVisits().ifPresent(all -> requireNoGaps(where + ".earlierVisits", all));
     }
@@ -230,7 +241,68 @@ public class CaseImport {
             progress.step();
             keep(photo, folder, file, where, person);
         }
+        List<CarriedRecord> handedIn = record.records().orElse(List.of());
+        List<List<ArrivedFile>> papers = papers(record, handedIn.size(), folder, file, where, person, progress);
+        for (int number = 0; number < handedIn.size(); number++) {
+            progress.step();
+            keep(handedIn.get(number), papers.get(number), file, where + ".records[" + number + "]", person);
+        }
         return id;
+    }
+
+    /** Hangs what belongs to corrections on them. @return the papers of each record */
+    private List<List<ArrivedFile>> papers(
+            InstallationRecord installation,
+            int recorded,
+            Path folder,
+            CaseFile file,
+            String where,
+            Person person,
+            ImportProgress progress) {
+        List<List<ArrivedFile>> papers = new ArrayList<>();
+        for (int number = 0; number < recorded; number++) {
+            papers.add(new ArrayList<>());
+        }
+        for (FileRecord each : installation.files().orElse(List.of())) {
+            progress.step();
+            Optional<FileContent> content = each.content()
+                    .or(() -> each.file().map(name -> beside(CaseZip.FILES, name, folder, where + ".files")));
+            if (content.isEmpty() || each.name() == null || each.addedBy() == null || each.addedAt() == null) {
+                throw new UnsuitableException(
+                        where + ".files",
+                        "A file needs its content or the name of its file, name, addedBy and addedAt.");
+            }
+            ArrivedFile arrived = new ArrivedFile(
+                    each.name(), bytes(content.get(), where + ".files"), each.addedBy(), each.addedAt());
+            if (each.correction().isPresent()) {
+                corrections.keep(correction(each.correction().get(), file, where + ".files"), arrived, person);
+            } else {
+                int number = each.record().orElse(0);
+                if (number < 1 || number > recorded) {
+                    throw new UnsuitableException(
+                            where + ".files",
+                            "A file hangs on a correction or on a record; there is none " + number + ".");
+                }
+                papers.get(number - 1).add(arrived);
+            }
+        }
+        return papers;
+    }
+
+    private void keep(CarriedRecord record, List<ArrivedFile> papers, CaseFile file, String where, Person person) {
+        try {
+            records.keep(file, record, papers, person);
+        } catch (UnsuitableException e) {
+            throw new UnsuitableException(where, e.getMessage());
+        }
+    }
+
+    private String correction(int number, CaseFile file, String where) {
+        return corrections.of(file).stream()
+                .filter(c -> c.number() == number)
+                .map(Correction::id)
+                .findFirst()
+                .orElseThrow(() -> new UnsuitableException(where, "There is no correction " + number + "."));
     }
 
     private RuleBook book(CaseDocument.BookRecord named, String where) {
@@ -331,12 +403,7 @@ public class CaseImport {
             throw new UnsuitableException(
                     where + ".photos", "A photo needs its content or the name of its file, addedBy and addedAt.");
         }
-        Optional<String> correction = record.correction().map(number -> corrections.of(file).stream()
-                .filter(c -> c.number() == number)
-                .map(Correction::id)
-                .findFirst()
-                .orElseThrow(
-                        () -> new UnsuitableException(where + ".photos", "There is no correction " + number + ".")));
+        Optional<String> correction = record.correction().map(number -> correction(number, file, where + ".photos"));
         Photo kept = photos.keep(
                 file,
                 new Photos.Hook(record.point(), record.component(), correction),
@@ -351,7 +418,7 @@ public class CaseImport {
             byte[] bytes = in.readNBytes((int) Photos.MOST_BYTES + 1);
             if (bytes.length > Photos.MOST_BYTES) {
                 throw new UnsuitableException(
-                        where, "A photo in the file is larger than " + Photos.MOST_BYTES / 1024 + " kB.");
+                        where, "A photo or paper in the file is larger than " + Photos.MOST_BYTES / 1024 + " kB.");
             }
             return bytes;
         } catch (IOException e) {

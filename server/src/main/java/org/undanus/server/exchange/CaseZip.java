@@ -21,14 +21,15 @@ import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.trace.TraceStore;
 import tools.jackson.databind.json.JsonMapper;
 
-/** A case with its pictures and curves in one file: {@code case.json} beside them, each once. See docs/formats/case.md. */
+/** A case with its pictures, curves and papers in one file: {@code case.json} beside them, each once. See docs/formats/case.md. */
 final class CaseZip {
     static final String CASE = "case.json";
     static final String PHOTOS = "photos/";
     static final String TRACES = "traces/";
+    static final String FILES = "files/";
 
-    private static final Pattern BESIDE = Pattern.compile("(?:photos|traces)/[A-Za-z0-9][A-Za-z0-9._-]{0,119}");
-    private static final Set<String> FOLDERS = Set.of(PHOTOS, TRACES);
+    private static final Pattern BESIDE = Pattern.compile("(?:photos|traces|files)/[A-Za-z0-9][A-Za-z0-9._-]{0,119}");
+    private static final Set<String> FOLDERS = Set.of(PHOTOS, TRACES, FILES);
     private static final int MOST_ENTRIES = 20_000;
     private static final int BUFFER = 1 << 16;
     /** The first bytes of every such file (APPNOTE 4.3.7). */
@@ -74,8 +75,9 @@ final class CaseZip {
             if (zip.size() > MOST_ENTRIES) {
                 throw new UnsuitableException("zip", "A case file holds " + MOST_ENTRIES + " files at most.");
             }
-            Files.createDirectories(folder.resolve(PHOTOS));
-            Files.createDirectories(folder.resolve(TRACES));
+            for (String beside : FOLDERS) {
+                Files.createDirectories(folder.resolve(beside));
+            }
             Set<String> names = new HashSet<>();
             long left = all;
             for (ZipEntry entry : Collections.list(zip.entries())) {
@@ -85,7 +87,7 @@ final class CaseZip {
                     if (!(document || BESIDE.matcher(name).matches()) || !names.add(name)) {
                         throw new UnsuitableException(
                                 "zip",
-                                "A case file holds case.json, photos/… and traces/…, each once; this one holds other things too.");
+                                "A case file holds case.json, photos/…, traces/… and files/…, each once; this one holds other things too.");
                     }
                     long most = document ? left : mostOf(name);
                     left -= unpack(zip, entry, folder.resolve(name), Math.min(left, most), left <= most);
@@ -103,7 +105,7 @@ final class CaseZip {
     }
 
     private static long mostOf(String name) {
-        return name.startsWith(PHOTOS) ? Photos.MOST_BYTES : TraceStore.MOST_BYTES;
+        return name.startsWith(TRACES) ? TraceStore.MOST_BYTES : Photos.MOST_BYTES;
     }
 
     /** @return how many bytes it had */

@@ -192,6 +192,11 @@ public class Photos {
                 kept.mediaType(), withPosition ? kept.content() : WithoutPosition.of(kept.content(), kept.mediaType()));
     }
 
+    /** A picture without what its camera wrote about the place; anything else as it is. */
+    public static byte[] withoutPosition(byte[] content, String mediaType) {
+        return mediaType.startsWith("image/") ? WithoutPosition.of(content, mediaType) : content;
+    }
+
     @Transactional(readOnly = true)
     public Picture thumbnail(String id, Person person) {
         visible(id, person);

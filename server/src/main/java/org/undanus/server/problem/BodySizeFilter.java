@@ -49,7 +49,7 @@ class BodySizeFilter extends OncePerRequestFilter {
     }
 
     private long most(String path) {
-        if (path.endsWith("/photos")) {
+        if (path.endsWith("/photos") || path.endsWith("/documents")) {
             return PHOTO;
         }
         if (path.endsWith("/certificates") || path.endsWith("/files")) {

@@ -11,7 +11,8 @@ import tools.jackson.databind.node.ObjectNode;
 /** The parts of a case that are hashed one by one, each under a name that a person understands. */
 final class SealParts {
     private static final String INSTALLATIONS = "installations";
-    private static final Set<String> APART = Set.of("readings", "judgements", "corrections", "photos", "traces");
+    private static final Set<String> APART =
+            Set.of("readings", "judgements", "corrections", "photos", "traces", "records", "files");
 
     private final JsonMapper json;
     private final SortedMap<String, String> digests = new TreeMap<>();
@@ -61,7 +62,8 @@ final class SealParts {
                     case "readings" -> one.path("point").asString("");
                     case "judgements" -> one.path("requirement").asString("");
                     case "corrections" -> one.path("what").asString("");
-                    case "photos", "traces" -> one.path("file").asString("");
+                    case "photos", "traces", "files" -> one.path("file").asString("");
+                    case "records" -> one.path("day").asString("");
                     case "dataSheets" -> one.path("model").asString("");
                     case "instruments" -> one.path("id").asString("");
                     default -> "";

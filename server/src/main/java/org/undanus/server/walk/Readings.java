@@ -2,6 +2,7 @@ package org.undanus.server.walk;
 
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -104,6 +105,31 @@ public class Readings {
         notices.raise(installation, changed, person, units);
         cases.remember(after);
         return new Outcome(after, line, changed);
+    }
+
+    /**
+     * Keeps the readings that come with an answer.
+     *
+     * @return their ids
+     */
+    @Transactional
+    public List<String> answer(
+            String installation, List<AnsweredReading> answered, boolean confirmed, Person person, UnitSystem units) {
+        List<String> kept = new ArrayList<>();
+        for (AnsweredReading each : answered) {
+            Optional<UUID> latest = cases.open(installation, person)
+                    .evidence()
+                    .latest(each.key())
+                    .map(Reading::id);
+            UUID id = UUID.randomUUID();
+            save(
+                    installation,
+                    new Typed(id, each.key(), each.typed(), Optional.empty(), each.grade(), latest, confirmed),
+                    person,
+                    units);
+            kept.add(id.toString());
+        }
+        return kept;
     }
 
     /** The installation as it would be after a reading that is not kept. */

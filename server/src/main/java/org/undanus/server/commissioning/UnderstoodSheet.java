@@ -1,0 +1,179 @@
+package org.undanus.server.commissioning;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.undanus.core.audit.RecordLines;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.FieldNotationException;
+import org.undanus.core.quantity.Years;
+import org.undanus.server.commissioning.RecordMapper.ClaimRow;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.problem.UnsuitableException;
+
+/** What a sheet says, understood line by line: all of it, or none. */
+record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<ClaimRow> claims) {
+    private static final String NOTHING_SAVED = " Nothing was saved.";
+    private static final int MOST_PROBLEMS = 20;
+    private static final int LONGEST_NAME = 120;
+    private static final int LONGEST_INSTRUMENT = 60;
+    private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mm");
+
+    /** Of the day, K; both null where nobody entered it. */
+    record Weather(Double coldest, Double warmest) {
+
+        /** @throws UnsuitableException where they are no temperatures, or one alone */
+        static Weather of(Optional<String> coldest, Optional<String> warmest) {
+            List<String> problems = new ArrayList<>();
+            Weather weather = of(coldest, warmest, problems);
+            requireNone(problems, "weather");
+            return weather;
+        }
+
+        private static Weather of(Optional<String> coldest, Optional<String> warmest, List<String> problems) {
+            Optional<Double> low = temperature("Coldest of the day", coldest, problems);
+            Optional<Double> high = temperature("Warmest of the day", warmest, problems);
+            if (low.isPresent() != high.isPresent() || low.isPresent() && low.get() > high.get()) {
+                problems.add("Weather: give the coldest and the warmest of the day, or neither.");
+            }
+            return new Weather(low.orElse(null), high.orElse(null));
+        }
+    }
+
+    /**
+     * @param record id of the record it becomes
+     * @throws UnsuitableException with every line that cannot be taken
+     */
+    static UnderstoodSheet of(RecordSheet sheet, String record, CaseFile file) {
+        List<String> problems = new ArrayList<>();
+        if (!sheet.installation().equals(file.header().reference())) {
+            problems.add("This is the record of "
+                    + (sheet.installation().isEmpty() ? "no installation" : sheet.installation()) + ", not of "
+                    + file.header().reference() + ".");
+            requireNone(problems, "installation");
+        }
+        Optional<LocalDate> day = day(sheet.day(), problems);
+        if (sheet.signedBy().isBlank() || sheet.signedBy().length() > LONGEST_NAME) {
+            problems.add("Signed by: say who signed it, in 1 to " + LONGEST_NAME + " characters.");
+        }
+        Weather weather = Weather.of(sheet.coldest(), sheet.warmest(), problems);
+        if (sheet.rows().isEmpty()) {
+            problems.add("No line has a value.");
+        }
+        List<ClaimRow> claims = claims(record, sheet.rows(), file, problems);
+        requireNone(problems, "values");
+        return new UnderstoodSheet(sheet.signedBy().strip(), day.orElseThrow(), weather, claims);
+    }
+
+    private static void requireNone(List<String> problems, String field) {
+        if (!problems.isEmpty()) {
+            String first = problems.stream().limit(MOST_PROBLEMS).collect(Collectors.joining("\n"));
+            int more = problems.size() - MOST_PROBLEMS;
+            throw new UnsuitableException(field, first + (more > 0 ? "\nAnd " + more + " more." : "") + NOTHING_SAVED);
+        }
+    }
+
+    private static Optional<LocalDate> day(String written, List<String> problems) {
+        try {
+            LocalDate day = LocalDate.parse(written);
+            if (Years.OF_VISITS.hold(day) && !day.isAfter(LocalDate.now().plusDays(1))) {
+                return Optional.of(day);
+            }
+            problems.add("Day: a record is of a day in " + Years.OF_VISITS + " that has been.");
+        } catch (DateTimeParseException e) {
+            problems.add("Day: write it as 2026-09-01; not \"" + written + "\".");
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Double> temperature(String what, Optional<String> written, List<String> problems) {
+        try {
+            return written.map(text ->
+                    FieldNotation.parse(text, Dimension.TEMPERATURE).value().si());
+        } catch (FieldNotationException e) {
+            problems.add(what + ": " + e.getMessage());
+            return Optional.empty();
+        }
+    }
+
+    private static List<ClaimRow> claims(
+            String record, List<RecordSheet.Row> rows, CaseFile file, List<String> problems) {
+        Map<PointKey, Point> lines = RecordLines.of(file.facts()).stream()
+                .collect(Collectors.toMap(RecordLines.Line::key, RecordLines.Line::point, (one, same) -> one));
+        Set<PointKey> seen = new HashSet<>();
+        List<ClaimRow> claims = new ArrayList<>();
+        for (RecordSheet.Row row : rows) {
+            PointKey key = new PointKey(row.line(), row.of());
+            Point point = lines.get(key);
+            Optional<String> problem = point == null
+                    ? Optional.of("this installation's record has no line " + row.line() + " of " + row.of() + ".")
+                    : !seen.add(key) ? Optional.of("the line has a value already.") : problem(point, row, file);
+            problem.ifPresent(words -> problems.add("Line " + row.number() + ": " + words));
+            claims.add(ClaimRow.unboxed(
+                    UUID.randomUUID().toString(),
+                    record,
+                    row.line(),
+                    row.of(),
+                    row.value(),
+                    row.readAt()
+                            .flatMap(UnderstoodSheet::time)
+                            .map(MINUTE::format)
+                            .orElse(null),
+                    row.instrument().orElse(null)));
+        }
+        return claims;
+    }
+
+    private static Optional<String> problem(Point point, RecordSheet.Row row, CaseFile file) {
+        if (row.readAt().isPresent()
+                && row.readAt().flatMap(UnderstoodSheet::time).isEmpty()) {
+            return Optional.of("a time needs its day, as 2026-09-01 14:05; not \""
+                    + row.readAt().get() + "\".");
+        }
+        if (row.instrument().filter(name -> name.length() > LONGEST_INSTRUMENT).isPresent()) {
+            return Optional.of("an instrument's name has " + LONGEST_INSTRUMENT + " characters at most.");
+        }
+        try {
+            Entry.understand(
+                    point,
+                    row.value(),
+                    accuracy(point, row.instrument(), file),
+                    file.facts().traces());
+            return Optional.empty();
+        } catch (IllegalArgumentException e) {
+            return Optional.of(e.getMessage());
+        }
+    }
+
+    private static Optional<LocalDateTime> time(String written) {
+        try {
+            LocalDateTime at = LocalDateTime.parse(written.strip().replace(' ', 'T'));
+            return Optional.of(at).filter(when -> Years.OF_VISITS.hold(when.toLocalDate()));
+        } catch (DateTimeParseException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** Of the instrument it names where the toolcase has it, else of the kind. */
+    static Accuracy accuracy(Point point, Optional<String> instrument, CaseFile file) {
+        return instrument
+                .flatMap(file.facts().toolcase()::find)
+                .flatMap(known -> point.dimension().flatMap(known::channel))
+                .map(channel -> channel.accuracy())
+                .orElseGet(() -> file.rules().accuracy(point.instrument()));
+    }
+}
