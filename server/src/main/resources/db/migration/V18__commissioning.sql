@@ -13,6 +13,7 @@ CREATE TABLE commissioning_record (
 );
 CREATE INDEX record_of_installation ON commissioning_record (installation_id);
 
+-- Pages are of a PDF; a picture has none.
 CREATE TABLE record_document (
     id         VARCHAR(36)  NOT NULL PRIMARY KEY,
     record_id  VARCHAR(36)  NOT NULL REFERENCES commissioning_record (id),
@@ -20,6 +21,7 @@ CREATE TABLE record_document (
     media_type VARCHAR(40)  NOT NULL,
     sha256     VARCHAR(64)  NOT NULL,
     bytes      INT          NOT NULL,
+    pages      INT,
     added_by   VARCHAR(60)  NOT NULL,
     added_at   TIMESTAMP(3) WITH TIME ZONE NOT NULL,
     content    BLOB         NOT NULL
@@ -45,6 +47,7 @@ CREATE TABLE record_claim (
 );
 CREATE INDEX claim_of_record ON record_claim (record_id, sequence);
 
+-- Readings are the ids of those that came with the answer, parted by spaces.
 CREATE TABLE record_question (
     sequence    BIGINT        GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
     id          VARCHAR(36)   NOT NULL UNIQUE,
@@ -56,6 +59,7 @@ CREATE TABLE record_question (
     asked_at    TIMESTAMP(3) WITH TIME ZONE NOT NULL,
     answer      VARCHAR(2000),
     answered_by VARCHAR(60),
-    answered_at TIMESTAMP(3) WITH TIME ZONE
+    answered_at TIMESTAMP(3) WITH TIME ZONE,
+    readings    VARCHAR(2000) NOT NULL
 );
 CREATE INDEX question_of_record ON record_question (record_id, sequence);

@@ -92,6 +92,7 @@ class ContractTest {
                                         "/api/reckoner", "voltage-drop",
                                         "/api/imports", "none",
                                         "/api/record-audits", "none",
+                                        "/api/record-imports", "none",
                                         "/api/trials", "none")
                                 .entrySet()
                                 .stream()

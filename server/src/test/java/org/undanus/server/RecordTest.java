@@ -2,6 +2,10 @@ package org.undanus.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -10,6 +14,12 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.StreamSupport;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.undanus.server.journal.JournalCheck;
@@ -265,6 +275,153 @@ class RecordTest {
                         .json())
                 .as("nothing of the refused ones")
                 .hasSize(2);
+    }
+
+    private static byte[] zipped(Map<String, String> tables) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, String> table : tables.entrySet()) {
+                zip.putNextEntry(new ZipEntry(table.getKey()));
+                zip.write(table.getValue().getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        return out.toByteArray();
+    }
+
+    private String filled(String reference, String day) {
+        return inspector
+                .get("/api/installations/" + inspector.installation(reference) + "/record-template.csv")
+                .expect(200)
+                .text()
+                .replace("signed by,", "signed by,Fitter")
+                .replaceFirst("(?m)^day,", "day," + day)
+                .replaceAll("(?m)^(tightness.start-pressure,line-set-indoor-1,.*?),,,$", "$1,400 psig,,");
+    }
+
+    private JsonNode settled(JsonNode begun, String path) {
+        JsonNode now = begun;
+        while (now.path("state").asString().equals("RUNNING")) {
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(20));
+            now = inspector.get(path + begun.path("id").asString()).expect(200).json();
+        }
+        return now;
+    }
+
+    @Test
+    void manyComeInAtOnceEachWholeOrNotAtAllAndTheSameFileMayComeAgain() throws IOException {
+        String good = filled("LH-31", "2026-08-11");
+        Map<String, String> tables = new LinkedHashMap<>();
+        tables.put("a/good.csv", good);
+        tables.put("semicolons.csv", "\uFEFF" + filled("LH-31", "2026-08-12").replace(',', ';'));
+        tables.put("no-unit.csv", filled("LH-31", "2026-08-13").replace("400 psig", "400"));
+        tables.put("nowhere.csv", good.replace("LH-31", "LH-99"));
+        tables.put("other.csv", "a,b\n");
+        tables.put("read-me.txt", "not a table");
+        byte[] zip = zipped(tables);
+        JsonNode done = settled(
+                inspector
+                        .send("POST", "/api/record-imports", zip, "application/zip")
+                        .expect(202)
+                        .json(),
+                "/api/record-imports/");
+        assertThat(done.path("state").asString()).isEqualTo("DONE");
+        assertThat(done.path("total").asInt()).isEqualTo(5);
+        assertThat(done.path("brought").asInt()).isEqualTo(2);
+        assertThat(done.path("refused").asInt()).isEqualTo(3);
+        assertThat(done.path("named").toString())
+                .contains("no-unit.csv", "Line ", "unit")
+                .contains("nowhere.csv", "no installation")
+                .contains("other.csv", "undanus-record/1");
+        JsonNode again = settled(
+                inspector
+                        .send("POST", "/api/record-imports", zip, "application/zip")
+                        .expect(202)
+                        .json(),
+                "/api/record-imports/");
+        assertThat(again.path("brought").asInt()).isZero();
+        assertThat(again.path("already").asInt()).isEqualTo(2);
+
+        assertThat(inspector
+                        .send("POST", "/api/record-imports", good.getBytes(StandardCharsets.UTF_8), "application/zip")
+                        .expect(422)
+                        .detail())
+                .contains("no ZIP file");
+        assertThat(inspector
+                        .send("POST", "/api/record-imports", zipped(Map.of("x.txt", "")), "application/zip")
+                        .expect(422)
+                        .detail())
+                .contains("holds 0");
+        SERVER.signedIn("threeways")
+                .send("POST", "/api/record-imports", zip, "application/zip")
+                .expect(403);
+    }
+
+    @Test
+    void anImportOfManyIsStoppedAndWhatIsInStays() throws IOException {
+        Map<String, String> tables = new LinkedHashMap<>();
+        String one = filled("LH-28", "2026-08-11");
+        for (int number = 0; number < 1000; number++) {
+            tables.put(number + ".csv", one.replace("signed by,Fitter", "signed by,Fitter " + number));
+        }
+        JsonNode begun = inspector
+                .send("POST", "/api/record-imports", zipped(tables), "application/zip")
+                .expect(202)
+                .json();
+        String own = "/api/record-imports/" + begun.path("id").asString();
+        SERVER.signedIn("lead").get(own).expect(404);
+        while (inspector.get(own).json().path("brought").asInt() < 3) {
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(5));
+        }
+        inspector.send("DELETE", own, "{}", "application/json").expect(200);
+        JsonNode stopped = inspector.get(own).json();
+        assertThat(stopped.path("state").asString()).isEqualTo("CANCELLED");
+        assertThat(stopped.path("brought").asInt()).isBetween(3, 50);
+        assertThat(SERVER.bean(JournalCheck.class).run().sound()).isTrue();
+    }
+
+    @Test
+    void aPdfIsShownPageByPageAndABoxLiesOnOneOfThem() throws IOException {
+        String id = brought(
+                inspector.installation("LH-36"),
+                List.of(value("tightness.start-pressure", LINE, "400 psig", "2026-08-06 09:00")));
+        ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+        try (PDDocument document = new PDDocument()) {
+            document.addPage(new PDPage());
+            document.addPage(new PDPage(new PDRectangle(72_000, 144)));
+            document.save(pdf);
+        }
+        String upload = "/api/records/" + id + "/documents?name=paper.pdf";
+        JsonNode paper = inspector.upload(upload, pdf.toByteArray()).expect(201).json();
+        assertThat(paper.path("pages").asInt()).isEqualTo(2);
+        String pages = "/api/record-documents/" + paper.path("id").asString() + "/pages/";
+        BufferedImage second = ImageIO.read(new ByteArrayInputStream(
+                inspector.get(pages + 2).expect(200).response().body()));
+        assertThat(second.getWidth()).as("a page of twenty-five metres").isLessThanOrEqualTo(2400);
+        inspector.get(pages + 3).expect(404);
+        SERVER.signedIn("threeways").get(pages + 1).expect(404);
+        String box = "/api/claims/" + view(id).at("/values/0/id").asString() + "/box";
+        Map<String, Object> drawn = new LinkedHashMap<>(Map.of(
+                "document",
+                paper.path("id").asString(),
+                "page",
+                3,
+                "left",
+                0.1,
+                "top",
+                0.2,
+                "width",
+                0.3,
+                "height",
+                0.05));
+        inspector.put(box, drawn).expect(422);
+        drawn.put("page", 2);
+        inspector.put(box, drawn).expect(200);
+        assertThat(view(id).at("/values/0/box/page").asInt()).isEqualTo(2);
+        assertThat(inspector
+                        .upload(upload, "%PDF-1.7 torn".getBytes(StandardCharsets.US_ASCII))
+                        .expect(422)
+                        .detail())
+                .contains("cannot be opened");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package org.undanus.server.commissioning;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -47,9 +48,11 @@ import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
 import org.undanus.server.upload.ArrivedFile;
 import org.undanus.server.upload.FileName;
+import org.undanus.server.upload.PdfPages;
 import org.undanus.server.upload.Upload;
 import org.undanus.server.walk.AnsweredReading;
 import org.undanus.server.walk.Readings;
+import org.undanus.server.work.Gate;
 
 /** Takes in commissioning records, and holds them against everything else. */
 @Service
@@ -58,7 +61,11 @@ public class CommissioningRecords {
     private static final int MOST_DOCUMENTS = 20;
     private static final int MOST_RECORDS = 50;
     private static final int LONGEST_ANSWER = 2000;
-    private static final int MOST_PAGES = 200;
+    private static final String PDF = "application/pdf";
+    /** Pages drawn at once; a large one takes a second. */
+    private static final int DRAWN_AT_ONCE = 2;
+
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
 
     /** A record with what was found in it. */
     public record Audited(RecordRow row, CaseFile file, CommissioningRecord record, List<Found> found) {}
@@ -67,7 +74,6 @@ public class CommissioningRecords {
     record Box(String document, int page, double left, double top, double width, double height) {
         private boolean within() {
             return page >= 1
-                    && page <= MOST_PAGES
                     && left >= 0
                     && top >= 0
                     && width > 0
@@ -82,6 +88,7 @@ public class CommissioningRecords {
     private final Journal journal;
     private final Outbox outbox;
     private final Readings readings;
+    private final Gate gate = new Gate(DRAWN_AT_ONCE, PATIENCE);
 
     CommissioningRecords(RecordMapper mapper, CaseFiles cases, Journal journal, Outbox outbox, Readings readings) {
         this.readings = readings;
@@ -340,6 +347,7 @@ public class CommissioningRecords {
         String type = Upload.mediaType(content)
                 .orElseThrow(() -> new UnsuitableException(
                         "file", "A photo is a PNG or JPEG, or a PDF; this is none, by its content." + NOTHING_SAVED));
+        Integer pages = type.equals(PDF) ? gate.through(() -> PdfPages.count(content)) : null;
         DocumentRow row = new DocumentRow(
                 UUID.randomUUID().toString(),
                 id,
@@ -347,11 +355,26 @@ public class CommissioningRecords {
                 type,
                 Digest.sha256(content),
                 content.length,
+                pages,
                 paper.addedBy(),
                 paper.addedAt());
         mapper.insertDocument(row, content);
         journal.write(person.name(), "record-document.added", row.id(), new DocumentState(row, row.sha256()));
         return row;
+    }
+
+    /**
+     * A page of a document as a picture.
+     *
+     * @param page from 1
+     * @throws NotFoundException where it has no such page, or is a picture itself
+     */
+    byte[] page(String id, int page, Person person) {
+        Content document = document(id, person);
+        if (document.row().pages() == null) {
+            throw new NotFoundException("A picture has no pages.");
+        }
+        return gate.through(() -> PdfPages.png(document.content(), page));
     }
 
     /** A document with its content. */
@@ -393,7 +416,7 @@ public class CommissioningRecords {
             if (document == null || !document.recordId().equals(before.recordId())) {
                 throw new UnsuitableException("document", "This record has no such document." + NOTHING_SAVED);
             }
-            if (!drawn.within()) {
+            if (!drawn.within() || drawn.page() > (document.pages() == null ? 1 : document.pages())) {
                 throw new UnsuitableException("box", "A box lies on a page, and has a size." + NOTHING_SAVED);
             }
         });

@@ -1,11 +1,14 @@
 package org.undanus.server.commissioning;
 
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -124,7 +127,15 @@ class RecordController {
             boolean doubted,
             Optional<BoxView> box) {}
 
-    record PaperView(String id, String name, String mediaType, int bytes, String addedBy, Instant addedAt) {}
+    /** @param pages of a PDF, to be shown one by one; empty where it is a picture */
+    record PaperView(
+            String id,
+            String name,
+            String mediaType,
+            int bytes,
+            Optional<Integer> pages,
+            String addedBy,
+            Instant addedAt) {}
 
     record QuestionView(
             String id,
@@ -183,9 +194,11 @@ class RecordController {
 
     private final CommissioningRecords records;
     private final CrewAudits audits;
+    private final RecordImports imports;
     private final CaseFiles cases;
 
-    RecordController(CommissioningRecords records, CrewAudits audits, CaseFiles cases) {
+    RecordController(CommissioningRecords records, CrewAudits audits, RecordImports imports, CaseFiles cases) {
+        this.imports = imports;
         this.records = records;
         this.audits = audits;
         this.cases = cases;
@@ -385,7 +398,14 @@ class RecordController {
     }
 
     private static PaperView paper(DocumentRow row) {
-        return new PaperView(row.id(), row.name(), row.mediaType(), row.bytes(), row.addedBy(), row.addedAt());
+        return new PaperView(
+                row.id(),
+                row.name(),
+                row.mediaType(),
+                row.bytes(),
+                Optional.ofNullable(row.pages()),
+                row.addedBy(),
+                row.addedAt());
     }
 
     private QuestionView question(QuestionRow row, Person person, UnitSystem units) {
@@ -454,6 +474,12 @@ class RecordController {
                 .body(document.content());
     }
 
+    /** A page of a PDF as a picture, to draw boxes on. */
+    @GetMapping(path = "/record-documents/{id}/pages/{number}", produces = MediaType.IMAGE_PNG_VALUE)
+    byte[] page(@PathVariable String id, @PathVariable int number, @AuthenticationPrincipal Person person) {
+        return records.page(id, number, person);
+    }
+
     /** Draws the box round a value on its document. */
     @PutMapping("/claims/{id}/box")
     BoxView box(@PathVariable String id, @Valid @RequestBody DrawnBox drawn, @AuthenticationPrincipal Person person) {
@@ -499,6 +525,31 @@ class RecordController {
         QuestionRow answered =
                 records.answer(id, answer.words(), answer.readings(), answer.confirmed(), person, system);
         return question(answered, person, system);
+    }
+
+    /** Takes in many filled-in templates from one ZIP file; how it goes on is asked under its id. */
+    @PostMapping(path = "/record-imports", consumes = "application/zip")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    @MayAlsoAnswer({HttpStatus.CONTENT_TOO_LARGE, HttpStatus.UNPROCESSABLE_CONTENT})
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            required = true,
+            content = @Content(schema = @Schema(type = "string", format = "binary")))
+    RecordImport.RecordImportView beginImport(InputStream content, @AuthenticationPrincipal Person person) {
+        return imports.begin(content, person);
+    }
+
+    @GetMapping("/record-imports/{id}")
+    @MayAlsoAnswer(HttpStatus.NOT_FOUND)
+    RecordImport.RecordImportView importState(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        return imports.of(id, person.name()).view();
+    }
+
+    @DeleteMapping("/record-imports/{id}")
+    @KeepsNothing
+    RecordImport.RecordImportView cancelImport(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        RecordImport going = imports.of(id, person.name());
+        going.cancel();
+        return going.view();
     }
 
     /** Audits all records, crew by crew; how it goes on is asked under its id. */

@@ -64,6 +64,7 @@ interface RecordMapper {
         }
     }
 
+    /** @param pages of a PDF; null where it is a picture */
     record DocumentRow(
             String id,
             String recordId,
@@ -71,6 +72,7 @@ interface RecordMapper {
             String mediaType,
             String sha256,
             int bytes,
+            Integer pages,
             String addedBy,
             Instant addedAt) {
         public DocumentRow {
@@ -116,7 +118,8 @@ interface RecordMapper {
     String CLAIM =
             "SELECT id, record_id, point, component, typed, claimed_at, instrument, document_id, page, box_left, box_top,"
                     + " box_width, box_height FROM record_claim ";
-    String DOCUMENT = "SELECT id, record_id, name, media_type, sha256, bytes, added_by, added_at FROM record_document ";
+    String DOCUMENT =
+            "SELECT id, record_id, name, media_type, sha256, bytes, pages, added_by, added_at FROM record_document ";
     String QUESTION =
             "SELECT id, record_id, check_id, subject, question, asked_by, asked_at, answer, answered_by, answered_at, readings"
                     + " FROM record_question ";
@@ -170,9 +173,10 @@ interface RecordMapper {
     @Select("SELECT content FROM record_document WHERE id = #{id}")
     DocumentContent content(String id);
 
-    @Insert("INSERT INTO record_document (id, record_id, name, media_type, sha256, bytes, added_by, added_at, content)"
-            + " VALUES (#{row.id}, #{row.recordId}, #{row.name}, #{row.mediaType}, #{row.sha256}, #{row.bytes}, #{row.addedBy},"
-            + " #{row.addedAt}, #{content})")
+    @Insert(
+            "INSERT INTO record_document (id, record_id, name, media_type, sha256, bytes, pages, added_by, added_at, content)"
+                    + " VALUES (#{row.id}, #{row.recordId}, #{row.name}, #{row.mediaType}, #{row.sha256}, #{row.bytes}, #{row.pages}, #{row.addedBy},"
+                    + " #{row.addedAt}, #{content})")
     void insertDocument(@Param("row") DocumentRow row, @Param("content") byte[] content);
 
     @Select(QUESTION + "WHERE record_id = #{record} ORDER BY sequence")

@@ -30,6 +30,7 @@ record RecordSheet(
     private static final String HEAD = "line";
     private static final int MOST_CHARACTERS = 2_000_000;
     private static final int MOST_ROWS = 2000;
+    private static final String MARK = "\uFEFF";
 
     /**
      * @param number of its line in the file, from 1
@@ -73,11 +74,14 @@ record RecordSheet(
         if (text.length() > MOST_CHARACTERS) {
             throw new UnsuitableException("file", "A record is a table of 2 MB at most. Nothing was saved.");
         }
+        // some spreadsheets set a mark before the text, and part by semicolons
+        String table = text.startsWith(MARK) ? text.substring(MARK.length()) : text;
         List<CsvRecord> lines;
         try (CsvReader<CsvRecord> reader = CsvReader.builder()
+                .fieldSeparator(table.startsWith("format;") ? ';' : ',')
                 .allowExtraFields(true)
                 .allowMissingFields(true)
-                .ofCsvRecord(text)) {
+                .ofCsvRecord(table)) {
             lines = reader.stream().toList();
         } catch (IOException | RuntimeException notCsv) {
             throw new UnsuitableException("file", "This is no table of comma-separated values. Nothing was saved.");

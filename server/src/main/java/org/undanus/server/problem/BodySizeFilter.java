@@ -55,7 +55,7 @@ class BodySizeFilter extends OncePerRequestFilter {
         if (path.endsWith("/certificates") || path.endsWith("/files")) {
             return CERTIFICATE;
         }
-        if (path.endsWith("/traces") || path.endsWith("/logs")) {
+        if (path.endsWith("/traces") || path.endsWith("/logs") || path.equals("/api/record-imports")) {
             return TRACE;
         }
         return path.equals("/api/imports") || path.equals("/api/sealed/check") ? caseFile : USUAL;

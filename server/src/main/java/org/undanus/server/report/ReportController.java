@@ -25,6 +25,7 @@ import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.upload.PdfPages;
 
 /** Report, site note and owner's page over HTTP: as PDF, as a page for a screen and, for looking before printing, page by page. */
 @RestController
@@ -164,7 +165,7 @@ class ReportController {
             @ParameterObject Asked asked,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        return new Preview(reports.pages(made(id, asked, person, request)));
+        return new Preview(PdfPages.count(made(id, asked, person, request)));
     }
 
     @GetMapping(value = "/report/pages/{number}", produces = MediaType.IMAGE_PNG_VALUE)

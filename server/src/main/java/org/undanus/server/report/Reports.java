@@ -7,7 +7,6 @@ import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
-import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -20,11 +19,6 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import javax.imageio.ImageIO;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.rendering.ImageType;
-import org.apache.pdfbox.rendering.PDFRenderer;
 import org.springframework.stereotype.Service;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
@@ -43,14 +37,13 @@ import org.undanus.server.installation.CaseFile;
 import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
-import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.upload.PdfPages;
 import org.undanus.server.work.Gate;
 
 /** Lays reports out as PDF (PDF/A-3, fonts embedded) and shows their pages. The last few are kept in memory. */
 @Service
 class Reports {
     private static final int KEPT = 8;
-    private static final int PREVIEW_DOTS_PER_INCH = 110;
 
     /** What is printed: the report, what a crew has to put right, or what the owner keeps. */
     enum Document {
@@ -157,7 +150,7 @@ class Reports {
     private byte[] onOnePage(ReportModel model, Wanted wanted) {
         int most = MOST_ON_NOTE;
         byte[] note = render(page(model, wanted, most));
-        while (pages(note) > 1 && most > FEWER) {
+        while (PdfPages.count(note) > 1 && most > FEWER) {
             most -= FEWER;
             note = render(page(model, wanted, most));
         }
@@ -259,31 +252,8 @@ class Reports {
         return Objects.requireNonNull(Reports.class.getResourceAsStream("/report/fonts/" + file), file);
     }
 
-    int pages(byte[] pdf) {
-        try (PDDocument document = Loader.loadPDF(pdf)) {
-            return document.getNumberOfPages();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
     /** @param number counted from 1 */
     byte[] page(byte[] pdf, int number) {
-        return gate.through(() -> drawn(pdf, number));
-    }
-
-    private static byte[] drawn(byte[] pdf, int number) {
-        try (PDDocument document = Loader.loadPDF(pdf);
-                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            if (number < 1 || number > document.getNumberOfPages()) {
-                throw new NotFoundException("The report has " + document.getNumberOfPages() + " pages.");
-            }
-            BufferedImage image =
-                    new PDFRenderer(document).renderImageWithDPI(number - 1, PREVIEW_DOTS_PER_INCH, ImageType.RGB);
-            ImageIO.write(image, "png", out);
-            return out.toByteArray();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return gate.through(() -> PdfPages.png(pdf, number));
     }
 }

@@ -1,0 +1,110 @@
+package org.undanus.server.commissioning;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.undanus.server.work.Underway;
+
+/** Many records on their way in: how far it is, and what could not be taken. What is named is bounded. */
+final class RecordImport implements Underway.Work {
+    private static final int MOST_NAMED = 200;
+
+    /** How far it is. */
+    enum RecordImportState {
+        RUNNING,
+        DONE,
+        CANCELLED,
+        FAILED
+    }
+
+    /** @param why each line that cannot be taken, one a line */
+    record RefusedRecord(String file, String why) {}
+
+    /**
+     * @param brought how many are saved
+     * @param already how many were in before
+     * @param refused how many cannot be taken
+     * @param named the first of those, each with its reasons
+     */
+    record RecordImportView(
+            String id,
+            RecordImportState state,
+            int done,
+            int total,
+            int brought,
+            int already,
+            int refused,
+            List<RefusedRecord> named,
+            Optional<String> problem) {}
+
+    private final String id;
+    private final String person;
+    private final int total;
+    private final List<RefusedRecord> named = new ArrayList<>();
+    private RecordImportState state = RecordImportState.RUNNING;
+    private int brought;
+    private int already;
+    private int refused;
+    private String problem;
+
+    RecordImport(String id, String person, int total) {
+        this.id = id;
+        this.person = person;
+        this.total = total;
+    }
+
+    @Override
+    public String id() {
+        return id;
+    }
+
+    @Override
+    public String person() {
+        return person;
+    }
+
+    @Override
+    public void cancel() {
+        end(RecordImportState.CANCELLED, null);
+    }
+
+    synchronized boolean wanted() {
+        return state == RecordImportState.RUNNING;
+    }
+
+    synchronized void brought() {
+        brought++;
+    }
+
+    synchronized void already() {
+        already++;
+    }
+
+    synchronized void refused(String file, String why) {
+        refused++;
+        if (named.size() < MOST_NAMED) {
+            named.add(new RefusedRecord(file, why));
+        }
+    }
+
+    /** The first end stands. */
+    synchronized void end(RecordImportState how, String why) {
+        if (state == RecordImportState.RUNNING) {
+            state = how;
+            problem = why;
+        }
+    }
+
+    synchronized RecordImportView view() {
+        return new RecordImportView(
+                id,
+                state,
+                brought + already + refused,
+                total,
+                brought,
+                already,
+                refused,
+                List.copyOf(named),
+                Optional.ofNullable(problem));
+    }
+}
