@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from "vue";
+import { onBeforeUnmount, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api } from "../api/client";
 import { sentence } from "../api/problems";
@@ -10,6 +10,10 @@ import FoundCard from "./FoundCard.vue";
 /** The records of every crew beside each other: how many checks were made, how many leave a doubt, of what kind and when. */
 const { units } = useUnits();
 const problem = ref("");
+/** How much of a file has gone out, 0 to 1. */
+const sent = ref(0);
+const leaving = new AbortController();
+onBeforeUnmount(() => leaving.abort());
 const told = (thrown: unknown) => (problem.value = sentence(thrown));
 const {
   followed: audit,
@@ -20,6 +24,37 @@ const {
   (id) => api.remove(at("/api/record-audits/{id}", { path: { id } })),
   told,
 );
+
+const {
+  followed: coming,
+  begin: followComing,
+  stop: stopComing,
+} = useFollowing(
+  (id) => api.get(at("/api/record-imports/{id}", { path: { id } })),
+  (id) => api.remove(at("/api/record-imports/{id}", { path: { id } })),
+  told,
+);
+watch(
+  () => coming.value?.state,
+  (state) => state && state !== "RUNNING" && void begin(),
+);
+
+/** Many records at once: filled-in templates in a ZIP file. */
+async function bring(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = "";
+  problem.value = "";
+  if (file) {
+    await followComing(
+      api.upload(at("/api/record-imports"), file, {
+        progress: (share) => (sent.value = share),
+        signal: leaving.signal,
+      }),
+    ).catch(told);
+    sent.value = 0;
+  }
+}
 
 async function begin() {
   problem.value = "";
@@ -39,11 +74,47 @@ void begin();
         </p>
       </div>
       <div class="tools">
+        <label class="button">
+          Bring in many records
+          <input class="visually-hidden" type="file" accept=".zip,application/zip" @change="bring" />
+        </label>
         <button v-if="audit?.state === 'RUNNING'" type="button" class="button" @click="stop">Stop</button>
         <button v-else type="button" class="button" @click="begin">Audit again</button>
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+    <progress v-if="sent" :value="sent" max="1" aria-label="Sent"></progress>
+    <section v-if="coming" aria-label="Records coming in" class="coming">
+      <p role="status">
+        <strong>{{ coming.brought }} of {{ coming.total }} records are saved</strong>
+        <template v-if="coming.already">; {{ coming.already }} were in already</template>
+        <template v-if="coming.refused">; {{ coming.refused }} cannot be taken</template>
+        <template v-if="coming.state === 'CANCELLED'">. Stopped; what is saved stays.</template>
+        <button v-if="coming.state === 'RUNNING'" type="button" class="button" @click="stopComing">
+          Stop
+        </button>
+      </p>
+      <progress
+        v-if="coming.state === 'RUNNING'"
+        :value="coming.done"
+        :max="coming.total"
+        aria-label="Records read"
+      ></progress>
+      <p v-if="coming.problem" class="error" role="alert">{{ coming.problem }}</p>
+      <details v-if="coming.named.length" open>
+        <summary>What cannot be taken, file by file</summary>
+        <ul>
+          <li v-for="each in coming.named" :key="each.file">
+            <strong class="mono">{{ each.file }}</strong>
+            <p class="why">{{ each.why }}</p>
+          </li>
+        </ul>
+        <p v-if="coming.refused > coming.named.length" class="quiet">
+          And {{ coming.refused - coming.named.length }} more. Mend these, then bring the same file in again:
+          what is in already stays as it is.
+        </p>
+      </details>
+    </section>
     <template v-if="audit">
       <progress
         v-if="audit.state === 'RUNNING'"
@@ -153,6 +224,14 @@ section > * + * {
 progress {
   width: 100%;
   accent-color: var(--lake);
+}
+
+.coming .button {
+  margin-left: 14px;
+}
+
+.why {
+  white-space: pre-line;
 }
 
 .named {

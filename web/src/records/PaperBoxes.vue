@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref } from "vue";
+import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -7,6 +7,8 @@ import { sentence } from "../api/problems";
 /** The papers of a record, with a box round each value that was found on them. A box is drawn with the pointer. */
 const props = defineProps<{ record: Schemas["RecordView"]; inspects: boolean }>();
 const emit = defineEmits<{ changed: [] }>();
+/** A crew adds papers to answer a question. */
+const adds = computed(() => props.inspects || props.record.questions.some((each) => !each.answer));
 
 const problem = ref("");
 /** How much of a paper has gone out, 0 to 1. */
@@ -21,7 +23,21 @@ const to = ref<{ x: number; y: number }>();
 const document = computed(
   () => props.record.documents.find((each) => each.id === shown.value) ?? props.record.documents[0],
 );
-const boxes = computed(() => props.record.values.filter((each) => each.box?.document === document.value?.id));
+/** Of a PDF; a picture is its own only page. */
+const page = ref(1);
+watch(
+  () => document.value?.id,
+  () => (page.value = 1),
+);
+const onPaper = computed(() =>
+  props.record.values.filter((each) => each.box?.document === document.value?.id),
+);
+const boxes = computed(() => onPaper.value.filter((each) => each.box?.page === page.value));
+const elsewhere = computed(() => [
+  ...new Set(
+    onPaper.value.flatMap((each) => (each.box && each.box.page !== page.value ? [each.box.page] : [])),
+  ),
+]);
 const unboxed = computed(() => props.record.values.filter((each) => !each.box));
 const drawn = computed(() => {
   if (!from.value || !to.value) {
@@ -67,7 +83,7 @@ async function end() {
   await saved(async () => {
     await api.put(at("/api/claims/{id}/box", { path: { id: claim.value } }), {
       document: paper.id,
-      page: 1,
+      page: page.value,
       ...box,
     });
     claim.value = "";
@@ -117,7 +133,7 @@ const styled = (box: { left: number; top: number; width: number; height: number 
 <template>
   <section class="papers">
     <div class="tools">
-      <label v-if="inspects" class="button">
+      <label v-if="adds" class="button">
         Add a photo or PDF of the paper
         <input
           class="visually-hidden"
@@ -149,22 +165,30 @@ const styled = (box: { left: number; top: number; width: number; height: number 
     <progress v-if="sent" :value="sent" max="1" aria-label="Sent"></progress>
     <p v-if="claim" class="quiet">Draw it on the paper, from corner to corner.</p>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+    <div v-if="document?.pages && document.pages > 1" class="tools pages">
+      <button type="button" class="button" :disabled="page < 2" @click="page--">Page before</button>
+      <span>
+        Page <span class="mono">{{ page }}</span> of <span class="mono">{{ document.pages }}</span>
+        <template v-if="elsewhere.length">; boxes on page {{ elsewhere.join(", ") }} too</template>
+      </span>
+      <button type="button" class="button" :disabled="page >= document.pages" @click="page++">
+        Next page
+      </button>
+    </div>
     <div
       v-if="document"
       class="paper"
-      :class="{ drawing: claim, pdf: document.mediaType === 'application/pdf' }"
+      :class="{ drawing: claim }"
       @pointerdown="begin"
       @pointermove="move"
       @pointerup="end"
     >
-      <object
-        v-if="document.mediaType === 'application/pdf'"
-        :data="at('/api/record-documents/{id}', { path: { id: document.id } })"
-        type="application/pdf"
-        :aria-label="document.name"
-      >
-        {{ document.name }}
-      </object>
+      <img
+        v-if="document.pages"
+        :src="at('/api/record-documents/{id}/pages/{number}', { path: { id: document.id, number: page } })"
+        :alt="`Paper: ${document.name}, page ${page}`"
+        draggable="false"
+      />
       <img
         v-else
         :src="at('/api/record-documents/{id}', { path: { id: document.id } })"
@@ -208,15 +232,13 @@ const styled = (box: { left: number; top: number; width: number; height: number 
   touch-action: none;
 }
 
-.paper img,
-.paper object {
-  display: block;
-  width: 100%;
+.pages {
+  align-items: center;
 }
 
-.paper.pdf object {
-  height: 70vh;
-  pointer-events: none;
+.paper img {
+  display: block;
+  width: 100%;
 }
 
 .box {

@@ -3,6 +3,7 @@ import { computed, reactive, ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { when } from "../frame/when";
 
 /** A record typed through, line by line in the order of the work. Several values parted by ; go to the lines that follow. */
 const props = defineProps<{ id: string; lines: Schemas["RecordLineView"][] }>();
@@ -14,6 +15,8 @@ const coldest = ref("");
 const warmest = ref("");
 const values = reactive<Record<string, string>>({});
 const times = reactive<Record<string, string>>({});
+/** What is known of the logged curves that were chosen. */
+const curves = reactive<Record<string, string>>({});
 const problem = ref("");
 const busy = ref(false);
 
@@ -33,6 +36,30 @@ function spread(index: number) {
       values[key(next)] = part.trim();
     }
   });
+}
+
+/** A logger's file is kept at once; the record then names it by its digest. */
+async function keep(line: Schemas["RecordLineView"], event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = "";
+  if (!file) {
+    return;
+  }
+  problem.value = "";
+  try {
+    const { sha256, samples, from, to } = await api.file(
+      at("/api/installations/{id}/traces", {
+        path: { id: props.id },
+        query: { point: line.point, component: line.component },
+      }),
+      file,
+    );
+    values[key(line)] = sha256;
+    curves[key(line)] = `${samples} samples, ${when(from)} to ${when(to)}`;
+  } catch (thrown) {
+    problem.value = `${file.name}: ${sentence(thrown)}`;
+  }
 }
 
 /** The clock alone is of the record's day. */
@@ -103,6 +130,19 @@ async function bring() {
                 {{ option }}
               </option>
             </select>
+            <template v-else-if="line.kind === 'CURVE'">
+              <label class="button">
+                {{ curves[key(line)] ? "Another file" : "The logger's file" }}
+                <input
+                  class="visually-hidden"
+                  type="file"
+                  accept=".csv,text/csv"
+                  :aria-labelledby="`line-${index}`"
+                  @change="keep(line, $event)"
+                />
+              </label>
+              <span class="quiet">{{ curves[key(line)] }}</span>
+            </template>
             <input
               v-else
               v-model="values[key(line)]"

@@ -9,6 +9,7 @@ import { usePlaces } from "../frame/usePlaces";
 import { useUnits } from "../frame/useUnits";
 import { when } from "../frame/when";
 import { useSession } from "../session/useSession";
+import AnswerForm from "./AnswerForm.vue";
 import FoundCard from "./FoundCard.vue";
 import PaperBoxes from "./PaperBoxes.vue";
 
@@ -23,7 +24,6 @@ const record = ref<Schemas["RecordView"]>();
 const minutes = ref(20);
 const problem = ref("");
 const refusal = ref("");
-const answering = reactive<Record<string, string>>({});
 const chosen = reactive<Record<string, boolean>>({});
 const last = lastOnly();
 const weather = reactive({ coldest: "", warmest: "" });
@@ -77,15 +77,6 @@ const ask = () =>
         questions: wanted.value.map(({ check, subject }) => ({ check, subject })),
       }),
     "The letter is in the outbox.",
-  );
-
-const answer = (question: string) =>
-  done(
-    () =>
-      api.post(at("/api/questions/{id}/answer", { path: { id: question } }), {
-        words: answering[question] ?? "",
-      }),
-    "Answered.",
   );
 
 const amend = (released: boolean) =>
@@ -219,19 +210,12 @@ const amend = (released: boolean) =>
             <article v-for="each in record.questions" :key="each.id" class="question">
               <p>{{ each.question }}</p>
               <p class="quiet">{{ each.askedBy }}, {{ when(each.askedAt) }}</p>
-              <p v-if="each.answer" class="answer">
-                {{ each.answer }} <span class="quiet">{{ each.answeredBy }}</span>
+              <p v-if="each.answeredAt" class="answer">
+                {{ each.answer }}
+                <span v-for="read in each.readings" :key="read" class="read">{{ read }}</span>
+                <span class="quiet">{{ each.answeredBy }}, {{ when(each.answeredAt) }}</span>
               </p>
-              <form v-else-if="!inspects" @submit.prevent="answer(each.id)">
-                <textarea
-                  v-model="answering[each.id]"
-                  class="field"
-                  rows="2"
-                  aria-label="Answer"
-                  maxlength="2000"
-                ></textarea>
-                <button type="submit" class="button primary">Answer</button>
-              </form>
+              <AnswerForm v-else-if="!inspects" :record="record" :question="each" @answered="load" />
               <p v-else class="quiet">Not answered yet.</p>
             </article>
           </section>

@@ -12,7 +12,7 @@ import RecordsPage from "./RecordsPage.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
-  api: { get: vi.fn(), post: vi.fn(), put: vi.fn(), remove: vi.fn(), upload: vi.fn() },
+  api: { get: vi.fn(), post: vi.fn(), put: vi.fn(), remove: vi.fn(), upload: vi.fn(), file: vi.fn() },
 }));
 const push = vi.fn();
 vi.mock("vue-router", () => ({ useRouter: () => ({ push }), useRoute: () => ({ query: {} }) }));
@@ -24,6 +24,8 @@ const get = answering("get");
 const post = answering("post");
 const put = answering("put");
 const remove = answering("remove");
+const upload = answering("upload");
+const file = answering("file");
 
 const found = (over: object = {}) => ({
   check: "record.pressure-hold",
@@ -163,10 +165,110 @@ test("a crew sees its record and answers, and no doubts before they are released
   expect(wrapper.find("h1").text()).toBe("Commissioning record");
   expect(wrapper.text()).not.toContain("Release");
   await wrapper.find("textarea").setValue("In the shade.");
+  const button = (text: string) => wrapper.findAll("button").find((each) => each.text().startsWith(text));
+  await button("Add a reading")?.trigger("click");
+  await wrapper.find("[aria-label='Reading, with its unit']").setValue("900 °F");
+  post.mockRejectedValueOnce(new ProblemError({ status: 422, detail: "Far from usual.", ask: true }));
+  await wrapper.find(".question form").trigger("submit");
+  await flushPromises();
+  const asked = {
+    words: "In the shade.",
+    readings: [
+      { point: "tightness.end-pressure", component: "line-set-indoor-1", typed: "900 °F", grade: "RECORDED" },
+    ],
+  };
+  expect(post.mock.calls[0]?.[1]).toEqual({ ...asked, confirmed: false });
+  expect(wrapper.find("[role=alert]").text()).toBe("Far from usual.");
   post.mockResolvedValueOnce({});
   await wrapper.find(".question form").trigger("submit");
   await flushPromises();
-  expect(post.mock.calls[0]).toEqual(["/api/questions/q/answer", { words: "In the shade." }]);
+  expect(button("Answer")?.text()).toBe("Answer");
+  expect(String(post.mock.calls[1]?.[0])).toContain("/api/questions/q/answer");
+  expect(post.mock.calls[1]?.[1]).toEqual({ ...asked, confirmed: true });
+});
+
+test("a PDF is turned page by page, and a box belongs to the page it was drawn on", async () => {
+  const paper = {
+    id: "d",
+    name: "p.pdf",
+    mediaType: "application/pdf",
+    bytes: 1,
+    pages: 2,
+    addedBy: "i",
+    addedAt: "",
+  };
+  const box = { document: "d", page: 2, left: 0.1, top: 0.1, width: 0.2, height: 0.1 };
+  const values = record().values.map((each, index) => (index ? each : { ...each, box }));
+  const wrapper = mount(PaperBoxes, {
+    props: { record: record({ documents: [paper], values }) as never, inspects: true },
+  });
+  expect(wrapper.find("img").attributes("src")).toBe("/api/record-documents/d/pages/1");
+  expect(wrapper.findAll(".box")).toHaveLength(0);
+  expect(wrapper.text()).toContain("boxes on page 2 too");
+  await wrapper
+    .findAll("button")
+    .find((each) => each.text() === "Next page")
+    ?.trigger("click");
+  expect(wrapper.find("img").attributes("src")).toBe("/api/record-documents/d/pages/2");
+  expect(wrapper.findAll(".box")).toHaveLength(1);
+});
+
+test("many records come in from one file; what cannot be taken is named and the crews are audited anew", async () => {
+  vi.useFakeTimers();
+  const audit = { id: "a", state: "DONE", done: 0, total: 0, crews: [] };
+  post.mockResolvedValue(audit);
+  const wrapper = mount(CrewsPage, stubs);
+  await vi.advanceTimersByTimeAsync(10);
+  const coming = {
+    id: "m",
+    state: "RUNNING",
+    done: 1,
+    total: 3,
+    brought: 1,
+    already: 0,
+    refused: 0,
+    named: [],
+  };
+  upload.mockResolvedValueOnce(coming);
+  get.mockResolvedValueOnce({
+    ...coming,
+    state: "DONE",
+    done: 3,
+    brought: 2,
+    refused: 1,
+    named: [{ file: "b.csv", why: "Line 8: no unit." }],
+  });
+  const input = wrapper.find<HTMLInputElement>("input[type=file]");
+  Object.defineProperty(input.element, "files", { value: [new File(["zip"], "records.zip")] });
+  await input.trigger("change");
+  await vi.advanceTimersByTimeAsync(10);
+  expect(wrapper.find("[role=status]").text()).toContain("1 of 3 records are saved");
+  await vi.advanceTimersByTimeAsync(400);
+  expect(wrapper.find("[role=status]").text()).toContain("2 of 3 records are saved; 1 cannot be taken");
+  expect(wrapper.text()).toContain("Line 8: no unit.");
+  expect(post).toHaveBeenCalledTimes(2);
+  vi.useRealTimers();
+});
+
+test("a logger's file is kept at once and the record names it by its digest", async () => {
+  const wrapper = mount(RecordEntry, {
+    props: { id: "i", lines: [{ ...line("one"), kind: "CURVE" }] as never },
+  });
+  file.mockResolvedValueOnce({
+    sha256: "ab",
+    samples: 90,
+    from: "2026-08-04T09:00:00Z",
+    to: "2026-08-04T10:00:00Z",
+  });
+  const input = wrapper.find<HTMLInputElement>("tbody input[type=file]");
+  Object.defineProperty(input.element, "files", { value: [new File(["time,Pa"], "log.csv")] });
+  await input.trigger("change");
+  await flushPromises();
+  expect(wrapper.text()).toContain("90 samples");
+  post.mockResolvedValueOnce({ id: "r" });
+  await wrapper.find("form").trigger("submit");
+  await flushPromises();
+  expect((post.mock.calls[0]?.[1] as { values: object[] }).values[0]).toMatchObject({ value: "ab" });
 });
 
 test("release and weather go out with the version that was seen; a refusal is shown", async () => {

@@ -388,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/record-imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["beginImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/record-audits": {
         parameters: {
             query?: never;
@@ -1092,6 +1108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/record-imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["importState"];
+        put?: never;
+        post?: never;
+        delete: operations["cancelImport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/record-documents/{id}": {
         parameters: {
             query?: never;
@@ -1100,6 +1132,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record-documents/{id}/pages/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1499,7 +1547,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_1"];
+        get: operations["page_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2077,6 +2125,8 @@ export interface components {
             mediaType: string;
             /** Format: int32 */
             bytes: number;
+            /** Format: int32 */
+            pages?: number;
             addedBy: string;
             /** Format: date-time */
             addedAt: string;
@@ -2103,6 +2153,7 @@ export interface components {
             answeredBy?: string;
             /** Format: date-time */
             answeredAt?: string;
+            readings: string[];
         };
         ReReadLine: {
             point: string;
@@ -2579,6 +2630,27 @@ export interface components {
         AskedQuestions: {
             questions: components["schemas"]["AskedQuestion"][];
         };
+        RecordImportView: {
+            id: string;
+            /** @enum {string} */
+            state: "RUNNING" | "DONE" | "CANCELLED" | "FAILED";
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            total: number;
+            /** Format: int32 */
+            brought: number;
+            /** Format: int32 */
+            already: number;
+            /** Format: int32 */
+            refused: number;
+            named: components["schemas"]["RefusedRecord"][];
+            problem?: string;
+        };
+        RefusedRecord: {
+            file: string;
+            why: string;
+        };
         AmongJobs: {
             found: components["schemas"]["FoundView"];
             record?: string;
@@ -2691,6 +2763,15 @@ export interface components {
         };
         Answer: {
             words: string;
+            readings: components["schemas"]["AnsweredReading"][];
+            confirmed: boolean;
+        };
+        AnsweredReading: {
+            point: string;
+            component: string;
+            typed: string;
+            /** @enum {string} */
+            grade: "WITNESSED" | "LOGGED" | "RECORDED" | "STATED";
         };
         NewPerson: {
             name: string;
@@ -3230,6 +3311,55 @@ export interface components {
             sensible?: string;
             input?: string;
         };
+        CarriedBox: {
+            /** Format: int32 */
+            paper: number;
+            /** Format: int32 */
+            page: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+        };
+        CarriedQuestion: {
+            check: string;
+            subject?: string;
+            question: string;
+            askedBy: string;
+            /** Format: date-time */
+            askedAt: string;
+            answer?: string;
+            answeredBy?: string;
+            /** Format: date-time */
+            answeredAt?: string;
+            readings?: string[];
+        };
+        CarriedRecord: {
+            signedBy: string;
+            /** Format: date */
+            day: string;
+            coldest?: string;
+            warmest?: string;
+            broughtBy: string;
+            /** Format: date-time */
+            broughtAt: string;
+            released?: boolean;
+            values: components["schemas"]["CarriedValue"][];
+            questions?: components["schemas"]["CarriedQuestion"][];
+        };
+        CarriedValue: {
+            id?: string;
+            point: string;
+            component?: string;
+            typed: string;
+            readAt?: string;
+            instrument?: string;
+            box?: components["schemas"]["CarriedBox"];
+        };
         CaseDocument: {
             format: string;
             /** Format: date-time */
@@ -3270,6 +3400,21 @@ export interface components {
             staticPressure: string;
             airflow: string;
         };
+        FileRecord: {
+            /** Format: int32 */
+            correction?: number;
+            /** Format: int32 */
+            record?: number;
+            name: string;
+            mediaType: string;
+            sha256: string;
+            addedBy: string;
+            /** Format: date-time */
+            addedAt: string;
+            /** Format: byte */
+            content?: string;
+            file?: string;
+        };
         FlowRecord: {
             airflow: string;
             capacity: string;
@@ -3298,6 +3443,8 @@ export interface components {
             corrections?: components["schemas"]["CorrectionRecord"][];
             photos?: components["schemas"]["PhotoRecord"][];
             traces?: components["schemas"]["TraceRecord"][];
+            records?: components["schemas"]["CarriedRecord"][];
+            files?: components["schemas"]["FileRecord"][];
             judgements?: components["schemas"]["JudgementRecord"][];
         };
         JudgementRecord: {
@@ -3469,13 +3616,6 @@ export interface components {
         };
         SheetPreview: {
             sheets: components["schemas"]["SheetChange"][];
-        };
-        AnsweredReading: {
-            point: string;
-            component: string;
-            typed: string;
-            /** @enum {string} */
-            grade: "WITNESSED" | "LOGGED" | "RECORDED" | "STATED";
         };
         NewStep: {
             /** @enum {string} */
@@ -5262,6 +5402,40 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
+    beginImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordImportView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
     begin_2: {
         parameters: {
             query?: {
@@ -5330,7 +5504,9 @@ export interface operations {
     };
     answer_1: {
         parameters: {
-            query?: never;
+            query?: {
+                units?: "US" | "SI";
+            };
             header?: never;
             path: {
                 id: string;
@@ -7181,6 +7357,62 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    importState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordImportView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    cancelImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordImportView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     document: {
         parameters: {
             query?: never;
@@ -7200,6 +7432,35 @@ export interface operations {
                 content: {
                     "application/pdf": string;
                     "image/jpeg": string;
+                    "image/png": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    page_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "image/png": string;
                 };
             };
@@ -7985,7 +8246,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    page_1: {
+    page_2: {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";

@@ -320,7 +320,7 @@ class RecordTest {
         byte[] zip = zipped(tables);
         JsonNode done = settled(
                 inspector
-                        .send("POST", "/api/record-imports", zip, "application/zip")
+                        .send("POST", "/api/record-imports", zip, "application/octet-stream")
                         .expect(202)
                         .json(),
                 "/api/record-imports/");
@@ -334,7 +334,7 @@ class RecordTest {
                 .contains("other.csv", "undanus-record/1");
         JsonNode again = settled(
                 inspector
-                        .send("POST", "/api/record-imports", zip, "application/zip")
+                        .send("POST", "/api/record-imports", zip, "application/octet-stream")
                         .expect(202)
                         .json(),
                 "/api/record-imports/");
@@ -342,17 +342,21 @@ class RecordTest {
         assertThat(again.path("already").asInt()).isEqualTo(2);
 
         assertThat(inspector
-                        .send("POST", "/api/record-imports", good.getBytes(StandardCharsets.UTF_8), "application/zip")
+                        .send(
+                                "POST",
+                                "/api/record-imports",
+                                good.getBytes(StandardCharsets.UTF_8),
+                                "application/octet-stream")
                         .expect(422)
                         .detail())
                 .contains("no ZIP file");
         assertThat(inspector
-                        .send("POST", "/api/record-imports", zipped(Map.of("x.txt", "")), "application/zip")
+                        .send("POST", "/api/record-imports", zipped(Map.of("x.txt", "")), "application/octet-stream")
                         .expect(422)
                         .detail())
                 .contains("holds 0");
         SERVER.signedIn("threeways")
-                .send("POST", "/api/record-imports", zip, "application/zip")
+                .send("POST", "/api/record-imports", zip, "application/octet-stream")
                 .expect(403);
     }
 
@@ -364,7 +368,7 @@ class RecordTest {
             tables.put(number + ".csv", one.replace("signed by,Fitter", "signed by,Fitter " + number));
         }
         JsonNode begun = inspector
-                .send("POST", "/api/record-imports", zipped(tables), "application/zip")
+                .send("POST", "/api/record-imports", zipped(tables), "application/octet-stream")
                 .expect(202)
                 .json();
         String own = "/api/record-imports/" + begun.path("id").asString();

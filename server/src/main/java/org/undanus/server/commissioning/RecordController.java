@@ -528,7 +528,7 @@ class RecordController {
     }
 
     /** Takes in many filled-in templates from one ZIP file; how it goes on is asked under its id. */
-    @PostMapping(path = "/record-imports", consumes = "application/zip")
+    @PostMapping(path = "/record-imports", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.ACCEPTED)
     @MayAlsoAnswer({HttpStatus.CONTENT_TOO_LARGE, HttpStatus.UNPROCESSABLE_CONTENT})
     @io.swagger.v3.oas.annotations.parameters.RequestBody(

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import { at } from "../api/address";
+import { api, ProblemError, type Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+import { notice } from "../frame/notice";
+import { useUnits } from "../frame/useUnits";
+
+/** A crew answers a question about its record: in words, by readings, or both. */
+const props = defineProps<{ record: Schemas["RecordView"]; question: Schemas["QuestionView"] }>();
+const emit = defineEmits<{ answered: [] }>();
+const { units } = useUnits();
+
+const words = ref("");
+const given = ref<{ line: number; typed: string; grade: "RECORDED" | "STATED" }[]>([]);
+/** Whether an unusual reading has been asked about. */
+const confirmed = ref(false);
+const refusal = ref("");
+const busy = ref(false);
+
+async function answer() {
+  busy.value = true;
+  refusal.value = "";
+  try {
+    await api.post(
+      at("/api/questions/{id}/answer", { path: { id: props.question.id }, query: { units: units() } }),
+      {
+        words: words.value,
+        readings: given.value.flatMap(({ line, typed, grade }) => {
+          const to = props.record.values[line];
+          return to && typed.trim() ? [{ point: to.point, component: to.component, typed, grade }] : [];
+        }),
+        confirmed: confirmed.value,
+      },
+    );
+    notice.done("Answered; the office gets a letter.");
+    emit("answered");
+  } catch (thrown) {
+    refusal.value = sentence(thrown);
+    confirmed.value = thrown instanceof ProblemError && !!thrown.problem.ask;
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <form class="answering" @submit.prevent="answer">
+    <textarea v-model="words" class="field" rows="2" aria-label="Answer" maxlength="2000"></textarea>
+    <div v-for="(reading, index) in given" :key="index" class="given">
+      <select v-model="reading.line" class="field" aria-label="Line">
+        <option v-for="(value, place) in record.values" :key="value.id" :value="place">
+          {{ value.title }}
+        </option>
+      </select>
+      <input
+        v-model="reading.typed"
+        class="field mono"
+        aria-label="Reading, with its unit"
+        placeholder="Reading, with its unit"
+      />
+      <select v-model="reading.grade" class="field" aria-label="How it is known">
+        <option value="RECORDED">recorded</option>
+        <option value="STATED">stated</option>
+      </select>
+    </div>
+    <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
+    <div class="tools">
+      <button type="submit" class="button primary" :disabled="busy">
+        {{ confirmed ? "Answer with it as it is" : "Answer" }}
+      </button>
+      <button type="button" class="button" @click="given.push({ line: 0, typed: '', grade: 'RECORDED' })">
+        Add a reading
+      </button>
+    </div>
+    <p class="quiet">A photo or PDF that shows it is added under the record's papers, before you answer.</p>
+  </form>
+</template>
+
+<style scoped>
+.answering > * + * {
+  margin-top: 8px;
+}
+
+.given {
+  display: grid;
+  grid-template-columns: 2fr 2fr 1fr;
+  gap: 8px;
+}
+
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+@media (max-width: 640px) {
+  .given {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
