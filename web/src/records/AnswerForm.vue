@@ -78,6 +78,7 @@ async function answer() {
 </template>
 
 <style scoped>
+.answering,
 .answering > * + * {
   margin-top: 8px;
 }

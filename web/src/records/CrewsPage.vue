@@ -109,10 +109,10 @@ void begin();
             <p class="why">{{ each.why }}</p>
           </li>
         </ul>
-        <p v-if="coming.refused > coming.named.length" class="quiet">
-          And {{ coming.refused - coming.named.length }} more. Mend these, then bring the same file in again:
-          what is in already stays as it is.
+        <p v-if="coming.refused > coming.named.length">
+          And {{ coming.refused - coming.named.length }} more.
         </p>
+        <p class="quiet">Mend these, then bring the file in again: what is in already stays as it is.</p>
       </details>
     </section>
     <template v-if="audit">
@@ -224,6 +224,12 @@ section > * + * {
 progress {
   width: 100%;
   accent-color: var(--lake);
+}
+
+.page-head .tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
 }
 
 .coming .button {

@@ -173,16 +173,13 @@ test("a crew sees its record and answers, and no doubts before they are released
   await flushPromises();
   const asked = {
     words: "In the shade.",
-    readings: [
-      { point: "tightness.end-pressure", component: "line-set-indoor-1", typed: "900 °F", grade: "RECORDED" },
-    ],
+    readings: [{ point: "p", component: "x", typed: "900 °F", grade: "RECORDED" }],
   };
   expect(post.mock.calls[0]?.[1]).toEqual({ ...asked, confirmed: false });
   expect(wrapper.find("[role=alert]").text()).toBe("Far from usual.");
   post.mockResolvedValueOnce({});
   await wrapper.find(".question form").trigger("submit");
   await flushPromises();
-  expect(button("Answer")?.text()).toBe("Answer");
   expect(String(post.mock.calls[1]?.[0])).toContain("/api/questions/q/answer");
   expect(post.mock.calls[1]?.[1]).toEqual({ ...asked, confirmed: true });
 });
