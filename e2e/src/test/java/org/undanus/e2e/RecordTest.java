@@ -11,7 +11,11 @@ import com.microsoft.playwright.options.SelectOption;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
@@ -87,8 +91,25 @@ class RecordTest extends BrowserTest {
         page.locator(".ask input").first().check();
         button(page, "Write to the crew: 1 question").click();
         page.getByText("Not answered yet.").waitFor();
+        String record = page.url();
         page.navigate(application.address() + "/letters");
         assertThat(page.getByText("LH-36: a question about your record")).isVisible();
+
+        // the crew answers on a phone, in words and by a reading
+        Page phone = signedIn("nettlebank", 390, 844);
+        phone.navigate(record);
+        phone.getByLabel("Answer", new Page.GetByLabelOptions().setExact(true)).fill("The thermometer lay outdoors.");
+        button(phone, "Add a reading").click();
+        phone.getByLabel("Line", new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new SelectOption().setIndex(3));
+        phone.getByLabel("Reading, with its unit").fill("83 °F");
+        phone.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Answer").setExact(true))
+                .click();
+        assertThat(phone.locator(".answer")).containsText("outdoors");
+        assertThat(phone.locator(".answer")).containsText("Hold, temperature at the end");
+        phone.context().close();
         page.context().close();
     }
 
@@ -97,6 +118,28 @@ class RecordTest extends BrowserTest {
                 .locator("input")
                 .first()
                 .fill(value);
+    }
+
+    @Test
+    void manyComeInFromOneFileAndWhatCannotBeTakenIsNamed() throws IOException {
+        Page page = signedIn("inspector", 1280, 800);
+        ByteArrayOutputStream zip = new ByteArrayOutputStream();
+        try (ZipOutputStream to = new ZipOutputStream(zip)) {
+            for (String value : List.of("400 psig", "401 psig", "402")) {
+                String table = "format,undanus-record/1\ninstallation,LH-40\nsigned by,Fitter\nday,2026-08-06\n"
+                        + "line,of,what,value,read at,instrument\ntightness.start-pressure,line-set-indoor-1,,"
+                        + value + ",,\n";
+                to.putNextEntry(new ZipEntry(value + ".csv"));
+                to.write(table.getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        page.navigate(application.address() + "/crews");
+        page.getByLabel("Bring in many records")
+                .setInputFiles(new FilePayload("records.zip", "application/zip", zip.toByteArray()));
+        Locator coming = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Records coming in"));
+        assertThat(coming).containsText("2 of 3 records are saved; 1 cannot be taken");
+        assertThat(coming).containsText("Line 6: The unit is missing.");
+        page.context().close();
     }
 
     @Test

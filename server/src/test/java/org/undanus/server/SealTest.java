@@ -100,6 +100,7 @@ class SealTest {
         inspector
                 .upload("/api/installations/" + id + "/photos?component=outdoor-1", TestPictures.jpeg(30, 20))
                 .expect(201);
+        RecordTest.withPaperBoxAndAnswer(SERVER, id, "nettlebank");
         JsonNode seal = sealed(id);
         assertThat(seal.path("number").asString()).isEqualTo("LH-40/1");
         byte[] zip = file("LH-40/1");
@@ -121,6 +122,12 @@ class SealTest {
                 with(zip, "case.json", text -> text.replaceFirst("\"MEETS\"", "\"FAILS\"")), "Changed: judgements");
         assertProblem(with(zip, "case.json", text -> text.replaceFirst("at-least", "at-most")), "Changed: ruleBooks 1");
         assertProblem(with(zip, "case.json", text -> text.replaceFirst("\"title\":\"", "\"title\":\"X")), "Changed: ");
+        assertProblem(
+                with(zip, "case.json", text -> text.replaceFirst("\"signedBy\":\"", "\"signedBy\":\"X")),
+                "Changed: records 1: 2026-08-04");
+        assertProblem(
+                with(zip, "case.json", text -> text.replaceFirst("\"name\":\"paper", "\"name\":\"other")),
+                "Changed: files 1: files/");
         assertProblem(with(zip, "case.json", text -> "{"), "case.json cannot be read");
         assertProblem(
                 with(zip, "seal.json", text -> text.replace("LH-40/1", "LH-40/2")), "The signature does not belong");
