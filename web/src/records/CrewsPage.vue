@@ -74,7 +74,7 @@ void begin();
         </p>
       </div>
       <div class="tools">
-        <label class="button">
+        <label v-if="coming?.state !== 'RUNNING'" class="button">
           Bring in many records
           <input class="visually-hidden" type="file" accept=".zip,application/zip" @change="bring" />
         </label>

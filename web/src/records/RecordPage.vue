@@ -28,6 +28,8 @@ const chosen = reactive<Record<string, boolean>>({});
 const last = lastOnly();
 const weather = reactive({ coldest: "", warmest: "" });
 
+const AGREEMENT = { AGREES: "agrees", DISAGREES: "disagrees", CANNOT_TELL: "cannot tell" };
+
 const doubts = computed(() => record.value?.found.filter((each) => each.outcome === "DOUBTFUL") ?? []);
 const others = computed(() => record.value?.found.filter((each) => each.outcome !== "DOUBTFUL") ?? []);
 const told = computed(() => record.value?.found.filter((each) => each.outcome !== "CANNOT_TELL").length ?? 0);
@@ -145,7 +147,12 @@ const amend = (released: boolean) =>
                     {{ each.readAt }} {{ each.instrument }}
                   </span>
                 </td>
-                <td class="mono">{{ each.own ?? "–" }}</td>
+                <td>
+                  <span class="mono">{{ each.own ?? "–" }}</span>
+                  <span v-if="each.agreement" class="beside" :class="each.agreement.toLowerCase()">
+                    {{ AGREEMENT[each.agreement] }}
+                  </span>
+                </td>
               </tr>
             </tbody>
           </table>
@@ -237,6 +244,11 @@ const amend = (released: boolean) =>
 .right > * + *,
 section > * + * {
   margin-top: 12px;
+}
+
+.disagrees {
+  color: var(--close);
+  font-weight: 700;
 }
 
 .doubted td {

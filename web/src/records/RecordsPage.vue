@@ -60,12 +60,13 @@ async function read(event: Event) {
   }
   refusal.value = "";
   try {
-    const table = await file.text();
-    const brought = await api.post(
-      at("/api/installations/{id}/record-template.csv", own.value),
-      table,
-      "text/csv",
-    );
+    const brought = await (file.name.endsWith(".json")
+      ? api.file(at("/api/installations/{id}/record-template.json", own.value), file, "application/json")
+      : api.post(
+          at("/api/installations/{id}/record-template.csv", own.value),
+          await file.text(),
+          "text/csv",
+        ));
     show(brought.id);
   } catch (thrown) {
     refusal.value = sentence(thrown);
@@ -109,9 +110,21 @@ async function read(event: Event) {
         <a class="button" :href="at('/api/installations/{id}/record-template.csv', own)" download>
           Empty table to fill in
         </a>
+        <a
+          class="button"
+          :href="at('/api/installations/{id}/record-template.json', own)"
+          :download="`${id}.json`"
+        >
+          The same as JSON
+        </a>
         <label class="button">
-          Read a filled table
-          <input class="visually-hidden" type="file" accept=".csv,text/csv" @change="read" />
+          Read a filled one
+          <input
+            class="visually-hidden"
+            type="file"
+            accept=".csv,text/csv,.json,application/json"
+            @change="read"
+          />
         </label>
       </div>
       <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>

@@ -143,6 +143,21 @@ test("a question is chosen, sent, and not asked twice", async () => {
   expect(wrapper.find(".question").text()).toContain("Not answered yet.");
 });
 
+test("a line read by both says whether the two agree", async () => {
+  const values = (["AGREES", "DISAGREES", "CANNOT_TELL", undefined] as const).map((agreement, index) => ({
+    ...record().values[0],
+    id: `c${index}`,
+    own: agreement && "412 psig",
+    agreement,
+  }));
+  get.mockResolvedValueOnce(record({ values }));
+  const wrapper = await page();
+  const said = wrapper
+    .findAll(".left tbody tr")
+    .map((row) => row.findAll("td").at(2)?.findAll("span").at(1)?.text());
+  expect(said).toEqual(["agrees", "disagrees", "cannot tell", undefined]);
+});
+
 test("a crew sees its record and answers, and no doubts before they are released", async () => {
   role.value = "CREW";
   get.mockResolvedValueOnce(

@@ -660,6 +660,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/record-template.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["jsonTemplate"];
+        put?: never;
+        post: operations["bringJson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/record-template.csv": {
         parameters: {
             query?: never;
@@ -2087,6 +2103,8 @@ export interface components {
             readAt?: string;
             instrument?: string;
             own?: string;
+            /** @enum {string} */
+            agreement?: "AGREES" | "DISAGREES" | "CANNOT_TELL";
             doubted: boolean;
             box?: components["schemas"]["BoxView"];
         };
@@ -3046,6 +3064,23 @@ export interface components {
         };
         BroughtRecord: {
             id: string;
+        };
+        FilledLine: {
+            line: string;
+            of: string;
+            what?: string;
+            value: string;
+            readAt?: string;
+            instrument?: string;
+        };
+        FilledTemplate: {
+            format: string;
+            installation: string;
+            signedBy: string;
+            day: string;
+            coldest?: string;
+            warmest?: string;
+            values: components["schemas"]["FilledLine"][];
         };
         TypedReading: {
             /** Format: uuid */
@@ -6162,6 +6197,71 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewRecord"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtRecord"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    jsonTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilledTemplate"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    bringJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilledTemplate"];
             };
         };
         responses: {

@@ -83,6 +83,10 @@ public final class Pictures {
         desk.getByText("1 doubt").click();
         desk.getByText("What does not fit together").waitFor();
         take(desk, "record");
+        desk.navigate(address + "/crews");
+        desk.getByText("Threeways Cooling").waitFor();
+        desk.getByText("Audit again").waitFor();
+        take(desk, "crews");
         desk.navigate(address + "/data-sheets?model=WS-12");
         desk.getByText("Refrigerant and lines").waitFor();
         take(desk, "data-sheets");
@@ -117,11 +121,6 @@ public final class Pictures {
         attic.getByText("46 things must be put right").first().click();
         take(attic, "walk-attic");
         attic.context().close();
-
-        Page phone = signedIn(PHONE, "light");
-        walk(phone, "Boathouse, three zones", "Siting");
-        take(phone, "walk-phone");
-        phone.context().close();
     }
 
     /** A visit sealed, and another begun after it that changed something. */

@@ -17,9 +17,13 @@ import java.util.stream.StreamSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.undanus.server.journal.JournalCheck;
@@ -232,6 +236,7 @@ class RecordTest {
         JsonNode claim = view(id).at("/values/0");
         assertThat(claim.path("own").asString()).contains("bar");
         assertThat(claim.path("doubted").asBoolean()).isTrue();
+        assertThat(claim.path("agreement").asString()).isEqualTo("DISAGREES");
     }
 
     @Test
@@ -275,6 +280,34 @@ class RecordTest {
                         .json())
                 .as("nothing of the refused ones")
                 .hasSize(2);
+    }
+
+    @Test
+    void theTemplateIsJsonToo() {
+        String path = "/api/installations/" + inspector.installation("LH-12") + "/record-template.json";
+        ObjectNode template = (ObjectNode) inspector.get(path).expect(200).json();
+        assertThat(inspector.post(path, template).expect(422).detail())
+                .contains("Day: ")
+                .contains("No line has a value");
+        template.put("signedBy", "Fitter");
+        template.put("day", "2026-08-06");
+        int place = 0;
+        for (JsonNode line : template.path("values")) {
+            place++;
+            if (line.path("line").asString().equals("tightness.start-pressure")) {
+                ((ObjectNode) line).put("value", "400");
+                break;
+            }
+        }
+        ObjectNode value = (ObjectNode) template.path("values").get(place - 1);
+        assertThat(inspector.post(path, template).expect(422).detail()).contains("Line " + place + ": ", "unit");
+        value.put("value", "400 psig");
+        String id = inspector.post(path, template).expect(201).json().path("id").asString();
+        assertThat(view(id).path("values")).hasSize(1);
+        String other = "/api/installations/" + inspector.installation("LH-05") + "/record-template.json";
+        assertThat(inspector.post(other, template).expect(422).detail()).contains("of LH-12, not of LH-05");
+        template.put("format", "undanus-record/2");
+        inspector.post(path, template).expect(422);
     }
 
     private static byte[] zipped(Map<String, String> tables) throws IOException {
@@ -421,6 +454,24 @@ class RecordTest {
         drawn.put("page", 2);
         inspector.put(box, drawn).expect(200);
         assertThat(view(id).at("/values/0/box/page").asInt()).isEqualTo(2);
+        try (PDDocument document = new PDDocument()) {
+            PDImageXObject huge = new PDImageXObject(
+                    document,
+                    new ByteArrayInputStream(new byte[10]),
+                    COSName.FLATE_DECODE,
+                    20_000,
+                    20_000,
+                    8,
+                    PDDeviceRGB.INSTANCE);
+            PDPage page = new PDPage();
+            page.setResources(new PDResources());
+            page.getResources().add(huge);
+            document.addPage(page);
+            pdf.reset();
+            document.save(pdf);
+        }
+        assertThat(inspector.upload(upload, pdf.toByteArray()).expect(422).detail())
+                .contains("million pixels");
         assertThat(inspector
                         .upload(upload, "%PDF-1.7 torn".getBytes(StandardCharsets.US_ASCII))
                         .expect(422)

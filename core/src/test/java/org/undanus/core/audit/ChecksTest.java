@@ -540,6 +540,12 @@ class ChecksTest {
                         && found.subject().equals("outdoor"))
                 .singleElement()
                 .satisfies(found -> assertThat(found.outcome()).isEqualTo(CANNOT_TELL));
+        PointKey line = new PointKey("charge.suction-pressure", "outdoor");
+        assertThat(Agreement.of(line, List.of(own(pressure + "118 psig", pressure + "121 psig"))))
+                .isEqualTo(Agreement.AGREES);
+        assertThat(Agreement.of(line, List.of(own(pressure + "118 psig", pressure + "80 psig"))))
+                .isEqualTo(Agreement.DISAGREES);
+        assertThat(Agreement.of(line, otherMode)).isEqualTo(Agreement.CANNOT_TELL);
     }
 
     private static Found own(String claimed, String read) {

@@ -16,8 +16,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -34,6 +32,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.audit.Agreement;
 import org.undanus.core.audit.Found;
 import org.undanus.core.audit.ReReadPlan;
 import org.undanus.core.audit.RecordLines;
@@ -55,6 +54,7 @@ import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
 import org.undanus.server.walk.AnsweredReading;
 
@@ -81,6 +81,27 @@ class RecordController {
             @NotBlank(message = "is empty") @Size(max = 2000, message = "is longer than 2000 characters") String value,
             Optional<@Size(max = 16, message = "is no time") String> readAt,
             Optional<@Size(max = 60, message = "is longer than 60 characters") String> instrument) {}
+
+    /** @param what for the reader; not read back */
+    record FilledLine(
+            @NotNull(message = "is missing") @Size(max = 80, message = "is no line") String line,
+            @NotNull(message = "is missing") @Size(max = 60, message = "is no unit") String of,
+            Optional<@Size(max = 400, message = "is longer than 400 characters") String> what,
+            @NotNull(message = "is missing") @Size(max = 2000, message = "is longer than 2000 characters") String value,
+            Optional<@Size(max = 16, message = "is no time") String> readAt,
+            Optional<@Size(max = 60, message = "is longer than 60 characters") String> instrument) {}
+
+    /** The template as JSON, empty or filled in; lines without a value are passed over. */
+    record FilledTemplate(
+            @NotNull(message = "is missing") String format,
+            @NotNull(message = "is missing") @Size(max = 40, message = "is no reference") String installation,
+            @NotNull(message = "is missing") @Size(max = 120, message = "is longer than 120 characters")
+                    String signedBy,
+            @NotNull(message = "is missing") @Size(max = 20, message = "is no day") String day,
+            Optional<@Size(max = 20, message = "is no temperature") String> coldest,
+            Optional<@Size(max = 20, message = "is no temperature") String> warmest,
+            @NotNull(message = "is missing") @Size(max = 2000, message = "holds more than 2000")
+                    List<@Valid @NotNull(message = "is empty") FilledLine> values) {}
 
     /** A record as it is typed. */
     record NewRecord(
@@ -113,6 +134,7 @@ class RecordController {
 
     /**
      * @param own what others read on the line; empty where nobody did
+     * @param agreement how the two stand to each other; empty where nobody read it or the crew may not see it yet
      * @param doubted whether a doubt rests on it
      */
     record ClaimView(
@@ -124,6 +146,7 @@ class RecordController {
             Optional<String> readAt,
             Optional<String> instrument,
             Optional<String> own,
+            Optional<Agreement> agreement,
             boolean doubted,
             Optional<BoxView> box) {}
 
@@ -287,6 +310,65 @@ class RecordController {
                 records.bring(id, reference -> RecordSheet.read(table), person).id());
     }
 
+    /** The same as JSON. */
+    @GetMapping("/installations/{id}/record-template.json")
+    FilledTemplate jsonTemplate(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        return new FilledTemplate(
+                RecordSheet.FORMAT,
+                file.header().reference(),
+                "",
+                "",
+                Optional.of(""),
+                Optional.of(""),
+                RecordLines.of(file.facts()).stream()
+                        .map(line -> new FilledLine(
+                                line.point().id(),
+                                line.key().component(),
+                                Optional.of(title(line.point(), line.subject().title())),
+                                "",
+                                Optional.of(""),
+                                Optional.of("")))
+                        .toList());
+    }
+
+    @PostMapping("/installations/{id}/record-template.json")
+    @ResponseStatus(HttpStatus.CREATED)
+    BroughtRecord bringJson(
+            @PathVariable String id,
+            @Valid @RequestBody FilledTemplate filled,
+            @AuthenticationPrincipal Person person) {
+        return new BroughtRecord(
+                records.bring(id, reference -> sheet(filled), person).id());
+    }
+
+    private static RecordSheet sheet(FilledTemplate filled) {
+        if (!filled.format().equals(RecordSheet.FORMAT)) {
+            throw new UnsuitableException("format", "This reads " + RecordSheet.FORMAT + ". Nothing was saved.");
+        }
+        List<RecordSheet.Row> rows = new ArrayList<>();
+        int number = 0;
+        for (FilledLine line : filled.values()) {
+            number++;
+            if (!line.value().isBlank()) {
+                rows.add(new RecordSheet.Row(
+                        number,
+                        line.line(),
+                        line.of(),
+                        line.value().strip(),
+                        line.readAt().filter(text -> !text.isBlank()),
+                        line.instrument().filter(text -> !text.isBlank())));
+            }
+        }
+        return new RecordSheet(
+                filled.installation(),
+                filled.signedBy(),
+                filled.day(),
+                filled.coldest().filter(text -> !text.isBlank()),
+                filled.warmest().filter(text -> !text.isBlank()),
+                rows);
+    }
+
     private static boolean maySee(RecordRow row, Person person) {
         return person.inspects() || row.released();
     }
@@ -311,10 +393,6 @@ class RecordController {
                         .sorted(Comparator.comparingInt(RecordController::rank))
                         .toList()
                 : List.of();
-        Set<PointKey> doubted = found.stream()
-                .filter(Found::doubtful)
-                .flatMap(each -> each.on().stream())
-                .collect(Collectors.toSet());
         List<ReReadLine> again = sees
                 ? ReReadPlan.of(
                                 file.facts(),
@@ -342,7 +420,7 @@ class RecordController {
                 row.released(),
                 row.version(),
                 records.claims(row.id()).stream()
-                        .map(claim -> claim(claim, file, own, doubted, units))
+                        .map(claim -> claim(claim, file, own, found, units))
                         .toList(),
                 records.documents(row.id()).stream()
                         .map(RecordController::paper)
@@ -372,7 +450,7 @@ class RecordController {
                 line.key().point().split("\\.")[0]);
     }
 
-    private static ClaimView claim(ClaimRow row, CaseFile file, Evidence own, Set<PointKey> doubted, UnitSystem units) {
+    private static ClaimView claim(ClaimRow row, CaseFile file, Evidence own, List<Found> found, UnitSystem units) {
         PointKey key = new PointKey(row.point(), row.component());
         Optional<Point> point = RecordLines.point(row.point());
         Optional<String> read =
@@ -386,7 +464,9 @@ class RecordController {
                 Optional.ofNullable(row.claimedAt()).map(at -> at.replace('T', ' ')),
                 Optional.ofNullable(row.instrument()),
                 read,
-                doubted.contains(key),
+                read.filter(any -> !found.isEmpty()).map(any -> Agreement.of(key, found)),
+                found.stream().filter(Found::doubtful).anyMatch(each -> each.on()
+                        .contains(key)),
                 Optional.ofNullable(row.documentId())
                         .map(document -> new BoxView(
                                 document, row.page(), row.boxLeft(), row.boxTop(), row.boxWidth(), row.boxHeight())));

@@ -6,6 +6,10 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSDocument;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSObjectKey;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.rendering.ImageType;
@@ -19,16 +23,39 @@ public final class PdfPages {
     private static final double DOTS_PER_INCH = 110;
     /** Pixels; a poster is shown smaller. */
     private static final double LONGEST_SIDE = 2400;
+    /** Of a picture within it. */
+    private static final long MOST_PIXELS = 50_000_000;
 
     private PdfPages() {}
 
-    /** @throws UnsuitableException where it cannot be opened */
+    /**
+     * How many pages it has.
+     *
+     * @throws UnsuitableException where it cannot be opened, or to draw it would take more memory than a photo may
+     */
     public static int count(byte[] pdf) {
         try (PDDocument document = Loader.loadPDF(pdf)) {
+            COSDocument objects = document.getDocument();
+            for (COSObjectKey key : objects.getXrefTable().keySet()) {
+                if (objects.getObjectFromPool(key).getObject() instanceof COSDictionary dictionary
+                        && COSName.IMAGE.equals(dictionary.getCOSName(COSName.SUBTYPE))) {
+                    requireBounded(dictionary);
+                }
+            }
             return document.getNumberOfPages();
         } catch (IOException damaged) {
             throw new UnsuitableException(
                     "file", "This PDF cannot be opened: it is damaged or locked. Nothing was saved.");
+        }
+    }
+
+    private static void requireBounded(COSDictionary image) {
+        long pixels = (long) image.getInt(COSName.WIDTH, 0) * image.getInt(COSName.HEIGHT, 0);
+        if (pixels > MOST_PIXELS) {
+            throw new UnsuitableException(
+                    "file",
+                    "A picture in this PDF has more than " + MOST_PIXELS / 1_000_000
+                            + " million pixels. Scan it less fine. Nothing was saved.");
         }
     }
 
