@@ -39,8 +39,13 @@ class ListsTest extends BrowserTest {
                 .first();
     }
 
+    /** Found and tapped in one step: the drawing may be drawn anew at any moment, and its pieces then stand for others. */
     private static void tap(Page page, String name) {
-        thing(page, name).click(new Locator.ClickOptions().setForce(true));
+        thing(page, name).waitFor();
+        page.evaluate(
+                "name => document.querySelector(`svg text[data-thing='${name}'], svg circle[data-thing='${name}']`)"
+                        + ".dispatchEvent(new MouseEvent('click', { bubbles: true }))",
+                name);
     }
 
     @Test

@@ -1,5 +1,7 @@
 package org.undanus.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -32,10 +34,18 @@ final class Steps {
         question("Do the papers and plates belong together?").waitFor();
     }
 
+    /** Goes there, and waits: until it has come the station before is still shown. */
     void station(String title) {
-        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
-                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile(title)))
-                .click();
+        Locator link = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile(title)));
+        boolean there = "page".equals(link.getAttribute("aria-current"));
+        Locator question = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
+                .first();
+        String before = question.textContent();
+        link.click();
+        if (!there) {
+            assertThat(question).not().hasText(before);
+        }
     }
 
     Locator question(String words) {
