@@ -5,6 +5,7 @@ import { api, ProblemError } from "../api/client";
 import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
+import GivenReadings, { sent, type Given } from "../walk/GivenReadings.vue";
 import { useUnits } from "../frame/useUnits";
 import { when } from "../frame/when";
 import MarkedPhoto from "../photos/MarkedPhoto.vue";
@@ -24,7 +25,7 @@ const { units } = useUnits();
 const thread = ref<Thread>();
 const problem = ref("");
 const words = ref("");
-const given = ref<{ line: number; typed: string; grade: "RECORDED" | "STATED" }[]>([]);
+const given = ref<Given[]>([]);
 const confirmed = ref(false);
 const refusal = ref("");
 const busy = ref(false);
@@ -73,13 +74,7 @@ async function take(kind: StepKind) {
       {
         kind,
         words: kind === "SEEN" ? "" : words.value,
-        readings:
-          kind === "ANSWERED"
-            ? given.value.flatMap(({ line, typed, grade }) => {
-                const to = thread.value?.lines[line];
-                return to && typed.trim() ? [{ point: to.point, component: to.component, typed, grade }] : [];
-              })
-            : [],
+        readings: kind === "ANSWERED" ? sent(given.value, thread.value?.lines ?? []) : [],
         confirmed: confirmed.value,
         version: correction.value?.version ?? 0,
       },
@@ -217,23 +212,7 @@ async function attach(event: Event) {
         <label class="label" for="answer">{{ inspects ? "What do you say to it?" : "What was done?" }}</label>
         <textarea id="answer" v-model="words" class="field" rows="3" maxlength="2000"></textarea>
         <template v-if="may('ANSWERED')">
-          <div v-for="(reading, index) in given" :key="index" class="given">
-            <select v-model="reading.line" class="field" aria-label="Line">
-              <option v-for="(line, place) in thread.lines" :key="place" :value="place">
-                {{ line.title }}
-              </option>
-            </select>
-            <input
-              v-model="reading.typed"
-              class="field mono"
-              aria-label="Reading, with its unit"
-              placeholder="Reading, with its unit"
-            />
-            <select v-model="reading.grade" class="field" aria-label="How it is known">
-              <option value="RECORDED">recorded</option>
-              <option value="STATED">stated</option>
-            </select>
-          </div>
+          <GivenReadings v-model="given" :lines="thread.lines" />
         </template>
         <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
         <div class="buttons">
@@ -376,13 +355,6 @@ async function attach(event: Event) {
   margin-top: 14px;
 }
 
-.given {
-  display: grid;
-  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr) 130px;
-  gap: 8px;
-  margin-top: 8px;
-}
-
 .buttons {
   display: flex;
   flex-wrap: wrap;
@@ -391,10 +363,6 @@ async function attach(event: Event) {
 }
 
 @media (max-width: 560px) {
-  .given {
-    grid-template-columns: 1fr;
-  }
-
   .buttons .button {
     flex: 1 1 100%;
     min-height: 48px;

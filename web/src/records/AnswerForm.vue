@@ -4,6 +4,7 @@ import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
+import GivenReadings, { sent, type Given } from "../walk/GivenReadings.vue";
 import { useUnits } from "../frame/useUnits";
 
 /** A crew answers a question about its record: in words, by readings, or both. */
@@ -12,7 +13,7 @@ const emit = defineEmits<{ answered: [] }>();
 const { units } = useUnits();
 
 const words = ref("");
-const given = ref<{ line: number; typed: string; grade: "RECORDED" | "STATED" }[]>([]);
+const given = ref<Given[]>([]);
 /** Whether an unusual reading has been asked about. */
 const confirmed = ref(false);
 const refusal = ref("");
@@ -26,10 +27,7 @@ async function answer() {
       at("/api/questions/{id}/answer", { path: { id: props.question.id }, query: { units: units() } }),
       {
         words: words.value,
-        readings: given.value.flatMap(({ line, typed, grade }) => {
-          const to = props.record.values[line];
-          return to && typed.trim() ? [{ point: to.point, component: to.component, typed, grade }] : [];
-        }),
+        readings: sent(given.value, props.record.values),
         confirmed: confirmed.value,
       },
     );
@@ -47,23 +45,7 @@ async function answer() {
 <template>
   <form class="answering" @submit.prevent="answer">
     <textarea v-model="words" class="field" rows="2" aria-label="Answer" maxlength="2000"></textarea>
-    <div v-for="(reading, index) in given" :key="index" class="given">
-      <select v-model="reading.line" class="field" aria-label="Line">
-        <option v-for="(value, place) in record.values" :key="value.id" :value="place">
-          {{ value.title }}
-        </option>
-      </select>
-      <input
-        v-model="reading.typed"
-        class="field mono"
-        aria-label="Reading, with its unit"
-        placeholder="Reading, with its unit"
-      />
-      <select v-model="reading.grade" class="field" aria-label="How it is known">
-        <option value="RECORDED">recorded</option>
-        <option value="STATED">stated</option>
-      </select>
-    </div>
+    <GivenReadings v-model="given" :lines="record.values" />
     <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
     <div class="tools">
       <button type="submit" class="button primary" :disabled="busy">
@@ -83,21 +65,9 @@ async function answer() {
   margin-top: 8px;
 }
 
-.given {
-  display: grid;
-  grid-template-columns: 2fr 2fr 1fr;
-  gap: 8px;
-}
-
 .tools {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-
-@media (max-width: 640px) {
-  .given {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -13,16 +13,8 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.work.Underway;
 
 /** All records being audited, crew by crew: how far it is, and what has come of it so far. What is named is bounded. */
-final class CrewAudit implements Underway.Work {
+final class CrewAudit extends Underway.Work {
     private static final int MOST_NAMED = 100;
-
-    /** How far it is. */
-    enum AuditState {
-        RUNNING,
-        DONE,
-        CANCELLED,
-        FAILED
-    }
 
     /** @param doubtful how many doubts by this check */
     record Kind(String check, String title, int doubtful) {}
@@ -52,7 +44,7 @@ final class CrewAudit implements Underway.Work {
             List<AmongJobs> among) {}
 
     record CrewAuditView(
-            String id, AuditState state, int done, int total, List<CrewDoubts> crews, Optional<String> problem) {}
+            String id, Underway.State state, int done, int total, List<CrewDoubts> crews, Optional<String> problem) {}
 
     private static final class Tally {
         private int records;
@@ -66,42 +58,18 @@ final class CrewAudit implements Underway.Work {
         private List<AmongJobs> among = List.of();
     }
 
-    private final String id;
-    private final String person;
     private final UnitSystem units;
     private final Map<String, Tally> crews = new TreeMap<>();
-    private AuditState state = AuditState.RUNNING;
     private int done;
     private int total;
-    private String problem;
 
     CrewAudit(String id, String person, UnitSystem units) {
-        this.id = id;
-        this.person = person;
+        super(id, person);
         this.units = units;
-    }
-
-    @Override
-    public String id() {
-        return id;
-    }
-
-    @Override
-    public String person() {
-        return person;
-    }
-
-    @Override
-    public void cancel() {
-        end(AuditState.CANCELLED, null);
     }
 
     synchronized void begins(int records) {
         total = records;
-    }
-
-    synchronized boolean wanted() {
-        return state == AuditState.RUNNING;
     }
 
     synchronized void take(CommissioningRecords.Audited audited) {
@@ -158,23 +126,16 @@ final class CrewAudit implements Underway.Work {
                 .toList();
     }
 
-    synchronized void end(AuditState how, String why) {
-        if (state == AuditState.RUNNING) {
-            state = how;
-            problem = why;
-        }
-    }
-
     synchronized CrewAuditView view() {
         return new CrewAuditView(
-                id,
-                state,
+                id(),
+                state(),
                 done,
                 total,
                 crews.entrySet().stream()
                         .map(each -> doubts(each.getKey(), each.getValue()))
                         .toList(),
-                Optional.ofNullable(problem));
+                problem());
     }
 
     private static CrewDoubts doubts(String crew, Tally tally) {

@@ -74,10 +74,10 @@ class CrewAudits {
                         crews.values().stream().flatMap(List::stream).toList();
                 crews.forEach((crew, own) -> audit.take(crew, JobsAuditor.audit(own, archive, by)));
             }
-            audit.end(CrewAudit.AuditState.DONE, null);
+            audit.end(Underway.State.DONE, null);
         } catch (RuntimeException e) {
             LOG.warn("An audit of records ended early", e);
-            audit.end(CrewAudit.AuditState.FAILED, "The audit ended early; the server's log says why.");
+            audit.end(Underway.State.FAILED, "The audit ended early; the server's log says why.");
         }
     }
 

@@ -6,16 +6,8 @@ import java.util.Optional;
 import org.undanus.server.work.Underway;
 
 /** Many records on their way in: how far it is, and what could not be taken. What is named is bounded. */
-final class RecordImport implements Underway.Work {
+final class RecordImport extends Underway.Work {
     private static final int MOST_NAMED = 200;
-
-    /** How far it is. */
-    enum RecordImportState {
-        RUNNING,
-        DONE,
-        CANCELLED,
-        FAILED
-    }
 
     /** @param why each line that cannot be taken, one a line */
     record RefusedRecord(String file, String why) {}
@@ -28,7 +20,7 @@ final class RecordImport implements Underway.Work {
      */
     record RecordImportView(
             String id,
-            RecordImportState state,
+            Underway.State state,
             int done,
             int total,
             int brought,
@@ -37,39 +29,15 @@ final class RecordImport implements Underway.Work {
             List<RefusedRecord> named,
             Optional<String> problem) {}
 
-    private final String id;
-    private final String person;
     private final int total;
     private final List<RefusedRecord> named = new ArrayList<>();
-    private RecordImportState state = RecordImportState.RUNNING;
     private int brought;
     private int already;
     private int refused;
-    private String problem;
 
     RecordImport(String id, String person, int total) {
-        this.id = id;
-        this.person = person;
+        super(id, person);
         this.total = total;
-    }
-
-    @Override
-    public String id() {
-        return id;
-    }
-
-    @Override
-    public String person() {
-        return person;
-    }
-
-    @Override
-    public void cancel() {
-        end(RecordImportState.CANCELLED, null);
-    }
-
-    synchronized boolean wanted() {
-        return state == RecordImportState.RUNNING;
     }
 
     synchronized void brought() {
@@ -87,24 +55,16 @@ final class RecordImport implements Underway.Work {
         }
     }
 
-    /** The first end stands. */
-    synchronized void end(RecordImportState how, String why) {
-        if (state == RecordImportState.RUNNING) {
-            state = how;
-            problem = why;
-        }
-    }
-
     synchronized RecordImportView view() {
         return new RecordImportView(
-                id,
-                state,
+                id(),
+                state(),
                 brought + already + refused,
                 total,
                 brought,
                 already,
                 refused,
                 List.copyOf(named),
-                Optional.ofNullable(problem));
+                problem());
     }
 }

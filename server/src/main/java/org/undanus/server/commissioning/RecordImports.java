@@ -115,11 +115,11 @@ class RecordImports {
                 }
                 take(zip, entry, installations, made, person);
             }
-            made.end(RecordImport.RecordImportState.DONE, null);
+            made.end(Underway.State.DONE, null);
         } catch (IOException | RuntimeException e) {
             LOG.warn("An import of records ended early", e);
             made.end(
-                    RecordImport.RecordImportState.FAILED,
+                    Underway.State.FAILED,
                     "The import ended early; what is counted as saved is saved. The server's log says why.");
         } finally {
             delete(file);

@@ -13,16 +13,8 @@ import org.undanus.server.installation.CaseFile;
 import org.undanus.server.work.Underway;
 
 /** One change being tried: how far it is and what has come of it so far. Its memory is bounded whatever the archive holds. */
-final class Trial implements Underway.Work {
+final class Trial extends Underway.Work {
     private static final int MOST_NAMED = 200;
-
-    /** How far it is. */
-    enum State {
-        RUNNING,
-        DONE,
-        CANCELLED,
-        FAILED
-    }
 
     /** A judgement that comes out otherwise. */
     record Otherwise(String station, String title, String subject, Verdict before, Verdict now, String because) {}
@@ -44,7 +36,7 @@ final class Trial implements Underway.Work {
      */
     record ArchiveTrial(
             String id,
-            State state,
+            Underway.State state,
             int done,
             int total,
             int changed,
@@ -57,12 +49,9 @@ final class Trial implements Underway.Work {
             double seconds,
             Optional<String> problem) {}
 
-    private final String id;
-    private final String person;
     private final List<String> requirements;
     private final long begun = System.nanoTime();
     private long ended;
-    private State state = State.RUNNING;
     private int done;
     private int total;
     private int changed;
@@ -71,35 +60,14 @@ final class Trial implements Underway.Work {
     private final Map<String, int[]> crews = new TreeMap<>();
     private final Map<Station, int[]> stations = new EnumMap<>(Station.class);
     private final List<Moved> moved = new ArrayList<>();
-    private String problem;
 
     Trial(String id, String person, List<String> requirements) {
-        this.id = id;
-        this.person = person;
+        super(id, person);
         this.requirements = List.copyOf(requirements);
-    }
-
-    @Override
-    public String id() {
-        return id;
-    }
-
-    @Override
-    public String person() {
-        return person;
-    }
-
-    @Override
-    public void cancel() {
-        end(State.CANCELLED, null);
     }
 
     synchronized void begins(int installations) {
         total = installations;
-    }
-
-    synchronized boolean wanted() {
-        return state == State.RUNNING;
     }
 
     /** Counts installations that the change cannot touch. */
@@ -149,18 +117,18 @@ final class Trial implements Underway.Work {
         }
     }
 
-    synchronized void end(State how, String why) {
-        if (state == State.RUNNING) {
-            state = how;
-            problem = why;
+    @Override
+    public synchronized void end(Underway.State how, String why) {
+        if (wanted()) {
             ended = System.nanoTime();
         }
+        super.end(how, why);
     }
 
     synchronized ArchiveTrial view() {
         return new ArchiveTrial(
-                id,
-                state,
+                id(),
+                state(),
                 done,
                 total,
                 changed,
@@ -174,7 +142,7 @@ final class Trial implements Underway.Work {
                         .map(each -> new StationTally(each.getKey().title(), each.getValue()[0], each.getValue()[1]))
                         .toList(),
                 List.copyOf(moved),
-                ((state == State.RUNNING ? System.nanoTime() : ended) - begun) / 1e9,
-                Optional.ofNullable(problem));
+                ((wanted() ? System.nanoTime() : ended) - begun) / 1e9,
+                problem());
     }
 }

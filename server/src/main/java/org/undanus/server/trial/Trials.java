@@ -65,7 +65,7 @@ public class Trials {
                 failed(trial, e);
             } finally {
                 if (working.decrementAndGet() == 0) {
-                    trial.end(Trial.State.DONE, null);
+                    trial.end(Underway.State.DONE, null);
                 }
             }
         }
@@ -73,7 +73,7 @@ public class Trials {
 
     private static void failed(Trial trial, RuntimeException e) {
         LOG.warn("A trial ended early", e);
-        trial.end(Trial.State.FAILED, "The trial ended early; the server's log says why. Nothing was changed.");
+        trial.end(Underway.State.FAILED, "The trial ended early; the server's log says why. Nothing was changed.");
     }
 
     /** Begins to try a book; a trial that this person has running ends. */

@@ -3,6 +3,7 @@ package org.undanus.server.work;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.Optional;
 import org.undanus.server.problem.NotFoundException;
 
 /** What goes on in the background for somebody, remembered for a while so that it can be looked at and stopped. */
@@ -10,15 +11,60 @@ public final class Underway<W extends Underway.Work> {
     private static final int REMEMBERED = 50;
     private static final Duration REMEMBERED_FOR = Duration.ofHours(1);
 
+    /** How far a piece of it is. */
+    public enum State {
+        RUNNING,
+        DONE,
+        CANCELLED,
+        FAILED
+    }
+
     /** One piece of it. */
-    public interface Work {
-        String id();
+    public abstract static class Work {
+        private final String id;
+        private final String person;
+        private State state = State.RUNNING;
+        private String problem;
 
-        /** The name of whom it goes on for. */
-        String person();
+        /** @param person the name of whom it goes on for */
+        protected Work(String id, String person) {
+            this.id = id;
+            this.person = person;
+        }
 
-        /** Ends it where it still goes on. */
-        void cancel();
+        public final String id() {
+            return id;
+        }
+
+        final String person() {
+            return person;
+        }
+
+        public final synchronized State state() {
+            return state;
+        }
+
+        /** What it failed by; empty where it did not. */
+        public final synchronized Optional<String> problem() {
+            return Optional.ofNullable(problem);
+        }
+
+        /** Whether it is to go on. */
+        public final boolean wanted() {
+            return state() == State.RUNNING;
+        }
+
+        /** Ends it where it still goes on: the first end stands. */
+        public synchronized void end(State how, String why) {
+            if (state == State.RUNNING) {
+                state = how;
+                problem = why;
+            }
+        }
+
+        public final void cancel() {
+            end(State.CANCELLED, null);
+        }
     }
 
     private final String lost;
