@@ -31,7 +31,7 @@ class RuleBookTest {
         assertThat(books).hasSize(4);
         assertThat(books).extracting(b -> b.path("display").asString()).containsExactly("SI", "US", "SI", "US");
         assertThat(books.get(0).path("extending")).isEmpty();
-        assertThat(books.get(2).at("/extending/0").asString()).isEqualTo("Design-current practice, general, version 5");
+        assertThat(books.get(2).at("/extending/0").asString()).isEqualTo("Design-current practice, general, version 6");
     }
 
     @Test

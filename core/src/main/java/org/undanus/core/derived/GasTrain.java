@@ -1,11 +1,13 @@
 package org.undanus.core.derived;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Text;
@@ -46,15 +48,38 @@ public record GasTrain(List<Part> parts) implements Notation.Listing {
         parts = List.copyOf(parts);
     }
 
-    /** Where a part stands, from 0; empty where there is none. */
-    public Optional<Integer> place(Part part) {
+    /** Where a part stands first, from 0; empty where there is none. */
+    private Optional<Integer> place(Part part) {
         int at = parts.indexOf(part);
         return at < 0 ? Optional.empty() : Optional.of(at);
     }
 
-    /** Whether both are there, the first before the second. */
-    public boolean inOrder(Part first, Part second) {
+    public boolean has(Part part) {
+        return parts.contains(part);
+    }
+
+    /** Whether one of these stands after the first of another, wherever else they stand too. */
+    public boolean hasAfter(Part first, Part wanted) {
+        return place(first)
+                .filter(from -> parts.subList(from + 1, parts.size()).contains(wanted))
+                .isPresent();
+    }
+
+    /** Whether both are there, the first of one before the first of the other. */
+    public boolean startsBefore(Part first, Part second) {
         return place(first).flatMap(a -> place(second).filter(b -> a < b)).isPresent();
+    }
+
+    /** The parts that meet one of a kind on either side, wherever it stands. */
+    public Set<Part> beside(Part part) {
+        Set<Part> found = EnumSet.noneOf(Part.class);
+        for (int i = 0; i < parts.size(); i++) {
+            if (parts.get(i) == part) {
+                found.addAll(parts.subList(Math.max(0, i - 1), Math.min(parts.size(), i + 2)));
+            }
+        }
+        found.remove(part);
+        return found;
     }
 
     @Override

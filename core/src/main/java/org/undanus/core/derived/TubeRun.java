@@ -162,6 +162,11 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
                 .sum();
     }
 
+    /** Whether one of a kind stands before the first of another, from the beginning of the run. */
+    public boolean startsWith(Kind kind, Kind before) {
+        return pieces.stream().takeWhile(piece -> piece.kind != before).anyMatch(piece -> piece.kind == kind);
+    }
+
     /** Length with fittings as straight tube of this size. A trap counts as a return bend and an elbow. */
     public double equivalent(Tube tube) {
         return length()
@@ -225,7 +230,7 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
         return found;
     }
 
-    /** Its rises, each as far as a level stretch, a fall or a trap. */
+    /** Its rises, each as far as a fall or a trap: oil that climbs on behind a level stretch has climbed both. */
     public List<Rise> rises() {
         List<Rise> found = new ArrayList<>();
         int from = -1;
@@ -242,7 +247,7 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
                 }
                 height += piece.count * piece.length;
             }
-            if (from >= 0 && (trap || piece.kind == Kind.STRAIGHT && !up)) {
+            if (from >= 0 && (trap || piece.lift() < 0)) {
                 found.add(new Rise(from, height, foot));
                 from = -1;
                 height = 0;

@@ -19,6 +19,7 @@ public enum InstrumentKind {
     LOOP_TESTER("loop tester", Dimension.RESISTANCE),
     FLOW_HOOD("flow hood", Dimension.VOLUME_FLOW),
     GAS_ANALYSER("gas analyser", Dimension.CONCENTRATION),
+    OXYGEN_CELL("oxygen cell", Dimension.RATIO),
     HYGROMETER("hygrometer", Dimension.RATIO),
     MANOMETER("manometer", Dimension.PRESSURE_DIFFERENCE),
     TORQUE_WRENCH("torque wrench", Dimension.TORQUE),

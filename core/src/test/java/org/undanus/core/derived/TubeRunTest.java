@@ -78,10 +78,13 @@ class TubeRunTest {
     }
 
     @Test
-    void aRiseEndsAtATrapOrALevelStretch() {
+    void aRiseEndsAtATrapOrAFall() {
         assertThat(run("1 m out, trap, up 3 m, trap, up 2 m, 1 m out, up 4 m").rises())
                 .extracting(TubeRun.Rise::height, TubeRun.Rise::trapped)
-                .containsExactly(tuple(3.0, true), tuple(2.0, true), tuple(4.0, false));
+                .containsExactly(tuple(3.0, true), tuple(6.0, true));
+        assertThat(run("up 3 m, down 1 m, up 2 m").rises())
+                .extracting(TubeRun.Rise::height)
+                .containsExactly(3.0, 2.0);
     }
 
     @Test

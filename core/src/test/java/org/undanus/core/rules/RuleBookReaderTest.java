@@ -55,7 +55,7 @@ class RuleBookReaderTest {
                 id: own
                 title: Own
                 version: 1
-                extends: {id: general-plate, version: 5}
+                extends: {id: general-plate, version: 6}
                 settings:
                   papers.design-summer: {value: 91 °F, source: x}
                   papers.design-winter: {value: 7 °F, source: x}
@@ -108,9 +108,9 @@ class RuleBookReaderTest {
                         .problems())
                 .anySatisfy(p -> {
                     assertThat(p.key()).isEqualTo("extends");
-                    assertThat(p.message()).contains("general-nothing, version 5 here");
+                    assertThat(p.message()).contains("general-nothing, version 6 here");
                 });
-        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 5}", "general-plate")))
+        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 6}", "general-plate")))
                 .isNotNull();
         assertThat(refused(BOROUGH.replace("  programme:\n    kind: programme", "  code:\n    kind: programme")))
                 .hasMessageContaining("names the authority \"code\" already");
@@ -138,7 +138,7 @@ class RuleBookReaderTest {
                 "access.passage-length:|access.passage-colour:|limits.access.passage-colour|No limit is called",
                 "running.split: psychrometric|running.split: astrological|schools.running.split|is not one of psychrometric",
                 "decision-rule: guarded|decision-rule: lenient|decision-rule|is not one of guarded",
-                "version: 5|version: one|version|whole number",
+                "version: 6|version: one|version|whole number",
                 "title: Plate|tittle: Plate|tittle|Unknown key",
                 "[15 A, 20 A|[20 A, 15 A|sizes.electrical.device-sizes[1]|rise from first",
                 "electrical: recorded|electrical: rumoured|minimum-grades.electrical|is not one of witnessed",
@@ -159,7 +159,7 @@ class RuleBookReaderTest {
     @Test
     void findsEveryProblemInOneReading() {
         RuleBookException refused =
-                refused(BOOK.replace("version: 5", "version: x").replace("at-most: 20 ft", "at-most: 3 psig"));
+                refused(BOOK.replace("version: 6", "version: x").replace("at-most: 20 ft", "at-most: 3 psig"));
         assertThat(refused.problems()).hasSize(2);
     }
 

@@ -96,6 +96,21 @@ final class DrainFall {
     private static Judgement each(Examination x) {
         Optional<Piece> flattest =
                 level(run(x)).stream().min(Comparator.comparingDouble(piece -> -piece.rise() / piece.length()));
+        Optional<Piece> climbing = byGravity(run(x)).stream()
+                .filter(piece -> piece.way() == Way.UP && piece.lift() > 0)
+                .findFirst();
+        if (climbing.isPresent()) {
+            Piece up = climbing.get();
+            return x.finding()
+                    .step("Part " + (up.part() + 1) + " goes up", Length.ofMetres(up.lift()))
+                    .conclude(
+                            Verdict.FAILS,
+                            Text.of(
+                                    "Part {} goes up {}: water does not climb by itself.",
+                                    up.part() + 1,
+                                    Length.ofMetres(up.lift())),
+                            Text.of("Have part {} led so that it falls, or a pump fitted before it.", up.part() + 1));
+        }
         if (flattest.isEmpty()) {
             return x.finding()
                     .conclude(Verdict.MEETS, Text.of("Nothing of it lies level: it falls straight down."), "");

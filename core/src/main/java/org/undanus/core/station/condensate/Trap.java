@@ -7,6 +7,7 @@ import static org.undanus.core.station.condensate.DrainPoints.TRAP_SEAL;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.CondensateRate;
 import org.undanus.core.derived.TubeRun;
@@ -82,7 +83,8 @@ public final class Trap {
 
     private static Judgement present(Examination x) {
         String cabinet = x.chosen(CABINET).orElseThrow();
-        int traps = x.listed(DrainPoints.RUN, TubeRun.class).orElseThrow().count(TubeRun.Kind.TRAP);
+        TubeRun run = x.listed(DrainPoints.RUN, TubeRun.class).orElseThrow();
+        int traps = run.count(TubeRun.Kind.TRAP);
         Optional<Length> drawn =
                 x.at(x.indoor().orElseThrow()).sheet().flatMap(sheet -> sheet.length(SheetValue.TRAP_SEAL));
         boolean belongs = cabinet.equals(DrainPoints.DRAWN) || drawn.isPresent();
@@ -93,6 +95,20 @@ public final class Trap {
                     Verdict.FAILS,
                     Text.of("{} traps in one drain: air locked between them holds the water.", traps),
                     Text.of("Have {} of them taken out.", traps - 1));
+        }
+        if (belongs && traps == 1) {
+            Optional<TubeRun.Kind> bypass = Stream.of(TubeRun.Kind.VENT, TubeRun.Kind.PUMP)
+                    .filter(open -> run.startsWith(open, TubeRun.Kind.TRAP))
+                    .findFirst();
+            if (bypass.isPresent()) {
+                String open = bypass.get() == TubeRun.Kind.VENT ? "vent" : "pump";
+                return finding.conclude(
+                        Verdict.FAILS,
+                        Text.of(
+                                "A {} stands before the trap: the fan draws air through it, and the trap holds nothing.",
+                                open),
+                        Text.of("Have the trap set between the cabinet and the {}.", open));
+            }
         }
         if (belongs) {
             return finding.conclude(

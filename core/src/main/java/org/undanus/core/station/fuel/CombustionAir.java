@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -36,7 +37,10 @@ import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
 
-/** Enough air for every fire in the space: from the room by either usual method, or through openings of enough free area. */
+/**
+ * Enough air for every fire in the space: from the room by either usual method, or through openings of enough free area. Openings to
+ * other rooms only join rooms: together these must be large enough as well. Source: NFPA 54, air for combustion and ventilation.
+ */
 public final class CombustionAir implements Requirement {
     private static final LimitKey VOLUME_LIMIT =
             new LimitKey("fuel.room-volume", Dimension.VOLUME, "Volume of the space");
@@ -51,6 +55,12 @@ public final class CombustionAir implements Requirement {
             new Setting("fuel.volume-known", Dimension.VOLUME, "Room for each 1000 Btu/h at one air change an hour");
     private static final Setting KNOWN_FAN =
             new Setting("fuel.volume-known-fan", Dimension.VOLUME, "The same of fan-assisted burners");
+    private static final Setting MUST_KNOW = new Setting(
+            "fuel.air-changes-known",
+            Dimension.RATIO,
+            "Air changed each hour, known, under which the standard method is closed");
+    private static final Setting MOST_CHANGES = new Setting(
+            "fuel.air-changes-most", Dimension.RATIO, "Most air changed each hour that may be reckoned with");
     private static final Setting LEAST_OPENING =
             new Setting("fuel.opening-least", Dimension.AREA, "Least free area of an opening to other rooms");
     private static final Setting METAL =
@@ -86,7 +96,8 @@ public final class CombustionAir implements Requirement {
             .schools(METHOD);
 
     private static Setting[] settings() {
-        List<Setting> all = new ArrayList<>(List.of(STANDARD, KNOWN, KNOWN_FAN, LEAST_OPENING, METAL, WOOD));
+        List<Setting> all = new ArrayList<>(
+                List.of(STANDARD, KNOWN, KNOWN_FAN, MUST_KNOW, MOST_CHANGES, LEAST_OPENING, METAL, WOOD));
         OPENINGS.values().stream().sorted(Comparator.comparing(Setting::id)).forEach(all::add);
         return all.toArray(Setting[]::new);
     }
@@ -116,11 +127,22 @@ public final class CombustionAir implements Requirement {
                             Text.of("It brings its air in by its own pipe; that is its vent's matter."),
                             "");
         }
-        return from.equals(FuelPoints.ROOM) ? ofRoom(x) : throughOpenings(x, from);
+        if (from.equals(FuelPoints.ROOM)) {
+            return ofRoom(x);
+        }
+        Judgement openings = throughOpenings(x, from);
+        if (!from.equals(FuelPoints.TWO_INDOORS)) {
+            return openings;
+        }
+        Judgement rooms = ofRoom(x);
+        return openings.verdict().or(rooms.verdict()) == openings.verdict() ? openings : rooms;
     }
 
+    /** By the school's method; a known rate that closes the standard one decides by whatever school. */
     private static Judgement ofRoom(Examination x) {
-        boolean known = x.by(BY_AIR_CHANGES);
+        Optional<Double> read = x.number(AIR_CHANGES);
+        boolean closed = read.filter(rate -> rate < x.rules().number(MUST_KNOW)).isPresent();
+        boolean known = closed || x.by(BY_AIR_CHANGES);
         List<Point> missing = new ArrayList<>(x.missing(TOTAL_INPUT));
         if (known) {
             missing.addAll(x.missing(AIR_CHANGES, FAN_ASSISTED));
@@ -130,13 +152,13 @@ public final class CombustionAir implements Requirement {
         }
         double input = x.need(TOTAL_INPUT).quantity().si();
         Setting each = !known ? STANDARD : x.affirmed(FAN_ASSISTED).orElseThrow() ? KNOWN_FAN : KNOWN;
-        double changes = known ? x.need(AIR_CHANGES).quantity().si() : 1;
+        double changes = known ? Math.min(read.orElseThrow(), x.rules().number(MOST_CHANGES)) : 1;
         if (!(changes > 0)) {
             return x.finding()
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of("A room without any change of air feeds no fire."),
-                            "Look at the test again.");
+                            "Look at the test again; until then it is not fired.");
         }
         double needed = room(input, x.rules().number(each)) / changes;
         if (!x.has(ROOM_VOLUME)) {
@@ -150,6 +172,22 @@ public final class CombustionAir implements Requirement {
                 Volume.ofCubicMetres(needed),
                 x.rules().setting(each).source()));
         Finding finding = x.finding();
+        if (closed) {
+            finding.step(
+                    "Method",
+                    "",
+                    Text.of(
+                            "known air changes: below {} an hour the standard method is closed",
+                            x.rules().setting(MUST_KNOW).value()),
+                    x.rules().setting(MUST_KNOW).source());
+        }
+        if (known) {
+            finding.step(
+                    "Air changed each hour, reckoned with",
+                    "the rate read, no more than the code lets in",
+                    Ratio.ofFraction(changes),
+                    x.rules().setting(MOST_CHANGES).source());
+        }
         Comparison held = finding.hold(VOLUME_LIMIT, volume.uncertain(), volume.resolution(), limits)
                 .orElseThrow();
         return finding.conclude(

@@ -155,7 +155,7 @@ final class FuelPoints {
             .withCaution(MONOXIDE);
     static final Point FLUE_OXYGEN = measured(
                     "flue-oxygen", Dimension.RATIO, "Oxygen in the flue", "Same place and moment.", 0, 0.21)
-            .with(InstrumentKind.GAS_ANALYSER);
+            .with(InstrumentKind.OXYGEN_CELL);
     static final Point ROOM_MONOXIDE = measured(
                     "room-carbon-monoxide",
                     Dimension.CONCENTRATION,
@@ -194,10 +194,10 @@ final class FuelPoints {
                     "room-volume",
                     Dimension.VOLUME,
                     "Volume of the space",
-                    "With rooms that open to it without doors.",
+                    "With rooms that open to it without doors, and those its openings lead to.",
                     2,
                     5000)
-            .onlyWhere(AIR_FROM, ROOM);
+            .onlyWhere(AIR_FROM, ROOM, TWO_INDOORS);
     static final Point AIR_CHANGES = measured(
                     "air-changes",
                     Dimension.RATIO,
@@ -205,11 +205,14 @@ final class FuelPoints {
                     "Only where a test has shown it: 35 % for 0.35 air changes an hour.",
                     0.05,
                     4)
-            .onlyWhere(AIR_FROM, ROOM)
+            .onlyWhere(AIR_FROM, ROOM, TWO_INDOORS)
             .asOptional();
     static final Point FAN_ASSISTED = Point.yesNo(
-                    "fuel.fan-assisted", Scope.FUEL_UNIT, "Fan-assisted burner", "An inducer draws the flue gas.")
-            .onlyWhere(AIR_FROM, ROOM)
+                    "fuel.fan-assisted",
+                    Scope.FUEL_UNIT,
+                    "Fan-assisted burners, all of them",
+                    "An inducer draws the flue gas of every fire in that space. Where one burns without, say no.")
+            .onlyWhere(AIR_FROM, ROOM, TWO_INDOORS)
             .asOptional();
     static final Point OPENING = measured(
                     "opening-area",

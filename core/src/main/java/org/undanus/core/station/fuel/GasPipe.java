@@ -12,6 +12,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.undanus.core.derived.GasTrain;
 import org.undanus.core.derived.GasTrain.Part;
 import org.undanus.core.evidence.Point;
@@ -109,51 +111,103 @@ final class GasPipe {
                 "Nobody fires it on; a licensed person looks for the cause");
     }
 
+    /** What is wrong in the order of a gas pipe, and what cures it. */
+    private record Fault(String said, String cure) {}
+
     private static Judgement order(Examination x) {
         GasTrain train = x.listed(TRAIN, GasTrain.class).orElseThrow();
         Finding finding = x.finding();
-        List<Text> faults = new ArrayList<>();
-        List<String> moves = new ArrayList<>();
-        if (train.place(Part.VALVE).isEmpty()) {
-            faults.add(Text.of("there is no shut-off valve"));
-            moves.add("a shut-off valve first of all");
-        }
-        if (train.place(Part.DRIP_LEG).isEmpty()) {
-            faults.add(Text.of("there is no drip leg"));
-            moves.add("a drip leg between valve and control");
-        } else if (train.place(Part.VALVE).isPresent() && !train.inOrder(Part.VALVE, Part.DRIP_LEG)) {
-            faults.add(Text.of("the drip leg stands before the valve"));
-            moves.add("the drip leg moved behind the valve");
-        }
-        if (train.place(Part.UNION).isPresent()
-                && train.place(Part.VALVE).isPresent()
-                && !train.inOrder(Part.VALVE, Part.UNION)) {
-            faults.add(Text.of("the union stands before the valve"));
-            moves.add("the union moved behind the valve");
-        }
-        if (train.place(Part.UNION).isEmpty() && train.place(Part.CONNECTOR).isEmpty()) {
-            faults.add(Text.of("nothing can be parted behind the valve"));
-            moves.add("a union behind the valve");
-        }
-        if (train.inOrder(Part.CABINET, Part.CONNECTOR)) {
-            faults.add(Text.of("the flexible connector passes through the cabinet wall"));
-            moves.add("rigid pipe through the cabinet wall, the connector outside");
-        }
         for (int i = 0; i < train.parts().size(); i++) {
             finding.step("Part " + (i + 1), train.parts().get(i).title());
         }
-        if (faults.isEmpty()) {
+        List<Fault> faults = Stream.of(valve(train), dripLeg(train), parting(train), wall(train), control(train))
+                .flatMap(Optional::stream)
+                .toList();
+        if (!faults.isEmpty()) {
             return finding.conclude(
-                    Verdict.MEETS,
-                    Text.of("Valve, then what can be parted, then the drip leg; rigid into the cabinet."),
-                    "");
+                    Verdict.FAILS,
+                    Text.of("{}.", Text.capital(faults.stream().map(Fault::said).collect(Collectors.joining("; ")))),
+                    Text.of(
+                            "Shut off; a licensed fitter puts it right: {}.",
+                            faults.stream().map(Fault::cure).collect(Collectors.joining("; "))));
         }
-        StringBuilder said = new StringBuilder();
-        faults.forEach(fault -> said.append(said.length() == 0 ? "" : "; ").append(fault));
+        List<Part> unsaid = Stream.of(Part.CABINET, Part.CONTROL)
+                .filter(part -> !train.has(part))
+                .toList();
+        if (!unsaid.isEmpty()) {
+            return finding.conclude(
+                    Verdict.NOT_SHOWN,
+                    Text.of(
+                            "The list does not say where {} stands.",
+                            unsaid.get(0) == Part.CABINET ? "the cabinet's wall" : "the control"),
+                    "Write it on, in its place, through the cabinet's wall to the control.");
+        }
         return finding.conclude(
-                Verdict.FAILS,
-                Text.of("{}.", Text.capital(said.toString())),
-                Text.of("Shut off; a licensed fitter puts it right: {}.", String.join("; ", moves)));
+                Verdict.MEETS,
+                Text.of("Valve, then what can be parted, then the drip leg; rigid into the cabinet."),
+                "");
+    }
+
+    private static Optional<Fault> valve(GasTrain train) {
+        return train.has(Part.VALVE)
+                ? Optional.empty()
+                : Optional.of(new Fault("there is no shut-off valve", "a shut-off valve first of all"));
+    }
+
+    private static Optional<Fault> dripLeg(GasTrain train) {
+        if (!train.has(Part.DRIP_LEG)) {
+            return Optional.of(new Fault("there is no drip leg", "a drip leg between valve and control"));
+        }
+        if (train.has(Part.VALVE) && !train.hasAfter(Part.VALVE, Part.DRIP_LEG)) {
+            return Optional.of(
+                    new Fault("the drip leg stands before the valve", "the drip leg moved behind the valve"));
+        }
+        return train.has(Part.CONTROL) && !train.hasAfter(Part.DRIP_LEG, Part.CONTROL)
+                ? Optional.of(
+                        new Fault("the drip leg stands behind the control", "the drip leg moved before the control"))
+                : Optional.empty();
+    }
+
+    /** A union or connector parts the pipe where the valve has shut it off: behind the valve, and no connector before it. */
+    private static Optional<Fault> parting(GasTrain train) {
+        if (!train.has(Part.UNION) && !train.has(Part.CONNECTOR)) {
+            return Optional.of(new Fault("nothing can be parted behind the valve", "a union behind the valve"));
+        }
+        if (train.startsBefore(Part.CONNECTOR, Part.VALVE)) {
+            return Optional.of(new Fault(
+                    "the flexible connector stands before the valve", "the connector moved behind the valve"));
+        }
+        return train.has(Part.VALVE)
+                        && !train.hasAfter(Part.VALVE, Part.UNION)
+                        && !train.hasAfter(Part.VALVE, Part.CONNECTOR)
+                ? Optional.of(new Fault("the union stands before the valve", "the union moved behind the valve"))
+                : Optional.empty();
+    }
+
+    /** What meets the wall passes it: neither side of it is flexible, and nothing flexible lies within. */
+    private static Optional<Fault> wall(GasTrain train) {
+        if (train.beside(Part.CABINET).contains(Part.CONNECTOR)) {
+            return Optional.of(new Fault(
+                    "the flexible connector passes through the cabinet wall",
+                    "rigid pipe through the cabinet wall, the connector outside"));
+        }
+        return train.hasAfter(Part.CABINET, Part.CONNECTOR)
+                ? Optional.of(new Fault(
+                        "the flexible connector lies inside the cabinet", "the connector moved outside the cabinet"))
+                : Optional.empty();
+    }
+
+    private static Optional<Fault> control(GasTrain train) {
+        boolean valve = train.has(Part.VALVE) && train.has(Part.CONTROL) && !train.hasAfter(Part.VALVE, Part.CONTROL);
+        boolean cabinet =
+                train.has(Part.CABINET) && train.has(Part.CONTROL) && !train.hasAfter(Part.CABINET, Part.CONTROL);
+        return valve
+                ? Optional.of(new Fault("the shut-off valve stands behind the control", "a valve before the control"))
+                : cabinet
+                        ? Optional.of(new Fault(
+                                "the list has the control before the cabinet's wall",
+                                "the order of the list, or the pipe, looked at again"))
+                        : Optional.empty();
     }
 
     private static Judgement supports(Examination x) {

@@ -25,6 +25,7 @@ import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.rules.Setting;
 
 /** Carbon monoxide in flue and room. */
 public final class Monoxide {
@@ -32,6 +33,11 @@ public final class Monoxide {
 
     /** Oxygen of air, as instruments for flue gas take it. */
     private static final double OXYGEN_OF_AIR = 0.209;
+
+    private static final Setting THIN = new Setting(
+            "fuel.thin-sample", Dimension.RATIO, "Most that the oxygen cell may leave open of the air-free figure");
+    private static final String SHUT_OFF =
+            "Shut it off; a licensed person looks at gas pressure, air, burner and heat exchanger.";
 
     private static final LimitKey FLUE_LIMIT =
             new LimitKey("fuel.flue-carbon-monoxide", Dimension.CONCENTRATION, "Carbon monoxide, air-free");
@@ -50,8 +56,9 @@ public final class Monoxide {
                             "Carbon monoxide in the flue, air-free",
                             Severity.SAFETY)
                     .sources("CO · 20.9/(20.9 − O2); limits of appliance standards")
-                    .needs(FLUE_MONOXIDE, FLUE_OXYGEN)
+                    .needs(FLUE_MONOXIDE)
                     .limits(FLUE_LIMIT)
+                    .settings(THIN)
                     .cautions(FuelPoints.MONOXIDE),
             Monoxide::flue);
 
@@ -91,34 +98,66 @@ public final class Monoxide {
     }
 
     private static Judgement flue(Examination x) {
-        Uncertain oxygen = x.need(FLUE_OXYGEN).uncertain();
-        if (oxygen.value() >= OXYGEN_OF_AIR) {
-            return x.finding()
-                    .step(FLUE_OXYGEN.title(), x.need(FLUE_OXYGEN).quantity())
-                    .conclude(
-                            Verdict.NOT_SHOWN,
-                            Text.of("That is as much oxygen as in air, or more: the probe draws no flue gas."),
-                            "Zero the analyser outdoors, set the probe in undiluted flue gas and read both again.");
-        }
-        Uncertain monoxide = x.need(FLUE_MONOXIDE).uncertain();
-        Uncertain free = Propagation.through(
-                in -> in[1] < OXYGEN_OF_AIR ? airFree(Math.max(0, in[0]), in[1]) : Double.NaN, monoxide, oxygen);
         List<Limit> limits = x.rules().limits(FLUE_LIMIT);
+        Optional<Value.Measured> oxygen = x.measured(FLUE_OXYGEN);
+        if (limits.isEmpty()) {
+            return x.finding().nobodyLimits();
+        }
+        return oxygen.isEmpty() || tooThin(x, oxygen.get().uncertain())
+                ? asShown(x, oxygen, limits)
+                : byAirFree(x, oxygen.get().uncertain(), limits);
+    }
+
+    /** Whether the oxygen cell leaves more open than the rule book lets it; a cell of which nothing is known leaves all open. */
+    private static boolean tooThin(Examination x, Uncertain oxygen) {
+        double from = OXYGEN_OF_AIR - oxygen.value();
+        return oxygen.standardUncertainty() == 0
+                || oxygen.expanded() >= x.rules().number(THIN) * from;
+    }
+
+    /** What shows is the least that the air-free figure can be: over the limit it fails at any oxygen, under it nothing is shown. */
+    private static Judgement asShown(Examination x, Optional<Value.Measured> oxygen, List<Limit> limits) {
+        Value.Measured shown = x.need(FLUE_MONOXIDE);
+        Finding finding = x.finding().step("Carbon monoxide, as shown", shown.quantity());
+        Comparison held = finding.hold(FLUE_LIMIT, shown.uncertain(), shown.resolution(), limits)
+                .orElseThrow();
+        if (held.verdict() == Verdict.FAILS) {
+            return finding.conclude(Verdict.FAILS, Text.of("{} Air-free it is more still.", finding.room()), SHUT_OFF);
+        }
+        if (oxygen.isEmpty()) {
+            return x.notShown(List.of(FLUE_OXYGEN));
+        }
+        Value.Measured read = oxygen.get();
+        Text.Amount share = Text.Amount.of(Dimension.RATIO, read.uncertain(), read.resolution());
+        return x.finding()
+                .step("Carbon monoxide, as shown", shown.quantity())
+                .step(FLUE_OXYGEN.title(), "", Text.of("{}", share), "")
+                .conclude(
+                        Verdict.NOT_SHOWN,
+                        read.quantity().si() >= OXYGEN_OF_AIR
+                                ? Text.of("That is as much oxygen as in air, or more: the probe draws no flue gas.")
+                                : Text.of(
+                                        "The sample is too thin: at {} of oxygen it is mostly air, and what the oxygen cell leaves open decides.",
+                                        share),
+                        "Shut it off until it is shown. Zero the analyser outdoors, set the probe in undiluted flue gas and read both again.");
+    }
+
+    private static Judgement byAirFree(Examination x, Uncertain oxygen, List<Limit> limits) {
+        Uncertain free = Propagation.through(
+                in -> airFree(Math.max(0, in[0]), in[1]), x.need(FLUE_MONOXIDE).uncertain(), oxygen);
         Finding finding = x.finding()
                 .step("Carbon monoxide, as shown", x.need(FLUE_MONOXIDE).quantity())
                 .step("Oxygen", Ratio.ofFraction(oxygen.value()))
                 .step("Air-free", "CO · 20.9/(20.9 − O2)", Concentration.ofParts(free.value()), "");
-        Optional<Comparison> held = finding.hold(FLUE_LIMIT, free, 0, limits);
-        if (held.isEmpty()) {
-            return finding.nobodyLimits();
-        }
-        double most = held.get().binding().limit().value().si();
+        Comparison held = finding.hold(FLUE_LIMIT, free, 0, limits).orElseThrow();
+        double most = held.binding().limit().value().si();
         return finding.conclude(
-                held.get().verdict(),
+                held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Shut it off; a licensed person looks at gas pressure, air, burner and heat exchanger. At this oxygen no more than {} may show.",
-                        Concentration.ofParts(most * (OXYGEN_OF_AIR - oxygen.value()) / OXYGEN_OF_AIR)));
+                        "{} At this oxygen no more than {} may show.",
+                        SHUT_OFF,
+                        Concentration.ofParts(most / airFree(1, oxygen.value()))));
     }
 
     private static Judgement room(Examination x, LimitKey key, String remedy) {

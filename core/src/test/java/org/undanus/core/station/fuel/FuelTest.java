@@ -164,7 +164,17 @@ class FuelTest {
     }
 
     @ParameterizedTest(name = "{0} ppm, {1} %: {2}")
-    @CsvSource({"50, 9, MEETS", "300, 9, FAILS", "228, 9, TOO_CLOSE", "50, 20.9, NOT_SHOWN", "50, 21.5, NOT_SHOWN"})
+    @CsvSource({
+        "50, 9, MEETS",
+        "300, 9, FAILS",
+        "228, 9, TOO_CLOSE",
+        "50, 20.9, NOT_SHOWN",
+        "50, 21.5, NOT_SHOWN",
+        "5, 20.0, NOT_SHOWN",
+        "20, 19.3, NOT_SHOWN",
+        "20, 19.0, MEETS",
+        "600, 20.0, FAILS"
+    })
     void monoxideInTheFlue(String monoxide, String oxygen, Verdict verdict) {
         // 400 ppm air-free are 227.8 ppm at 9 % of oxygen
         String key = "fuel.flue-carbon-monoxide@indoor";
@@ -172,10 +182,25 @@ class FuelTest {
         Judgement judged = unit("flue-carbon-monoxide", monoxide + " ppm", "flue-oxygen", oxygen + " %")
                 .find(key);
         assertThat(judged.verdict()).isEqualTo(verdict);
-        if (verdict == Verdict.FAILS) {
+        if (monoxide.equals("300")) {
             assertThat(said(judged)).contains("At this oxygen no more than 228 ppm may show.");
         }
+        if (verdict == Verdict.NOT_SHOWN || verdict == Verdict.FAILS) {
+            assertThat(said(judged)).startsWith("Shut it off");
+        }
         assertThat(Monoxide.airFree(100e-6, 0.09) * 1e6).isCloseTo(175.63, within(0.01));
+    }
+
+    @Test
+    void monoxideAsShownFailsBeforeOxygenIsRead() {
+        String key = "fuel.flue-carbon-monoxide@indoor";
+        assertThat(unit("flue-carbon-monoxide", "600 ppm").verdict(key)).isEqualTo(Verdict.FAILS);
+        assertThat(unit("flue-carbon-monoxide", "300 ppm").verdict(key)).isEqualTo(Verdict.NOT_SHOWN);
+        Judgement thin =
+                unit("flue-carbon-monoxide", "5 ppm", "flue-oxygen", "20.0 %").find(key);
+        assertThat(thin.because().toString())
+                .startsWith("The sample is too thin: at 20")
+                .contains("±0.35 %");
     }
 
     @ParameterizedTest(name = "{0} ppm: {1}, leave {2}")
@@ -204,6 +229,14 @@ class FuelTest {
                 "valve, drip leg, control | FAILS | Nothing can be parted behind the valve.",
                 "union, valve, drip leg, control | FAILS | The union stands before the valve.",
                 "valve, drip leg, cabinet, connector, control | FAILS | The flexible connector passes through the cabinet wall.",
+                "valve, union, connector, cabinet, drip leg, control | FAILS | The flexible connector passes through the cabinet wall.",
+                "valve, drip leg, cabinet, pipe, connector, control | FAILS | The flexible connector lies inside the cabinet.",
+                "connector, valve, union, drip leg, pipe, cabinet, control | FAILS | The flexible connector stands before the valve.",
+                "valve, union, pipe, cabinet, control, drip leg | FAILS | The drip leg stands behind the control.",
+                "drip leg, union, control, cabinet, valve | FAILS | The drip leg stands before the valve; the union stands",
+                "union, valve, union, drip leg, pipe, cabinet, control | MEETS | Valve, then",
+                "valve, union, drip leg, control | NOT_SHOWN | The list does not say where the cabinet's wall stands.",
+                "valve, union, drip leg, pipe, cabinet | NOT_SHOWN | The list does not say where the control stands.",
             })
     void theGasPipeInItsOrder(String train, Verdict verdict, String because) {
         assertThat(before().verdict("fuel.train@indoor")).isEqualTo(Verdict.NOT_SHOWN);
@@ -252,11 +285,64 @@ class FuelTest {
         assertThat(said(open)).contains("It needs 141.6 m³ of room.");
         Judgement judged = unit(room, "room-volume", volume).find("fuel.combustion-air@indoor");
         assertThat(judged.verdict()).isEqualTo(verdict);
-        // at 0.30 air changes and fan-assisted: 15/0.30 = 50 ft³ for each as well
-        Judgement other =
-                unit(room, "air-changes", "30 %", "fan-assisted", "yes").find("fuel.combustion-air@indoor");
-        assertThat(other.otherSchools()).extracting(Judgement::verdict).containsExactly(verdict);
         assertThat(CombustionAir.room(100 * KILO_BTU, 21 * Math.pow(0.3048, 3))).isCloseTo(59.465, within(0.01));
+    }
+
+    /** 100 kBtu/h; a known rate below 0.40 closes the standard method, one above 0.60 is reckoned as 0.60. */
+    @ParameterizedTest(name = "{0} of air changed, fan {1}, {2}: {3}")
+    @CsvSource({
+        "10 %, yes, 6000 ft³, FAILS",
+        "10 %, yes, 15100 ft³, MEETS",
+        "10 %, no, 15100 ft³, FAILS",
+        "39 %, no, 5200 ft³, FAILS",
+        "39 %, no, 5400 ft³, MEETS",
+        "40 %, no, 5010 ft³, MEETS",
+        "40 %, no, 4990 ft³, FAILS",
+        "30 %, , 9000 ft³, NOT_SHOWN",
+    })
+    void aKnownRateClosesTheStandardMethod(String rate, String fan, String volume, Verdict verdict) {
+        CaseFixture room = unit(
+                "air-from", FuelPoints.ROOM, "total-input", "100 kBtu/h", "air-changes", rate, "room-volume", volume);
+        assertThat((fan == null ? room : unit(room, "fan-assisted", fan)).verdict("fuel.combustion-air@indoor"))
+                .isEqualTo(verdict);
+    }
+
+    @Test
+    void airChangesOverTheMostAreNotReckonedWith() {
+        CaseFixture room = unit(
+                "air-from",
+                FuelPoints.ROOM,
+                "total-input",
+                "100 kBtu/h",
+                "air-changes",
+                "200 %",
+                "fan-assisted",
+                "yes");
+        // 15/0.60 × 100 = 2500 ft³
+        for (String[] volume : new String[][] {{"2490 ft³", "FAILS"}, {"2510 ft³", "MEETS"}}) {
+            CaseFixture read = unit(room, "room-volume", volume[0]);
+            assertThat(read.find("fuel.combustion-air@indoor").otherSchools())
+                    .extracting(Judgement::verdict)
+                    .containsExactly(Verdict.valueOf(volume[1]));
+        }
+    }
+
+    @Test
+    void openingsToOtherRoomsOnlyJoinThem() {
+        CaseFixture openings = unit(
+                "air-from",
+                FuelPoints.TWO_INDOORS,
+                "total-input",
+                "100 kBtu/h",
+                "louvres",
+                "nothing",
+                "opening-area",
+                "100 in²");
+        Judgement open = openings.find("fuel.combustion-air@indoor");
+        assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(said(open)).contains("It needs 141.6 m³ of room.");
+        assertThat(unit(openings, "room-volume", "100 m³").verdict("fuel.combustion-air@indoor"))
+                .isEqualTo(Verdict.FAILS);
     }
 
     @ParameterizedTest(name = "{0}, {1} behind {2}: {3}")
@@ -274,6 +360,9 @@ class FuelTest {
             })
     void airThroughOpenings(String from, String area, String behind, Verdict verdict) {
         CaseFixture openings = unit("air-from", from, "total-input", "100 kBtu/h", "louvres", behind);
+        if (from.equals(FuelPoints.TWO_INDOORS)) {
+            unit(openings, "room-volume", "150 m³");
+        }
         assertThat(openings.verdict("fuel.combustion-air@indoor")).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(unit(openings, "opening-area", area).verdict("fuel.combustion-air@indoor"))
                 .isEqualTo(verdict);
