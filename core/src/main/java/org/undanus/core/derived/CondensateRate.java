@@ -32,7 +32,10 @@ public record CondensateRate(double rate, boolean bound, String how) {
             Dimension.RATIO,
             "Sensible ratio behind the most water, where no sheet gives one");
 
-    /** ρ·V̇·(W in − W out), m³/s. */
+    /**
+     * ρ·V̇·(W in − W out), m³/s, with the density of the air that enters: ratings, fan tables and return grilles state their airflow
+     * there, and capacity is computed with the same.
+     */
     public static double ofAir(double dryAir, double entering, double leaving) {
         return Math.max(0, dryAir * (entering - leaving)) / WATER;
     }
@@ -61,7 +64,7 @@ public record CondensateRate(double rate, boolean bound, String how) {
             MoistAir entering = state(x, dry.get(), wet.get());
             MoistAir leaving = state(x, supply.get(), supplyWet.get());
             double rate =
-                    ofAir(flow.get() / leaving.specificVolume(), entering.humidityRatio(), leaving.humidityRatio());
+                    ofAir(flow.get() / entering.specificVolume(), entering.humidityRatio(), leaving.humidityRatio());
             return Optional.of(new CondensateRate(rate, false, "ρ·V̇·(W in − W out)"));
         } catch (IllegalArgumentException noSuchAir) {
             return Optional.empty();

@@ -11,7 +11,7 @@ import org.undanus.core.quantity.Temperature;
  * entering, 35 °C outdoors, sea level) and carried to other conditions.
  *
  * <p>Bypass factor BF = exp(−A0/ṁ). Off rating, capacity is the rated one times
- * [1 + a(WB − 19.4) + b(ODB − 35)] · (c + d · flow ratio); leaving enthalpy at the apparatus is h − (Q/ṁ)/(1 − BF). Where
+ * [1 + a(WB − 19.4) + b(ODB − 35)] · (c + d · ratio of mass flows: thin air carries less heat in the same volume); leaving enthalpy at the apparatus is h − (Q/ṁ)/(1 − BF). Where
  * that surface would be wetter than the entering air the coil is dry: the wet bulb at which it just dries gives the
  * capacity, all of it sensible. Source: the apparatus-dew-point method of ASHRAE Fundamentals and of the open
  * building-simulation engines. Fan heat is not counted: the rating is net of it.
@@ -57,20 +57,21 @@ public final class CoolingCoil {
     private final Rating rating;
     private final Slopes slopes;
     private final double transfer;
+    private final double ratedMassFlow;
 
     /** @throws ImpossibleRating when the rated leaving state and the entering state have no apparatus dew point */
     public CoolingCoil(Rating rating, Slopes slopes) {
         this.rating = rating;
         this.slopes = slopes;
         MoistAir entering = MoistAir.ofWetBulb(RATED_DRY_BULB, RATED_WET_BULB, SEA_LEVEL);
-        double massFlow = rating.airflow / entering.specificVolume();
-        double drop = rating.capacity / massFlow;
+        ratedMassFlow = rating.airflow / entering.specificVolume();
+        double drop = rating.capacity / ratedMassFlow;
         double leaving = RATED_DRY_BULB.celsius() - rating.sensibleRatio * drop / entering.heatCapacity();
         double ratio = entering.humidityRatio()
                 - (1 - rating.sensibleRatio) * drop / (2501e3 + 1860 * RATED_DRY_BULB.celsius());
         double apparatus = apparatusDewPoint(entering, leaving, ratio);
         double bypass = (leaving - apparatus) / (RATED_DRY_BULB.celsius() - apparatus);
-        transfer = -Math.log(bypass) * massFlow;
+        transfer = -Math.log(bypass) * ratedMassFlow;
     }
 
     /**
@@ -108,41 +109,43 @@ public final class CoolingCoil {
         double massFlow = airflow / entering.specificVolume();
         double contact = 1 - Math.exp(-transfer / massFlow);
         double t = entering.dryBulb().celsius();
-        MoistAir apparatus = apparatus(entering, entering.wetBulb().celsius(), outdoor, airflow, massFlow, contact);
+        MoistAir apparatus = apparatus(entering, entering.wetBulb().celsius(), outdoor, massFlow, contact);
         if (apparatus.humidityRatio() < entering.humidityRatio()) {
             return t - contact * (t - apparatus.dryBulb().celsius());
         }
-        double drying = dryingWetBulb(entering, outdoor, airflow, massFlow, contact);
-        return t - capacity(drying, outdoor, airflow) / (massFlow * entering.heatCapacity());
+        double drying = dryingWetBulb(entering, outdoor, massFlow, contact);
+        return t - capacity(drying, outdoor, massFlow) / (massFlow * entering.heatCapacity());
     }
 
-    private MoistAir apparatus(
-            MoistAir entering, double wetBulb, double outdoor, double airflow, double massFlow, double contact) {
-        double capacity = capacity(wetBulb, outdoor, airflow);
+    private MoistAir apparatus(MoistAir entering, double wetBulb, double outdoor, double massFlow, double contact) {
+        double capacity = capacity(wetBulb, outdoor, massFlow);
         return MoistAir.saturatedOfEnthalpy(entering.enthalpy() - capacity / massFlow / contact, entering.pressure());
     }
 
     /** The entering wet bulb, at the same dry bulb, at which the surface just takes no more water. */
-    private double dryingWetBulb(MoistAir entering, double outdoor, double airflow, double massFlow, double contact) {
+    private double dryingWetBulb(MoistAir entering, double outdoor, double massFlow, double contact) {
         return Root.of(
                 wet -> {
                     MoistAir wetter =
                             MoistAir.ofWetBulb(entering.dryBulb(), Temperature.ofCelsius(wet), entering.pressure());
                     return wetter.humidityRatio()
-                            - apparatus(wetter, wet, outdoor, airflow, massFlow, contact)
-                                    .humidityRatio();
+                            - apparatus(wetter, wet, outdoor, massFlow, contact).humidityRatio();
                 },
                 entering.wetBulb().celsius(),
                 entering.dryBulb().celsius(),
                 ACCURACY);
     }
 
-    /** Total capacity, W. */
-    public double capacity(double wetBulb, double outdoor, double airflow) {
+    /** Total capacity, W, of air that enters; outdoor in °C, airflow in m³/s at the entering state. */
+    public double capacity(MoistAir entering, double outdoor, double airflow) {
+        return capacity(entering.wetBulb().celsius(), outdoor, airflow / entering.specificVolume());
+    }
+
+    private double capacity(double wetBulb, double outdoor, double massFlow) {
         double conditions = 1
                 + slopes.perWetBulb * (wetBulb - RATED_WET_BULB.celsius())
                 + slopes.perOutdoor * (outdoor - RATED_OUTDOOR.celsius());
-        return rating.capacity * conditions * (slopes.flowFixed + (1 - slopes.flowFixed) * airflow / rating.airflow);
+        return rating.capacity * conditions * (slopes.flowFixed + (1 - slopes.flowFixed) * massFlow / ratedMassFlow);
     }
 
     /**

@@ -35,6 +35,7 @@ public enum Dimension {
             ThermalConductivity::ofWattsPerMetreKelvin),
     HEATING_VALUE("a heating value", "1030 Btu/ft³ or 38.4 MJ/m³", HeatingValue::ofJoulesPerCubicMetre),
     CONCENTRATION("a share of a gas", "35 ppm", Concentration::ofParts),
+    PERFORMANCE("a heat for the power taken", "COP 2.5 or 8.5 Btu/Wh", Performance::ofRatio),
     FORCE("a force", "20 lbf or 90 N", Force::ofNewtons),
     LEAK("a leak", "0.05 Pa·L/s", Leak::ofPascalCubicMetresPerSecond),
     COUNT("a number", "3", Count::of);
@@ -117,6 +118,7 @@ public enum Dimension {
             case THERMAL_CONDUCTIVITY -> List.of("W/m·K", "Btu·in/h·ft²·F°");
             case HEATING_VALUE -> List.of("Btu/ft³", "MJ/m³", "kWh/m³");
             case CONCENTRATION -> List.of("ppm");
+            case PERFORMANCE -> List.of("COP", "Btu/Wh");
             case FORCE -> List.of("N", "lbf");
             case LEAK -> List.of("Pa·L/s", "mbar·L/s");
             case COUNT -> List.of();

@@ -41,6 +41,8 @@ public final class FieldNotation {
             "(?<before>#|no\\.?|awg)?\\s*(?:(?<zeros>0{1,4})|(?<number>\\d{1,2})(?<aught>/0)?)\\s*-?\\s*(?<after>awg|ga\\.?|gauge|gage)?",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern SLOPE = Pattern.compile("1\\s*:\\s*(\\d{1,4}(?:[.,]\\d{1,2})?)|1\\s+in\\s+(\\d{1,4})");
+    private static final Pattern COEFFICIENT =
+            Pattern.compile("COP\\s*[:=]?\\s*(\\d[\\d.,]*)\\s*", Pattern.CASE_INSENSITIVE);
     private static final Pattern SCALELESS = Pattern.compile("(?:°|deg(?:ree)?s?\\b)\\.?", Pattern.CASE_INSENSITIVE);
     private static final Pattern MINUTES_AFTER_HOURS = Pattern.compile("m\\.?(?!\\p{L})", Pattern.CASE_INSENSITIVE);
     private static final int THICKEST_GAUGE = -3;
@@ -164,6 +166,7 @@ public final class FieldNotation {
                     case CONDUCTOR_AREA -> wire();
                     case DURATION -> clock();
                     case RATIO -> slope();
+                    case PERFORMANCE -> performance();
                     default -> Optional.empty();
                 };
         return special.orElseGet(this::amounts);
@@ -213,6 +216,17 @@ public final class FieldNotation {
         double seconds = inHours ? first * 3600.0 + second * 60.0 + third : first * 60.0 + second;
         return Optional.of(
                 new Understood(Duration.ofSeconds(seconds), inHours ? "h:min" : "min:s", inHours && !three ? 60 : 1));
+    }
+
+    /** {@code COP 2.5}: its sign is said first. */
+    private Optional<Understood> performance() {
+        Matcher performance = COEFFICIENT.matcher(text).region(position, text.length());
+        if (!performance.matches()) {
+            return Optional.empty();
+        }
+        position = performance.start(1);
+        WrittenNumber number = number();
+        return Optional.of(new Understood(Performance.ofRatio(number.value()), "COP", number.step()));
     }
 
     /** {@code 1:80}, {@code 1 in 80}. A bare fraction could be that or inches on a foot. */

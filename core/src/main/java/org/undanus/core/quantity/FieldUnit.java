@@ -203,6 +203,8 @@ public record FieldUnit(
                 unit(Dimension.HEATING_VALUE, "kWh/m³", KILOWATT_HOUR, "kWh/m3"),
                 customary(Dimension.HEATING_VALUE, "Btu/ft³", BTU / cubicFoot, "Btu/ft3", "Btu/cf", "Btu/cu ft"),
                 unit(Dimension.CONCENTRATION, "ppm", 1e-6, "parts per million", "ppm CO"),
+                unit(Dimension.PERFORMANCE, "COP", 1, "W/W"),
+                customary(Dimension.PERFORMANCE, "Btu/Wh", BTU_PER_HOUR, "Btu/W·h", "Btu/(W·h)", "Btu/W h"),
                 unit(Dimension.FORCE, "N", 1, "newton", "newtons"),
                 customary(Dimension.FORCE, "lbf", POUND_FORCE, "pounds force"),
                 unit(Dimension.LEAK, "Pa·L/s", LITRE, "Pa L/s", "Pa.L/s"),

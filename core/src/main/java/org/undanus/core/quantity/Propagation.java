@@ -9,7 +9,12 @@ import java.util.function.ToDoubleFunction;
 public final class Propagation {
     private Propagation() {}
 
-    /** The function's value at the inputs with its standard uncertainty. */
+    /**
+     * The function's value at the inputs with its standard uncertainty. Where it has none a step away from an input (an air state
+     * past saturation, a pressure past a table's end), the step on the other side tells.
+     *
+     * @throws IllegalArgumentException where it has no value at the inputs themselves, or on neither side of one
+     */
     public static Uncertain through(ToDoubleFunction<double[]> function, Uncertain... inputs) {
         double[] at = new double[inputs.length];
         for (int i = 0; i < inputs.length; i++) {
@@ -38,6 +43,10 @@ public final class Propagation {
     private static double shifted(ToDoubleFunction<double[]> function, double[] at, int index, double by) {
         double[] moved = at.clone();
         moved[index] += by;
-        return function.applyAsDouble(moved);
+        try {
+            return function.applyAsDouble(moved);
+        } catch (IllegalArgumentException outsideWhatThereCanBe) {
+            return Double.NaN;
+        }
     }
 }

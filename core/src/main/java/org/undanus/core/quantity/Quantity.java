@@ -6,6 +6,7 @@ package org.undanus.core.quantity;
  */
 public sealed interface Quantity
         permits Length,
+                Performance,
                 ConductorArea,
                 Mass,
                 Duration,

@@ -204,6 +204,7 @@ public final class QuantityFormat {
             case THERMAL_CONDUCTIVITY -> us ? in(d, "Btu·in/h·ft²·F°", 3) : in(d, "W/m·K", 3);
             case HEATING_VALUE -> us ? in(d, "Btu/ft³", 0) : in(d, "MJ/m³", 1);
             case CONCENTRATION -> in(d, "ppm", 0);
+            case PERFORMANCE -> in(d, "COP", 2);
             case FORCE -> us ? in(d, "lbf", 1) : in(d, "N", 0);
             case LEAK -> in(d, "Pa·L/s", size < SMALL_LEAK ? 5 : 3);
             case COUNT -> in(d, "", 0);

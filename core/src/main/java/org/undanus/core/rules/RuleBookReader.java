@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Grade;
@@ -52,6 +53,8 @@ public final class RuleBookReader {
             List.of("format", "id", "title", "version", "authorities", "schools", "limits", "settings");
     private static final List<String> NEEDED_TO_EXTEND = List.of("format", "id", "title", "version");
     private static final int MOST_LAYERS = 8;
+
+    private static final Pattern BARE = Pattern.compile("\\s*[-+−]?[\\d.,]+\\s*");
 
     private final Vocabulary vocabulary;
     private final Library library;
@@ -406,6 +409,12 @@ public final class RuleBookReader {
 
     private Optional<Quantity> quantity(YamlTree tree, Dimension dimension) {
         return tree.text().flatMap(text -> {
+            if (complete
+                    && dimension.usualUnits().size() > 1
+                    && BARE.matcher(text).matches()) {
+                tree.problem("\"" + text + "\" lacks its unit: " + String.join(", ", dimension.usualUnits()) + ".");
+                return Optional.empty();
+            }
             try {
                 return Optional.of(FieldNotation.parse(text, dimension).value());
             } catch (FieldNotationException e) {

@@ -72,11 +72,19 @@ class CoolingCoilTest {
                 .hasMessageContaining("cannot both be right");
     }
 
-    /** Capacity × [1 + 0.031 (WB − 19.4) − 0.009 (outdoor − 35)] · (0.8 + 0.2 · flow share). */
+    /** Capacity × [1 + 0.031 (WB − 19.4) − 0.009 (outdoor − 35)] · (0.8 + 0.2 · share of the rated mass flow). */
     @Test
-    void capacityFollowsAirAndFlow() {
-        double expected = 3 * TON * (1 + 0.031 * 2 - 0.009 * 5) * (0.8 + 0.2 * 1.2);
-        assertThat(COIL.capacity(21.4, 40, 1.2 * 1200 * CFM)).isCloseTo(expected, offset(1e-6));
+    void capacityFollowsAirAndItsMass() {
+        double conditions = 3 * TON * (1 - 0.009 * 5);
+        MoistAir rated = MoistAir.ofWetBulb(
+                Temperature.ofCelsius(26.7), Temperature.ofCelsius(19.4), AbsolutePressure.ofPascals(101_325));
+        assertThat(COIL.capacity(rated, 40, 1.2 * 1200 * CFM)).isCloseTo(conditions * 1.04, offset(1.0));
+        MoistAir high = MoistAir.ofWetBulb(
+                Temperature.ofCelsius(26.7), Temperature.ofCelsius(19.4), AbsolutePressure.ofPascals(70_108));
+        // at 3000 m the same volume holds 69 % of the mass
+        assertThat(COIL.capacity(high, 40, 1200 * CFM))
+                .isCloseTo(conditions * (0.8 + 0.2 * rated.specificVolume() / high.specificVolume()), offset(1.0))
+                .isCloseTo(conditions * 0.938, offset(15.0));
     }
 
     /** Where the coil dries, wet and dry reckoning meet: no step in what leaves it. */

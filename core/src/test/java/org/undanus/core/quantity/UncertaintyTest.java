@@ -72,6 +72,21 @@ class UncertaintyTest {
         assertThat(slope.standardUncertainty()).isEqualTo(0.25);
     }
 
+    @Test
+    void whatCannotBeOnOneSideIsToldByTheOther() {
+        Uncertain past = Propagation.through(v -> below(v[0], 2), new Uncertain(2, 0.5));
+        assertThat(past).isEqualTo(new Uncertain(4, 1.75));
+        assertThatThrownBy(() -> Propagation.through(v -> below(v[0], 2), new Uncertain(3, 0.5)))
+                .hasMessage("over");
+    }
+
+    private static double below(double value, double most) {
+        if (value > most) {
+            throw new IllegalArgumentException("over");
+        }
+        return value * value;
+    }
+
     /** The greatest fixed ± is the inverse of what an instrument's accuracy comes to. */
     @Test
     void neededAccuracyGivesBackTheUncertaintyAskedFor() {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -46,6 +47,18 @@ class RuleBookReaderTest {
                     .doesNotContain("borough")
                     .doesNotContain("Lake Halls");
         });
+    }
+
+    @Test
+    void aBookKeptBeforeUnitsWereAskedForStillReads() {
+        assertThat(RuleBookReader.readKept(
+                                BOOK.replace("at-least: 85 %", "at-least: 85"),
+                                Walk.vocabulary(),
+                                any -> Optional.empty())
+                        .limits()
+                        .get("running.capacity"))
+                .extracting(limit -> limit.value().si())
+                .containsExactly(0.85);
     }
 
     private static RuleBook extending(String more) {
@@ -143,6 +156,8 @@ class RuleBookReaderTest {
                 "[15 A, 20 A|[20 A, 15 A|sizes.electrical.device-sizes[1]|rise from first",
                 "electrical: recorded|electrical: rumoured|minimum-grades.electrical|is not one of witnessed",
                 "constant: 3 mm|constant: 3 V|instruments.tape.constant|a unit of a voltage",
+                "at-most: 20 ft|at-most: 20|limits.access.passage-length[0].at-most|lacks its unit: in, cm, ft, mm, m",
+                "at-least: 85 %, source: \"Assumed by this book: what two|at-least: 1.75, source: \"Assumed by this book: what two|limits.running.capacity[0].at-least|lacks its unit: %, mm/m",
                 "kind: maker|kind: wizard|authorities.maker.kind|is not one of code",
                 "conductors: plate-practice|conductors: guesswork|tables.electrical.conductors|is not one of",
             })

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.hipparchus.distribution.continuous.TDistribution;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Text;
@@ -27,6 +28,11 @@ record EnergyUse(List<Period> periods) implements Notation.Listing {
     record Period(double joules, double degreeDays) {}
 
     static final int FEWEST = 4;
+    /** A line is fitted by its height and slope. */
+    private static final int FITTED = 2;
+    /** Half of what lies outside 95 % lies above. */
+    private static final double COVERED = 0.975;
+
     static final Notation NOTATION = new Written();
 
     EnergyUse {
@@ -60,7 +66,8 @@ record EnergyUse(List<Period> periods) implements Notation.Listing {
     }
 
     /**
-     * What is used now as a share of what would have been used before in the same weather. Empty with fewer than {@link #FEWEST}
+     * What is used now as a share of what would have been used before in the same weather. Of few months the scatter itself is hardly
+     * known: the standard uncertainty is given so that twice it spans 95 % by Student's t (JCGM 100, G.3 and G.4). Empty with fewer than {@link #FEWEST}
      * periods on either side, or where the weather of before did not vary.
      */
     static Optional<Uncertain> share(EnergyUse before, EnergyUse after) {
@@ -77,7 +84,18 @@ record EnergyUse(List<Period> periods) implements Notation.Listing {
                 then.scatter * Math.sqrt(1.0 / then.count + Math.pow(now.middle - then.middle, 2) / then.spread);
         double byMonths = now.scatter / Math.sqrt(now.count);
         double share = now.mean / expected;
-        return Optional.of(new Uncertain(share, Math.hypot(byMonths / expected, share * byLine / expected)));
+        return Optional.of(new Uncertain(
+                share,
+                Math.hypot(
+                        widened(byMonths / expected, now.count - FITTED),
+                        widened(share * byLine / expected, then.count - FITTED))));
+    }
+
+    /** A standard uncertainty known from a few degrees of freedom, as one that is well known and spans as much. */
+    private static double widened(double standard, int freedom) {
+        return standard
+                * new TDistribution(freedom).inverseCumulativeProbability(COVERED)
+                / new Uncertain(0, 1).expanded();
     }
 
     @Override

@@ -82,6 +82,17 @@ final class CoolingCapacity implements Requirement {
         }
     }
 
+    /** Both bulbs of one air; a wet bulb that reads above the dry one by no more than they are uncertain is at saturation. */
+    private static Uncertain[] bulbs(Examination x, Point dry, Point wet) {
+        Uncertain air = x.need(dry).uncertain();
+        Uncertain wick = x.need(wet).uncertain();
+        double over = wick.value() - air.value();
+        double doubt = new Uncertain(0, Math.hypot(air.standardUncertainty(), wick.standardUncertainty())).expanded();
+        return over > 0 && over <= doubt
+                ? new Uncertain[] {air, new Uncertain(air.value(), wick.standardUncertainty())}
+                : new Uncertain[] {air, wick};
+    }
+
     private static double watts(double flow, double dry, double wet, double out, double outWet, AbsolutePressure air) {
         MoistAir back = MoistAir.ofWetBulb(Temperature.ofKelvin(dry), Temperature.ofKelvin(wet), air);
         MoistAir supply = MoistAir.ofWetBulb(Temperature.ofKelvin(out), Temperature.ofKelvin(outWet), air);
@@ -98,10 +109,10 @@ final class CoolingCapacity implements Requirement {
             return Optional.of(Propagation.through(
                             v -> watts(v[0], v[1], v[2], v[3], v[4], air),
                             Airflow.of(x, x.unit()).agreed().orElseThrow(),
-                            x.need(RETURN_DRY_BULB).uncertain(),
-                            x.need(RETURN_WET_BULB).uncertain(),
-                            x.need(SUPPLY_DRY_BULB).uncertain(),
-                            x.need(SUPPLY_WET_BULB).uncertain()))
+                            bulbs(x, RETURN_DRY_BULB, RETURN_WET_BULB)[0],
+                            bulbs(x, RETURN_DRY_BULB, RETURN_WET_BULB)[1],
+                            bulbs(x, SUPPLY_DRY_BULB, SUPPLY_WET_BULB)[0],
+                            bulbs(x, SUPPLY_DRY_BULB, SUPPLY_WET_BULB)[1]))
                     .filter(watts -> watts.value() >= 0);
         } catch (IllegalArgumentException impossible) {
             return Optional.empty();
@@ -119,23 +130,27 @@ final class CoolingCapacity implements Requirement {
                             "Add the outdoor unit's data sheet, or read the capacity on its plate.");
         }
         CoolingCoil coil = model.get().coil();
+        Uncertain[] returned = bulbs(x, RETURN_DRY_BULB, RETURN_WET_BULB);
+        Uncertain[] supply = bulbs(x, SUPPLY_DRY_BULB, SUPPLY_WET_BULB);
         Uncertain[] in = {
             flow,
-            x.need(RETURN_DRY_BULB).uncertain(),
-            x.need(RETURN_WET_BULB).uncertain(),
-            x.need(SUPPLY_DRY_BULB).uncertain(),
-            x.need(SUPPLY_WET_BULB).uncertain(),
+            returned[0],
+            returned[1],
+            supply[0],
+            supply[1],
             x.need(OUTDOOR).uncertain()
         };
         double taken = watts(in[0].value(), in[1].value(), in[2].value(), in[3].value(), in[4].value(), air);
-        double expected = coil.capacity(
-                in[2].value() - Temperature.ZERO_CELSIUS, in[5].value() - Temperature.ZERO_CELSIUS, in[0].value());
         MoistAir back =
                 MoistAir.ofWetBulb(Temperature.ofKelvin(in[1].value()), Temperature.ofKelvin(in[2].value()), air);
+        double expected = coil.capacity(back, in[5].value() - Temperature.ZERO_CELSIUS, in[0].value());
         double sensible = in[0].value() / back.specificVolume() * back.heatCapacity() * (in[1].value() - in[3].value());
         Uncertain share = Propagation.through(
                 v -> watts(v[0], v[1], v[2], v[3], v[4], air)
-                        / coil.capacity(v[2] - Temperature.ZERO_CELSIUS, v[5] - Temperature.ZERO_CELSIUS, v[0]),
+                        / coil.capacity(
+                                MoistAir.ofWetBulb(Temperature.ofKelvin(v[1]), Temperature.ofKelvin(v[2]), air),
+                                v[5] - Temperature.ZERO_CELSIUS,
+                                v[0]),
                 in);
         Finding finding = x.finding();
         model.get().steps().forEach(s -> finding.step(s.name(), s.how(), s.value(), s.source()));

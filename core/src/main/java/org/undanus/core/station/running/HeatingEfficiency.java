@@ -46,16 +46,11 @@ final class HeatingEfficiency implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Optional<Judgement> notYet = SheetHeating.notYet(x, RunningPoints.POWER).or(() -> SheetHeating.noAirflow(x));
+        Optional<Judgement> notYet = SheetHeating.notYet(x, RunningPoints.POWER)
+                .or(() -> SheetHeating.noAirflow(x))
+                .or(() -> SheetHeating.sharedPower(x));
         if (notYet.isPresent()) {
             return notYet.get();
-        }
-        if (x.facts().subjects(Scope.INDOOR_UNIT).size() > 1) {
-            return x.finding()
-                    .conclude(
-                            Verdict.NOT_SHOWN,
-                            Text.of("Several indoor units share this power: none can be told apart."),
-                            "Read the power while this unit alone runs, as a visit of its own.");
         }
         Value.Measured power = x.need(RunningPoints.POWER);
         Uncertain given = SheetHeating.given(x);

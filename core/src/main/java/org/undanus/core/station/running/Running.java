@@ -65,6 +65,7 @@ public final class Running {
                                 new HeatingRise(),
                                 new HeatingCapacity(),
                                 new HeatingEfficiency(),
+                                new LeastPerformance(),
                                 new ColdCapacity(),
                                 new OutdoorDrop(),
                                 new GrilleInfrared(),

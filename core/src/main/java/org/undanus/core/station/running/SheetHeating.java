@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.Airflow;
 import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.Scope;
 import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.OperationPoints;
@@ -36,6 +37,24 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
 
     /** Why a heating reading of this unit shows nothing, or does not apply; empty where it can be judged. */
     static Optional<Judgement> notYet(Examination x, Point... needed) {
+        Optional<Judgement> unread = unread(x, needed);
+        if (unread.isPresent()) {
+            return unread;
+        }
+        return of(x).isPresent()
+                ? Optional.empty()
+                : Optional.of(x.finding()
+                        .step(OUTDOOR.title(), x.need(OUTDOOR).quantity())
+                        .conclude(
+                                Verdict.NOT_SHOWN,
+                                Text.of(
+                                        "No sheet tells the heating capacity of this pair at {} outdoors.",
+                                        x.need(OUTDOOR).quantity()),
+                                "Bring the maker's capacity table, or come back in weather that it covers."));
+    }
+
+    /** The same where no sheet is asked. */
+    static Optional<Judgement> unread(Examination x, Point... needed) {
         if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("heating")) {
             return Optional.of(
                     x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The machine was read in cooling."), ""));
@@ -50,20 +69,18 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
         if (!missing.isEmpty()) {
             return Optional.of(x.notShown(missing));
         }
-        Optional<Judgement> thin = ThinAir.at(x);
-        if (thin.isPresent()) {
-            return thin;
-        }
-        return of(x).isPresent()
+        return ThinAir.at(x);
+    }
+
+    /** Why the power taken is not this unit's own; empty where it is. */
+    static Optional<Judgement> sharedPower(Examination x) {
+        return x.facts().subjects(Scope.INDOOR_UNIT).size() <= 1
                 ? Optional.empty()
                 : Optional.of(x.finding()
-                        .step(OUTDOOR.title(), x.need(OUTDOOR).quantity())
                         .conclude(
                                 Verdict.NOT_SHOWN,
-                                Text.of(
-                                        "No sheet tells the heating capacity of this pair at {} outdoors.",
-                                        x.need(OUTDOOR).quantity()),
-                                "Bring the maker's capacity table, or come back in weather that it covers."));
+                                Text.of("Several indoor units share this power: none can be told apart."),
+                                "Read the power while this unit alone runs, as a visit of its own."));
     }
 
     /** Empty where no sheet covers it. */

@@ -2,6 +2,7 @@ package org.undanus.core.station.handover;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -75,6 +76,18 @@ class HandoverTest {
             })
     void energyIsComparedInTheSameWeather(String after, Verdict verdict) {
         assertThat(energy(BEFORE, after).verdict("handover.energy@system")).isEqualTo(verdict);
+    }
+
+    /** Four months leave two degrees of freedom: Student's t is 4.30 there, 2.15 times the 2 of many. */
+    @Test
+    void fewMonthsAreWidenedByStudent() {
+        String months = "1010 kWh 400 Kd, 790 kWh 300 Kd, 600 kWh 200 Kd, 400 kWh 100 Kd";
+        EnergyUse four = (EnergyUse) EnergyUse.NOTATION.read(months);
+        EnergyUse eight = (EnergyUse) EnergyUse.NOTATION.read(months + ", " + months);
+        double few = EnergyUse.share(four, four).orElseThrow().expanded();
+        double many = EnergyUse.share(eight, eight).orElseThrow().expanded();
+        // the same months twice: half the variance of the mean, two thirds of that of the scatter
+        assertThat(few / many).isCloseTo(4.3027 / 2.4469 * Math.sqrt(3), within(1e-3));
     }
 
     @Test

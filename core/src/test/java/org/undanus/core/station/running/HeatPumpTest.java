@@ -22,6 +22,10 @@ import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.VolumeFlow;
+import org.undanus.core.rules.RuleBook;
+import org.undanus.core.rules.RuleBookReader;
+import org.undanus.core.rules.ShippedRuleBooks;
+import org.undanus.core.station.Walk;
 
 /** Heat, power and stages: what a heat pump does against its sheet. */
 class HeatPumpTest {
@@ -61,6 +65,23 @@ class HeatPumpTest {
     @CsvSource({"1230 W, MEETS", "2400 W, FAILS", "1500 W, TOO_CLOSE", ", NOT_SHOWN"})
     void heatForThePowerTakenIsThatOfTheSheet(String power, Verdict verdict) {
         assertThat(weighed("38.2 °C", power).verdict("running.efficiency@indoor"))
+                .isEqualTo(verdict);
+    }
+
+    /** 4390 W of heat; a programme asks for a coefficient of 1.75, whatever the sheet says. */
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"2000 W, MEETS", "3000 W, FAILS", "2500 W, TOO_CLOSE", ", NOT_SHOWN"})
+    void aProgrammeMayAskForACoefficientOfPerformance(String power, Verdict verdict) {
+        RuleBook asking = RuleBookReader.read(
+                ShippedRuleBooks.demo()
+                        .get(0)
+                        .replace(
+                                "limits:\n",
+                                "limits:\n  running.coefficient-of-performance:\n    - {by: programme, at-least: COP 1.75, source: x}\n"),
+                Walk.vocabulary());
+        CaseFixture read = weighed("38.2 °C", power);
+        assertThat(read.verdict("running.coefficient-of-performance@indoor")).isEqualTo(Verdict.DOES_NOT_APPLY);
+        assertThat(read.rules(asking).verdict("running.coefficient-of-performance@indoor"))
                 .isEqualTo(verdict);
     }
 

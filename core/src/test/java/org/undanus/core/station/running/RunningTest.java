@@ -151,6 +151,30 @@ class RunningTest {
         assertThat(judgement.verdict() == Verdict.NOT_SHOWN).isEqualTo(refused);
     }
 
+    /** Air off a coil is near saturation: a step of doubt must not leave what air can be. */
+    @ParameterizedTest(name = "supply {0} with a wet bulb of {1}: told {2}")
+    @CsvSource({
+        "58.0 °F, 57.5 °F, true",
+        "62.0 °F, 61.5 °F, true",
+        "56.0 °F, 55.8 °F, true",
+        "56.0 °F, 56.0 °F, true",
+        "56.0 °F, 56.5 °F, true",
+        "56.0 °F, 58.0 °F, false",
+    })
+    void nearlySaturatedSupplyAirIsToldFrom(String dry, String wet, boolean told) {
+        Judgement judged = running(dry)
+                .indoor("running.airflow", "1200 cfm")
+                .indoor("running.supply-wet-bulb", wet)
+                .judge("running.capacity");
+        assertThat(judged.comparison().isPresent()).isEqualTo(told);
+        assertThat(judged.because().toString().contains("cannot be used together"))
+                .isEqualTo(!told);
+        if (told) {
+            assertThat(judged.comparison().orElseThrow().measured().standardUncertainty())
+                    .isPositive();
+        }
+    }
+
     @Test
     void theLimitsOfTheCoilModelAreNobodysRule() {
         assertThat(running("54.5 °F")
