@@ -149,17 +149,17 @@ class TrialTest {
     @Test
     void aTextThatLacksOrTurnsInACircleIsNotTried() {
         String yaml = lead.get(BOOKS).json().path("yaml").asString();
-        lead.send("POST", BOOKS + "/trials", yaml.replaceFirst("siting.design-snow.*\n", ""), "text/plain")
+        lead.send("POST", BOOKS + "/trials", yaml.replaceFirst("papers.design-winter.*\n", ""), "text/plain")
                 .expect(422);
         assertThat(lead.send(
                                 "POST",
                                 BOOKS + "/trials",
-                                yaml.replaceFirst("extends: .*", "extends: {id: " + BOOK + ", version: 9}")
-                                        .replace("version: 8\n", "version: 9\n"),
+                                yaml.replaceFirst("extends: .*", "extends: {id: " + BOOK + ", version: 10}")
+                                        .replace("version: 9\n", "version: 10\n"),
                                 "text/plain")
                         .expect(422)
                         .text())
-                .contains(BOOK + ", version 9");
+                .contains(BOOK + ", version 10");
         assertThat(lead.send("POST", "/api/rule-books/sallowmere-2026-design/trials", yaml, "text/plain")
                         .expect(422)
                         .detail())

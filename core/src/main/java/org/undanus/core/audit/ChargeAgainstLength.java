@@ -71,7 +71,7 @@ final class ChargeAgainstLength implements Check {
         Value.Measured after = paper.measured(CYLINDER_AFTER, unit).orElseThrow();
         double added = before.quantity().si() - after.quantity().si();
         double length = runs.stream().mapToDouble(TubeRun::length).sum();
-        double asked = Math.max(0, LineContents.addedCharge(length, precharged.get(), each.get()));
+        double asked = LineContents.addedCharge(length, precharged.get(), each.get(), 0);
         double factory = x.number(PlatePoints.CHARGE).orElse(Math.abs(added));
         double tape = paper.rules().accuracy(InstrumentKind.TAPE).standardUncertainty(length, 0);
         double u = Math.sqrt(Math.pow(before.standardUncertainty(), 2)

@@ -10,11 +10,13 @@ public final class LineContents {
     }
 
     /**
-     * Charge to add for lines of another length than the factory charge is for, kg: k·(L − L0); negative where they are shorter.
+     * Charge to add for lines of another length than the factory charge is for, kg: k·(L − L0); negative where they are shorter and
+     * the maker has some taken out.
      *
-     * @param each k, kg/m
+     * @param longer k of longer lines, kg/m
+     * @param shorter k of shorter lines, kg/m; nothing where the factory charge is for all of them
      */
-    public static double addedCharge(double length, double precharged, double each) {
-        return each * (length - precharged);
+    public static double addedCharge(double length, double precharged, double longer, double shorter) {
+        return (length > precharged ? longer : shorter) * (length - precharged);
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.regex.Pattern;
 import org.undanus.core.quantity.Csv;
 
 /**
@@ -17,6 +18,7 @@ import org.undanus.core.quantity.Csv;
  * @param molarMass kg/mol
  * @param viscosity of its vapour at 25 °C and one atmosphere, Pa·s
  * @param warmingPotential of a kilogram, in kilograms of carbon dioxide
+ * @param parts how many it is mixed of: 1 of a pure one
  */
 public record Refrigerant(
         String name,
@@ -24,7 +26,11 @@ public record Refrigerant(
         Optional<Double> lowerFlammabilityLimit,
         double molarMass,
         double viscosity,
-        double warmingPotential) {
+        double warmingPotential,
+        int parts) {
+
+    /** Designations of mixtures: 400 those that part, 500 those that boil as one. Source: ISO 817 and ASHRAE 34, numbering. */
+    private static final Pattern MIXTURE = Pattern.compile("R[45]\\d\\d[A-Z]*");
 
     private static final List<Refrigerant> SHIPPED = Csv.read(Refrigerant.class, "refrigerants.csv").stream()
             .map(Refrigerant::of)
@@ -52,7 +58,20 @@ public record Refrigerant(
                         .map(Double::valueOf),
                 Double.parseDouble(row.get("molar_mass_g_mol")) / 1000,
                 Double.parseDouble(row.get("vapour_viscosity_25C_uPa_s")) / 1e6,
-                Double.parseDouble(row.get("gwp_100")));
+                Double.parseDouble(row.get("gwp_100")),
+                parts(row.getOrDefault("composition_mass_percent", ""), row.get("refrigerant")));
+    }
+
+    /** By its composition, {@code R32/R125 50/50}; where none is given, a mixture's designation stands for two. */
+    private static int parts(String composition, String name) {
+        if (composition.isBlank()) {
+            return MIXTURE.matcher(name).matches() ? 2 : 1;
+        }
+        return composition.strip().split("\\s+")[0].split("/").length;
+    }
+
+    public boolean blend() {
+        return parts > 1;
     }
 
     public static Optional<Refrigerant> named(String name) {

@@ -156,6 +156,15 @@ public final class Saturation {
         return Math.abs(bubble.at(middle) - dew.at(middle)) > GLIDE;
     }
 
+    /**
+     * By how much its temperature moves as liquid at this one boils away at its pressure, K; 0 of a pure one.
+     *
+     * @throws IllegalArgumentException outside the table
+     */
+    public double glide(Temperature boiling) {
+        return dewTemperature(bubble(boiling)).si() - boiling.si();
+    }
+
     /** Density of the boiling liquid, kg/m³. */
     public double liquidDensity(Temperature temperature) {
         return Math.exp(at(liquid, temperature.celsius(), temperature));

@@ -70,8 +70,24 @@ public record DataSheet(
     /** Airflow of an indoor unit against an external static pressure. */
     public record FanPoint(PressureDifference staticPressure, VolumeFlow airflow) {}
 
-    /** Torque of a flare nut on a tube of this outer diameter. */
-    public record FlareTorque(Length tube, Torque torque) {}
+    /**
+     * Torque of a flare nut on a tube of this outer diameter.
+     *
+     * @param least where the maker gives one figure, that
+     * @param most likewise
+     */
+    public record FlareTorque(Length tube, Torque least, Torque most) {
+        public FlareTorque {
+            if (least.si() > most.si()) {
+                throw new IllegalArgumentException(
+                        "A torque runs from the lower figure to the higher: " + least + " to " + most + ".");
+            }
+        }
+
+        public boolean oneFigure() {
+            return least.equals(most);
+        }
+    }
 
     /** Whether a capacity is for cooling or heating. */
     public enum Mode {

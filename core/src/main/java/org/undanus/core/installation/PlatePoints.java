@@ -140,9 +140,18 @@ public final class PlatePoints {
             Scope.OUTDOOR_UNIT,
             Dimension.LINEAR_DENSITY,
             "Extra charge per length",
-            "For each length beyond it.",
-            0.001,
+            "For each length beyond it; none: 0.",
+            0,
             1);
+    public static final Point REDUCED_CHARGE = stamped(
+                    "reduced-charge",
+                    Scope.OUTDOOR_UNIT,
+                    Dimension.LINEAR_DENSITY,
+                    "Charge taken out per length",
+                    "For each length shorter than that. Only where the maker asks for it: most leave it in. Else leave open.",
+                    0,
+                    1)
+            .asOptional();
     public static final Point MINIMUM_LINE_LENGTH = stamped(
             "minimum-line-length",
             Scope.OUTDOOR_UNIT,
@@ -263,6 +272,7 @@ public final class PlatePoints {
                 LOW_SIDE_TEST_PRESSURE,
                 PRECHARGED_LENGTH,
                 EXTRA_CHARGE,
+                REDUCED_CHARGE,
                 MINIMUM_LINE_LENGTH,
                 MAXIMUM_LINE_LENGTH,
                 MAXIMUM_LIFT,

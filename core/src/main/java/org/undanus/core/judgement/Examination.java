@@ -492,15 +492,17 @@ public final class Examination {
         return finding().conclude(Verdict.NOT_SHOWN, Text.of("No data sheet tells {}.", what), remedy);
     }
 
-    /** An older version of the rule book is silent on what this requirement asks. */
-    Judgement undecided(List<Setting> settings) {
+    /** An older version of the rule book is silent on what this requirement asks, or a general one on what belongs to the place. */
+    public Judgement undecided(List<Setting> settings) {
         return finding()
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
                                 "This version of the rule book does not decide: {}.",
                                 settings.stream().map(Setting::title).collect(Collectors.joining(", "))),
-                        "Move the installation to a newer version of its rule book.");
+                        settings.stream().anyMatch(Setting::local)
+                                ? "Give it in a rule book of this place, and move the installation to that."
+                                : "Move the installation to a newer version of its rule book.");
     }
 
     /** The requirement threw: whoever decides must do so without it. */

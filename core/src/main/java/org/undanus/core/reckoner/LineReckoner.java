@@ -74,7 +74,7 @@ final class LineReckoner {
                         Input.of("each", "Extra charge per length", Dimension.LINEAR_DENSITY, "0.22 oz/ft")),
                 typed -> {
                     double length = typed.positive("length");
-                    double added = LineContents.addedCharge(length, typed.si("precharged"), typed.positive("each"));
+                    double added = LineContents.addedCharge(length, typed.si("precharged"), typed.positive("each"), 0);
                     return List.of(
                             step(
                                     "Inside both tubes",
@@ -82,9 +82,9 @@ final class LineReckoner {
                                     Volume.ofCubicMetres(LineContents.volume(
                                             length, tube(typed, "liquid"), tube(typed, "suction")))),
                             step(
-                                    added >= 0 ? "Charge to add" : "Charge too much",
-                                    "k·(L − L0)",
-                                    Mass.ofKilograms(Math.abs(added))));
+                                    "Charge to add",
+                                    "k·(L − L0); none up to the length the charge is for, unless the maker has some taken out",
+                                    Mass.ofKilograms(added)));
                 });
     }
 

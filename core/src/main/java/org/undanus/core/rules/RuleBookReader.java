@@ -9,7 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
+import java.util.TreeMap;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.regex.Pattern;
@@ -198,17 +198,29 @@ public final class RuleBookReader {
     }
 
     private void requireComplete(YamlTree root, RuleBook book) {
+        Map<String, String> asked = new TreeMap<>();
+        vocabulary.settings().values().stream()
+                .filter(setting -> setting.needed() && (book.base().isPresent() || !setting.local()))
+                .forEach(setting -> asked.put(
+                        setting.id(),
+                        setting.id() + " (" + setting.title() + ", as "
+                                + setting.dimension().example() + ")"));
+        missing(root, "settings", asked, book.settings().keySet());
         missing(
                 root,
-                "settings",
-                vocabulary.settings().values().stream()
-                        .filter(setting -> setting.needed() && (book.base().isPresent() || !setting.local()))
-                        .map(Setting::id)
-                        .collect(Collectors.toSet()),
-                book.settings().keySet());
-        missing(root, "schools", vocabulary.topics().keySet(), book.schools().keySet());
-        missing(root, "sizes", vocabulary.sizeLists().keySet(), book.sizeLists().keySet());
-        missing(root, "tables", vocabulary.tables().keySet(), book.tables().keySet());
+                "schools",
+                named(vocabulary.topics().keySet()),
+                book.schools().keySet());
+        missing(
+                root,
+                "sizes",
+                named(vocabulary.sizeLists().keySet()),
+                book.sizeLists().keySet());
+        missing(
+                root,
+                "tables",
+                named(vocabulary.tables().keySet()),
+                book.tables().keySet());
         for (Authority.Kind kind : List.of(Authority.Kind.MAKER, Authority.Kind.CODE)) {
             if (authorities.values().stream().filter(a -> a.kind() == kind).count() != 1) {
                 root.problem("Exactly one authority of kind " + kind.key()
@@ -217,11 +229,18 @@ public final class RuleBookReader {
         }
     }
 
-    private void missing(YamlTree root, String section, Set<String> needed, Set<String> given) {
-        Set<String> lacking = new TreeSet<>(needed);
-        lacking.removeAll(given);
-        if (!lacking.isEmpty() && problems.isEmpty()) {
-            root.problem("The section \"" + section + "\" lacks " + String.join(", ", lacking) + ".");
+    private static Map<String, String> named(Set<String> ids) {
+        return ids.stream().collect(Collectors.toMap(id -> id, id -> id, (one, other) -> one, TreeMap::new));
+    }
+
+    /** Says all that a section lacks at once; what stands there and could not be read has its own problem. */
+    private void missing(YamlTree root, String section, Map<String, String> needed, Set<String> given) {
+        Map<String, String> lacking = new TreeMap<>(needed);
+        lacking.keySet().removeAll(given);
+        lacking.keySet().removeIf(id -> problems.stream()
+                .anyMatch(problem -> problem.key().startsWith(section + "." + id)));
+        if (!lacking.isEmpty()) {
+            root.problem("The section \"" + section + "\" lacks " + String.join(", ", lacking.values()) + ".");
         }
     }
 

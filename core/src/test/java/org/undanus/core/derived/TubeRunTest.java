@@ -159,7 +159,9 @@ class TubeRunTest {
                                 Tube.of(0.00635).orElseThrow(),
                                 Tube.of(0.0127).orElseThrow()))
                 .isCloseTo(litres, within(1e-6));
-        assertThat(LineContents.addedCharge(11.7, 7.6, 0.02)).isCloseTo(0.082, within(1e-9));
+        assertThat(LineContents.addedCharge(11.7, 7.6, 0.02, 0)).isCloseTo(0.082, within(1e-9));
+        assertThat(LineContents.addedCharge(6.6, 7.6, 0.02, 0)).isZero();
+        assertThat(LineContents.addedCharge(6.6, 7.6, 0.02, 0.01)).isCloseTo(-0.01, within(1e-9));
     }
 
     /** Worked by hand: 22 mm tube, 13 mm insulation of 0.040 W/(m·K), 9 W/(m²·K), 7 °C in air of 30 °C. */

@@ -72,9 +72,6 @@ class RuleBookReaderTest {
                 settings:
                   papers.design-summer: {value: 91 °F, source: x}
                   papers.design-winter: {value: 7 °F, source: x}
-                  papers.design-indoor: {value: 70 °F, source: x}
-                  papers.plate-sheet-tolerance: {value: 2 %, source: x}
-                  siting.design-snow: {value: 2 in, source: x}
                   siting.snow-margin: {value: 10 in, source: x}
                 """
                         + more,
@@ -127,9 +124,12 @@ class RuleBookReaderTest {
                 .isNotNull();
         assertThat(refused(BOROUGH.replace("  programme:\n    kind: programme", "  code:\n    kind: programme")))
                 .hasMessageContaining("names the authority \"code\" already");
-        assertThat(refused(BOROUGH.replaceAll("(?m)^  siting.design-snow:.*\n", "")))
-                .as("only a general book may leave it open")
-                .hasMessageContaining("siting.design-snow");
+        assertThat(refused(BOROUGH.replaceAll("(?m)^  papers.design-(?:winter|summer):.*\n", "")
+                        .replace("version: 9", "version: x")))
+                .as("only a general book may leave it open; all are said at once, beside what else is wrong")
+                .hasMessageContaining(
+                        "papers.design-summer (Design outdoor temperature, summer, as 75 °F or 24 °C), papers.design-winter (")
+                .hasMessageContaining("whole number");
     }
 
     @Test

@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
@@ -56,7 +58,11 @@ public record SheetRecord(
 
     public record FanRecord(String staticPressure, String airflow) {}
 
+    /** @param torque one figure or a range: {@code 16 N·m}, {@code 10–13 ft·lb} */
     public record TorqueRecord(String tube, String torque) {}
+
+    private static final Pattern RANGE =
+            Pattern.compile("\\s*(?<least>[\\d.,]+)(?<unit>\\D*?)\\s*(?:–|—|-|\\bto\\b|…|\\.\\.)\\s*(?<most>\\d.*)");
 
     /**
      * @param indoor entering wet bulb when cooling, dry bulb when heating
@@ -131,9 +137,7 @@ public record SheetRecord(
                             .toList(),
                     torques.stream()
                             .flatMap(List::stream)
-                            .map(each -> new DataSheet.FlareTorque(
-                                    length("torques.tube", each.tube),
-                                    figure("torques.torque", each.torque, Dimension.TORQUE, Torque::ofNewtonMetres)))
+                            .map(this::torque)
                             .toList());
         } catch (IllegalArgumentException e) {
             throw new UnsuitableException("dataSheets." + model, e.getMessage());
@@ -170,6 +174,20 @@ public record SheetRecord(
             read.put(figure, figure(key, text, figure.dimension(), figure.dimension()::of));
         });
         return read;
+    }
+
+    /** One figure, or a range whose first may leave its unit to the second: {@code 10–13 ft·lb}. */
+    private DataSheet.FlareTorque torque(TorqueRecord each) {
+        Matcher range = RANGE.matcher(each.torque == null ? "" : each.torque);
+        boolean two = range.matches();
+        String most = two ? range.group("most") : each.torque;
+        String least = !two ? each.torque : range.group("unit").isBlank()
+                ? range.group("least") + " " + most.replaceFirst("^[\\d.,]+", "")
+                : range.group("least") + " " + range.group("unit");
+        return new DataSheet.FlareTorque(
+                length("torques.tube", each.tube),
+                figure("torques.torque", least, Dimension.TORQUE, Torque::ofNewtonMetres),
+                figure("torques.torque", most, Dimension.TORQUE, Torque::ofNewtonMetres));
     }
 
     private DataSheet.Pair pair(PairRecord pair) {

@@ -50,6 +50,7 @@ enum SheetSection {
                     LOW_SIDE_TEST_PRESSURE,
                     PRECHARGED_LENGTH,
                     EXTRA_CHARGE,
+                    REDUCED_CHARGE,
                     MINIMUM_LINE_LENGTH,
                     MAXIMUM_LINE_LENGTH,
                     MAXIMUM_LIFT,

@@ -44,7 +44,8 @@ import org.undanus.core.rules.Setting;
 
 /**
  * What was added and taken out is what the measured lines ask for: Δm = k·(ΣL − L₀), k by plate or sheet, else what the liquid
- * line holds. Shorter lines have a surplus: one school has it recovered, the other accepts it within the maker's shortest lines.
+ * line holds. Most makers charge for lines up to L₀ and have nothing taken out of shorter ones; where one does, they have a surplus:
+ * one school has it recovered, the other accepts it within the maker's shortest lines.
  */
 final class ChargeByLength implements Requirement {
     private static final SchoolTopic.School RECOVER = new SchoolTopic.School("recover", "Surplus is recovered");
@@ -57,7 +58,7 @@ final class ChargeByLength implements Requirement {
     private static final double GRAM = 0.001;
     static final Setting TOLERANCE = new Setting(
             "charge.tolerance", Dimension.RATIO, "How far the charge may be from what it should be, of all of it");
-    private static final Setting WARM = new Setting(
+    static final Setting WARM = new Setting(
             "charge.liquid-temperature", Dimension.TEMPERATURE, "Liquid line, where its contents are computed");
     static final About ABOUT = About.of(
                     "charge.by-length",
@@ -96,6 +97,7 @@ final class ChargeByLength implements Requirement {
         Optional<Double> precharged = port.or(() -> x.number(PlatePoints.PRECHARGED_LENGTH));
         Optional<Double> plate = x.number(PlatePoints.EXTRA_CHARGE);
         Optional<Double> each = plate.or(() -> contents(x, lines));
+        double shorter = x.number(PlatePoints.REDUCED_CHARGE).orElse(0.0);
         if (runs.size() < lines.size() || runs.isEmpty() || precharged.isEmpty() || each.isEmpty()) {
             return Optional.empty();
         }
@@ -108,15 +110,17 @@ final class ChargeByLength implements Requirement {
         double free = port.map(atPort -> atPort * runs.size()).orElse(precharged.get());
         Accuracy tape = x.rules().accuracy(InstrumentKind.TAPE);
         Uncertain added = Propagation.through(
-                in -> LineContents.addedCharge(in[0], free, each.get()),
+                in -> LineContents.addedCharge(in[0], free, each.get(), shorter),
                 new Uncertain(charged, tape.standardUncertainty(length, tape.resolution()) * Math.sqrt(runs.size())));
         return Optional.of(new Asked(
                 added,
                 length,
                 free,
-                each.get(),
-                (plate.isPresent() ? "by plate or sheet" : "what the liquid line holds: ρ·π·d²/4")
-                        + (port.isPresent() ? ", port by port" : "")));
+                charged > free ? each.get() : shorter,
+                charged <= free
+                        ? "lines no longer than the charge is for: what the maker has taken out"
+                        : (plate.isPresent() ? "by plate or sheet" : "what the liquid line holds: ρ·π·d²/4")
+                                + (port.isPresent() ? ", port by port" : "")));
     }
 
     /** Those of this outdoor unit. */
@@ -177,9 +181,13 @@ final class ChargeByLength implements Requirement {
         if (added.isEmpty()) {
             return x.notShown(
                     List.of(surplus ? ChargePoints.TAKEN_OUT : UnitPoints.ADDED_CHARGE),
-                    Text.of(
-                            surplus ? "{} too much is in it for these lines." : "These lines ask for {} more.",
-                            Mass.ofKilograms(Math.abs(lines.added.value()))));
+                    surplus
+                            ? Text.of("{} too much is in it for these lines.", Mass.ofKilograms(-lines.added.value()))
+                            : lines.added.value() > 0
+                                    ? Text.of("These lines ask for {} more.", Mass.ofKilograms(lines.added.value()))
+                                    : Text.of(
+                                            "The factory charge is for lines up to {}: nothing is added or taken out.",
+                                            Length.ofMetres(lines.precharged)));
         }
         return compared(x, finding, lines, added.get());
     }

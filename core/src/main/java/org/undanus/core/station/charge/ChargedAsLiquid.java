@@ -17,10 +17,21 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Temperature;
+import org.undanus.core.quantity.TemperatureDifference;
 import org.undanus.core.quantity.Text;
+import org.undanus.core.rules.Setting;
 
-/** A blend was drawn as liquid: its vapour has another composition. */
+/**
+ * A blend was drawn as liquid: its vapour has another composition. Composition decides; how far its temperature glides tells how much
+ * another, and so how strongly it is said.
+ */
 final class ChargedAsLiquid implements Requirement {
+    private static final Setting GLIDE = new Setting(
+            "charge.glide",
+            Dimension.TEMPERATURE_DIFFERENCE,
+            "Glide from which a blend's vapour is another refrigerant");
     private static final About ABOUT = About.of(
                     "charge.as-liquid",
                     Station.CHARGE,
@@ -28,7 +39,8 @@ final class ChargedAsLiquid implements Requirement {
                     "Blend drawn as liquid",
                     Severity.PERFORMANCE)
             .sources("A blend's vapour has another composition than its liquid; ASHRAE 34, zeotropic blends")
-            .needs(PlatePoints.REFRIGERANT);
+            .needs(PlatePoints.REFRIGERANT)
+            .settings(GLIDE, ChargeByLength.WARM);
 
     @Override
     public About about() {
@@ -41,10 +53,14 @@ final class ChargedAsLiquid implements Requirement {
                         x.chosen(PlatePoints.REFRIGERANT).orElseThrow())
                 .orElseThrow();
         Finding finding = x.finding().step("Refrigerant", refrigerant.name());
-        if (!Saturation.of(refrigerant).glides()) {
+        if (!refrigerant.blend()) {
             return finding.conclude(
-                    Verdict.DOES_NOT_APPLY, Text.of("{} is no blend that parts.", refrigerant.name()), "");
+                    Verdict.DOES_NOT_APPLY, Text.of("{} is one substance, no blend.", refrigerant.name()), "");
         }
+        double glide =
+                Saturation.of(refrigerant).glide(Temperature.ofKelvin(x.rules().number(ChargeByLength.WARM)));
+        finding.step("Mixed of", "", Text.of("{} substances", refrigerant.parts()), "")
+                .step("Its temperature glides by", TemperatureDifference.ofKelvin(Math.max(0, glide)));
         if (x.number(UnitPoints.ADDED_CHARGE).filter(added -> added == 0).isPresent()) {
             return finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("Nothing was added."), "");
         }
@@ -52,11 +68,20 @@ final class ChargedAsLiquid implements Requirement {
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
-        return x.affirmed(AS_LIQUID).orElseThrow()
-                ? finding.conclude(Verdict.MEETS, Text.of("It was drawn as liquid."), "")
-                : finding.conclude(
+        if (x.affirmed(AS_LIQUID).orElseThrow()) {
+            return finding.conclude(Verdict.MEETS, Text.of("It was drawn as liquid."), "");
+        }
+        return glide >= x.rules().number(GLIDE)
+                ? finding.conclude(
                         Verdict.FAILS,
                         Text.of("It was drawn as vapour: what went in is not {}.", refrigerant.name()),
-                        "Have the charge recovered and weighed in anew, as liquid, throttled on the suction side.");
+                        "Have the charge recovered and weighed in anew, as liquid, throttled on the suction side.")
+                : finding.conclude(
+                        Verdict.FAILS,
+                        Text.of(
+                                "It was drawn as vapour: {} is a blend of {}, and makers ask for liquid. Its vapour is a little another mixture, and so is what stays in the cylinder.",
+                                refrigerant.name(),
+                                refrigerant.parts()),
+                        "Have it charged as liquid from now on, throttled on the suction side; ask the maker whether what is in it may stay.");
     }
 }

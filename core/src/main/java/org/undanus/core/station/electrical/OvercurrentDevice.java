@@ -3,10 +3,10 @@ package org.undanus.core.station.electrical;
 import static org.undanus.core.station.electrical.CircuitPoints.DEVICE_RATING;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -125,14 +125,13 @@ final class OvercurrentDevice implements Requirement {
                         carried));
     }
 
-    /** Names the largest standard sizes between the binding floor and ceiling. */
+    /** Names every standard size between the binding floor and ceiling, the smallest that carries first. */
     private static Text remedy(Examination x, Comparison held) {
         double least = binding(held, Bound.AT_LEAST);
         double most = binding(held, Bound.AT_MOST);
         List<Quantity> fitting = x.rules().sizes(CircuitCurrents.DEVICE_SIZES).stream()
                 .filter(size -> size.si() >= least && size.si() <= most)
-                .sorted(Comparator.comparingDouble(Quantity::si).reversed())
-                .limit(2)
+                .sorted(Comparator.comparingDouble(Quantity::si))
                 .toList();
         if (fitting.isEmpty()) {
             return Text.of(
@@ -140,7 +139,8 @@ final class OvercurrentDevice implements Requirement {
                     Current.ofAmperes(least),
                     Current.ofAmperes(most));
         }
-        String places = fitting.stream().map(size -> "{}").collect(Collectors.joining(" or "));
+        String places = String.join(", ", Collections.nCopies(fitting.size() - 1, "{}"));
+        places = places.isEmpty() ? "{}" : places + " or {}";
         return new Text(
                 "Have a " + places + " device fitted. An old device left in place is a common cause.",
                 List.copyOf(fitting));

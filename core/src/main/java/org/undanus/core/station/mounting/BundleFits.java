@@ -81,8 +81,11 @@ final class BundleFits implements Requirement {
 
     /** A drain with a hole of its own is often easier to have than a wider hole. */
     private static Text remedy(Finding finding, Value.Measured hole, LineBundle bundle, double room) {
-        Length rest = Length.ofMetres(2 * bundle.withoutDrain().radius() * room);
         Text wider = Text.of("Ask for a hole at least {} wider", finding.lacking());
+        if (!bundle.hasDrain()) {
+            return Text.of("{}, or lead the cable through another.", wider);
+        }
+        Length rest = Length.ofMetres(2 * bundle.withoutDrain().radius() * room);
         return rest.si() <= hole.quantity().si() - hole.uncertain().expanded()
                 ? Text.of("{}, or give the drain a hole of its own: the rest needs {}.", wider, rest)
                 : Text.of("{}, or lead the cable and the drain through others.", wider);

@@ -3,6 +3,7 @@ package org.undanus.core.station.mounting;
 import static org.undanus.core.derived.LinePoints.INSULATION;
 import static org.undanus.core.station.mounting.MountingPoints.CABLE_DIAMETER;
 import static org.undanus.core.station.mounting.MountingPoints.DRAIN_DIAMETER;
+import static org.undanus.core.station.mounting.MountingPoints.SECOND_CABLE;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -16,31 +17,44 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.quantity.Uncertain;
 
 /**
- * What goes through one hole: drain, both insulated lines and cable, packed. Both lines wear the same insulation, so its
- * uncertainty counts for both together.
+ * What goes through one hole, packed: the insulated lines and a cable, a drain unless it goes elsewhere, and a second cable where there
+ * is one. All lines wear the same insulation, so its uncertainty counts for them together.
  *
+ * @param parts the drain first, if there is one
  * @param insulation thickness on the lines, m
  */
-record LineBundle(Uncertain drain, Uncertain suction, Uncertain liquid, Uncertain insulation, Uncertain cable) {
+record LineBundle(List<Part> parts, Uncertain insulation) {
 
-    /** @param outer outer diameter, m */
-    record Part(String title, double outer) {}
+    /**
+     * @param bare diameter without insulation, m
+     * @param wrapped whether the lines' insulation is about it
+     * @param outer outer diameter, m
+     */
+    record Part(String title, Uncertain bare, boolean wrapped, double outer) {}
 
     /** Empty where a size is not known; then {@link #missing} names it. */
     static Optional<LineBundle> of(Examination x) {
-        Optional<Uncertain> liquid = outdoor(x, PlatePoints.LIQUID_LINE);
-        Optional<Uncertain> suction = outdoor(x, PlatePoints.SUCTION_LINE);
-        Optional<Uncertain> insulation = insulation(x);
-        Optional<Uncertain> drain = drain(x);
-        Optional<Uncertain> cable = read(x, CABLE_DIAMETER);
-        boolean known = liquid.isPresent()
-                && suction.isPresent()
-                && insulation.isPresent()
-                && drain.isPresent()
-                && cable.isPresent();
-        return known
-                ? Optional.of(new LineBundle(drain.get(), suction.get(), liquid.get(), insulation.get(), cable.get()))
-                : Optional.empty();
+        Optional<Uncertain> around = insulation(x);
+        if (!missing(x).isEmpty() || around.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Part> parts = new ArrayList<>();
+        drain(x).filter(there -> there.value() > 0).ifPresent(drain -> parts.add(bare("Drain", drain)));
+        parts.add(wrapped("Suction line, insulated", outdoor(x, PlatePoints.SUCTION_LINE), around.get()));
+        parts.add(wrapped("Liquid line, insulated", outdoor(x, PlatePoints.LIQUID_LINE), around.get()));
+        parts.add(bare("Cable", read(x, CABLE_DIAMETER).orElseThrow()));
+        read(x, SECOND_CABLE)
+                .filter(there -> there.value() > 0)
+                .ifPresent(cable -> parts.add(bare("Cable, second", cable)));
+        return Optional.of(new LineBundle(List.copyOf(parts), around.get()));
+    }
+
+    private static Part bare(String title, Uncertain diameter) {
+        return new Part(title, diameter, false, diameter.value());
+    }
+
+    private static Part wrapped(String title, Optional<Uncertain> diameter, Uncertain around) {
+        return new Part(title, diameter.orElseThrow(), true, diameter.get().value() + 2 * around.value());
     }
 
     private static Optional<Uncertain> read(Examination x, Point point) {
@@ -59,30 +73,25 @@ record LineBundle(Uncertain drain, Uncertain suction, Uncertain liquid, Uncertai
                 .map(thickness -> Uncertain.exact(thickness.si())));
     }
 
+    /** Nought where none goes through this hole. */
     private static Optional<Uncertain> drain(Examination x) {
         return read(x, DRAIN_DIAMETER).or(() -> x.sheet()
                 .flatMap(s -> s.length(SheetValue.DRAIN_SIZE))
                 .map(size -> Uncertain.exact(size.si())));
     }
 
-    /** The drain first. */
-    List<Part> parts() {
-        double around = 2 * insulation.value();
-        return List.of(
-                new Part("Drain", drain.value()),
-                new Part("Suction line, insulated", suction.value() + around),
-                new Part("Liquid line, insulated", liquid.value() + around),
-                new Part("Cable", cable.value()));
+    boolean hasDrain() {
+        return !parts.get(0).wrapped;
     }
 
-    /** The smallest circle about all, the drain lowest. */
+    /** The smallest circle about all, a drain lowest. */
     Bundle packed() {
-        return packed(parts()).withLowest(0);
+        return hasDrain() ? packed(parts).withLowest(0) : packed(parts);
     }
 
     /** The smallest circle about all but the drain. */
     Bundle withoutDrain() {
-        return packed(parts().subList(1, parts().size()));
+        return packed(parts.stream().skip(hasDrain() ? 1 : 0).toList());
     }
 
     private static Bundle packed(List<Part> parts) {
@@ -93,17 +102,14 @@ record LineBundle(Uncertain drain, Uncertain suction, Uncertain liquid, Uncertai
     Uncertain diameter() {
         Bundle packed = packed();
         double[] growth = packed.growth();
-        double[] each = {
-            growth[0] * drain.standardUncertainty(),
-            growth[1] * suction.standardUncertainty(),
-            growth[2] * liquid.standardUncertainty(),
-            2 * (growth[1] + growth[2]) * insulation.standardUncertainty(),
-            growth[3] * cable.standardUncertainty()
-        };
         double variance = 0;
-        for (double u : each) {
-            variance += u * u;
+        double wrapped = 0;
+        for (int i = 0; i < parts.size(); i++) {
+            Part part = parts.get(i);
+            variance += Math.pow(growth[i] * part.bare.standardUncertainty(), 2);
+            wrapped += part.wrapped ? growth[i] : 0;
         }
+        variance += Math.pow(2 * wrapped * insulation.standardUncertainty(), 2);
         return new Uncertain(2 * packed.radius(), Math.sqrt(variance));
     }
 

@@ -85,14 +85,22 @@ final class MountingPoints {
     static final Point DRAIN_DIAMETER = hole(
                     "drain-diameter",
                     "Drain in the bundle, outer diameter",
-                    "As printed on it or measured.",
-                    0.005,
+                    "As printed on it or measured. Where the drain goes elsewhere: 0.",
+                    0,
                     0.1)
             .with(InstrumentKind.CALIPER)
             .asOptional();
     static final Point CABLE_DIAMETER = hole(
                     "cable-diameter", "Cable in the bundle, outer diameter", "Outer sheath.", 0.002, 0.06)
             .with(InstrumentKind.CALIPER);
+    static final Point SECOND_CABLE = hole(
+                    "second-cable-diameter",
+                    "Second cable in the bundle, outer diameter",
+                    "Control beside power: outer sheath. None: leave open.",
+                    0,
+                    0.06)
+            .with(InstrumentKind.CALIPER)
+            .asOptional();
     static final Point SLEEVE = Point.yesNo(
                     "mounting.sleeve", Scope.INDOOR_UNIT, "Sleeve through the wall", "A tube lines the hole.")
             .hiddenLater();
@@ -128,6 +136,7 @@ final class MountingPoints {
                 INNER_HEIGHT,
                 OUTER_HEIGHT,
                 CABLE_DIAMETER,
+                SECOND_CABLE,
                 DRAIN_DIAMETER,
                 LinePoints.INSULATION,
                 SLEEVE,

@@ -39,7 +39,7 @@ final class CapacityForLoad implements Requirement {
     private static final Setting WINTER =
             Setting.ofPlace("papers.design-winter", Dimension.TEMPERATURE, "Design outdoor temperature, winter");
     private static final Setting WINTER_INDOOR =
-            Setting.ofPlace("papers.design-indoor", Dimension.TEMPERATURE, "Design indoor temperature, winter");
+            new Setting("papers.design-indoor", Dimension.TEMPERATURE, "Design indoor temperature, winter");
 
     private final DataSheet.Mode mode;
     private final Point load;

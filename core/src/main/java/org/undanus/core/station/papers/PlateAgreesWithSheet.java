@@ -26,8 +26,8 @@ import org.undanus.core.rules.Setting;
 
 /** Plate and data sheet say the same of the unit, as far as both say anything; figures may differ by rounding. */
 final class PlateAgreesWithSheet implements Requirement {
-    private static final Setting TOLERANCE = Setting.ofPlace(
-            "papers.plate-sheet-tolerance", Dimension.RATIO, "Rounding allowed between plate and sheet");
+    private static final Setting TOLERANCE =
+            new Setting("papers.plate-sheet-tolerance", Dimension.RATIO, "Rounding allowed between plate and sheet");
     private static final About ABOUT = About.of(
                     "papers.plate-agrees", Station.PAPERS, Scope.UNIT, "Plate and data sheet agree", Severity.RECORD)
             .sources("Nameplate and data sheet")

@@ -213,17 +213,25 @@ final class Joints {
                         : Text.of("Have it closed with a torque wrench and a second spanner: {}.", range(limits)));
     }
 
-    /** A sheet gives one figure; how far from it is close enough is for the rule book to say. */
+    /** A range as the maker gives it; of one figure, how far from it is close enough is for the rule book to say. */
     private static List<Limit> bySheet(Examination x, double outer) {
-        double tolerance = x.rules().number(TORQUE_TOLERANCE);
+        double allowed = x.rules().number(TORQUE_TOLERANCE);
         return x.subject().joins().stream()
                 .flatMap(id -> x.facts().component(id).stream())
                 .flatMap(unit -> x.at(unit).sheet().stream())
                 .flatMap(sheet -> sheet.torques().stream()
                         .filter(given -> Tube.of(given.tube().si()).equals(Tube.of(outer)))
                         .flatMap(given -> Stream.of(
-                                limit(x, sheet, Bound.AT_LEAST, given.torque().si() * (1 - tolerance)),
-                                limit(x, sheet, Bound.AT_MOST, given.torque().si() * (1 + tolerance)))))
+                                limit(
+                                        x,
+                                        sheet,
+                                        Bound.AT_LEAST,
+                                        given.least().si() * (1 - (given.oneFigure() ? allowed : 0))),
+                                limit(
+                                        x,
+                                        sheet,
+                                        Bound.AT_MOST,
+                                        given.most().si() * (1 + (given.oneFigure() ? allowed : 0))))))
                 .limit(2)
                 .toList();
     }

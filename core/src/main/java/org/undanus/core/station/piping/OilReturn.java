@@ -90,13 +90,18 @@ final class OilReturn {
                 .step("Traps in the run", "", Text.of("{}", run.count(TubeRun.Kind.TRAP)), "")
                 .step("Longest rise without a trap", Run.metres(longest));
         Optional<Comparison> held = finding.hold(RISE_LIMIT, Run.taped(x, longest, 1), 0, limits);
-        Text remedy = Text.of(
-                "Have {} {} put into the rise of part {}{}: no more than {} apart.",
-                more,
-                more == 1 ? "trap" : "traps",
-                worst.map(rise -> rise.part() + 1).orElse(1),
-                footless.isPresent() ? ", and one at its foot" : "",
-                Run.metres(longest / (more + 1)));
+        Text remedy = more == 0
+                ? Text.of(
+                        "Measure the rise of part {} again: at {} it is exactly what is allowed without a trap. One more trap in it settles it.",
+                        worst.map(rise -> rise.part() + 1).orElse(1),
+                        Run.metres(longest))
+                : Text.of(
+                        "Have {} {} put into the rise of part {}{}: no more than {} apart.",
+                        more,
+                        more == 1 ? "trap" : "traps",
+                        worst.map(rise -> rise.part() + 1).orElse(1),
+                        footless.isPresent() ? ", and one at its foot" : "",
+                        Run.metres(longest / (more + 1)));
         return finding.conclude(held.orElseThrow().verdict(), finding.room(), remedy);
     }
 

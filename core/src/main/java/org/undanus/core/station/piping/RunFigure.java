@@ -120,7 +120,11 @@ final class RunFigure {
                     Volume.ofCubicMetres(LineContents.volume(run.length(), liquid.get(), suction.get()))));
         }
         added().ifPresent(mass -> drawing.caption(Text.of(
-                mass >= 0 ? "{} of charge to add for this length." : "{} of charge too much for this length.",
+                mass > 0
+                        ? "{} of charge to add for this length."
+                        : mass < 0
+                                ? "{} of charge too much for this length."
+                                : "The factory charge is for this length too.",
                 Mass.ofKilograms(Math.abs(mass)))));
         judged(InsulationThickness.ABOUT)
                 .filter(judgement -> judgement.verdict() == Verdict.FAILS)
@@ -132,7 +136,11 @@ final class RunFigure {
             Examination at = x.at(unit);
             Optional<Double> each = at.number(PlatePoints.EXTRA_CHARGE);
             return at.number(PlatePoints.PRECHARGED_LENGTH)
-                    .flatMap(from -> each.map(k -> LineContents.addedCharge(run.length(), from, k)));
+                    .flatMap(from -> each.map(k -> LineContents.addedCharge(
+                            run.length(),
+                            from,
+                            k,
+                            at.number(PlatePoints.REDUCED_CHARGE).orElse(0.0))));
         });
     }
 

@@ -26,7 +26,8 @@ import org.undanus.core.rules.Setting;
  * design snow with room for ice to fall; over the flood level with freeboard.
  */
 final class BaseHeight implements Requirement {
-    private static final Setting SNOW = Setting.ofPlace("siting.design-snow", Dimension.LENGTH, "Design snow depth");
+    private static final Setting SNOW =
+            Setting.usefulOfPlace("siting.design-snow", Dimension.LENGTH, "Design snow depth");
     private static final Setting SNOW_MARGIN =
             new Setting("siting.snow-margin", Dimension.LENGTH, "Room over the snow for ice to fall");
     private static final Setting FREEBOARD =
@@ -53,6 +54,9 @@ final class BaseHeight implements Requirement {
     public Judgement judge(Examination x) {
         List<Limit> limits = x.limits(LIMIT);
         if (x.affirmed(HEATS).orElseThrow()) {
+            if (!x.rules().decides(SNOW)) {
+                return x.undecided(List.of(SNOW));
+            }
             limits.add(new Limit(
                     x.rules().code(),
                     Bound.AT_LEAST,

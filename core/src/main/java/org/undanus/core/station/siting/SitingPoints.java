@@ -75,11 +75,14 @@ final class SitingPoints {
                     5000)
             .withCaution("Do not stand under it or lean on it.")
             .onlyWhere(UnitPoints.SUPPORT, Mounting.RAISED_STAND.title(), Mounting.WALL_BRACKET.title());
-    static final Point BASE_HEIGHT = taped(
+    static final Point BASE_HEIGHT = outdoor(
                     "base-height",
+                    Dimension.LENGTH,
                     "Base over the ground",
-                    "From the ground to the unit's underside, at the lowest.",
+                    "From the ground about it to the unit's underside, at the lowest. In a hollow, under the ground: negative.",
+                    -5,
                     20)
+            .with(InstrumentKind.TAPE)
             .withCaution(OUTSIDE)
             .called("height of the base", "base height");
     static final Point HEATS = seen(

@@ -134,23 +134,45 @@ class ChargeTest {
     }
 
     @Test
-    void shorterLinesHaveASurplusThatOneSchoolHasRecovered() {
+    void shorterLinesAskForNothingUnlessTheMakerDoes() {
         Judgement open = find(lines("4 m"), "by-length");
+        assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(remedy(open))
+                .contains("The factory charge is for lines up to 5000 mm: nothing is added or taken out");
+        assertThat(find(lines("4 m").outdoor("siting.added-charge", "0 g"), "by-length")
+                        .verdict())
+                .isEqualTo(Verdict.MEETS);
+        assertThat(find(lines("4 m", "taken-out", "60 g"), "by-length").verdict())
+                .isEqualTo(Verdict.FAILS);
+        CaseFixture none = lines("4 m").outdoor("plate.extra-charge", "0 oz/ft");
+        assertThat(find(none.outdoor("siting.added-charge", "0 g"), "by-length").verdict())
+                .as("a maker who never adjusts")
+                .isEqualTo(Verdict.MEETS);
+    }
+
+    private static CaseFixture bothWays(String run, String... pointsAndTyped) {
+        return lines(run, pointsAndTyped).outdoor("plate.reduced-charge", "20 g/m");
+    }
+
+    @Test
+    void shorterLinesMayHaveASurplusThatOneSchoolHasRecovered() {
+        Judgement open = find(bothWays("4 m"), "by-length");
         assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(remedy(open)).contains("20 g too much is in it for these lines");
         assertThat(open.otherSchools().get(0).verdict())
                 .as("accepted: not under the maker's shortest lines")
                 .isEqualTo(Verdict.MEETS);
-        assertThat(find(lines("4 m", "taken-out", "20 g"), "by-length").verdict())
+        assertThat(find(bothWays("4 m", "taken-out", "20 g"), "by-length").verdict())
                 .isEqualTo(Verdict.MEETS);
-        assertThat(find(lines("2 m"), "by-length").otherSchools().get(0).verdict())
+        assertThat(find(bothWays("2 m"), "by-length").otherSchools().get(0).verdict())
                 .isEqualTo(Verdict.FAILS);
         CaseFixture nothingTold = read();
         nothingTold.lines("piping.run", "4 m");
         assertThat(find(
                                 nothingTold
                                         .outdoor("plate.precharged-length", "5 m")
-                                        .outdoor("plate.extra-charge", "20 g/m"),
+                                        .outdoor("plate.extra-charge", "20 g/m")
+                                        .outdoor("plate.reduced-charge", "20 g/m"),
                                 "by-length")
                         .otherSchools()
                         .get(0)
@@ -193,14 +215,21 @@ class ChargeTest {
         "R407C, no, FAILS",
         "R407C, , NOT_SHOWN",
         "R32, no, DOES_NOT_APPLY",
-        "R410A, no, DOES_NOT_APPLY"
+        "R410A, yes, MEETS",
+        "R410A, no, FAILS",
+        "R410A, , NOT_SHOWN",
+        "R454B, no, FAILS"
     })
     void aBlendThatPartsIsDrawnAsLiquid(String refrigerant, String liquid, Verdict verdict) {
         CaseFixture fixture = new CaseFixture().outdoor("plate.refrigerant", refrigerant);
         if (liquid != null) {
             read(fixture, "as-liquid", liquid);
         }
-        assertThat(find(fixture, "as-liquid").verdict()).isEqualTo(verdict);
+        Judgement judged = find(fixture, "as-liquid");
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        if (verdict == Verdict.FAILS) {
+            assertThat(because(judged).contains("what went in is not")).isEqualTo(!refrigerant.equals("R410A"));
+        }
     }
 
     /** Running in cooling, an hour already: R410A. */

@@ -45,7 +45,7 @@ class ElectricalTest {
     void remedyNamesTheStandardSizesThatFit() {
         Judgement judgement =
                 plated().outdoor("electrical.device-rating", "50 A").judge("electrical.overcurrent-device");
-        assertThat(judgement.remedy().orElseThrow().toString()).contains("40 A or 35 A");
+        assertThat(judgement.remedy().orElseThrow().toString()).contains("Have a 30 A, 35 A or 40 A device");
         assertThat(judgement.because().toString()).contains("10 A over");
     }
 

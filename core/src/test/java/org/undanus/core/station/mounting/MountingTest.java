@@ -71,6 +71,24 @@ class MountingTest {
                 .isEqualTo(verdict);
     }
 
+    /** A drain that goes elsewhere needs no room here; a second cable does. */
+    @ParameterizedTest(name = "drain {0}, second cable {1}: hole of 52 mm {2}")
+    @CsvSource({"16 mm, , FAILS", "0 mm, , MEETS", "0 mm, 0 mm, MEETS", "0 mm, 22 mm, FAILS"})
+    void whatGoesThroughTheHoleIsSaid(String drain, String second, Verdict verdict) {
+        CaseFixture bundle = before().accuracy(InstrumentKind.TAPE, Accuracy.ofConstant(0.0005))
+                .indoor("mounting.drain-diameter", drain)
+                .indoor("mounting.hole-diameter", "52 mm");
+        if (second != null) {
+            bundle.indoor("mounting.second-cable-diameter", second);
+        }
+        Judgement judged = bundle.judge("mounting.bundle-fits");
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        assertThat(judged.derivation().stream().filter(step -> step.name().startsWith("Cable")))
+                .hasSize("22 mm".equals(second) ? 2 : 1);
+        assertThat(judged.derivation().stream().anyMatch(step -> step.name().equals("Drain")))
+                .isEqualTo(drain.equals("16 mm"));
+    }
+
     @ParameterizedTest(name = "inside {0}, outside {1}: {2}")
     @CsvSource({"2000 mm, 1980 mm, MEETS", "2000 mm, 2004 mm, FAILS", "2000 mm, 1994 mm, TOO_CLOSE"})
     void willItDrain(String inside, String outside, Verdict verdict) {

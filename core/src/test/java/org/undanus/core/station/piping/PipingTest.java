@@ -468,8 +468,29 @@ class PipingTest {
 
     @Test
     void aSheetsOwnTorqueGoesFirst() {
+        CaseFixture joint = joint("flare").sheets(torque(45, 45));
+        assertThat(joint.read("piping.joint-torque", "flare-1", "45 N·m").verdict("piping.flare-torque@flare-1"))
+                .isEqualTo(Verdict.MEETS);
+        Judgement wrong = joint.read("piping.joint-torque", "flare-1", "55 N·m").find("piping.flare-torque@flare-1");
+        assertThat(wrong.verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(wrong.remedy().orElseThrow().toString()).endsWith("40.5 N·m to 49.5 N·m.");
+    }
+
+    /** A range as the maker gives it is taken as it is: nothing is added on either side. */
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"55 N·m, MEETS", "46 N·m, FAILS", "64 N·m, FAILS", "50 N·m, TOO_CLOSE"})
+    void aSheetsRangeOfTorqueIsTakenAsItIs(String typed, Verdict verdict) {
+        Judgement judged = joint("flare")
+                .sheets(torque(50, 60))
+                .read("piping.joint-torque", "flare-1", typed)
+                .find("piping.flare-torque@flare-1");
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        assertThatThrownBy(() -> torque(60, 50)).hasMessageContaining("from the lower figure to the higher");
+    }
+
+    private static DataSheet torque(double least, double most) {
         DataSheet plain = sheet();
-        DataSheet own = new DataSheet(
+        return new DataSheet(
                 plain.maker(),
                 plain.model(),
                 plain.document(),
@@ -484,13 +505,8 @@ class PipingTest {
                 plain.saltAir(),
                 plain.pairs(),
                 plain.fan(),
-                List.of(new DataSheet.FlareTorque(Length.ofMetres(0.0127), Torque.ofNewtonMetres(45))));
-        CaseFixture joint = joint("flare").sheets(own);
-        assertThat(joint.read("piping.joint-torque", "flare-1", "45 N·m").verdict("piping.flare-torque@flare-1"))
-                .isEqualTo(Verdict.MEETS);
-        Judgement wrong = joint.read("piping.joint-torque", "flare-1", "55 N·m").find("piping.flare-torque@flare-1");
-        assertThat(wrong.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(wrong.remedy().orElseThrow().toString()).endsWith("40.5 N·m to 49.5 N·m.");
+                List.of(new DataSheet.FlareTorque(
+                        Length.ofMetres(0.0127), Torque.ofNewtonMetres(least), Torque.ofNewtonMetres(most))));
     }
 
     @Test

@@ -10,6 +10,10 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.station.Walk;
+import org.undanus.core.rules.ShippedRuleBooks;
+import org.undanus.core.rules.RuleBookReader;
+import org.undanus.core.rules.RuleBook;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.UnitSystem;
 
@@ -30,6 +34,29 @@ class SitingTest {
         assertThat(judgement.comparison().orElseThrow().limits())
                 .extracting(held -> held.limit().authority().id())
                 .containsExactly("code", "programme", "maker");
+    }
+
+    private static final RuleBook GENERAL =
+            RuleBookReader.read(ShippedRuleBooks.general().get(1), Walk.vocabulary());
+
+    /** A general book knows no snow: where nothing heats none is asked for. */
+    @ParameterizedTest(name = "base at {0}, heats {1}: {2}")
+    @CsvSource({
+        "0 mm, no, FAILS",
+        "-300 mm, no, FAILS",
+        "100 mm, no, MEETS",
+        "75 mm, no, TOO_CLOSE",
+        "100 mm, yes, NOT_SHOWN",
+    })
+    void aBaseOnOrUnderTheGroundIsJudged(String base, String heats, Verdict verdict) {
+        Judgement judged = new CaseFixture()
+                .rules(GENERAL)
+                .outdoor("siting.heats-in-winter", heats)
+                .outdoor("siting.base-height", base)
+                .judge("siting.base-height");
+        assertThat(judged.verdict()).isEqualTo(verdict);
+        assertThat(judged.because().toString().contains("does not decide: Design snow depth"))
+                .isEqualTo(verdict == Verdict.NOT_SHOWN);
     }
 
     @Test
