@@ -25,6 +25,18 @@ public final class AirPoints {
                     333)
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING);
+    public static final Point OUTDOOR_LEAVING = Point.quantity(
+                    "running.outdoor-leaving",
+                    Scope.OUTDOOR_UNIT,
+                    Dimension.TEMPERATURE,
+                    "Air that leaves the outdoor coil",
+                    "In the stream, a hand's breadth from the grille.",
+                    213,
+                    353)
+            .with(InstrumentKind.THERMOMETER)
+            .withCaution(MOVING)
+            .asOptional()
+            .during(OperationPoints.MODE);
     public static final Point RETURN_DRY_BULB = Point.quantity(
                     "running.return-dry-bulb",
                     Scope.INDOOR_UNIT,

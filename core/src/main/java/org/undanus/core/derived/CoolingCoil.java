@@ -136,6 +136,20 @@ public final class CoolingCoil {
                 ACCURACY);
     }
 
+    /** By how much the apparatus dew point lies over that of the rating point, K; of a dry coil what a wet one would have. */
+    public double surfaceOverRated(MoistAir entering, double outdoor, double airflow) {
+        MoistAir rated = MoistAir.ofWetBulb(RATED_DRY_BULB, RATED_WET_BULB, SEA_LEVEL);
+        return surface(entering, outdoor, airflow) - surface(rated, RATED_OUTDOOR.celsius(), rating.airflow);
+    }
+
+    private double surface(MoistAir entering, double outdoor, double airflow) {
+        double massFlow = airflow / entering.specificVolume();
+        double contact = 1 - Math.exp(-transfer / massFlow);
+        return apparatus(entering, entering.wetBulb().celsius(), outdoor, massFlow, contact)
+                .dryBulb()
+                .celsius();
+    }
+
     /** Total capacity, W, of air that enters; outdoor in °C, airflow in m³/s at the entering state. */
     public double capacity(MoistAir entering, double outdoor, double airflow) {
         return capacity(entering.wetBulb().celsius(), outdoor, airflow / entering.specificVolume());

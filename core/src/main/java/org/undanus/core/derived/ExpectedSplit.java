@@ -158,6 +158,11 @@ public record ExpectedSplit(
                 - coil.leaving(entering, outdoor - Temperature.ZERO_CELSIUS, share * airflow.value());
     }
 
+    /** By how much this air has the coil's surface warmer than at the rating point, K; temperatures in kelvin. */
+    public double surfaceOverRated(double dryBulb, double wetBulb, double outdoor) {
+        return coil.surfaceOverRated(entering(dryBulb, wetBulb), outdoor - Temperature.ZERO_CELSIUS, airflow.value());
+    }
+
     public OptionalDouble explainingShare(double dryBulb, double wetBulb, double outdoor, double supply) {
         return coil.explainingShare(
                 entering(dryBulb, wetBulb),

@@ -63,4 +63,16 @@ public final class UnitPoints {
             "Hung at",
             "Where leaking refrigerant would come out.",
             List.of("floor", "window", "wall", "ceiling"));
+
+    public static final Point RUNNING_CURRENT = Point.quantity(
+                    "electrical.running-current",
+                    Scope.OUTDOOR_UNIT,
+                    Dimension.CURRENT,
+                    "Compressor current, running",
+                    "Clamp one compressor conductor after steady running.",
+                    0,
+                    600)
+            .with(InstrumentKind.CLAMP_METER)
+            .withCaution("Live parts: only a qualified person opens the cover, with protective equipment.")
+            .called("running current", "running amps", "compressor amps");
 }

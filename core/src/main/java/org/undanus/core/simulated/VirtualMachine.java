@@ -1,8 +1,5 @@
 package org.undanus.core.simulated;
 
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.LUDecomposition;
 import org.undanus.core.fluid.Enthalpy;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.fluid.Saturation;
@@ -76,9 +73,6 @@ public record VirtualMachine(Refrigerant refrigerant, double rated, boolean valv
     private static final double COIL_STORED = 0.012;
     private static final double VALVE_RESERVE = 1.6;
     private static final double AIR_BLOCKS = 2;
-    private static final double STEP = 1e-4;
-    private static final int ROUNDS = 200;
-    private static final double CLOSE = 1e-7;
 
     private Saturation table() {
         return Saturation.of(refrigerant);
@@ -184,40 +178,11 @@ public record VirtualMachine(Refrigerant refrigerant, double rated, boolean valv
     }
 
     private double[] solved(double indoor, double outdoor, boolean holds) {
-        double[] x = {RATED_EVAPORATING, outdoor + RATED_CONDENSING - RATED_OUTDOOR, HELD, HELD};
-        for (int round = 0; round < ROUNDS; round++) {
-            double[] off = off(x, indoor, outdoor, holds);
-            double size = 0;
-            for (double each : off) {
-                size = Math.max(size, Math.abs(each));
-            }
-            if (size < CLOSE) {
-                return x;
-            }
-            double[][] slopes = new double[x.length][x.length];
-            for (int i = 0; i < x.length; i++) {
-                double[] moved = x.clone();
-                moved[i] += STEP;
-                double[] there = off(moved, indoor, outdoor, holds);
-                for (int j = 0; j < x.length; j++) {
-                    slopes[j][i] = (there[j] - off[j]) / STEP;
-                }
-            }
-            double[] by = new LUDecomposition(new Array2DRowRealMatrix(slopes, false))
-                    .getSolver()
-                    .solve(new ArrayRealVector(off))
-                    .toArray();
-            double most = 0;
-            for (double each : by) {
-                most = Math.max(most, Math.abs(each));
-            }
-            double part = Math.min(1, 3 / Math.max(most, 1e-12));
-            for (int i = 0; i < x.length; i++) {
-                x[i] -= part * by[i];
-            }
-            x[0] = Math.max(245, Math.min(295, x[0]));
-            x[1] = Math.max(outdoor + 1, Math.min(336, x[1]));
-        }
-        throw new IllegalArgumentException("It cannot run like this");
+        return Balances.solve(
+                x -> off(x, indoor, outdoor, holds),
+                new double[] {RATED_EVAPORATING, outdoor + RATED_CONDENSING - RATED_OUTDOOR, HELD, HELD},
+                x -> new double[] {
+                    Math.max(245, Math.min(295, x[0])), Math.max(outdoor + 1, Math.min(336, x[1])), x[2], x[3]
+                });
     }
 }

@@ -3,6 +3,7 @@ package org.undanus.core.station.charge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.undanus.core.derived.LineContents;
 import org.undanus.core.derived.LinePoints;
 import org.undanus.core.derived.Tube;
@@ -68,7 +69,8 @@ final class ChargeByLength implements Requirement {
                     Severity.PERFORMANCE)
             .sources("The maker's charge for other lengths: k·(L − L₀)")
             .limits(DEPARTURE)
-            .settings(TOLERANCE, WARM, Trim.WAIT)
+            .settings(Stream.concat(Stream.of(TOLERANCE, WARM, Trim.WAIT), CycleSettings.ALL.stream())
+                    .toArray(Setting[]::new))
             .schools(TOPIC);
 
     @Override
@@ -248,8 +250,9 @@ final class ChargeByLength implements Requirement {
                                         : "{} less is in it than the lines ask for.",
                                 off)
                         : finding.room(),
-                over
-                        ? Trim.recover(x, off)
-                        : Text.of("Have {} weighed in as the maker says, never over the room's limit.", off));
+                SoundCycle.anotherCause(x)
+                        .orElseGet(() -> over
+                                ? Trim.recover(x, off)
+                                : Text.of("Have {} weighed in as the maker says, never over the room's limit.", off)));
     }
 }

@@ -1,11 +1,14 @@
 package org.undanus.core.station.charge;
 
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.hipparchus.special.Erf;
 
 /**
@@ -22,75 +25,97 @@ record Diagnosis(List<Share> shares) {
 
     /** A reading as it departs from what is expected. */
     enum Sign {
-        SUPERHEAT("superheat"),
-        SUBCOOLING("subcooling"),
-        CONDENSING("condensing temperature over the outdoor air"),
-        SPLIT("temperature split"),
-        DRIER("temperature drop across the drier"),
-        REST("pressure at rest against the refrigerant's");
+        SUPERHEAT("superheat", "superheat"),
+        SUBCOOLING("subcooling", "subcooling"),
+        CONDENSING("condensing temperature over the outdoor air", "high side's pressure and the outdoor air"),
+        EVAPORATING("evaporating temperature for this air", "return air, dry and wet bulb"),
+        SPLIT("temperature split", "return air, dry and wet bulb, and the supply air"),
+        DRIER("temperature drop across the drier", "temperature drop across the drier"),
+        REST(
+                "pressure at rest against the refrigerant's",
+                "pressure at rest, hours after it ran, and the coil's temperature then"),
+        LEAVING("temperature of the air that leaves the outdoor coil", "air that leaves the outdoor coil"),
+        DISCHARGE("discharge line temperature", "discharge line temperature"),
+        CURRENT("compressor current against its plate", "compressor current, and its rated-load current on the plate");
 
         private final String title;
+        private final String asked;
 
-        Sign(String title) {
+        Sign(String title, String asked) {
             this.title = title;
+            this.asked = asked;
         }
 
         String title() {
             return title;
         }
+
+        /** What is read to know it. */
+        String asked() {
+            return asked;
+        }
     }
 
-    /** What can be wrong; {@code NONE} that nothing is. In the order of {@link Sign}: +, - or 0; of several each counts its share. */
+    /**
+     * What can be wrong; {@code NONE} that nothing is. Marks in the order of {@link Sign}: + and - a band or more, ^ and v less than a
+     * band, 0 not at all; of several each counts its share.
+     */
     enum Cause {
-        NONE("nothing", "0 0 0 0 0 0", "0 0 0 0 0 0", "", ""),
+        NONE("nothing", "0 0 0 0 0 0 0 0 0 0", "0 0 0 0 0 0 0 0 0 0", "", ""),
         SHORT(
                 "short of charge",
-                "+ - - - 0 0",
-                "0+ - - 0- 0 0",
+                "+^ -v -v -v -v0 0 0 v0 +^0 v0",
+                "0^+ - v0- ^0v- v0- 0 0 v0 ^0 v0",
                 "Too little liquid stands in the condenser, and the coil runs dry before its end.",
                 ""),
         OVER(
                 "overcharged",
-                "- + + 0- 0 0",
-                "0 + + 0- 0 0",
+                "-v0 + ^^0+ ^+0 v0 0 0 v0 v0 ^0",
+                "0 + ^^0+ 0v v0 0 0 0 ^0 ^0",
                 "Liquid stands back in the condenser and takes its surface away.",
                 ""),
         RESTRICTION(
                 "restricted liquid line",
-                "+ + 0 - ++++0 0",
-                "+ + 0 - ++++0 0",
+                "+ +^ v0 - -v0 ++++++0 0 v0 +^ v0",
+                "+ +^0 v0 v-- v0-- ++++++0 0 v0 +^ v0",
                 "Liquid boils at the restriction, before the coil, unless it is much subcooled: then the drier is colder behind than before.",
                 "Have the drier or the pinched piece replaced; add nothing."),
         LOW_AIRFLOW(
                 "low airflow over the indoor coil",
-                "- 0 - + 0 0",
-                "0- 0 - + 0 0",
+                "-v0 v0 v- v- + 0 0 v0 v0 v0",
+                "v0 v0 v0- v- + 0 0 v0 0 v0",
                 "Too little warm air passes the coil: it boils colder and cannot dry the vapour.",
                 "Look at filter, coil, fan speed and ducts first."),
         AIR_IN_IT(
                 "air or nitrogen in the refrigerant",
-                "0 + + 0- 0 +",
-                "0 + + 0- 0 +",
+                "v0 + + 0^ 0v- 0 ++^ 0 0^ ^0+",
+                "0 + + 0^ 0v- 0 ++^ 0 0^ ^0+",
                 "Gas that does not condense adds its own pressure in the condenser.",
                 "Have the charge recovered, evacuate deeply, and weigh in anew."),
         OVERFED(
                 "liquid returns: the metering piece lets too much through",
-                "- - 0 0- 0 0",
-                "- - 0 0- 0 0",
+                "-v - v0 ^+ 0v- 0 0 0v -v 0",
+                "- - v0 ^+ 0v- 0 0 0v -v 0",
                 "More liquid comes into the coil than its air can boil.",
                 "Look at the orifice's size and seat, or the valve and its bulb."),
         UNDERFED(
                 "metering piece lets too little through",
-                "+ + 0 - 0 0",
-                "+ + 0 - 0 0",
+                "+ +^ v0 - -v 0 0 v0 +^ v0",
+                "+ +^0 v0 v-- v0-- 0 0 v0 +^ v0",
                 "The coil starves while liquid stands back in the condenser.",
                 "Look at the orifice's size, its screen, or the valve and its bulb; add nothing."),
         WARM_CONDENSER(
                 "outdoor coil fouled or short of air",
-                "0- 0- + 0- 0 0",
-                "0 0- + 0- 0 0",
+                "0v- 0v^+ + ^0 v0- 0 0 +00^ 0^ ^0+",
+                "0 -0^++ + 0^ v0- 0 0 +00^ 0^ ^0+",
                 "The condenser gives its heat away only at a higher temperature.",
-                "Look at the coil, its fan, and what stands before it.");
+                "Look at the coil, its fan, and what stands before it."),
+        WEAK_COMPRESSOR(
+                "compressor pumps too little",
+                "-v0 -v0 v-0 + -v 0 0 v- 0^v -v",
+                "0 v0- v-0 ^+ v- 0 0 v- ^0+ -v",
+                "Less vapour is drawn off than the coil could boil: its pressure rises, the high side's falls, and less heat is moved.",
+                "Have it looked at by whoever may: valves, scroll or windings, and on a heat pump the reversing valve, which leaks alike. Nothing is added or recovered.");
 
         private final String title;
         private final String[] orifice;
@@ -145,7 +170,8 @@ record Diagnosis(List<Share> shares) {
         private static final double APART = 0.01;
 
         Moves {
-            // a book that takes both for the same still has to be computed with
+            // a book that takes two for the same still has to be computed with
+            least = Math.max(least, APART);
             most = Math.max(most, least + APART);
             sound = Math.max(sound, APART);
         }
@@ -154,6 +180,8 @@ record Diagnosis(List<Share> shares) {
             return switch (way) {
                 case '+' -> (below(bands - least, spread) - below(bands - most, spread)) / (most - least);
                 case '-' -> likelihood('+', -bands, spread);
+                case '^' -> (below(bands, spread) - below(bands - least, spread)) / least;
+                case 'v' -> likelihood('^', -bands, spread);
                 default -> Math.exp(-bands * bands / (2 * spread * spread)) / (spread * Math.sqrt(2 * Math.PI));
             };
         }
@@ -203,17 +231,24 @@ record Diagnosis(List<Share> shares) {
                 .orElseThrow();
     }
 
-    /** The reading not taken yet that tells the two likeliest causes apart; empty where none does. */
+    /**
+     * The reading not taken yet that tells the two likeliest apart: one that they move in ways with nothing in common, else in ways that
+     * differ; empty where none does.
+     */
     Optional<Sign> tellsApart(Map<Sign, Departure> read, boolean byOrifice) {
-        List<Cause> two = shares.stream()
-                .map(Share::cause)
-                .filter(cause -> cause != Cause.NONE)
-                .limit(2)
-                .toList();
-        return Arrays.stream(Sign.values())
+        Cause one = shares.get(0).cause;
+        Cause other = shares.get(1).cause;
+        List<Sign> differ = Arrays.stream(Sign.values())
                 .filter(sign -> !read.containsKey(sign))
-                .filter(sign ->
-                        !two.get(0).moves(sign, byOrifice).equals(two.get(1).moves(sign, byOrifice)))
-                .findFirst();
+                .filter(sign -> !ways(one, sign, byOrifice).equals(ways(other, sign, byOrifice)))
+                .toList();
+        return differ.stream()
+                .filter(sign -> Collections.disjoint(ways(one, sign, byOrifice), ways(other, sign, byOrifice)))
+                .findFirst()
+                .or(() -> differ.stream().findFirst());
+    }
+
+    private static Set<Integer> ways(Cause cause, Sign sign, boolean byOrifice) {
+        return cause.moves(sign, byOrifice).chars().boxed().collect(Collectors.toSet());
     }
 }

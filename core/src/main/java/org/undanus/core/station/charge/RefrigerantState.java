@@ -27,7 +27,7 @@ import org.undanus.core.rules.Setting;
  *
  * @param air pressure of the air, which the gauges count from
  */
-record RefrigerantState(Examination x, Saturation table, AbsolutePressure air) {
+record RefrigerantState(Examination x, Refrigerant refrigerant, Saturation table, AbsolutePressure air) {
     static final String SOURCE = "Saturation by published reference equations of state, interpolated";
     static final Setting BARE_SENSOR = new Setting(
             "charge.bare-sensor",
@@ -45,6 +45,7 @@ record RefrigerantState(Examination x, Saturation table, AbsolutePressure air) {
                 .flatMap(Refrigerant::named)
                 .map(refrigerant -> new RefrigerantState(
                         x,
+                        refrigerant,
                         Saturation.of(refrigerant),
                         x.number(ChargePoints.BAROMETER)
                                 .map(AbsolutePressure::ofPascals)

@@ -1,6 +1,5 @@
 package org.undanus.core.station.charge;
 
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.ExpectedSplit;
+import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -22,7 +22,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.SteadyRunning;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
@@ -32,26 +32,6 @@ import org.undanus.core.station.charge.Diagnosis.Sign;
 
 /** All readings of the running cycle together: sound, or what is wrong with it, or what else would tell. */
 final class SoundCycle implements Requirement {
-    private static final Setting LEAST_MOVE =
-            new Setting("charge.least-move", Dimension.COUNT, "Bands that a cause moves a reading by, at least");
-    private static final Setting MOST_MOVE =
-            new Setting("charge.most-move", Dimension.COUNT, "Bands that a cause moves a reading by, at most");
-    private static final Setting SOUND_SPREAD =
-            new Setting("charge.sound-spread", Dimension.COUNT, "Bands that a sound machine's readings spread by");
-    private static final Setting USUAL_SUBCOOLING = new Setting(
-            "charge.usual-subcooling", Dimension.TEMPERATURE_DIFFERENCE, "Subcooling, where nothing gives a target");
-    private static final Setting USUAL_SUPERHEAT =
-            new Setting("charge.usual-superheat", Dimension.TEMPERATURE_DIFFERENCE, "Superheat that a valve holds");
-    private static final Setting CONDENSING =
-            new Setting("charge.condensing-over", Dimension.TEMPERATURE_DIFFERENCE, "Condensing over the outdoor air");
-    private static final Setting CONDENSING_BAND = new Setting(
-            "charge.condensing-band", Dimension.TEMPERATURE_DIFFERENCE, "How far condensing may be from that");
-    private static final Setting DRIER =
-            new Setting("charge.drier-drop", Dimension.TEMPERATURE_DIFFERENCE, "Temperature drop of a good drier");
-    private static final Setting REST =
-            new Setting("charge.rest-excess", Dimension.PRESSURE_DIFFERENCE, "How far the pressure at rest may be off");
-    private static final Setting SURE =
-            new Setting("charge.diagnosis-sure", Dimension.RATIO, "Likelihood from which a cause is named");
     static final About ABOUT = About.of(
                     "charge.cycle", Station.CHARGE, Scope.OUTDOOR_UNIT, "Cycle reads sound", Severity.PERFORMANCE)
             .sources(
@@ -60,16 +40,6 @@ final class SoundCycle implements Requirement {
             .needs(PlatePoints.REFRIGERANT)
             .settings(Stream.of(
                             Stream.of(
-                                    LEAST_MOVE,
-                                    MOST_MOVE,
-                                    SOUND_SPREAD,
-                                    USUAL_SUBCOOLING,
-                                    USUAL_SUPERHEAT,
-                                    CONDENSING,
-                                    CONDENSING_BAND,
-                                    DRIER,
-                                    REST,
-                                    SURE,
                                     SubcoolingTrim.BAND,
                                     SuperheatTrim.BAND,
                                     RefrigerantState.BARE_SENSOR,
@@ -100,12 +70,58 @@ final class SoundCycle implements Requirement {
         }
         RefrigerantState state = RefrigerantState.of(x).orElseThrow();
         Optional<Judgement> unusable = state.unusable();
-        return unusable.orElseGet(() -> told(x, state, Trim.byOrifice(metering.get())));
+        return unusable.orElseGet(() -> told(x, Telling.of(x, state, Trim.byOrifice(metering.get()))));
     }
 
-    private static Judgement told(Examination x, RefrigerantState state, boolean orifice) {
-        Map<Sign, Departure> read = departures(x, state, orifice);
-        Diagnosis told = Diagnosis.of(read, orifice, moves(x));
+    /** What the cycle as read comes to. */
+    private record Telling(Map<Sign, Departure> read, boolean orifice, Diagnosis diagnosis) {
+        static Telling of(Examination x, RefrigerantState state, boolean orifice) {
+            Map<Sign, Departure> read = departures(x, state, orifice);
+            return new Telling(read, orifice, Diagnosis.of(read, orifice, moves(x)));
+        }
+
+        Text next() {
+            return diagnosis
+                    .tellsApart(read, orifice)
+                    .map(sign -> Text.of("To tell them apart read the {}.", sign.asked()))
+                    .orElse(Text.of("Read all of it again after half an hour, on better instruments."));
+        }
+    }
+
+    /** Empty where the cycle was not read, or not so that it tells anything. */
+    private static Optional<Telling> telling(Examination x) {
+        return Trim.metering(x).filter(any -> Trim.refused(x, NEEDED).isEmpty()).flatMap(device -> RefrigerantState.of(
+                        x)
+                .filter(state -> state.unusable().isEmpty())
+                .map(state -> Telling.of(x, state, Trim.byOrifice(device))));
+    }
+
+    /** What is to be put right before anybody judges the charge: a cause that the cycle names and that is another. */
+    static Optional<Text> anotherCause(Examination x) {
+        return telling(x)
+                .map(told -> told.diagnosis.likeliest())
+                .filter(share -> share.share() >= x.rules().number(CycleSettings.SURE))
+                .map(Diagnosis.Share::cause)
+                .filter(cause -> !cause.cure().isEmpty())
+                .map(cause -> Text.of(
+                        "First of all what the cycle shows, {}: {} Charge is judged after that.",
+                        cause.title(),
+                        cause.cure()));
+    }
+
+    /** What is to be done before charge is added or recovered; empty where nothing read of the cycle speaks against it. */
+    static Optional<Text> beforeCharge(Examination x, boolean add) {
+        return anotherCause(x).or(() -> telling(x)
+                .filter(told -> told.diagnosis.share(add ? Cause.SHORT : Cause.OVER) + told.diagnosis.share(Cause.NONE)
+                        < x.rules().number(CycleSettings.SURE))
+                .map(told -> Text.of(
+                        "Whether it is the charge the cycle leaves open. {} Nothing is added or recovered before that.",
+                        told.next())));
+    }
+
+    private static Judgement told(Examination x, Telling telling) {
+        Map<Sign, Departure> read = telling.read;
+        Diagnosis told = telling.diagnosis;
         Finding finding = x.finding();
         read.forEach((sign, departure) -> finding.step(
                 Text.capital(sign.title()),
@@ -119,13 +135,12 @@ final class SoundCycle implements Requirement {
                         share.cause().reason(),
                         Text.of("{} %", percent(share.share())),
                         ABOUT.sources().get(0)));
-        double sure = x.rules().number(SURE);
+        double sure = x.rules().number(CycleSettings.SURE);
         double sound = told.share(Cause.NONE);
         if (sound >= sure) {
             return finding.conclude(
                     Verdict.MEETS, Text.of("Superheat, subcooling and the rest are as they should be together."), "");
         }
-        Optional<Sign> further = told.tellsApart(read, orifice);
         String names = told.shares().stream()
                 .filter(share -> share.cause() != Cause.NONE)
                 .limit(2)
@@ -142,8 +157,7 @@ final class SoundCycle implements Requirement {
                             cause.reason()),
                     cure(x, cause));
         }
-        Text next = further.map(sign -> Text.of("To tell them apart read the {}.", sign.title()))
-                .orElse(Text.of("Read all of it again after half an hour, on better instruments."));
+        Text next = telling.next();
         return sound <= 1 - sure
                 ? finding.conclude(Verdict.FAILS, Text.of("It is not sound: {}.", names), next)
                 : finding.conclude(
@@ -154,8 +168,8 @@ final class SoundCycle implements Requirement {
 
     private static Text cure(Examination x, Cause cause) {
         return switch (cause) {
-            case SHORT -> Trim.advice(x, true);
-            case OVER -> Trim.advice(x, false);
+            case SHORT -> Trim.byCharge(x, true);
+            case OVER -> Trim.byCharge(x, false);
             default -> Text.of("{}", cause.cure());
         };
     }
@@ -178,8 +192,9 @@ final class SoundCycle implements Requirement {
         Uncertain superheat = orifice
                 ? SuperheatTrim.target(x)
                         .orElse(new Uncertain(
-                                x.rules().number(USUAL_SUPERHEAT), x.rules().number(SuperheatTrim.BAND)))
-                : Uncertain.exact(x.rules().number(USUAL_SUPERHEAT));
+                                x.rules().number(CycleSettings.USUAL_SUPERHEAT),
+                                x.rules().number(SuperheatTrim.BAND)))
+                : Uncertain.exact(x.rules().number(CycleSettings.USUAL_SUPERHEAT));
         Uncertain shown = state.superheat();
         read.put(
                 Sign.SUPERHEAT,
@@ -193,47 +208,131 @@ final class SoundCycle implements Requirement {
                 Sign.SUBCOOLING,
                 departure(
                         state.subcooling(),
-                        SubcoolingTrim.target(x).orElseGet(() -> x.rules().number(USUAL_SUBCOOLING)),
+                        SubcoolingTrim.target(x).orElseGet(() -> x.rules().number(CycleSettings.USUAL_SUBCOOLING)),
                         x.rules().number(SubcoolingTrim.BAND)));
         double outdoor = x.number(AirPoints.OUTDOOR).orElseThrow();
         read.put(
                 Sign.CONDENSING,
                 departure(
                         state.condensing(),
-                        outdoor + x.rules().number(CONDENSING),
-                        x.rules().number(CONDENSING_BAND)));
+                        outdoor + x.rules().number(CycleSettings.CONDENSING),
+                        x.rules().number(CycleSettings.CONDENSING_BAND)));
+        evaporating(x, state).ifPresent(departure -> read.put(Sign.EVAPORATING, departure));
         split(x).ifPresent(departure -> read.put(Sign.SPLIT, departure));
         x.measured(ChargePoints.DRIER_DROP)
                 .ifPresent(drop -> read.put(
-                        Sign.DRIER, departure(drop.uncertain(), 0, x.rules().number(DRIER))));
+                        Sign.DRIER, departure(drop.uncertain(), 0, x.rules().number(CycleSettings.DRIER))));
         if (x.missing(ChargePoints.REST_PRESSURE, ChargePoints.REST_TEMPERATURE).isEmpty()) {
             rest(x, state).ifPresent(departure -> read.put(Sign.REST, departure));
         }
+        x.measured(AirPoints.OUTDOOR_LEAVING)
+                .filter(any -> decided(x, CycleSettings.OUTDOOR_RISE, CycleSettings.OUTDOOR_RISE_BAND))
+                .ifPresent(leaving -> read.put(
+                        Sign.LEAVING,
+                        departure(
+                                leaving.uncertain(),
+                                outdoor + x.rules().number(CycleSettings.OUTDOOR_RISE),
+                                x.rules().number(CycleSettings.OUTDOOR_RISE_BAND))));
+        discharge(x, state).ifPresent(departure -> read.put(Sign.DISCHARGE, departure));
+        current(x).ifPresent(departure -> read.put(Sign.CURRENT, departure));
         return read;
     }
 
-    private static Optional<Departure> rest(Examination x, RefrigerantState state) {
-        try {
-            return Optional.of(departure(state.restExcess(), 0, x.rules().number(REST)));
-        } catch (IllegalArgumentException outsideItsTable) {
-            return Optional.empty();
-        }
+    /** Whether the rule book, perhaps an older one, says these. */
+    private static boolean decided(Examination x, Setting... settings) {
+        return Stream.of(settings).allMatch(x.rules()::decides);
     }
 
-    /** Of one indoor unit; several share one cycle, and their splits say little of it. */
-    private static Optional<Departure> split(Examination x) {
+    /** Of the discharge line against what these pressures and this superheat give a sound compressor. */
+    private static Optional<Departure> discharge(Examination x, RefrigerantState state) {
+        return x.measured(ChargePoints.DISCHARGE_TEMPERATURE)
+                .filter(any -> decided(x, CycleSettings.EFFICIENCY, CycleSettings.DISCHARGE_BAND))
+                .flatMap(read -> {
+                    try {
+                        Uncertain over = Propagation.through(
+                                in -> in[0]
+                                        - Compression.discharge(
+                                                state.refrigerant(),
+                                                in[1],
+                                                in[2],
+                                                in[3],
+                                                x.rules().number(CycleSettings.EFFICIENCY)),
+                                read.uncertain(),
+                                state.evaporating(),
+                                state.condensing(),
+                                state.superheat());
+                        return Optional.of(departure(over, 0, x.rules().number(CycleSettings.DISCHARGE_BAND)));
+                    } catch (IllegalArgumentException outsideItsTable) {
+                        return Optional.empty();
+                    }
+                });
+    }
+
+    private static Optional<Departure> current(Examination x) {
+        return x.measured(UnitPoints.RUNNING_CURRENT)
+                .filter(any -> decided(x, CycleSettings.CURRENT, CycleSettings.CURRENT_BAND))
+                .flatMap(read -> x.number(PlatePoints.COMPRESSOR_CURRENT)
+                        .filter(plate -> plate > 0)
+                        .map(plate -> departure(
+                                new Uncertain(read.quantity().si() / plate, read.standardUncertainty() / plate),
+                                x.rules().number(CycleSettings.CURRENT),
+                                x.rules().number(CycleSettings.CURRENT_BAND))));
+    }
+
+    /** Where the coil boils against where this air has it boil: as far under its surface as at the rating point. */
+    private static Optional<Departure> evaporating(Examination x, RefrigerantState state) {
+        return coilAir(x, AirPoints.RETURN_DRY_BULB, AirPoints.RETURN_WET_BULB)
+                .filter(any -> decided(x, CycleSettings.EVAPORATING, CycleSettings.EVAPORATING_BAND))
+                .flatMap(air -> {
+                    try {
+                        return ExpectedSplit.of(air.at())
+                                .filter(ExpectedSplit::describesAirflow)
+                                .map(model -> {
+                                    double expected = x.rules().number(CycleSettings.EVAPORATING)
+                                            + model.surfaceOverRated(
+                                                    air.read().get(0).quantity().si(),
+                                                    air.read().get(1).quantity().si(),
+                                                    x.number(AirPoints.OUTDOOR).orElseThrow());
+                                    return departure(
+                                            state.evaporating(),
+                                            expected,
+                                            x.rules().number(CycleSettings.EVAPORATING_BAND));
+                                });
+                    } catch (IllegalArgumentException airCannotBeUsed) {
+                        return Optional.empty();
+                    }
+                });
+    }
+
+    /** @param at the only indoor unit */
+    private record CoilAir(Examination at, List<Value.Measured> read) {}
+
+    /** Of one indoor unit; several share one cycle, and their air says little of it. Empty where not all was read. */
+    private static Optional<CoilAir> coilAir(Examination x, Point... points) {
         var units = x.facts().subjects(Scope.INDOOR_UNIT);
         if (units.size() != 1) {
             return Optional.empty();
         }
         Examination in = x.at(units.get(0));
-        List<Value.Measured> air = new ArrayList<>();
-        for (Point point : List.of(AirPoints.RETURN_DRY_BULB, AirPoints.RETURN_WET_BULB, AirPoints.SUPPLY_DRY_BULB)) {
-            in.measured(point).ifPresent(air::add);
-        }
-        if (air.size() < 3) {
+        List<Value.Measured> air =
+                Stream.of(points).flatMap(point -> in.measured(point).stream()).toList();
+        return air.size() < points.length ? Optional.empty() : Optional.of(new CoilAir(in, air));
+    }
+
+    private static Optional<Departure> rest(Examination x, RefrigerantState state) {
+        try {
+            return Optional.of(departure(state.restExcess(), 0, x.rules().number(CycleSettings.REST)));
+        } catch (IllegalArgumentException outsideItsTable) {
             return Optional.empty();
         }
+    }
+
+    private static Optional<Departure> split(Examination x) {
+        return coilAir(x, AirPoints.RETURN_DRY_BULB, AirPoints.RETURN_WET_BULB, AirPoints.SUPPLY_DRY_BULB)
+                .flatMap(coil -> split(x, coil.at(), coil.read()));
+    }
+
+    private static Optional<Departure> split(Examination x, Examination in, List<Value.Measured> air) {
         try {
             return ExpectedSplit.of(in).filter(ExpectedSplit::describesAirflow).map(model -> {
                 double back = air.get(0).quantity().si();
@@ -255,8 +354,8 @@ final class SoundCycle implements Requirement {
 
     private static Diagnosis.Moves moves(Examination x) {
         return new Diagnosis.Moves(
-                x.rules().number(LEAST_MOVE),
-                x.rules().number(MOST_MOVE),
-                x.rules().number(SOUND_SPREAD));
+                x.rules().number(CycleSettings.LEAST_MOVE),
+                x.rules().number(CycleSettings.MOST_MOVE),
+                x.rules().number(CycleSettings.SOUND_SPREAD));
     }
 }

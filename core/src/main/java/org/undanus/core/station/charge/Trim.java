@@ -29,7 +29,8 @@ final class Trim {
             new Setting("charge.wait", Dimension.DURATION, "Time it runs on after each step before it is read again");
     /** What whoever gives advice declares. */
     static final Setting[] ADVICE = Stream.concat(
-                    Stream.of(STEP, WAIT, ChargeByLength.TOLERANCE), Stream.of(RoomCharge.settings()))
+                    Stream.of(STEP, WAIT, ChargeByLength.TOLERANCE),
+                    Stream.concat(Stream.of(RoomCharge.settings()), CycleSettings.ALL.stream()))
             .toArray(Setting[]::new);
 
     private static final String ORIFICE = "fixed orifice";
@@ -96,15 +97,35 @@ final class Trim {
 
     /** How much to take in or out first. Where the lines are known to hold too much or too little already, that much and no more. */
     static Text advice(Examination x, boolean add) {
-        Optional<Double> off = ChargeByLength.asked(x).flatMap(asked -> ChargeByLength.added(x)
+        boolean byWeight = off(x).isPresent();
+        Optional<Text> first =
+                full(x, add).or(() -> byWeight ? SoundCycle.anotherCause(x) : SoundCycle.beforeCharge(x, add));
+        return first.orElseGet(() -> byCharge(x, add));
+    }
+
+    /** By how much more is in it than its lines ask for, kg; empty where its weight or its lines are not known. */
+    private static Optional<Double> off(Examination x) {
+        return ChargeByLength.asked(x).flatMap(asked -> ChargeByLength.added(x)
                 .map(added -> added.value() - asked.added().value()));
-        Duration wait = Duration.ofSeconds(x.rules().number(WAIT));
-        if (off.filter(more -> add ? more >= 0 : more <= 0).isPresent()) {
-            return Text.of(
-                    add
-                            ? "By weight the charge is full: look for another cause before any is added."
-                            : "By weight no more is in it than the lines ask for: look for another cause before any is recovered.");
+    }
+
+    private static Optional<Text> full(Examination x, boolean add) {
+        return off(x).filter(more -> add ? more >= 0 : more <= 0)
+                .map(
+                        any -> Text.of(
+                                add
+                                        ? "By weight the charge is full: look for another cause before any is added."
+                                        : "By weight no more is in it than the lines ask for: look for another cause before any is recovered."));
+    }
+
+    /** The same of a cycle that the charge is known to be the fault of. */
+    static Text byCharge(Examination x, boolean add) {
+        Optional<Text> full = full(x, add);
+        if (full.isPresent()) {
+            return full.get();
         }
+        Optional<Double> off = off(x);
+        Duration wait = Duration.ofSeconds(x.rules().number(WAIT));
         Optional<Mass> left = add ? left(x) : Optional.empty();
         if (left.filter(mass -> mass.si() == 0).isPresent()) {
             return Text.of(

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
@@ -60,7 +61,7 @@ final class CircuitFigure {
                         DisconnectPresent.ABOUT, DisconnectRating.ABOUT, DisconnectInSight.ABOUT, DisconnectReach.ABOUT)
                 .on(key(CircuitPoints.DISCONNECT_RATING));
         Standing running =
-                worst(SupplyVoltage.RUNNING.about(), RunningCurrent.ABOUT).on(key(CircuitPoints.RUNNING_CURRENT));
+                worst(SupplyVoltage.RUNNING.about(), RunningCurrent.ABOUT).on(key(UnitPoints.RUNNING_CURRENT));
         Drawing.Builder diagram = Drawing.of(component.title(), FRAME)
                 .box(Role.OUTLINE, 38, 58, 98, 168)
                 .line(Role.OUTLINE, Place.of(68, 158), Place.of(68, 68));
@@ -96,7 +97,7 @@ final class CircuitFigure {
                 running,
                 Text.of("{}", component.title()),
                 Text.of("{} running", text(CircuitPoints.RUNNING_VOLTAGE)),
-                Text.of("{} of {} plate", text(CircuitPoints.RUNNING_CURRENT), text(PlatePoints.COMPRESSOR_CURRENT)));
+                Text.of("{} of {} plate", text(UnitPoints.RUNNING_CURRENT), text(PlatePoints.COMPRESSOR_CURRENT)));
         notes(
                 diagram,
                 180,

@@ -1,6 +1,7 @@
 package org.undanus.core.station.electrical;
 
 import java.util.List;
+import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -176,17 +177,6 @@ final class CircuitPoints {
             .with(InstrumentKind.VOLTMETER)
             .withCaution(LIVE)
             .called("running voltage", "volts running");
-    static final Point RUNNING_CURRENT = Point.quantity(
-                    "electrical.running-current",
-                    Scope.OUTDOOR_UNIT,
-                    Dimension.CURRENT,
-                    "Compressor current, running",
-                    "Clamp one compressor conductor after steady running.",
-                    0,
-                    600)
-            .with(InstrumentKind.CLAMP_METER)
-            .withCaution(LIVE)
-            .called("running current", "running amps", "compressor amps");
 
     static List<Point> all() {
         return List.of(
@@ -209,6 +199,6 @@ final class CircuitPoints {
                 LOOP_IMPEDANCE,
                 STANDING_VOLTAGE,
                 RUNNING_VOLTAGE,
-                RUNNING_CURRENT);
+                UnitPoints.RUNNING_CURRENT);
     }
 }

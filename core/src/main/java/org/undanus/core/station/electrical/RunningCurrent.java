@@ -1,7 +1,7 @@
 package org.undanus.core.station.electrical;
 
+import static org.undanus.core.derived.UnitPoints.RUNNING_CURRENT;
 import static org.undanus.core.installation.PlatePoints.COMPRESSOR_CURRENT;
-import static org.undanus.core.station.electrical.CircuitPoints.RUNNING_CURRENT;
 
 import java.util.ArrayList;
 import java.util.List;

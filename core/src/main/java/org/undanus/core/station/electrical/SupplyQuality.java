@@ -1,8 +1,8 @@
 package org.undanus.core.station.electrical;
 
+import static org.undanus.core.derived.UnitPoints.RUNNING_CURRENT;
 import static org.undanus.core.station.electrical.CircuitPoints.DEVICE_RATING;
 import static org.undanus.core.station.electrical.CircuitPoints.DEVICE_TYPE;
-import static org.undanus.core.station.electrical.CircuitPoints.RUNNING_CURRENT;
 import static org.undanus.core.station.electrical.WiringPoints.FUSE_RATING;
 import static org.undanus.core.station.electrical.WiringPoints.STAGE_CALLED;
 import static org.undanus.core.station.electrical.WiringPoints.VOLTAGE_12;

@@ -1,6 +1,7 @@
 package org.undanus.core.station.running;
 
 import static org.undanus.core.derived.AirPoints.OUTDOOR;
+import static org.undanus.core.derived.AirPoints.OUTDOOR_LEAVING;
 import static org.undanus.core.derived.AirPoints.RETURN_DRY_BULB;
 
 import java.util.ArrayList;
@@ -56,7 +57,7 @@ final class OutdoorDrop implements Requirement {
             .needs(OperationPoints.MODE)
             .limits(DROP)
             .settings(ExpectedSplit.TOLERANCE, SteadyRunning.DURATION)
-            .cautions(RunningPoints.OUTDOOR_LEAVING.caution());
+            .cautions(OUTDOOR_LEAVING.caution());
 
     @Override
     public About about() {
@@ -72,7 +73,7 @@ final class OutdoorDrop implements Requirement {
         if (notYet.isPresent()) {
             return notYet.get();
         }
-        List<Point> missing = x.missing(OUTDOOR, RunningPoints.OUTDOOR_LEAVING);
+        List<Point> missing = x.missing(OUTDOOR, OUTDOOR_LEAVING);
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
@@ -128,7 +129,7 @@ final class OutdoorDrop implements Requirement {
 
     private static Judgement compared(Examination x, double flow, Power taken) {
         Value.Measured entering = x.need(OUTDOOR);
-        Value.Measured leaving = x.need(RunningPoints.OUTDOOR_LEAVING);
+        Value.Measured leaving = x.need(OUTDOOR_LEAVING);
         MoistAir air = MoistAir.ofHumidityRatio(
                 (Temperature) entering.quantity(), 0, x.facts().site().atmosphere());
         double most = taken.si() * air.specificVolume() / (air.heatCapacity() * flow);
@@ -148,7 +149,7 @@ final class OutdoorDrop implements Requirement {
                         + x.rules().setting(ExpectedSplit.TOLERANCE).source()));
         Finding finding = x.finding()
                 .step(OUTDOOR.title(), entering.quantity())
-                .step(RunningPoints.OUTDOOR_LEAVING.title(), leaving.quantity())
+                .step(OUTDOOR_LEAVING.title(), leaving.quantity())
                 .step("Heat from the outdoor air", "Q − P by the sheet", taken, "")
                 .step("Most it can cool the air by", "(Q − P)·v/(cp·V̇)", TemperatureDifference.ofKelvin(most), "");
         return finding.compare(

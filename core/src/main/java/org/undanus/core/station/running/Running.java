@@ -43,7 +43,7 @@ public final class Running {
                                                 AirPoints.HOOD,
                                                 RunningPoints.BEFORE_VALVE,
                                                 RunningPoints.AFTER_VALVE,
-                                                RunningPoints.OUTDOOR_LEAVING,
+                                                AirPoints.OUTDOOR_LEAVING,
                                                 RunningPoints.POWER,
                                                 RunningPoints.GRILLE,
                                                 RunningPoints.SPOT,

@@ -79,18 +79,6 @@ final class RunningPoints {
             .withCaution(MOVING)
             .asOptional()
             .during(OperationPoints.MODE);
-    static final Point OUTDOOR_LEAVING = Point.quantity(
-                    "running.outdoor-leaving",
-                    Scope.OUTDOOR_UNIT,
-                    Dimension.TEMPERATURE,
-                    "Air that leaves the outdoor coil",
-                    "In the stream, a hand's breadth from the grille.",
-                    213,
-                    353)
-            .with(InstrumentKind.THERMOMETER)
-            .withCaution(MOVING)
-            .asOptional()
-            .during(OperationPoints.MODE);
     static final Point POWER = Point.quantity(
                     "running.power",
                     Scope.SYSTEM,
