@@ -82,6 +82,23 @@ public record Judgement(
                 .or(() -> evidence.stream().findFirst());
     }
 
+    /** The same with a sentence more: what was computed all the same, though it could not be judged by. */
+    public Judgement saying(Text more) {
+        return new Judgement(
+                about,
+                component,
+                subject,
+                verdict,
+                Text.of("{} {}", because, more),
+                remedy,
+                comparison,
+                derivation,
+                evidence,
+                school,
+                otherSchools,
+                weather);
+    }
+
     Judgement withOtherSchools(List<Judgement> others) {
         return new Judgement(
                 about,

@@ -2,6 +2,7 @@ package org.undanus.core.station.charge;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Value;
@@ -169,6 +170,26 @@ record RefrigerantState(Examination x, Refrigerant refrigerant, Saturation table
             }
         }
         return Optional.empty();
+    }
+
+    /**
+     * The judgement with what superheat or subcooling comes to, wherever it was read and nothing was held against a target: whoever stands
+     * at the gauges wants to know it before all else is known.
+     */
+    static Judgement shown(
+            Examination x,
+            Judgement judged,
+            String name,
+            List<Point> read,
+            Function<RefrigerantState, Uncertain> computed) {
+        if (judged.comparison().isPresent()
+                || !x.missing(read.toArray(Point[]::new)).isEmpty()) {
+            return judged;
+        }
+        return of(x).filter(state -> state.unusable().isEmpty())
+                .map(state -> judged.saying(Text.of(
+                        "{} is {}.", name, Text.Amount.of(Dimension.TEMPERATURE_DIFFERENCE, computed.apply(state), 0))))
+                .orElse(judged);
     }
 
     /** Notes how subcooling came about. */

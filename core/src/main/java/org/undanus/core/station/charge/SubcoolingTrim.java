@@ -58,6 +58,10 @@ final class SubcoolingTrim implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
+        return RefrigerantState.shown(x, judged(x), "Subcooling", RefrigerantState.HIGH, RefrigerantState::subcooling);
+    }
+
+    private static Judgement judged(Examination x) {
         Optional<String> metering = Trim.metering(x);
         if (metering.isEmpty()) {
             return Trim.unknownMetering(x);

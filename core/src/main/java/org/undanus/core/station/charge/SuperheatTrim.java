@@ -80,6 +80,10 @@ final class SuperheatTrim implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
+        return RefrigerantState.shown(x, judged(x), "Superheat", RefrigerantState.LOW, RefrigerantState::superheat);
+    }
+
+    private static Judgement judged(Examination x) {
         Optional<String> metering = Trim.metering(x);
         if (metering.isEmpty()) {
             return Trim.unknownMetering(x);

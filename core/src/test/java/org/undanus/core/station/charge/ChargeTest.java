@@ -382,6 +382,31 @@ class ChargeTest {
                 .doesNotContain("have about");
     }
 
+    /** Pressures and temperatures alone tell them, whatever is not known yet. */
+    @Test
+    void superheatAndSubcoolingAreAlwaysShown() {
+        CaseFixture bare = read(
+                "liquid-pressure",
+                "25.66 barg",
+                "liquid-temperature",
+                "38.2 °C",
+                "suction-pressure",
+                "8.02 barg",
+                "suction-temperature",
+                "9.6 °C");
+        Judgement subcooling = find(bare, "subcooling");
+        assertThat(subcooling.verdict()).as("no metering device was read").isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(because(subcooling)).contains("Metering device").endsWith("Subcooling is 5.8 K ± 0.8 K.");
+        assertThat(because(find(bare, "superheat"))).endsWith("Superheat is 5.7 K ± 0.9 K.");
+        assertThat(because(find(valve("38.2 °C", "9.6 °C"), "superheat")))
+                .as("a valve: subcooling decides")
+                .contains("Superheat is");
+        CaseFixture heating = valve("38.2 °C", "9.6 °C").read("operation.mode", "system", "heating");
+        assertThat(because(find(heating, "subcooling"))).contains("Subcooling is");
+        assertThat(because(find(read("liquid-pressure", "25.66 barg"), "subcooling")))
+                .doesNotContain("Subcooling is");
+    }
+
     private static CaseFixture orifice(String suction, String wetBulb) {
         CaseFixture fixture = running(
                 "fixed orifice",
