@@ -113,7 +113,14 @@ public record Hold(double first, double last, double expected, Uncertain change,
 
     /** What was lost by that change, Pa·m³/s; negative where more came in than expected. */
     public Uncertain leak(double volume) {
-        return new Uncertain(-change.value() * volume / lasting, change.standardUncertainty() * volume / lasting);
+        return leak(volume, 0);
+    }
+
+    /** @param gain share by which the gauge may show every change too large or small, as a standard uncertainty */
+    public Uncertain leak(double volume, double gain) {
+        return new Uncertain(
+                -change.value() * volume / lasting,
+                Math.hypot(change.standardUncertainty(), gain * change.value()) * volume / lasting);
     }
 
     /** The smallest leak that would have stood out of the uncertainty, Pa·m³/s. */

@@ -9,6 +9,7 @@ import java.util.function.DoubleUnaryOperator;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import org.undanus.core.evidence.Outline;
+import org.undanus.core.quantity.Uncertain;
 
 /**
  * How the pressure rose in an evacuated system with its pump valved off. Four courses are fitted by least squares: flat, straight
@@ -156,6 +157,32 @@ public record Rise(
         return first + moisture;
     }
 
+    /**
+     * The same with its uncertainty: of the fit, and of a gauge that shows all of it too high or low.
+     *
+     * @param gain share by which it may, as a standard uncertainty
+     */
+    public Uncertain plateau(double gain) {
+        double[][] rested = slopes(1, i -> lasting);
+        int settled = model.climbs() ? 2 : 1;
+        for (int i = 1; i < rested.length; i++) {
+            rested[i][0] = model.levels() && i == settled ? 1 : 0;
+        }
+        return new Uncertain(plateau(), Math.hypot(spread(fit(), rested), gain * plateau()));
+    }
+
+    /**
+     * The least and the most that it may leak, Pa/s: the bounds of the fit, widened by a gauge that shows every change too large or
+     * small. The two do not know of each other.
+     *
+     * @param gain share by which it may, as a standard uncertainty
+     */
+    public double[] leaks(double gain) {
+        double byGain = new Uncertain(0, gain * leak).expanded();
+        double half = Math.hypot((mostLeak - leastLeak) / 2, byGain);
+        return new double[] {Math.max(0, leak - half), leak + half};
+    }
+
     /** The pressure at a time by the course chosen, Pa. */
     public double at(double seconds) {
         return course().at(seconds);
@@ -166,9 +193,12 @@ public record Rise(
      * taken as straight in its numbers, JCGM 102, 6).
      */
     public DoubleUnaryOperator spread() {
-        double[][] columns = slopes(EXTENDED, i -> lasting * i / (EXTENDED - 1));
-        LinearFit fit = LinearFit.of(new double[EXTENDED], columns);
+        LinearFit fit = fit();
         return seconds -> spread(fit, slopes(1, i -> seconds));
+    }
+
+    private LinearFit fit() {
+        return LinearFit.of(new double[EXTENDED], slopes(EXTENDED, i -> lasting * i / (EXTENDED - 1)));
     }
 
     private double spread(LinearFit fit, double[][] here) {

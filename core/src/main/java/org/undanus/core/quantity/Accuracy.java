@@ -40,6 +40,14 @@ public record Accuracy(double ofReading, double ofFullScale, double fullScale, d
     }
 
     /**
+     * The share by which every reading, and so every difference of two, may be too large or small, as a standard uncertainty: the same
+     * error of gain is in all of them and does not average out.
+     */
+    public double gain() {
+        return ofReading / Math.sqrt(3);
+    }
+
+    /**
      * Standard uncertainty of a reading: limits of error and display step taken as rectangular (JCGM 100, 4.3.7).
      *
      * @param reading the size that accuracy is stated of, SI: the reading counted from the zero of the unit it is shown in

@@ -26,6 +26,7 @@ public final class QuantityFormat {
     private static final double GRAMS_BELOW = 5;
 
     private static final int THOUSANDS_DIGITS = 3;
+    private static final int GAS_DIGITS = 3;
     private static final double INCH = 0.0254;
     private static final int EIGHTHS = 8;
     private static final double INCHES_ALONE_BELOW = 24;
@@ -81,6 +82,15 @@ public final class QuantityFormat {
     public String formatUp(Quantity quantity) {
         double half = printedStep(quantity) / 2 * (1 - ROUNDING);
         return format(quantity.dimension().of(quantity.si() + half));
+    }
+
+    /** Prints a change of a gas's pressure in what its gauges are marked in, with three digits. */
+    String formatOfGas(double pascals) {
+        FieldUnit unit = FieldUnit.of(Dimension.PRESSURE_DIFFERENCE, system == UnitSystem.US ? "psi" : "kPa");
+        BigDecimal digits =
+                BigDecimal.valueOf(unit.fromSi(pascals)).round(new MathContext(GAS_DIGITS, RoundingMode.HALF_UP));
+        String plain = digits.signum() == 0 ? "0" : digits.stripTrailingZeros().toPlainString();
+        return plain + " " + unit.symbol();
     }
 
     /** Prints a half-width of which no more is allowed: one digit, rounded down. */

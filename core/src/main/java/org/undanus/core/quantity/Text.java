@@ -5,7 +5,7 @@ import java.util.Objects;
 
 /**
  * A sentence whose quantities are printed only when the reader's unit system is known. {@code {}} marks the place of
- * the next argument: a {@link Quantity}, an {@link Amount}, {@link HalfWidth} or {@link AtLeast}, another {@link Text} or anything with a plain string.
+ * the next argument: a {@link Quantity}, an {@link Amount}, {@link HalfWidth}, {@link AtLeast} or {@link OfGas}, another {@link Text} or anything with a plain string.
  */
 public record Text(String pattern, List<Object> arguments) {
 
@@ -41,6 +41,13 @@ public record Text(String pattern, List<Object> arguments) {
     public record HalfWidth(Dimension dimension, double si) {
         String in(UnitSystem system) {
             return QuantityFormat.of(system).formatAtMost(dimension, si);
+        }
+    }
+
+    /** A change of a gas's pressure, as its gauges show it: in psi or bar, never as the pressure of air in ducts. */
+    public record OfGas(double pascals) {
+        String in(UnitSystem system) {
+            return QuantityFormat.of(system).formatOfGas(pascals);
         }
     }
 
@@ -92,6 +99,9 @@ public record Text(String pattern, List<Object> arguments) {
         }
         if (argument instanceof AtLeast least) {
             return least.in(system);
+        }
+        if (argument instanceof OfGas change) {
+            return change.in(system);
         }
         return argument instanceof Text text ? text.in(system) : argument.toString();
     }

@@ -13,7 +13,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.curve.Rise.Model;
 import org.undanus.core.evidence.Outline;
+import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Uncertain;
 
 class RiseTest {
     /** Water at 30 °C, Pa. */
@@ -103,6 +105,23 @@ class RiseTest {
         }
         assertThat(right).hasSize(4);
         right.forEach((model, times) -> assertThat(times).as("%s", model).isGreaterThanOrEqualTo(90));
+    }
+
+    /** A gauge that may be 10 % of reading off shows 8 % too much: the bounds still hold the truth, and so does the plateau. */
+    @Test
+    void aGaugesGainIsInTheBounds() {
+        double gain = new Accuracy(0.10, 0, 0, 0, 0).gain();
+        Rise leaks = read(curve(0.051 * 1.08, 0, 60, 30, 5));
+        assertThat(leaks.leastLeak())
+                .as("by the fit alone the truth lies outside")
+                .isGreaterThan(0.051);
+        assertThat(leaks.leaks(gain)[0]).isLessThan(0.051);
+        assertThat(leaks.leaks(gain)[1]).isGreaterThan(0.051);
+        Rise moist = read(curve(0, 75 * 1.08, 140, 30, 5));
+        Uncertain plateau = moist.plateau(gain);
+        assertThat(plateau.value()).isEqualTo(moist.plateau());
+        assertThat(Math.abs(plateau.value() - 40 - 75)).isLessThan(plateau.expanded());
+        assertThat(moist.plateau(0).standardUncertainty()).isPositive().isLessThan(plateau.standardUncertainty());
     }
 
     private static void count(Map<Model, Integer> right, Model truth, Outline curve) {

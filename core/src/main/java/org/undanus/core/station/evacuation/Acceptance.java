@@ -77,6 +77,11 @@ final class Acceptance {
             new Setting("evacuation.repeated-pulls", Dimension.COUNT, "Pulls, the last included");
     private static final Setting EARLIER_PULLS = new Setting(
             "evacuation.repeated-earlier", Dimension.ABSOLUTE_PRESSURE, "Vacuum of each pull before the last");
+    private static final Setting FIRST_PULL = Setting.useful(
+            "evacuation.repeated-first",
+            Dimension.ABSOLUTE_PRESSURE,
+            "Vacuum of the first pull, where it may be less deep");
+    private static final double ROUNDING = 1e-6;
     private static final List<Way> WAYS = List.of(DEEP, STRICT, REPEATED, ABSOLUTE);
     static final SchoolTopic TOPIC = new SchoolTopic(
             "evacuation.acceptance",
@@ -100,7 +105,8 @@ final class Acceptance {
                             REPEATED.reached,
                             ABSOLUTE.reached,
                             PULLS_ASKED,
-                            EARLIER_PULLS)
+                            EARLIER_PULLS,
+                            FIRST_PULL)
                     .schools(TOPIC),
             Acceptance::deepEnough);
 
@@ -167,11 +173,21 @@ final class Acceptance {
     }
 
     private static Judgement needle(Examination x) {
-        return x.finding()
-                .conclude(
-                        Verdict.NOT_SHOWN,
-                        Text.of("A needle cannot show dryness: one step of it is more than all the water there is."),
-                        "Read it on an electronic vacuum gauge at the far side from the pump.");
+        Finding finding = x.finding();
+        x.measured(EvacuationPoints.NEEDLE_SHOWS).ifPresent(read -> {
+            AbsolutePressure air = x.facts().site().atmosphere();
+            double step = Math.max(
+                    read.resolution(),
+                    x.accuracy(EvacuationPoints.NEEDLE_SHOWS, Dimension.GAUGE_PRESSURE)
+                            .resolution());
+            finding.step(EvacuationPoints.NEEDLE_SHOWS.title(), read.quantity())
+                    .step("Air's pressure at this height", air)
+                    .step("One step of it", "as vacuum", AbsolutePressure.ofPascals(step), "");
+        });
+        return finding.conclude(
+                Verdict.NOT_SHOWN,
+                Text.of("A needle cannot show dryness: one step of it is more than all the water there is."),
+                "Read it on an electronic vacuum gauge at the far side from the pump.");
     }
 
     /** What a curve comes to of which nothing tells that the pump was valved off. */
@@ -271,22 +287,34 @@ final class Acceptance {
             return Optional.of(x.notShown(List.of(PULLS), Text.of("{} pulls are asked for.", asked)));
         }
         List<Double> depths = pulls.get().depths();
-        long enough = depths.stream().filter(p -> p <= deep).count();
-        return enough >= asked
+        double first = x.rules().decides(FIRST_PULL) ? Math.max(deep, x.rules().number(FIRST_PULL)) : deep;
+        long enough = depths.stream().filter(p -> reached(p, deep)).count();
+        long withFirst = enough < depths.size() && depths.stream().anyMatch(p -> !reached(p, deep) && reached(p, first))
+                ? enough + 1
+                : enough;
+        boolean lastDeep = reached(depths.get(depths.size() - 1), deep);
+        return withFirst >= asked && lastDeep
                 ? Optional.empty()
                 : Optional.of(x.finding()
                         .step("Pulls", "", pulls.get().summary(), "")
                         .conclude(
                                 Verdict.FAILS,
+                                withFirst >= asked
+                                        ? Text.of("The last pull did not reach {}.", AbsolutePressure.ofPascals(deep))
+                                        : Text.of(
+                                                "{} of {} pulls reached {}.",
+                                                withFirst,
+                                                asked,
+                                                AbsolutePressure.ofPascals(deep)),
                                 Text.of(
-                                        "{} of {} pulls went under {}.",
-                                        enough,
-                                        asked,
-                                        AbsolutePressure.ofPascals(deep)),
-                                Text.of(
-                                        "Break the vacuum with dry nitrogen and pull again: {} more under {}.",
-                                        asked - enough,
+                                        "Break the vacuum with dry nitrogen and pull again: {} more to {}.",
+                                        Math.max(1, asked - withFirst),
                                         AbsolutePressure.ofPascals(deep))));
+    }
+
+    /** A pull that came down to a pressure has reached it. */
+    private static boolean reached(double pull, double asked) {
+        return pull <= asked * (1 + ROUNDING);
     }
 
     private static Limit asked(Examination x, Setting setting) {

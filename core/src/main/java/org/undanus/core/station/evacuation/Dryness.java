@@ -121,6 +121,8 @@ final class Dryness {
     private static Judgement said(Examination x, VacuumCurve curve, Rise rise, TestVolume volume) {
         double tooMuch = x.rules().number(LEAK);
         double v = volume.cubicMetres();
+        double gain = curve.curve().accuracy().gain();
+        double[] leaks = rise.leaks(gain);
         boolean moist = rise.model().levels() && rise.moisture() > x.rules().number(MOIST);
         Finding finding = volume.explain(x.finding()
                 .step(
@@ -138,38 +140,38 @@ final class Dryness {
                         WATER));
         finding.step(
                         "Leak",
-                        "a·V, every course that fits as well as chance allows",
-                        Text.of("{} to {}", leak(rise.leastLeak() * v), leak(rise.mostLeak() * v)),
+                        "a·V, every course that fits as well as chance allows, and the gauge's gain",
+                        Text.of("{} to {}", leak(leaks[0] * v), leak(leaks[1] * v)),
                         "")
                 .step(
                         "Leak that is too much",
                         "",
                         leak(tooMuch),
                         x.rules().setting(LEAK).source());
-        if (rise.leastLeak() * v > tooMuch) {
+        if (leaks[0] * v > tooMuch) {
             return finding.conclude(
                     Verdict.FAILS,
                     moist
                             ? Text.of(
                                     "It climbs on and levels off: a leak of {} to {}, and moisture.",
-                                    leak(rise.leastLeak() * v),
-                                    leak(rise.mostLeak() * v))
+                                    leak(leaks[0] * v),
+                                    leak(leaks[1] * v))
                             : Text.of(
                                     "It climbs straight on: a leak of {} to {}.",
-                                    leak(rise.leastLeak() * v),
-                                    leak(rise.mostLeak() * v)),
+                                    leak(leaks[0] * v),
+                                    leak(leaks[1] * v)),
                     "Break the vacuum with dry nitrogen, find the leak under pressure, then evacuate anew.");
         }
-        if (rise.mostLeak() * v > tooMuch) {
-            return cannotTell(x, finding, rise, v, tooMuch);
+        if (leaks[1] * v > tooMuch) {
+            return cannotTell(x, finding, rise, leaks, v, tooMuch);
         }
         if (moist) {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of(
                             "Levels off at {}: moisture, not a leak; a leak above {} would have shown.",
-                            AbsolutePressure.ofPascals(rise.plateau()),
-                            leak(rise.mostLeak() * v)),
+                            Text.Amount.of(Dimension.ABSOLUTE_PRESSURE, rise.plateau(gain), 0),
+                            leak(leaks[1] * v)),
                     "Break the vacuum with dry nitrogen, change the pump's oil, and pull again, with the lines warm.");
         }
         return finding.conclude(
@@ -177,7 +179,7 @@ final class Dryness {
                 Text.of(
                         "Dry and tight: it stands at {}, and a leak above {} would have shown.",
                         AbsolutePressure.ofPascals(rise.last()),
-                        leak(rise.mostLeak() * v)),
+                        leak(leaks[1] * v)),
                 "");
     }
 
@@ -185,12 +187,13 @@ final class Dryness {
         return Leak.ofPascalCubicMetresPerSecond(si);
     }
 
-    private static Judgement cannotTell(Examination x, Finding finding, Rise rise, double v, double tooMuch) {
+    private static Judgement cannotTell(
+            Examination x, Finding finding, Rise rise, double[] leaks, double v, double tooMuch) {
         OptionalDouble whole = rise.needed(tooMuch / v, mostMoisture(x));
         Text because = Text.of(
                 "It cannot be told yet whether it leaks or is wet: the leak may be anything from {} to {}.",
-                leak(rise.leastLeak() * v),
-                leak(rise.mostLeak() * v));
+                leak(leaks[0] * v),
+                leak(leaks[1] * v));
         return whole.isPresent() && whole.getAsDouble() > rise.lasting()
                 ? finding.conclude(
                         Verdict.NOT_SHOWN,

@@ -77,8 +77,18 @@ final class EvacuationPoints {
                     30,
                     2 * 86_400)
             .with(InstrumentKind.CLOCK);
-    static final Point REACHED =
-            vacuum("reached", "Vacuum reached", "With the pump running, just before it was valved off.");
+    static final Point REACHED = vacuum(
+                    "reached", "Vacuum reached", "With the pump running, just before it was valved off.")
+            .onlyWhere(GAUGE, ELECTRONIC);
+    static final Point NEEDLE_SHOWS = measured(
+                    "needle",
+                    Dimension.GAUGE_PRESSURE,
+                    "Needle shows",
+                    "On the compound gauge, with the pump running, as it is marked: 29.5 inHg vac.",
+                    -AIR,
+                    0)
+            .with(InstrumentKind.GAUGE)
+            .onlyWhere(GAUGE, NEEDLE);
     static final String AT_SYSTEM = "valved off at the system";
     static final String AT_THE_PUMP = "valved off at the pump, hose included";
     static final String NOT_ISOLATED = "not isolated";
@@ -97,7 +107,8 @@ final class EvacuationPoints {
                     10,
                     2 * 86_400)
             .with(InstrumentKind.CLOCK);
-    static final Point AFTER = vacuum("after", "Vacuum after isolation", "The last reading before it was opened.");
+    static final Point AFTER = vacuum("after", "Vacuum after isolation", "The last reading before it was opened.")
+            .onlyWhere(GAUGE, ELECTRONIC);
     static final Point COLDEST = measured(
                     "coldest-wall",
                     Dimension.TEMPERATURE,
@@ -160,6 +171,7 @@ final class EvacuationPoints {
                 PUMP,
                 PULLED,
                 REACHED,
+                NEEDLE_SHOWS,
                 ISOLATED,
                 HOLD_TIME,
                 AFTER,

@@ -11,6 +11,7 @@ import static org.undanus.core.station.tightness.TightnessPoints.TEMPERATURE_LOG
 import static org.undanus.core.station.tightness.TightnessPoints.TEMPERATURE_OF;
 import static org.undanus.core.station.tightness.TightnessPoints.TEMPERATURE_READINGS;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -25,12 +26,15 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Finding;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.Holding;
@@ -39,14 +43,19 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Leak;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.PressureDifference;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Bound;
+import org.undanus.core.rules.Limit;
+import org.undanus.core.rules.LimitKey;
+import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
 
 /**
- * The long hold: whether the pressure changed by more than its temperature explains, and whether the hold was long enough, for this
- * volume and this gauge, to show the leak that is too much. That the needle did not move proves neither.
+ * The long hold: whether the pressure changed by more than its temperature explains, and what makes that enough. Schools differ: it lasted
+ * as long as code or maker asks; the same, and every joint was searched besides; or it lasted, for this volume and this gauge, until the
+ * leak that is too much would have shown. A loss is held against the drop that code or maker allow, else against that leak. That the
+ * needle did not move proves nothing by itself.
  */
 final class HoldTest implements Requirement {
     private static final String SOURCE = "Real-gas nitrogen at constant density; virial coefficients as tabulated";
@@ -64,11 +73,25 @@ final class HoldTest implements Requirement {
     private static final Setting LAG_AIR =
             new Setting("tightness.lag-air", Dimension.DURATION, "By how long the gas lags behind the air");
 
+    static final SchoolTopic.School BY_TIME = new SchoolTopic.School("time", "Pressure hold by time");
+    static final SchoolTopic.School BY_SEARCH =
+            new SchoolTopic.School("search", "Pressure hold by time, and every joint searched");
+    static final SchoolTopic.School BY_LEAK =
+            new SchoolTopic.School("leak", "Pressure hold until the leak that is too much would show");
+    private static final SchoolTopic TOPIC = new SchoolTopic(
+            "tightness.acceptance", "What makes a pressure hold enough", List.of(BY_SEARCH, BY_TIME, BY_LEAK));
+    private static final LimitKey TIME = new LimitKey("tightness.hold-time", Dimension.DURATION, "Held for");
+    private static final LimitKey DROP = new LimitKey(
+            "tightness.hold-drop", Dimension.PRESSURE_DIFFERENCE, "Pressure lost beyond what its temperature explains");
+    private static final LimitKey LEAK = new LimitKey("tightness.leak", Dimension.LEAK, "Leak by what was lost");
+
     static final About ABOUT = About.of(
                     "tightness.hold", Station.TIGHTNESS, Scope.LINE_SET, "Held tight", Severity.DAMAGE)
             .sources(SOURCE, "ISO 5149-2 and EN 378-2, tightness test; check the adopted edition")
             .needs(TEMPERATURE_OF)
+            .limits(TIME, DROP, LEAK)
             .settings(LEAST_LEAK, JOINTS, LAG_WALL, LAG_AIR)
+            .schools(TOPIC)
             .cautions("It stays under pressure all the time: rope it off, and tell everybody who may come by.");
 
     @Override
@@ -212,21 +235,36 @@ final class HoldTest implements Requirement {
         Optional<TestVolume> volume = TestVolume.of(x);
         Optional<Hold> hold = hold(x);
         if (hold.isEmpty()) {
-            return nothing(x, volume);
+            return nothing(x);
         }
+        Optional<Double> tooMuch = tooMuch(x, hold.get().first());
+        if (x.by(BY_LEAK) && (volume.isEmpty() || tooMuch.isEmpty())) {
+            return unknown(x, volume);
+        }
+        Finding finding = explained(x, hold.get());
+        volume.ifPresent(v -> v.explain(finding));
+        return judged(x, new Held(hold.get(), volume.filter(v -> tooMuch.isPresent()), tooMuch), finding);
+    }
+
+    /** Why no leak can be told from a hold. */
+    static Judgement unknown(Examination x, Optional<TestVolume> volume) {
         if (volume.isEmpty()) {
             return x.notShown(List.of(TestVolume.READ));
         }
-        Optional<Double> tooMuch = tooMuch(x, hold.get().first());
-        if (tooMuch.isEmpty()) {
-            return x.outdoor()
-                    .map(unit -> x.at(unit).notShown(List.of(PlatePoints.REFRIGERANT)))
-                    .orElseGet(() -> x.noSheetTells("the refrigerant", "Add the outdoor unit."));
-        }
-        return judged(x, hold.get(), volume.get(), tooMuch.get());
+        return x.outdoor()
+                .map(unit -> x.at(unit).notShown(List.of(PlatePoints.REFRIGERANT)))
+                .orElseGet(() -> x.noSheetTells("the refrigerant", "Add the outdoor unit."));
     }
 
-    private static Judgement nothing(Examination x, Optional<TestVolume> volume) {
+    /**
+     * A hold as it is judged.
+     *
+     * @param volume empty where no leak can be told
+     * @param tooMuch leak of nitrogen, Pa·m³/s
+     */
+    private record Held(Hold hold, Optional<TestVolume> volume, Optional<Double> tooMuch) {}
+
+    private static Judgement nothing(Examination x) {
         List<Point> missing = missing(x);
         if (missing.isEmpty()) {
             return x.finding()
@@ -239,7 +277,9 @@ final class HoldTest implements Requirement {
                 .map(time -> x.notShown(
                         missing,
                         Text.of(
-                                "With this gauge and volume it takes at least {}.",
+                                x.by(BY_LEAK)
+                                        ? "With this gauge and volume it takes at least {}."
+                                        : "It is held for {} at least.",
                                 Duration.ofSeconds(Math.ceil(time / 60) * 60))))
                 .orElseGet(() -> x.notShown(missing));
     }
@@ -247,14 +287,33 @@ final class HoldTest implements Requirement {
     static final Holding HELD =
             new Holding(HOLD_TIME, Optional.of(Act.NITROGEN_IN), ABOUT, HoldTest::needed, HoldTest::power);
 
-    /** How long it has to be held at least before the leak that is too much shows, s. */
+    /** How long it has to be held: as code or maker ask, or until the leak that is too much shows; s. */
     private static Optional<Double> needed(Examination x) {
+        return x.by(BY_LEAK)
+                ? untilItShows(x)
+                : times(x).stream()
+                        .filter(limit -> limit.bound() == Bound.AT_LEAST)
+                        .map(limit -> limit.value().si())
+                        .max(Double::compare);
+    }
+
+    private static Optional<Double> untilItShows(Examination x) {
         Optional<Double> pressure = x.measured(START_PRESSURE)
                 .map(read -> read.quantity().si())
                 .or(() -> TestPressure.plate(x))
                 .map(gauge -> gauge + x.facts().site().atmosphere().si());
         return pressure.flatMap(
                 p -> TestVolume.of(x).flatMap(v -> tooMuch(x, p).map(q -> v.leakShown(step(x), 1) / q)));
+    }
+
+    private static List<Limit> times(Examination x) {
+        return ofLines(x, TIME, SheetLimit.atLeast(SheetValue.TIGHTNESS_TIME));
+    }
+
+    /** What the book says, and the outdoor unit's sheet. */
+    private static List<Limit> ofLines(Examination x, LimitKey key, SheetLimit given) {
+        return x.outdoor().map(unit -> x.at(unit).limits(key, given)).orElseGet(() -> x.rules()
+                .limits(key));
     }
 
     private static Optional<Text> power(Examination x, double seconds) {
@@ -271,11 +330,9 @@ final class HoldTest implements Requirement {
                 : x.rules().accuracy(START_PRESSURE.instrument()).resolution();
     }
 
-    private static Judgement judged(Examination x, Hold hold, TestVolume volume, double tooMuch) {
+    private static Finding explained(Examination x, Hold hold) {
         Uncertain change = hold.change();
-        Uncertain leak = hold.leak(volume.cubicMetres());
-        double smallest = hold.smallestLeak(volume.cubicMetres());
-        Finding finding = x.finding()
+        return x.finding()
                 .step(
                         "Pressure at the start",
                         "gauge and the air's pressure",
@@ -294,60 +351,158 @@ final class HoldTest implements Requirement {
                 .step(
                         "Change that temperature does not explain",
                         "p2 − p2,expected; one gauge's calibration error is in both",
-                        Text.of("{}", Text.Amount.of(Dimension.PRESSURE_DIFFERENCE, change, change.expanded() / 10)),
+                        Text.of("{} ± {}", ofGas(change.value()), ofGas(change.expanded())),
                         "JCGM 100")
                 .step("Held for", Duration.ofSeconds(hold.lasting()));
-        volume.explain(finding)
-                .step("Leak that would have shown", "V·U(Δp)/Δt", Leak.ofPascalCubicMetresPerSecond(smallest), "")
-                .step(
-                        "Leak that is too much",
-                        "loss allowed × joints, as nitrogen at this pressure: q ∝ (p² − p_air²)/η",
-                        Text.of(
-                                "{}, of {} joints losing {} a year each",
-                                Leak.ofPascalCubicMetresPerSecond(tooMuch),
-                                Math.round(joints(x)),
-                                Mass.ofKilograms(x.rules().number(LEAST_LEAK))),
-                        x.rules().setting(LEAST_LEAK).source());
+    }
+
+    private static Text.OfGas ofGas(double pascals) {
+        return new Text.OfGas(pascals);
+    }
+
+    private static Judgement judged(Examination x, Held held, Finding finding) {
+        Hold hold = held.hold;
+        Uncertain change = hold.change();
         double explained = hold.expected() - hold.first();
         if (unmoved(hold, explained)) {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
                             "The pressure stayed while the temperature moved; it should have changed by {}.",
-                            PressureDifference.ofPascals(explained)),
+                            ofGas(explained)),
                     AGAIN);
-        }
-        if (-change.value() > change.expanded()) {
-            return finding.conclude(
-                    Verdict.FAILS,
-                    lost(x, hold, leak),
-                    "Let the pressure off, have the joint found with soap and made anew, then hold it again.");
         }
         if (change.value() > change.expanded()) {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
                             "It gained {} beyond what its temperature explains: that temperature was not the gas's.",
-                            PressureDifference.ofPascals(change.value())),
+                            ofGas(change.value())),
                     AGAIN);
         }
-        if (smallest > tooMuch) {
+        Optional<Judgement> lost = lost(x, held, finding);
+        if (lost.isPresent()) {
+            return lost.get();
+        }
+        return x.by(BY_LEAK) ? byLeak(x, held, finding) : byTime(x, held, finding);
+    }
+
+    /** What a loss comes to that is more than chance; empty where nothing was lost, or no more than may be. */
+    private static Optional<Judgement> lost(Examination x, Held held, Finding finding) {
+        Uncertain change = held.hold.change();
+        if (-change.value() <= change.expanded()) {
+            return Optional.empty();
+        }
+        List<Limit> drops = ofLines(x, DROP, SheetLimit.atMost(SheetValue.TIGHTNESS_DROP));
+        Optional<Comparison> compared = !drops.isEmpty()
+                ? finding.hold(DROP, new Uncertain(-change.value(), change.standardUncertainty()), 0, drops)
+                : held.volume.isEmpty() ? Optional.empty() : finding.hold(LEAK, leak(x, held), 0, leaks(x, held));
+        Verdict verdict = compared.map(Comparison::verdict).orElse(Verdict.FAILS);
+        if (verdict == Verdict.MEETS) {
+            return Optional.empty();
+        }
+        return Optional.of(finding.conclude(
+                verdict,
+                lostIn(x, held),
+                "Let the pressure off, have the joint found with soap and made anew, then hold it again."));
+    }
+
+    /** By what was lost, with the error that the gauge's gain puts into the loss itself. */
+    private static Uncertain leak(Examination x, Held held) {
+        return held.hold.leak(held.volume.orElseThrow().cubicMetres(), gain(x));
+    }
+
+    /** The share by which the gauge may show every change of pressure too large or small, as a standard uncertainty. */
+    private static double gain(Examination x) {
+        Point read = x.measured(START_PRESSURE).isPresent() ? START_PRESSURE : PRESSURE_LOG;
+        return x.accuracy(read, Dimension.GAUGE_PRESSURE).gain();
+    }
+
+    private static List<Limit> leaks(Examination x, Held held) {
+        List<Limit> limits = new ArrayList<>(x.rules().limits(LEAK));
+        limits.add(new Limit(
+                x.rules().practice(),
+                Bound.AT_MOST,
+                Leak.ofPascalCubicMetresPerSecond(held.tooMuch.orElseThrow()),
+                x.rules().setting(LEAST_LEAK).source() + "; as nitrogen at this pressure, of " + Math.round(joints(x))
+                        + " joints"));
+        return limits;
+    }
+
+    private static Judgement byLeak(Examination x, Held held, Finding finding) {
+        Comparison compared =
+                finding.hold(LEAK, leak(x, held), 0, leaks(x, held)).orElseThrow();
+        double smallest = smallest(held.hold, held.volume.orElseThrow());
+        return compared.verdict() == Verdict.MEETS
+                ? finding.conclude(
+                        Verdict.MEETS,
+                        Text.of(
+                                "No more was lost than may be; a leak of {} a year would have shown.",
+                                lossOf(x, smallest, held.hold)),
+                        "")
+                : finding.conclude(
+                        Verdict.NOT_SHOWN,
+                        Text.of(
+                                "No leak stood out, but only one of {} a year would have.",
+                                lossOf(x, smallest, held.hold)),
+                        Text.of(
+                                "Use a finer gauge, or hold it {} in all with this one.",
+                                Duration.ofSeconds(Math.ceil(held.hold.needed(
+                                                        held.volume.get().cubicMetres(), held.tooMuch.orElseThrow())
+                                                / 60)
+                                        * 60)));
+    }
+
+    private static Judgement byTime(Examination x, Held held, Finding finding) {
+        double lasting = held.hold.lasting();
+        Optional<Comparison> compared = finding.hold(TIME, Uncertain.exact(lasting), 1, times(x));
+        if (compared.isEmpty()) {
+            return finding.conclude(
+                    Verdict.NOT_SHOWN,
+                    Text.of("Nobody says how long it is to be held."),
+                    "Give it in the rule book, or bring the outdoor unit's data sheet.");
+        }
+        Optional<Mass> unseen = unseen(x, held);
+        if (unseen.isPresent()) {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "No leak stood out, but only one over {} would have: {} of refrigerant a year.",
-                            Leak.ofPascalCubicMetresPerSecond(smallest),
-                            lossOf(x, smallest, hold)),
-                    Text.of(
-                            "Hold it {} in all with this gauge, or use one that shows smaller steps.",
-                            Duration.ofSeconds(Math.ceil(hold.needed(volume.cubicMetres(), tooMuch) / 60) * 60)));
+                            "With this gauge and volume only a leak of {} a year would have shown: more than the whole charge.",
+                            unseen.get()),
+                    "Use a finer gauge.");
         }
-        return finding.conclude(
-                Verdict.MEETS,
-                Text.of(
-                        "No change beyond its temperature's; a leak over {} would have shown.",
-                        Leak.ofPascalCubicMetresPerSecond(smallest)),
-                "");
+        Duration asked = (Duration) compared.get().binding().limit().value();
+        if (compared.get().verdict() != Verdict.MEETS) {
+            return finding.conclude(
+                    Verdict.NOT_SHOWN,
+                    Text.of("It was held for {}; {} are asked for.", Duration.ofSeconds(lasting), asked),
+                    Text.of("Hold it {}.", asked));
+        }
+        Text said = Text.of(
+                "Held for {} ({} asked) without a loss that temperature does not explain{}.",
+                Duration.ofSeconds(lasting),
+                asked,
+                held.volume
+                        .map(v -> Text.of(
+                                "; a leak of {} a year would have shown", lossOf(x, smallest(held.hold, v), held.hold)))
+                        .orElse(Text.of("")));
+        if (x.by(BY_TIME)) {
+            return finding.conclude(Verdict.MEETS, said, "");
+        }
+        Optional<String> search = x.chosen(TightnessPoints.SEARCH);
+        boolean searched = search.filter(by -> by.equals(TightnessPoints.SOAP) || by.equals(TightnessPoints.TRACED))
+                .isPresent();
+        return searched
+                ? finding.conclude(Verdict.MEETS, Text.of("{} Every joint was searched.", said), "")
+                : finding.conclude(
+                        Verdict.NOT_SHOWN,
+                        Text.of("{} The joints were not searched by what finds nitrogen.", said),
+                        TightnessPoints.SEARCH.how());
+    }
+
+    /** The smallest leak that would have stood out of the hold, Pa·m³/s. */
+    static double smallest(Hold hold, TestVolume volume) {
+        return hold.smallestLeak(volume.cubicMetres());
     }
 
     /** Whether the needle stood still although the temperature's share alone is far more than could be overlooked. */
@@ -358,22 +513,40 @@ final class HoldTest implements Requirement {
                 && Math.abs(explained) > hold.change().expanded();
     }
 
-    private static Text lost(Examination x, Hold hold, Uncertain leak) {
-        return Text.of(
-                "{} were lost beyond what its temperature explains: a leak of {}, {} of refrigerant a year.",
-                PressureDifference.ofPascals(-hold.change().value()),
-                Text.Amount.of(Dimension.LEAK, leak, 0),
-                lossOf(x, leak.value(), hold));
+    private static Text lostIn(Examination x, Held held) {
+        Hold hold = held.hold;
+        Text lost = Text.of(
+                "{} were lost beyond what its temperature explains",
+                ofGas(-hold.change().value()));
+        return held.volume
+                .map(volume -> Text.of(
+                        "{}: a leak of {}, {} of refrigerant a year.",
+                        lost,
+                        Text.Amount.of(Dimension.LEAK, leak(x, held), 0),
+                        lossOf(x, leak(x, held).value(), hold)))
+                .orElse(Text.of("{}.", lost));
     }
 
-    private static Object lossOf(Examination x, double leak, Hold hold) {
+    /** What a leak of nitrogen in this hold would be of refrigerant in a year. */
+    static Object lossOf(Examination x, double leak, Hold hold) {
+        return loss(x, leak, hold).map(Object.class::cast).orElse("an unknown mass");
+    }
+
+    private static Optional<Mass> loss(Examination x, double leak, Hold hold) {
         return refrigerant(x)
-                .map(r -> (Object) Mass.ofKilograms(YEAR
+                .map(r -> Mass.ofKilograms(YEAR
                         * LeakFlow.refrigerant(
                                 leak,
                                 AbsolutePressure.ofPascals(hold.first()),
                                 x.facts().site().atmosphere(),
-                                r)))
-                .orElse("an unknown mass");
+                                r)));
+    }
+
+    /** A hold in which a leak that empties the machine within a year would have passed unseen; empty where it is none, or not known. */
+    private static Optional<Mass> unseen(Examination x, Held held) {
+        Optional<Double> charge = x.outdoor().flatMap(unit -> x.at(unit).number(PlatePoints.CHARGE));
+        return held.volume
+                .flatMap(volume -> loss(x, smallest(held.hold, volume), held.hold))
+                .filter(lost -> charge.filter(whole -> lost.si() > whole).isPresent());
     }
 }

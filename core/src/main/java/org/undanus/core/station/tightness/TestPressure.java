@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.undanus.core.derived.Curve;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetValue;
@@ -20,6 +21,7 @@ import org.undanus.core.judgement.Finding;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
@@ -95,6 +97,68 @@ final class TestPressure {
                     .settings(FRACTION, SCREEN)
                     .schools(TOPIC),
             TestPressure::highEnough);
+
+    private static final LimitKey STRENGTH_LIMIT =
+            new LimitKey("tightness.strength-pressure", Dimension.GAUGE_PRESSURE, "Strength test, highest pressure");
+
+    /** The pressure held briefly before the long hold, where code or maker asks for one. */
+    static final Requirement STRENGTH_TEST = Requirement.of(
+            About.of(
+                            "tightness.strength-test",
+                            Station.TIGHTNESS,
+                            Scope.LINE_SET,
+                            "Strength test high enough",
+                            Severity.SAFETY)
+                    .sources(SOURCE)
+                    .limits(STRENGTH_LIMIT)
+                    .cautions(STRENGTH.caution()),
+            TestPressure::strength);
+
+    private static Judgement strength(Examination x) {
+        List<Limit> limits = x.outdoor()
+                .map(unit -> x.at(unit).limits(STRENGTH_LIMIT, SheetLimit.atLeast(SheetValue.STRENGTH_PRESSURE)))
+                .orElseGet(() -> x.rules().limits(STRENGTH_LIMIT));
+        if (limits.isEmpty()) {
+            return x.finding()
+                    .conclude(
+                            Verdict.DOES_NOT_APPLY,
+                            Text.of("Neither code nor maker asks for a strength test here."),
+                            "");
+        }
+        Optional<Judgement> contradicted = contradicted(x, limits.get(0));
+        if (contradicted.isPresent()) {
+            return contradicted.get();
+        }
+        if (!x.has(STRENGTH)) {
+            return x.notShown(
+                    List.of(STRENGTH),
+                    Text.of("It goes up to {}.", limits.get(0).value()));
+        }
+        Value.Measured read = x.need(STRENGTH);
+        Finding finding = x.finding();
+        Comparison held = finding.hold(STRENGTH_LIMIT, read.uncertain(), read.resolution(), limits)
+                .orElseThrow();
+        return finding.conclude(
+                held.verdict() == Verdict.FAILS ? Verdict.NOT_SHOWN : held.verdict(),
+                finding.room(),
+                Text.of("Test it anew at {}.", held.binding().limit().value()));
+    }
+
+    /** Where more is asked for than the plate allows, nobody tests at either before it is settled which stands. */
+    private static Optional<Judgement> contradicted(Examination x, Limit asked) {
+        return plate(x).filter(most -> asked.value().si() > most).map(most -> x.finding()
+                .step("Asked for", "", asked.value(), asked.source())
+                .step("Plate, low side", "never more", GaugePressure.ofPascals(most), "Plate of the outdoor unit")
+                .conclude(
+                        Verdict.REFER,
+                        Text.of(
+                                "{} are asked for, and the plate bears {} on its low side.",
+                                asked.value(),
+                                GaugePressure.ofPascals(most)),
+                        Text.of(
+                                "Ask the maker which figure stands. Until then never over {}.",
+                                GaugePressure.ofPascals(most))));
+    }
 
     /** The pressure the hold began at, gauge. */
     static Optional<Uncertain> held(Examination x) {
@@ -229,6 +293,10 @@ final class TestPressure {
         Optional<Limit> asked = asked(x);
         if (asked.isEmpty()) {
             return noPlate(x);
+        }
+        Optional<Judgement> contradicted = contradicted(x, asked.get());
+        if (contradicted.isPresent()) {
+            return contradicted.get();
         }
         Optional<Uncertain> held = held(x);
         if (held.isEmpty()) {

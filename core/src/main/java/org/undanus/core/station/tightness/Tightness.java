@@ -51,8 +51,10 @@ public final class Tightness {
                                         "Have the charge recovered, weighed in anew after evacuation, and the lines tested alone."),
                                 TestPressure.NEVER_OVER,
                                 TestPressure.IN_STAGES,
+                                TestPressure.STRENGTH_TEST,
                                 TestPressure.HIGH_ENOUGH,
                                 new HoldTest(),
+                                new SmallestLeak(),
                                 search(),
                                 WithinLimits.of(
                                         Station.TIGHTNESS,

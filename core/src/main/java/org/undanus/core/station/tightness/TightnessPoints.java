@@ -113,7 +113,7 @@ final class TightnessPoints {
                     "Hold, how long",
                     "From the first reading to the last.",
                     60,
-                    8 * 86_400)
+                    31 * 86_400)
             .with(InstrumentKind.CLOCK)
             .dueAt(Stage.WITNESS);
     static final Point END_PRESSURE =

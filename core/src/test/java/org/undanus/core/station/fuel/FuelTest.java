@@ -198,9 +198,7 @@ class FuelTest {
         assertThat(unit("flue-carbon-monoxide", "300 ppm").verdict(key)).isEqualTo(Verdict.NOT_SHOWN);
         Judgement thin =
                 unit("flue-carbon-monoxide", "5 ppm", "flue-oxygen", "20.0 %").find(key);
-        assertThat(thin.because().toString())
-                .startsWith("The sample is too thin: at 20")
-                .contains("±0.35 %");
+        assertThat(thin.because().toString()).startsWith("The sample is too thin: at 20");
     }
 
     @ParameterizedTest(name = "{0} ppm: {1}, leave {2}")
