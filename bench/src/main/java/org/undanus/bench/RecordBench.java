@@ -64,7 +64,7 @@ public final class RecordBench {
                     LocalDateTime.of(2026, 1, 1, 7, 30).plusDays(i / 40),
                     "R32",
                     Length.ofMetres(640),
-                    true));
+                    RecordedJob.Writer.TENTHS));
         }
         long begun = System.nanoTime();
         List<CommissioningRecord> all = new ArrayList<>();

@@ -30,6 +30,7 @@ public final class Auditor {
             DifferenceArithmetic.split(),
             new HeatFlowsDown(),
             new AirflowAgainstStatic(),
+            new SplitAgainstAirflow(),
             new EnergyBalance(),
             new PowerOfCurrent(),
             new CondensateAgainstAir(),

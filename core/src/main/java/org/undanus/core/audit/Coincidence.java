@@ -7,7 +7,7 @@ import java.util.Map;
 
 /**
  * How likely records agree in so many numbers by chance. Two readings from a bell curve of standard deviation σ, written in steps of
- * r, are the same number with a chance of r/(2·√π·σ).
+ * r, are the same number with a chance of r/(2·√π·σ); where a crew writes the same numbers more often than that, so often.
  */
 final class Coincidence<K> {
     private static final int FEWEST = 5;
@@ -74,7 +74,38 @@ final class Coincidence<K> {
     /** What two records have in common, and the chance of at least so much; 1 where nothing can be compared. */
     record Match(int same, int compared, double chance) {}
 
-    Match match(Row one, Row other) {
+    /** How often two of a crew's records have the same number on each line. */
+    final class Habit {
+        private final int[] same = new int[spread.length];
+        private final int[] pairs = new int[spread.length];
+
+        /** @param crew their records */
+        Habit(List<Row> crew) {
+            for (int line = 0; line < spread.length; line++) {
+                for (int i = 0; i < crew.size(); i++) {
+                    for (int j = 0; j < i; j++) {
+                        count(crew.get(i), crew.get(j), line);
+                    }
+                }
+            }
+        }
+
+        private void count(Row one, Row other, int line) {
+            if (!Double.isNaN(one.values[line]) && !Double.isNaN(other.values[line])) {
+                pairs[line]++;
+                same[line] += one.same(other, line) ? 1 : 0;
+            }
+        }
+
+        /** The two that are looked at left out. */
+        private double share(Row one, Row other, int line) {
+            int others = pairs[line] - 1;
+            return others <= 0 ? 0 : (double) (same[line] - (one.same(other, line) ? 1 : 0)) / others;
+        }
+    }
+
+    /** @param crew of those who wrote these two */
+    Match match(Row one, Row other, Habit crew) {
         int same = 0;
         int compared = 0;
         double[] chances = new double[spread.length];
@@ -82,7 +113,7 @@ final class Coincidence<K> {
             double step = Math.max(one.steps[line], other.steps[line]);
             double chance = step / (2 * Math.sqrt(Math.PI) * spread[line]);
             if (chance < 1 && !Double.isNaN(one.values[line]) && !Double.isNaN(other.values[line])) {
-                chances[compared++] = chance;
+                chances[compared++] = Math.max(chance, crew.share(one, other, line));
                 same += one.same(other, line) ? 1 : 0;
             }
         }

@@ -78,7 +78,7 @@ final class CopiedCourse implements JobCheck {
                 "What {} readings show beside their smooth course goes up and down as on {}.",
                 one.left().length,
                 other.record().reference());
-        return new JobFound(
+        return JobFound.copied(
                 Found.weighed(ABOUT, one.record().id(), new Doubt(Math.min(1, chance)), because, List.of(one.key()))
                         .drawn(new Found.Overlay(
                                 one.dimension(),
@@ -86,8 +86,8 @@ final class CopiedCourse implements JobCheck {
                                 other.course(),
                                 one.record().reference(),
                                 other.record().reference())),
-                Optional.of(one.record()),
-                Optional.of(other.record()));
+                one.record(),
+                other.record());
     }
 
     private static Optional<Rough> rough(CommissioningRecord record, Claim claim) {

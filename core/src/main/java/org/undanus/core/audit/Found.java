@@ -32,6 +32,8 @@ public record Found(
     public enum Outcome {
         CONSISTENT("Consistent"),
         DOUBTFUL("Doubtful"),
+        /** Written before what may have been copied from it. */
+        SOURCE("Probably the source"),
         CANNOT_TELL("Cannot tell");
 
         private final String title;

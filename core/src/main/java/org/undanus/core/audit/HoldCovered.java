@@ -44,7 +44,7 @@ final class HoldCovered implements Check {
                 .orElseThrow()
                 .outline()
                 .lasting();
-        double u = paper.number(AuditSettings.CLOCK).orElseThrow() * Math.sqrt(2);
+        double u = paper.clock().orElseThrow() * Math.sqrt(2);
         return Found.weighed(
                         ABOUT,
                         line.id(),

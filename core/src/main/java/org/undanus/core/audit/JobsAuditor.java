@@ -20,6 +20,17 @@ public final class JobsAuditor {
         return CHECKS.stream().map(JobCheck::about).toList();
     }
 
+    /** Of two records that may be one written from the other, the earlier is not the copy. */
+    private static JobFound asSource(JobFound found) {
+        boolean earlier = found.copy()
+                && found.found().doubtful()
+                && found.record()
+                        .flatMap(record ->
+                                found.other().filter(other -> other.on().isAfter(record.on())))
+                        .isPresent();
+        return earlier ? found.with(Found.Outcome.SOURCE) : found;
+    }
+
     /**
      * Every check of the crew's records; doubtful are those that stay so among all of them together.
      *
@@ -32,6 +43,8 @@ public final class JobsAuditor {
         List<JobFound> all = CHECKS.stream()
                 .flatMap(check -> check.check(records, archive, rules).stream())
                 .toList();
-        return Screening.screened(all, rules, JobFound::found, JobFound::with);
+        return Screening.screened(all, rules, JobFound::found, JobFound::with).stream()
+                .map(JobsAuditor::asSource)
+                .toList();
     }
 }

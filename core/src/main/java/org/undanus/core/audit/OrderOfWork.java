@@ -68,7 +68,7 @@ final class OrderOfWork implements Check {
                 late = Optional.of(timed.get(i - 1));
             }
         }
-        double u = paper.number(AuditSettings.CLOCK).orElseThrow() * Math.sqrt(2);
+        double u = paper.clock().orElseThrow() * Math.sqrt(2);
         // the worst of several
         Doubt doubt = new Doubt(Math.min(1, Doubt.beyond(worst / u).chance() * (timed.size() - 1)));
         return Found.weighed(

@@ -22,6 +22,7 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
@@ -97,6 +98,25 @@ final class Paper {
     /** The number that the rule book gives; empty where it leaves it open. */
     Optional<Double> number(Setting setting) {
         return rules.decides(setting) ? Optional.of(rules.number(setting)) : Optional.empty();
+    }
+
+    /**
+     * How far a written time may be off, as a standard uncertainty, s: as the rule book says, or more where all of the record's times are
+     * rounded to more. Empty where the rule book leaves it open.
+     */
+    Optional<Double> clock() {
+        return number(AuditSettings.CLOCK).map(by -> Math.max(by, clock(List.of(record))));
+    }
+
+    /** What rounding alone makes of the times of some records, as a standard uncertainty, s. */
+    static double clock(List<CommissioningRecord> records) {
+        List<Double> times = records.stream()
+                .flatMap(each -> each.claims().stream())
+                .flatMap(claim -> claim.at().stream())
+                .map(at -> (double) at.toLocalTime().toSecondOfDay())
+                .distinct()
+                .toList();
+        return Rounding.ofTimes(times) / Math.sqrt(12);
     }
 
     Optional<Claim> claim(Point point, Subject subject) {

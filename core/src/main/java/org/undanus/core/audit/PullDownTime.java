@@ -65,8 +65,9 @@ final class PullDownTime implements Check {
                 paper.value(HOSE_BORE, line).orElse(WIDE),
                 paper.value(HOSE_LENGTH, line).orElse(SHORT));
         double least = dry.time(paper.air().si(), reached);
+        // a length of time is as exact as it is written: who writes one minute has not rounded to ten
         double u = Math.hypot(
-                paper.number(AuditSettings.CLOCK).orElseThrow(),
+                Math.min(paper.number(AuditSettings.CLOCK).orElseThrow(), Rounding.ofTime(claimed) / Math.sqrt(12)),
                 least * paper.number(AuditSettings.VOLUME).orElseThrow());
         return Found.weighed(
                         ABOUT,

@@ -46,7 +46,7 @@ final class RunningAgainstClock implements Check {
                 .flatMap(point ->
                         paper.facts().subjects(point.scope()).stream().flatMap(unit -> paper.at(point, unit).stream()))
                 .max(LocalDateTime::compareTo);
-        Optional<Double> clock = paper.number(AuditSettings.CLOCK);
+        Optional<Double> clock = paper.clock();
         Optional<Double> claimed =
                 run.flatMap(Claim::measured).map(m -> m.quantity().si());
         if (claimed.isEmpty() || started.isEmpty() || read.isEmpty() || clock.isEmpty()) {

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Point;
@@ -19,6 +21,8 @@ import org.undanus.core.rules.RuleBook;
 abstract class SameNumbers implements JobCheck {
     /** Two that share fewer are not looked at further: of a whole archive most. */
     private static final int FEWEST = 2;
+
+    private static final Pattern NUMBER = Pattern.compile("\\d+(?:[.,]\\d+)?");
 
     private final AboutCheck about;
     /** Read off an instrument and different with place and weather; what is set to a round number is not among them. */
@@ -65,7 +69,11 @@ abstract class SameNumbers implements JobCheck {
         return new OfTimes();
     }
 
-    abstract Map<PointKey, Coincidence.Written> numbers(CommissioningRecord record);
+    /** What is compared, each with the step that this crew writes it in. */
+    abstract Map<PointKey, Coincidence.Written> numbers(CommissioningRecord record, Map<String, Double> steps);
+
+    /** The steps that a crew writes lines in, by their point. */
+    abstract Map<String, Double> steps(List<CommissioningRecord> crew);
 
     abstract String called();
 
@@ -76,10 +84,13 @@ abstract class SameNumbers implements JobCheck {
 
     @Override
     public List<JobFound> check(List<CommissioningRecord> records, List<CommissioningRecord> archive, RuleBook rules) {
-        Coincidence<PointKey> coincidence =
-                new Coincidence<>(archive.stream().map(this::numbers).toList());
-        List<Coincidence.Row> rows =
-                records.stream().map(this::numbers).map(coincidence::row).toList();
+        Map<String, Double> steps = steps(records);
+        Coincidence<PointKey> coincidence = new Coincidence<>(
+                archive.stream().map(record -> numbers(record, steps)).toList());
+        List<Coincidence.Row> rows = records.stream()
+                .map(record -> coincidence.row(numbers(record, steps)))
+                .toList();
+        Coincidence<PointKey>.Habit habit = coincidence.new Habit(rows);
         List<JobFound> found = new ArrayList<>();
         for (int i = 0; i < rows.size(); i++) {
             int nearest = -1;
@@ -88,7 +99,7 @@ abstract class SameNumbers implements JobCheck {
             for (int j = 0; j < rows.size(); j++) {
                 int same = j == i ? 0 : rows.get(i).same(rows.get(j));
                 if (same >= most) {
-                    Coincidence.Match each = coincidence.match(rows.get(i), rows.get(j));
+                    Coincidence.Match each = coincidence.match(rows.get(i), rows.get(j), habit);
                     if (nearest < 0 || each.chance() < match.chance()) {
                         match = each;
                         nearest = j;
@@ -99,25 +110,28 @@ abstract class SameNumbers implements JobCheck {
             }
             if (nearest >= 0 && match.compared() > 0) {
                 Doubt doubt = new Doubt(Math.min(1, match.chance() * Coincidence.looks(records.size())));
-                found.add(found(records.get(i), records.get(nearest), match, doubt));
+                found.add(found(records.get(i), records.get(nearest), steps, match, doubt));
             }
         }
         return found;
     }
 
     private JobFound found(
-            CommissioningRecord record, CommissioningRecord other, Coincidence.Match match, Doubt doubt) {
+            CommissioningRecord record,
+            CommissioningRecord other,
+            Map<String, Double> steps,
+            Coincidence.Match match,
+            Doubt doubt) {
         Text because = Text.of(
                 "{} of {} {} are the same as on {}.", match.same(), match.compared(), called(), other.reference());
-        Map<PointKey, Coincidence.Written> own = numbers(record);
-        Map<PointKey, Coincidence.Written> there = numbers(other);
+        Map<PointKey, Coincidence.Written> own = numbers(record, steps);
+        Map<PointKey, Coincidence.Written> there = numbers(other, steps);
         List<PointKey> same = own.keySet().stream()
                 .filter(key -> there.containsKey(key)
                         && Math.abs(there.get(key).value() - own.get(key).value())
                                 < own.get(key).step() / 2)
                 .toList();
-        return new JobFound(
-                Found.weighed(about, record.id(), doubt, because, same), Optional.of(record), Optional.of(other));
+        return JobFound.copied(Found.weighed(about, record.id(), doubt, because, same), record, other);
     }
 
     private static final class OfReadings extends SameNumbers {
@@ -140,8 +154,30 @@ abstract class SameNumbers implements JobCheck {
             return "readings";
         }
 
+        /** In units of the last digit, what all of a crew write on a line. */
         @Override
-        Map<PointKey, Coincidence.Written> numbers(CommissioningRecord record) {
+        Map<String, Double> steps(List<CommissioningRecord> crew) {
+            Map<String, List<Double>> written = new HashMap<>();
+            crew.stream()
+                    .flatMap(record -> record.claims().stream())
+                    .filter(SameNumbers::read)
+                    .forEach(claim -> inLastDigits(claim).ifPresent(number -> written.computeIfAbsent(
+                                    claim.key().point(), any -> new ArrayList<>())
+                            .add(number)));
+            Map<String, Double> steps = new HashMap<>();
+            written.forEach((point, numbers) -> steps.put(point, Rounding.ofNumbers(numbers)));
+            return steps;
+        }
+
+        private static Optional<Double> inLastDigits(Claim claim) {
+            Matcher number = NUMBER.matcher(claim.typed());
+            return number.find()
+                    ? Optional.of(Double.valueOf(number.group().replaceAll("[.,]", "")))
+                    : Optional.empty();
+        }
+
+        @Override
+        Map<PointKey, Coincidence.Written> numbers(CommissioningRecord record, Map<String, Double> steps) {
             Map<PointKey, Coincidence.Written> numbers = new HashMap<>();
             for (Claim claim : record.claims()) {
                 if (read(claim)) {
@@ -149,7 +185,11 @@ abstract class SameNumbers implements JobCheck {
                             .filter(m -> m.resolution() > 0)
                             .ifPresent(m -> numbers.put(
                                     claim.key(),
-                                    new Coincidence.Written(m.quantity().si(), m.resolution())));
+                                    new Coincidence.Written(
+                                            m.quantity().si(),
+                                            m.resolution()
+                                                    * steps.getOrDefault(
+                                                            claim.key().point(), 1.0))));
                 }
             }
             return numbers;
@@ -164,8 +204,7 @@ abstract class SameNumbers implements JobCheck {
                 RecordLines.VACUUM_ENDED,
                 RecordLines.OPENED,
                 RecordLines.STARTED);
-        /** Times are written to five minutes. */
-        private static final double STEP = 300;
+        private static final String ALL = "times";
 
         OfTimes() {
             super(AboutCheck.of(
@@ -186,9 +225,26 @@ abstract class SameNumbers implements JobCheck {
             return "lengths of time";
         }
 
+        /** As they round the time of day; a length of time is the difference of two. */
         @Override
-        Map<PointKey, Coincidence.Written> numbers(CommissioningRecord record) {
+        Map<String, Double> steps(List<CommissioningRecord> crew) {
+            List<Double> lengths = crew.stream()
+                    .flatMap(record -> lengths(record).values().stream())
+                    .toList();
+            return Map.of(ALL, Rounding.ofTimes(lengths));
+        }
+
+        @Override
+        Map<PointKey, Coincidence.Written> numbers(CommissioningRecord record, Map<String, Double> steps) {
             Map<PointKey, Coincidence.Written> numbers = new HashMap<>();
+            lengths(record)
+                    .forEach((key, seconds) -> numbers.put(key, new Coincidence.Written(seconds, steps.get(ALL))));
+            return numbers;
+        }
+
+        /** How long after the step before each came, s. */
+        private static Map<PointKey, Double> lengths(CommissioningRecord record) {
+            Map<PointKey, Double> lengths = new HashMap<>();
             Map<String, LocalDateTime> last = new HashMap<>();
             for (Point step : STEPS) {
                 for (Claim claim : record.claims()) {
@@ -196,13 +252,12 @@ abstract class SameNumbers implements JobCheck {
                         String line = claim.key().component();
                         LocalDateTime at = claim.at().get();
                         Optional.ofNullable(last.put(line, at))
-                                .ifPresent(before -> numbers.put(
-                                        claim.key(),
-                                        new Coincidence.Written(ChronoUnit.SECONDS.between(before, at), STEP)));
+                                .ifPresent(before ->
+                                        lengths.put(claim.key(), (double) ChronoUnit.SECONDS.between(before, at)));
                     }
                 }
             }
-            return numbers;
+            return lengths;
         }
     }
 }

@@ -46,6 +46,10 @@ public final class AuditSettings {
             "audit.weather-pressure",
             Dimension.PRESSURE_DIFFERENCE,
             "How far weather takes the air pressure from that of the height, as a standard uncertainty");
+    public static final Setting COIL = Setting.useful(
+            "audit.coil",
+            Dimension.RATIO,
+            "How far a sound machine's split may be from the coil model's, as a standard uncertainty");
     /** From one day to another. */
     public static final Setting BETWEEN_DAYS = Setting.useful(
             "audit.between-days",
@@ -65,6 +69,7 @@ public final class AuditSettings {
                 OUTDOORS,
                 AIR,
                 WEATHER_PRESSURE,
+                COIL,
                 BETWEEN_DAYS);
     }
 }

@@ -16,7 +16,8 @@ public enum Doctoring {
     COPIED("Readings of another job", "jobs.same-readings"),
     TO_TARGET("Superheat and subcooling as aimed at", "record.superheat-arithmetic"),
     FLAT_HOLD("Pressure stood while the night cooled", "record.pressure-hold"),
-    QUICK_PULL_DOWN("Pull-down invented", "record.pull-down"),
+    QUICK_PULL_DOWN("Pull-down invented, two to five times too fast", "record.pull-down"),
+    OTHER_SPLIT("Supply air that this airflow cannot have", "record.split-airflow"),
     WRONG_TABLE("Saturation by another refrigerant's table", "record.saturation-suction"),
     HEIGHT_FORGOTTEN("Air pressure of sea level", "record.barometer"),
     OVERLAP("Vacuum begun before the test ended", "record.order"),
@@ -29,8 +30,10 @@ public enum Doctoring {
 
     /** Long enough for volume and charge to tell. */
     private static final String LONG_RUN = "80 ft, elbow, 8 ft";
+
+    private static final double LONG_FEET = 88;
     /** lb. */
-    private static final double LONG_RUN_TAKES = 0.6 / 16 * (88 - 15);
+    private static final double LONG_RUN_TAKES = 0.6 / 16 * (LONG_FEET - 15);
 
     private static final double PSI = 6894.757;
 
@@ -101,8 +104,17 @@ public enum Doctoring {
             case QUICK_PULL_DOWN -> {
                 job.rewrite(point("piping.run"), LONG_RUN);
                 job.rewrite(point("evacuation.pump-speed"), "3 cfm");
-                job.rewrite(point("evacuation.reached"), "5 micron");
-                job.rewrite(point("evacuation.pull-time"), "2 min");
+                double least = job.quickest(LONG_FEET, 3, number(job.written(point("evacuation.reached"))));
+                long minutes = Math.max(1, Math.round(least / 60 / (2 + 3 * random.nextDouble())));
+                job.rewrite(point("evacuation.pull-time"), minutes + " min");
+            }
+            case OTHER_SPLIT -> {
+                double back = number(job.written(point("running.return-dry-bulb")));
+                double split = (back - number(job.written(point("running.supply-dry-bulb"))))
+                        * (1.4 + 0.3 * random.nextDouble());
+                job.rewrite(point("running.supply-dry-bulb"), degrees(back - split, step));
+                job.rewrite(point("running.supply-wet-bulb"), degrees(back - split - 1, step));
+                job.rewrite(RecordLines.SPLIT, degrees(split, step));
             }
             case WRONG_TABLE -> {
                 Saturation table = Saturation.of(Refrigerant.named("R22").orElseThrow());

@@ -50,7 +50,7 @@ public record RecordProof(int honest, int doubted, int crews, int crewsDoubted, 
                     LocalDateTime.of(2026, 6, 1, 7, 30).plusDays(2L * i),
                     random.nextBoolean() ? "R410A" : "R32",
                     HEIGHT,
-                    number % 2 == 0));
+                    RecordedJob.Writer.values()[number % RecordedJob.Writer.values().length]));
         }
         return jobs;
     }
@@ -78,8 +78,9 @@ public record RecordProof(int honest, int doubted, int crews, int crewsDoubted, 
             crewsDoubted += audited(jobs, rules).anyMatch(each -> each.found().doubtful()) ? 1 : 0;
             for (Doctoring way : Doctoring.values()) {
                 List<RecordedJob> some = crew(random, rules, number);
-                RecordedJob job = some.get(random.nextInt(CREW / 2));
-                way.apply(job, some.get(CREW / 2 + random.nextInt(CREW / 2)), random);
+                // who copies, copies from an earlier job
+                RecordedJob job = some.get(CREW / 2 + random.nextInt(CREW / 2));
+                way.apply(job, some.get(random.nextInt(CREW / 2)), random);
                 found.merge(
                         way,
                         way.amongJobs() ? amongJobs(way, job, some, rules) : alone(way, job, rules),

@@ -16,6 +16,7 @@ import org.undanus.core.audit.Claim;
 import org.undanus.core.audit.CommissioningRecord;
 import org.undanus.core.audit.RecordLines;
 import org.undanus.core.curve.PullDown;
+import org.undanus.core.derived.CoolingCoil;
 import org.undanus.core.derived.LineContents;
 import org.undanus.core.derived.Tube;
 import org.undanus.core.evidence.Entry;
@@ -55,15 +56,34 @@ public final class RecordedJob {
     private static final double CUBIC_FOOT_A_MINUTE = 4.719474e-4;
     private static final double DENSITY = 1.1;
     private static final double HEAT_OF_AIR = 1010;
-    private static final int FIVE = 5;
     private static final double VOLTS = 230;
     private static final double POWER_FACTOR = 0.95;
+    private static final CoolingCoil COIL = new CoolingCoil(
+            new CoolingCoil.Rating(3 * 3516.853, 1200 * CUBIC_FOOT_A_MINUTE, 0.75),
+            new CoolingCoil.Slopes(0.031, -0.009, 0.8));
     private static final double PUMP_CFM = 6;
     private static final double HOSE_BORE = 0.00635;
     private static final double HOSE = 1.5;
 
-    /** What who writes does with digits: the steps that are written. */
-    private record Habit(double fahrenheit, double psi) {}
+    /** How somebody writes. */
+    public enum Writer {
+        /** Tenths of a degree, times to five minutes. */
+        TENTHS(0.1, 5),
+        /** Whole degrees, times to five minutes. */
+        DEGREES(1, 5),
+        /** Whole degrees, times to the hour. */
+        HOURS(1, 60);
+
+        private final double fahrenheit;
+        private final int minutes;
+
+        Writer(double fahrenheit, int minutes) {
+            this.fahrenheit = fahrenheit;
+            this.minutes = minutes;
+        }
+    }
+
+    private static final double PSI_STEP = 1;
 
     private final RandomGenerator random;
     private final RuleBook rules;
@@ -72,7 +92,7 @@ public final class RecordedJob {
     private final String crew;
     private final String person;
     private final LocalDate day;
-    private final Habit habit;
+    private final Writer writer;
     private final Map<PointKey, String> typed = new LinkedHashMap<>();
     private final Map<PointKey, LocalDateTime> times = new LinkedHashMap<>();
     private final Case facts;
@@ -90,7 +110,7 @@ public final class RecordedJob {
     /**
      * @param reference of the installation
      * @param begins when the day's work begins there
-     * @param careful whether tenths are written
+     * @param writer who writes it
      */
     public RecordedJob(
             RandomGenerator random,
@@ -102,7 +122,7 @@ public final class RecordedJob {
             LocalDateTime begins,
             String refrigerant,
             Length elevation,
-            boolean careful) {
+            Writer writer) {
         this.random = random;
         this.rules = rules;
         this.reference = reference;
@@ -111,7 +131,7 @@ public final class RecordedJob {
         this.person = person;
         this.day = begins.toLocalDate();
         this.now = begins;
-        this.habit = careful ? new Habit(0.1, 1) : new Habit(1, 1);
+        this.writer = writer;
         this.facts = new Case(
                 new Site(building, elevation),
                 List.of(
@@ -134,11 +154,19 @@ public final class RecordedJob {
 
     private void write(Point point, String subject, String text) {
         typed.put(new PointKey(point.id(), point.scope().ofSystem() ? PointKey.SYSTEM : subject), text);
-        times.put(new PointKey(point.id(), point.scope().ofSystem() ? PointKey.SYSTEM : subject), five(now));
+        times.put(new PointKey(point.id(), point.scope().ofSystem() ? PointKey.SYSTEM : subject), clock(now));
     }
 
-    private static LocalDateTime five(LocalDateTime at) {
-        return at.withMinute(at.getMinute() / FIVE * FIVE).withSecond(0).withNano(0);
+    private LocalDateTime clock(LocalDateTime at) {
+        return at.withMinute(at.getMinute() / writer.minutes * writer.minutes)
+                .withSecond(0)
+                .withNano(0);
+    }
+
+    /** A length of time as it is chosen by whoever counts in such steps, minutes. */
+    private double lasting(double low, double high, double step) {
+        double each = Math.max(step, writer.minutes / 2.0);
+        return Math.max(each, Math.round(between(low, high) / each) * each);
     }
 
     private void later(double minutes) {
@@ -162,7 +190,7 @@ public final class RecordedJob {
     }
 
     private String degrees(double kelvin) {
-        return number(fahrenheit(kelvin), habit.fahrenheit()) + " °F";
+        return number(fahrenheit(kelvin), writer.fahrenheit) + " °F";
     }
 
     private void work() {
@@ -178,6 +206,7 @@ public final class RecordedJob {
         write(point("plate.model"), "outdoor-1", "DX-42");
         write(point("plate.refrigerant"), "outdoor-1", refrigerant.name());
         write(point("plate.refrigerant"), "indoor-1", refrigerant.name());
+        write(point("plate.cooling-capacity"), "outdoor-1", "3 t");
         write(point("plate.charge"), "outdoor-1", "5.2 lb");
         write(point("plate.precharged-length"), "outdoor-1", "15 ft");
         write(point("plate.extra-charge"), "outdoor-1", "0.6 oz/ft");
@@ -205,9 +234,9 @@ public final class RecordedJob {
         at(RecordLines.TEST_BEGUN);
         double gauge = rounded(between(290, 450), 10) * PSI;
         double before = kelvin(between(62, 82));
-        double minutes = Math.round(between(60, 150) / 10) * 10;
+        double minutes = lasting(60, 150, 10);
         double after = before + noise(2.5);
-        write(point("tightness.start-pressure"), line, number(gauge / PSI, habit.psi()) + " psig");
+        write(point("tightness.start-pressure"), line, number(gauge / PSI, PSI_STEP) + " psig");
         write(point("tightness.start-temperature"), line, degrees(before));
         int readings = 6;
         StringBuilder course = new StringBuilder();
@@ -223,13 +252,13 @@ public final class RecordedJob {
                     - air.si();
             course.append(i == 0 ? "" : ", ")
                     .append(String.format(Locale.ROOT, "%02d:%02d ", each.getHour(), each.getMinute()))
-                    .append(number(i == 0 ? gauge / PSI : last / PSI + noise(0.3), habit.psi()))
+                    .append(number(i == 0 ? gauge / PSI : last / PSI + noise(0.3), PSI_STEP))
                     .append(i == 0 ? " psig" : "");
         }
         write(point("tightness.pressure-readings"), line, course.toString());
         write(point("tightness.hold-time"), line, number(minutes, 1) + " min");
         later(minutes);
-        write(point("tightness.end-pressure"), line, number(last / PSI, habit.psi()) + " psig");
+        write(point("tightness.end-pressure"), line, number(last / PSI, PSI_STEP) + " psig");
         write(point("tightness.end-temperature"), line, degrees(after + noise(0.4)));
         later(between(2, 15));
         at(RecordLines.TEST_ENDED);
@@ -242,14 +271,15 @@ public final class RecordedJob {
         double reached = Math.round(between(180, 420));
         double speed = PUMP_CFM * CUBIC_FOOT_A_MINUTE;
         double dry = new PullDown(volume, speed, 0, HOSE_BORE, HOSE).time(air.si(), reached * MICRON);
-        double pulled = Math.max(10, dry / 60 * between(1.3, 3));
+        double able = Math.max(10, dry / 60 * between(1.3, 3));
+        double pulled = writer == Writer.HOURS ? Math.ceil(able / 30) * 30 : able;
         write(point("evacuation.pump-speed"), line, number(PUMP_CFM, 1) + " cfm");
         write(point("evacuation.hose-bore"), line, "1/4 in");
         write(point("evacuation.hose-length"), line, number(HOSE / FOOT, 0.1) + " ft");
         later(pulled);
         write(point("evacuation.pull-time"), line, number(Math.ceil(pulled), 1) + " min");
         write(point("evacuation.reached"), line, number(reached, 1) + " micron");
-        double hold = Math.round(between(10, 25));
+        double hold = lasting(10, 25, 1);
         double rise = between(40, 160);
         int readings = 12;
         StringBuilder course = new StringBuilder();
@@ -288,7 +318,7 @@ public final class RecordedJob {
         weather = new CommissioningRecord.DayWeather(
                 Temperature.ofKelvin(rounded(outdoor - between(6, 11), 0.1)),
                 Temperature.ofKelvin(rounded(outdoor + between(0, 2), 0.1)));
-        double run = Math.round(between(15, 40));
+        double run = lasting(15, 40, 1);
         later(run + between(1, 5));
         VirtualMachine machine = new VirtualMachine(
                 refrigerant,
@@ -304,19 +334,17 @@ public final class RecordedJob {
                 PointKey.SYSTEM,
                 number((air.si() + noise(700)) / INCH_OF_MERCURY, 0.01) + " inHg");
         cycle(is);
-        air(is, indoor);
-        electricity(is, indoor, outdoor);
+        air(indoor, outdoor);
+        electricity(indoor, outdoor);
     }
 
     private void cycle(VirtualMachine.Running is) {
         Saturation table = Saturation.of(refrigerant);
         String unit = "outdoor-1";
         double low = rounded(
-                table.dew(Temperature.ofKelvin(is.evaporating())).si() / PSI - air.si() / PSI + noise(0.7),
-                habit.psi());
+                table.dew(Temperature.ofKelvin(is.evaporating())).si() / PSI - air.si() / PSI + noise(0.7), PSI_STEP);
         double high = rounded(
-                table.bubble(Temperature.ofKelvin(is.condensing())).si() / PSI - air.si() / PSI + noise(1.2),
-                habit.psi());
+                table.bubble(Temperature.ofKelvin(is.condensing())).si() / PSI - air.si() / PSI + noise(1.2), PSI_STEP);
         double boiling = table.dewTemperature(GaugePressure.ofPascals(low * PSI).absolute(air))
                         .si()
                 + noise(0.15);
@@ -326,28 +354,30 @@ public final class RecordedJob {
                         + noise(0.15);
         double suction = is.evaporating() + is.superheat() + noise(0.4);
         double liquid = is.condensing() - is.subcooling() + noise(0.4);
-        double step = habit.fahrenheit();
+        double step = writer.fahrenheit;
         double te = rounded(fahrenheit(boiling), step);
         double tc = rounded(fahrenheit(condensing), step);
         double ts = rounded(fahrenheit(suction), step);
         double tl = rounded(fahrenheit(liquid), step);
-        write(point("charge.suction-pressure"), unit, number(low, habit.psi()) + " psig");
+        write(point("charge.suction-pressure"), unit, number(low, PSI_STEP) + " psig");
         write(RecordLines.EVAPORATING, unit, number(te, step) + " °F");
         write(point("charge.suction-temperature"), unit, number(ts, step) + " °F");
         write(RecordLines.SUPERHEAT, unit, number(ts - te, step) + " °F");
-        write(point("charge.liquid-pressure"), unit, number(high, habit.psi()) + " psig");
+        write(point("charge.liquid-pressure"), unit, number(high, PSI_STEP) + " psig");
         write(RecordLines.CONDENSING, unit, number(tc, step) + " °F");
         write(point("charge.liquid-temperature"), unit, number(tl, step) + " °F");
         write(RecordLines.SUBCOOLING, unit, number(tc - tl, step) + " °F");
     }
 
-    private void air(VirtualMachine.Running is, double indoor) {
+    private void air(double indoor, double outdoor) {
         String unit = "indoor-1";
-        double step = habit.fahrenheit();
+        double step = writer.fahrenheit;
         MoistAir entering = MoistAir.ofRelativeHumidity(Temperature.ofKelvin(indoor), between(0.45, 0.58), air);
-        supply = indoor - is.split();
-        MoistAir leaving = MoistAir.ofRelativeHumidity(Temperature.ofKelvin(supply), 0.9, air);
         double flow = between(1150, 1300);
+        // a coil as it is rated, and a machine within a few percent of that
+        double rated = COIL.leaving(entering, outdoor - Temperature.ZERO_CELSIUS, flow * CUBIC_FOOT_A_MINUTE);
+        supply = indoor - (indoor - Temperature.ZERO_CELSIUS - rated) * (1 + noise(0.05));
+        MoistAir leaving = MoistAir.ofRelativeHumidity(Temperature.ofKelvin(supply), 0.9, air);
         double dry = rounded(fahrenheit(indoor + noise(0.3)), step);
         double cold = rounded(fahrenheit(supply + noise(0.3)), step);
         write(point("running.return-dry-bulb"), unit, number(dry, step) + " °F");
@@ -361,13 +391,13 @@ public final class RecordedJob {
         write(point("running.airflow"), unit, number(flow * (1 + noise(0.02)), 10) + " cfm");
         double water = flow
                 * CUBIC_FOOT_A_MINUTE
-                / leaving.specificVolume()
+                / entering.specificVolume()
                 * Math.max(0, entering.humidityRatio() - leaving.humidityRatio())
                 / 1000;
         write(RecordLines.CONDENSATE, unit, number(water * 3.6e6 * (1 + noise(0.04)), 0.1) + " L/h");
     }
 
-    private void electricity(VirtualMachine.Running is, double indoor, double outdoor) {
+    private void electricity(double indoor, double outdoor) {
         double volts = VOLTS + noise(4);
         double watts = 1200
                 * CUBIC_FOOT_A_MINUTE
@@ -410,12 +440,19 @@ public final class RecordedJob {
         times.replaceAll((key, before) -> before.plusMinutes(minutes));
     }
 
+    /** The least that its pump needs, dry and tight, for lines of so many feet, s. */
+    double quickest(double feet, double cfm, double reached) {
+        double held = LineContents.volume(
+                feet * FOOT, Tube.of(0.009525).orElseThrow(), Tube.of(0.019050).orElseThrow());
+        return new PullDown(held, cfm * CUBIC_FOOT_A_MINUTE, 0, HOSE_BORE, HOSE).time(air.si(), reached * MICRON);
+    }
+
     AbsolutePressure air() {
         return air;
     }
 
     double step() {
-        return habit.fahrenheit();
+        return writer.fahrenheit;
     }
 
     /** Lines that are written, by their point. */

@@ -80,6 +80,19 @@ class ChecksTest {
 
     private static final String R410A = "plate.refrigerant" + OUT + "R410A";
 
+    private static String[] split(String airflow, String supply) {
+        return new String[] {
+            "plate.model" + OUT + "WS-12",
+            "plate.model" + IN + "WS-12 I",
+            "operation.mode" + ALL + "cooling",
+            "running.outdoor-dry-bulb" + ALL + "95 °F",
+            "running.return-dry-bulb" + IN + "78 °F",
+            "running.return-wet-bulb" + IN + "65 °F",
+            "running.supply-dry-bulb" + IN + supply,
+            "running.airflow" + IN + airflow
+        };
+    }
+
     private static String[] hold(String first, String cold, String last, String warm) {
         return new String[] {
             "tightness.start-pressure" + LINE + first,
@@ -328,6 +341,10 @@ class ChecksTest {
                 sample("record.airflow-static", CONSISTENT, "table gives", statics("1200 cfm")),
                 sample("record.airflow-static", DOUBTFUL, "table gives", statics("2400 cfm")),
                 sample("record.airflow-static", CANNOT_TELL, "No fan table", "running.airflow" + IN + "1200 cfm"),
+                sample("record.split-airflow", CONSISTENT, "rated coil", split("1200 cfm", "57 °F")),
+                sample("record.split-airflow", DOUBTFUL, "rated coil", split("1200 cfm", "46 °F")),
+                sample("record.split-airflow", DOUBTFUL, "rated coil", split("2000 cfm", "55 °F")),
+                sample("record.split-airflow", CANNOT_TELL, "far from the rated", split("6000 cfm", "57 °F")),
                 sample("record.condensate-air", CONSISTENT, "caught", water("4.5 L/h")),
                 sample("record.condensate-air", DOUBTFUL, "caught", water("20 L/h")),
                 sample("record.condensate-air", CANNOT_TELL, "lacks", "record.condensate" + IN + "4 L/h"),

@@ -69,11 +69,48 @@ class DoubtTest {
         Coincidence<String> coincidence = new Coincidence<>(archive);
         List<Coincidence.Row> rows = archive.stream().map(coincidence::row).toList();
         // 1/(2·√π·15.81)
-        assertThat(coincidence.match(rows.get(0), rows.get(0)).chance()).isCloseTo(0.01784, within(1e-4));
-        assertThat(coincidence.match(rows.get(0), rows.get(1)).chance()).isEqualTo(1);
+        assertThat(coincidence
+                        .match(rows.get(0), rows.get(0), coincidence.new Habit(List.of()))
+                        .chance())
+                .isCloseTo(0.01784, within(1e-4));
+        assertThat(coincidence
+                        .match(rows.get(0), rows.get(1), coincidence.new Habit(rows))
+                        .chance())
+                .isEqualTo(1);
         Coincidence<String> few = new Coincidence<>(archive.subList(0, 4));
-        assertThat(few.match(few.row(archive.get(0)), few.row(archive.get(0))).compared())
+        assertThat(few.match(few.row(archive.get(0)), few.row(archive.get(0)), few.new Habit(List.of()))
+                        .compared())
                 .as("of too few no spread is known")
                 .isZero();
+    }
+
+    /** A crew that writes 20 on four of five records agrees in it by habit. */
+    @Test
+    void whatACrewWritesByHabitIsNoCoincidence() {
+        List<Map<String, Coincidence.Written>> archive = List.of(20.0, 20.0, 20.0, 20.0, 80.0).stream()
+                .map(value -> Map.of("a", new Coincidence.Written(value, 1)))
+                .toList();
+        Coincidence<String> coincidence = new Coincidence<>(archive);
+        List<Coincidence.Row> rows = archive.stream().map(coincidence::row).toList();
+        // six of ten pairs; of the nine others five
+        assertThat(coincidence
+                        .match(rows.get(0), rows.get(1), coincidence.new Habit(rows))
+                        .chance())
+                .isCloseTo(5.0 / 9, within(1e-9));
+    }
+
+    @Test
+    void roundingIsToldFromWhatIsWritten() {
+        assertThat(Rounding.ofTimes(List.of(3600.0, 7200.0, 10800.0, 3600.0, 7200.0)))
+                .isEqualTo(3600);
+        assertThat(Rounding.ofTimes(List.of(300.0, 1500.0, 2100.0, 600.0, 4500.0)))
+                .isEqualTo(300);
+        assertThat(Rounding.ofTimes(List.of(3600.0))).as("too few to tell").isEqualTo(60);
+        assertThat(Rounding.ofTime(60)).isEqualTo(60);
+        assertThat(Rounding.ofTime(900)).isEqualTo(300);
+        assertThat(Rounding.ofTime(1200)).isEqualTo(600);
+        assertThat(Rounding.ofNumbers(List.of(720.0, 680.0, 740.0, 590.0, 610.0)))
+                .isEqualTo(10);
+        assertThat(Rounding.ofNumbers(List.of(72.0, 68.0, 75.0, 59.0, 61.0))).isEqualTo(1);
     }
 }

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.audit.AboutCheck;
 import org.undanus.core.audit.CommissioningRecord;
+import org.undanus.core.audit.Found;
 import org.undanus.core.audit.JobFound;
 import org.undanus.core.audit.JobsAuditor;
 import org.undanus.core.audit.RecordLines;
@@ -37,7 +38,7 @@ class JobChecksTest {
                         LocalDateTime.of(2026, 6, 1, 7, 30).plusDays(2L * i),
                         "R32",
                         Length.ofMetres(640),
-                        true))
+                        RecordedJob.Writer.TENTHS))
                 .toList());
     }
 
@@ -74,11 +75,16 @@ class JobChecksTest {
     @Test
     void aCopiedRecordIsFoundWithTheOneItIsOf() {
         List<RecordedJob> jobs = crew(12);
-        Doctoring.COPIED.apply(jobs.get(3), jobs.get(8), new Random(1));
+        Doctoring.COPIED.apply(jobs.get(8), jobs.get(3), new Random(1));
         assertThat(doubts(audit(jobs), "jobs.same-readings"))
                 .extracting(each -> each.record().orElseThrow().reference() + " "
                         + each.other().orElseThrow().reference())
-                .containsExactlyInAnyOrder("J-3 J-8", "J-8 J-3");
+                .containsExactly("J-8 J-3");
+        assertThat(audit(jobs))
+                .as("the earlier one was not written from the later")
+                .filteredOn(each -> each.found().outcome() == Found.Outcome.SOURCE)
+                .extracting(each -> each.record().orElseThrow().reference())
+                .containsExactly("J-3");
     }
 
     @Test

@@ -67,7 +67,7 @@ public class DemoRecords {
                     LocalDateTime.of(2026, 7, each.day(), 7, 30),
                     REFRIGERANT,
                     Length.ofMetres(640),
-                    true);
+                    RecordedJob.Writer.TENTHS);
             each.ways().forEach(way -> way.apply(job, each.from().map(jobs::get).orElse(job), random));
             jobs.put(each.reference(), job);
             records.bring(file.header().id(), reference -> sheet(job.record(), file), DemoAccounts.INSPECTOR);
