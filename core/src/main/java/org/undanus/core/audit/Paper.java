@@ -116,7 +116,7 @@ final class Paper {
                 .map(at -> (double) at.toLocalTime().toSecondOfDay())
                 .distinct()
                 .toList();
-        return Rounding.ofTimes(times) / Math.sqrt(12);
+        return Rounding.ofClocks(times) / Math.sqrt(12);
     }
 
     Optional<Claim> claim(Point point, Subject subject) {
