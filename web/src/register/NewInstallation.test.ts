@@ -90,6 +90,17 @@ test("units, titles and system follow from the model; place and crew are chosen,
   expect(wrapper.emitted("entered")?.[0]).toEqual(["new"]);
 });
 
+test("an installation may stand at another height than its building", async () => {
+  const { wrapper, submit } = await dialog();
+  await wrapper.find("#new-building").setValue("Lido");
+  await wrapper.find(".stands .button").trigger("click");
+  const field = wrapper.find<HTMLInputElement>("#new-elevation");
+  expect(field.element.value).toBe("640 m");
+  await field.setValue("700 m");
+  post.mockResolvedValueOnce({ id: "new" });
+  expect((await submit()).elevation).toBe("700 m");
+});
+
 test("indoor models are offered as they are listed with the outdoor one; a model nobody knows goes as it is typed", async () => {
   const { wrapper, submit } = await dialog();
   const offered = () => wrapper.findAll("#new-models-1 option").map((option) => option.attributes("value"));

@@ -58,6 +58,14 @@ watch(open, async (now) => {
   }
 });
 
+/** Whether it stands higher or lower than its building is known at. */
+const elsewhere = ref(false);
+
+function standsElsewhere() {
+  asked.elevation = place.value?.elevation ?? "";
+  elsewhere.value = true;
+}
+
 const place = computed(() => choices.value.places.find((each) => each.name === asked.building.trim()));
 const outdoor = computed(() => sheetOf(asked.components.find((each) => each.kind === "OUTDOOR")?.model));
 
@@ -170,7 +178,7 @@ async function submit() {
       ...asked,
       system: asked.system || system.value,
       title: asked.title || [asked.building, system.value].filter(Boolean).join(", "),
-      elevation: place.value?.elevation ?? asked.elevation,
+      elevation: elsewhere.value ? asked.elevation : (place.value?.elevation ?? asked.elevation),
       components: asked.components.map((each, index) => ({
         ...each,
         title: each.title || titleOf(each, index),
@@ -256,7 +264,7 @@ async function submit() {
           </datalist>
           <p v-if="fields.building" class="error">{{ fields.building }}</p>
         </div>
-        <div v-if="!place">
+        <div v-if="!place || elsewhere">
           <label class="label" for="new-elevation">Height above sea level</label>
           <input
             id="new-elevation"
@@ -267,7 +275,10 @@ async function submit() {
           />
           <p v-if="fields.elevation" class="error">{{ fields.elevation }}</p>
         </div>
-        <p v-else class="quiet stands">{{ place.elevation }} above sea level</p>
+        <p v-else class="quiet stands">
+          {{ place.elevation }} above sea level
+          <button type="button" class="button" @click="standsElsewhere">Another height here</button>
+        </p>
         <div>
           <label class="label" for="new-crew">Crew</label>
           <input

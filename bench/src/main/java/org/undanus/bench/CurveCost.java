@@ -21,17 +21,18 @@ import org.undanus.core.quantity.FieldUnit;
 
 /** What a logger's file of a million rows costs: bare parsing, reading it as a curve, and telling a leak from moisture by it. */
 public final class CurveCost {
-    private static final int ROWS = 1_000_000;
-    private static final int RUNS = 5;
     private static final double STEP_PA = 0.133322;
 
     private CurveCost() {}
 
+    /** Arguments: rows, runs. */
     public static void main(String... arguments) throws IOException {
+        int rows = Integer.parseInt(arguments[0]);
+        int runs = Integer.parseInt(arguments[1]);
         Path file = Files.createTempFile("million", ".csv");
         try {
-            write(file);
-            for (int run = 0; run < RUNS; run++) {
+            write(file, rows);
+            for (int run = 0; run < runs; run++) {
                 long began = System.nanoTime();
                 long letters = parsed(file);
                 long parsed = System.nanoTime();
@@ -46,12 +47,12 @@ public final class CurveCost {
         }
     }
 
-    private static void write(Path file) throws IOException {
+    private static void write(Path file, int count) throws IOException {
         Random chance = new Random(1);
         Instant start = Instant.parse("2026-06-03T09:00:00Z");
         try (BufferedWriter rows = Files.newBufferedWriter(file)) {
             rows.write("time,vacuum micron\n");
-            for (int i = 0; i < ROWS; i++) {
+            for (int i = 0; i < count; i++) {
                 double seconds = i / 1000.0;
                 double micron = 300 + 250 * (1 - Math.exp(-seconds / 130)) + 2 * chance.nextGaussian();
                 rows.write(start.plusMillis(i) + "," + Math.round(micron) + "\n");

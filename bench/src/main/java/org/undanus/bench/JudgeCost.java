@@ -11,21 +11,22 @@ import org.undanus.core.station.Walk;
 /** What each requirement takes of a full judgement: those that take the most, and all together. */
 public final class JudgeCost {
     private static final int NAMED = 6;
-    private static final long WARM_UP = TimeUnit.MILLISECONDS.toNanos(400);
-    private static final long MEASURED = TimeUnit.MILLISECONDS.toNanos(300);
 
     private record Cost(String requirement, double microseconds) {}
 
     private JudgeCost() {}
 
+    /** Arguments: milliseconds to warm up and to measure, for each requirement. */
     public static void main(String[] arguments) {
+        long warmUp = TimeUnit.MILLISECONDS.toNanos(Long.parseLong(arguments[0]));
+        long measured = TimeUnit.MILLISECONDS.toNanos(Long.parseLong(arguments[1]));
         JudgeBench one = new JudgeBench();
         one.fill();
         List<Cost> costs = new ArrayList<>();
         Walk.plans().stream().flatMap(plan -> plan.requirements().stream()).forEach(requirement -> {
             Judge judge = new Judge(List.of(requirement));
-            perJudging(judge, one, WARM_UP);
-            costs.add(new Cost(name(requirement), perJudging(judge, one, MEASURED)));
+            perJudging(judge, one, warmUp);
+            costs.add(new Cost(name(requirement), perJudging(judge, one, measured)));
         });
         costs.sort(Comparator.comparingDouble(Cost::microseconds).reversed());
         double all = costs.stream().mapToDouble(Cost::microseconds).sum();

@@ -140,6 +140,23 @@ class LogTest {
     }
 
     @Test
+    void aFileWithTabsIsTakenAsItWasLookedAt() {
+        String file = FILE.replace(';', '\t');
+        JsonNode look = look(file, PRESSURE).expect(200).json();
+        assertThat(look.at("/writing/delimiter").asString()).isEqualTo("\t");
+        assertThat(take(file, writing(look, Map.of()), PRESSURE + ":2:barg")
+                        .expect(201)
+                        .json()
+                        .at("/0/samples")
+                        .asInt())
+                .isEqualTo(34);
+        assertThat(take(file, writing(look, Map.of("delimiter", " ")), PRESSURE + ":2:barg")
+                        .expect(400)
+                        .detail())
+                .contains("delimiter", "is empty");
+    }
+
+    @Test
     void aCurveInTheOpenFormNeedsNoLooking() {
         String open = "time,barg\n2026-06-03T09:00:05Z,20.5\n2026-06-03T09:01:05Z,20.5\n";
         assertThat(look(open, PRESSURE).expect(200).json().at("/plain").asBoolean())

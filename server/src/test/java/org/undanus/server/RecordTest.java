@@ -239,6 +239,33 @@ class RecordTest {
         assertThat(claim.path("agreement").asString()).isEqualTo("DISAGREES");
     }
 
+    /** As loggers and spreadsheets write times: with seconds, a T, a zone; the clock there counts. */
+    @Test
+    void timesAreTakenAsTheyAreWritten() {
+        String path = "/api/installations/" + inspector.installation("LH-04") + "/record-template.csv";
+        String template = inspector.get(path).expect(200).text();
+        int day = 1;
+        for (String written : List.of(
+                "2026-08-06 09:00:30",
+                "2026-08-06T09:00",
+                "2026-08-06T09:00:30Z",
+                "2026-08-06T09:00:30+02:00",
+                "2026-08-06 09:00 +02:00")) {
+            String filled = template.replace("signed by,", "signed by,Fitter")
+                    .replaceFirst("(?m)^day,", "day,2026-08-" + String.format("%02d", 6 + day++))
+                    .replaceAll(
+                            "(?m)^(tightness.start-pressure,line-set-indoor-1,.*?),,,$",
+                            "$1,400 psig," + written + ",");
+            String id = inspector
+                    .send("POST", path, day % 2 == 0 ? filled : filled.replace(',', '\t'), "text/csv")
+                    .expect(201)
+                    .json()
+                    .path("id")
+                    .asString();
+            assertThat(view(id).at("/values/0/readAt").asString()).as(written).isEqualTo("2026-08-06 09:00");
+        }
+    }
+
     @Test
     void aTemplateIsFilledInAnywhereAndEveryLineThatCannotBeTakenIsNamed() {
         String installation = inspector.installation("LH-03");
@@ -258,6 +285,7 @@ class RecordTest {
                 .asString();
         assertThat(view(id).path("values")).hasSize(2);
         assertThat(view(id).at("/values/0/readAt").asString()).isEqualTo("2026-08-06 09:00");
+        assertThat(template).contains("siting.added-charge,outdoor-1");
 
         assertThat(inspector.send("POST", path, filled, "text/csv").expect(409).detail())
                 .contains("in already");

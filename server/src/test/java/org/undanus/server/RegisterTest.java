@@ -256,6 +256,27 @@ class RegisterTest {
                         "components", List.of(Map.of("title", "Outdoor unit", "kind", "OUTDOOR", "ownSupply", true))));
     }
 
+    /** A tower and its cellar are one building. */
+    @Test
+    void anInstallationMayStandHigherThanItsBuilding() {
+        for (String[] each : new String[][] {{"LH-91", "640 m"}, {"LH-92", "700 m"}}) {
+            Map<String, Object> asked = new HashMap<>(installation("At " + each[1]));
+            asked.put("reference", each[0]);
+            asked.put("elevation", each[1]);
+            String id = lead.post("/api/installations", asked)
+                    .expect(201)
+                    .json()
+                    .path("id")
+                    .asString();
+            assertThat(lead.get("/api/installations/" + id + "/case.json")
+                            .expect(200)
+                            .json()
+                            .at("/installations/0/elevation")
+                            .asString())
+                    .isEqualTo(each[1].replace(" m", ".0 m"));
+        }
+    }
+
     @Test
     void aNewInstallationIsJudgedFromTheModelsChosenAndItsPlatesAreStillToBeRead() {
         JsonNode choices = lead.get("/api/installations/choices").expect(200).json();

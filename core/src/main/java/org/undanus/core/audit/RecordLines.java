@@ -64,6 +64,7 @@ public final class RecordLines {
     static final Point VACUUM_LOG = walk("evacuation.log");
     static final Point CYLINDER_BEFORE = walk("charge.cylinder-before");
     static final Point CYLINDER_AFTER = walk("charge.cylinder-after");
+    static final Point ADDED_CHARGE = walk("siting.added-charge");
     static final Point RUN = walk("piping.run");
     static final Point MODE = walk("operation.mode");
     static final Point RUN_TIME = walk("operation.run-time");
@@ -118,6 +119,7 @@ public final class RecordLines {
                             VACUUM_ENDED,
                             CYLINDER_BEFORE,
                             CYLINDER_AFTER,
+                            ADDED_CHARGE,
                             OPENED,
                             STARTED,
                             MODE,

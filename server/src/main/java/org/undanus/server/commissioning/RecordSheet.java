@@ -74,11 +74,11 @@ record RecordSheet(
         if (text.length() > MOST_CHARACTERS) {
             throw new UnsuitableException("file", "A record is a table of 2 MB at most. Nothing was saved.");
         }
-        // some spreadsheets set a mark before the text, and part by semicolons
+        // some spreadsheets set a mark before the text, and part by semicolons or tabs
         String table = text.startsWith(MARK) ? text.substring(MARK.length()) : text;
         List<CsvRecord> lines;
         try (CsvReader<CsvRecord> reader = CsvReader.builder()
-                .fieldSeparator(table.startsWith("format;") ? ';' : ',')
+                .fieldSeparator(table.startsWith("format;") ? ';' : table.startsWith("format\t") ? '\t' : ',')
                 .allowExtraFields(true)
                 .allowMissingFields(true)
                 .ofCsvRecord(table)) {

@@ -3,10 +3,12 @@ package org.undanus.server.commissioning;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -31,6 +33,15 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
     private static final int MOST_PROBLEMS = 20;
     private static final int LONGEST_NAME = 120;
     private static final int LONGEST_INSTRUMENT = 60;
+    /** A day, a blank or a T, a time with or without seconds, and a zone where one is written. */
+    private static final DateTimeFormatter TIME = new DateTimeFormatterBuilder()
+            .parseCaseInsensitive()
+            .append(DateTimeFormatter.ISO_LOCAL_DATE)
+            .appendPattern("['T'][ ]")
+            .append(DateTimeFormatter.ISO_LOCAL_TIME)
+            .appendPattern("[ ]['['VV']'][ ][XXX][XX][X]['['VV']']")
+            .toFormatter(Locale.ROOT);
+
     private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mm");
 
     /** Of the day, K; both null where nobody entered it. */
@@ -159,9 +170,10 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
         }
     }
 
-    private static Optional<LocalDateTime> time(String written) {
+    /** By the clock there: of a time with its zone the clock's part, which is what else was written that day. */
+    static Optional<LocalDateTime> time(String written) {
         try {
-            LocalDateTime at = LocalDateTime.parse(written.strip().replace(' ', 'T'));
+            LocalDateTime at = LocalDateTime.from(TIME.parse(written.strip()));
             return Optional.of(at).filter(when -> Years.OF_VISITS.hold(when.toLocalDate()));
         } catch (DateTimeParseException e) {
             return Optional.empty();

@@ -135,10 +135,7 @@ public record SheetRecord(
                                             PressureDifference::ofPascals),
                                     airflow("fan.airflow", point.airflow)))
                             .toList(),
-                    torques.stream()
-                            .flatMap(List::stream)
-                            .map(this::torque)
-                            .toList());
+                    torques.stream().flatMap(List::stream).map(this::torque).toList());
         } catch (IllegalArgumentException e) {
             throw new UnsuitableException("dataSheets." + model, e.getMessage());
         }
@@ -181,9 +178,11 @@ public record SheetRecord(
         Matcher range = RANGE.matcher(each.torque == null ? "" : each.torque);
         boolean two = range.matches();
         String most = two ? range.group("most") : each.torque;
-        String least = !two ? each.torque : range.group("unit").isBlank()
-                ? range.group("least") + " " + most.replaceFirst("^[\\d.,]+", "")
-                : range.group("least") + " " + range.group("unit");
+        String least = !two
+                ? each.torque
+                : range.group("unit").isBlank()
+                        ? range.group("least") + " " + most.replaceFirst("^[\\d.,]+", "")
+                        : range.group("least") + " " + range.group("unit");
         return new DataSheet.FlareTorque(
                 length("torques.tube", each.tube),
                 figure("torques.torque", least, Dimension.TORQUE, Torque::ofNewtonMetres),

@@ -491,7 +491,7 @@ public class CaseFiles {
      * Enters an installation in the register.
      *
      * @return its id
-     * @throws UnsuitableException when the reference is taken or the building is known at another height
+     * @throws UnsuitableException when the reference is taken
      */
     @Transactional
     public String enter(Opening opening, String by) {
@@ -533,12 +533,6 @@ public class CaseFiles {
             mapper.insertSite(row);
             journal.write(by, "site.entered", id, row);
             return id;
-        }
-        if (Math.abs(known.elevation() - opening.elevation()) > 1) {
-            throw new UnsuitableException(
-                    "elevation",
-                    opening.building() + " is in the register at " + Math.round(known.elevation())
-                            + " m above sea level.");
         }
         return known.id();
     }

@@ -88,7 +88,7 @@ interface InstallationMapper {
     record SiteRow(String id, String name, double elevation) {}
 
     String INSTALLATION =
-            "SELECT i.id, i.reference, i.site_id, s.name AS site_name, s.elevation, i.title, i.system, i.crew,"
+            "SELECT i.id, i.reference, i.site_id, s.name AS site_name, COALESCE(i.elevation, s.elevation) AS elevation, i.title, i.system, i.crew,"
                     + " i.replacement, i.rule_book, i.rule_book_version, i.version"
                     + " FROM installation i JOIN site s ON s.id = i.site_id ";
     String SUBJECT = "SELECT installation_id, id, kind, title, joins, place, removed FROM subject ";
@@ -172,8 +172,8 @@ interface InstallationMapper {
     @Insert("INSERT INTO site (id, name, elevation) VALUES (#{id}, #{name}, #{elevation})")
     void insertSite(SiteRow row);
 
-    @Insert("INSERT INTO installation (id, reference, site_id, title, system, crew, replacement, rule_book,"
-            + " rule_book_version, version) VALUES (#{id}, #{reference}, #{siteId}, #{title}, #{system}, #{crew},"
+    @Insert("INSERT INTO installation (id, reference, site_id, elevation, title, system, crew, replacement, rule_book,"
+            + " rule_book_version, version) VALUES (#{id}, #{reference}, #{siteId}, #{elevation}, #{title}, #{system}, #{crew},"
             + " #{replacement}, #{ruleBook}, #{ruleBookVersion}, #{version})")
     void insert(InstallationRow row);
 

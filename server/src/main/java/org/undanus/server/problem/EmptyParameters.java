@@ -7,7 +7,10 @@ import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** Refuses empty parameters: taken as left out they would be answered as if something else had been asked. */
+/**
+ * Refuses parameters that say nothing: taken as left out they would be answered as if something else had been asked. A tab, which is
+ * blank too, is what parts the fields of some loggers' files.
+ */
 @Component
 class EmptyParameters implements HandlerInterceptor, WebMvcConfigurer {
 
@@ -20,7 +23,7 @@ class EmptyParameters implements HandlerInterceptor, WebMvcConfigurer {
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
         request.getParameterMap().forEach((name, values) -> {
             for (String value : values) {
-                if (value.isBlank()) {
+                if (value.replace(" ", "").isEmpty()) {
                     throw new EmptyParameterException(name);
                 }
             }
