@@ -2114,7 +2114,7 @@ export interface components {
             subjectTitle: string;
             title: string;
             /** @enum {string} */
-            outcome: "CONSISTENT" | "DOUBTFUL" | "CANNOT_TELL";
+            outcome: "CONSISTENT" | "DOUBTFUL" | "SOURCE" | "CANNOT_TELL";
             outcomeTitle: string;
             strength?: string;
             /** Format: double */
@@ -3569,6 +3569,130 @@ export interface components {
             pairs?: components["schemas"]["PairRecord"][];
             fan?: components["schemas"]["FanRecord"][];
             torques?: components["schemas"]["TorqueRecord"][];
+            /** @description Factory charge, a mass: 2 lb 6 oz or 1.08 kg */
+            charge?: string;
+            /** @description Minimum circuit ampacity, a current: 27.4 A */
+            minimumCircuitAmpacity?: string;
+            /** @description Maximum overcurrent device, a current: 27.4 A */
+            maximumOvercurrentDevice?: string;
+            /** @description Compressor rated current, a current: 27.4 A */
+            compressorCurrent?: string;
+            /** @description Fan full-load current, a current: 27.4 A */
+            fanCurrent?: string;
+            /** @description Test pressure, high side, a gauge pressure: 118 psig or 8.1 barg */
+            highSideTestPressure?: string;
+            /** @description Test pressure, low side, a gauge pressure: 118 psig or 8.1 barg */
+            lowSideTestPressure?: string;
+            /** @description Cooling capacity, a power: 36 kBtu/h, 3 t or 10.5 kW */
+            coolingCapacity?: string;
+            /** @description Heating capacity, a power: 36 kBtu/h, 3 t or 10.5 kW */
+            heatingCapacity?: string;
+            /** @description Line length the charge is for, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            prechargedLength?: string;
+            /** @description Extra charge per length, a mass for each length: 0.6 oz/ft or 20 g/m */
+            extraCharge?: string;
+            /** @description Charge taken out per length, a mass for each length: 0.6 oz/ft or 20 g/m */
+            reducedCharge?: string;
+            /** @description Shortest lines, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            minimumLineLength?: string;
+            /** @description Longest lines, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            maximumLineLength?: string;
+            /** @description Greatest height difference, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            maximumLift?: string;
+            /** @description Liquid line, outer diameter, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            liquidLine?: string;
+            /** @description Suction line, outer diameter, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            suctionLine?: string;
+            /** @description Target subcooling, a temperature difference: 18 F° or 10 K */
+            targetSubcooling?: string;
+            /** @description Orifice size, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            meteringSize?: string;
+            /** @description Rated airflow, an airflow: 1200 cfm or 2040 m³/h */
+            airflow?: string;
+            /** @description External static pressure limit, a pressure difference: 0.45 inwc or 112 Pa */
+            staticPressureLimit?: string;
+            /** @description Temperature rise, lowest, a temperature difference: 18 F° or 10 K */
+            lowestTemperatureRise?: string;
+            /** @description Temperature rise, highest, a temperature difference: 18 F° or 10 K */
+            highestTemperatureRise?: string;
+            /** @description Mass of the unit, a mass: 2 lb 6 oz or 1.08 kg */
+            mass?: string;
+            /** @description Pressure of the tightness test, a gauge pressure: 118 psig or 8.1 barg */
+            tightnessPressure?: string;
+            /** @description Time that pressure is held, a length of time: 25 min or 1:40 h */
+            tightnessTime?: string;
+            /** @description Pressure that may be lost in that time, a pressure difference: 0.45 inwc or 112 Pa */
+            tightnessDrop?: string;
+            /** @description Pressure of the strength test, a gauge pressure: 118 psig or 8.1 barg */
+            strengthPressure?: string;
+            /** @description Volume inside its refrigerant passages, a volume: 1 gal or 4 L */
+            internalVolume?: string;
+            /** @description Sound pressure level, a sound level: 48 dB */
+            soundPressure?: string;
+            /** @description Distance the sound level holds at, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            soundDistance?: string;
+            /** @description Speed of the fan, a speed of rotation: 850 rpm or 14 Hz */
+            fanSpeed?: string;
+            /** @description Greatest tilt of the base, a share: 45 % */
+            levelTolerance?: string;
+            /** @description Least height over the floor, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            lowestMounting?: string;
+            /** @description Greatest height over the floor, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            highestMounting?: string;
+            /** @description Least free throw, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            leastThrow?: string;
+            /** @description Fixings of the mounting plate, a number: 3 */
+            leastFixings?: string;
+            /** @description Least tilt toward the drain, a share: 45 % */
+            leastCabinetTilt?: string;
+            /** @description Greatest tilt toward the drain, a share: 45 % */
+            mostCabinetTilt?: string;
+            /** @description Thickness of line insulation, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            lineInsulation?: string;
+            /** @description Drain, outer diameter, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            drainSize?: string;
+            /** @description Least fall of the drain, a share: 45 % */
+            leastDrainFall?: string;
+            /** @description Hole through the wall, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            holeDiameter?: string;
+            /** @description Longest lines with fittings, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            maximumEquivalentLength?: string;
+            /** @description Longest lines, all indoor units together, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            maximumTotalLength?: string;
+            /** @description Greatest height difference, outdoor unit lower, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            maximumLiftBelow?: string;
+            /** @description Rise from which traps are due, and between traps, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            trapRise?: string;
+            /** @description Height of the outdoor unit from which an inverted trap is due, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            invertedTrapLift?: string;
+            /** @description Least bend radius, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            leastBendRadius?: string;
+            /** @description Greatest pressure drop of the filter, a pressure difference: 0.45 inwc or 112 Pa */
+            filterDrop?: string;
+            /** @description Greatest pressure drop of the coil, a pressure difference: 0.45 inwc or 112 Pa */
+            coilDrop?: string;
+            /** @description Trap that the drain is drawn with, depth of its seal, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            trapSeal?: string;
+            /** @description Compressor current, low stage, a current: 27.4 A */
+            lowStageCurrent?: string;
+            /** @description Compressor current, high stage, a current: 27.4 A */
+            highStageCurrent?: string;
+            /** @description Conductors of the control cable, a number: 3 */
+            controlConductors?: string;
+            /** @description Input, high fire, a power: 36 kBtu/h, 3 t or 10.5 kW */
+            fuelInput?: string;
+            /** @description Least gas pressure at the inlet, a pressure difference: 0.45 inwc or 112 Pa */
+            leastInletPressure?: string;
+            /** @description Greatest gas pressure at the inlet, a pressure difference: 0.45 inwc or 112 Pa */
+            mostInletPressure?: string;
+            /** @description Least manifold pressure, a pressure difference: 0.45 inwc or 112 Pa */
+            leastManifoldPressure?: string;
+            /** @description Greatest manifold pressure, a pressure difference: 0.45 inwc or 112 Pa */
+            mostManifoldPressure?: string;
+            /** @description Airflow over the outdoor coil, an airflow: 1200 cfm or 2040 m³/h */
+            outdoorAirflow?: string;
+            /** @description Line length the charge is for, at each port, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
+            portLength?: string;
         } & {
             [key: string]: string;
         };

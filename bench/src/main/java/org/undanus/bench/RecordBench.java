@@ -1,8 +1,12 @@
 package org.undanus.bench;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import org.undanus.core.audit.Auditor;
 import org.undanus.core.audit.CommissioningRecord;
@@ -23,31 +27,49 @@ public final class RecordBench {
     private static final int CREWS = 3;
     private static final double NANO = 1e-9;
 
+    private static final long SEED = 2026;
+    private static final String FIRST = "- Honest records with";
+    private static final String AFTER = "What it says nothing of:";
+
     private RecordBench() {}
 
-    public static void main(String[] arguments) {
+    /** Arguments: crews of twenty simulated, records timed, and where the page of what is found is written. */
+    public static void main(String[] arguments) throws IOException {
         RuleBook rules = RuleBookReader.read(ShippedRuleBooks.demo().get(0), Walk.vocabulary());
-        table(RecordProof.of(2026, Integer.parseInt(arguments[0]), rules));
+        String table = table(RecordProof.of(SEED, Integer.parseInt(arguments[0]), rules));
+        System.out.println(table);
+        if (arguments.length > 2) {
+            Path page = Path.of(arguments[2]);
+            String text = Files.readString(page);
+            // the table stands between what is said before and after it
+            int from = text.indexOf(FIRST);
+            int until = text.indexOf(AFTER);
+            Files.writeString(page, text.substring(0, from) + table + "\n" + text.substring(until));
+        }
         time(Integer.parseInt(arguments[1]), rules);
     }
 
-    private static void table(RecordProof proof) {
-        System.out.printf(
-                "%nHonest records with any doubt: %d of %d (%.1f %%).%n",
-                proof.doubted(), proof.honest(), 100.0 * proof.doubted() / proof.honest());
-        System.out.printf(
-                "Honest crews of twenty with any doubt among their records: %d of %d (%.1f %%).%n%n",
-                proof.crewsDoubted(), proof.crews(), 100.0 * proof.crewsDoubted() / proof.crews());
-        System.out.println("| doctored or mistaken | check | found | mistake named |");
-        System.out.println("|---|---|---|---|");
+    private static String table(RecordProof proof) {
+        StringBuilder page = new StringBuilder(String.format(
+                Locale.ROOT,
+                FIRST + " any doubt: %d of %d (%.1f %%).%n"
+                        + "- Honest crews of twenty with any doubt among their records: %d of %d (%.1f %%).%n%n"
+                        + "| doctored or mistaken | check | found | mistake named |%n|---|---|---|---|%n",
+                proof.doubted(),
+                proof.honest(),
+                100.0 * proof.doubted() / proof.honest(),
+                proof.crewsDoubted(),
+                proof.crews(),
+                100.0 * proof.crewsDoubted() / proof.crews()));
         proof.found()
-                .forEach((way, tally) -> System.out.printf(
+                .forEach((way, tally) -> page.append(String.format(
                         "| %s | %s | %d of %d | %s |%n",
                         way.title(),
                         way.check(),
                         tally.found(),
                         tally.tried(),
-                        way.mistake() ? tally.named() + " of " + tally.found() : ""));
+                        way.mistake() ? tally.named() + " of " + tally.found() : "")));
+        return page.toString();
     }
 
     private static void time(int records, RuleBook rules) {

@@ -25,6 +25,7 @@ public final class SavingLoad {
     private static final int WARM_UP_SAVES = 8;
     /** Of so few, none is left out to warm up. */
     private static final int FEW = 10;
+
     private static final Pattern ID = Pattern.compile("\"id\":\"([^\"]+)\",\"reference\"");
     private static final Pattern SEALED = Pattern.compile("\"sealedAs\":\"");
     private static final Pattern LAST_ID = Pattern.compile("\"id\":\"([^\"]+)\",\"typed\"");
@@ -131,7 +132,8 @@ public final class SavingLoad {
             String point = points[number / open.size() % points.length];
             String standing = standing(installation, point);
             for (int i = 0; i < saves; i++) {
-                TimeUnit.MILLISECONDS.sleep(saves < FEW ? 0 : ThreadLocalRandom.current().nextLong(2 * PAUSE_MS));
+                TimeUnit.MILLISECONDS.sleep(
+                        saves < FEW ? 0 : ThreadLocalRandom.current().nextLong(2 * PAUSE_MS));
                 String id = UUID.randomUUID().toString();
                 String typed = point.startsWith("plate") ? "X" + i : (30 + i) + " in";
                 String body = String.format(

@@ -78,7 +78,7 @@ class ContractTest {
         }
         return path.replace("{station}", "siting")
                 .replace("{number}", "1")
-                .replace("{version}", "8")
+                .replace("{version}", "9")
                 .replace("{name}", "nobody")
                 .replace("{subject}", "joint-1")
                 .replace("{component}", "line-set-indoor-1")

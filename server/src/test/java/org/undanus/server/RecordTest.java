@@ -242,7 +242,7 @@ class RecordTest {
     /** As loggers and spreadsheets write times: with seconds, a T, a zone; the clock there counts. */
     @Test
     void timesAreTakenAsTheyAreWritten() {
-        String path = "/api/installations/" + inspector.installation("LH-04") + "/record-template.csv";
+        String path = "/api/installations/" + inspector.installation("LH-02") + "/record-template.csv";
         String template = inspector.get(path).expect(200).text();
         int day = 1;
         for (String written : List.of(

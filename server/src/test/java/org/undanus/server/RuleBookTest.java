@@ -92,7 +92,7 @@ class RuleBookTest {
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("FAILS");
         String yaml = ShippedRuleBooks.demo()
                 .get(1)
-                .replace("version: 8", "version: 9")
+                .replace("version: 9", "version: 10")
                 .replace("3 years", "6 years");
         lead.send("POST", "/api/rule-books", yaml, "text/plain").expect(201);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString())
@@ -113,21 +113,21 @@ class RuleBookTest {
 
         String versions = "/api/rule-books/sallowmere-2026-design/versions";
         Map<String, Object> only = Map.of("ids", List.of(id));
-        assertThat(lead.post(versions + "/9/installations", only)
+        assertThat(lead.post(versions + "/10/installations", only)
                         .expect(200)
                         .json()
                         .path("moved")
                         .asInt())
                 .isEqualTo(1);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("MEETS");
-        lead.post(versions + "/8/installations", only).expect(200);
+        lead.post(versions + "/9/installations", only).expect(200);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString())
                 .as("undone by choosing the old one")
                 .isEqualTo("FAILS");
         assertThat(lead.get(versions).expect(200).json())
                 .extracting(version -> version.path("version").asInt())
-                .containsExactly(9, 8);
-        assertThat(lead.get("/api/rule-books/sallowmere-2026-design/changes?from=8&to=9&units=US")
+                .containsExactly(10, 9);
+        assertThat(lead.get("/api/rule-books/sallowmere-2026-design/changes?from=9&to=10&units=US")
                         .expect(200)
                         .json())
                 .singleElement()

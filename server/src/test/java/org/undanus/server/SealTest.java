@@ -320,7 +320,7 @@ class SealTest {
                 .json()
                 .path("yaml")
                 .asString()
-                .replaceFirst("version: 8", "version: 9")
+                .replaceFirst("version: 9", "version: 10")
                 .replaceFirst("(outdoor-clearance-front:\\s+- \\{by: programme, at-least:) (36 in|900 mm)", "$1 50 in");
         SERVER.signedIn("lead")
                 .send("POST", "/api/rule-books", yaml, "text/plain")

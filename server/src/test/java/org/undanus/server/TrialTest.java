@@ -104,7 +104,7 @@ class TrialTest {
         assertThat(trial.at("/stations/0/station").asString()).isEqualTo("Siting");
         assertThat(lead.get(BOOKS).json().at("/book/version").asInt())
                 .as("nothing is saved by a trial")
-                .isEqualTo(8);
+                .isEqualTo(9);
     }
 
     @Test
@@ -113,7 +113,7 @@ class TrialTest {
                 .json()
                 .path("yaml")
                 .asString()
-                .replace("version: 8", "version: 9")
+                .replace("version: 9", "version: 10")
                 .replace("\nlimits:", "\ndecision-rule: plain\n\nlimits:");
         JsonNode trial = tried(yaml);
         assertThat(trial.path("state").asString()).isEqualTo("DONE");
@@ -128,7 +128,7 @@ class TrialTest {
                         BOOKS + "/draft?units=US", limit("siting.outdoor-clearance-front", "4 ft", "A letter"))
                 .expect(200)
                 .json();
-        assertThat(view.path("version").asInt()).isEqualTo(9);
+        assertThat(view.path("version").asInt()).isEqualTo(10);
         assertThat(view.path("changes")).hasSize(1);
         assertThat(view.at("/changes/0/before").asString()).contains("3' 0\"");
         assertThat(view.at("/changes/0/now").asString()).contains("4' 0\"").contains("A letter");
@@ -197,13 +197,13 @@ class TrialTest {
                         .equals(BOOK)
                 ? "sallowmere-2026-design"
                 : BOOK;
-        assertThat(lead.post("/api/rule-books/" + own + "/versions/8/installations", Map.of("ids", List.of(other)))
+        assertThat(lead.post("/api/rule-books/" + own + "/versions/9/installations", Map.of("ids", List.of(other)))
                         .expect(422)
                         .detail())
                 .contains("judged by another book")
                 .contains("None was moved");
         lead.post(BOOKS + "/versions/99/installations", Map.of()).expect(404);
-        assertThat(lead.post(BOOKS + "/versions/8/installations", Map.of())
+        assertThat(lead.post(BOOKS + "/versions/9/installations", Map.of())
                         .expect(200)
                         .json()
                         .path("moved")
