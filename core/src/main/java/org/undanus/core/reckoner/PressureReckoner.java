@@ -17,7 +17,6 @@ import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Leak;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.PressureDifference;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
@@ -100,10 +99,11 @@ final class PressureReckoner {
                     double leak = hold.smallestLeak(typed.positive("volume"));
                     Refrigerant r = Refrigerant.named("R410A").orElseThrow();
                     return List.of(
-                            step(
+                            new Step(
                                     "Change that would have shown",
                                     "U(Δp), steady temperature",
-                                    PressureDifference.ofPascals(hold.change().expanded())),
+                                    Text.of("{}", new Text.OfGas(hold.change().expanded())),
+                                    ""),
                             step("Smallest leak", "V·U(Δp)/Δt", Leak.ofPascalCubicMetresPerSecond(leak)),
                             new Step(
                                     "As R410A at 25 °C, lost in a year",

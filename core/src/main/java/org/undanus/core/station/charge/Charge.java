@@ -107,6 +107,7 @@ public final class Charge {
                                 AirPoints.RETURN_DRY_BULB,
                                 AirPoints.RETURN_WET_BULB,
                                 AirPoints.SUPPLY_DRY_BULB,
+                                AirPoints.OUTDOOR_LEAVING,
                                 ChargePoints.DISCHARGE_TEMPERATURE,
                                 ChargePoints.DRIER_DROP,
                                 ChargePoints.REST_PRESSURE,

@@ -25,8 +25,10 @@ import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.fluid.Refrigerant;
+import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetValue;
+import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Examination;
@@ -222,12 +224,17 @@ final class HoldTest implements Requirement {
     }
 
     private static double joints(Examination x) {
-        long listed = x.facts().subjects(Scope.JOINT).stream()
+        int listed = joints(x, x.indoor()).size();
+        return listed > 0 ? listed : x.rules().number(JOINTS);
+    }
+
+    /** Those listed of these lines. */
+    private static List<Subject> joints(Examination x, Optional<Component> indoor) {
+        return x.facts().subjects(Scope.JOINT).stream()
                 .filter(joint -> joint.joins().stream()
                         .anyMatch(unit -> x.subject().joins().contains(unit)
-                                && x.indoor().filter(in -> in.id().equals(unit)).isPresent()))
-                .count();
-        return listed > 0 ? listed : x.rules().number(JOINTS);
+                                && indoor.filter(in -> in.id().equals(unit)).isPresent()))
+                .toList();
     }
 
     @Override
@@ -489,9 +496,30 @@ final class HoldTest implements Requirement {
         if (x.by(BY_TIME)) {
             return finding.conclude(Verdict.MEETS, said, "");
         }
+        return searched(x, finding, said);
+    }
+
+    /** By what finds nitrogen, and joint by joint where joints are listed. */
+    private static Judgement searched(Examination x, Finding finding, Text said) {
+        List<String> joints = joints(x, x.indoor()).stream()
+                .map(joint -> x.at(joint).chosen(TightnessPoints.JOINT).orElse(TightnessPoints.NOT_SEARCHED))
+                .toList();
+        if (joints.contains(TightnessPoints.BUBBLES)) {
+            return finding.conclude(
+                    Verdict.FAILS,
+                    Text.of("{} But a joint showed bubbles or a signal.", said),
+                    "Let the pressure off, have that joint made anew, and test again.");
+        }
         Optional<String> search = x.chosen(TightnessPoints.SEARCH);
         boolean searched = search.filter(by -> by.equals(TightnessPoints.SOAP) || by.equals(TightnessPoints.TRACED))
                 .isPresent();
+        long left = joints.stream().filter(TightnessPoints.NOT_SEARCHED::equals).count();
+        if (searched && left > 0) {
+            return finding.conclude(
+                    Verdict.NOT_SHOWN,
+                    Text.of("{} Of {} joints {} were not searched.", said, joints.size(), left),
+                    TightnessPoints.JOINT.how());
+        }
         return searched
                 ? finding.conclude(Verdict.MEETS, Text.of("{} Every joint was searched.", said), "")
                 : finding.conclude(

@@ -243,6 +243,25 @@ class TightnessTest {
         assertThat(hold(tight.rules(TIME_BOOK)).verdict()).isEqualTo(byTime);
     }
 
+    @ParameterizedTest(name = "{0}, {1}: {2}")
+    @CsvSource({
+        "'no bubbles, no signal', 'no bubbles, no signal', MEETS",
+        "'no bubbles, no signal', , NOT_SHOWN",
+        "'no bubbles, no signal', not searched, NOT_SHOWN",
+        "'no bubbles, no signal', bubbles or a signal, FAILS",
+    })
+    void aHoldWithASearchAsksForEveryJointThatIsListed(String first, String second, Verdict verdict) {
+        CaseFixture tight = read(held("8 h", "27.0 barg", "20.0 °C", "27.0 barg", "20.0 °C"), "search", "soap solution")
+                .part("flare-1", Subject.Kind.JOINT, "outdoor", "indoor")
+                .part("flare-2", Subject.Kind.JOINT, "outdoor", "indoor")
+                .read("tightness.joint", "flare-1", first);
+        if (second != null) {
+            tight.read("tightness.joint", "flare-2", second);
+        }
+        assertThat(hold(tight).verdict()).isEqualTo(verdict);
+        assertThat(hold(tight.rules(TIME_BOOK)).verdict()).isEqualTo(Verdict.MEETS);
+    }
+
     @Test
     void theMakersTimeAndDropGoBefore() {
         DataSheet own = CaseFixture.outdoorSheet()
