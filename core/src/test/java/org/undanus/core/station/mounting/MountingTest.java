@@ -72,21 +72,21 @@ class MountingTest {
     }
 
     /** A drain that goes elsewhere needs no room here; a second cable does. */
-    @ParameterizedTest(name = "drain {0}, second cable {1}: hole of 52 mm {2}")
-    @CsvSource({"16 mm, , FAILS", "0 mm, , MEETS", "0 mm, 0 mm, MEETS", "0 mm, 22 mm, FAILS"})
+    @ParameterizedTest(name = "drain {0}, second cable {1}: hole of 68 mm {2}")
+    @CsvSource({"50 mm, , FAILS", "0 mm, , MEETS", "0 mm, 0 mm, MEETS", "0 mm, 50 mm, FAILS"})
     void whatGoesThroughTheHoleIsSaid(String drain, String second, Verdict verdict) {
         CaseFixture bundle = before().accuracy(InstrumentKind.TAPE, Accuracy.ofConstant(0.0005))
                 .indoor("mounting.drain-diameter", drain)
-                .indoor("mounting.hole-diameter", "52 mm");
+                .indoor("mounting.hole-diameter", "68 mm");
         if (second != null) {
             bundle.indoor("mounting.second-cable-diameter", second);
         }
         Judgement judged = bundle.judge("mounting.bundle-fits");
         assertThat(judged.verdict()).isEqualTo(verdict);
         assertThat(judged.derivation().stream().filter(step -> step.name().startsWith("Cable")))
-                .hasSize("22 mm".equals(second) ? 2 : 1);
+                .hasSize("50 mm".equals(second) ? 2 : 1);
         assertThat(judged.derivation().stream().anyMatch(step -> step.name().equals("Drain")))
-                .isEqualTo(drain.equals("16 mm"));
+                .isEqualTo(drain.equals("50 mm"));
     }
 
     @ParameterizedTest(name = "inside {0}, outside {1}: {2}")
