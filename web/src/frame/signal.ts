@@ -5,6 +5,10 @@ const BEEP_S = 0.18;
 const BEEPS = 3;
 
 function beep() {
+  // browsers keep a page silent until it is touched, and complain of a sound before
+  if (navigator.userActivation?.hasBeenActive === false) {
+    return;
+  }
   const audio = new AudioContext();
   for (let i = 0; i < BEEPS; i++) {
     const tone = audio.createOscillator();
