@@ -90,7 +90,7 @@ class PathTest extends BrowserTest {
         steps.question("Is this circuit right for this plate?").waitFor();
         steps.read("Overcurrent protective device, rating", "30 A");
         assertThat(steps.judgement("Overcurrent protective device fits the plate"))
-                .containsText("Have a 20 A or 15 A device fitted");
+                .containsText("Have a 15 A or 20 A device fitted");
 
         // running: four minutes show nothing
         steps.station("Running");
