@@ -26,7 +26,7 @@ class ReadingSafetyTest {
 
     @ParameterizedTest(name = "{0} {2} is refused even when confirmed")
     @CsvSource({
-        "mounting.drain-diameter, indoor-1, 0 mm",
+        "mounting.cable-diameter, indoor-1, 0 mm",
         "mounting.wall-thickness, indoor-1, 0 in",
         "papers.cooling-load, system, 0 kW",
         "electrical.device-rating, outdoor-1, 0 A",

@@ -58,9 +58,22 @@ public record Text(String pattern, List<Object> arguments) {
         }
     }
 
+    /** @throws IllegalStateException if there are more arguments than places */
     public Text {
         Objects.requireNonNull(pattern);
         arguments = List.copyOf(arguments);
+        // said where it is made, not where a reader meets it
+        if (places(pattern) < arguments.size()) {
+            throw new IllegalStateException("More arguments than places in: " + pattern);
+        }
+    }
+
+    private static int places(String pattern) {
+        int places = 0;
+        for (int at = pattern.indexOf("{}"); at >= 0; at = pattern.indexOf("{}", at + 2)) {
+            places++;
+        }
+        return places;
     }
 
     /** A word or phrase as it begins a sentence. */
@@ -78,9 +91,6 @@ public record Text(String pattern, List<Object> arguments) {
         int from = 0;
         for (Object argument : arguments) {
             int mark = pattern.indexOf("{}", from);
-            if (mark < 0) {
-                throw new IllegalStateException("More arguments than places in: " + pattern);
-            }
             sentence.append(pattern, from, mark).append(print(argument, system));
             from = mark + 2;
         }

@@ -1,6 +1,7 @@
 package org.undanus.core.quantity;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalStateException;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -91,6 +92,13 @@ class QuantityFormatTest {
         Text text = Text.of("{} over the plate, at {}.", Current.ofAmperes(10), Length.ofMetres(1.0287));
         assertThat(text.in(UnitSystem.US)).isEqualTo("10 A over the plate, at 3' 4-1/2\".");
         assertThat(text.in(UnitSystem.SI)).isEqualTo("10 A over the plate, at 1029 mm.");
+    }
+
+    @Test
+    void textWithoutRoomForItsArgumentsIsRefusedWhereItIsMade() {
+        assertThatIllegalStateException()
+                .isThrownBy(() -> Text.of("The factory charge is enough.", Mass.ofKilograms(0)))
+                .withMessageContaining("More arguments than places");
     }
 
     /** Seeded: a failure is repeated by running the test again. */

@@ -119,16 +119,20 @@ final class RunFigure {
                     "{} inside both tubes.",
                     Volume.ofCubicMetres(LineContents.volume(run.length(), liquid.get(), suction.get()))));
         }
-        added().ifPresent(mass -> drawing.caption(Text.of(
-                mass > 0
-                        ? "{} of charge to add for this length."
-                        : mass < 0
-                                ? "{} of charge too much for this length."
-                                : "The factory charge is for this length too.",
-                Mass.ofKilograms(Math.abs(mass)))));
+        added().ifPresent(mass -> drawing.caption(charge(mass)));
         judged(InsulationThickness.ABOUT)
                 .filter(judgement -> judgement.verdict() == Verdict.FAILS)
                 .ifPresent(judgement -> drawing.caption(judgement.because()));
+    }
+
+    /** What is to be added for the length, kg; less than nothing where the factory charge is too much for it. */
+    private static Text charge(double added) {
+        if (added == 0) {
+            return Text.of("The factory charge is for this length too.");
+        }
+        return Text.of(
+                added > 0 ? "{} of charge to add for this length." : "{} of charge too much for this length.",
+                Mass.ofKilograms(Math.abs(added)));
     }
 
     private Optional<Double> added() {

@@ -559,6 +559,26 @@ class PipingTest {
                 .isEqualTo(Verdict.MEETS);
     }
 
+    @ParameterizedTest(name = "charged for {0}, {1} less a metre: {2}")
+    @CsvSource({
+        "5 m, 0 g/m, of charge to add for this length",
+        "30 m, 0 g/m, The factory charge is for this length too",
+        "30 m, 20 g/m, of charge too much for this length",
+    })
+    void theFigureSaysTheChargeForItsLength(String precharged, String reduced, String said) {
+        CaseFixture fixture = run("12 m along")
+                .outdoor("plate.precharged-length", precharged)
+                .outdoor("plate.extra-charge", "20 g/m")
+                .outdoor("plate.reduced-charge", reduced);
+        Drawing drawing = RunFigure.draw(
+                        fixture.facts(),
+                        fixture.evidence(),
+                        CaseFixture.PLATE_BOOK,
+                        new Judgements(fixture.judgements()))
+                .get(0);
+        assertThat(drawing.caption().toString()).contains(said);
+    }
+
     @Test
     void theRunIsDrawnUnrolledWithEveryPartAThing() {
         CaseFixture fixture =
