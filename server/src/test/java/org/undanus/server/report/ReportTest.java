@@ -59,7 +59,7 @@ class ReportTest {
                 .contains("46 things must be put right, 11 of them for safety.")
                 .contains("What must be put right")
                 .contains("60 A, 20 A over the maker's 40 A")
-                .contains("Have a 25 A, 30 A, 35 A or 40 A device fitted")
+                .contains("Have a 25 A, 30 A, 35 A or 40 A device")
                 .contains("Inspector, date")
                 .contains("Received, date");
         assertThat(first.indexOf("Disconnect fitted")).isPositive().isLessThan(first.indexOf("Metering device suits"));
