@@ -35,7 +35,10 @@ beforeEach(() => {
         ? {
             reference: "LH-51",
             crews: ["Nettlebank Mechanical"],
-            places: [{ name: "Lido", elevation: "640 m" }],
+            places: [
+              { name: "Lido", elevation: "640 m" },
+              { name: "Pumphouse", elevation: "655 m" },
+            ],
           }
         : path.includes("rule-books")
           ? [{ id: "plate", title: "Plate book", version: 2 }]
@@ -99,6 +102,17 @@ test("an installation may stand at another height than its building", async () =
   await field.setValue("700 m");
   post.mockResolvedValueOnce({ id: "new" });
   expect((await submit()).elevation).toBe("700 m");
+});
+
+test("another building takes its own height, not what was typed for the one before", async () => {
+  const { wrapper, submit } = await dialog();
+  await wrapper.find("#new-building").setValue("Lido");
+  await wrapper.find(".stands .button").trigger("click");
+  await wrapper.find("#new-elevation").setValue("700 m");
+  await wrapper.find("#new-building").setValue("Pumphouse");
+  expect(wrapper.find("#new-elevation").exists()).toBe(false);
+  post.mockResolvedValueOnce({ id: "new" });
+  expect((await submit()).elevation).toBe("655 m");
 });
 
 test("indoor models are offered as they are listed with the outdoor one; a model nobody knows goes as it is typed", async () => {

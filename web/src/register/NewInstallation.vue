@@ -61,6 +61,12 @@ watch(open, async (now) => {
 /** Whether it stands higher or lower than its building is known at. */
 const elsewhere = ref(false);
 
+// another building is known at a height of its own
+watch(
+  () => asked.building,
+  () => (elsewhere.value = false),
+);
+
 function standsElsewhere() {
   asked.elevation = place.value?.elevation ?? "";
   elsewhere.value = true;

@@ -20,6 +20,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.TemperatureDifference;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.rules.Setting;
 
 /** Whether the split is what the rated coil makes of the airflow that is claimed, in the air that is claimed. */
 final class SplitAgainstAirflow implements Check {
@@ -36,7 +37,7 @@ final class SplitAgainstAirflow implements Check {
             .sources("Coil by apparatus dew point and bypass factor, fixed at the rated point; see the running station")
             .needs(AIRFLOW, RETURN_DRY, RETURN_WET, SUPPLY_DRY)
             .settings(Stream.concat(Stream.of(AuditSettings.COIL), Stream.of(ExpectedSplit.settings()))
-                    .toArray(org.undanus.core.rules.Setting[]::new));
+                    .toArray(Setting[]::new));
 
     @Override
     public AboutCheck about() {

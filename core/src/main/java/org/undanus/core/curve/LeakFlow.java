@@ -15,8 +15,6 @@ public final class LeakFlow {
     /** Of rest, K: 25 °C, at which the viscosities are given too. */
     public static final Temperature AT_REST = Temperature.ofCelsius(25);
 
-    private static final double GAS_CONSTANT = 8.314462618;
-
     private LeakFlow() {}
 
     /**
@@ -48,6 +46,6 @@ public final class LeakFlow {
                 * Nitrogen.VISCOSITY
                 / refrigerant.viscosity()
                 * refrigerant.molarMass()
-                / (GAS_CONSTANT * AT_REST.si());
+                / (Nitrogen.GAS_CONSTANT * AT_REST.si());
     }
 }

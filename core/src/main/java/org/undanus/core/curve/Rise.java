@@ -171,16 +171,19 @@ public record Rise(
         return new Uncertain(plateau(), Math.hypot(spread(fit(), rested), gain * plateau()));
     }
 
+    /** What it may leak at the least and at the most, Pa/s. */
+    public record Leaks(double least, double most) {}
+
     /**
-     * The least and the most that it may leak, Pa/s: the bounds of the fit, widened by a gauge that shows every change too large or
+     * The least and the most that it may leak: the bounds of the fit, widened by a gauge that shows every change too large or
      * small. The two do not know of each other.
      *
      * @param gain share by which it may, as a standard uncertainty
      */
-    public double[] leaks(double gain) {
+    public Leaks leaks(double gain) {
         double byGain = new Uncertain(0, gain * leak).expanded();
         double half = Math.hypot((mostLeak - leastLeak) / 2, byGain);
-        return new double[] {Math.max(0, leak - half), leak + half};
+        return new Leaks(Math.max(0, leak - half), leak + half);
     }
 
     /** The pressure at a time by the course chosen, Pa. */

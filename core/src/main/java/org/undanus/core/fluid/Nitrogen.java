@@ -16,7 +16,7 @@ import org.undanus.core.quantity.Temperature;
  */
 public final class Nitrogen {
     /** Molar gas constant, J/(mol·K) (CODATA). */
-    static final double GAS_CONSTANT = 8.314462618;
+    public static final double GAS_CONSTANT = 8.314462618;
 
     /** At 20 to 25 °C and one atmosphere, Pa·s. */
     public static final double VISCOSITY = 17.80e-6;

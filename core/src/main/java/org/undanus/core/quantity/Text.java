@@ -44,7 +44,7 @@ public record Text(String pattern, List<Object> arguments) {
         }
     }
 
-    /** A change of a gas's pressure, as its gauges show it: in psi or bar, never as the pressure of air in ducts. */
+    /** A change of a gas's pressure, as its gauges show it: in psi or kPa, never as the pressure of air in ducts. */
     public record OfGas(double pascals) {
         String in(UnitSystem system) {
             return QuantityFormat.of(system).formatOfGas(pascals);

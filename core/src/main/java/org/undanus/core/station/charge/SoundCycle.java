@@ -1,6 +1,5 @@
 package org.undanus.core.station.charge;
 
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,10 +7,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.ExpectedSplit;
-import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -22,9 +19,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.SteadyRunning;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
 import org.undanus.core.station.charge.Diagnosis.Cause;
 import org.undanus.core.station.charge.Diagnosis.Departure;
@@ -76,7 +71,7 @@ final class SoundCycle implements Requirement {
     /** What the cycle as read comes to. */
     private record Telling(Map<Sign, Departure> read, boolean orifice, Diagnosis diagnosis) {
         static Telling of(Examination x, RefrigerantState state, boolean orifice) {
-            Map<Sign, Departure> read = departures(x, state, orifice);
+            Map<Sign, Departure> read = CycleReadings.of(x, state, orifice);
             return new Telling(read, orifice, Diagnosis.of(read, orifice, moves(x)));
         }
 
@@ -98,8 +93,11 @@ final class SoundCycle implements Requirement {
 
     /** What is to be put right before anybody judges the charge: a cause that the cycle names and that is another. */
     static Optional<Text> anotherCause(Examination x) {
-        return telling(x)
-                .map(told -> told.diagnosis.likeliest())
+        return telling(x).flatMap(told -> anotherCause(x, told));
+    }
+
+    private static Optional<Text> anotherCause(Examination x, Telling told) {
+        return Optional.of(told.diagnosis.likeliest())
                 .filter(share -> share.share() >= x.rules().number(CycleSettings.SURE))
                 .map(Diagnosis.Share::cause)
                 .filter(cause -> !cause.cure().isEmpty())
@@ -111,12 +109,16 @@ final class SoundCycle implements Requirement {
 
     /** What is to be done before charge is added or recovered; empty where nothing read of the cycle speaks against it. */
     static Optional<Text> beforeCharge(Examination x, boolean add) {
-        return anotherCause(x).or(() -> telling(x)
-                .filter(told -> told.diagnosis.share(add ? Cause.SHORT : Cause.OVER) + told.diagnosis.share(Cause.NONE)
-                        < x.rules().number(CycleSettings.SURE))
-                .map(told -> Text.of(
+        return telling(x).flatMap(told -> anotherCause(x, told).or(() -> leftOpen(x, told, add)));
+    }
+
+    private static Optional<Text> leftOpen(Examination x, Telling told, boolean add) {
+        double byCharge = told.diagnosis.share(add ? Cause.SHORT : Cause.OVER) + told.diagnosis.share(Cause.NONE);
+        return byCharge >= x.rules().number(CycleSettings.SURE)
+                ? Optional.empty()
+                : Optional.of(Text.of(
                         "Whether it is the charge the cycle leaves open. {} Nothing is added or recovered before that.",
-                        told.next())));
+                        told.next()));
     }
 
     private static Judgement told(Examination x, Telling telling) {
@@ -181,175 +183,6 @@ final class SoundCycle implements Requirement {
 
     private static String rounded(double bands) {
         return String.valueOf(Math.round(10 * bands) / 10.0);
-    }
-
-    private static Departure departure(Uncertain read, double expected, double band) {
-        return new Departure((read.value() - expected) / band, read.standardUncertainty() / band);
-    }
-
-    private static Map<Sign, Departure> departures(Examination x, RefrigerantState state, boolean orifice) {
-        Map<Sign, Departure> read = new EnumMap<>(Sign.class);
-        Uncertain superheat = orifice
-                ? SuperheatTrim.target(x)
-                        .orElse(new Uncertain(
-                                x.rules().number(CycleSettings.USUAL_SUPERHEAT),
-                                x.rules().number(SuperheatTrim.BAND)))
-                : Uncertain.exact(x.rules().number(CycleSettings.USUAL_SUPERHEAT));
-        Uncertain shown = state.superheat();
-        read.put(
-                Sign.SUPERHEAT,
-                departure(
-                        new Uncertain(
-                                shown.value(),
-                                Math.hypot(shown.standardUncertainty(), superheat.standardUncertainty())),
-                        superheat.value(),
-                        x.rules().number(SuperheatTrim.BAND)));
-        read.put(
-                Sign.SUBCOOLING,
-                departure(
-                        state.subcooling(),
-                        SubcoolingTrim.target(x).orElseGet(() -> x.rules().number(CycleSettings.USUAL_SUBCOOLING)),
-                        x.rules().number(SubcoolingTrim.BAND)));
-        double outdoor = x.number(AirPoints.OUTDOOR).orElseThrow();
-        read.put(
-                Sign.CONDENSING,
-                departure(
-                        state.condensing(),
-                        outdoor + x.rules().number(CycleSettings.CONDENSING),
-                        x.rules().number(CycleSettings.CONDENSING_BAND)));
-        evaporating(x, state).ifPresent(departure -> read.put(Sign.EVAPORATING, departure));
-        split(x).ifPresent(departure -> read.put(Sign.SPLIT, departure));
-        x.measured(ChargePoints.DRIER_DROP)
-                .ifPresent(drop -> read.put(
-                        Sign.DRIER, departure(drop.uncertain(), 0, x.rules().number(CycleSettings.DRIER))));
-        if (x.missing(ChargePoints.REST_PRESSURE, ChargePoints.REST_TEMPERATURE).isEmpty()) {
-            rest(x, state).ifPresent(departure -> read.put(Sign.REST, departure));
-        }
-        x.measured(AirPoints.OUTDOOR_LEAVING)
-                .filter(any -> decided(x, CycleSettings.OUTDOOR_RISE, CycleSettings.OUTDOOR_RISE_BAND))
-                .ifPresent(leaving -> read.put(
-                        Sign.LEAVING,
-                        departure(
-                                leaving.uncertain(),
-                                outdoor + x.rules().number(CycleSettings.OUTDOOR_RISE),
-                                x.rules().number(CycleSettings.OUTDOOR_RISE_BAND))));
-        discharge(x, state).ifPresent(departure -> read.put(Sign.DISCHARGE, departure));
-        current(x).ifPresent(departure -> read.put(Sign.CURRENT, departure));
-        return read;
-    }
-
-    /** Whether the rule book, perhaps an older one, says these. */
-    private static boolean decided(Examination x, Setting... settings) {
-        return Stream.of(settings).allMatch(x.rules()::decides);
-    }
-
-    /** Of the discharge line against what these pressures and this superheat give a sound compressor. */
-    private static Optional<Departure> discharge(Examination x, RefrigerantState state) {
-        return x.measured(ChargePoints.DISCHARGE_TEMPERATURE)
-                .filter(any -> decided(x, CycleSettings.EFFICIENCY, CycleSettings.DISCHARGE_BAND))
-                .flatMap(read -> {
-                    try {
-                        Uncertain over = Propagation.through(
-                                in -> in[0]
-                                        - Compression.discharge(
-                                                state.refrigerant(),
-                                                in[1],
-                                                in[2],
-                                                in[3],
-                                                x.rules().number(CycleSettings.EFFICIENCY)),
-                                read.uncertain(),
-                                state.evaporating(),
-                                state.condensing(),
-                                state.superheat());
-                        return Optional.of(departure(over, 0, x.rules().number(CycleSettings.DISCHARGE_BAND)));
-                    } catch (IllegalArgumentException outsideItsTable) {
-                        return Optional.empty();
-                    }
-                });
-    }
-
-    private static Optional<Departure> current(Examination x) {
-        return x.measured(UnitPoints.RUNNING_CURRENT)
-                .filter(any -> decided(x, CycleSettings.CURRENT, CycleSettings.CURRENT_BAND))
-                .flatMap(read -> x.number(PlatePoints.COMPRESSOR_CURRENT)
-                        .filter(plate -> plate > 0)
-                        .map(plate -> departure(
-                                new Uncertain(read.quantity().si() / plate, read.standardUncertainty() / plate),
-                                x.rules().number(CycleSettings.CURRENT),
-                                x.rules().number(CycleSettings.CURRENT_BAND))));
-    }
-
-    /** Where the coil boils against where this air has it boil: as far under its surface as at the rating point. */
-    private static Optional<Departure> evaporating(Examination x, RefrigerantState state) {
-        return coilAir(x, AirPoints.RETURN_DRY_BULB, AirPoints.RETURN_WET_BULB)
-                .filter(any -> decided(x, CycleSettings.EVAPORATING, CycleSettings.EVAPORATING_BAND))
-                .flatMap(air -> {
-                    try {
-                        return ExpectedSplit.of(air.at())
-                                .filter(ExpectedSplit::describesAirflow)
-                                .map(model -> {
-                                    double expected = x.rules().number(CycleSettings.EVAPORATING)
-                                            + model.surfaceOverRated(
-                                                    air.read().get(0).quantity().si(),
-                                                    air.read().get(1).quantity().si(),
-                                                    x.number(AirPoints.OUTDOOR).orElseThrow());
-                                    return departure(
-                                            state.evaporating(),
-                                            expected,
-                                            x.rules().number(CycleSettings.EVAPORATING_BAND));
-                                });
-                    } catch (IllegalArgumentException airCannotBeUsed) {
-                        return Optional.empty();
-                    }
-                });
-    }
-
-    /** @param at the only indoor unit */
-    private record CoilAir(Examination at, List<Value.Measured> read) {}
-
-    /** Of one indoor unit; several share one cycle, and their air says little of it. Empty where not all was read. */
-    private static Optional<CoilAir> coilAir(Examination x, Point... points) {
-        var units = x.facts().subjects(Scope.INDOOR_UNIT);
-        if (units.size() != 1) {
-            return Optional.empty();
-        }
-        Examination in = x.at(units.get(0));
-        List<Value.Measured> air =
-                Stream.of(points).flatMap(point -> in.measured(point).stream()).toList();
-        return air.size() < points.length ? Optional.empty() : Optional.of(new CoilAir(in, air));
-    }
-
-    private static Optional<Departure> rest(Examination x, RefrigerantState state) {
-        try {
-            return Optional.of(departure(state.restExcess(), 0, x.rules().number(CycleSettings.REST)));
-        } catch (IllegalArgumentException outsideItsTable) {
-            return Optional.empty();
-        }
-    }
-
-    private static Optional<Departure> split(Examination x) {
-        return coilAir(x, AirPoints.RETURN_DRY_BULB, AirPoints.RETURN_WET_BULB, AirPoints.SUPPLY_DRY_BULB)
-                .flatMap(coil -> split(x, coil.at(), coil.read()));
-    }
-
-    private static Optional<Departure> split(Examination x, Examination in, List<Value.Measured> air) {
-        try {
-            return ExpectedSplit.of(in).filter(ExpectedSplit::describesAirflow).map(model -> {
-                double back = air.get(0).quantity().si();
-                double wet = air.get(1).quantity().si();
-                double outdoor = x.number(AirPoints.OUTDOOR).orElseThrow();
-                double middle = model.split(back, wet, outdoor, 1);
-                double band = (model.split(back, wet, outdoor, 1 - model.tolerance())
-                                - model.split(back, wet, outdoor, 1 + model.tolerance()))
-                        / 2;
-                Uncertain read = new Uncertain(
-                        back - air.get(2).quantity().si(),
-                        Math.hypot(air.get(0).standardUncertainty(), air.get(2).standardUncertainty()));
-                return departure(read, middle, band);
-            });
-        } catch (IllegalArgumentException airCannotBeUsed) {
-            return Optional.empty();
-        }
     }
 
     private static Diagnosis.Moves moves(Examination x) {

@@ -97,10 +97,10 @@ final class Trim {
 
     /** How much to take in or out first. Where the lines are known to hold too much or too little already, that much and no more. */
     static Text advice(Examination x, boolean add) {
-        boolean byWeight = off(x).isPresent();
-        Optional<Text> first =
-                full(x, add).or(() -> byWeight ? SoundCycle.anotherCause(x) : SoundCycle.beforeCharge(x, add));
-        return first.orElseGet(() -> byCharge(x, add));
+        Optional<Double> off = off(x);
+        return full(off, add)
+                .or(() -> off.isPresent() ? SoundCycle.anotherCause(x) : SoundCycle.beforeCharge(x, add))
+                .orElseGet(() -> amount(x, off, add));
     }
 
     /** By how much more is in it than its lines ask for, kg; empty where its weight or its lines are not known. */
@@ -109,8 +109,8 @@ final class Trim {
                 .map(added -> added.value() - asked.added().value()));
     }
 
-    private static Optional<Text> full(Examination x, boolean add) {
-        return off(x).filter(more -> add ? more >= 0 : more <= 0)
+    private static Optional<Text> full(Optional<Double> off, boolean add) {
+        return off.filter(more -> add ? more >= 0 : more <= 0)
                 .map(
                         any -> Text.of(
                                 add
@@ -120,11 +120,11 @@ final class Trim {
 
     /** The same of a cycle that the charge is known to be the fault of. */
     static Text byCharge(Examination x, boolean add) {
-        Optional<Text> full = full(x, add);
-        if (full.isPresent()) {
-            return full.get();
-        }
         Optional<Double> off = off(x);
+        return full(off, add).orElseGet(() -> amount(x, off, add));
+    }
+
+    private static Text amount(Examination x, Optional<Double> off, boolean add) {
         Duration wait = Duration.ofSeconds(x.rules().number(WAIT));
         Optional<Mass> left = add ? left(x) : Optional.empty();
         if (left.filter(mass -> mass.si() == 0).isPresent()) {

@@ -122,7 +122,7 @@ final class Dryness {
         double tooMuch = x.rules().number(LEAK);
         double v = volume.cubicMetres();
         double gain = curve.curve().accuracy().gain();
-        double[] leaks = rise.leaks(gain);
+        Rise.Leaks leaks = rise.leaks(gain);
         boolean moist = rise.model().levels() && rise.moisture() > x.rules().number(MOIST);
         Finding finding = volume.explain(x.finding()
                 .step(
@@ -141,28 +141,28 @@ final class Dryness {
         finding.step(
                         "Leak",
                         "a·V, every course that fits as well as chance allows, and the gauge's gain",
-                        Text.of("{} to {}", leak(leaks[0] * v), leak(leaks[1] * v)),
+                        Text.of("{} to {}", leak(leaks.least() * v), leak(leaks.most() * v)),
                         "")
                 .step(
                         "Leak that is too much",
                         "",
                         leak(tooMuch),
                         x.rules().setting(LEAK).source());
-        if (leaks[0] * v > tooMuch) {
+        if (leaks.least() * v > tooMuch) {
             return finding.conclude(
                     Verdict.FAILS,
                     moist
                             ? Text.of(
                                     "It climbs on and levels off: a leak of {} to {}, and moisture.",
-                                    leak(leaks[0] * v),
-                                    leak(leaks[1] * v))
+                                    leak(leaks.least() * v),
+                                    leak(leaks.most() * v))
                             : Text.of(
                                     "It climbs straight on: a leak of {} to {}.",
-                                    leak(leaks[0] * v),
-                                    leak(leaks[1] * v)),
+                                    leak(leaks.least() * v),
+                                    leak(leaks.most() * v)),
                     "Break the vacuum with dry nitrogen, find the leak under pressure, then evacuate anew.");
         }
-        if (leaks[1] * v > tooMuch) {
+        if (leaks.most() * v > tooMuch) {
             return cannotTell(x, finding, rise, leaks, v, tooMuch);
         }
         if (moist) {
@@ -171,7 +171,7 @@ final class Dryness {
                     Text.of(
                             "Levels off at {}: moisture, not a leak; a leak above {} would have shown.",
                             Text.Amount.of(Dimension.ABSOLUTE_PRESSURE, rise.plateau(gain), 0),
-                            leak(leaks[1] * v)),
+                            leak(leaks.most() * v)),
                     "Break the vacuum with dry nitrogen, change the pump's oil, and pull again, with the lines warm.");
         }
         return finding.conclude(
@@ -179,7 +179,7 @@ final class Dryness {
                 Text.of(
                         "Dry and tight: it stands at {}, and a leak above {} would have shown.",
                         AbsolutePressure.ofPascals(rise.last()),
-                        leak(leaks[1] * v)),
+                        leak(leaks.most() * v)),
                 "");
     }
 
@@ -188,12 +188,12 @@ final class Dryness {
     }
 
     private static Judgement cannotTell(
-            Examination x, Finding finding, Rise rise, double[] leaks, double v, double tooMuch) {
+            Examination x, Finding finding, Rise rise, Rise.Leaks leaks, double v, double tooMuch) {
         OptionalDouble whole = rise.needed(tooMuch / v, mostMoisture(x));
         Text because = Text.of(
                 "It cannot be told yet whether it leaks or is wet: the leak may be anything from {} to {}.",
-                leak(leaks[0] * v),
-                leak(leaks[1] * v));
+                leak(leaks.least() * v),
+                leak(leaks.most() * v));
         return whole.isPresent() && whole.getAsDouble() > rise.lasting()
                 ? finding.conclude(
                         Verdict.NOT_SHOWN,

@@ -3,7 +3,6 @@ package org.undanus.core.station.running;
 import java.util.Optional;
 import org.undanus.core.derived.Airflow;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.About;
@@ -16,7 +15,6 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
-import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
@@ -46,19 +44,14 @@ final class HeatingEfficiency implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Optional<Judgement> notYet = SheetHeating.notYet(x, RunningPoints.POWER)
-                .or(() -> SheetHeating.noAirflow(x))
-                .or(() -> SheetHeating.sharedPower(x));
+        Optional<Judgement> notYet =
+                SheetHeating.notYet(x, RunningPoints.POWER).or(() -> SheetHeating.noPerformance(x));
         if (notYet.isPresent()) {
             return notYet.get();
         }
-        Value.Measured power = x.need(RunningPoints.POWER);
-        Uncertain given = SheetHeating.given(x);
-        Uncertain performance = Propagation.through(v -> v[0] / v[1], given, power.uncertain());
+        Uncertain performance = SheetHeating.performance(x);
         SheetHeating sheet = SheetHeating.of(x).orElseThrow();
-        Finding finding = x.finding()
-                .step("Heat given to the air", Power.ofWatts(given.value()))
-                .step(RunningPoints.POWER.title(), power.quantity())
+        Finding finding = SheetHeating.performanceExplained(x)
                 .step(
                         "Coefficient of performance",
                         "Q/P",
@@ -81,7 +74,7 @@ final class HeatingEfficiency implements Requirement {
                         new Uncertain(performance.value() / expected, performance.standardUncertainty() / expected),
                         COARSE,
                         x.rules().limits(SHARE),
-                        Text.of("See that back-up heat is off, then look at airflow, outdoor coil and charge."));
+                        SheetHeating.LOOK);
     }
 
     private static Text tenths(double performance) {

@@ -11,10 +11,6 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Power;
-import org.undanus.core.quantity.Propagation;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
 
 /** Heat for each watt of electricity by itself, where a programme asks for so much of it ({@code COP 1.75}); no sheet is needed. */
@@ -45,24 +41,14 @@ final class LeastPerformance implements Requirement {
         if (x.rules().limits(PERFORMANCE).isEmpty()) {
             return x.finding().nobodyLimits();
         }
-        Optional<Judgement> notYet = SheetHeating.unread(x, RunningPoints.POWER)
-                .or(() -> SheetHeating.noAirflow(x))
-                .or(() -> SheetHeating.sharedPower(x));
-        if (notYet.isPresent()) {
-            return notYet.get();
-        }
-        Uncertain given = SheetHeating.given(x);
-        return x.finding()
-                .step("Heat given to the air", Power.ofWatts(Math.max(0, given.value())))
-                .step(RunningPoints.POWER.title(), x.need(RunningPoints.POWER).quantity())
+        Optional<Judgement> notYet =
+                SheetHeating.unread(x, RunningPoints.POWER).or(() -> SheetHeating.noPerformance(x));
+        return notYet.orElseGet(() -> SheetHeating.performanceExplained(x)
                 .compare(
                         PERFORMANCE,
-                        Propagation.through(
-                                v -> v[0] / v[1],
-                                given,
-                                x.need(RunningPoints.POWER).uncertain()),
+                        SheetHeating.performance(x),
                         COARSE,
                         x.rules().limits(PERFORMANCE),
-                        Text.of("See that back-up heat is off, then look at airflow, outdoor coil and charge."));
+                        SheetHeating.LOOK));
     }
 }

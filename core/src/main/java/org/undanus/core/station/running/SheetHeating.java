@@ -16,6 +16,7 @@ import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Examination;
+import org.undanus.core.judgement.Finding;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
@@ -34,6 +35,8 @@ import org.undanus.core.quantity.Uncertain;
  * @param capacity by the sheet there
  */
 record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoors, Power capacity) {
+    /** Where heat for the power taken is too little. */
+    static final Text LOOK = Text.of("See that back-up heat is off, then look at airflow, outdoor coil and charge.");
 
     /** Why a heating reading of this unit shows nothing, or does not apply; empty where it can be judged. */
     static Optional<Judgement> notYet(Examination x, Point... needed) {
@@ -72,10 +75,11 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
         return ThinAir.at(x);
     }
 
-    /** Why the power taken is not this unit's own; empty where it is. */
-    static Optional<Judgement> sharedPower(Examination x) {
-        return x.facts().subjects(Scope.INDOOR_UNIT).size() <= 1
-                ? Optional.empty()
+    /** Why heat cannot be held against the power taken: no airflow, or power that is not this unit's own; empty where it can. */
+    static Optional<Judgement> noPerformance(Examination x) {
+        Optional<Judgement> noAirflow = noAirflow(x);
+        return noAirflow.isPresent() || x.facts().subjects(Scope.INDOOR_UNIT).size() <= 1
+                ? noAirflow
                 : Optional.of(x.finding()
                         .conclude(
                                 Verdict.NOT_SHOWN,
@@ -119,6 +123,19 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
                 Airflow.of(x, x.unit()).agreed().orElseThrow(),
                 x.need(RETURN_DRY_BULB).uncertain(),
                 x.need(SUPPLY_DRY_BULB).uncertain());
+    }
+
+    /** Heat for each watt of electricity, Q/P. */
+    static Uncertain performance(Examination x) {
+        return Propagation.through(
+                v -> v[0] / v[1], given(x), x.need(RunningPoints.POWER).uncertain());
+    }
+
+    /** What performance is computed from. */
+    static Finding performanceExplained(Examination x) {
+        return x.finding()
+                .step("Heat given to the air", Power.ofWatts(given(x).value()))
+                .step(RunningPoints.POWER.title(), x.need(RunningPoints.POWER).quantity());
     }
 
     /** @param flow of the air that enters, m³/s */

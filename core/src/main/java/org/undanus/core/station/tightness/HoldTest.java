@@ -25,7 +25,6 @@ import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.fluid.Refrigerant;
-import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Subject;
@@ -211,7 +210,7 @@ final class HoldTest implements Requirement {
     static Optional<Double> tooMuch(Examination x, double tested) {
         return refrigerant(x)
                 .map(r -> LeakFlow.nitrogen(
-                        x.rules().number(LEAST_LEAK) * joints(x) / YEAR,
+                        x.rules().number(LEAST_LEAK) * jointsCounted(x) / YEAR,
                         AbsolutePressure.ofPascals(tested),
                         x.facts().site().atmosphere(),
                         r));
@@ -223,17 +222,17 @@ final class HoldTest implements Requirement {
                 .flatMap(Refrigerant::named);
     }
 
-    private static double joints(Examination x) {
-        int listed = joints(x, x.indoor()).size();
+    private static double jointsCounted(Examination x) {
+        int listed = joints(x).size();
         return listed > 0 ? listed : x.rules().number(JOINTS);
     }
 
     /** Those listed of these lines. */
-    private static List<Subject> joints(Examination x, Optional<Component> indoor) {
+    private static List<Subject> joints(Examination x) {
         return x.facts().subjects(Scope.JOINT).stream()
                 .filter(joint -> joint.joins().stream()
                         .anyMatch(unit -> x.subject().joins().contains(unit)
-                                && indoor.filter(in -> in.id().equals(unit)).isPresent()))
+                                && x.indoor().filter(in -> in.id().equals(unit)).isPresent()))
                 .toList();
     }
 
@@ -271,7 +270,8 @@ final class HoldTest implements Requirement {
      */
     private record Held(Hold hold, Optional<TestVolume> volume, Optional<Double> tooMuch) {}
 
-    private static Judgement nothing(Examination x) {
+    /** Why there is no hold to judge. */
+    static Judgement nothing(Examination x) {
         List<Point> missing = missing(x);
         if (missing.isEmpty()) {
             return x.finding()
@@ -396,22 +396,31 @@ final class HoldTest implements Requirement {
 
     /** What a loss comes to that is more than chance; empty where nothing was lost, or no more than may be. */
     private static Optional<Judgement> lost(Examination x, Held held, Finding finding) {
-        Uncertain change = held.hold.change();
-        if (-change.value() <= change.expanded()) {
+        if (!standsOut(held.hold)) {
             return Optional.empty();
         }
+        Uncertain change = held.hold.change();
         List<Limit> drops = ofLines(x, DROP, SheetLimit.atMost(SheetValue.TIGHTNESS_DROP));
+        if (drops.isEmpty() && x.by(BY_LEAK)) {
+            return Optional.empty();
+        }
         Optional<Comparison> compared = !drops.isEmpty()
                 ? finding.hold(DROP, new Uncertain(-change.value(), change.standardUncertainty()), 0, drops)
                 : held.volume.isEmpty() ? Optional.empty() : finding.hold(LEAK, leak(x, held), 0, leaks(x, held));
         Verdict verdict = compared.map(Comparison::verdict).orElse(Verdict.FAILS);
-        if (verdict == Verdict.MEETS) {
-            return Optional.empty();
-        }
-        return Optional.of(finding.conclude(
+        return verdict == Verdict.MEETS ? Optional.empty() : Optional.of(leaking(x, held, finding, verdict));
+    }
+
+    /** Whether more was lost than chance explains. */
+    private static boolean standsOut(Hold hold) {
+        return -hold.change().value() > hold.change().expanded();
+    }
+
+    private static Judgement leaking(Examination x, Held held, Finding finding, Verdict verdict) {
+        return finding.conclude(
                 verdict,
                 lostIn(x, held),
-                "Let the pressure off, have the joint found with soap and made anew, then hold it again."));
+                "Let the pressure off, have the joint found with soap and made anew, then hold it again.");
     }
 
     /** By what was lost, with the error that the gauge's gain puts into the loss itself. */
@@ -431,14 +440,17 @@ final class HoldTest implements Requirement {
                 x.rules().practice(),
                 Bound.AT_MOST,
                 Leak.ofPascalCubicMetresPerSecond(held.tooMuch.orElseThrow()),
-                x.rules().setting(LEAST_LEAK).source() + "; as nitrogen at this pressure, of " + Math.round(joints(x))
-                        + " joints"));
+                x.rules().setting(LEAST_LEAK).source() + "; as nitrogen at this pressure, of "
+                        + Math.round(jointsCounted(x)) + " joints"));
         return limits;
     }
 
     private static Judgement byLeak(Examination x, Held held, Finding finding) {
         Comparison compared =
                 finding.hold(LEAK, leak(x, held), 0, leaks(x, held)).orElseThrow();
+        if (compared.verdict() != Verdict.MEETS && standsOut(held.hold)) {
+            return leaking(x, held, finding, compared.verdict());
+        }
         double smallest = smallest(held.hold, held.volume.orElseThrow());
         return compared.verdict() == Verdict.MEETS
                 ? finding.conclude(
@@ -501,7 +513,7 @@ final class HoldTest implements Requirement {
 
     /** By what finds nitrogen, and joint by joint where joints are listed. */
     private static Judgement searched(Examination x, Finding finding, Text said) {
-        List<String> joints = joints(x, x.indoor()).stream()
+        List<String> joints = joints(x).stream()
                 .map(joint -> x.at(joint).chosen(TightnessPoints.JOINT).orElse(TightnessPoints.NOT_SEARCHED))
                 .toList();
         if (joints.contains(TightnessPoints.BUBBLES)) {
@@ -521,7 +533,12 @@ final class HoldTest implements Requirement {
                     TightnessPoints.JOINT.how());
         }
         return searched
-                ? finding.conclude(Verdict.MEETS, Text.of("{} Every joint was searched.", said), "")
+                ? finding.conclude(
+                        Verdict.MEETS,
+                        joints.isEmpty()
+                                ? Text.of("{} The search found nothing; no joint is listed by itself.", said)
+                                : Text.of("{} Every joint was searched.", said),
+                        "")
                 : finding.conclude(
                         Verdict.NOT_SHOWN,
                         Text.of("{} The joints were not searched by what finds nitrogen.", said),

@@ -1,6 +1,5 @@
 package org.undanus.core.station.tightness;
 
-import java.util.List;
 import java.util.Optional;
 import org.undanus.core.curve.Hold;
 import org.undanus.core.derived.TestVolume;
@@ -42,7 +41,7 @@ final class SmallestLeak implements Requirement {
         Optional<Hold> hold = HoldTest.hold(x);
         Optional<TestVolume> volume = TestVolume.of(x);
         if (hold.isEmpty()) {
-            return x.notShown(List.of(TightnessPoints.START_PRESSURE));
+            return HoldTest.nothing(x);
         }
         Optional<Double> tooMuch = HoldTest.tooMuch(x, hold.get().first());
         if (volume.isEmpty() || tooMuch.isEmpty()) {

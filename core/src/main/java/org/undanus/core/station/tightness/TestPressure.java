@@ -5,6 +5,7 @@ import static org.undanus.core.station.tightness.TightnessPoints.START_PRESSURE;
 import static org.undanus.core.station.tightness.TightnessPoints.STRENGTH;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -125,14 +126,15 @@ final class TestPressure {
                             Text.of("Neither code nor maker asks for a strength test here."),
                             "");
         }
-        Optional<Judgement> contradicted = contradicted(x, limits.get(0));
+        Limit highest = limits.stream()
+                .max(Comparator.comparingDouble(limit -> limit.value().si()))
+                .orElseThrow();
+        Optional<Judgement> contradicted = contradicted(x, highest);
         if (contradicted.isPresent()) {
             return contradicted.get();
         }
         if (!x.has(STRENGTH)) {
-            return x.notShown(
-                    List.of(STRENGTH),
-                    Text.of("It goes up to {}.", limits.get(0).value()));
+            return x.notShown(List.of(STRENGTH), Text.of("It goes up to {}.", highest.value()));
         }
         Value.Measured read = x.need(STRENGTH);
         Finding finding = x.finding();

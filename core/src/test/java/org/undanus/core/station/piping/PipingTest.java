@@ -559,6 +559,11 @@ class PipingTest {
                 .isEqualTo(Verdict.MEETS);
     }
 
+    private static List<Drawing> drawn(CaseFixture fixture) {
+        return RunFigure.draw(
+                fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, new Judgements(fixture.judgements()));
+    }
+
     @ParameterizedTest(name = "charged for {0}, {1} less a metre: {2}")
     @CsvSource({
         "5 m, 0 g/m, of charge to add for this length",
@@ -570,12 +575,7 @@ class PipingTest {
                 .outdoor("plate.precharged-length", precharged)
                 .outdoor("plate.extra-charge", "20 g/m")
                 .outdoor("plate.reduced-charge", reduced);
-        Drawing drawing = RunFigure.draw(
-                        fixture.facts(),
-                        fixture.evidence(),
-                        CaseFixture.PLATE_BOOK,
-                        new Judgements(fixture.judgements()))
-                .get(0);
+        Drawing drawing = drawn(fixture).get(0);
         assertThat(drawing.caption().toString()).contains(said);
     }
 
@@ -583,25 +583,13 @@ class PipingTest {
     void theRunIsDrawnUnrolledWithEveryPartAThing() {
         CaseFixture fixture =
                 run("1 m in, wall, 3.2 m out insulated 13 mm, elbow, up 2.5 m, trap, coil 2 m, 6 m along");
-        Drawing drawing = RunFigure.draw(
-                        fixture.facts(),
-                        fixture.evidence(),
-                        CaseFixture.PLATE_BOOK,
-                        new Judgements(fixture.judgements()))
-                .get(0);
+        Drawing drawing = drawn(fixture).get(0);
         assertThat(drawing.elements().stream()
                         .flatMap(element -> element.standing().stream())
                         .flatMap(standing -> standing.thing().stream())
                         .distinct())
                 .containsExactlyInAnyOrder("0", "1", "2", "3", "4", "5", "6", "7");
         assertThat(drawing.caption().toString()).contains("inside both tubes");
-        assertThat(RunFigure.draw(
-                                before().facts(),
-                                before().evidence(),
-                                CaseFixture.PLATE_BOOK,
-                                new Judgements(before().judgements()))
-                        .get(0)
-                        .spoken())
-                .hasToString("The run has not been read yet.");
+        assertThat(drawn(before()).get(0).spoken()).hasToString("The run has not been read yet.");
     }
 }

@@ -283,6 +283,19 @@ class TightnessTest {
                 .isEqualTo(Verdict.FAILS);
     }
 
+    /** The maker lets 500 kPa go; the leak that this is of is still far more than may be. */
+    @Test
+    void aDropThatTheMakerAllowsHidesNoLeak() {
+        DataSheet own =
+                CaseFixture.outdoorSheet().with(SheetValue.TIGHTNESS_DROP, PressureDifference.ofPascals(500_000));
+        CaseFixture lost =
+                held("25 h", "27.0 barg", "20.0 °C", "25.0 barg", "20.0 °C").sheets(own);
+        assertThat(hold(lost).because().toString()).startsWith("Held for 25 h");
+        Judgement byLeak = hold(lost.rules(LEAK_BOOK));
+        assertThat(byLeak.verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(byLeak.because().toString()).contains("were lost beyond").contains("of refrigerant a year");
+    }
+
     /** 2 L at 400 psig for ten days: a loss of 1 psi is a third of the leak that is too much. */
     @Test
     void aLossUnderTheLeakThatIsTooMuchFailsNothing() {
@@ -324,6 +337,23 @@ class TightnessTest {
         assertThat(fixture().verdict(key)).as("nobody asks for one").isEqualTo(Verdict.DOES_NOT_APPLY);
         CaseFixture fixture = read == null ? fixture() : read("strength-pressure", read);
         assertThat(fixture.sheets(own).verdict(key)).isEqualTo(verdict);
+    }
+
+    @Test
+    void theHigherOfCodesAndMakersStrengthPressureIsAskedAndHeldAgainstThePlate() {
+        RuleBook code = RuleBookReader.read(
+                ShippedRuleBooks.general()
+                        .get(1)
+                        .replace(
+                                "  tightness.hold-time:\n",
+                                "  tightness.strength-pressure:\n    - {by: code, at-least: 26 barg, source: \"adopted\"}\n  tightness.hold-time:\n"),
+                Walk.vocabulary());
+        String key = "tightness.strength-test" + LINES;
+        DataSheet own = CaseFixture.outdoorSheet().with(SheetValue.STRENGTH_PRESSURE, GaugePressure.ofPascals(29e5));
+        Judgement asked = fixture().rules(code).sheets(own).find(key);
+        assertThat(remedy(asked)).contains("It goes up to 29 barg");
+        DataSheet over = CaseFixture.outdoorSheet().with(SheetValue.STRENGTH_PRESSURE, GaugePressure.ofPascals(35e5));
+        assertThat(fixture().rules(code).sheets(over).find(key).verdict()).isEqualTo(Verdict.REFER);
     }
 
     /** Which hold of eight hours meets with which gauge: the page is made anew by golden.update. */

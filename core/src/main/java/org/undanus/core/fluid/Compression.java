@@ -1,8 +1,5 @@
-package org.undanus.core.station.charge;
+package org.undanus.core.fluid;
 
-import org.undanus.core.fluid.Enthalpy;
-import org.undanus.core.fluid.Refrigerant;
-import org.undanus.core.fluid.Saturation;
 import org.undanus.core.quantity.Root;
 import org.undanus.core.quantity.Temperature;
 
@@ -11,8 +8,7 @@ import org.undanus.core.quantity.Temperature;
  * compressor takes beyond it heats the vapour too. Source: ASHRAE Fundamentals, Thermodynamics and Refrigeration Cycles, isentropic
  * efficiency. Heat lost through the shell is left to the efficiency.
  */
-final class Compression {
-    private static final double GAS_CONSTANT = 8.314462618;
+public final class Compression {
     private static final double WARMER = 10;
     private static final double HOTTEST = 150;
     private static final double CLOSE = 1e-4;
@@ -28,14 +24,14 @@ final class Compression {
      * @param efficiency isentropic, over 0 to 1
      * @throws IllegalArgumentException outside the refrigerant's tables, naming their range
      */
-    static double discharge(
+    public static double discharge(
             Refrigerant refrigerant, double evaporating, double condensing, double superheat, double efficiency) {
         Enthalpy heat = Enthalpy.of(refrigerant);
         Saturation table = Saturation.of(refrigerant);
         Temperature low = Temperature.ofKelvin(evaporating);
         Temperature high = Temperature.ofKelvin(condensing);
         double capacity = (heat.vapour(low, WARMER) - heat.vapour(low, 0)) / WARMER;
-        double exponent = GAS_CONSTANT / refrigerant.molarMass() / capacity;
+        double exponent = Nitrogen.GAS_CONSTANT / refrigerant.molarMass() / capacity;
         double pressure = table.dew(low).si();
         double density = table.vapourDensity(low) * evaporating / (evaporating + Math.max(0, superheat));
         double ideal = pressure / density / exponent * (Math.pow(table.dew(high).si() / pressure, exponent) - 1);
