@@ -108,6 +108,8 @@ class SheetRecordTest {
                 "electronic valve|magic valve|dataSheets.WS-12.meteringDevice",
                 "wall-bracket|sky-hook|dataSheets.WS-12.mountingClearances",
                 "\"mode\": \"cooling\"|\"mode\": \"drying\"|dataSheets.WS-12.capacities.mode",
+                "\"torque\": \"16 Nm\"|\"torque\": \"42–34 Nm\"|dataSheets.WS-12",
+                "\"torque\": \"16 Nm\"|\"torque\": \"10–13\"|dataSheets.WS-12.torques.torque",
                 "\"width\": \"31.5 in\"|\"width\": \"0 in\"|dataSheets.WS-12",
             })
     void whatCannotBeReadIsNamed(String from, String to, String field) {
@@ -115,5 +117,16 @@ class SheetRecordTest {
         assertThatThrownBy(() -> read(SHEET.replace(from, to)))
                 .isInstanceOfSatisfying(
                         UnsuitableException.class, e -> assertThat(e.field()).isEqualTo(field));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "TIGHTNESS_TIME, REFRIGERANT",
+        "STRENGTH_PRESSURE, REFRIGERANT",
+        "MINIMUM_CIRCUIT_AMPACITY, ELECTRICAL",
+        "MASS, PLACE",
+    })
+    void figuresStandInThePartOfTheSheetThatTheyBelongTo(SheetValue figure, SheetSection section) {
+        assertThat(SheetSection.of(figure.key())).isEqualTo(section);
     }
 }
