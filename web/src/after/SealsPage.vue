@@ -58,10 +58,18 @@ async function check(event: Event) {
     <section
       v-if="outcome"
       class="outcome"
-      :class="{ sound: outcome.sound }"
+      :class="{ sound: outcome.exact, older: outcome.sound && !outcome.exact }"
       aria-label="What the check says"
     >
-      <p class="verdict">{{ outcome.sound ? "Unchanged" : "Changed, or none of ours" }}</p>
+      <p class="verdict">
+        {{
+          outcome.exact
+            ? "Unchanged"
+            : outcome.sound
+              ? "Unchanged, as far as an older seal tells"
+              : "Changed, or none of ours"
+        }}
+      </p>
       <p>{{ outcome.sentence }}</p>
       <ul>
         <li v-for="each in outcome.problems" :key="each">{{ each }}</li>
@@ -84,13 +92,21 @@ async function check(event: Event) {
   border-left-color: var(--meets);
 }
 
+.outcome.older {
+  border-left-color: var(--close);
+}
+
 .verdict {
   color: var(--fails);
   font-size: 20px;
   font-weight: 700;
 }
 
-.sound .verdict {
+.sound .outcome.older {
+  border-left-color: var(--close);
+}
+
+.verdict {
   color: var(--meets);
 }
 </style>

@@ -165,6 +165,7 @@ test("a checked file says what was changed", async () => {
   };
   file.mockResolvedValueOnce({
     sound: false,
+    exact: false,
     sentence: "This is not what was sealed.",
     problems: ["Changed: readings 1."],
     fingerprint: "ab",
@@ -173,6 +174,7 @@ test("a checked file says what was changed", async () => {
   expect(wrapper.find(".outcome").text()).toContain("Changed: readings 1.");
   file.mockResolvedValueOnce({
     sound: true,
+    exact: true,
     sentence: "Nothing was changed.",
     problems: [],
     fingerprint: "ab",
@@ -180,6 +182,16 @@ test("a checked file says what was changed", async () => {
   });
   await choose();
   expect(wrapper.find(".outcome.sound").text()).toContain("The key is one of this office.");
+  file.mockResolvedValueOnce({
+    sound: true,
+    exact: false,
+    sentence: "Nothing was changed. It is of the older, weaker kind.",
+    problems: [],
+    fingerprint: "ab",
+  });
+  await choose();
+  expect(wrapper.find(".outcome.sound").exists()).toBe(false);
+  expect(wrapper.find(".outcome.older .verdict").text()).toBe("Unchanged, as far as an older seal tells");
   file.mockRejectedValueOnce(new ProblemError({ status: 413, detail: "Too large." }));
   await choose();
   expect(wrapper.find("[role=alert]").text()).toBe("Too large.");

@@ -2520,6 +2520,7 @@ export interface components {
         };
         Outcome: {
             sound: boolean;
+            exact: boolean;
             sentence: string;
             problems: string[];
             fingerprint: string;

@@ -20,6 +20,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.UnaryOperator;
+import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -27,6 +28,7 @@ import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.undanus.server.journal.JournalCheck;
 import org.undanus.server.seal.SealCheck;
 import org.undanus.server.signing.SigningKey;
@@ -59,6 +61,11 @@ class SealTest {
                 .body();
     }
 
+    private static byte[] kept(String number) {
+        return SERVER.bean(JdbcTemplate.class)
+                .queryForObject("SELECT content FROM seal WHERE number = ?", byte[].class, number);
+    }
+
     private JsonNode checked(byte[] file) {
         return inspector
                 .send("POST", "/api/sealed/check", file, "application/zip")
@@ -80,11 +87,21 @@ class SealTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
             for (Map.Entry<String, byte[]> entry : entries.entrySet()) {
-                zip.putNextEntry(new ZipEntry(entry.getKey()));
+                zip.putNextEntry(stored(entry.getKey(), entry.getValue()));
                 zip.write(entry.getValue());
             }
         }
         return out.toByteArray();
+    }
+
+    private static ZipEntry stored(String name, byte[] content) {
+        CRC32 crc = new CRC32();
+        crc.update(content);
+        ZipEntry entry = new ZipEntry(name);
+        entry.setMethod(ZipEntry.STORED);
+        entry.setSize(content.length);
+        entry.setCrc(crc.getValue());
+        return entry;
     }
 
     private static byte[] with(byte[] zip, String name, UnaryOperator<String> change) throws IOException {
@@ -108,6 +125,10 @@ class SealTest {
         assertThat(sound.path("sound").asBoolean()).as(sound.toString()).isTrue();
         assertThat(sound.path("known").asBoolean()).isTrue();
         assertThat(sound.path("sentence").asString()).contains("LH-40/1").contains("inspector");
+
+        // kept once: the photo is put in again, byte by byte, when the file is handed out
+        assertThat(entries(zip).keySet()).anyMatch(name -> name.startsWith("photos/"));
+        assertThat(entries(kept("LH-40/1")).keySet()).noneMatch(name -> name.startsWith("photos/"));
 
         // anywhere else, without this office's keys
         Path elsewhere = Files.write(folder.resolve("sealed.zip"), zip);

@@ -43,11 +43,19 @@ public class JournalCheck {
     private final JournalMapper mapper;
     private final List<Kept> kept;
     private final List<Anchored> anchored;
+    private final List<Verified> verified;
     private final SignedHeads heads;
     private final JsonMapper json;
 
-    JournalCheck(JournalMapper mapper, List<Kept> kept, List<Anchored> anchored, SignedHeads heads, JsonMapper json) {
+    JournalCheck(
+            JournalMapper mapper,
+            List<Kept> kept,
+            List<Anchored> anchored,
+            List<Verified> verified,
+            SignedHeads heads,
+            JsonMapper json) {
         this.anchored = anchored;
+        this.verified = verified;
         this.mapper = mapper;
         this.kept = kept;
         this.heads = heads;
@@ -84,6 +92,7 @@ public class JournalCheck {
 
         Outcome outcome() {
             List<String> counted = readChain() ? compareRows() : List.of();
+            verified.forEach(each -> wrong.addAll(each.problems()));
             if (wrong.isEmpty()) {
                 return new Outcome(true, last.sequence(), covered(counted));
             }

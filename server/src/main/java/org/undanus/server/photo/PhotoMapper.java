@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
 import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
@@ -69,6 +70,11 @@ interface PhotoMapper {
 
     @Select("SELECT media_type, content FROM photo WHERE id = #{id}")
     Picture content(String id);
+
+    /** Not remembered: a transaction may go through all of them. */
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    @Select("SELECT media_type, content FROM photo WHERE sha256 = #{sha256} FETCH FIRST ROW ONLY")
+    Picture ofDigest(String sha256);
 
     @Select("SELECT 'image/jpeg' AS media_type, thumbnail AS content FROM photo WHERE id = #{id}")
     Picture thumbnail(String id);

@@ -192,6 +192,12 @@ public class Photos {
                 kept.mediaType(), withPosition ? kept.content() : WithoutPosition.of(kept.content(), kept.mediaType()));
     }
 
+    /** What was taken as a photo with this digest, as it came in; whoever asks has seen to it that it may be seen. */
+    @Transactional(readOnly = true)
+    public Optional<byte[]> ofDigest(String sha256) {
+        return Optional.ofNullable(mapper.ofDigest(sha256)).map(PhotoMapper.Picture::content);
+    }
+
     /** A picture without what its camera wrote about the place; anything else as it is. */
     public static byte[] withoutPosition(byte[] content, String mediaType) {
         return mediaType.startsWith("image/") ? WithoutPosition.of(content, mediaType) : content;

@@ -1,23 +1,29 @@
 package org.undanus.server.seal;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.undanus.server.journal.Anchored;
 import org.undanus.server.journal.Kept;
+import org.undanus.server.journal.Verified;
 import org.undanus.server.report.SealNotes;
 import org.undanus.server.seal.SealMapper.SealState;
-import org.undanus.server.store.Digest;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What of this package the journal is held against and to, and what reports print of it. */
 @Configuration
 class KeptSeals {
 
     @Bean
-    Kept allSeals(SealMapper mapper) {
+    Kept allSeals(SealMapper mapper, SealStore store) {
         return new Kept("seal", row -> mapper.all()
-                .forEach(seal -> row.accept(seal.number(), new SealState(seal, digest(mapper, seal.number())))));
+                .forEach(seal -> row.accept(seal.number(), new SealState(seal, store.digest(seal.number())))));
     }
 
     @Bean
@@ -37,9 +43,31 @@ class KeptSeals {
                 .map(seal -> new SealNotes.SealNote(seal.number(), seal.root(), seal.fingerprint()));
     }
 
-    private static String digest(SealMapper mapper, String number) {
+    /** One verifier serves here too: of what was handed out, brought in and kept. */
+    @Bean
+    Verified verifiedSeals(SealMapper mapper, SealStore store, JsonMapper json) {
+        SealCheck check = new SealCheck(json, Optional.empty());
+        return () -> mapper.all().stream()
+                .map(SealMapper.SealRow::number)
+                .flatMap(number ->
+                        problems(number, store, check).stream().map(problem -> "the seal " + number + ": " + problem))
+                .toList();
+    }
+
+    private static List<String> problems(String number, SealStore store, SealCheck check) {
         try {
-            return Digest.sha256(mapper.content(number).content());
+            Path file = Files.createTempFile("undanus-seal", ".zip");
+            try {
+                try (OutputStream to = Files.newOutputStream(file)) {
+                    store.write(number, to);
+                }
+                return check.check(file).problems();
+            } catch (UncheckedIOException e) {
+                return List.of(
+                        "it cannot be put together again: " + e.getCause().getMessage() + ".");
+            } finally {
+                Files.deleteIfExists(file);
+            }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

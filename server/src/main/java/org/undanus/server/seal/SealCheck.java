@@ -2,7 +2,6 @@ package org.undanus.server.seal;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -18,15 +17,21 @@ import java.util.zip.ZipFile;
 import org.undanus.server.signing.PublicKeyPart;
 import org.undanus.server.store.Digest;
 import tools.jackson.core.JacksonException;
-import tools.jackson.databind.JsonNode;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Checks a sealed file by itself: neither a database nor a network is needed. */
 public final class SealCheck {
-    private static final String CASE = "case.json";
+    static final String CASE = "case.json";
     private static final int MOST_ENTRIES = 20_000;
-    /** Bytes; of a document, unpacked. */
-    private static final int LARGEST = 128 << 20;
+    /** Bytes; of a file within, unpacked. */
+    private static final long LARGEST = 128 << 20;
+    /** Bytes; of what is signed. */
+    private static final long LARGEST_SEAL = 32 << 20;
+
+    private static final String OLDER =
+            " It is of the older, weaker kind: it holds what the case says, not every byte of the file.";
 
     private static final int MOST_NAMED = 40;
 
@@ -34,13 +39,19 @@ public final class SealCheck {
      * What came of it.
      *
      * @param sound whether nothing was changed since it was sealed
+     * @param exact whether that holds of every byte of the file: what is of the older kind holds what its case says
      * @param sentence whether it is, who sealed what and when
      * @param problems each thing that is not as it was sealed
      * @param fingerprint of the key that it names; empty where it names none
      * @param known whether that key is one of this office; empty where this office's keys are not at hand
      */
     public record Outcome(
-            boolean sound, String sentence, List<String> problems, String fingerprint, Optional<Boolean> known) {}
+            boolean sound,
+            boolean exact,
+            String sentence,
+            List<String> problems,
+            String fingerprint,
+            Optional<Boolean> known) {}
 
     private final JsonMapper json;
     private final Optional<List<PublicKeyPart>> office;
@@ -53,19 +64,19 @@ public final class SealCheck {
 
     public Outcome check(Path file) {
         try (ZipFile zip = new ZipFile(file.toFile())) {
-            return check(zip);
+            return check(zip, file);
         } catch (ZipException e) {
             return unreadable("This is no whole ZIP file: " + e.getMessage() + ".");
-        } catch (IOException e) {
+        } catch (IOException | IllegalArgumentException e) {
             return unreadable("The file cannot be read: " + e.getMessage() + ".");
         }
     }
 
     private static Outcome unreadable(String why) {
-        return new Outcome(false, "This is no sealed file.", List.of(why), "", Optional.empty());
+        return new Outcome(false, false, "This is no sealed file.", List.of(why), "", Optional.empty());
     }
 
-    private Outcome check(ZipFile zip) throws IOException {
+    private Outcome check(ZipFile zip, Path file) throws IOException {
         Optional<Seal> read = seal(zip, json);
         if (read.isEmpty()) {
             return unreadable("It holds no seal.json that says what was sealed.");
@@ -79,16 +90,22 @@ public final class SealCheck {
         if (!HashTree.root(seal.parts()).equals(seal.root())) {
             problems.add("The hash over all parts is not the one that was signed.");
         }
-        compare(seal.parts(), parts(zip, problems), problems);
         Optional<Boolean> known = office.map(keys -> keys.contains(key));
         if (known.filter(one -> !one).isPresent()) {
             problems.add("It was signed by a key that is not of this office: " + key.fingerprint() + ".");
         }
+        if (seal.older()) {
+            compare(seal.parts(), parts(zip, problems), problems);
+        } else {
+            new ExactCheck(seal, zip, file, json).into(problems);
+        }
         boolean sound = problems.isEmpty();
         String what = seal.number() + ", " + seal.title() + ", " + seal.stage() + " visit of " + seal.visitedOn()
-                + ", sealed by " + seal.sealedBy() + " on " + seal.sealedAt() + ", key " + key.fingerprint() + ".";
+                + ", sealed by " + seal.sealedBy() + " on " + seal.sealedAt() + ", key " + key.fingerprint() + "."
+                + (seal.older() ? OLDER : "");
         return new Outcome(
                 sound,
+                sound && !seal.older(),
                 (sound ? "Nothing was changed since it was sealed: " : "This is not what was sealed: ") + what,
                 shortened(problems),
                 key.fingerprint(),
@@ -118,55 +135,59 @@ public final class SealCheck {
         if (entry == null) {
             return Optional.empty();
         }
-        try {
-            return Optional.of(json.readValue(text(zip, entry), Seal.class))
-                    .filter(seal -> Seal.FORMAT.equals(seal.format())
-                            && seal.parts() != null
-                            && seal.key() != null
-                            && seal.root() != null
-                            && seal.signature() != null);
+        try (InputStream in = new Limited(zip.getInputStream(entry), LARGEST_SEAL)) {
+            return Optional.of(strict(json).readValue(in, Seal.class)).filter(Seal::whole);
         } catch (JacksonException e) {
             return Optional.empty();
         }
     }
 
-    private static String text(ZipFile zip, ZipEntry entry) throws IOException {
-        try (InputStream in = zip.getInputStream(entry)) {
-            byte[] bytes = in.readNBytes(LARGEST + 1);
-            if (bytes.length > LARGEST) {
-                throw new IOException(entry.getName() + " is larger than " + (LARGEST >> 20) + " MB");
-            }
-            return new String(bytes, StandardCharsets.UTF_8);
-        }
+    private static JsonMapper strict(JsonMapper json) {
+        return json.rebuild()
+                .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                .enable(
+                        DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES,
+                        DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+                .build();
     }
 
-    /** What the file holds now. */
+    /** What a file of the older kind holds now. */
     private SortedMap<String, String> parts(ZipFile zip, List<String> problems) throws IOException {
         if (zip.size() > MOST_ENTRIES) {
             problems.add("It holds more than " + MOST_ENTRIES + " files.");
             return new TreeMap<>();
         }
-        ZipEntry document = zip.getEntry(CASE);
-        SealParts parts;
-        try {
-            JsonNode read = json.readTree(document == null ? "{}" : text(zip, document));
-            parts = SealParts.of(read, json);
-        } catch (JacksonException | IllegalArgumentException e) {
-            problems.add("case.json cannot be read.");
-            parts = SealParts.of(json.createObjectNode(), json);
-        }
+        SortedMap<String, String> parts = caseParts(zip, json, problems);
         Set<String> names = new HashSet<>();
         for (ZipEntry entry : Collections.list(zip.entries())) {
             if (!names.add(entry.getName())) {
                 problems.add("It holds " + entry.getName() + " twice.");
             } else if (!entry.getName().equals(CASE) && !entry.getName().equals(Seal.FILE)) {
-                parts.file(entry.getName(), Digest.sha256(zip.getInputStream(entry)));
+                parts.put(
+                        SealParts.FILE + entry.getName(),
+                        Digest.sha256(new Limited(zip.getInputStream(entry), LARGEST)));
             }
         }
-        return parts.digests();
+        return parts;
     }
 
-    private static void compare(SortedMap<String, String> was, SortedMap<String, String> is, List<String> problems) {
+    /** The parts of the document alone. */
+    static SortedMap<String, String> caseParts(ZipFile zip, JsonMapper json, List<String> problems) throws IOException {
+        ZipEntry document = zip.getEntry(CASE);
+        if (document == null) {
+            problems.add("It holds no case.json.");
+            return new TreeMap<>();
+        }
+        try (InputStream in = new Limited(zip.getInputStream(document), LARGEST)) {
+            return SealParts.of(in, json).digests();
+        } catch (JacksonException | IllegalArgumentException e) {
+            problems.add("case.json cannot be read: "
+                    + (e instanceof JacksonException j ? j.getOriginalMessage() : e.getMessage()) + ".");
+            return new TreeMap<>();
+        }
+    }
+
+    static void compare(SortedMap<String, String> was, SortedMap<String, String> is, List<String> problems) {
         was.forEach((name, digest) -> {
             String now = is.get(name);
             if (now == null) {

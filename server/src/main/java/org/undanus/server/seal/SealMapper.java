@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
 import org.undanus.server.store.Moment;
 
@@ -29,8 +30,12 @@ interface SealMapper {
     /** As the journal keeps it: of the file its digest. */
     record SealState(SealRow seal, String content) {}
 
-    /** A file, open while the transaction lasts. */
-    record Content(InputStream content) {}
+    /**
+     * A file, open while the transaction lasts.
+     *
+     * @param apart whether photos that are kept here are left out of it, and the seal is its first entry
+     */
+    record Content(InputStream content, boolean apart) {}
 
     String COLUMNS =
             "SELECT number, installation_id, visit_id, root, fingerprint, anchor_sequence, anchor_hash, sealed_by,"
@@ -45,12 +50,14 @@ interface SealMapper {
     @Select(COLUMNS + "WHERE number = #{number}")
     SealRow find(String number);
 
-    @Select("SELECT content FROM seal WHERE number = #{number}")
+    /** Each time anew: a stream that was read is at its end. */
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    @Select("SELECT content, apart FROM seal WHERE number = #{number}")
     Content content(String number);
 
     @Insert(
             "INSERT INTO seal (number, installation_id, visit_id, root, fingerprint, anchor_sequence, anchor_hash,"
-                    + " sealed_by, sealed_at, content) VALUES (#{row.number}, #{row.installationId}, #{row.visitId}, #{row.root},"
-                    + " #{row.fingerprint}, #{row.anchorSequence}, #{row.anchorHash}, #{row.sealedBy}, #{row.sealedAt}, #{content})")
-    void insert(SealRow row, InputStream content);
+                    + " sealed_by, sealed_at, content, apart) VALUES (#{row.number}, #{row.installationId}, #{row.visitId}, #{row.root},"
+                    + " #{row.fingerprint}, #{row.anchorSequence}, #{row.anchorHash}, #{row.sealedBy}, #{row.sealedAt}, #{content}, #{apart})")
+    void insert(SealRow row, InputStream content, boolean apart);
 }

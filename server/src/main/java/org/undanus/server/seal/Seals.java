@@ -1,18 +1,18 @@
 package org.undanus.server.seal;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
+import java.util.zip.ZipFile;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,24 +29,26 @@ import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.seal.SealMapper.SealRow;
-import org.undanus.server.seal.SealMapper.SealState;
 import org.undanus.server.signing.PublicKeyPart;
 import org.undanus.server.signing.SigningKey;
-import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
+import org.undanus.server.work.Gate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Seals visits that are done, and hands out what was sealed. */
 @Service
 public class Seals implements SealedFiles {
-    private static final String CASE = "case.json";
-
     /** A seal as it is listed. */
     public record Sealed(
             String number, String installationId, String root, String fingerprint, String sealedBy, Instant sealedAt) {}
 
+    private static final int CHECKED_AT_ONCE = 2;
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+    private final Gate gate = new Gate(CHECKED_AT_ONCE, PATIENCE);
     private final SealMapper mapper;
+    private final SealStore store;
     private final CaseFiles cases;
     private final CaseExport export;
     private final Holds holds;
@@ -57,6 +59,7 @@ public class Seals implements SealedFiles {
 
     Seals(
             SealMapper mapper,
+            SealStore store,
             CaseFiles cases,
             CaseExport export,
             Holds holds,
@@ -65,6 +68,7 @@ public class Seals implements SealedFiles {
             JsonMapper json,
             @Value("${undanus.data}") Path folder) {
         this.mapper = mapper;
+        this.store = store;
         this.cases = cases;
         this.export = export;
         this.holds = holds;
@@ -163,14 +167,11 @@ public class Seals implements SealedFiles {
             Person person,
             SigningKey key) {
         CaseFile.Header header = file.header();
-        SealParts parts = SealParts.of(json.readTree(frozen.document()), json);
-        for (CaseExport.Held held : frozen.files()) {
-            try {
-                parts.file(held.name(), Digest.sha256(held.opening().open()));
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        }
+        SealParts parts = SealParts.of(new ByteArrayInputStream(frozen.document()), json);
+        List<SealArchive.Entry> entries = entries(frozen);
+        entries.stream()
+                .filter(entry -> !entry.name().equals(SealCheck.CASE))
+                .forEach(entry -> parts.file(entry.name(), entry.sha256()));
         Seal seal = new Seal(
                 Seal.FORMAT,
                 number,
@@ -182,6 +183,7 @@ public class Seals implements SealedFiles {
                 person.name(),
                 now,
                 new Seal.Anchor(end.sequence(), end.hash()),
+                entries,
                 parts.digests(),
                 HashTree.root(parts.digests()),
                 key.publicPart().encoded(),
@@ -189,38 +191,29 @@ public class Seals implements SealedFiles {
         return seal.with(key.sign(Canonical.of(json.writeValueAsString(seal))));
     }
 
-    /** Written to a file of its own first, so that however large it is the memory holds little of it. */
-    private void keep(SealRow row, Seal seal, CaseExport.Frozen frozen, Person person) {
+    private static List<SealArchive.Entry> entries(CaseExport.Frozen frozen) {
         try {
-            Path written = Files.createTempFile("undanus-seal", ".zip");
-            try {
-                write(seal, frozen, written);
-                try (InputStream content = Files.newInputStream(written)) {
-                    mapper.insert(row, content);
-                }
-                String digest = Digest.sha256(Files.newInputStream(written));
-                journal.write(person.name(), "seal.made", row.number(), new SealState(row, digest));
-            } finally {
-                Files.deleteIfExists(written);
+            List<SealArchive.Entry> entries = new ArrayList<>();
+            entries.add(SealArchive.Entry.of(SealCheck.CASE, new ByteArrayInputStream(frozen.document())));
+            for (CaseExport.Held held : frozen.files()) {
+                entries.add(SealArchive.Entry.of(held.name(), held.opening().open()));
             }
+            return entries;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private void write(Seal seal, CaseExport.Frozen frozen, Path to) throws IOException {
-        try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(to))) {
-            zip.putNextEntry(new ZipEntry(CASE));
-            zip.write(frozen.document());
-            for (CaseExport.Held held : frozen.files()) {
-                zip.putNextEntry(new ZipEntry(held.name()));
-                try (InputStream content = held.opening().open()) {
-                    content.transferTo(zip);
-                }
-            }
-            zip.putNextEntry(new ZipEntry(Seal.FILE));
-            zip.write(json.writeValueAsString(seal).getBytes(StandardCharsets.UTF_8));
-            zip.closeEntry();
+    private void keep(SealRow row, Seal seal, CaseExport.Frozen frozen, Person person) {
+        Map<String, CaseExport.Opening> contents = new HashMap<>();
+        contents.put(SealCheck.CASE, () -> new ByteArrayInputStream(frozen.document()));
+        frozen.files().forEach(held -> contents.put(held.name(), held.opening()));
+        try {
+            journal.write(
+                    person.name(), "seal.made", row.number(), store.keep(row, seal, entry -> contents.get(entry.name())
+                            .open()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
@@ -269,15 +262,14 @@ public class Seals implements SealedFiles {
                 "",
                 seal.sealedBy(),
                 seal.sealedAt());
-        try {
-            try (InputStream content = Files.newInputStream(sealed)) {
-                mapper.insert(row, content);
-            }
+        try (ZipFile zip = new ZipFile(sealed.toFile())) {
             journal.write(
                     person.name(),
                     "seal.brought-in",
                     row.number(),
-                    new SealState(row, Digest.sha256(Files.newInputStream(sealed))));
+                    seal.older()
+                            ? store.keep(row, sealed)
+                            : store.keep(row, seal, entry -> zip.getInputStream(zip.getEntry(entry.name()))));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -293,28 +285,22 @@ public class Seals implements SealedFiles {
     @Override
     @Transactional(readOnly = true)
     public void write(String number, OutputStream to) {
-        try (InputStream content = mapper.content(number).content()) {
-            content.transferTo(to);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        store.write(number, to);
     }
 
     /** The case as it was sealed. */
     @Transactional(readOnly = true)
     public JsonNode document(String number) {
-        try (ZipInputStream zip = new ZipInputStream(mapper.content(number).content())) {
-            // it is the first in the file
-            zip.getNextEntry();
-            return json.readTree(zip.readAllBytes());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return store.document(number);
     }
 
-    /** Checks a file against this office's keys. */
+    /**
+     * Checks a file against this office's keys, a few at a time.
+     *
+     * @throws org.undanus.server.problem.BusyException where too many are being checked
+     */
     public SealCheck.Outcome check(Path file) {
         List<PublicKeyPart> keys = SigningKey.known(folder);
-        return new SealCheck(json, Optional.of(keys)).check(file);
+        return gate.through(() -> new SealCheck(json, Optional.of(keys)).check(file));
     }
 }

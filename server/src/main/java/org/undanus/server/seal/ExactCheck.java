@@ -1,0 +1,141 @@
+package org.undanus.server.seal;
+
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Holds every byte of a sealed file against the seal. Each entry is held by its digest; then the archive is written anew from what
+ * the seal says, and must be the file, byte by byte. So nothing can lie before, behind, between or beside what was sealed.
+ */
+final class ExactCheck {
+    private final Seal seal;
+    private final ZipFile zip;
+    private final Path file;
+    private final JsonMapper json;
+
+    ExactCheck(Seal seal, ZipFile zip, Path file, JsonMapper json) {
+        this.seal = seal;
+        this.zip = zip;
+        this.file = file;
+        this.json = json;
+    }
+
+    /** Adds what is not as it was sealed. */
+    void into(List<String> problems) throws IOException {
+        if (zip.size() > SealArchive.MOST_ENTRIES) {
+            problems.add("It holds more than " + SealArchive.MOST_ENTRIES + " files.");
+            return;
+        }
+        Map<String, ZipEntry> there = new HashMap<>();
+        for (ZipEntry entry : Collections.list(zip.entries())) {
+            if (there.put(entry.getName(), entry) != null) {
+                problems.add("It holds " + entry.getName() + " twice.");
+            }
+        }
+        if (!asLargeAsTheFile(there.values())) {
+            problems.add("It is packed otherwise than a sealed file is.");
+            return;
+        }
+        int before = problems.size();
+        entries(there, problems);
+        if (problems.size() == before) {
+            form(there, problems);
+        }
+    }
+
+    /** In a sealed file everything lies unpacked and once: what claims more than the file has is not read at all. */
+    private boolean asLargeAsTheFile(Iterable<ZipEntry> entries) throws IOException {
+        long bytes = 0;
+        for (ZipEntry entry : entries) {
+            if (entry.getMethod() != ZipEntry.STORED || entry.getSize() != entry.getCompressedSize()) {
+                return false;
+            }
+            bytes += entry.getSize();
+        }
+        return bytes <= Files.size(file);
+    }
+
+    private void entries(Map<String, ZipEntry> there, List<String> problems) throws IOException {
+        Set<String> sealed = new HashSet<>(Set.of(Seal.FILE));
+        for (SealArchive.Entry entry : seal.entries()) {
+            if (!sealed.add(entry.name())) {
+                problems.add("The seal names " + entry.name() + " twice.");
+                return;
+            }
+            ZipEntry now = there.get(entry.name());
+            if (now == null) {
+                problems.add("Missing: " + SealParts.FILE + entry.name() + ".");
+            } else if (!SealArchive.Entry.of(entry.name(), zip.getInputStream(now))
+                    .equals(entry)) {
+                changed(entry, problems);
+            }
+        }
+        there.keySet().stream()
+                .filter(name -> !sealed.contains(name))
+                .sorted()
+                .forEach(name -> problems.add("Added: " + SealParts.FILE + name + "."));
+    }
+
+    /** Of the case each part that says something else, where one does. */
+    private void changed(SealArchive.Entry entry, List<String> problems) throws IOException {
+        if (!entry.name().equals(SealCheck.CASE)) {
+            problems.add("Changed: " + SealParts.FILE + entry.name() + ".");
+            return;
+        }
+        int before = problems.size();
+        SortedMap<String, String> was = new TreeMap<>(seal.parts());
+        was.keySet().removeIf(name -> name.startsWith(SealParts.FILE));
+        SortedMap<String, String> is = SealCheck.caseParts(zip, json, problems);
+        if (problems.size() == before) {
+            SealCheck.compare(was, is, problems);
+        }
+        if (problems.size() == before) {
+            problems.add("Changed: how case.json is written.");
+        }
+    }
+
+    private void form(Map<String, ZipEntry> there, List<String> problems) throws IOException {
+        byte[] signed = bytes(seal, json);
+        List<SealArchive.Entry> entries = new ArrayList<>(seal.entries());
+        entries.add(SealArchive.Entry.of(Seal.FILE, new ByteArrayInputStream(signed)));
+        try (InputStream is = new BufferedInputStream(Files.newInputStream(file))) {
+            SameBytes compared = new SameBytes(is);
+            try (OutputStream to = new BufferedOutputStream(compared)) {
+                SealArchive.write(
+                        entries,
+                        entry -> entry.name().equals(Seal.FILE)
+                                ? new ByteArrayInputStream(signed)
+                                : zip.getInputStream(there.get(entry.name())),
+                        to);
+            }
+            long other = compared.firstOther();
+            if (other >= 0) {
+                problems.add("Changed: the archive around its files, from byte " + other + " on.");
+            }
+        }
+    }
+
+    /** As it lies in the file. */
+    static byte[] bytes(Seal seal, JsonMapper json) {
+        return Canonical.of(json.writeValueAsString(seal)).getBytes(StandardCharsets.UTF_8);
+    }
+}
