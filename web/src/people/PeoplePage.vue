@@ -70,6 +70,7 @@ async function save() {
         ...rest,
         crew,
         active,
+        version: shown.value.version,
         password: password || undefined,
       });
     } else {

@@ -6,7 +6,7 @@ import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { useSession } from "./useSession";
 
-/** One's own second factor: begun by the password, kept once a code shows that the app has it. */
+/** One's own second factor: begun by the password, kept once a code shows that the app has it; changed by both. */
 const open = defineModel<boolean>({ required: true });
 const { factor, again } = useSession();
 const password = ref("");
@@ -32,9 +32,12 @@ async function attempt(work: () => Promise<void>) {
   }
 }
 
+const whoItIs = () => ({ password: password.value, code: code.value || undefined });
+
 const begin = () =>
   attempt(async () => {
-    secret.value = await api.post(at("/api/session/second-factor"), { password: password.value });
+    secret.value = await api.post(at("/api/session/second-factor"), whoItIs());
+    code.value = "";
   });
 
 async function end(said: string) {
@@ -51,7 +54,7 @@ const keep = () =>
 
 const remove = () =>
   attempt(async () => {
-    await api.post(at("/api/session/second-factor/removal"), { password: password.value });
+    await api.post(at("/api/session/second-factor/removal"), whoItIs());
     await end("Taken away. The password alone signs you in.");
   });
 </script>
@@ -71,10 +74,14 @@ const remove = () =>
         <span class="label">Your password</span>
         <input v-model="password" class="field" type="password" autocomplete="current-password" required />
       </label>
+      <label v-if="factor.has">
+        <span class="label">Code that the app shows now</span>
+        <input v-model="code" class="field mono" inputmode="numeric" autocomplete="one-time-code" required />
+      </label>
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
       <div class="buttons">
         <button type="submit" class="button primary" :disabled="busy">Set one up</button>
-        <button v-if="factor.has" type="button" class="button" :disabled="busy || !password" @click="remove">
+        <button v-if="factor.has" type="button" class="button" :disabled="busy || !password || !code" @click="remove">
           Take it away
         </button>
       </div>

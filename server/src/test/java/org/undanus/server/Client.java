@@ -20,6 +20,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import tools.jackson.databind.JsonNode;
@@ -132,6 +133,18 @@ public final class Client {
                 .header("Content-Type", "application/json")
                 .header("X-XSRF-TOKEN", token())
                 .POST(HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(body))));
+    }
+
+    /** Sends the head of a request, and holds its body back. */
+    HeldRequest begin(String method, String path, Object body) throws IOException, InterruptedException {
+        String sent = cookies.getCookieStore().getCookies().stream()
+                .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+                .collect(Collectors.joining("; "));
+        return new HeldRequest(
+                URI.create(address),
+                method + " " + path + " HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nCookie: "
+                        + sent + "\r\nX-XSRF-TOKEN: " + token() + "\r\n",
+                JSON.writeValueAsBytes(body));
     }
 
     private String token() {

@@ -74,7 +74,15 @@ class SecondFactorTest {
                 .contains("not right");
         assertThat(SERVER.bean(JournalCheck.class).run().sentence()).contains("sound");
 
-        other.post(FACTOR + "/removal", Map.of("password", "inspector-demo")).expect(204);
+        // the password alone neither takes it away nor puts another in its place
+        assertThat(other.post(FACTOR + "/removal", Map.of("password", "inspector-demo"))
+                        .expect(422)
+                        .detail())
+                .contains("Type the code");
+        other.post(FACTOR, Map.of("password", "inspector-demo")).expect(422);
+        String next = code(secret, Duration.ofSeconds(30));
+        other.post(FACTOR + "/removal", Map.of("password", "inspector-demo", "code", next))
+                .expect(204);
         SERVER.client().signIn("inspector", "inspector-demo").expect(200);
     }
 
@@ -85,9 +93,20 @@ class SecondFactorTest {
         assertThat(crew.get("/api/session").json().path("secondFactorDue").asBoolean())
                 .isTrue();
         assertThat(crew.get("/api/installations").expect(403).detail()).contains("Set it up first");
-        setUp(crew, "nettlebank");
+        String secret = setUp(crew, "nettlebank");
         crew.get("/api/installations").expect(200);
-        assertThat(crew.post(FACTOR + "/removal", Map.of("password", "nettlebank-demo"))
+
+        // an older one tried in between makes the used one no good again
+        String now = code(secret, Duration.ZERO);
+        signIn(SERVER.client(), "nettlebank", now).expect(200);
+        signIn(SERVER.client(), "nettlebank", code(secret, Duration.ofSeconds(-30)))
+                .expect(401);
+        assertThat(signIn(SERVER.client(), "nettlebank", now).expect(401).detail())
+                .contains("used already");
+        assertThat(SERVER.journalled("session.code-refused", "nettlebank")).isEqualTo("nettlebank");
+        assertThat(crew.post(
+                                FACTOR + "/removal",
+                                Map.of("password", "nettlebank-demo", "code", code(secret, Duration.ofSeconds(30))))
                         .expect(422)
                         .detail())
                 .contains("Your role needs");

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.undanus.server.store.Digest;
@@ -11,7 +12,10 @@ import org.undanus.server.store.Digest;
 @Mapper
 interface AccountMapper {
 
-    /** @param secondFactor its secret, null where there is none */
+    /**
+     * @param secondFactor its secret, null where there is none
+     * @param version how often it was changed
+     */
     record AccountRow(
             String name,
             String title,
@@ -19,7 +23,8 @@ interface AccountMapper {
             Role role,
             String crew,
             boolean active,
-            String secondFactor) {
+            String secondFactor,
+            int version) {
         AccountState state() {
             return new AccountState(
                     name,
@@ -28,7 +33,16 @@ interface AccountMapper {
                     role,
                     crew,
                     active ? Optional.empty() : Optional.of(true),
-                    Optional.ofNullable(secondFactor).map(Digest::sha256));
+                    Optional.ofNullable(secondFactor).map(Digest::sha256),
+                    Optional.of(version).filter(changed -> changed > 0));
+        }
+
+        AccountRow with(String newSecondFactor) {
+            return new AccountRow(name, title, passwordHash, role, crew, active, newSecondFactor, version);
+        }
+
+        AccountRow withPassword(String hash) {
+            return new AccountRow(name, title, hash, role, crew, active, secondFactor, version);
         }
 
         Person person() {
@@ -41,6 +55,7 @@ interface AccountMapper {
      *
      * @param off left out where it is not, as before accounts could be switched off
      * @param secondFactor digest of its secret, left out where there is none
+     * @param version left out before it was changed first
      */
     record AccountState(
             String name,
@@ -49,12 +64,20 @@ interface AccountMapper {
             Role role,
             String crew,
             Optional<Boolean> off,
-            Optional<String> secondFactor) {}
+            Optional<String> secondFactor,
+            Optional<Integer> version) {}
 
-    @Select("SELECT name, title, password_hash, role, crew, active, second_factor FROM app_user WHERE name = #{name}")
+    String ROW = "SELECT name, title, password_hash, role, crew, active, second_factor, version FROM app_user ";
+
+    @Select(ROW + "WHERE name = #{name}")
     AccountRow find(String name);
 
-    @Select("SELECT name, title, password_hash, role, crew, active, second_factor FROM app_user ORDER BY name")
+    /** As it is committed now, whatever this transaction read before. */
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    @Select(ROW + "WHERE name = #{name}")
+    AccountRow findNow(String name);
+
+    @Select(ROW + "ORDER BY name")
     List<AccountRow> all();
 
     @Select("SELECT COUNT(*) FROM app_user")
@@ -64,7 +87,13 @@ interface AccountMapper {
             + " VALUES (#{name}, #{title}, #{passwordHash}, #{role}, #{crew}, #{active}, #{secondFactor})")
     void insert(AccountRow account);
 
+    /**
+     * Where it is still the version that was read.
+     *
+     * @return 0 where it was changed meanwhile
+     */
     @Update("UPDATE app_user SET title = #{title}, password_hash = #{passwordHash}, role = #{role}, crew = #{crew},"
-            + " active = #{active}, second_factor = #{secondFactor} WHERE name = #{name}")
-    void update(AccountRow account);
+            + " active = #{active}, second_factor = #{secondFactor}, version = version + 1"
+            + " WHERE name = #{name} AND version = #{version}")
+    int update(AccountRow account);
 }

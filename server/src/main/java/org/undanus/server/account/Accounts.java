@@ -15,6 +15,8 @@ import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.undanus.server.journal.Journal;
+import org.undanus.server.problem.ConflictException;
+import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Commit;
 import org.undanus.server.work.Gate;
 
@@ -51,8 +53,12 @@ public class Accounts {
     /** The person, where name and password go together. An unknown name takes as long as a wrong password. */
     Optional<Person> check(String name, String password) {
         AccountMapper.AccountRow row = mapper.find(name.strip().toLowerCase(Locale.ROOT));
-        boolean right = gate.through(() -> encoder.matches(password, row == null ? hashOfNobody : row.passwordHash()));
+        boolean right = matches(password, row == null ? hashOfNobody : row.passwordHash());
         return row != null && right && row.active() ? Optional.of(row.person()) : Optional.empty();
+    }
+
+    private boolean matches(String password, String hash) {
+        return Passwords.hashable(password) && gate.through(() -> encoder.matches(password, hash));
     }
 
     /** Who has this name, where they may still sign in. */
@@ -70,6 +76,7 @@ public class Accounts {
     /** @param by who added it, for the journal */
     @Transactional
     public void add(Person person, String password, String by) {
+        Passwords.requireFit(password, person);
         AccountMapper.AccountRow row = new AccountMapper.AccountRow(
                 person.name(),
                 person.title(),
@@ -77,7 +84,8 @@ public class Accounts {
                 person.role(),
                 person.crew().orElse(null),
                 true,
-                null);
+                null,
+                0);
         mapper.insert(row);
         journal.write(by, "account.added", row.name(), row.state());
     }
@@ -94,11 +102,7 @@ public class Accounts {
      */
     @Transactional
     void secondFactor(String name, String secret, String by) {
-        AccountMapper.AccountRow before = mapper.find(name);
-        AccountMapper.AccountRow after = new AccountMapper.AccountRow(
-                name, before.title(), before.passwordHash(), before.role(), before.crew(), before.active(), secret);
-        mapper.update(after);
-        journal.write(by, "account.changed", name, after.state());
+        keep(mapper.find(name).with(secret), by);
     }
 
     /** Notes in the journal that somebody signed in or out; where that cannot be written they do so all the same. */
@@ -117,12 +121,25 @@ public class Accounts {
         Commit.after(() -> ended.end(name));
     }
 
-    /** An account as it stands. */
-    record Standing(Person person, boolean active) {}
+    private void keep(AccountMapper.AccountRow after, String by) {
+        if (mapper.update(after) == 0) {
+            throw new ConflictException(
+                    "This account was changed meanwhile. Nothing was saved; look at it again first.", "", after.name());
+        }
+        journal.write(
+                by, "account.changed", after.name(), mapper.find(after.name()).state());
+    }
+
+    /**
+     * An account as it stands.
+     *
+     * @param version how often it was changed
+     */
+    record Standing(Person person, boolean active, int version) {}
 
     List<Standing> all() {
         return mapper.all().stream()
-                .map(row -> new Standing(row.person(), row.active()))
+                .map(row -> new Standing(row.person(), row.active(), row.version()))
                 .toList();
     }
 
@@ -131,13 +148,37 @@ public class Accounts {
     }
 
     /**
-     * Changes an account. What it has signed in ends where it is switched off, given a new password or another role or crew.
+     * Somebody's own new password; all else of the account stays as it is by now. What else is signed in ends.
      *
-     * @param password empty where the old one stays
+     * @throws UnsuitableException where it is no better than none
+     * @throws ConflictException where the account is changed at the same moment
      */
     @Transactional
-    void change(Standing wanted, Optional<String> password, String by) {
+    void password(String name, String fresh) {
+        AccountMapper.AccountRow before = mapper.find(name);
+        requireFresh(fresh, before.person(), before);
+        keep(before.withPassword(encoder.encode(fresh)), name);
+        Commit.after(() -> ended.end(name));
+    }
+
+    private void requireFresh(String fresh, Person person, AccountMapper.AccountRow before) {
+        Passwords.requireFit(fresh, person);
+        if (matches(fresh, before.passwordHash())) {
+            throw new UnsuitableException("password", "That is the old password. Nothing was changed.");
+        }
+    }
+
+    /**
+     * Changes an account. What it has signed in ends where it is switched off, given a new password or another role or crew.
+     *
+     * @param wanted with the version that was seen
+     * @param password empty where the old one stays
+     * @throws ConflictException where somebody changed it meanwhile
+     */
+    @Transactional
+    Standing change(Standing wanted, Optional<String> password, String by) {
         AccountMapper.AccountRow before = mapper.find(wanted.person.name());
+        password.ifPresent(fresh -> requireFresh(fresh, wanted.person, before));
         AccountMapper.AccountRow after = new AccountMapper.AccountRow(
                 before.name(),
                 wanted.person.title(),
@@ -145,9 +186,9 @@ public class Accounts {
                 wanted.person.role(),
                 wanted.person.crew().orElse(null),
                 wanted.active,
-                before.secondFactor());
-        mapper.update(after);
-        journal.write(by, "account.changed", after.name(), after.state());
+                before.secondFactor(),
+                wanted.version);
+        keep(after, by);
         boolean same = after.active()
                 && password.isEmpty()
                 && after.role() == before.role()
@@ -155,5 +196,6 @@ public class Accounts {
         if (!same) {
             Commit.after(() -> ended.end(after.name()));
         }
+        return new Standing(wanted.person, wanted.active, wanted.version + 1);
     }
 }

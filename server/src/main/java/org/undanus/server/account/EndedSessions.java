@@ -79,7 +79,7 @@ class EndedSessions implements HandlerInterceptor {
         json.writeValue(response.getOutputStream(), ProblemDetail.forStatusAndDetail(status, sentence));
     }
 
-    private boolean isOver(Person person, HttpSession session) {
+    boolean isOver(Person person, HttpSession session) {
         Instant end = ended.get(person.name());
         return end != null && session.getAttribute(SIGNED_IN_AT) instanceof Instant since && !since.isAfter(end);
     }

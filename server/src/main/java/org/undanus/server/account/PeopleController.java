@@ -32,10 +32,17 @@ class PeopleController {
 
     /**
      * @param active whether they may sign in
+     * @param version how often it was changed
      * @param secondFactor whether a code is asked of them beside the password
      */
     record PersonView(
-            String name, String title, Role role, Optional<String> crew, boolean active, boolean secondFactor) {}
+            String name,
+            String title,
+            Role role,
+            Optional<String> crew,
+            boolean active,
+            boolean secondFactor,
+            int version) {}
 
     record NewPerson(
             @NotBlank(message = "is empty")
@@ -48,13 +55,17 @@ class PeopleController {
             Optional<@Size(max = 120, message = "is longer than 120 characters") String> crew,
             @NotNull(message = "is missing") @Size(min = SHORTEST, max = 72, message = PASSWORD) String password) {}
 
-    /** @param password empty where the old one stays */
+    /**
+     * @param password empty where the old one stays
+     * @param version that was seen
+     */
     record ChangedPerson(
             @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String title,
             @NotNull(message = "is missing") Role role,
             Optional<@Size(max = 120, message = "is longer than 120 characters") String> crew,
             boolean active,
-            Optional<@Size(min = SHORTEST, max = 72, message = PASSWORD) String> password) {}
+            Optional<@Size(min = SHORTEST, max = 72, message = PASSWORD) String> password,
+            int version) {}
 
     private final Accounts accounts;
 
@@ -81,11 +92,12 @@ class PeopleController {
         }
         Person added = new Person(asked.name(), asked.title().strip(), asked.role(), crew(asked.role(), asked.crew()));
         accounts.add(added, asked.password(), person.name());
-        return view(new Accounts.Standing(added, true));
+        return view(new Accounts.Standing(added, true, 0));
     }
 
     /** Another title, role, crew or password; or switched off, or on again. */
     @PutMapping("/{name}")
+    @MayAlsoAnswer({HttpStatus.CONFLICT, HttpStatus.UNPROCESSABLE_CONTENT})
     PersonView change(
             @PathVariable String name,
             @Valid @RequestBody ChangedPerson asked,
@@ -99,9 +111,9 @@ class PeopleController {
         }
         Accounts.Standing wanted = new Accounts.Standing(
                 new Person(name, asked.title().strip(), asked.role(), crew(asked.role(), asked.crew())),
-                asked.active());
-        accounts.change(wanted, asked.password(), person.name());
-        return view(wanted);
+                asked.active(),
+                asked.version());
+        return view(accounts.change(wanted, asked.password(), person.name()));
     }
 
     /** Where somebody is signed in, the last used first. */
@@ -159,6 +171,7 @@ class PeopleController {
                 person.role(),
                 person.crew(),
                 standing.active(),
-                accounts.secondFactor(person.name()).isPresent());
+                accounts.secondFactor(person.name()).isPresent(),
+                standing.version());
     }
 }

@@ -13,6 +13,11 @@ public record Person(String name, String title, Role role, Optional<String> crew
         return role != Role.CREW;
     }
 
+    /** Whether they may do what the other may: in the same role, for the same crew. */
+    boolean mayAs(Person other) {
+        return role == other.role && crew.equals(other.crew);
+    }
+
     public boolean leads() {
         return role == Role.QUALITY_LEAD;
     }

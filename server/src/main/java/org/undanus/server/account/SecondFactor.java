@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
 import org.springframework.beans.factory.annotation.Value;
@@ -52,16 +53,25 @@ class SecondFactor {
     }
 
     /** Whether it is the code of now; the same code is not taken twice. */
-    boolean right(String name, String secret, String code) {
+    boolean right(String secret, String code) {
         long step = codes.getTimeStep().toSeconds();
         long now = Instant.now().getEpochSecond() / step;
         for (long at = now - 1; at <= now + 1; at++) {
             if (code(secret, at * step).equals(code.strip())) {
-                Long before = used.put(name, at);
-                return before == null || before < at;
+                return firstUse(secret, at);
             }
         }
         return false;
+    }
+
+    /** What is refused changes nothing: an older code tried again must not make a newer one good anew. */
+    private boolean firstUse(String secret, long at) {
+        AtomicBoolean first = new AtomicBoolean();
+        used.compute(secret, (same, before) -> {
+            first.set(before == null || before < at);
+            return first.get() ? Long.valueOf(at) : before;
+        });
+        return first.get();
     }
 
     /** @param at seconds since 1970 */

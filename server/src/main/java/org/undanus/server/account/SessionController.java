@@ -29,6 +29,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.server.problem.CodeNeededException;
 import org.undanus.server.problem.MayAlsoAnswer;
+import org.undanus.server.problem.TooManyTriesException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
 
@@ -39,7 +40,7 @@ class SessionController {
 
     record Credentials(
             @NotBlank(message = "is empty") @Size(max = 60, message = "is longer than 60 characters") String name,
-            @NotBlank(message = "is empty") @Size(max = 72, message = "is longer than 72 characters") String password,
+            @NotBlank(message = "is empty") @Size(max = 300, message = "is longer than 300 characters") String password,
             Optional<@Size(max = 12, message = "is no code") String> code) {}
 
     record OwnPassword(
@@ -66,6 +67,7 @@ class SessionController {
     private final OpenSessions open;
     private final EndedSessions ended;
     private final SecondFactor factor;
+    private final Refusals refusals;
     private final ObjectProvider<DemoAccounts> demo;
 
     SessionController(
@@ -75,8 +77,10 @@ class SessionController {
             OpenSessions open,
             EndedSessions ended,
             SecondFactor factor,
+            Refusals refusals,
             ObjectProvider<DemoAccounts> demo) {
         this.factor = factor;
+        this.refusals = refusals;
         this.open = open;
         this.ended = ended;
         this.accounts = accounts;
@@ -97,14 +101,20 @@ class SessionController {
     @MayAlsoAnswer(HttpStatus.TOO_MANY_REQUESTS)
     Session signIn(
             @Valid @RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
-        String key = SignInThrottle.key(credentials.name(), request);
-        throttle.admit(key);
+        try {
+            throttle.admit(credentials.name(), request);
+        } catch (TooManyTriesException e) {
+            refusals.note("session.throttled", credentials.name(), request.getRemoteAddr());
+            throw e;
+        }
         Optional<Person> person = accounts.check(credentials.name(), credentials.password());
         if (person.isEmpty()) {
+            refusals.note("session.refused", credentials.name(), request.getRemoteAddr());
             throw new BadCredentialsException("Name or password is wrong. Nothing was changed.");
         }
-        accounts.secondFactor(person.get().name()).ifPresent(secret -> requireCode(person.get(), secret, credentials));
-        throttle.right(key);
+        accounts.secondFactor(person.get().name())
+                .ifPresent(secret -> requireCode(person.get(), secret, credentials, request));
+        throttle.right(credentials.name(), request);
         if (request.getSession(false) != null) {
             request.changeSessionId();
         }
@@ -135,12 +145,13 @@ class SessionController {
         accounts.note(person, "session.others-ended");
     }
 
-    private void requireCode(Person person, String secret, Credentials credentials) {
+    private void requireCode(Person person, String secret, Credentials credentials, HttpServletRequest request) {
         String code = credentials.code().map(String::strip).orElse("");
         if (code.isEmpty()) {
             throw new CodeNeededException("Type the code that your app shows now.");
         }
-        if (!factor.right(person.name(), secret, code)) {
+        if (!factor.right(secret, code)) {
+            refusals.note("session.code-refused", person.name(), request.getRemoteAddr());
             throw new CodeNeededException("The code is not right, or was used already. Wait for the next one.");
         }
     }
@@ -151,16 +162,12 @@ class SessionController {
     @MayAlsoAnswer({HttpStatus.TOO_MANY_REQUESTS, HttpStatus.UNPROCESSABLE_CONTENT})
     void password(
             @Valid @RequestBody OwnPassword asked, @AuthenticationPrincipal Person person, HttpServletRequest request) {
-        String key = SignInThrottle.key(person.name(), request);
-        throttle.admit(key);
+        throttle.admit(person.name(), request);
         if (accounts.check(person.name(), asked.old()).isEmpty()) {
             throw new UnsuitableException("old", "The old password is not right. Nothing was changed.");
         }
-        throttle.right(key);
-        if (asked.fresh().equals(asked.old())) {
-            throw new UnsuitableException("fresh", "That is the old password. Nothing was changed.");
-        }
-        accounts.change(new Accounts.Standing(person, true), Optional.of(asked.fresh()), person.name());
+        throttle.right(person.name(), request);
+        accounts.password(person.name(), asked.fresh());
         request.changeSessionId();
         EndedSessions.begin(request.getSession());
         open.begin(request, person);

@@ -6,6 +6,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -27,8 +28,11 @@ public class Journal {
     private final JournalMapper mapper;
     private final JdbcTemplate jdbc;
     private final JsonMapper json;
+    private final ObjectProvider<Authority> authority;
 
-    Journal(JournalMapper mapper, JdbcTemplate jdbc, JsonMapper json) {
+    /** @param authority looked for when it is needed: it rests on accounts, and these on the journal */
+    Journal(JournalMapper mapper, JdbcTemplate jdbc, JsonMapper json, ObjectProvider<Authority> authority) {
+        this.authority = authority;
         this.jdbc = jdbc;
         this.mapper = mapper;
         this.json = json;
@@ -88,6 +92,7 @@ public class Journal {
 
     private void link(List<Entered> entered) {
         JournalMapper.Head head = mapper.lockHead();
+        authority.ifAvailable(Authority::require);
         // the database keeps milliseconds and would round what is finer, away from what was hashed
         Instant at = Instant.now().truncatedTo(ChronoUnit.MILLIS);
         List<JournalMapper.Entry> entries = new ArrayList<>(entered.size());
