@@ -21,6 +21,9 @@ const { chosen: units } = useUnits();
 const changes = ref<Schemas["ChangeView"][]>();
 const problem = ref<Problem>();
 const busy = ref(false);
+/** Asked for once what would be published turns out not to have been tried. */
+const untried = ref("");
+const asksWhy = ref(false);
 const { note, limits, settings } = props.draft;
 /** Limits and settings alike: a value and where it comes from. */
 const numbers = computed(() =>
@@ -30,6 +33,7 @@ const numbers = computed(() =>
 );
 
 function told(thrown: unknown) {
+  asksWhy.value ||= thrown instanceof ProblemError && !!thrown.problem.fields?.untried;
   problem.value = thrown instanceof ProblemError ? thrown.problem : { status: 0, detail: sentence(thrown) };
 }
 const { trial, begin, stop } = useTrial(told);
@@ -63,7 +67,8 @@ async function publish() {
   problem.value = undefined;
   try {
     const { yaml } = await text();
-    const added = await api.post(at("/api/rule-books"), yaml, "text/plain");
+    const why = { untried: untried.value || undefined };
+    const added = await api.post(at("/api/rule-books", { query: why }), yaml, "text/plain");
     props.draft.clear();
     notice.done(`Version ${added.version} is published. No installation is moved to it yet.`);
     emit("published", added.version);
@@ -107,16 +112,20 @@ async function publish() {
         </li>
       </ul>
     </div>
+    <label v-if="asksWhy" class="label">
+      Why it is published untried
+      <input v-model="untried" class="field" maxlength="1000" />
+    </label>
     <div class="buttons">
       <button type="button" class="button primary" :disabled="busy" @click="attempt">
         Try on the archive
       </button>
-      <button type="button" class="button" :disabled="busy || !trial" @click="publish">
+      <button type="button" class="button" :disabled="busy || trial?.state === 'RUNNING'" @click="publish">
         Publish as the next version
       </button>
       <button type="button" class="button" @click="draft.clear()">Give all up</button>
     </div>
-    <p v-if="!trial" class="quiet">Published only after it was tried.</p>
+    <p v-if="!trial" class="quiet">Published as it was tried, to the letter; or with a word why not.</p>
     <TrialResult v-if="trial" :trial="trial" @cancel="stop" />
   </section>
 </template>

@@ -23,6 +23,7 @@ const book = ref<Schemas["BookView"]>();
 const problem = ref<Problem>();
 const text = ref("");
 const adding = ref(false);
+const untried = ref("");
 const find = ref(String(useRoute().query.find ?? ""));
 
 const leads = computed(() => person.value?.role === "QUALITY_LEAD");
@@ -82,6 +83,7 @@ watch([shown, chosenUnits], async () => {
 });
 
 function startAdding() {
+  untried.value = "";
   text.value = book.value?.yaml ?? "";
   problem.value = undefined;
   adding.value = true;
@@ -90,7 +92,8 @@ function startAdding() {
 async function add() {
   problem.value = undefined;
   try {
-    const added = await api.post(at("/api/rule-books"), text.value, "text/plain");
+    const why = { untried: untried.value || undefined };
+    const added = await api.post(at("/api/rule-books", { query: why }), text.value, "text/plain");
     adding.value = false;
     notice.done(`${added.title}, version ${added.version}, is saved.`);
     shown.value = "";
@@ -268,6 +271,10 @@ async function add() {
           </li>
         </ul>
       </div>
+      <label v-if="problem?.fields?.untried || untried" class="label">
+        Why it is published untried
+        <input v-model="untried" class="field" maxlength="1000" />
+      </label>
       <button type="button" class="button primary" @click="add">Save this version</button>
     </el-dialog>
   </div>

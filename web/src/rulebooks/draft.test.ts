@@ -66,7 +66,6 @@ function panel() {
 test("a draft is tried before it can be published; what comes of it is followed and stopped", async () => {
   const { wrapper, button } = panel();
   await wrapper.find("input[aria-label^='Source']").setValue("A letter");
-  expect(button("Publish as the next version")?.attributes("disabled")).toBeDefined();
   post.mockResolvedValueOnce({ yaml: "y", version: 3, changes: [] }).mockResolvedValueOnce(trial());
   await button("Try on the archive")?.trigger("click");
   await flushPromises();
@@ -75,6 +74,7 @@ test("a draft is tried before it can be published; what comes of it is followed 
   });
   expect(post.mock.calls[1]?.[1]).toBe("y");
   expect(wrapper.find(".verdict").text()).toContain("2 of 10 installations would change");
+  expect(button("Publish as the next version")?.attributes("disabled")).toBeDefined();
   get.mockResolvedValueOnce(trial({ done: 50, changed: 9 }));
   await vi.advanceTimersByTimeAsync(300);
   expect(wrapper.find(".verdict").text()).toContain("9 of 50");
@@ -82,7 +82,21 @@ test("a draft is tried before it can be published; what comes of it is followed 
   await button("Stop")?.trigger("click");
   await flushPromises();
   expect(wrapper.find(".verdict").text()).toContain("ended before all were tried");
-  expect(button("Publish as the next version")?.attributes("disabled")).toBeUndefined();
+  // not tried to its end: the server asks why
+  post
+    .mockResolvedValueOnce({ yaml: "y", version: 3, changes: [] })
+    .mockRejectedValueOnce(
+      new ProblemError({ status: 422, detail: "Say why.", fields: { untried: "Say why." } }),
+    );
+  await button("Publish as the next version")?.trigger("click");
+  await flushPromises();
+  await wrapper.find("label.label input").setValue("The archive is at rest");
+  post
+    .mockResolvedValueOnce({ yaml: "y", version: 3, changes: [] })
+    .mockResolvedValueOnce({ version: 3 });
+  await button("Publish as the next version")?.trigger("click");
+  await flushPromises();
+  expect(post.mock.calls.at(-1)?.[0]).toContain("untried=The%20archive%20is%20at%20rest");
 });
 
 test("what cannot be read is named by its key, and nothing is tried", async () => {

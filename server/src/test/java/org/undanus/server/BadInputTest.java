@@ -158,8 +158,8 @@ class BadInputTest {
                 .get(0)
                 .replaceFirst("(?m)^version: \\d+", "version: 99")
                 .replace("3 years", "3 psig");
-        Client.Answer answer =
-                client.send("POST", "/api/rule-books", yaml, "text/plain").expect(422);
+        Client.Answer answer = client.send("POST", "/api/rule-books?untried=a+test+of+what+is+kept", yaml, "text/plain")
+                .expect(422);
         assertThat(answer.json().at("/problems/0/key").asString()).isEqualTo("limits.papers.plate-age[0].at-most");
         assertThat(answer.json().at("/problems/0/line").asInt()).isPositive();
         for (String bad : List.of("", "{", "x: " + "y".repeat(400_000), "- a\n- b", "a: &a\n  b: *a")) {
@@ -177,7 +177,11 @@ class BadInputTest {
                         .expect(409)
                         .detail())
                 .contains("Raise the version number");
-        client.send("POST", "/api/rule-books", yaml.replaceFirst("version: \\d+", "version: 90"), "text/plain")
+        client.send(
+                        "POST",
+                        "/api/rule-books?untried=a+test+of+what+is+kept",
+                        yaml.replaceFirst("version: \\d+", "version: 90"),
+                        "text/plain")
                 .expect(201);
         assertThat(client.get("/api/rule-books/sallowmere-2026-plate")
                         .json()

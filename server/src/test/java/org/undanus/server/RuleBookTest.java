@@ -94,7 +94,8 @@ class RuleBookTest {
                 .get(1)
                 .replace("version: 9", "version: 10")
                 .replace("3 years", "6 years");
-        lead.send("POST", "/api/rule-books", yaml, "text/plain").expect(201);
+        lead.send("POST", "/api/rule-books?untried=a+test+of+what+follows", yaml, "text/plain")
+                .expect(201);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString())
                 .as("kept to its version")
                 .isEqualTo("FAILS");

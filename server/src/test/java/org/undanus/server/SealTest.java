@@ -344,7 +344,7 @@ class SealTest {
                 .replaceFirst("version: 9", "version: 10")
                 .replaceFirst("(outdoor-clearance-front:\\s+- \\{by: programme, at-least:) (36 in|900 mm)", "$1 50 in");
         SERVER.signedIn("lead")
-                .send("POST", "/api/rule-books", yaml, "text/plain")
+                .send("POST", "/api/rule-books?untried=a+test+of+what+follows", yaml, "text/plain")
                 .expect(201);
         JsonNode after = inspector
                 .get("/api/installations/" + id + "/seals")

@@ -211,4 +211,57 @@ class TrialTest {
                 .as("all are there already")
                 .isZero();
     }
+
+    private Client.Answer publish(String yaml, String query) {
+        return lead.send("POST", "/api/rule-books" + query, yaml, "text/plain");
+    }
+
+    @Test
+    void whatWasTriedToItsEndIsPublishedToTheLetterOrItIsSaidWhyNot() {
+        String book = "sallowmere-2026-design";
+        String yaml = lead.get("/api/rule-books/" + book)
+                .json()
+                .path("yaml")
+                .asString()
+                .replace("version: 9", "version: 10")
+                .replace("3 years", "5 years");
+        assertThat(publish(yaml, "").expect(422).detail()).contains("not tried to its end");
+        publish(yaml, "?untried=no").expect(422);
+
+        String id = lead.send("POST", "/api/rule-books/" + book + "/trials", yaml, "text/plain")
+                .expect(202)
+                .json()
+                .path("id")
+                .asString();
+        JsonNode trial;
+        do {
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(20));
+            trial = lead.get("/api/trials/" + id).expect(200).json();
+        } while (trial.path("state").asString().equals("RUNNING"));
+        publish(yaml.replace("5 years", "6 years"), "").expect(422);
+        publish(yaml, "").expect(201);
+        assertThat(SERVER.journalled("publication.tried", book + "@10")).isEqualTo("lead");
+
+        String next = yaml.replace("version: 10", "version: 11").replace("5 years", "6 years");
+        publish(next, "?untried=The+programme+asked+for+it+today").expect(201);
+        assertThat(SERVER.journalled("publication.untried", book + "@11")).isEqualTo("lead");
+    }
+
+    @Test
+    void aTrialThatWasCancelledIsNone() {
+        String yaml = draft(limit("siting.outdoor-clearance-front", "47 in", "A letter"));
+        String id = lead.send("POST", BOOKS + "/trials", yaml, "text/plain")
+                .expect(202)
+                .json()
+                .path("id")
+                .asString();
+        String state = lead.send("DELETE", "/api/trials/" + id, "{}", "application/json")
+                .expect(200)
+                .json()
+                .path("state")
+                .asString();
+        if (state.equals("CANCELLED")) {
+            publish(yaml, "").expect(422);
+        }
+    }
 }

@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.problem.CodeNeededException;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.TooManyTriesException;
@@ -68,6 +69,7 @@ class SessionController {
     private final EndedSessions ended;
     private final SecondFactor factor;
     private final Refusals refusals;
+    private final HeadKeeper heads;
     private final ObjectProvider<DemoAccounts> demo;
 
     SessionController(
@@ -78,9 +80,11 @@ class SessionController {
             EndedSessions ended,
             SecondFactor factor,
             Refusals refusals,
+            HeadKeeper heads,
             ObjectProvider<DemoAccounts> demo) {
         this.factor = factor;
         this.refusals = refusals;
+        this.heads = heads;
         this.open = open;
         this.ended = ended;
         this.accounts = accounts;
@@ -128,6 +132,9 @@ class SessionController {
         EndedSessions.begin(request.getSession());
         open.begin(request, person.get());
         accounts.note(person.get(), "session.begun");
+        if (person.get().leads()) {
+            heads.sign("sign-in of " + person.get().name());
+        }
         return session(person);
     }
 

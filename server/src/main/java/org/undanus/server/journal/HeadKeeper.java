@@ -1,6 +1,7 @@
 package org.undanus.server.journal;
 
 import java.io.UncheckedIOException;
+import java.util.OptionalLong;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -17,12 +18,17 @@ public class HeadKeeper {
         this.heads = heads;
     }
 
-    /** Signs, or says in the log why it could not. */
-    public void sign(String occasion) {
+    /**
+     * Signs, or says in the log why it could not.
+     *
+     * @return the sequence that the signed end has; empty where it could not be signed
+     */
+    public OptionalLong sign(String occasion) {
         try {
-            heads.sign(occasion);
+            return OptionalLong.of(heads.sign(occasion));
         } catch (UncheckedIOException | DataAccessException e) {
             LOG.warn("The journal's end could not be signed ({}): {}", occasion, e.getMessage());
+            return OptionalLong.empty();
         }
     }
 }

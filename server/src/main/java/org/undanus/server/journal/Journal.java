@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -29,9 +30,16 @@ public class Journal {
     private final JdbcTemplate jdbc;
     private final JsonMapper json;
     private final ObjectProvider<Authority> authority;
+    private final ApplicationEventPublisher events;
 
     /** @param authority looked for when it is needed: it rests on accounts, and these on the journal */
-    Journal(JournalMapper mapper, JdbcTemplate jdbc, JsonMapper json, ObjectProvider<Authority> authority) {
+    Journal(
+            JournalMapper mapper,
+            JdbcTemplate jdbc,
+            JsonMapper json,
+            ObjectProvider<Authority> authority,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.authority = authority;
         this.jdbc = jdbc;
         this.mapper = mapper;
@@ -43,6 +51,7 @@ public class Journal {
     /** The entries of the transaction that this thread is in. */
     private final class Pending implements TransactionSynchronization {
         private final List<Entered> entered = new ArrayList<>();
+        private long reached;
 
         @Override
         public int getOrder() {
@@ -52,12 +61,13 @@ public class Journal {
 
         @Override
         public void beforeCommit(boolean readOnly) {
-            link(entered);
+            reached = link(entered);
         }
 
         @Override
         public void afterCommit() {
             Saved.mark();
+            events.publishEvent(new Linked(reached));
         }
 
         @Override
@@ -65,6 +75,9 @@ public class Journal {
             TransactionSynchronizationManager.unbindResource(Journal.this);
         }
     }
+
+    /** Said once a transaction's entries stand: how far the chain reaches. */
+    record Linked(long sequence) {}
 
     /** The last entry there is. */
     public record End(long sequence, String hash, Instant at) {}
@@ -90,7 +103,8 @@ public class Journal {
         pending.entered.add(new Entered(byWhom, action, subject, json.writeValueAsString(content)));
     }
 
-    private void link(List<Entered> entered) {
+    /** The sequence of the last of them. */
+    private long link(List<Entered> entered) {
         JournalMapper.Head head = mapper.lockHead();
         authority.ifAvailable(Authority::require);
         // the database keeps milliseconds and would round what is finer, away from what was hashed
@@ -104,6 +118,7 @@ public class Journal {
         }
         insert(entries);
         mapper.moveHead(head);
+        return head.sequence();
     }
 
     /** As one batch: others wait for the chain's end meanwhile. */

@@ -103,16 +103,17 @@ public class SignedHeads {
     /**
      * Signs the journal's end as it now stands, unless it stands signed already.
      *
+     * @return its sequence
      * @throws UncheckedIOException when the file cannot be written
      */
-    public synchronized void sign(String occasion) {
+    public synchronized long sign(String occasion) {
         JournalMapper.Head head = mapper.head();
         SigningKey key = SigningKey.ensuredIn(folder);
         try (FileChannel channel =
                 FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.READ, StandardOpenOption.WRITE)) {
             String last = lastLine(channel);
             if (!last.isEmpty() && json.readValue(last, SignedHead.class).hash().equals(head.hash())) {
-                return;
+                return head.sequence();
             }
             SignedHead signed = new SignedHead(
                             FORM,
@@ -126,6 +127,7 @@ public class SignedHeads {
                     .signed(key);
             channel.write(ByteBuffer.wrap((json.writeValueAsString(signed) + "\n").getBytes(StandardCharsets.UTF_8)));
             channel.force(true);
+            return head.sequence();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

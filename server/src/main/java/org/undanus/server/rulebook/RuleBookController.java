@@ -245,11 +245,19 @@ class RuleBookController {
                 book.yaml());
     }
 
+    /**
+     * Publishes a text as a version.
+     *
+     * @param untried why it was not tried on the archive first; left out where it was
+     */
     @PostMapping(consumes = {MediaType.TEXT_PLAIN_VALUE, "application/yaml"})
     @ResponseStatus(HttpStatus.CREATED)
-    BookSummary add(@RequestBody String yaml, @AuthenticationPrincipal Person person) {
+    BookSummary add(
+            @RequestBody String yaml,
+            @RequestParam Optional<@Size(max = 1000, message = "is longer than 1000 characters") String> untried,
+            @AuthenticationPrincipal Person person) {
         requireLead(person);
-        return summary(books.add(yaml, person.name()));
+        return summary(books.publish(yaml, untried, person.name()));
     }
 
     private static BookSchool schools(SchoolTopic topic, RuleBook book) {

@@ -6,24 +6,36 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.RuleBookException;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.station.Walk;
+import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.Commit;
+import org.undanus.server.store.Digest;
 
 /** The rule books there are. */
 @Service
 public class RuleBooks {
     private final RuleBookMapper mapper;
+    private static final int SHORTEST_REASON = 10;
+
     private final Journal journal;
+    private final HeadKeeper heads;
+    private final ObjectProvider<TriedBooks> tried;
     private final Map<String, RuleBook> read = new ConcurrentHashMap<>();
 
-    RuleBooks(RuleBookMapper mapper, Journal journal) {
+    /** @param tried looked for when it is needed: trials rest on rule books */
+    RuleBooks(RuleBookMapper mapper, Journal journal, HeadKeeper heads, ObjectProvider<TriedBooks> tried) {
+        this.heads = heads;
+        this.tried = tried;
         this.mapper = mapper;
         this.journal = journal;
     }
@@ -89,6 +101,37 @@ public class RuleBooks {
     @Transactional
     public RuleBook add(String yaml, String by) {
         return add(RuleBookReader.read(yaml, Walk.vocabulary(), this::kept), yaml, by);
+    }
+
+    /**
+     * Publishes a text as a version: what was tried on the archive as it stands, or what the lead says in words was not. The first
+     * version of a book judges nothing yet and needs no trial.
+     *
+     * @param untried why it is published without a trial; empty where it was tried
+     * @throws RuleBookException naming every problem by line and key
+     * @throws UnsuitableException where it was neither tried to its end nor is it said why
+     */
+    @Transactional
+    public RuleBook publish(String yaml, Optional<String> untried, String by) {
+        RuleBook book = read(yaml);
+        String subject = new RuleBookMapper.BookRow(book.id(), book.version(), book.title(), yaml).subject();
+        if (newest(book.id()).isPresent() && mapper.find(book.id(), book.version()) == null) {
+            Optional<TriedBooks.Tried> tried = this.tried.getObject().tried(Digest.sha256(yaml), by);
+            Optional<String> why = untried.map(String::strip).filter(words -> words.length() >= SHORTEST_REASON);
+            if (tried.isPresent()) {
+                journal.write(by, "publication.tried", subject, tried.get());
+            } else if (why.isPresent()) {
+                journal.write(by, "publication.untried", subject, Map.of("why", why.get()));
+            } else {
+                throw new UnsuitableException(
+                        "untried",
+                        "This text was not tried to its end on the archive as it stands. Try it, or say in at least "
+                                + SHORTEST_REASON + " letters why it is published untried. Nothing was saved.");
+            }
+        }
+        RuleBook added = add(book, yaml, by);
+        Commit.after(() -> heads.sign("published " + subject));
+        return added;
     }
 
     /**

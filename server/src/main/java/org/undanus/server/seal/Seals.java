@@ -22,6 +22,7 @@ import org.undanus.server.exchange.SealedFiles;
 import org.undanus.server.hold.Holds;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.problem.ConflictException;
@@ -31,6 +32,7 @@ import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.seal.SealMapper.SealRow;
 import org.undanus.server.signing.PublicKeyPart;
 import org.undanus.server.signing.SigningKey;
+import org.undanus.server.store.Commit;
 import org.undanus.server.store.Moment;
 import org.undanus.server.work.Gate;
 import tools.jackson.databind.JsonNode;
@@ -54,6 +56,7 @@ public class Seals implements SealedFiles {
     private final Holds holds;
     private final LiveStore live;
     private final Journal journal;
+    private final HeadKeeper heads;
     private final JsonMapper json;
     private final Path folder;
 
@@ -65,6 +68,7 @@ public class Seals implements SealedFiles {
             Holds holds,
             LiveStore live,
             Journal journal,
+            HeadKeeper heads,
             JsonMapper json,
             @Value("${undanus.data}") Path folder) {
         this.mapper = mapper;
@@ -74,6 +78,7 @@ public class Seals implements SealedFiles {
         this.holds = holds;
         this.live = live;
         this.journal = journal;
+        this.heads = heads;
         this.json = json;
         this.folder = folder;
     }
@@ -145,6 +150,7 @@ public class Seals implements SealedFiles {
                 now);
         keep(row, seal, frozen, person);
         cases.seal(header, number, person);
+        Commit.after(() -> heads.sign("seal " + number));
         return listed(row);
     }
 

@@ -10,6 +10,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.server.installation.CaseFile;
+import org.undanus.server.rulebook.TriedBooks;
 import org.undanus.server.work.Underway;
 
 /** One change being tried: how far it is and what has come of it so far. Its memory is bounded whatever the archive holds. */
@@ -50,6 +51,7 @@ final class Trial extends Underway.Work {
             Optional<String> problem) {}
 
     private final List<String> requirements;
+    private final String digest;
     private final long begun = System.nanoTime();
     private long ended;
     private int done;
@@ -61,8 +63,10 @@ final class Trial extends Underway.Work {
     private final Map<Station, int[]> stations = new EnumMap<>(Station.class);
     private final List<Moved> moved = new ArrayList<>();
 
-    Trial(String id, String person, List<String> requirements) {
+    /** @param digest SHA-256 of the text that is tried; empty for what is no text */
+    Trial(String id, String person, List<String> requirements, String digest) {
         super(id, person);
+        this.digest = digest;
         this.requirements = List.copyOf(requirements);
     }
 
@@ -123,6 +127,14 @@ final class Trial extends Underway.Work {
             ended = System.nanoTime();
         }
         super.end(how, why);
+    }
+
+    boolean of(String text) {
+        return digest.equals(text);
+    }
+
+    synchronized TriedBooks.Tried outcome() {
+        return new TriedBooks.Tried(done, changed);
     }
 
     synchronized ArchiveTrial view() {

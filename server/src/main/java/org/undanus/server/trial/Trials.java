@@ -2,6 +2,7 @@ package org.undanus.server.trial;
 
 import jakarta.annotation.PreDestroy;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
@@ -19,11 +20,13 @@ import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.rulebook.TriedBooks;
+import org.undanus.server.store.Digest;
 import org.undanus.server.work.Underway;
 
 /** Tries a changed rule book or changed data sheets on every installation they may touch, in the background. */
 @Service
-public class Trials {
+public class Trials implements TriedBooks {
     private static final Logger LOG = LoggerFactory.getLogger(Trials.class);
     /** So many are read at once. */
     private static final int AT_ONCE = 500;
@@ -85,7 +88,7 @@ public class Trials {
                 .filter(about -> touched.contains(about.id()))
                 .map(About::title)
                 .toList();
-        return begin(person, requirements, () -> new BookChange(cases, judge, draft));
+        return begin(person, requirements, Digest.sha256(draft.yaml()), () -> new BookChange(cases, judge, draft));
     }
 
     /**
@@ -94,11 +97,11 @@ public class Trials {
      * @param models those that the sheets are of
      */
     Trial.ArchiveTrial begin(DataSheets then, List<String> models, String person) {
-        return begin(person, List.of(), () -> new SheetsChange(cases, judge, then, models));
+        return begin(person, List.of(), "", () -> new SheetsChange(cases, judge, then, models));
     }
 
-    private Trial.ArchiveTrial begin(String person, List<String> requirements, Supplier<Change> change) {
-        Trial trial = new Trial(UUID.randomUUID().toString(), person, requirements);
+    private Trial.ArchiveTrial begin(String person, List<String> requirements, String digest, Supplier<Change> change) {
+        Trial trial = new Trial(UUID.randomUUID().toString(), person, requirements, digest);
         known.begin(trial);
         workers.execute(() -> {
             try {
@@ -117,6 +120,14 @@ public class Trials {
     /** @throws NotFoundException where this person began none such, or long ago */
     Trial of(String id, String person) {
         return known.of(id, person);
+    }
+
+    @Override
+    public Optional<Tried> tried(String digest, String person) {
+        return known.of(person).stream()
+                .filter(trial -> trial.of(digest) && trial.state() == Underway.State.DONE)
+                .map(Trial::outcome)
+                .findFirst();
     }
 
     @PreDestroy

@@ -3,6 +3,7 @@ package org.undanus.server.work;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import org.undanus.server.problem.NotFoundException;
 
@@ -93,6 +94,13 @@ public final class Underway<W extends Underway.Work> {
             throw new NotFoundException(lost);
         }
         return work;
+    }
+
+    /** Those of this person that are remembered. */
+    public List<W> of(String person) {
+        return known.asMap().values().stream()
+                .filter(work -> work.person().equals(person))
+                .toList();
     }
 
     /** Ends all. */
