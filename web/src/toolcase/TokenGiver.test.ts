@@ -5,7 +5,9 @@ import { ProblemError } from "../api/client";
 import TokenGiver from "./TokenGiver.vue";
 
 const sent = spied("post");
+const got = spied("get");
 beforeEach(() => {
+  got.mockReset().mockResolvedValue({ crews: ["Dunmarrow Services"] });
   sent.mockReset().mockResolvedValue({ token: "abc" });
 });
 
@@ -16,6 +18,15 @@ test("a token is given and shown", async () => {
   await flushPromises();
   expect(sent.mock.calls[0]?.[0]).toBe("/api/instruments/vacuum-1/token");
   expect(wrapper.find("code").text()).toBe("abc");
+});
+
+test("it is handed to a crew", async () => {
+  const wrapper = mount(TokenGiver, { props: { instrument: "vacuum-1" } });
+  await flushPromises();
+  await wrapper.find("select").setValue("Dunmarrow Services");
+  await wrapper.find("button").trigger("click");
+  await flushPromises();
+  expect(sent.mock.calls[0]?.[0]).toBe("/api/instruments/vacuum-1/token?crew=Dunmarrow%20Services");
 });
 
 test("a refusal is said", async () => {

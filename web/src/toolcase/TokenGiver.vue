@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from "vue";
+import { onMounted, ref } from "vue";
 import { at } from "../api/address";
 import { api } from "../api/client";
 import { sentence } from "../api/problems";
@@ -7,13 +7,23 @@ import { sentence } from "../api/problems";
 /** What lets an instrument send by itself: shown once, and the one before is worth nothing then. */
 const props = defineProps<{ instrument: string }>();
 const token = ref("");
+/** Those it can be handed to; without one the office alone hears it. */
+const crews = ref<string[]>([]);
+const crew = ref("");
+onMounted(async () => {
+  try {
+    crews.value = (await api.get(at("/api/installations/choices"))).crews;
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+});
 const problem = ref("");
 
 async function give() {
   problem.value = "";
   try {
-    const path = { id: props.instrument };
-    const given = await api.post(at("/api/instruments/{id}/token", { path }), undefined as never);
+    const about = { path: { id: props.instrument }, query: { crew: crew.value || undefined } };
+    const given = await api.post(at("/api/instruments/{id}/token", about), undefined as never);
     token.value = given.token;
   } catch (thrown) {
     problem.value = sentence(thrown);
@@ -30,6 +40,13 @@ async function give() {
     <p v-else class="quiet">
       With a token it sends what it shows to a line that listens. A new token ends the one before.
     </p>
+    <label class="label">
+      Who hears it
+      <select v-model="crew" class="field">
+        <option value="">the inspection office alone</option>
+        <option v-for="each in crews" :key="each" :value="each">handed to {{ each }}</option>
+      </select>
+    </label>
     <button type="button" class="button" @click="give">
       {{ token ? "Another token" : "Give it a token" }}
     </button>

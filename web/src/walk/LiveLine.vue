@@ -64,7 +64,13 @@ function listen(id: string) {
       >
         Keep
       </button>
-      <button type="button" class="button" :disabled="busy" @click="tried(() => live.leave(heard!))">
+      <button
+        type="button"
+        class="button"
+        title="What it heard is struck: kept, and no reading"
+        :disabled="busy"
+        @click="tried(() => live.leave(heard!))"
+      >
         Leave
       </button>
       <span v-if="heard.acts.length" class="marks" role="group" aria-label="Mark what is done now">

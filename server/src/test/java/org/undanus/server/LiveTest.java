@@ -418,4 +418,125 @@ class LiveTest {
         assertThat(events.get(20, TimeUnit.SECONDS)).containsExactly("event:following", "event:samples");
         inspector.post(live(id) + "/" + listening + "/leave", Map.of()).expect(204);
     }
+
+    private Client.Answer listens(Client who, String id, UUID listening, String instrument) {
+        return who.post(
+                live(id),
+                Map.of(
+                        "id",
+                        listening.toString(),
+                        "point",
+                        LOG,
+                        "component",
+                        "line-set-indoor-1",
+                        "instrument",
+                        instrument));
+    }
+
+    @Test
+    void anInstrumentIsHeardAtOnePlaceAtATime() {
+        String here = inspector.installation("LH-44");
+        String there = inspector.installation("LH-01");
+        UUID listening = UUID.randomUUID();
+        listens(inspector, here, listening, "vacuum-1").expect(201);
+        assertThat(listens(inspector, there, UUID.randomUUID(), "vacuum-1")
+                        .expect(409)
+                        .detail())
+                .contains("heard at another installation");
+        inspector.post(live(here) + "/" + listening + "/leave", Map.of()).expect(204);
+        UUID next = UUID.randomUUID();
+        listens(inspector, there, next, "vacuum-1").expect(201);
+        inspector.post(live(there) + "/" + next + "/leave", Map.of()).expect(204);
+    }
+
+    @Test
+    void aCrewHearsWhatItWasHandedAndEndsWhatItBegan() throws Exception {
+        String id = inspector.installation("LH-44");
+        String crew =
+                inspector.get("/api/installations/" + id).json().path("crew").asString();
+        String account = Map.of(
+                        "Dunmarrow Services", "dunmarrow",
+                        "Nettlebank Mechanical", "nettlebank",
+                        "Threeways Cooling", "threeways")
+                .get(crew);
+        Client own = SERVER.signedIn(account);
+        String senders = live(id) + "/senders?point=" + LOG + "&component=line-set-indoor-1";
+        assertThat(own.get(senders).expect(200).json()).isEmpty();
+        assertThat(own.get(live(id) + "/sending").expect(200).json()).isEmpty();
+        listens(own, id, UUID.randomUUID(), "vacuum-1").expect(422);
+
+        UUID office = UUID.randomUUID();
+        listens(inspector, id, office, "vacuum-1").expect(201);
+        for (String act : List.of("leave", "keep", "mark")) {
+            own.post(
+                            live(id) + "/" + office + "/" + act,
+                            act.equals("keep")
+                                    ? Map.of("reading", UUID.randomUUID().toString())
+                                    : Map.of("act", "ISOLATED"))
+                    .expect(403);
+        }
+        inspector.post(live(id) + "/" + office + "/leave", Map.of()).expect(204);
+
+        String handed = SERVER.signedIn("lead")
+                .post("/api/instruments/vacuum-2/token?crew=" + crew.replace(" ", "%20"), Map.of())
+                .expect(201)
+                .json()
+                .path("token")
+                .asString();
+        assertThat(own.get(senders).expect(200).json())
+                .extracting(sender -> sender.path("id").asString())
+                .containsExactly("vacuum-2");
+        UUID began = UUID.randomUUID();
+        listens(own, id, began, "vacuum-2").expect(201);
+        assertThat(send(rise(Instant.now().minusSeconds(60), 0, 3), handed).statusCode())
+                .isEqualTo(200);
+        own.post(live(id) + "/" + began + "/leave", Map.of()).expect(204);
+        assertThat(SERVER.journalled("live.struck", began.toString())).isEqualTo(account);
+        assertThat(SERVER.bean(JournalCheck.class).run().sentence()).contains("sound");
+    }
+
+    private CompletableFuture<List<String>> heard(Client by, String id) throws InterruptedException {
+        CompletableFuture<List<String>> events = CompletableFuture.supplyAsync(() -> by.follow(live(id) + "/feed")
+                .body()
+                .filter(line -> line.startsWith("event:"))
+                .toList());
+        TimeUnit.MILLISECONDS.sleep(300);
+        assertThat(events).isNotDone();
+        return events;
+    }
+
+    @Test
+    void aFeedEndsWithItsSession() throws Exception {
+        String id = inspector.installation("LH-44");
+        Client out = SERVER.signedIn("inspector");
+        CompletableFuture<List<String>> signedOut = heard(out, id);
+        out.send("DELETE", "/api/session", "{}", "application/json").expect(204);
+        assertThat(signedOut.get(10, TimeUnit.SECONDS)).containsExactly("event:following");
+
+        Client lead = SERVER.signedIn("lead");
+        lead.post(
+                        "/api/people",
+                        Map.of("name", "wren", "title", "Wren", "role", "INSPECTOR", "password", "a long password"))
+                .expect(201);
+        Client wren = SERVER.client();
+        wren.signIn("wren", "a long password").expect(200);
+        CompletableFuture<List<String>> switchedOff = heard(wren, id);
+        lead.put("/api/people/wren", Map.of("title", "Wren", "role", "INSPECTOR", "active", false, "version", 0))
+                .expect(200);
+        assertThat(switchedOff.get(10, TimeUnit.SECONDS)).containsExactly("event:following");
+    }
+
+    @Test
+    void whoOpensManyFeedsLosesTheirFirstAndNobodyElseWaits() throws Exception {
+        String id = inspector.installation("LH-44");
+        CompletableFuture<List<String>> first = heard(inspector, id);
+        for (int i = 0; i < 60; i++) {
+            HttpResponse<Stream<String>> feed = inspector.follow(live(id) + "/feed");
+            assertThat(feed.statusCode()).isEqualTo(200);
+            feed.body().close();
+        }
+        assertThat(first.get(10, TimeUnit.SECONDS)).containsExactly("event:following");
+        assertThat(SERVER.signedIn("lead").follow(live(id) + "/feed").statusCode())
+                .isEqualTo(200);
+    }
 }

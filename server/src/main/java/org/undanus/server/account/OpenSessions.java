@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
 /** Where people are signed in now. Sessions live no longer than the application, so this need not either. */
@@ -25,6 +26,11 @@ class OpenSessions implements HttpSessionListener {
     record SignedIn(String name, Instant since, Instant last, String device, String from) {}
 
     private final Map<String, SignedIn> open = new ConcurrentHashMap<>();
+    private final ApplicationEventPublisher events;
+
+    OpenSessions(ApplicationEventPublisher events) {
+        this.events = events;
+    }
 
     void begin(HttpServletRequest request, Person person) {
         String agent = Optional.ofNullable(request.getHeader("User-Agent"))
@@ -52,13 +58,21 @@ class OpenSessions implements HttpSessionListener {
     /** All of a person but this one are good for nothing more. */
     void ended(String name, Optional<HttpSession> but) {
         String kept = but.map(HttpSession::getId).orElse("");
-        open.entrySet()
-                .removeIf(entry ->
-                        entry.getValue().name.equals(name) && !entry.getKey().equals(kept));
+        open.forEach((id, session) -> {
+            if (session.name.equals(name) && !id.equals(kept)) {
+                over(id);
+            }
+        });
+    }
+
+    /** This one is good for nothing more, or goes on under another id. */
+    void over(String id) {
+        open.remove(id);
+        events.publishEvent(new SessionOver(id));
     }
 
     @Override
     public void sessionDestroyed(HttpSessionEvent event) {
-        open.remove(event.getSession().getId());
+        over(event.getSession().getId());
     }
 }

@@ -37,7 +37,9 @@ class SecurityConfiguration {
     @Bean
     @ConditionalOnWebApplication
     SecurityFilterChain security(HttpSecurity http, JsonMapper json) {
-        http.authorizeHttpRequests(rules -> rules.dispatcherTypeMatchers(DispatcherType.ERROR)
+        http.authorizeHttpRequests(rules -> rules
+                        // what goes on was let in when it began, and may end after its session
+                        .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.ASYNC)
                         .permitAll()
                         .requestMatchers(
                                 "/api/session", "/api/senml", "/api/words", "/api/openapi/**", "/actuator/health")

@@ -120,6 +120,7 @@ class SessionController {
                 .ifPresent(secret -> requireCode(person.get(), secret, credentials, request));
         throttle.right(credentials.name(), request);
         if (request.getSession(false) != null) {
+            open.over(request.getSession(false).getId());
             request.changeSessionId();
         }
         SecurityContext context = SecurityContextHolder.createEmptyContext();

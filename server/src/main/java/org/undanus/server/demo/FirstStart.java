@@ -133,7 +133,7 @@ class FirstStart implements SmartInitializingSingleton {
             books.ensure(ShippedRuleBooks.demo(), KEEPER.name());
             seed();
             SimulatedInstruments.TOKENS.forEach(
-                    (instrument, token) -> live.keepToken(instrument, token, KEEPER.name()));
+                    (instrument, token) -> live.keepToken(instrument, token, Optional.empty(), KEEPER.name()));
         } else {
             byte[] random = new byte[PASSWORD_BYTES];
             new SecureRandom().nextBytes(random);

@@ -5,6 +5,7 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.ApplicationEventPublisher;
@@ -25,6 +26,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Journal {
     private static final int BATCH = 1000;
+    /** What an action ends with that takes something away. */
+    static final String GONE = ".gone";
 
     private final JournalMapper mapper;
     private final JdbcTemplate jdbc;
@@ -101,6 +104,16 @@ public class Journal {
             TransactionSynchronizationManager.registerSynchronization(pending);
         }
         pending.entered.add(new Entered(byWhom, action, subject, json.writeValueAsString(content)));
+    }
+
+    /**
+     * Something that was kept is kept no longer.
+     *
+     * @param kind of what, as {@link Kept} names it
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void gone(String byWhom, String kind, String subject) {
+        write(byWhom, kind + GONE, subject, Map.of());
     }
 
     /** The sequence of the last of them. */

@@ -150,6 +150,10 @@ public class JournalCheck {
                             + " rests on: the chain was computed anew"));
             if (entry.action().equals(StockTaking.TAKEN)) {
                 takeStock(entry);
+            } else if (entry.action().endsWith(Journal.GONE)) {
+                journalled
+                        .getOrDefault(Kept.kind(entry.action()), new HashMap<>())
+                        .remove(entry.subject());
             } else {
                 journalled
                         .computeIfAbsent(Kept.kind(entry.action()), kind -> new HashMap<>())

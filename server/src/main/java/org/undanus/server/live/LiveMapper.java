@@ -1,5 +1,6 @@
 package org.undanus.server.live;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -9,6 +10,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.undanus.core.derived.Marks;
+import org.undanus.server.account.Person;
 
 @Mapper
 interface LiveMapper {
@@ -19,17 +21,31 @@ interface LiveMapper {
     @Select("SELECT instrument FROM instrument_token WHERE digest = #{digest}")
     String instrumentOf(String digest);
 
-    /** @param digest of the token */
-    record TokenRow(String instrument, String digest, String addedBy, Instant addedAt) {}
+    /**
+     * @param digest of the token
+     * @param crew that it was handed to; null where the office alone hears it
+     */
+    record TokenRow(
+            String instrument,
+            String digest,
+            String addedBy,
+            Instant addedAt,
+            @JsonInclude(JsonInclude.Include.NON_NULL) String crew) {
 
-    @Select("SELECT instrument, digest, added_by, added_at FROM instrument_token ORDER BY instrument")
+        boolean isHeardBy(Person person) {
+            return person.inspects()
+                    || person.crew().filter(own -> own.equals(crew)).isPresent();
+        }
+    }
+
+    @Select("SELECT instrument, digest, added_by, added_at, crew FROM instrument_token ORDER BY instrument")
     List<TokenRow> tokens();
 
     @Delete("DELETE FROM instrument_token WHERE instrument = #{instrument}")
     void forgetToken(String instrument);
 
-    @Insert("INSERT INTO instrument_token (instrument, digest, added_by, added_at)"
-            + " VALUES (#{instrument}, #{digest}, #{addedBy}, #{addedAt})")
+    @Insert("INSERT INTO instrument_token (instrument, digest, added_by, added_at, crew)"
+            + " VALUES (#{instrument}, #{digest}, #{addedBy}, #{addedAt}, #{crew})")
     void addToken(TokenRow row);
 
     String COLUMNS = "SELECT id, installation_id, point, component, instrument, started_by, started_at, samples"
@@ -40,6 +56,9 @@ interface LiveMapper {
 
     @Select(COLUMNS + "WHERE instrument = #{instrument} ORDER BY started_at, id FOR UPDATE")
     List<Listening> to(String instrument);
+
+    @Select(COLUMNS + "ORDER BY started_at, id")
+    List<Listening> all();
 
     @Select(COLUMNS + "WHERE id = #{id}")
     Listening find(String id);
@@ -86,6 +105,12 @@ interface LiveMapper {
 
     @Select("SELECT listening, at, act, marked_by FROM live_mark WHERE listening = #{listening} ORDER BY at, act")
     List<LiveMark> marks(String listening);
+
+    @Select("SELECT listening, at, act, marked_by FROM live_mark ORDER BY listening, at, act")
+    List<LiveMark> allMarks();
+
+    @Select("SELECT COUNT(*) FROM live_sample WHERE listening = #{listening}")
+    long counted(String listening);
 
     @Delete("DELETE FROM live_mark WHERE listening = #{listening} AND at = #{at} AND act = #{act}")
     int forgetMark(String listening, Instant at, Marks.Act act);

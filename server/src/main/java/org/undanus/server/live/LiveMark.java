@@ -11,6 +11,11 @@ import org.undanus.core.derived.Marks;
  */
 public record LiveMark(String listening, Instant at, Marks.Act act, String markedBy) {
 
+    /** Of which the journal speaks. */
+    String subject() {
+        return listening + "@" + at + "@" + act;
+    }
+
     /** It was marked just now, and is kept. */
     public record Came(Listening listening, LiveMark mark) {}
 }

@@ -97,9 +97,13 @@ public class LiveStore {
         this.events = events;
     }
 
-    /** Gives an instrument a token; the one it had before is worth nothing any more. */
+    /**
+     * Gives an instrument a token; the one it had before is worth nothing any more.
+     *
+     * @param crew that it is handed to; empty where the office alone hears it
+     */
     @Transactional
-    String token(String instrument, Person person) {
+    String token(String instrument, Optional<String> crew, Person person) {
         if (!person.leads()) {
             throw new NotAllowedException("The toolcase is kept by the quality lead.");
         }
@@ -107,32 +111,33 @@ public class LiveStore {
         byte[] bytes = new byte[TOKEN_BYTES];
         random.nextBytes(bytes);
         String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        keepToken(instrument, token, person.name());
+        keepToken(instrument, token, crew, person.name());
         return token;
     }
 
     /** Keeps a token that is known already: of the instruments that are acted. */
     @Transactional
-    public void keepToken(String instrument, String token, String by) {
-        TokenRow row = new TokenRow(instrument, Digest.sha256(token), by, Moment.kept(Instant.now()));
+    public void keepToken(String instrument, String token, Optional<String> crew, String by) {
+        TokenRow row =
+                new TokenRow(instrument, Digest.sha256(token), by, Moment.kept(Instant.now()), crew.orElse(null));
         mapper.forgetToken(instrument);
         mapper.addToken(row);
         journal.write(by, "token.given", instrument, row);
     }
 
-    /** The instruments that may send what such a line takes. */
+    /** The instruments that may send what such a line takes, to this person: a crew hears those it was handed. */
     @Transactional(readOnly = true)
-    public List<String> senders(Point point) {
-        return mapper.tokens().stream()
-                .map(TokenRow::instrument)
-                .filter(id -> shows(id, point))
-                .toList();
+    public List<String> senders(Point point, Person person) {
+        return sending(person).stream().filter(id -> shows(id, point)).toList();
     }
 
-    /** The instruments that may send at all. */
+    /** The instruments that may send to this person at all. */
     @Transactional(readOnly = true)
-    public List<String> sending() {
-        return mapper.tokens().stream().map(TokenRow::instrument).toList();
+    public List<String> sending(Person person) {
+        return mapper.tokens().stream()
+                .filter(token -> token.isHeardBy(person))
+                .map(TokenRow::instrument)
+                .toList();
     }
 
     private boolean shows(String instrument, Point point) {
@@ -164,7 +169,7 @@ public class LiveStore {
     /**
      * Lets a line listen; the same id again is the same.
      *
-     * @throws ConflictException where it listens already
+     * @throws ConflictException where it listens already, or the instrument is heard at another installation
      */
     @Transactional
     public Listening listen(String installation, UUID id, PointKey key, String instrument, Person person) {
@@ -175,7 +180,7 @@ public class LiveStore {
         if (point.kind() != Point.Kind.CURVE) {
             throw new UnsuitableException("point", point.title() + " takes no curve.");
         }
-        if (!senders(point).contains(instrument)) {
+        if (!senders(point, person).contains(instrument)) {
             throw new UnsuitableException(
                     "instrument", "That instrument sends nothing that this line takes, or has no token yet.");
         }
@@ -188,6 +193,14 @@ public class LiveStore {
         if (mapper.at(installation).stream().anyMatch(each -> each.key().equals(key))) {
             throw new ConflictException("This line listens already.", instrument, null);
         }
+        if (mapper.to(instrument).stream()
+                .anyMatch(each -> !each.installationId().equals(installation))) {
+            throw new ConflictException(
+                    "This instrument is heard at another installation now, and it hangs at one place at a time. End it there"
+                            + " first. Nothing was changed.",
+                    instrument,
+                    null);
+        }
         Listening listening = new Listening(
                 id.toString(),
                 installation,
@@ -198,7 +211,23 @@ public class LiveStore {
                 Moment.kept(Instant.now()),
                 0);
         mapper.insert(listening);
+        journal.write(person.name(), "listening.begun", listening.id(), listening.state());
         tell(installation, "changed");
+        return listening;
+    }
+
+    /**
+     * As {@link #hold}, for whoever would end it or say what was done at it.
+     *
+     * @throws NotAllowedException where somebody else let it listen
+     */
+    @Transactional
+    public Listening holdOwn(String installation, String id, Person person) {
+        Listening listening = hold(installation, id);
+        if (!listening.isOf(person)) {
+            throw new NotAllowedException(
+                    "Who let this line listen ends it, or the inspection office. Nothing was changed.");
+        }
         return listening;
     }
 
@@ -216,9 +245,36 @@ public class LiveStore {
         return listening;
     }
 
-    /** It listens no more, and what it took is forgotten: it has been kept as a curve, or a person said so. */
+    /**
+     * What it heard is struck: it becomes no reading, and is not gone.
+     *
+     * @param curve that holds it; empty where it is too little for one
+     */
     @Transactional
-    public void forget(Listening listening) {
+    public void strike(Listening listening, Optional<String> curve, String by) {
+        List<String> marks = mapper.marks(listening.id()).stream()
+                .map(mark -> mark.act() + " " + mark.at())
+                .toList();
+        List<String> heard = curve.isPresent()
+                ? List.of()
+                : mapper.samples(listening.id()).stream()
+                        .map(sample -> sample.at() + " " + plain(sample).toPlainString())
+                        .toList();
+        journal.write(by, "live.struck", listening.id(), new Struck(listening.state(), curve.orElse(""), heard, marks));
+    }
+
+    /**
+     * What was heard and is no reading.
+     *
+     * @param curve SHA-256 of the curve that holds it, empty where {@code heard} does
+     */
+    record Struck(Listening.State listening, String curve, List<String> heard, List<String> marks) {}
+
+    /** It listens no more; what it took has been kept as a curve, or was struck. */
+    @Transactional
+    public void forget(Listening listening, String by) {
+        mapper.marks(listening.id()).forEach(mark -> journal.gone(by, "live-mark", mark.subject()));
+        journal.gone(by, "listening", listening.id());
         mapper.forgetSamples(listening.id());
         mapper.forgetMarks(listening.id());
         mapper.forget(listening.id());
@@ -371,6 +427,7 @@ public class LiveStore {
         if (mapper.addMark(mark) == 0) {
             return false;
         }
+        journal.write(by, "live-mark.made", mark.subject(), mark);
         events.publishEvent(new LiveMark.Came(to, mark));
         tell(to.installationId(), "changed");
         return true;
@@ -378,10 +435,12 @@ public class LiveStore {
 
     /** Takes a mark back that was tapped by mistake. */
     @Transactional
-    public void unmark(Listening listening, Instant at, Marks.Act act) {
-        if (mapper.forgetMark(leading(listening).id(), Moment.kept(at), act) == 0) {
+    public void unmark(Listening listening, Instant at, Marks.Act act, String by) {
+        LiveMark mark = new LiveMark(leading(listening).id(), Moment.kept(at), act, by);
+        if (mapper.forgetMark(mark.listening(), mark.at(), act) == 0) {
             throw new NotFoundException("There is no such mark any more.");
         }
+        journal.gone(by, "live-mark", mark.subject());
         tell(listening.installationId(), "changed");
     }
 

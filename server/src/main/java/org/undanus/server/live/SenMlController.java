@@ -1,5 +1,7 @@
 package org.undanus.server.live;
 
+import jakarta.validation.constraints.Size;
+import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -7,6 +9,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.server.account.Person;
@@ -28,11 +31,18 @@ class SenMlController {
         this.door = door;
     }
 
-    /** Gives an instrument the token it sends with; an earlier one is worth nothing any more. */
+    /**
+     * Gives an instrument the token it sends with; an earlier one is worth nothing any more.
+     *
+     * @param crew that the instrument is handed to; left out where the office alone hears it
+     */
     @PostMapping("/api/instruments/{id}/token")
     @ResponseStatus(HttpStatus.CREATED)
-    Token token(@PathVariable String id, @AuthenticationPrincipal Person person) {
-        return new Token(store.token(id, person));
+    Token token(
+            @PathVariable String id,
+            @RequestParam Optional<@Size(max = 120, message = "is longer than 120 characters") String> crew,
+            @AuthenticationPrincipal Person person) {
+        return new Token(store.token(id, crew.map(String::strip).filter(name -> !name.isEmpty()), person));
     }
 
     /** What an instrument shows: a pack of SenML, taken whole or not at all. Sent twice it is taken once. */

@@ -1,6 +1,7 @@
 package org.undanus.server.walk;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -101,6 +102,9 @@ class LiveController {
             List<ActView> acts,
             List<MarkView> marks) {}
 
+    /** Samples that make a line. */
+    private static final int LEAST_OF_A_CURVE = 2;
+
     private final LiveStore live;
     private final CaseFiles cases;
     private final Readings readings;
@@ -187,7 +191,7 @@ class LiveController {
             @AuthenticationPrincipal Person person) {
         transactions.executeWithoutResult(status -> {
             cases.openForWriting(id, person);
-            Listening taken = live.hold(id, listening);
+            Listening taken = live.holdOwn(id, listening, person);
             Instant at = live.last(taken).map(LiveStore.TraceSample::at).orElseGet(Instant::now);
             live.mark(taken, at, asked.act(), person.name());
         });
@@ -203,7 +207,7 @@ class LiveController {
             @AuthenticationPrincipal Person person) {
         transactions.executeWithoutResult(status -> {
             cases.openForWriting(id, person);
-            live.unmark(live.hold(id, listening), asked.at(), asked.act());
+            live.unmark(live.holdOwn(id, listening, person), asked.at(), asked.act(), person.name());
         });
     }
 
@@ -219,7 +223,7 @@ class LiveController {
         if (asked.kind() != Point.Kind.CURVE) {
             throw new UnsuitableException("point", asked.title() + " takes no curve.");
         }
-        return live.senders(asked).stream()
+        return live.senders(asked, person).stream()
                 .flatMap(sender -> instruments.find(sender).stream())
                 .map(instrument -> new Sender(instrument.id(), instrument.title()))
                 .toList();
@@ -229,7 +233,7 @@ class LiveController {
     @GetMapping("/sending")
     List<String> sending(@PathVariable String id, @AuthenticationPrincipal Person person) {
         cases.open(id, person);
-        return live.sending();
+        return live.sending(person);
     }
 
     /** What instruments that fit a line show now, to be taken over as its reading. */
@@ -248,7 +252,9 @@ class LiveController {
         }
         QuantityFormat format = QuantityFormat.of(units.orElse(file.rules().display()));
         Instant now = Instant.now();
+        List<String> heard = live.sending(person);
         return displays.of(asked).stream()
+                .filter(shown -> heard.contains(shown.instrument()))
                 .map(shown -> new ShownView(
                         shown.instrument(),
                         shown.title(),
@@ -286,7 +292,7 @@ class LiveController {
             if (cases.keptReading(asked.reading()).isPresent()) {
                 return;
             }
-            Listening taken = live.hold(id, listening);
+            Listening taken = live.holdOwn(id, listening, person);
             Point point = Readings.line(file, taken.key()).point();
             String sha256 = traces.keep(id, point, live.csv(taken), person.name(), Instant.now())
                     .sha256();
@@ -303,7 +309,7 @@ class LiveController {
                     person,
                     UnitSystem.SI);
             keepMarks(file, taken, person);
-            live.forget(taken);
+            live.forget(taken, person.name());
         });
     }
 
@@ -330,21 +336,32 @@ class LiveController {
         });
     }
 
-    /** It listens no more; what it took is not kept. */
+    /** It listens no more; what it took is struck: kept beside the readings, and none of them. */
     @PostMapping("/{listening}/leave")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void leave(@PathVariable String id, @PathVariable String listening, @AuthenticationPrincipal Person person) {
         transactions.executeWithoutResult(status -> {
-            cases.openForWriting(id, person);
-            live.forget(live.hold(id, listening));
+            CaseFile file = cases.openForWriting(id, person);
+            Listening taken = live.holdOwn(id, listening, person);
+            Optional<String> curve = Optional.of(taken)
+                    .filter(heard -> heard.samples() >= LEAST_OF_A_CURVE)
+                    .map(heard -> traces.keep(
+                                    id,
+                                    Readings.line(file, heard.key()).point(),
+                                    live.csv(heard),
+                                    person.name(),
+                                    Instant.now())
+                            .sha256());
+            live.strike(taken, curve, person.name());
+            live.forget(taken, person.name());
         });
     }
 
     /** Says when something came in, for as long as a screen looks (server-sent events). */
     @Hidden
     @GetMapping(path = "/feed", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter feed(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    SseEmitter feed(@PathVariable String id, @AuthenticationPrincipal Person person, HttpSession session) {
         cases.open(id, person);
-        return feed.follow(id);
+        return feed.follow(id, person, session.getId());
     }
 }
