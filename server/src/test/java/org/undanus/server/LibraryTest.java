@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
@@ -224,6 +225,20 @@ class LibraryTest {
                         .get("/api/installations/" + id + "/stations/siting?units=SI")
                         .text())
                 .contains("Would settle it: Tape 2, class II");
+        // the office's instruments are not a crew's business
+        String crew =
+                inspector.get("/api/installations/" + id).json().path("crew").asString();
+        String account = crew.toLowerCase(Locale.ROOT).split(" ")[0];
+        assertThat(SERVER.signedIn(account)
+                        .get("/api/installations/" + id + "/stations/siting?units=SI")
+                        .expect(200)
+                        .text())
+                .doesNotContain("Would settle it");
+        assertThat(SERVER.signedIn(account)
+                        .get("/api/installations/" + id + "/revisit?units=SI")
+                        .expect(200)
+                        .text())
+                .doesNotContain("Tape 2");
     }
 
     @Test

@@ -437,6 +437,12 @@ class RecordTest {
         while (inspector.get(own).json().path("brought").asInt() < 3) {
             LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(5));
         }
+        assertThat(inspector
+                        .send("POST", "/api/record-imports", zipped(Map.of("one.csv", one)), "application/octet-stream")
+                        .expect(409)
+                        .detail())
+                .as("another does not end it unasked")
+                .contains("still running");
         inspector.send("DELETE", own, "{}", "application/json").expect(200);
         JsonNode stopped = inspector.get(own).json();
         assertThat(stopped.path("state").asString()).isEqualTo("CANCELLED");

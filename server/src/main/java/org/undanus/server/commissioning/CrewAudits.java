@@ -50,8 +50,7 @@ class CrewAudits {
         try {
             Map<String, List<RecordRow>> rows = records.all();
             audit.begins(rows.values().stream().mapToInt(List::size).sum());
-            Map<String, List<CommissioningRecord>> crews = new TreeMap<>();
-            Optional<RuleBook> rules = Optional.empty();
+            Map<String, Map<String, ByBook>> crews = new TreeMap<>();
             Set<String> drawn = cases.drawn();
             for (Map.Entry<String, List<RecordRow>> each : rows.entrySet()) {
                 if (!audit.wanted()) {
@@ -59,25 +58,39 @@ class CrewAudits {
                 }
                 // one at a time: in a large register those with a record lie far apart
                 for (CaseFile file : cases.some(List.of(each.getKey()), Optional.empty(), drawn)) {
-                    rules = Optional.of(file.rules());
                     for (RecordRow row : each.getValue()) {
                         CommissioningRecords.Audited audited = records.audited(row, file);
                         audit.take(audited);
-                        crews.computeIfAbsent(audited.record().crew(), any -> new ArrayList<>())
-                                .add(audited.record());
+                        crews.computeIfAbsent(audited.record().crew(), any -> new TreeMap<>())
+                                .computeIfAbsent(file.rules().id(), any -> new ByBook())
+                                .take(audited.record(), file.rules());
                     }
                 }
             }
-            if (rules.isPresent()) {
-                RuleBook by = rules.get();
-                List<CommissioningRecord> archive =
-                        crews.values().stream().flatMap(List::stream).toList();
-                crews.forEach((crew, own) -> audit.take(crew, JobsAuditor.audit(own, archive, by)));
-            }
+            List<CommissioningRecord> archive = crews.values().stream()
+                    .flatMap(books -> books.values().stream())
+                    .flatMap(book -> book.records.stream())
+                    .toList();
+            crews.forEach((crew, books) -> audit.take(
+                    crew,
+                    books.values().stream()
+                            .flatMap(book -> JobsAuditor.audit(book.records, archive, book.newest).stream())
+                            .toList()));
             audit.end(Underway.State.DONE, null);
         } catch (RuntimeException e) {
             LOG.warn("An audit of records ended early", e);
             audit.end(Underway.State.FAILED, "The audit ended early; the server's log says why.");
+        }
+    }
+
+    /** The records of a crew at installations that one book judges, which audits them too, in the newest version met. */
+    private static final class ByBook {
+        private final List<CommissioningRecord> records = new ArrayList<>();
+        private RuleBook newest;
+
+        void take(CommissioningRecord record, RuleBook book) {
+            records.add(record);
+            newest = newest == null || book.version() > newest.version() ? book : newest;
         }
     }
 

@@ -27,6 +27,7 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.TemporaryFiles;
 import org.undanus.server.work.Underway;
 
 /**
@@ -42,30 +43,39 @@ class RecordImports {
 
     private static final int LONGEST_NAME = 120;
 
+    private final TemporaryFiles temporary;
     private final CommissioningRecords records;
     private final CaseFiles cases;
     private final Underway<RecordImport> known =
             new Underway<>("This import is no longer known. What was saved of it stands with its installations.");
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> new Thread(work, "record-import"));
 
-    RecordImports(CommissioningRecords records, CaseFiles cases) {
+    RecordImports(TemporaryFiles temporary, CommissioningRecords records, CaseFiles cases) {
+        this.temporary = temporary;
         this.records = records;
         this.cases = cases;
     }
 
     /**
-     * Takes the file and begins; one that this person has running ends.
+     * Takes the file and begins.
      *
+     * @throws ConflictException where another of this person still runs
      * @throws UnsuitableException where it is no ZIP file, or holds nothing
      */
     RecordImport.RecordImportView begin(InputStream content, Person person) {
         if (!person.inspects()) {
             throw new NotAllowedException("Records are brought in and audited by the inspection office.");
         }
+        if (known.of(person.name()).stream().anyMatch(RecordImport::wanted)) {
+            throw new ConflictException(
+                    "Your import before is still running. Wait for it or end it, then bring this one in. Nothing was changed.",
+                    "",
+                    "");
+        }
         boolean begun = false;
         Path file = null;
         try {
-            file = Files.createTempFile("records", ".zip");
+            file = temporary.file(".zip");
             Files.copy(content, file, StandardCopyOption.REPLACE_EXISTING);
             RecordImport made = new RecordImport(UUID.randomUUID().toString(), person.name(), count(file));
             known.begin(made);

@@ -26,6 +26,7 @@ import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.server.store.TemporaryFiles;
 import org.undanus.server.toolcase.Instruments;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -47,6 +48,7 @@ class Everything {
 
     private final CaseExport export;
     private final CaseImport cases;
+    private final TemporaryFiles temporary;
     private final CaseFiles files;
     private final RuleBooks books;
     private final SheetLibrary sheets;
@@ -57,6 +59,7 @@ class Everything {
     private final long largest;
 
     Everything(
+            TemporaryFiles temporary,
             CaseExport export,
             CaseImport cases,
             CaseFiles files,
@@ -67,6 +70,7 @@ class Everything {
             TransactionTemplate transactions,
             JsonMapper json,
             @Value("${undanus.largest-case-file}") DataSize largest) {
+        this.temporary = temporary;
         this.export = export;
         this.cases = cases;
         this.files = files;
@@ -81,7 +85,7 @@ class Everything {
 
     /** Writes it out, one thing after another: the memory holds one case at a time. */
     void write(OutputStream to, Person person) throws IOException {
-        Path one = Files.createTempFile("undanus-everything", ".zip");
+        Path one = temporary.file(".zip");
         try (ZipOutputStream zip = new ZipOutputStream(to)) {
             put(zip, CONTENTS, new Contents(FORMAT, Instant.now().truncatedTo(ChronoUnit.SECONDS), seals.keys()));
             put(

@@ -14,6 +14,7 @@ import org.undanus.server.journal.Kept;
 import org.undanus.server.journal.Verified;
 import org.undanus.server.report.SealNotes;
 import org.undanus.server.seal.SealMapper.SealState;
+import org.undanus.server.store.TemporaryFiles;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What of this package the journal is held against and to, and what reports print of it. */
@@ -45,18 +46,18 @@ class KeptSeals {
 
     /** One verifier serves here too: of what was handed out, brought in and kept. */
     @Bean
-    Verified verifiedSeals(SealMapper mapper, SealStore store, JsonMapper json) {
+    Verified verifiedSeals(SealMapper mapper, SealStore store, TemporaryFiles temporary, JsonMapper json) {
         SealCheck check = new SealCheck(json, Optional.empty());
         return () -> mapper.all().stream()
                 .map(SealMapper.SealRow::number)
-                .flatMap(number ->
-                        problems(number, store, check).stream().map(problem -> "the seal " + number + ": " + problem))
+                .flatMap(number -> problems(number, store, temporary, check).stream()
+                        .map(problem -> "the seal " + number + ": " + problem))
                 .toList();
     }
 
-    private static List<String> problems(String number, SealStore store, SealCheck check) {
+    private static List<String> problems(String number, SealStore store, TemporaryFiles temporary, SealCheck check) {
         try {
-            Path file = Files.createTempFile("undanus-seal", ".zip");
+            Path file = temporary.file(".zip");
             try {
                 try (OutputStream to = Files.newOutputStream(file)) {
                     store.write(number, to);

@@ -39,6 +39,7 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.store.TemporaryFiles;
 import tools.jackson.databind.JsonNode;
 
 /** Sealed visits over HTTP. */
@@ -70,11 +71,13 @@ class SealController {
 
     record Beside(String title, String subject, Verdict asSealed, Verdict byNewest, String said) {}
 
+    private final TemporaryFiles temporary;
     private final Seals seals;
     private final CaseFiles cases;
     private final RuleBooks books;
 
-    SealController(Seals seals, CaseFiles cases, RuleBooks books) {
+    SealController(TemporaryFiles temporary, Seals seals, CaseFiles cases, RuleBooks books) {
+        this.temporary = temporary;
         this.seals = seals;
         this.cases = cases;
         this.books = books;
@@ -120,7 +123,7 @@ class SealController {
             required = true,
             content = @Content(mediaType = ZIP, schema = @Schema(type = "string", format = "binary")))
     SealCheck.Outcome check(InputStream content, @AuthenticationPrincipal Person person) throws IOException {
-        Path file = Files.createTempFile("undanus-check", ".zip");
+        Path file = temporary.file(".zip");
         try {
             Files.copy(content, file, StandardCopyOption.REPLACE_EXISTING);
             return seals.check(file);

@@ -23,6 +23,7 @@ import org.undanus.server.photo.Photos;
 import org.undanus.server.seal.SealMapper.SealRow;
 import org.undanus.server.seal.SealMapper.SealState;
 import org.undanus.server.store.Digest;
+import org.undanus.server.store.TemporaryFiles;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -33,11 +34,13 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Component
 class SealStore {
+    private final TemporaryFiles temporary;
     private final SealMapper mapper;
     private final Photos photos;
     private final JsonMapper json;
 
-    SealStore(SealMapper mapper, Photos photos, JsonMapper json) {
+    SealStore(TemporaryFiles temporary, SealMapper mapper, Photos photos, JsonMapper json) {
+        this.temporary = temporary;
         this.mapper = mapper;
         this.photos = photos;
         this.json = json;
@@ -49,7 +52,7 @@ class SealStore {
      * @param contents of what the seal lists
      */
     SealState keep(SealRow row, Seal seal, SealArchive.Contents contents) throws IOException {
-        Path kept = Files.createTempFile("undanus-seal", ".zip");
+        Path kept = temporary.file(".zip");
         try {
             try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(kept))) {
                 zip.putNextEntry(new ZipEntry(Seal.FILE));

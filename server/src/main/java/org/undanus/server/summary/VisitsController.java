@@ -154,7 +154,11 @@ class VisitsController {
                         .map(tool -> new ToolView(
                                 tool.kind().title(),
                                 tool.needed().map(needed -> format.format(needed, needed.si() / DIGITS)),
-                                tool.atHand().stream().map(Instrument::title).toList(),
+                                person.inspects()
+                                        ? tool.atHand().stream()
+                                                .map(Instrument::title)
+                                                .toList()
+                                        : List.of(),
                                 tool.enough()))
                         .toList(),
                 plan.holds().stream().map(key -> titled(key, file)).toList(),

@@ -49,6 +49,7 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.TemporaryFiles;
 
 /** Loggers' own files over HTTP: looked at first, so that a person sees how they are understood, then taken in. */
 @RestController
@@ -156,11 +157,13 @@ class LogController {
      */
     record Taken(String point, String sha256, Instant from, Instant to, long samples) {}
 
+    private final TemporaryFiles temporary;
     private final TraceStore store;
     private final CaseFiles cases;
     private final TransactionTemplate transactions;
 
-    LogController(TraceStore store, CaseFiles cases, TransactionTemplate transactions) {
+    LogController(TemporaryFiles temporary, TraceStore store, CaseFiles cases, TransactionTemplate transactions) {
+        this.temporary = temporary;
         this.store = store;
         this.cases = cases;
         this.transactions = transactions;
@@ -313,7 +316,7 @@ class LogController {
                 .toList();
         Dialect dialect = writing.dialect();
         // whoever sends slowly must not hold the installation meanwhile
-        Path sent = Files.createTempFile("log", ".csv");
+        Path sent = temporary.file(".csv");
         try {
             Files.copy(content, sent, StandardCopyOption.REPLACE_EXISTING);
             return transactions.execute(status -> taken(id, sent, dialect, columns, person));

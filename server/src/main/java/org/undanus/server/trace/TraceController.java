@@ -34,6 +34,7 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.store.TemporaryFiles;
 
 /** Logged curves over HTTP. */
 @RestController
@@ -49,11 +50,13 @@ class TraceController {
 
     private static final String SENML = "application/senml+json";
 
+    private final TemporaryFiles temporary;
     private final TraceStore store;
     private final CaseFiles cases;
     private final TransactionTemplate transactions;
 
-    TraceController(TraceStore store, CaseFiles cases, TransactionTemplate transactions) {
+    TraceController(TemporaryFiles temporary, TraceStore store, CaseFiles cases, TransactionTemplate transactions) {
+        this.temporary = temporary;
         this.store = store;
         this.cases = cases;
         this.transactions = transactions;
@@ -75,7 +78,7 @@ class TraceController {
             throws IOException {
         Point of = curve(cases.open(id, person), new PointKey(point, component));
         // whoever sends slowly must not hold the installation meanwhile
-        Path file = Files.createTempFile("trace", ".csv");
+        Path file = temporary.file(".csv");
         try {
             Files.copy(content, file, StandardCopyOption.REPLACE_EXISTING);
             return transactions.execute(status -> kept(id, of, file, person));

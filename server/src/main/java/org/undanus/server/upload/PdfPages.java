@@ -3,15 +3,22 @@ package org.undanus.server.upload;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Iterator;
+import java.util.List;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSDocument;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSObjectKey;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.undanus.server.problem.NotFoundException;
@@ -39,6 +46,7 @@ public final class PdfPages {
             for (COSObjectKey key : objects.getXrefTable().keySet()) {
                 if (objects.getObjectFromPool(key).getObject() instanceof COSDictionary dictionary
                         && COSName.IMAGE.equals(dictionary.getCOSName(COSName.SUBTYPE))) {
+                    requireBounded(dictionary.getInt(COSName.WIDTH, 0), dictionary.getInt(COSName.HEIGHT, 0));
                     requireBounded(dictionary);
                 }
             }
@@ -49,8 +57,27 @@ public final class PdfPages {
         }
     }
 
-    private static void requireBounded(COSDictionary image) {
-        long pixels = (long) image.getInt(COSName.WIDTH, 0) * image.getInt(COSName.HEIGHT, 0);
+    /** A JPEG says its own size, whatever the PDF says of it; by that it is drawn. */
+    private static void requireBounded(COSDictionary image) throws IOException {
+        if (!(image instanceof COSStream stream)
+                || !new PDStream(stream).getFilters().contains(COSName.DCT_DECODE)) {
+            return;
+        }
+        try (InputStream content = new PDStream(stream).createInputStream(List.of(COSName.DCT_DECODE.getName()));
+                ImageInputStream jpeg = ImageIO.createImageInputStream(content)) {
+            Iterator<ImageReader> readers = ImageIO.getImageReadersByFormatName("jpeg");
+            ImageReader reader = readers.next();
+            try {
+                reader.setInput(jpeg, true, true);
+                requireBounded(reader.getWidth(0), reader.getHeight(0));
+            } finally {
+                reader.dispose();
+            }
+        }
+    }
+
+    private static void requireBounded(int width, int height) {
+        long pixels = (long) width * height;
         if (pixels > MOST_PIXELS) {
             throw new UnsuitableException(
                     "file",

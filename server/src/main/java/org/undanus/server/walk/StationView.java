@@ -174,14 +174,15 @@ record StationView(
                         && file.evidence().latest(line.key()).isEmpty());
     }
 
-    static StationView of(CaseFile file, Station station, UnitSystem units) {
+    /** @param office whether it is for the inspection office: which instruments it has is no crew's business */
+    static StationView of(CaseFile file, Station station, UnitSystem units, boolean office) {
         return new StationView(
                 station.key(),
                 station.number(),
                 station.title(),
                 station.question(),
                 file.lines(station).stream()
-                        .map(line -> line(line, file, units))
+                        .map(line -> line(line, file, units, office))
                         .toList(),
                 file.judgements().of(station).stream()
                         .map(j -> JudgementView.of(j, file.evidence(), units))
@@ -230,7 +231,7 @@ record StationView(
                 .map(reading -> Walk.point(reading.key().point()).orElseThrow().title() + ": " + reading.said());
     }
 
-    static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units) {
+    static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units, boolean office) {
         Point point = line.point();
         Evidence evidence = file.evidence();
         return new LineView(
@@ -255,13 +256,13 @@ record StationView(
                 becausePointless(line, file),
                 point.instrument().key(),
                 Holds.holds(point),
-                goodEnough(line, file),
+                goodEnough(line, file, office),
                 evidence.latest(line.key()).map(reading -> reading(reading, units)),
                 evidence.beside(line.key()).map(reading -> reading(reading, units)),
                 Math.max(0, evidence.history(line.key()).size() - 1));
     }
 
-    private static Optional<String> goodEnough(CaseFile.Line line, CaseFile file) {
+    private static Optional<String> goodEnough(CaseFile.Line line, CaseFile file, boolean office) {
         return BetterInstrument.forLine(
                         line.key(),
                         line.point().instrument(),
@@ -269,7 +270,7 @@ record StationView(
                         file.evidence(),
                         file.judgements(),
                         file.facts().on())
-                .filter(better -> !better.isEmpty())
+                .filter(better -> office && !better.isEmpty())
                 .map(better -> "Would settle it: "
                         + better.stream().map(Instrument::title).collect(Collectors.joining(", ")));
     }

@@ -123,7 +123,7 @@ class WalkController {
             @RequestParam Optional<UnitSystem> units,
             @AuthenticationPrincipal Person person) {
         CaseFile file = readings.asHeard(cases.open(id, person), person);
-        return StationView.of(file, named(station), units.orElse(file.rules().display()));
+        return StationView.of(file, named(station), units.orElse(file.rules().display()), person.inspects());
     }
 
     /**
@@ -189,7 +189,7 @@ class WalkController {
                 person,
                 system);
         return new SavedReading(
-                StationView.line(outcome.line(), outcome.file(), system),
+                StationView.line(outcome.line(), outcome.file(), system, person.inspects()),
                 outcome.changed().stream()
                         .map(j -> JudgementView.of(j, outcome.file().evidence(), system))
                         .toList(),
