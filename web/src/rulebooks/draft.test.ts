@@ -91,9 +91,7 @@ test("a draft is tried before it can be published; what comes of it is followed 
   await button("Publish as the next version")?.trigger("click");
   await flushPromises();
   await wrapper.find("label.label input").setValue("The archive is at rest");
-  post
-    .mockResolvedValueOnce({ yaml: "y", version: 3, changes: [] })
-    .mockResolvedValueOnce({ version: 3 });
+  post.mockResolvedValueOnce({ yaml: "y", version: 3, changes: [] }).mockResolvedValueOnce({ version: 3 });
   await button("Publish as the next version")?.trigger("click");
   await flushPromises();
   expect(post.mock.calls.at(-1)?.[0]).toContain("untried=The%20archive%20is%20at%20rest");

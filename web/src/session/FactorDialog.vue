@@ -81,7 +81,13 @@ const remove = () =>
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
       <div class="buttons">
         <button type="submit" class="button primary" :disabled="busy">Set one up</button>
-        <button v-if="factor.has" type="button" class="button" :disabled="busy || !password || !code" @click="remove">
+        <button
+          v-if="factor.has"
+          type="button"
+          class="button"
+          :disabled="busy || !password || !code"
+          @click="remove"
+        >
           Take it away
         </button>
       </div>

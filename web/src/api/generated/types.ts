@@ -2248,6 +2248,8 @@ export interface components {
             crew?: string;
             active: boolean;
             password?: string;
+            /** Format: int32 */
+            version: number;
         };
         PersonView: {
             name: string;
@@ -2257,6 +2259,8 @@ export interface components {
             crew?: string;
             active: boolean;
             secondFactor: boolean;
+            /** Format: int32 */
+            version: number;
         };
         CalibrationRecord: {
             /** Format: date */
@@ -2500,6 +2504,7 @@ export interface components {
         };
         OwnAgain: {
             password: string;
+            code?: string;
         };
         Secret: {
             secret: string;
@@ -5281,7 +5286,9 @@ export interface operations {
     };
     add: {
         parameters: {
-            query?: never;
+            query?: {
+                untried?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5821,7 +5828,9 @@ export interface operations {
     };
     token: {
         parameters: {
-            query?: never;
+            query?: {
+                crew?: string;
+            };
             header?: never;
             path: {
                 id: string;

@@ -27,7 +27,7 @@ public final class SoakLoad {
     private static final Pattern ID = Pattern.compile("\"id\":\"([^\"]+)\",\"reference\"");
     private static final Pattern RESIDENT = Pattern.compile("VmRSS:\\s+(\\d+) kB");
     private static final List<String> STATIONS =
-            List.of("papers", "siting", "electrical", "air", "evacuation", "charge", "running");
+            List.of("papers", "siting", "electrical", "airside", "evacuation", "charge", "running");
 
     private final String address;
     private final Path status;
@@ -101,11 +101,10 @@ public final class SoakLoad {
             String one = "/api/installations/" + installations.get(random.nextInt(installations.size()));
             switch (random.nextInt(20)) {
                 case 0 -> caller.send("GET", one + "/report.pdf?units=US", "");
-                case 1 -> caller.send("GET", one + "/export.zip?photos=NONE", "");
+                case 1 -> caller.send("GET", one + "/case.zip?photos=NONE", "");
                 case 2, 3, 4 -> caller.send("GET", "/api/installations?size=50", "");
                 case 5, 6, 7, 8 -> save(caller, one);
-                default ->
-                    caller.send("GET", one + "/stations/" + STATIONS.get(random.nextInt(STATIONS.size())), "");
+                default -> caller.send("GET", one + "/stations/" + STATIONS.get(random.nextInt(STATIONS.size())), "");
             }
             requests++;
         }
