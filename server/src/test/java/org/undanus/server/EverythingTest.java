@@ -48,6 +48,16 @@ class EverythingTest {
         return out.toByteArray();
     }
 
+    private static List<String> people(Client lead) {
+        return lead.get("/api/people")
+                .json()
+                .valueStream()
+                .map(each ->
+                        each.path("name").asString() + " " + each.path("role").asString() + " "
+                                + each.path("active").asBoolean())
+                .toList();
+    }
+
     /** A correction that stays open. */
     private static String raised(Client lead, String installation) {
         return lead.post(
@@ -136,6 +146,13 @@ class EverythingTest {
                             .at("/0/number")
                             .asString())
                     .isEqualTo("LH-23/1");
+            assertThat(to.get("/api/letters").expect(200).json())
+                    .as("letters, word for word")
+                    .hasSameSizeAs(lead.get("/api/letters").expect(200).json())
+                    .isNotEmpty();
+            assertThat(people(to)).as("accounts, switched off").contains("inspector INSPECTOR false");
+            empty.client().signIn("inspector", "inspector-demo").expect(401);
+            assertThat(new String(zip, StandardCharsets.ISO_8859_1)).doesNotContain("$2a$");
             assertThat(empty.bean(JournalCheck.class).run().sentence()).contains("sound");
             assertThat(brought(to, zip, 422).toString()).contains("already in the register");
         } finally {

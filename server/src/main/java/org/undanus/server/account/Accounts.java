@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -23,6 +24,9 @@ import org.undanus.server.work.Gate;
 /** The accounts there are. */
 @Service
 public class Accounts {
+    /** What a name may be. */
+    public static final String NAME = "[a-z0-9][a-z0-9._-]{0,59}";
+
     private static final Logger LOG = LoggerFactory.getLogger(Accounts.class);
     private static final Duration PATIENCE = Duration.ofSeconds(5);
 
@@ -77,17 +81,47 @@ public class Accounts {
     @Transactional
     public void add(Person person, String password, String by) {
         Passwords.requireFit(password, person);
+        add(person, password, true, by);
+    }
+
+    private void add(Person person, String password, boolean active, String by) {
         AccountMapper.AccountRow row = new AccountMapper.AccountRow(
                 person.name(),
                 person.title(),
                 encoder.encode(password),
                 person.role(),
                 person.crew().orElse(null),
-                true,
+                active,
                 null,
                 0);
         mapper.insert(row);
         journal.write(by, "account.added", row.name(), row.state());
+    }
+
+    /**
+     * An account without its secrets, as it is carried from one system to another.
+     *
+     * @param active whether they may sign in where it comes from
+     */
+    public record Carried(Person person, boolean active) {}
+
+    /** All there are. */
+    @Transactional(readOnly = true)
+    public List<Carried> carried() {
+        return mapper.all().stream()
+                .map(row -> new Carried(row.person(), row.active()))
+                .toList();
+    }
+
+    /**
+     * Adds an account that comes from elsewhere, switched off and without a password: the quality lead gives it one and switches it
+     * on. One that is here already stays as it is.
+     */
+    @Transactional
+    public void bringIn(Person person, String by) {
+        if (mapper.find(person.name()) == null) {
+            add(person, UUID.randomUUID().toString(), false, by);
+        }
     }
 
     /** The secret of somebody's second factor; empty where they have none. */

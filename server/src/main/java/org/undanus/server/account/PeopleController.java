@@ -46,9 +46,7 @@ class PeopleController {
 
     record NewPerson(
             @NotBlank(message = "is empty")
-                    @Pattern(
-                            regexp = "[a-z0-9][a-z0-9._-]{0,59}",
-                            message = "holds small letters, digits, . _ and -, 60 at most")
+                    @Pattern(regexp = Accounts.NAME, message = "holds small letters, digits, . _ and -, 60 at most")
                     String name,
             @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String title,
             @NotNull(message = "is missing") Role role,

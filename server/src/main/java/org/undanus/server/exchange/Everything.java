@@ -11,8 +11,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
@@ -21,9 +23,12 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.util.unit.DataSize;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.server.account.Accounts;
 import org.undanus.server.account.Person;
+import org.undanus.server.account.Role;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.mail.Outbox;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.store.TemporaryFiles;
@@ -32,13 +37,17 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Everything there is as open files in one ZIP: the library of rule books, sheets and instruments, a case file of each
- * installation, and the sealed visits. Brought into an empty system it judges the same and the seals verify.
+ * installation, letters, accounts without their secrets, and the sealed visits. Brought into an empty system it judges the same and the seals verify.
  */
 @Service
 class Everything {
     static final String FORMAT = "undanus-everything/1";
     private static final String CONTENTS = "everything.json";
     private static final String LIBRARY = "library.json";
+    /** Not in what was taken out before letters and accounts were. */
+    private static final String LETTERS = "letters.json";
+
+    private static final String PEOPLE = "people.json";
     private static final Pattern CASES = Pattern.compile("cases/[A-Za-z0-9][A-Za-z0-9-]{0,80}\\.zip");
     private static final Pattern SEALS = Pattern.compile("seals/[A-Za-z0-9][A-Za-z0-9-]{0,80}\\.zip");
     private static final int MOST_ENTRIES = 50_000;
@@ -46,6 +55,53 @@ class Everything {
     /** @param keys public parts of the keys that signed what is sealed, base64 */
     record Contents(String format, Instant exportedAt, List<String> keys) {}
 
+    /**
+     * A letter.
+     *
+     * @param installation its reference
+     * @param crew whose it is; empty for the inspection office
+     * @param content as it would have gone out (RFC 5322)
+     */
+    record LetterRecord(
+            String id, String installation, String crew, String subject, Instant writtenAt, String content) {
+
+        static LetterRecord of(Outbox.Carried carried, String reference) {
+            Outbox.Letter letter = carried.letter();
+            return new LetterRecord(
+                    letter.id(), reference, letter.crew(), letter.subject(), letter.writtenAt(), carried.content());
+        }
+
+        Outbox.Carried carried(String installationId) {
+            return new Outbox.Carried(new Outbox.Letter(id, installationId, crew, subject, writtenAt), content);
+        }
+    }
+
+    /** An account without its secrets. */
+    record PersonRecord(String name, String title, Role role, Optional<String> crew, boolean active) {
+
+        static PersonRecord of(Accounts.Carried carried) {
+            Person person = carried.person();
+            return new PersonRecord(person.name(), person.title(), person.role(), person.crew(), carried.active());
+        }
+
+        /** @throws UnsuitableException where it is none */
+        Person person() {
+            boolean crewed =
+                    crew != null && crew.filter(named -> !named.isBlank()).isPresent();
+            if (name == null
+                    || !name.matches(Accounts.NAME)
+                    || title == null
+                    || title.isBlank()
+                    || role == null
+                    || (role == Role.CREW) != crewed) {
+                throw new UnsuitableException("people", "An account in the file is none. Nothing was saved.");
+            }
+            return new Person(name, title, role, crew);
+        }
+    }
+
+    private final Outbox outbox;
+    private final Accounts accounts;
     private final CaseExport export;
     private final CaseImport cases;
     private final TemporaryFiles temporary;
@@ -59,6 +115,8 @@ class Everything {
     private final long largest;
 
     Everything(
+            Outbox outbox,
+            Accounts accounts,
             TemporaryFiles temporary,
             CaseExport export,
             CaseImport cases,
@@ -71,6 +129,8 @@ class Everything {
             JsonMapper json,
             @Value("${undanus.largest-case-file}") DataSize largest) {
         this.temporary = temporary;
+        this.outbox = outbox;
+        this.accounts = accounts;
         this.export = export;
         this.cases = cases;
         this.files = files;
@@ -113,6 +173,16 @@ class Everything {
                 zip.putNextEntry(new ZipEntry("cases/" + number++ + "-" + plain(each.reference()) + ".zip"));
                 Files.copy(one, zip);
             }
+            Map<String, String> references = files.named(person).stream()
+                    .collect(Collectors.toMap(CaseFiles.Named::id, CaseFiles.Named::reference));
+            put(
+                    zip,
+                    LETTERS,
+                    outbox.all().stream()
+                            .map(each -> LetterRecord.of(
+                                    each, references.get(each.letter().installationId())))
+                            .toList());
+            put(zip, PEOPLE, accounts.carried().stream().map(PersonRecord::of).toList());
             for (String seal : seals.numbers()) {
                 zip.putNextEntry(new ZipEntry("seals/" + number++ + "-" + plain(seal) + ".zip"));
                 seals.write(seal, zip);
@@ -163,6 +233,8 @@ class Everything {
             String name = entry.getName();
             if (!name.equals(CONTENTS)
                     && !name.equals(LIBRARY)
+                    && !name.equals(LETTERS)
+                    && !name.equals(PEOPLE)
                     && !CASES.matcher(name).matches()
                     && !SEALS.matcher(name).matches()) {
                 throw new UnsuitableException("zip", "The file holds other things too. Nothing was saved.");
@@ -187,7 +259,35 @@ class Everything {
                 seals.keep(unpacked(zip, entry, Files.createTempFile(folder, "seal", ".zip")), person);
             }
         }
+        bringLetters(zip, person);
+        bringPeople(zip, person);
         return entered;
+    }
+
+    private void bringLetters(ZipFile zip, Person person) throws IOException {
+        if (zip.getEntry(LETTERS) == null) {
+            return;
+        }
+        Map<String, String> ids =
+                files.named(person).stream().collect(Collectors.toMap(CaseFiles.Named::reference, CaseFiles.Named::id));
+        for (LetterRecord letter : json.readValue(bytes(zip, LETTERS), LetterRecord[].class)) {
+            String installation = ids.get(letter.installation());
+            if (installation == null) {
+                throw new UnsuitableException(
+                        "letters",
+                        "A letter is about " + letter.installation() + ", which is not here. Nothing was saved.");
+            }
+            outbox.bringIn(letter.carried(installation), installation, person.name());
+        }
+    }
+
+    private void bringPeople(ZipFile zip, Person person) throws IOException {
+        if (zip.getEntry(PEOPLE) == null) {
+            return;
+        }
+        for (PersonRecord each : json.readValue(bytes(zip, PEOPLE), PersonRecord[].class)) {
+            accounts.bringIn(each.person(), person.name());
+        }
     }
 
     private byte[] bytes(ZipFile zip, String name) throws IOException {

@@ -107,6 +107,31 @@ public class Outbox {
                 .toList();
     }
 
+    /** A letter with its words, as it is carried from one system to another. */
+    public record Carried(Letter letter, String content) {}
+
+    /** All there are, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Carried> all() {
+        return mapper.all().stream()
+                .map(row -> new Carried(
+                        new Letter(row.id(), row.installationId(), row.crew(), row.subject(), row.writtenAt()),
+                        row.content()))
+                .toList();
+    }
+
+    /** Keeps a letter that was written elsewhere; one that is here already stays as it is. */
+    @Transactional
+    public void bringIn(Carried carried, String installation, String by) {
+        Letter letter = carried.letter();
+        if (mapper.find(letter.id()) == null) {
+            MessageRow row = new MessageRow(
+                    letter.id(), installation, letter.crew(), letter.subject(), letter.writtenAt(), carried.content());
+            mapper.insert(row);
+            journal.write(by, "message.brought-in", row.id(), row);
+        }
+    }
+
     /**
      * One as an .eml file.
      *
