@@ -25,6 +25,7 @@ const asked = reactive({
   title: "",
   building: "",
   elevation: "",
+  zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   system: "",
   crew: "",
   replacement: false,
@@ -184,6 +185,7 @@ async function submit() {
       ...asked,
       system: asked.system || system.value,
       title: asked.title || [asked.building, system.value].filter(Boolean).join(", "),
+      zone: place.value ? undefined : asked.zone,
       elevation: elsewhere.value ? asked.elevation : (place.value?.elevation ?? asked.elevation),
       components: asked.components.map((each, index) => ({
         ...each,
@@ -285,6 +287,17 @@ async function submit() {
           {{ place.elevation }} above sea level
           <button type="button" class="button" @click="standsElsewhere">Another height here</button>
         </p>
+        <div v-if="asked.building && !place">
+          <label class="label" for="new-zone">Time zone of its clocks</label>
+          <input
+            id="new-zone"
+            v-model="asked.zone"
+            class="field"
+            placeholder="America/Chicago"
+            :aria-invalid="!!fields.zone"
+          />
+          <p v-if="fields.zone" class="error">{{ fields.zone }}</p>
+        </div>
         <div>
           <label class="label" for="new-crew">Crew</label>
           <input

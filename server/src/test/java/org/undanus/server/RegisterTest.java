@@ -274,7 +274,55 @@ class RegisterTest {
                             .at("/installations/0/elevation")
                             .asString())
                     .isEqualTo(each[1].replace(" m", ".0 m"));
+            assertThat(SERVER.bean(CaseFiles.class).all(LEAD).stream()
+                            .filter(file -> file.header().id().equals(id))
+                            .map(file -> file.facts().site().elevation().si() + " m"))
+                    .as("read many at a time too")
+                    .containsExactly(each[1].replace(" m", ".0 m"));
         }
+    }
+
+    @Test
+    void aNewBuildingKeepsItsZoneAndTimesWithoutOneAreReadThere() {
+        Map<String, Object> asked = new HashMap<>(installation("Chalet"));
+        asked.put("reference", "AA-1");
+        asked.put("building", "Far Chalet");
+        asked.put("zone", "Nowhere/Land");
+        assertThat(lead.post("/api/installations", asked).expect(422).detail()).contains("is no time zone");
+        asked.put("zone", "Pacific/Kiritimati");
+        String id = lead.post("/api/installations", asked)
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+        lead.post(
+                        "/api/installations/" + id + "/records",
+                        Map.of(
+                                "signedBy",
+                                "Fitter",
+                                "day",
+                                "2026-09-01",
+                                "coldest",
+                                "10 °C",
+                                "warmest",
+                                "20 °C",
+                                "values",
+                                List.of(Map.of(
+                                        "point",
+                                        "running.outdoor-dry-bulb",
+                                        "component",
+                                        "system",
+                                        "value",
+                                        "15 °C",
+                                        "readAt",
+                                        "2026-09-01 10:00"))))
+                .expect(201);
+        JsonNode carried = lead.get("/api/installations/" + id + "/case.json")
+                .expect(200)
+                .json()
+                .at("/installations/0");
+        assertThat(carried.path("zone").asString()).isEqualTo("Pacific/Kiritimati");
+        assertThat(carried.at("/readings/0/at").asString()).isEqualTo("2026-08-31T20:00:00Z");
     }
 
     @Test

@@ -6,6 +6,11 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import org.junit.jupiter.api.Test;
 
 /** Features depend on one another one way only, and the core on none of them. */
@@ -54,6 +59,29 @@ class ServerArchitectureTest {
                 .callMethod(String.class, "toLowerCase")
                 .orShould()
                 .callMethod(String.class, "toUpperCase")
+                .check(ALL);
+    }
+
+    /** The journal's times and what is due today hang on one clock, handed in; the acted instruments stand outside. */
+    @Test
+    void nobodyAsksTheMachineForTheTimeOrItsZone() {
+        noClasses()
+                .that()
+                .resideInAPackage("org.undanus..")
+                .and()
+                .doNotHaveFullyQualifiedName("org.undanus.server.store.Time")
+                .and()
+                .haveNameNotMatching("org\\.undanus\\.(bench\\..*|server\\.simulated\\.SimulatedInstruments.*)")
+                .should()
+                .callMethod(Instant.class, "now")
+                .orShould()
+                .callMethod(LocalDate.class, "now")
+                .orShould()
+                .callMethod(LocalDateTime.class, "now")
+                .orShould()
+                .callMethod(ZonedDateTime.class, "now")
+                .orShould()
+                .callMethod(ZoneId.class, "systemDefault")
                 .check(ALL);
     }
 }

@@ -2,7 +2,7 @@ package org.undanus.core.audit;
 
 import java.time.Instant;
 import java.time.LocalDateTime;
-import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -56,14 +56,14 @@ final class Paper {
                 .filter(claim -> RecordLines.point(claim.key().point())
                         .filter(RecordLines::ofWalk)
                         .isPresent())
-                .map(claim -> taken(claim, record))
+                .map(claim -> taken(claim, record, facts.site().zone()))
                 .forEach(all::add);
         this.taken = Evidence.of(all);
     }
 
     /** At its word: what follows from a record is asked, not how good an evidence it is. */
-    private static Reading taken(Claim claim, CommissioningRecord record) {
-        Instant at = claim.at().orElse(record.on().atStartOfDay()).toInstant(ZoneOffset.UTC);
+    private static Reading taken(Claim claim, CommissioningRecord record, ZoneId zone) {
+        Instant at = claim.at().orElse(record.on().atStartOfDay()).atZone(zone).toInstant();
         return new Reading(
                 claim.id(),
                 claim.key(),

@@ -1,7 +1,6 @@
 package org.undanus.core.judgement;
 
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -107,7 +106,11 @@ final class Admission {
             basis.dependOn(new PointKey(PlatePoints.REFRIGERANT.id(), unit.id()));
             basis.dependOn(new PointKey(PlatePoints.HIGH_SIDE_TEST_PRESSURE.id(), unit.id()));
         });
-        return use(facts, evidence, shown(reading.value()), LocalDate.ofInstant(reading.at(), ZoneOffset.UTC));
+        return use(
+                facts,
+                evidence,
+                shown(reading.value()),
+                LocalDate.ofInstant(reading.at(), facts.site().zone()));
     }
 
     private static List<Quantity> shown(Value value) {

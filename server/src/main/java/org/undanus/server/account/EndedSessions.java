@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
@@ -27,30 +28,32 @@ import tools.jackson.databind.json.JsonMapper;
 class EndedSessions implements HandlerInterceptor {
     private static final String SIGNED_IN_AT = "signed in at";
 
+    private final Clock clock;
     private final Map<String, Instant> ended = new ConcurrentHashMap<>();
     private final OpenSessions open;
     private final JsonMapper json;
 
-    EndedSessions(OpenSessions open, JsonMapper json) {
+    EndedSessions(Clock clock, OpenSessions open, JsonMapper json) {
+        this.clock = clock;
         this.open = open;
         this.json = json;
     }
 
     /** Every session that this person has now. */
     void end(String name) {
-        ended.put(name, Instant.now());
+        ended.put(name, clock.instant());
         open.ended(name, Optional.empty());
     }
 
     /** Every session that this person has now but this one. */
     void endOthers(String name, HttpSession but) {
-        ended.put(name, Instant.now());
+        ended.put(name, clock.instant());
         begin(but);
         open.ended(name, Optional.of(but));
     }
 
-    static void begin(HttpSession session) {
-        session.setAttribute(SIGNED_IN_AT, Instant.now());
+    void begin(HttpSession session) {
+        session.setAttribute(SIGNED_IN_AT, clock.instant());
     }
 
     @Override

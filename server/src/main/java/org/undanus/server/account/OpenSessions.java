@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import jakarta.servlet.http.HttpSessionEvent;
 import jakarta.servlet.http.HttpSessionListener;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
@@ -25,10 +26,12 @@ class OpenSessions implements HttpSessionListener {
      */
     record SignedIn(String name, Instant since, Instant last, String device, String from) {}
 
+    private final Clock clock;
     private final Map<String, SignedIn> open = new ConcurrentHashMap<>();
     private final ApplicationEventPublisher events;
 
-    OpenSessions(ApplicationEventPublisher events) {
+    OpenSessions(Clock clock, ApplicationEventPublisher events) {
+        this.clock = clock;
         this.events = events;
     }
 
@@ -36,7 +39,7 @@ class OpenSessions implements HttpSessionListener {
         String agent = Optional.ofNullable(request.getHeader("User-Agent"))
                 .map(said -> said.substring(0, Math.min(LONGEST_AGENT, said.length())))
                 .orElse("");
-        Instant now = Instant.now().truncatedTo(ChronoUnit.SECONDS);
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         open.put(request.getSession().getId(), new SignedIn(person.name(), now, now, agent, request.getRemoteAddr()));
     }
 
@@ -44,7 +47,7 @@ class OpenSessions implements HttpSessionListener {
         open.computeIfPresent(
                 session.getId(),
                 (id, was) -> new SignedIn(
-                        was.name, was.since, Instant.now().truncatedTo(ChronoUnit.SECONDS), was.device, was.from));
+                        was.name, was.since, clock.instant().truncatedTo(ChronoUnit.SECONDS), was.device, was.from));
     }
 
     /** Those of one person, the last used first. */

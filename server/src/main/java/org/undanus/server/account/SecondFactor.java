@@ -5,6 +5,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.security.InvalidKeyException;
 import java.security.SecureRandom;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Set;
@@ -24,13 +25,15 @@ class SecondFactor {
     private static final int SECRET = 20;
     private static final String ISSUER = "Undanus";
 
+    private final Clock clock;
     private final TimeBasedOneTimePasswordGenerator codes = new TimeBasedOneTimePasswordGenerator();
     private final SecureRandom random = new SecureRandom();
     private final Map<String, Long> used = new ConcurrentHashMap<>();
     private final Set<Role> needed;
 
     /** @param needed the roles that must have one */
-    SecondFactor(@Value("${undanus.second-factor-for}") Set<Role> needed) {
+    SecondFactor(Clock clock, @Value("${undanus.second-factor-for}") Set<Role> needed) {
+        this.clock = clock;
         this.needed = Set.copyOf(needed);
     }
 
@@ -55,7 +58,7 @@ class SecondFactor {
     /** Whether it is the code of now; the same code is not taken twice. */
     boolean right(String secret, String code) {
         long step = codes.getTimeStep().toSeconds();
-        long now = Instant.now().getEpochSecond() / step;
+        long now = clock.instant().getEpochSecond() / step;
         for (long at = now - 1; at <= now + 1; at++) {
             if (code(secret, at * step).equals(code.strip())) {
                 return firstUse(secret, at);

@@ -130,7 +130,7 @@ class SessionController {
                 List.of(new SimpleGrantedAuthority("ROLE_" + person.get().role()))));
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, request, response);
-        EndedSessions.begin(request.getSession());
+        ended.begin(request.getSession());
         open.begin(request, person.get());
         accounts.note(person.get(), "session.begun");
         if (person.get().leads()) {
@@ -177,7 +177,7 @@ class SessionController {
         throttle.right(person.name(), request);
         accounts.password(person.name(), asked.fresh());
         request.changeSessionId();
-        EndedSessions.begin(request.getSession());
+        ended.begin(request.getSession());
         open.begin(request, person);
     }
 

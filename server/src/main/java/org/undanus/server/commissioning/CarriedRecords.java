@@ -1,5 +1,7 @@
 package org.undanus.server.commissioning;
 
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,8 +30,10 @@ import org.undanus.server.upload.KeptFile;
 public class CarriedRecords {
     private final RecordMapper mapper;
     private final CommissioningRecords records;
+    private final Clock clock;
 
-    CarriedRecords(RecordMapper mapper, CommissioningRecords records) {
+    CarriedRecords(RecordMapper mapper, CommissioningRecords records, Clock clock) {
+        this.clock = clock;
         this.mapper = mapper;
         this.records = records;
     }
@@ -124,7 +128,7 @@ public class CarriedRecords {
                     "A record needs signedBy, day, broughtBy, broughtAt and values, each value its point and typed.");
         }
         String id = UUID.randomUUID().toString();
-        UnderstoodSheet understood = UnderstoodSheet.of(sheet(carried, file), id, file);
+        UnderstoodSheet understood = UnderstoodSheet.of(sheet(carried, file), id, file, LocalDate.now(clock));
         List<ClaimRow> claims = new ArrayList<>();
         for (int index = 0; index < carried.values().size(); index++) {
             String own =

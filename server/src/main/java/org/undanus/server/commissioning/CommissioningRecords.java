@@ -1,11 +1,10 @@
 package org.undanus.server.commissioning;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -83,6 +82,7 @@ public class CommissioningRecords {
         }
     }
 
+    private final Clock clock;
     private final RecordMapper mapper;
     private final CaseFiles cases;
     private final Journal journal;
@@ -90,7 +90,9 @@ public class CommissioningRecords {
     private final Readings readings;
     private final Gate gate = new Gate(DRAWN_AT_ONCE, PATIENCE);
 
-    CommissioningRecords(RecordMapper mapper, CaseFiles cases, Journal journal, Outbox outbox, Readings readings) {
+    CommissioningRecords(
+            Clock clock, RecordMapper mapper, CaseFiles cases, Journal journal, Outbox outbox, Readings readings) {
+        this.clock = clock;
         this.readings = readings;
         this.mapper = mapper;
         this.cases = cases;
@@ -152,7 +154,7 @@ public class CommissioningRecords {
         requireOffice(person);
         RecordSheet sheet = read.apply(file.header().reference());
         String id = UUID.randomUUID().toString();
-        UnderstoodSheet understood = UnderstoodSheet.of(sheet, id, file);
+        UnderstoodSheet understood = UnderstoodSheet.of(sheet, id, file, LocalDate.now(clock));
         requireNew(file, understood.signedBy(), understood.day(), understood.claims());
         RecordRow row = new RecordRow(
                 id,
@@ -162,7 +164,7 @@ public class CommissioningRecords {
                 understood.weather().coldest(),
                 understood.weather().warmest(),
                 person.name(),
-                Moment.kept(Instant.now()),
+                Moment.kept(clock.instant()),
                 false,
                 1);
         keep(row, understood.claims(), person);
@@ -228,7 +230,7 @@ public class CommissioningRecords {
                                         file.facts().toolcase().find(name).isPresent()),
                         Grade.RECORDED,
                         row.signedBy(),
-                        at.atZone(ZoneId.systemDefault()).toInstant(),
+                        at.atZone(file.facts().site().zone()).toInstant(),
                         file.header().stage(),
                         true),
                 file.header(),
@@ -334,7 +336,7 @@ public class CommissioningRecords {
         if (!person.inspects() && mapper.questions(id).stream().allMatch(each -> each.answer() != null)) {
             throw new NotAllowedException("A crew adds papers to answer a question; none is open.");
         }
-        return keep(id, new ArrivedFile(name, content, person.name(), Instant.now()), person);
+        return keep(id, new ArrivedFile(name, content, person.name(), clock.instant()), person);
     }
 
     /** Keeps a paper as it came. */
@@ -476,7 +478,7 @@ public class CommissioningRecords {
                     found.because().in(file.rules().display()) + " "
                             + found.about().asks(),
                     person.name(),
-                    Moment.kept(Instant.now()),
+                    Moment.kept(clock.instant()),
                     null,
                     null,
                     null,
@@ -552,7 +554,7 @@ public class CommissioningRecords {
                 before.askedAt(),
                 words.strip(),
                 person.name(),
-                Moment.kept(Instant.now()),
+                Moment.kept(clock.instant()),
                 String.join(" ", readings.answer(file.header().id(), read, confirmed, person, units)));
         if (mapper.answer(answered) == 0) {
             throw new ConflictException("This question is answered already." + NOTHING_SAVED, words, before.answer());

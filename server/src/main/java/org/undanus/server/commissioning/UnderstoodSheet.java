@@ -67,9 +67,10 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
 
     /**
      * @param record id of the record it becomes
+     * @param today a record is of no day after tomorrow: its day may begin earlier than here
      * @throws UnsuitableException with every line that cannot be taken
      */
-    static UnderstoodSheet of(RecordSheet sheet, String record, CaseFile file) {
+    static UnderstoodSheet of(RecordSheet sheet, String record, CaseFile file, LocalDate today) {
         List<String> problems = new ArrayList<>();
         if (!sheet.installation().equals(file.header().reference())) {
             problems.add("This is the record of "
@@ -77,7 +78,7 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
                     + file.header().reference() + ".");
             requireNone(problems, "installation");
         }
-        Optional<LocalDate> day = day(sheet.day(), problems);
+        Optional<LocalDate> day = day(sheet.day(), today, problems);
         if (sheet.signedBy().isBlank() || sheet.signedBy().length() > LONGEST_NAME) {
             problems.add("Signed by: say who signed it, in 1 to " + LONGEST_NAME + " characters.");
         }
@@ -98,10 +99,10 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
         }
     }
 
-    private static Optional<LocalDate> day(String written, List<String> problems) {
+    private static Optional<LocalDate> day(String written, LocalDate today, List<String> problems) {
         try {
             LocalDate day = LocalDate.parse(written);
-            if (Years.OF_VISITS.hold(day) && !day.isAfter(LocalDate.now().plusDays(1))) {
+            if (Years.OF_VISITS.hold(day) && !day.isAfter(today.plusDays(1))) {
                 return Optional.of(day);
             }
             problems.add("Day: a record is of a day in " + Years.OF_VISITS + " that has been.");

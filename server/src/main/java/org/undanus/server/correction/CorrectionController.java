@@ -5,6 +5,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -115,10 +116,12 @@ class CorrectionController {
 
     record AnswerLine(String point, String component, String title) {}
 
+    private final Clock clock;
     private final Corrections corrections;
     private final CaseFiles cases;
 
-    CorrectionController(Corrections corrections, CaseFiles cases) {
+    CorrectionController(Clock clock, Corrections corrections, CaseFiles cases) {
+        this.clock = clock;
         this.corrections = corrections;
         this.cases = cases;
     }
@@ -168,7 +171,7 @@ class CorrectionController {
                 .toList();
     }
 
-    private static ProposedItem item(Judgement judgement, CaseFile file, UnitSystem units) {
+    private ProposedItem item(Judgement judgement, CaseFile file, UnitSystem units) {
         return new ProposedItem(
                 judgement.key(),
                 judgement.about().title() + (judgement.subject().isEmpty() ? "" : ", " + judgement.subject()),
@@ -176,7 +179,7 @@ class CorrectionController {
                 judgement.about().severity(),
                 judgement.brief().in(units),
                 judgement.remedy().map(text -> text.in(units)).orElse(""),
-                Corrections.due(judgement, file));
+                corrections.due(judgement, file));
     }
 
     /** Raises one or several; all of them or none. */
@@ -268,7 +271,7 @@ class CorrectionController {
                 file.header().building(),
                 file.header().crew(),
                 CorrectionLetters.trade(correction).title(),
-                correction.overdue(LocalDate.now()),
+                correction.overdue(LocalDate.now(clock)),
                 corrections.steps(correction.id()).stream()
                         .map(step -> view(step, file))
                         .toList(),

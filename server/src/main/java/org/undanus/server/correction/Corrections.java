@@ -3,6 +3,7 @@ package org.undanus.server.correction;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -70,6 +71,7 @@ public class Corrections {
      */
     record Doing(Step.Kind kind, String words, List<AnsweredReading> readings, boolean confirmed, int version) {}
 
+    private final Clock clock;
     private final CorrectionMapper mapper;
     private final CaseFiles cases;
     private final Readings readings;
@@ -77,7 +79,13 @@ public class Corrections {
     private final Journal journal;
 
     Corrections(
-            CorrectionMapper mapper, CaseFiles cases, Readings readings, CorrectionLetters letters, Journal journal) {
+            Clock clock,
+            CorrectionMapper mapper,
+            CaseFiles cases,
+            Readings readings,
+            CorrectionLetters letters,
+            Journal journal) {
+        this.clock = clock;
         this.mapper = mapper;
         this.cases = cases;
         this.readings = readings;
@@ -118,7 +126,7 @@ public class Corrections {
                             header.reference(),
                             header.title(),
                             header.crew(),
-                            row.correction().overdue(LocalDate.now()));
+                            row.correction().overdue(LocalDate.now(clock)));
                 })
                 .toList();
     }
@@ -182,7 +190,7 @@ public class Corrections {
                 .orElseThrow(() -> new NotFoundException("There is no such judgement."));
     }
 
-    private static Correction raised(
+    private Correction raised(
             CaseFile file,
             Judgement judgement,
             Asked asked,
@@ -219,14 +227,14 @@ public class Corrections {
                 asked.due().or(() -> due(judgement, file)),
                 Correction.State.OPEN,
                 person.name(),
-                Moment.kept(Instant.now()),
+                Moment.kept(clock.instant()),
                 Optional.of(judgement.about().severity()),
                 1);
     }
 
     /** By the rule book, counted from today. */
-    static Optional<LocalDate> due(Judgement judgement, CaseFile file) {
-        return DueDates.due(judgement.about().severity(), LocalDate.now(), file.rules());
+    Optional<LocalDate> due(Judgement judgement, CaseFile file) {
+        return DueDates.due(judgement.about().severity(), LocalDate.now(clock), file.rules());
     }
 
     /**
@@ -315,7 +323,7 @@ public class Corrections {
                         ? readings.answer(before.installationId(), doing.readings(), doing.confirmed(), person, units)
                         : List.of(),
                 person.name(),
-                Moment.kept(Instant.now()));
+                Moment.kept(clock.instant()));
         keep(step, id, person.name());
         letters.taken(cases.open(now.installationId(), person).header(), now, step, person);
         return now;
@@ -382,7 +390,7 @@ public class Corrections {
     Attachment attach(String id, String name, byte[] content, Person person) {
         Correction correction = lockedForWriting(id, person);
         requireOpen(correction);
-        return attachment(keep(id, new ArrivedFile(name, content, person.name(), Instant.now()), person.name()));
+        return attachment(keep(id, new ArrivedFile(name, content, person.name(), clock.instant()), person.name()));
     }
 
     /** Keeps a file as it came. */

@@ -1,5 +1,6 @@
 package org.undanus.server.datasheet;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -93,11 +94,13 @@ class SheetController {
 
     private static final int FIGURE_HEIGHT = 260;
 
+    private final Clock clock;
     private final SheetLibrary library;
     private final CaseFiles cases;
     private final JsonMapper json;
 
-    SheetController(SheetLibrary library, CaseFiles cases, JsonMapper json) {
+    SheetController(Clock clock, SheetLibrary library, CaseFiles cases, JsonMapper json) {
+        this.clock = clock;
         this.library = library;
         this.cases = cases;
         this.json = json;
@@ -208,7 +211,7 @@ class SheetController {
         if (!person.leads()) {
             throw new NotAllowedException("The library is kept by the quality lead.");
         }
-        return new Brought(library.revise(file.sound(), person.name(), Instant.now()));
+        return new Brought(library.revise(file.sound(), person.name(), clock.instant()));
     }
 
     private Optional<SheetRecord> kept(String model) {

@@ -1,6 +1,6 @@
 package org.undanus.server.demo;
 
-import java.time.Instant;
+import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
@@ -27,10 +27,12 @@ class DemoHolds implements ApplicationRunner {
             new Begun("tightness.hold-time", "line-set-indoor-3", 41),
             new Begun("evacuation.hold-time", "line-set-indoor-1", 4));
 
+    private final Clock clock;
     private final Holds holds;
     private final CaseFiles cases;
 
-    DemoHolds(Holds holds, CaseFiles cases) {
+    DemoHolds(Clock clock, Holds holds, CaseFiles cases) {
+        this.clock = clock;
         this.holds = holds;
         this.cases = cases;
     }
@@ -46,7 +48,7 @@ class DemoHolds implements ApplicationRunner {
                         named.id(),
                         UUID.randomUUID(),
                         new PointKey(begun.point(), begun.component()),
-                        Instant.now().minusSeconds(60L * begun.minutesAgo()),
+                        clock.instant().minusSeconds(60L * begun.minutesAgo()),
                         DemoAccounts.INSPECTOR)));
     }
 }

@@ -3,7 +3,7 @@ package org.undanus.server.exchange;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.time.Instant;
+import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -59,6 +59,7 @@ public class CaseExport {
     /** Bytes; what is said about a photo beside its content. */
     private static final long ABOUT_A_PHOTO = 1024;
 
+    private final Clock clock;
     private final CaseFiles cases;
     private final Corrections corrections;
     private final SheetLibrary sheets;
@@ -71,6 +72,7 @@ public class CaseExport {
     private final DataSize largest;
 
     CaseExport(
+            Clock clock,
             CaseFiles cases,
             Corrections corrections,
             SheetLibrary sheets,
@@ -81,6 +83,7 @@ public class CaseExport {
             CarriedRecords records,
             JsonMapper json,
             @org.springframework.beans.factory.annotation.Value("${undanus.largest-case-file}") DataSize largest) {
+        this.clock = clock;
         this.cases = cases;
         this.corrections = corrections;
         this.sheets = sheets;
@@ -112,7 +115,7 @@ public class CaseExport {
                 .toList();
         return new CaseDocument(
                 CaseDocument.FORMAT,
-                Optional.of(Instant.now().truncatedTo(ChronoUnit.SECONDS)),
+                Optional.of(clock.instant().truncatedTo(ChronoUnit.SECONDS)),
                 Optional.of(file.rules().layers().stream().map(RuleBook::yaml).toList()),
                 Optional.of(sheets.recordsOf(models)),
                 Optional.of(instruments.records().stream()
@@ -228,6 +231,7 @@ public class CaseExport {
                 h.title(),
                 h.building(),
                 file.facts().site().elevation().si() + " m",
+                Optional.of(file.facts().site().zone().getId()),
                 h.system(),
                 h.crew(),
                 h.replacement(),

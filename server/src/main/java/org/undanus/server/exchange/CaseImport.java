@@ -5,7 +5,10 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,6 +60,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class CaseImport {
     private static final double SAME = 1e-9;
 
+    private final Clock clock;
     private final CaseFiles cases;
     private final Corrections corrections;
     private final RuleBooks books;
@@ -70,6 +74,7 @@ public class CaseImport {
     private final TransactionTemplate transactions;
 
     CaseImport(
+            Clock clock,
             CaseFiles cases,
             Corrections corrections,
             RuleBooks books,
@@ -81,6 +86,7 @@ public class CaseImport {
             CarriedRecords records,
             JsonMapper json,
             TransactionTemplate transactions) {
+        this.clock = clock;
         this.cases = cases;
         this.corrections = corrections;
         this.books = books;
@@ -119,7 +125,7 @@ public class CaseImport {
     }
 
     private List<String> enter(CaseDocument document, Path folder, Person person, ImportProgress progress) {
-        Instant now = Instant.now();
+        Instant now = clock.instant();
         if (!CaseDocument.FORMAT.equals(document.format())) {
             throw new UnsuitableException(
                     "format", "This reads " + CaseDocument.FORMAT + ", not " + shortened(document.format()) + ".");
@@ -149,7 +155,7 @@ public class CaseImport {
         document.dataSheets().ifPresent(all -> requireNoGaps("dataSheets", all));
         document.instruments().ifPresent(all -> requireNoGaps("instruments", all));
         document.ruleBooks().stream().flatMap(List::stream).forEach(yaml -> books.addWithCase(yaml, person.name()));
-        sheets.add(document.dataSheets().orElse(List.of()), person.name(), Instant.now());
+        sheets.add(document.dataSheets().orElse(List.of()), person.name(), clock.instant());
         instruments.add(document.instruments().orElse(List.of()), person.name());
     }
 
@@ -195,6 +201,7 @@ public class CaseImport {
                         record.title(),
                         record.building(),
                         elevation(record, where),
+                        Optional.ofNullable(record.zone()).flatMap(zone -> zone.map(named -> zone(named, where))),
                         record.system(),
                         record.crew(),
                         record.replacement(),
@@ -310,6 +317,14 @@ public class CaseImport {
             return books.book(named.id(), named.version());
         } catch (NotFoundException e) {
             throw new UnsuitableException(where + ".ruleBook", e.getMessage());
+        }
+    }
+
+    private static ZoneId zone(String named, String where) {
+        try {
+            return ZoneId.of(named);
+        } catch (DateTimeException e) {
+            throw new UnsuitableException(where + ".zone", "\"" + named + "\" is no time zone.");
         }
     }
 

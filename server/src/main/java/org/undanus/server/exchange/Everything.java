@@ -6,6 +6,7 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -100,6 +101,7 @@ class Everything {
         }
     }
 
+    private final Clock clock;
     private final Outbox outbox;
     private final Accounts accounts;
     private final CaseExport export;
@@ -115,6 +117,7 @@ class Everything {
     private final long largest;
 
     Everything(
+            Clock clock,
             Outbox outbox,
             Accounts accounts,
             TemporaryFiles temporary,
@@ -128,6 +131,7 @@ class Everything {
             TransactionTemplate transactions,
             JsonMapper json,
             @Value("${undanus.largest-case-file}") DataSize largest) {
+        this.clock = clock;
         this.temporary = temporary;
         this.outbox = outbox;
         this.accounts = accounts;
@@ -147,7 +151,7 @@ class Everything {
     void write(OutputStream to, Person person) throws IOException {
         Path one = temporary.file(".zip");
         try (ZipOutputStream zip = new ZipOutputStream(to)) {
-            put(zip, CONTENTS, new Contents(FORMAT, Instant.now().truncatedTo(ChronoUnit.SECONDS), seals.keys()));
+            put(zip, CONTENTS, new Contents(FORMAT, clock.instant().truncatedTo(ChronoUnit.SECONDS), seals.keys()));
             put(
                     zip,
                     LIBRARY,

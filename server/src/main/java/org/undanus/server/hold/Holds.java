@@ -1,5 +1,6 @@
 package org.undanus.server.hold;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -25,11 +26,13 @@ import org.undanus.server.store.Moment;
 public class Holds {
     private static final Duration LONGEST_AGO = Duration.ofDays(1);
 
+    private final Clock clock;
     private final HoldMapper mapper;
     private final CaseFiles cases;
     private final Journal journal;
 
-    Holds(HoldMapper mapper, CaseFiles cases, Journal journal) {
+    Holds(Clock clock, HoldMapper mapper, CaseFiles cases, Journal journal) {
+        this.clock = clock;
         this.mapper = mapper;
         this.cases = cases;
         this.journal = journal;
@@ -78,7 +81,7 @@ public class Holds {
             throw new UnsuitableException(
                     "point", line.point().title() + " is no time that something is left alone for.");
         }
-        Duration ago = Duration.between(since, Instant.now());
+        Duration ago = Duration.between(since, clock.instant());
         if (ago.isNegative() || ago.compareTo(LONGEST_AGO) > 0) {
             throw new UnsuitableException("ago", "A hold begins now, or within the last day.");
         }

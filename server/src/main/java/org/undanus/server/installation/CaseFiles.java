@@ -2,7 +2,9 @@ package org.undanus.server.installation;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -55,12 +57,17 @@ import org.undanus.server.toolcase.Instruments;
 @Service
 public class CaseFiles {
 
-    /** What an installation needs to be entered. */
+    /**
+     * What an installation needs to be entered.
+     *
+     * @param zone in which wall clocks at a building that is new here are read; the application's where it is left out
+     */
     public record Opening(
             String reference,
             String title,
             String building,
             double elevation,
+            Optional<ZoneId> zone,
             String system,
             String crew,
             boolean replacement,
@@ -113,6 +120,7 @@ public class CaseFiles {
 
     private static final int REMEMBERED = 300;
 
+    private final Clock clock;
     private final Cache<String, CaseFile> judged =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final Cache<String, CaseFile.Known> read =
@@ -128,6 +136,7 @@ public class CaseFiles {
     private final Judge judge;
 
     CaseFiles(
+            Clock clock,
             InstallationMapper mapper,
             Stretch stretch,
             RuleBooks books,
@@ -137,6 +146,7 @@ public class CaseFiles {
             CaseMaterial.Curves curves,
             Journal journal,
             ComputationFailures failures) {
+        this.clock = clock;
         this.judge = Walk.judge().containing(failures);
         this.mapper = mapper;
         this.stretch = stretch;
@@ -333,7 +343,10 @@ public class CaseFiles {
             Optional<SitePlan> plan) {
         VisitRow visit = visits.get(visits.size() - 1);
         Case facts = new Case(
-                new Site(row.siteName(), Length.ofMetres(row.elevation())),
+                new Site(
+                        row.siteName(),
+                        Length.ofMetres(row.elevation()),
+                        row.zone() == null ? clock.getZone() : ZoneId.of(row.zone())),
                 components.stream()
                         .map(c -> new Component(c.id(), c.kind(), c.title(), c.ownSupply()))
                         .toList(),
@@ -508,6 +521,7 @@ public class CaseFiles {
                 siteId,
                 opening.building(),
                 opening.elevation(),
+                null,
                 opening.title(),
                 opening.system(),
                 opening.crew(),
@@ -529,7 +543,11 @@ public class CaseFiles {
         SiteRow known = mapper.site(opening.building());
         if (known == null) {
             String id = UUID.randomUUID().toString();
-            SiteRow row = new SiteRow(id, opening.building(), opening.elevation());
+            SiteRow row = new SiteRow(
+                    id,
+                    opening.building(),
+                    opening.elevation(),
+                    opening.zone().orElseGet(clock::getZone).getId());
             mapper.insertSite(row);
             journal.write(by, "site.entered", id, row);
             return id;
@@ -659,6 +677,7 @@ public class CaseFiles {
                 before.siteId(),
                 before.siteName(),
                 before.elevation(),
+                before.zone(),
                 header.title(),
                 header.system(),
                 header.crew(),

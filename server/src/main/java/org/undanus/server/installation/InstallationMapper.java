@@ -1,5 +1,7 @@
 package org.undanus.server.installation;
 
+import com.fasterxml.jackson.annotation.JsonIgnore;
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -18,12 +20,14 @@ import org.undanus.server.store.Moment;
 @Mapper
 interface InstallationMapper {
 
+    /** @param zone of its site, which has it journalled; null where it is the application's */
     record InstallationRow(
             String id,
             String reference,
             String siteId,
             String siteName,
             double elevation,
+            @JsonIgnore String zone,
             String title,
             String system,
             String crew,
@@ -85,10 +89,11 @@ interface InstallationMapper {
         }
     }
 
-    record SiteRow(String id, String name, double elevation) {}
+    /** @param zone in which its wall clocks are read; null at those from before, where it is the application's */
+    record SiteRow(String id, String name, double elevation, @JsonInclude(JsonInclude.Include.NON_NULL) String zone) {}
 
     String INSTALLATION =
-            "SELECT i.id, i.reference, i.site_id, s.name AS site_name, COALESCE(i.elevation, s.elevation) AS elevation, i.title, i.system, i.crew,"
+            "SELECT i.id, i.reference, i.site_id, s.name AS site_name, COALESCE(i.elevation, s.elevation) AS elevation, s.zone, i.title, i.system, i.crew,"
                     + " i.replacement, i.rule_book, i.rule_book_version, i.version"
                     + " FROM installation i JOIN site s ON s.id = i.site_id ";
     String SUBJECT = "SELECT installation_id, id, kind, title, joins, place, removed FROM subject ";
@@ -163,13 +168,13 @@ interface InstallationMapper {
     @Select(READING + "WHERE id = #{id}")
     ReadingRow reading(String id);
 
-    @Select("SELECT id, name, elevation FROM site ORDER BY id")
+    @Select("SELECT id, name, elevation, zone FROM site ORDER BY id")
     List<SiteRow> sites();
 
-    @Select("SELECT id, name, elevation FROM site WHERE name = #{name}")
+    @Select("SELECT id, name, elevation, zone FROM site WHERE name = #{name}")
     SiteRow site(String name);
 
-    @Insert("INSERT INTO site (id, name, elevation) VALUES (#{id}, #{name}, #{elevation})")
+    @Insert("INSERT INTO site (id, name, elevation, zone) VALUES (#{id}, #{name}, #{elevation}, #{zone})")
     void insertSite(SiteRow row);
 
     @Insert("INSERT INTO installation (id, reference, site_id, elevation, title, system, crew, replacement, rule_book,"

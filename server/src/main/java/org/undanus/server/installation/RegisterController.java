@@ -8,8 +8,10 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
+import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.HashSet;
 import java.util.List;
@@ -182,6 +184,7 @@ class RegisterController {
             @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String title,
             @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String building,
             @NotBlank(message = "is empty") String elevation,
+            Optional<@Size(max = 60, message = "is no time zone") String> zone,
             @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String system,
             @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String crew,
             boolean replacement,
@@ -207,12 +210,14 @@ class RegisterController {
             @NotBlank(message = "is empty") String ruleBook,
             int version) {}
 
+    private final Clock clock;
     private final CaseFiles cases;
     private final RuleBooks books;
     private final Standings standings;
     private final Choices choices;
 
-    RegisterController(CaseFiles cases, RuleBooks books, Standings standings, Choices choices) {
+    RegisterController(Clock clock, CaseFiles cases, RuleBooks books, Standings standings, Choices choices) {
+        this.clock = clock;
         this.choices = choices;
         this.cases = cases;
         this.books = books;
@@ -308,6 +313,7 @@ class RegisterController {
                         asked.title().strip(),
                         asked.building().strip(),
                         elevation(asked.elevation()),
+                        asked.zone().map(RegisterController::zone),
                         asked.system().strip(),
                         asked.crew().strip(),
                         asked.replacement(),
@@ -339,7 +345,7 @@ class RegisterController {
         }
     }
 
-    private static Reading stated(Point point, Component unit, String words, CaseFile file, Person person) {
+    private Reading stated(Point point, Component unit, String words, CaseFile file, Person person) {
         return new Reading(
                 UUID.randomUUID(),
                 new PointKey(point.id(), unit.id()),
@@ -349,7 +355,7 @@ class RegisterController {
                 Optional.empty(),
                 Grade.STATED,
                 person.name(),
-                Instant.now().truncatedTo(ChronoUnit.MILLIS),
+                clock.instant().truncatedTo(ChronoUnit.MILLIS),
                 file.header().stage());
     }
 
@@ -442,6 +448,14 @@ class RegisterController {
     private static void requireInspector(Person person) {
         if (!person.inspects()) {
             throw new NotAllowedException("The register is kept by the inspection office.");
+        }
+    }
+
+    private static ZoneId zone(String named) {
+        try {
+            return ZoneId.of(named.strip());
+        } catch (DateTimeException e) {
+            throw new UnsuitableException("zone", "\"" + named + "\" is no time zone: write it as America/Chicago.");
         }
     }
 

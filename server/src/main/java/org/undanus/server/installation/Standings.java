@@ -1,5 +1,6 @@
 package org.undanus.server.installation;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -105,16 +106,19 @@ public class Standings {
     /** @param counts empty where it has not been judged yet */
     public record Listed(ListedRow row, Optional<Verdict> worst, Map<Verdict, Long> counts) {}
 
+    private final Clock clock;
     private final StandingMapper mapper;
     private final CaseFiles cases;
     private final TransactionTemplate transactions;
     private final String application;
 
     Standings(
+            Clock clock,
             StandingMapper mapper,
             CaseFiles cases,
             TransactionTemplate transactions,
             ObjectProvider<BuildProperties> build) {
+        this.clock = clock;
         this.mapper = mapper;
         this.cases = cases;
         this.transactions = transactions;
@@ -162,7 +166,7 @@ public class Standings {
         return person.inspects() ? null : person.crew().orElse("");
     }
 
-    private static Filter filter(String own, Wanted wanted) {
+    private Filter filter(String own, Wanted wanted) {
         return new Filter(
                 own,
                 Stream.of(wanted.words.toLowerCase(Locale.ROOT).split("\\s+"))
@@ -172,7 +176,7 @@ public class Standings {
                 wanted.crew.orElse(null),
                 wanted.worst.map(Verdict::ordinal).orElse(null),
                 wanted.failing.map(Standings::marked).orElse(null),
-                wanted.dueThisWeek ? LocalDate.now().plusDays(WEEK) : null);
+                wanted.dueThisWeek ? LocalDate.now(clock).plusDays(WEEK) : null);
     }
 
     private static String marked(Station station) {

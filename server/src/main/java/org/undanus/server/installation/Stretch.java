@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.stereotype.Component;
@@ -49,8 +50,8 @@ class Stretch {
         Map<String, SiteRow> sites = new HashMap<>();
         mapper.sites().forEach(site -> sites.put(site.id(), site));
         return database.query(
-                "SELECT id, reference, site_id, title, system, crew, replacement, rule_book, rule_book_version, version"
-                        + " FROM installation WHERE id BETWEEN ? AND ? ORDER BY id",
+                "SELECT id, reference, site_id, title, system, crew, replacement, rule_book, rule_book_version, version,"
+                        + " elevation FROM installation WHERE id BETWEEN ? AND ? ORDER BY id",
                 (row, number) -> {
                     SiteRow site = sites.get(row.getString(3));
                     return new InstallationRow(
@@ -58,7 +59,8 @@ class Stretch {
                             row.getString(2),
                             site.id(),
                             site.name(),
-                            site.elevation(),
+                            Optional.ofNullable(row.getObject(11, Double.class)).orElse(site.elevation()),
+                            site.zone(),
                             row.getString(4),
                             row.getString(5),
                             row.getString(6),

@@ -1,5 +1,6 @@
 package org.undanus.server.journal;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
@@ -29,6 +30,7 @@ public class Journal {
     /** What an action ends with that takes something away. */
     static final String GONE = ".gone";
 
+    private final Clock clock;
     private final JournalMapper mapper;
     private final JdbcTemplate jdbc;
     private final JsonMapper json;
@@ -37,11 +39,13 @@ public class Journal {
 
     /** @param authority looked for when it is needed: it rests on accounts, and these on the journal */
     Journal(
+            Clock clock,
             JournalMapper mapper,
             JdbcTemplate jdbc,
             JsonMapper json,
             ObjectProvider<Authority> authority,
             ApplicationEventPublisher events) {
+        this.clock = clock;
         this.events = events;
         this.authority = authority;
         this.jdbc = jdbc;
@@ -121,7 +125,7 @@ public class Journal {
         JournalMapper.Head head = mapper.lockHead();
         authority.ifAvailable(Authority::require);
         // the database keeps milliseconds and would round what is finer, away from what was hashed
-        Instant at = Instant.now().truncatedTo(ChronoUnit.MILLIS);
+        Instant at = clock.instant().truncatedTo(ChronoUnit.MILLIS);
         List<JournalMapper.Entry> entries = new ArrayList<>(entered.size());
         for (Entered e : entered) {
             long sequence = head.sequence() + 1;

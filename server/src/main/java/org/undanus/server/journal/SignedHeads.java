@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -70,16 +71,19 @@ public class SignedHeads {
     /** @param problems what about the file itself is wrong, in sentences */
     record Read(List<SignedHead> heads, List<String> problems, Optional<String> key) {}
 
+    private final Clock clock;
     private final Path folder;
     private final Path file;
     private final JournalMapper mapper;
     private final JsonMapper json;
 
     SignedHeads(
+            Clock clock,
             @Value("${undanus.data}") Path folder,
             @Value("${undanus.signed-heads}") Path file,
             JournalMapper mapper,
             JsonMapper json) {
+        this.clock = clock;
         this.folder = folder;
         this.file = file;
         this.mapper = mapper;
@@ -119,7 +123,7 @@ public class SignedHeads {
                             FORM,
                             head.sequence(),
                             head.hash(),
-                            Instant.now().truncatedTo(ChronoUnit.SECONDS),
+                            clock.instant().truncatedTo(ChronoUnit.SECONDS),
                             occasion,
                             last.isEmpty() ? "" : Digest.sha256(last),
                             key.fingerprint(),

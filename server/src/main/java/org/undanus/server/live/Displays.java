@@ -2,6 +2,7 @@ package org.undanus.server.live;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
@@ -35,11 +36,13 @@ public class Displays {
     public record Shown(
             String instrument, String title, String name, Quantity quantity, double resolution, Instant came) {}
 
+    private final Clock clock;
     private final Instruments instruments;
     private final Cache<Place, Value> values =
             Caffeine.newBuilder().maximumSize(MOST).expireAfterWrite(SHOWN).build();
 
-    Displays(Instruments instruments) {
+    Displays(Clock clock, Instruments instruments) {
+        this.clock = clock;
         this.instruments = instruments;
     }
 
@@ -50,7 +53,7 @@ public class Displays {
             boolean named = parts.length > 1 && !parts[parts.length - 1].equals(instrument);
             values.put(
                     new Place(instrument, named ? parts[parts.length - 1].replace('_', ' ') : ""),
-                    new Value(measured.kind(), measured.value().doubleValue(), Instant.now()));
+                    new Value(measured.kind(), measured.value().doubleValue(), clock.instant()));
         }
     }
 

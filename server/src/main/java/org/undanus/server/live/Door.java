@@ -1,6 +1,6 @@
 package org.undanus.server.live;
 
-import java.time.Instant;
+import java.time.Clock;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -8,11 +8,13 @@ import tools.jackson.databind.json.JsonMapper;
 /** Where instruments come in, whichever way they come. */
 @Component
 public class Door {
+    private final Clock clock;
     private final LiveStore store;
     private final Displays displays;
     private final JsonMapper json;
 
-    Door(LiveStore store, Displays displays, JsonMapper json) {
+    Door(Clock clock, LiveStore store, Displays displays, JsonMapper json) {
+        this.clock = clock;
         this.store = store;
         this.displays = displays;
         this.json = json;
@@ -26,7 +28,7 @@ public class Door {
     public LiveStore.Receipt receive(String token, byte[] pack) {
         String instrument = store.instrument(token)
                 .orElseThrow(() -> new BadCredentialsException("No instrument has this token. Nothing was taken."));
-        SenMl.Pack read = SenMl.read(pack, Instant.now(), json);
+        SenMl.Pack read = SenMl.read(pack, clock.instant(), json);
         displays.show(instrument, read);
         return store.receive(instrument, read);
     }

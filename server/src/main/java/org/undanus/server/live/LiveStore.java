@@ -8,6 +8,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -70,6 +71,7 @@ public class LiveStore {
     /** @param curve the samples so far */
     public record Live(Listening listening, Trace trace, List<Instant> at, double[] si) {}
 
+    private final Clock clock;
     private final LiveMapper mapper;
     private final CaseFiles cases;
     private final Instruments instruments;
@@ -83,12 +85,14 @@ public class LiveStore {
     private final SecureRandom random = new SecureRandom();
 
     LiveStore(
+            Clock clock,
             LiveMapper mapper,
             CaseFiles cases,
             Instruments instruments,
             Journal journal,
             LiveFeed feed,
             ApplicationEventPublisher events) {
+        this.clock = clock;
         this.mapper = mapper;
         this.cases = cases;
         this.instruments = instruments;
@@ -119,7 +123,7 @@ public class LiveStore {
     @Transactional
     public void keepToken(String instrument, String token, Optional<String> crew, String by) {
         TokenRow row =
-                new TokenRow(instrument, Digest.sha256(token), by, Moment.kept(Instant.now()), crew.orElse(null));
+                new TokenRow(instrument, Digest.sha256(token), by, Moment.kept(clock.instant()), crew.orElse(null));
         mapper.forgetToken(instrument);
         mapper.addToken(row);
         journal.write(by, "token.given", instrument, row);
@@ -208,7 +212,7 @@ public class LiveStore {
                 key.component(),
                 instrument,
                 person.name(),
-                Moment.kept(Instant.now()),
+                Moment.kept(clock.instant()),
                 0);
         mapper.insert(listening);
         journal.write(person.name(), "listening.begun", listening.id(), listening.state());
@@ -330,7 +334,7 @@ public class LiveStore {
             throw new ConflictException(
                     "No line listens to this instrument. Let one listen, then send it again.", instrument, null);
         }
-        Instant now = Instant.now();
+        Instant now = clock.instant();
         long[] added = new long[listening.size()];
         int repeated = 0;
         int impossible = 0;

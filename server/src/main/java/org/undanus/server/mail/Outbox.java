@@ -8,6 +8,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.Date;
 import java.util.List;
@@ -34,10 +35,12 @@ public class Outbox {
     /** @param crew whose it is; empty for the inspection office */
     public record Letter(String id, String installationId, String crew, String subject, Instant writtenAt) {}
 
+    private final Clock clock;
     private final OutboxMapper mapper;
     private final Journal journal;
 
-    Outbox(OutboxMapper mapper, Journal journal) {
+    Outbox(Clock clock, OutboxMapper mapper, Journal journal) {
+        this.clock = clock;
         this.mapper = mapper;
         this.journal = journal;
     }
@@ -57,7 +60,7 @@ public class Outbox {
     private void keep(
             String crew, String installation, String subject, String words, String from, String to, String by) {
         String id = UUID.randomUUID().toString();
-        Instant now = Moment.kept(Instant.now());
+        Instant now = Moment.kept(clock.instant());
         String content = written(id, subject, words, from, to, now);
         MessageRow row = new MessageRow(id, installation, crew, subject, now, content);
         mapper.insert(row);

@@ -1,6 +1,6 @@
 package org.undanus.server.notice;
 
-import java.time.Instant;
+import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -19,11 +19,13 @@ import org.undanus.server.store.Moment;
 /** Raises notices that stop a visit, and takes them down. */
 @Service
 public class StopNotices {
+    private final Clock clock;
     private final StopNoticeMapper mapper;
     private final CaseFiles cases;
     private final Journal journal;
 
-    StopNotices(StopNoticeMapper mapper, CaseFiles cases, Journal journal) {
+    StopNotices(Clock clock, StopNoticeMapper mapper, CaseFiles cases, Journal journal) {
+        this.clock = clock;
         this.mapper = mapper;
         this.cases = cases;
         this.journal = journal;
@@ -50,7 +52,7 @@ public class StopNotices {
                             judgement.because().in(units),
                             judgement.remedy().map(text -> text.in(units)).orElse(""),
                             person.name(),
-                            Moment.kept(Instant.now()),
+                            Moment.kept(clock.instant()),
                             null,
                             null,
                             null);
@@ -91,7 +93,7 @@ public class StopNotices {
                 notice.raisedBy(),
                 notice.raisedAt(),
                 person.name(),
-                Moment.kept(Instant.now()),
+                Moment.kept(clock.instant()),
                 reason.strip());
         if (!notice.stands() || mapper.takeDown(down) == 0) {
             throw new ConflictException("Somebody has taken this notice down already.", reason, mapper.find(id));

@@ -11,6 +11,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.Iterator;
 import java.util.Optional;
 import java.util.TimeZone;
@@ -46,8 +47,11 @@ record PhotoFile(
     private static final double THUMBNAIL_QUALITY = 0.8;
     private static final long MEGA = 1_000_000;
 
-    /** @throws UnsuitableException saying what is wrong with it */
-    static PhotoFile of(byte[] content) {
+    /**
+     * @param zone in which the camera's clock is read where it does not say
+     * @throws UnsuitableException saying what is wrong with it
+     */
+    static PhotoFile of(byte[] content, ZoneId zone) {
         String type = Upload.mediaType(content)
                 .filter(t -> t.startsWith("image/"))
                 .orElseThrow(() -> refused(
@@ -67,7 +71,7 @@ record PhotoFile(
                 Digest.sha256(content),
                 size[0],
                 size[1],
-                takenAt(metadata),
+                takenAt(metadata, zone),
                 position(metadata),
                 thumbnail(content));
     }
@@ -126,9 +130,9 @@ record PhotoFile(
         }
     }
 
-    private static Optional<Instant> takenAt(Metadata metadata) {
+    private static Optional<Instant> takenAt(Metadata metadata, ZoneId zone) {
         return Optional.ofNullable(metadata.getFirstDirectoryOfType(ExifSubIFDDirectory.class))
-                .map(exif -> exif.getDateOriginal(TimeZone.getTimeZone("UTC")))
+                .map(exif -> exif.getDateOriginal(TimeZone.getTimeZone(zone)))
                 .map(date -> date.toInstant());
     }
 

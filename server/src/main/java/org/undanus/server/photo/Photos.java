@@ -1,5 +1,6 @@
 package org.undanus.server.photo;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -53,6 +54,7 @@ public class Photos {
     private static final int DECODED_AT_ONCE = 2;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
+    private final Clock clock;
     private final Gate gate = new Gate(DECODED_AT_ONCE, PATIENCE);
     private final PhotoMapper mapper;
     private final CaseFiles cases;
@@ -60,7 +62,14 @@ public class Photos {
     private final Journal journal;
     private final JsonMapper json;
 
-    Photos(PhotoMapper mapper, CaseFiles cases, Corrections corrections, Journal journal, JsonMapper json) {
+    Photos(
+            Clock clock,
+            PhotoMapper mapper,
+            CaseFiles cases,
+            Corrections corrections,
+            Journal journal,
+            JsonMapper json) {
+        this.clock = clock;
         this.json = json;
         this.mapper = mapper;
         this.cases = cases;
@@ -87,7 +96,8 @@ public class Photos {
     @Transactional
     public Photo keep(CaseFile file, Hook hook, byte[] content, Person person, Origin origin) {
         requireHook(hook, file);
-        PhotoFile read = gate.through(() -> PhotoFile.of(content));
+        PhotoFile read =
+                gate.through(() -> PhotoFile.of(content, file.facts().site().zone()));
         Instant kept = origin.at().truncatedTo(ChronoUnit.MILLIS);
         PhotoRow row = new PhotoRow(
                 UUID.randomUUID().toString(),
@@ -118,7 +128,7 @@ public class Photos {
     @Transactional
     public Photo hang(CaseFile file, Hook hook, byte[] content, Person person) {
         hook.correction().ifPresent(id -> corrections.requireOpen(id, file));
-        return keep(file, hook, content, person, new Origin(person.name(), Instant.now(), Optional.empty()));
+        return keep(file, hook, content, person, new Origin(person.name(), clock.instant(), Optional.empty()));
     }
 
     private void requireHook(Hook hook, CaseFile file) {
@@ -162,7 +172,7 @@ public class Photos {
                     photo(row));
         }
         MarksRow drawn = new MarksRow(
-                id, version + 1, json.writeValueAsString(marks), person.name(), Moment.kept(Instant.now()));
+                id, version + 1, json.writeValueAsString(marks), person.name(), Moment.kept(clock.instant()));
         mapper.insertMarks(drawn);
         journal.write(person.name(), "photo-marks.drawn", drawn.subject(), drawn);
         return photo(row);

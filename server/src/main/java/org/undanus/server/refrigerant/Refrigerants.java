@@ -1,6 +1,6 @@
 package org.undanus.server.refrigerant;
 
-import java.time.Instant;
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.boot.sql.init.dependency.DependsOnDatabaseInitialization;
@@ -16,11 +16,13 @@ import org.undanus.server.refrigerant.RefrigerantMapper.RefrigerantRow;
 @Service
 @DependsOnDatabaseInitialization
 class Refrigerants {
+    private final Clock clock;
     private final RefrigerantMapper mapper;
     private final Journal journal;
     private final TransactionTemplate transactions;
 
-    Refrigerants(RefrigerantMapper mapper, Journal journal, TransactionTemplate transactions) {
+    Refrigerants(Clock clock, RefrigerantMapper mapper, Journal journal, TransactionTemplate transactions) {
+        this.clock = clock;
         this.mapper = mapper;
         this.journal = journal;
         this.transactions = transactions;
@@ -55,7 +57,7 @@ class Refrigerants {
             throw new ConflictException(
                     name + " is known already, and what was judged by it stays. Nothing was imported.", name, null);
         }
-        RefrigerantRow row = new RefrigerantRow(name, content, by, Instant.now());
+        RefrigerantRow row = new RefrigerantRow(name, content, by, clock.instant());
         transactions.executeWithoutResult(status -> {
             mapper.insert(row);
             journal.write(by, "refrigerant.added", row.name(), row);

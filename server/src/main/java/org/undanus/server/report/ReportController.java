@@ -2,10 +2,9 @@ package org.undanus.server.report;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZoneOffset;
 import java.util.Optional;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpHeaders;
@@ -40,10 +39,12 @@ class ReportController {
 
     private static final LocalTime MORNING = LocalTime.of(9, 0);
 
+    private final Clock clock;
     private final CaseFiles cases;
     private final Reports reports;
 
-    ReportController(CaseFiles cases, Reports reports) {
+    ReportController(Clock clock, CaseFiles cases, Reports reports) {
+        this.clock = clock;
         this.cases = cases;
         this.reports = reports;
     }
@@ -127,8 +128,8 @@ class ReportController {
                         "next-service", "No next service is arranged yet: write its month at the handover."));
         byte[] content = CalendarFile.of(
                 file.header().id() + "-next-service",
-                Instant.now(),
-                month.atTime(MORNING).toInstant(ZoneOffset.UTC),
+                clock.instant(),
+                month.atTime(MORNING).atZone(file.facts().site().zone()).toInstant(),
                 "Service, " + file.header().title(),
                 file.header().building() + ". " + file.header().crew() + ".");
         return ResponseEntity.ok()

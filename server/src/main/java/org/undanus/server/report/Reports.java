@@ -11,8 +11,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.Base64;
 import java.util.List;
 import java.util.Objects;
@@ -92,6 +92,7 @@ class Reports {
     private static final int AT_ONCE = 2;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
+    private final Clock clock;
     private final Corrections corrections;
     private final Photos photos;
     private final SealNotes seals;
@@ -102,7 +103,14 @@ class Reports {
     private final Cache<Key, byte[]> kept =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    Reports(Corrections corrections, Photos photos, SealNotes seals, RecordNotes records, HeadKeeper heads) {
+    Reports(
+            Clock clock,
+            Corrections corrections,
+            Photos photos,
+            SealNotes seals,
+            RecordNotes records,
+            HeadKeeper heads) {
+        this.clock = clock;
         this.records = records;
         this.seals = seals;
         this.corrections = corrections;
@@ -177,7 +185,7 @@ class Reports {
                 wanted.link,
                 seals.of(file),
                 records.of(file, person, wanted.units),
-                Instant.now(),
+                clock.instant(),
                 person.title()));
     }
 

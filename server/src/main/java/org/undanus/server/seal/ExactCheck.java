@@ -27,10 +27,15 @@ import tools.jackson.databind.json.JsonMapper;
  * the seal says, and must be the file, byte by byte. So nothing can lie before, behind, between or beside what was sealed.
  */
 final class ExactCheck {
+    /** Bytes; of what was packed by somebody else, to name what in it was changed. */
+    private static final long MOST_UNFOLDED = 256L << 20;
+
     private final Seal seal;
     private final ZipFile zip;
     private final Path file;
     private final JsonMapper json;
+    /** Bytes that may still be read: few that unfold to many, or lie over each other, must not keep it busy. */
+    private long left;
 
     ExactCheck(Seal seal, ZipFile zip, Path file, JsonMapper json) {
         this.seal = seal;
@@ -41,6 +46,7 @@ final class ExactCheck {
 
     /** Adds what is not as it was sealed. */
     void into(List<String> problems) throws IOException {
+        int before = problems.size();
         if (zip.size() > SealArchive.MOST_ENTRIES) {
             problems.add("It holds more than " + SealArchive.MOST_ENTRIES + " files.");
             return;
@@ -53,16 +59,15 @@ final class ExactCheck {
         }
         if (!asLargeAsTheFile(there.values())) {
             problems.add("It is packed otherwise than a sealed file is.");
-            return;
         }
-        int before = problems.size();
+        left = Math.max(Files.size(file), MOST_UNFOLDED);
         entries(there, problems);
         if (problems.size() == before) {
             form(there, problems);
         }
     }
 
-    /** In a sealed file everything lies unpacked and once: what claims more than the file has is not read at all. */
+    /** In a sealed file everything lies unpacked and once. */
     private boolean asLargeAsTheFile(Iterable<ZipEntry> entries) throws IOException {
         long bytes = 0;
         for (ZipEntry entry : entries) {
@@ -84,9 +89,12 @@ final class ExactCheck {
             ZipEntry now = there.get(entry.name());
             if (now == null) {
                 problems.add("Missing: " + SealParts.FILE + entry.name() + ".");
-            } else if (!SealArchive.Entry.of(entry.name(), zip.getInputStream(now))
-                    .equals(entry)) {
-                changed(entry, problems);
+            } else {
+                SealArchive.Entry is = SealArchive.Entry.of(entry.name(), new Limited(zip.getInputStream(now), left));
+                left -= is.bytes();
+                if (!is.equals(entry)) {
+                    changed(entry, problems);
+                }
             }
         }
         there.keySet().stream()

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -48,6 +49,7 @@ public class Seals implements SealedFiles {
     private static final int CHECKED_AT_ONCE = 2;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
+    private final Clock clock;
     private final Gate gate = new Gate(CHECKED_AT_ONCE, PATIENCE);
     private final SealMapper mapper;
     private final SealStore store;
@@ -61,6 +63,7 @@ public class Seals implements SealedFiles {
     private final Path folder;
 
     Seals(
+            Clock clock,
             SealMapper mapper,
             SealStore store,
             CaseFiles cases,
@@ -71,6 +74,7 @@ public class Seals implements SealedFiles {
             HeadKeeper heads,
             JsonMapper json,
             @Value("${undanus.data}") Path folder) {
+        this.clock = clock;
         this.mapper = mapper;
         this.store = store;
         this.cases = cases;
@@ -127,7 +131,7 @@ public class Seals implements SealedFiles {
         });
         requireNothingRuns(installation);
         Journal.End end = journal.end().orElseThrow();
-        Instant now = Moment.kept(Instant.now());
+        Instant now = Moment.kept(clock.instant());
         if (now.isBefore(end.at())) {
             throw new UnsuitableException(
                     "clock",

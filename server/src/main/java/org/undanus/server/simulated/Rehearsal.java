@@ -2,6 +2,7 @@ package org.undanus.server.simulated;
 
 import jakarta.annotation.PreDestroy;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -75,6 +76,7 @@ class Rehearsal {
         }
     }
 
+    private final Clock clock;
     private final Door door;
     private final ScheduledExecutorService runs = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "simulated instruments");
@@ -86,7 +88,8 @@ class Rehearsal {
     private VirtualRun machine;
     private Standing standing;
 
-    Rehearsal(Door door) {
+    Rehearsal(Clock clock, Door door) {
+        this.clock = clock;
         this.door = door;
         runs.scheduleWithFixedDelay(this::tick, TICK_MS, TICK_MS, TimeUnit.MILLISECONDS);
     }
@@ -105,14 +108,14 @@ class Rehearsal {
     synchronized void start(String name, double speed) {
         machine = null;
         visit = new VirtualVisit(name, new Random());
-        standing = new Standing(name, speed, Instant.now().minus(AGO), Optional.empty(), false, false, false);
+        standing = new Standing(name, speed, clock.instant().minus(AGO), Optional.empty(), false, false, false);
     }
 
     /** Switches a machine on, at rest. */
     synchronized void start(String name, double speed, String refrigerant, boolean valve) {
         visit = null;
         machine = new VirtualRun(name, refrigerant, valve, new Random());
-        standing = new Standing(name, speed, Instant.now().minus(AGO), Optional.empty(), false, true, false);
+        standing = new Standing(name, speed, clock.instant().minus(AGO), Optional.empty(), false, true, false);
     }
 
     synchronized void stop() {
@@ -162,7 +165,7 @@ class Rehearsal {
             return;
         }
         Instant until = standing.clock.plusMillis((long) (TICK_MS * standing.speed));
-        Instant now = Instant.now();
+        Instant now = clock.instant();
         until = until.isAfter(now) ? now : until;
         if (machine != null) {
             show(until);

@@ -2,7 +2,7 @@ package org.undanus.server.siteplan;
 
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import java.time.Instant;
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -122,11 +122,13 @@ class SitePlanController {
     private static final int PRINTED_WIDTH = 900;
     private static final int PRINTED_HEIGHT = 700;
 
+    private final Clock clock;
     private final CaseFiles cases;
     private final SitePlans plans;
     private final JsonMapper json;
 
-    SitePlanController(CaseFiles cases, SitePlans plans, JsonMapper json) {
+    SitePlanController(Clock clock, CaseFiles cases, SitePlans plans, JsonMapper json) {
+        this.clock = clock;
         this.cases = cases;
         this.plans = plans;
         this.json = json;
@@ -289,7 +291,7 @@ class SitePlanController {
         if (!overlaps.isEmpty()) {
             throw new UnsuitableException("plan", String.join(" ", overlaps) + " Nothing was saved.");
         }
-        plans.keep(id, plan, basedOn, person.name(), Instant.now());
+        plans.keep(id, plan, basedOn, person.name(), clock.instant());
         return view(cases.open(id, person), units);
     }
 

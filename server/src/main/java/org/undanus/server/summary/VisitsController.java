@@ -1,5 +1,6 @@
 package org.undanus.server.summary;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -77,9 +78,11 @@ class VisitsController {
     /** An accuracy is said to two digits. */
     private static final double DIGITS = 10;
 
+    private final Clock clock;
     private final CaseFiles cases;
 
-    VisitsController(CaseFiles cases) {
+    VisitsController(Clock clock, CaseFiles cases) {
+        this.clock = clock;
         this.cases = cases;
     }
 
@@ -147,7 +150,7 @@ class VisitsController {
                 file.rules(),
                 file.judgements().all(),
                 Walk::point,
-                on.orElseGet(LocalDate::now));
+                on.orElseGet(() -> LocalDate.now(clock)));
         return new PlanView(
                 plan.stops().stream().map(stop -> stop(stop, file)).toList(),
                 plan.tools().stream()

@@ -1,6 +1,6 @@
 package org.undanus.server.toolcase;
 
-import java.time.Instant;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -59,17 +59,17 @@ class ToolcaseController {
 
     record KeptCertificate(String sha256) {}
 
+    private final Clock clock;
     private final Instruments instruments;
 
-    ToolcaseController(Instruments instruments) {
+    ToolcaseController(Clock clock, Instruments instruments) {
+        this.clock = clock;
         this.instruments = instruments;
     }
 
     @GetMapping
     List<InstrumentView> all(@AuthenticationPrincipal Person person) {
-        return instruments.visible(person).stream()
-                .map(ToolcaseController::view)
-                .toList();
+        return instruments.visible(person).stream().map(this::view).toList();
     }
 
     /** The kinds an instrument may be of. */
@@ -112,7 +112,7 @@ class ToolcaseController {
             @PathVariable String id, @RequestBody byte[] content, @AuthenticationPrincipal Person person) {
         requireLead(person);
         return new KeptCertificate(
-                instruments.keepCertificate(id, CertificateFile.of(content), person.name(), Instant.now()));
+                instruments.keepCertificate(id, CertificateFile.of(content), person.name(), clock.instant()));
     }
 
     @GetMapping(
@@ -136,7 +136,7 @@ class ToolcaseController {
         }
     }
 
-    private static InstrumentView view(Instruments.Kept kept) {
+    private InstrumentView view(Instruments.Kept kept) {
         Instrument instrument = kept.instrument().instrument();
         Optional<LocalDate> until = instrument.calibration().map(Instrument.Calibration::until);
         return new InstrumentView(
@@ -154,6 +154,6 @@ class ToolcaseController {
                         .toList(),
                 kept.version(),
                 until,
-                until.filter(day -> day.isBefore(LocalDate.now())).isPresent());
+                until.filter(day -> day.isBefore(LocalDate.now(clock))).isPresent());
     }
 }

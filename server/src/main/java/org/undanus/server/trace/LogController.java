@@ -11,6 +11,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -33,7 +34,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.LoggerFile;
-import org.undanus.core.evidence.LoggerFile.Clock;
 import org.undanus.core.evidence.LoggerFile.Dialect;
 import org.undanus.core.evidence.LoggerGuess;
 import org.undanus.core.evidence.Point;
@@ -76,7 +76,7 @@ class LogController {
             @NotNull String delimiter,
             @NotNull boolean decimalComma,
             @NotNull int headings,
-            @NotNull Clock clock,
+            @NotNull LoggerFile.Clock clock,
             @NotNull int time,
             @NotNull boolean parted,
             @NotNull String zone,
@@ -157,12 +157,19 @@ class LogController {
      */
     record Taken(String point, String sha256, Instant from, Instant to, long samples) {}
 
+    private final Clock clock;
     private final TemporaryFiles temporary;
     private final TraceStore store;
     private final CaseFiles cases;
     private final TransactionTemplate transactions;
 
-    LogController(TemporaryFiles temporary, TraceStore store, CaseFiles cases, TransactionTemplate transactions) {
+    LogController(
+            Clock clock,
+            TemporaryFiles temporary,
+            TraceStore store,
+            CaseFiles cases,
+            TransactionTemplate transactions) {
+        this.clock = clock;
         this.temporary = temporary;
         this.store = store;
         this.cases = cases;
@@ -194,7 +201,7 @@ class LogController {
         PointKey key = new PointKey(point, component);
         List<Point> takers = takers(cases.open(id, person), key);
         byte[] head = content.readNBytes(LoggerGuess.LOOKED_AT + 1);
-        return looked(head, key, takers, () -> LoggerGuess.of(head, zoneOf(zone), Instant.now()));
+        return looked(head, key, takers, () -> LoggerGuess.of(head, zoneOf(zone), clock.instant()));
     }
 
     /** What a logger's file looks like when it is read as a person says. */
@@ -348,7 +355,7 @@ class LogController {
     private List<Taken> taken(String id, Path sent, Dialect dialect, List<TraceStore.Column> columns, Person person) {
         cases.openForWriting(id, person);
         try (InputStream file = Files.newInputStream(sent)) {
-            List<Trace> traces = store.keep(id, file, dialect, columns, person.name(), Instant.now());
+            List<Trace> traces = store.keep(id, file, dialect, columns, person.name(), clock.instant());
             List<Taken> taken = new ArrayList<>();
             for (int i = 0; i < traces.size(); i++) {
                 Trace trace = traces.get(i);

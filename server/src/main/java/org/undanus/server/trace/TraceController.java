@@ -10,6 +10,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.time.Clock;
 import java.time.Instant;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -50,12 +51,19 @@ class TraceController {
 
     private static final String SENML = "application/senml+json";
 
+    private final Clock clock;
     private final TemporaryFiles temporary;
     private final TraceStore store;
     private final CaseFiles cases;
     private final TransactionTemplate transactions;
 
-    TraceController(TemporaryFiles temporary, TraceStore store, CaseFiles cases, TransactionTemplate transactions) {
+    TraceController(
+            Clock clock,
+            TemporaryFiles temporary,
+            TraceStore store,
+            CaseFiles cases,
+            TransactionTemplate transactions) {
+        this.clock = clock;
         this.temporary = temporary;
         this.store = store;
         this.cases = cases;
@@ -90,7 +98,7 @@ class TraceController {
     private TraceView kept(String id, Point point, Path file, Person person) {
         cases.openForWriting(id, person);
         try (InputStream csv = Files.newInputStream(file)) {
-            return TraceView.of(store.keep(id, point, csv, person.name(), Instant.now()));
+            return TraceView.of(store.keep(id, point, csv, person.name(), clock.instant()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -84,12 +85,14 @@ class HoldController {
             Optional<String> power,
             Optional<Meanwhile> meanwhile) {}
 
+    private final Clock clock;
     private final Holds holds;
     private final CaseFiles cases;
     private final HoldTimes times;
     private final TransactionTemplate transactions;
 
-    HoldController(Holds holds, CaseFiles cases, HoldTimes times, TransactionTemplate transactions) {
+    HoldController(Clock clock, Holds holds, CaseFiles cases, HoldTimes times, TransactionTemplate transactions) {
+        this.clock = clock;
         this.transactions = transactions;
         this.holds = holds;
         this.cases = cases;
@@ -129,7 +132,7 @@ class HoldController {
                 id,
                 started.id(),
                 new PointKey(started.point(), started.component()),
-                Instant.now().minusSeconds(Math.max(-FAR, Math.min(FAR, started.ago()))),
+                clock.instant().minusSeconds(Math.max(-FAR, Math.min(FAR, started.ago()))),
                 person);
         return view(hold, cases.open(id, person), units).orElseThrow();
     }
@@ -147,7 +150,7 @@ class HoldController {
     private EndedHold ended(String id, String hold, EndOfHold asked, Person person) {
         CaseFile file = cases.openForWriting(id, person);
         Hold running = holds.of(id, hold);
-        Instant now = Instant.now();
+        Instant now = clock.instant();
         EndedHold ended = new EndedHold(HoldTimes.written(running.lasting(now)));
         if (!running.runs() && asked.keep() && asked.reading().toString().equals(running.readingId())) {
             return ended;
@@ -185,13 +188,13 @@ class HoldController {
                 .body(content);
     }
 
-    private static Optional<HoldView> view(Hold hold, CaseFile file, Optional<UnitSystem> units) {
+    private Optional<HoldView> view(Hold hold, CaseFile file, Optional<UnitSystem> units) {
         return file.line(hold.key())
                 .map(line -> view(hold, line, file, units.orElse(file.rules().display())));
     }
 
-    private static HoldView view(Hold hold, CaseFile.Line line, CaseFile file, UnitSystem units) {
-        Instant now = Instant.now();
+    private HoldView view(Hold hold, CaseFile.Line line, CaseFile file, UnitSystem units) {
+        Instant now = clock.instant();
         Station station = file.station(line);
         Optional<Holding> holding = Walk.plan(station).map(StationPlan::holdings).orElse(List.of()).stream()
                 .filter(each -> each.line().id().equals(hold.point()))

@@ -6,6 +6,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -105,6 +106,7 @@ class LiveController {
     /** Samples that make a line. */
     private static final int LEAST_OF_A_CURVE = 2;
 
+    private final Clock clock;
     private final LiveStore live;
     private final CaseFiles cases;
     private final Readings readings;
@@ -115,6 +117,7 @@ class LiveController {
     private final Displays displays;
 
     LiveController(
+            Clock clock,
             LiveStore live,
             CaseFiles cases,
             Readings readings,
@@ -123,6 +126,7 @@ class LiveController {
             TransactionTemplate transactions,
             LiveFeed feed,
             Displays displays) {
+        this.clock = clock;
         this.displays = displays;
         this.live = live;
         this.cases = cases;
@@ -192,7 +196,7 @@ class LiveController {
         transactions.executeWithoutResult(status -> {
             cases.openForWriting(id, person);
             Listening taken = live.holdOwn(id, listening, person);
-            Instant at = live.last(taken).map(LiveStore.TraceSample::at).orElseGet(Instant::now);
+            Instant at = live.last(taken).map(LiveStore.TraceSample::at).orElseGet(clock::instant);
             live.mark(taken, at, asked.act(), person.name());
         });
     }
@@ -251,7 +255,7 @@ class LiveController {
             throw new UnsuitableException("point", asked.title() + " is not read off an instrument.");
         }
         QuantityFormat format = QuantityFormat.of(units.orElse(file.rules().display()));
-        Instant now = Instant.now();
+        Instant now = clock.instant();
         List<String> heard = live.sending(person);
         return displays.of(asked).stream()
                 .filter(shown -> heard.contains(shown.instrument()))
@@ -294,7 +298,7 @@ class LiveController {
             }
             Listening taken = live.holdOwn(id, listening, person);
             Point point = Readings.line(file, taken.key()).point();
-            String sha256 = traces.keep(id, point, live.csv(taken), person.name(), Instant.now())
+            String sha256 = traces.keep(id, point, live.csv(taken), person.name(), clock.instant())
                     .sha256();
             readings.save(
                     id,
@@ -350,7 +354,7 @@ class LiveController {
                                     Readings.line(file, heard.key()).point(),
                                     live.csv(heard),
                                     person.name(),
-                                    Instant.now())
+                                    clock.instant())
                             .sha256());
             live.strike(taken, curve, person.name());
             live.forget(taken, person.name());

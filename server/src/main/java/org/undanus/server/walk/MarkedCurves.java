@@ -1,5 +1,6 @@
 package org.undanus.server.walk;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -27,13 +28,15 @@ import org.undanus.server.live.LiveStore;
 /** What is marked while lines listen: it is read beside the curve, and begins and ends holds. */
 @Component
 class MarkedCurves {
+    private final Clock clock;
     private final LiveStore live;
     private final CaseFiles cases;
     private final Holds holds;
     private final HoldTimes times;
     private final Accounts accounts;
 
-    MarkedCurves(LiveStore live, CaseFiles cases, Holds holds, HoldTimes times, Accounts accounts) {
+    MarkedCurves(Clock clock, LiveStore live, CaseFiles cases, Holds holds, HoldTimes times, Accounts accounts) {
+        this.clock = clock;
         this.live = live;
         this.cases = cases;
         this.holds = holds;
@@ -55,7 +58,7 @@ class MarkedCurves {
             PointKey key = new PointKey(holding.line().id(), listening.component());
             holds.running(file.header().id(), key).ifPresent(hold -> end(file, hold, holding, came, person.get()));
             if (holding.begins().filter(came.mark().act()::equals).isPresent()) {
-                holds.start(file.header().id(), UUID.randomUUID(), key, Instant.now(), person.get());
+                holds.start(file.header().id(), UUID.randomUUID(), key, clock.instant(), person.get());
             }
         }
     }
@@ -70,7 +73,7 @@ class MarkedCurves {
     /** Its time is that between the two marks, by the instrument's clock. */
     private void end(CaseFile file, Hold hold, Holding holding, LiveMark.Came came, Person person) {
         LiveMark mark = came.mark();
-        Instant now = Instant.now();
+        Instant now = clock.instant();
         Duration lasted = live.marks(came.listening()).stream()
                 .filter(each -> holding.begins().filter(each.act()::equals).isPresent()
                         && each.at().isBefore(mark.at()))

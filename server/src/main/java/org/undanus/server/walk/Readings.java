@@ -1,6 +1,6 @@
 package org.undanus.server.walk;
 
-import java.time.Instant;
+import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -56,13 +56,15 @@ public class Readings {
     /** @param changed the judgements that are not what they were */
     public record Outcome(CaseFile file, CaseFile.Line line, List<Judgement> changed) {}
 
+    private final Clock clock;
     private final CaseFiles cases;
     private final Instruments instruments;
 
     private final StopNotices notices;
     private final LiveStore live;
 
-    Readings(CaseFiles cases, Instruments instruments, StopNotices notices, LiveStore live) {
+    Readings(Clock clock, CaseFiles cases, Instruments instruments, StopNotices notices, LiveStore live) {
+        this.clock = clock;
         this.live = live;
         this.cases = cases;
         this.instruments = instruments;
@@ -191,7 +193,7 @@ public class Readings {
         }
     }
 
-    private static Reading reading(CaseFile file, Typed typed, Entry.Understood understood, Person person) {
+    private Reading reading(CaseFile file, Typed typed, Entry.Understood understood, Person person) {
         return new Reading(
                 typed.id(),
                 typed.key(),
@@ -201,7 +203,7 @@ public class Readings {
                 typed.instrument(),
                 typed.grade(),
                 person.name(),
-                Instant.now().truncatedTo(ChronoUnit.MILLIS),
+                clock.instant().truncatedTo(ChronoUnit.MILLIS),
                 file.header().stage(),
                 !person.inspects());
     }

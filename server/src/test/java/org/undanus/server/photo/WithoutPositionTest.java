@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.time.ZoneOffset;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -15,10 +16,11 @@ class WithoutPositionTest {
     @Test
     void aJpegLosesItsPlaceAndKeepsItsPictureAndWhichWayIsUp() throws Exception {
         byte[] taken = TestPictures.jpegFromACamera();
-        assertThat(PhotoFile.of(taken).position()).isPresent();
-        assertThat(PhotoFile.of(taken).position().orElseThrow().latitude()).isEqualTo(47.5);
+        assertThat(PhotoFile.of(taken, ZoneOffset.UTC).position()).isPresent();
+        assertThat(PhotoFile.of(taken, ZoneOffset.UTC).position().orElseThrow().latitude())
+                .isEqualTo(47.5);
         byte[] bare = WithoutPosition.of(taken, "image/jpeg");
-        PhotoFile read = PhotoFile.of(bare);
+        PhotoFile read = PhotoFile.of(bare, ZoneOffset.UTC);
         assertThat(read.position()).isEmpty();
         assertThat(read.takenAt()).isEmpty();
         assertThat(read.width()).isEqualTo(640);

@@ -268,15 +268,30 @@ class SealBytesTest {
     }
 
     @Test
+    void packedBySomebodyElseWhatWasChangedIsNamedAllTheSame() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, byte[]> each :
+                    with("case.json", bytes(CASE.replace("12 in", "13 in"))).entrySet()) {
+                zip.putNextEntry(new ZipEntry(each.getKey()));
+                zip.write(each.getValue());
+            }
+        }
+        assertNamed(out.toByteArray(), "It is packed otherwise than a sealed file is", "Changed: readings 1: a.b");
+    }
+
+    @Test
     void whatIsPackedToUnfoldIsNotUnfolded() throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
             zip.putNextEntry(new ZipEntry(Seal.FILE));
             zip.write(sealBytes());
             zip.putNextEntry(new ZipEntry("case.json"));
-            zip.write(new byte[50 << 20]);
+            for (int megabytes = 0; megabytes < 300; megabytes++) {
+                zip.write(new byte[1 << 20]);
+            }
         }
-        assertNamed(out.toByteArray(), "It is packed otherwise than a sealed file is");
+        assertNamed(out.toByteArray(), "something within is larger than 256 MB");
     }
 
     @Test

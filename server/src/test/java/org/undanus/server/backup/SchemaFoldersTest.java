@@ -1,0 +1,107 @@
+package org.undanus.server.backup;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.undanus.server.Undanus;
+import org.undanus.server.account.Person;
+import org.undanus.server.account.Role;
+import org.undanus.server.installation.CaseFile;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.journal.JournalCheck;
+
+/**
+ * A small folder of every version of the schema, made once by that version, opens, checks and restores. They hold no key: what
+ * their journals' ends were signed with stayed behind.
+ */
+class SchemaFoldersTest {
+    private static final Path KEPT = Path.of("src/test/resources/schemas");
+    private static final Path MIGRATIONS = Path.of("src/main/resources/db/migration");
+    private static final Person LEAD = new Person("lead", "Lead", Role.QUALITY_LEAD, Optional.empty());
+
+    @TempDir
+    Path elsewhere;
+
+    private static int newest() {
+        try (Stream<Path> files = Files.list(MIGRATIONS)) {
+            return files.map(file -> file.getFileName().toString())
+                    .mapToInt(name -> Integer.parseInt(name.substring(1, name.indexOf("__"))))
+                    .max()
+                    .orElseThrow();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    static Stream<Integer> versions() {
+        return IntStream.range(1, newest())
+                .filter(version -> Files.exists(KEPT.resolve("v" + version + ".zip")))
+                .boxed();
+    }
+
+    @Test
+    void thereIsOneOfEveryVersionBeforeThis() {
+        assertThat(versions())
+                .as("before a migration is added, a folder of the version before is kept: see CONTRIBUTING.md")
+                .containsExactlyElementsOf(IntStream.range(1, newest()).boxed().toList());
+    }
+
+    private static void unpack(int version, Path to) throws IOException {
+        Files.createDirectories(to);
+        try (InputStream file = Files.newInputStream(KEPT.resolve("v" + version + ".zip"));
+                ZipInputStream zip = new ZipInputStream(file)) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                Files.copy(zip, to.resolve(entry.getName()));
+            }
+        }
+    }
+
+    private static ConfigurableApplicationContext opened(Path folder) {
+        return new SpringApplication(Undanus.class).run("--undanus.data=" + folder, "--server.port=0");
+    }
+
+    @ParameterizedTest
+    @MethodSource("versions")
+    void itOpensChecksAndRestores(int version) throws IOException {
+        Path folder = elsewhere.resolve("folder");
+        unpack(version, folder);
+        Path backup = elsewhere.resolve("backup.zip");
+        int installations;
+        try (ConfigurableApplicationContext context = opened(folder)) {
+            assertThat(context.getBean(JournalCheck.class).run().sentence()).contains("The data is sound");
+            installations = judged(context);
+            context.getBean(Backup.class).to(backup);
+        }
+        assertThat(installations).isPositive();
+        Path restored = elsewhere.resolve("restored");
+        BackupCommands.unpack(backup, restored);
+        try (ConfigurableApplicationContext context = opened(restored)) {
+            assertThat(context.getBean(JournalCheck.class).run().sentence())
+                    .contains("The data is sound", "Signed ends that agree");
+            assertThat(judged(context)).isEqualTo(installations);
+        }
+    }
+
+    private static int judged(ConfigurableApplicationContext context) {
+        int installations = 0;
+        for (CaseFile file : context.getBean(CaseFiles.class).all(LEAD)) {
+            assertThat(file.judgements().all()).isNotEmpty();
+            installations++;
+        }
+        return installations;
+    }
+}
