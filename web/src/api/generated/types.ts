@@ -2823,6 +2823,7 @@ export interface components {
             title: string;
             building: string;
             elevation: string;
+            zone?: string;
             system: string;
             crew: string;
             replacement: boolean;
@@ -3465,6 +3466,7 @@ export interface components {
             title: string;
             building: string;
             elevation: string;
+            zone?: string;
             system: string;
             crew: string;
             replacement: boolean;

@@ -31,6 +31,9 @@ import org.undanus.server.journal.JournalCheck;
 class SchemaFoldersTest {
     private static final Path KEPT = Path.of("src/test/resources/schemas");
     private static final Path MIGRATIONS = Path.of("src/main/resources/db/migration");
+    /** Its folder holds rule books and an account alone. */
+    private static final int WITHOUT_INSTALLATIONS = 18;
+
     private static final Person LEAD = new Person("lead", "Lead", Role.QUALITY_LEAD, Optional.empty());
 
     @TempDir
@@ -70,26 +73,39 @@ class SchemaFoldersTest {
         }
     }
 
-    private static ConfigurableApplicationContext opened(Path folder) {
-        return new SpringApplication(Undanus.class).run("--undanus.data=" + folder, "--server.port=0");
+    private static ConfigurableApplicationContext opened(Path folder, int version) {
+        return new SpringApplication(Undanus.class)
+                .run(
+                        "--undanus.data=" + folder,
+                        "--server.port=0",
+                        "--undanus.demo=" + (version != WITHOUT_INSTALLATIONS));
     }
 
     @ParameterizedTest
     @MethodSource("versions")
-    void itOpensChecksAndRestores(int version) throws IOException {
+    void itOpensAndChecks(int version) throws IOException {
         Path folder = elsewhere.resolve("folder");
         unpack(version, folder);
+        try (ConfigurableApplicationContext context = opened(folder, version)) {
+            assertThat(context.getBean(JournalCheck.class).run().sentence()).contains("The data is sound");
+            assertThat(judged(context)).isGreaterThan(version == WITHOUT_INSTALLATIONS ? -1 : 0);
+        }
+    }
+
+    /** Once opened they are all of the same schema: the oldest stands for the rest. */
+    @Test
+    void theOldestIsBackedUpAndRestored() throws IOException {
+        Path folder = elsewhere.resolve("folder");
+        unpack(1, folder);
         Path backup = elsewhere.resolve("backup.zip");
         int installations;
-        try (ConfigurableApplicationContext context = opened(folder)) {
-            assertThat(context.getBean(JournalCheck.class).run().sentence()).contains("The data is sound");
+        try (ConfigurableApplicationContext context = opened(folder, 1)) {
             installations = judged(context);
             context.getBean(Backup.class).to(backup);
         }
-        assertThat(installations).isPositive();
         Path restored = elsewhere.resolve("restored");
         BackupCommands.unpack(backup, restored);
-        try (ConfigurableApplicationContext context = opened(restored)) {
+        try (ConfigurableApplicationContext context = opened(restored, 1)) {
             assertThat(context.getBean(JournalCheck.class).run().sentence())
                     .contains("The data is sound", "Signed ends that agree");
             assertThat(judged(context)).isEqualTo(installations);
