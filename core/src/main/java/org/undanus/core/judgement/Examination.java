@@ -492,6 +492,15 @@ public final class Examination {
         return finding().conclude(Verdict.NOT_SHOWN, Text.of("No data sheet tells {}.", what), remedy);
     }
 
+    /** An older version of the rule book does not choose between the schools there are now. */
+    Judgement undecided(SchoolTopic topic) {
+        return finding()
+                .conclude(
+                        Verdict.NOT_SHOWN,
+                        Text.of("This version of the rule book does not decide: {}.", topic.title()),
+                        "Move the installation to a newer version of its rule book.");
+    }
+
     /** An older version of the rule book is silent on what this requirement asks, or a general one on what belongs to the place. */
     public Judgement undecided(List<Setting> settings) {
         return finding()

@@ -128,6 +128,10 @@ public final class Judge {
     }
 
     private static Judgement examined(Requirement requirement, Examination x, RuleBook rules) {
+        Optional<SchoolTopic> silent = requirement.about().topic().filter(topic -> !rules.decides(topic));
+        if (silent.isPresent()) {
+            return x.undecided(silent.get());
+        }
         List<Setting> undecided = requirement.about().settings().stream()
                 .filter(setting -> setting.needed() && !rules.decides(setting))
                 .toList();

@@ -151,8 +151,16 @@ public record RuleBook(
         return setting(setting).value().si();
     }
 
+    /** Whether the book chooses between the schools; one kept from before the topic was asked for may not. */
+    public boolean decides(SchoolTopic topic) {
+        return schools.containsKey(topic.id());
+    }
+
+    /** The school it chooses; the first there is where it does not, by which nothing is judged then: see {@link #decides}. */
     public SchoolTopic.School school(SchoolTopic topic) {
-        return topic.school(schools.get(topic.id()));
+        return decides(topic)
+                ? topic.school(schools.get(topic.id()))
+                : topic.schools().get(0);
     }
 
     public List<Quantity> sizes(String list) {

@@ -7,6 +7,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
@@ -50,6 +51,9 @@ class SchemaFoldersTest {
         }
     }
 
+    /** These never stood alone: their migrations were brought in together with the one after. */
+    private static final Set<Integer> WITHIN_ANOTHER = Set.of(4, 5, 15);
+
     static Stream<Integer> versions() {
         return IntStream.range(1, newest())
                 .filter(version -> Files.exists(KEPT.resolve("v" + version + ".zip")))
@@ -60,7 +64,10 @@ class SchemaFoldersTest {
     void thereIsOneOfEveryVersionBeforeThis() {
         assertThat(versions())
                 .as("before a migration is added, a folder of the version before is kept: see CONTRIBUTING.md")
-                .containsExactlyElementsOf(IntStream.range(1, newest()).boxed().toList());
+                .containsExactlyElementsOf(IntStream.range(1, newest())
+                        .filter(version -> !WITHIN_ANOTHER.contains(version))
+                        .boxed()
+                        .toList());
     }
 
     private static void unpack(int version, Path to) throws IOException {
