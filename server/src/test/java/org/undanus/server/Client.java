@@ -14,6 +14,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -206,6 +207,29 @@ public final class Client {
                 .map(entry -> entry.path("id").asString())
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** A commissioning record with the outdoor air alone, read at ten. */
+    static Map<String, Object> record(String outdoorAir) {
+        return Map.of(
+                "signedBy",
+                "Fitter",
+                "day",
+                "2026-09-01",
+                "coldest",
+                "10 °C",
+                "warmest",
+                "20 °C",
+                "values",
+                List.of(Map.of(
+                        "point",
+                        "running.outdoor-dry-bulb",
+                        "component",
+                        "system",
+                        "value",
+                        outdoorAir,
+                        "readAt",
+                        "2026-09-01 10:00")));
     }
 
     public static Map<String, Object> reading(String point, String component, String typed) {

@@ -112,20 +112,7 @@ class ContractTest {
             return records.get(0).path("id").asString();
         }
         return inspector
-                .post(
-                        "/api/installations/" + installation + "/records",
-                        Map.of(
-                                "signedBy",
-                                "Fitter",
-                                "day",
-                                "2026-09-01",
-                                "coldest",
-                                "10 °C",
-                                "warmest",
-                                "20 °C",
-                                "values",
-                                List.of(Map.of(
-                                        "point", "running.outdoor-dry-bulb", "component", "system", "value", "45 °C"))))
+                .post("/api/installations/" + installation + "/records", Client.record("45 °C"))
                 .expect(201)
                 .json()
                 .path("id")

@@ -179,27 +179,7 @@ class JournalTest {
 
     /** A commissioning record with all that hangs on one. */
     private static void paper(Client lead, String id) {
-        String record = lead.post(
-                        "/api/installations/" + id + "/records",
-                        Map.of(
-                                "signedBy",
-                                "Fitter",
-                                "day",
-                                "2026-09-01",
-                                "coldest",
-                                "10 °C",
-                                "warmest",
-                                "20 °C",
-                                "values",
-                                List.of(Map.of(
-                                        "point",
-                                        "running.outdoor-dry-bulb",
-                                        "component",
-                                        "system",
-                                        "value",
-                                        "45 °C",
-                                        "readAt",
-                                        "2026-09-01 10:00"))))
+        String record = lead.post("/api/installations/" + id + "/records", Client.record("45 °C"))
                 .expect(201)
                 .json()
                 .path("id")

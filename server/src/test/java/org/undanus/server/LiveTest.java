@@ -539,4 +539,25 @@ class LiveTest {
         assertThat(SERVER.signedIn("lead").follow(live(id) + "/feed").statusCode())
                 .isEqualTo(200);
     }
+
+    @Test
+    void ofTwoWhoLetAnInstrumentBeHeardAtOnceAtTwoPlacesOneIsTold() throws Exception {
+        List<String> places = List.of(inspector.installation("LH-44"), inspector.installation("LH-01"));
+        for (int round = 0; round < 5; round++) {
+            List<UUID> ids = List.of(UUID.randomUUID(), UUID.randomUUID());
+            List<CompletableFuture<Integer>> both = IntStream.range(0, 2)
+                    .mapToObj(i -> {
+                        Client one = SERVER.signedIn("inspector");
+                        return CompletableFuture.supplyAsync(() -> listens(one, places.get(i), ids.get(i), "vacuum-1")
+                                .status());
+                    })
+                    .toList();
+            List<Integer> answers = List.of(both.get(0).get(), both.get(1).get());
+            assertThat(answers).containsExactlyInAnyOrder(201, 409);
+            int heard = answers.indexOf(201);
+            inspector
+                    .post(live(places.get(heard)) + "/" + ids.get(heard) + "/leave", Map.of())
+                    .expect(204);
+        }
+    }
 }

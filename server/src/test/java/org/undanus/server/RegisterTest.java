@@ -295,27 +295,7 @@ class RegisterTest {
                 .json()
                 .path("id")
                 .asString();
-        lead.post(
-                        "/api/installations/" + id + "/records",
-                        Map.of(
-                                "signedBy",
-                                "Fitter",
-                                "day",
-                                "2026-09-01",
-                                "coldest",
-                                "10 °C",
-                                "warmest",
-                                "20 °C",
-                                "values",
-                                List.of(Map.of(
-                                        "point",
-                                        "running.outdoor-dry-bulb",
-                                        "component",
-                                        "system",
-                                        "value",
-                                        "15 °C",
-                                        "readAt",
-                                        "2026-09-01 10:00"))))
+        lead.post("/api/installations/" + id + "/records", Client.record("15 °C"))
                 .expect(201);
         JsonNode carried = lead.get("/api/installations/" + id + "/case.json")
                 .expect(200)

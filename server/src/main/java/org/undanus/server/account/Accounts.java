@@ -99,21 +99,6 @@ public class Accounts {
     }
 
     /**
-     * An account without its secrets, as it is carried from one system to another.
-     *
-     * @param active whether they may sign in where it comes from
-     */
-    public record Carried(Person person, boolean active) {}
-
-    /** All there are. */
-    @Transactional(readOnly = true)
-    public List<Carried> carried() {
-        return mapper.all().stream()
-                .map(row -> new Carried(row.person(), row.active()))
-                .toList();
-    }
-
-    /**
      * Adds an account that comes from elsewhere, switched off and without a password: the quality lead gives it one and switches it
      * on. One that is here already stays as it is.
      */
@@ -165,13 +150,15 @@ public class Accounts {
     }
 
     /**
-     * An account as it stands.
+     * An account as it stands, without its secrets.
      *
+     * @param active whether they may sign in
      * @param version how often it was changed
      */
-    record Standing(Person person, boolean active, int version) {}
+    public record Standing(Person person, boolean active, int version) {}
 
-    List<Standing> all() {
+    @Transactional(readOnly = true)
+    public List<Standing> all() {
         return mapper.all().stream()
                 .map(row -> new Standing(row.person(), row.active(), row.version()))
                 .toList();

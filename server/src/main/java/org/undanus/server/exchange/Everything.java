@@ -80,9 +80,9 @@ class Everything {
     /** An account without its secrets. */
     record PersonRecord(String name, String title, Role role, Optional<String> crew, boolean active) {
 
-        static PersonRecord of(Accounts.Carried carried) {
-            Person person = carried.person();
-            return new PersonRecord(person.name(), person.title(), person.role(), person.crew(), carried.active());
+        static PersonRecord of(Accounts.Standing standing) {
+            Person person = standing.person();
+            return new PersonRecord(person.name(), person.title(), person.role(), person.crew(), standing.active());
         }
 
         /** @throws UnsuitableException where it is none */
@@ -186,7 +186,7 @@ class Everything {
                             .map(each -> LetterRecord.of(
                                     each, references.get(each.letter().installationId())))
                             .toList());
-            put(zip, PEOPLE, accounts.carried().stream().map(PersonRecord::of).toList());
+            put(zip, PEOPLE, accounts.all().stream().map(PersonRecord::of).toList());
             for (String seal : seals.numbers()) {
                 zip.putNextEntry(new ZipEntry("seals/" + number++ + "-" + plain(seal) + ".zip"));
                 seals.write(seal, zip);

@@ -34,7 +34,9 @@ class SignedByCount {
 
     @EventListener
     void linked(Journal.Linked to) {
-        if (to.sequence() - signed.get() >= MOST_UNSIGNED && waiting.compareAndSet(false, true)) {
+        if (!apart.isShutdown()
+                && to.sequence() - signed.get() >= MOST_UNSIGNED
+                && waiting.compareAndSet(false, true)) {
             apart.execute(() -> {
                 waiting.set(false);
                 heads.sign("by count").ifPresent(signed::set);

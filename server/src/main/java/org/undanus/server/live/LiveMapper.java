@@ -41,6 +41,10 @@ interface LiveMapper {
     @Select("SELECT instrument, digest, added_by, added_at, crew FROM instrument_token ORDER BY instrument")
     List<TokenRow> tokens();
 
+    /** Lets one at a time let an instrument be heard; empty where it has no token. */
+    @Select("SELECT instrument FROM instrument_token WHERE instrument = #{instrument} FOR UPDATE")
+    String lock(String instrument);
+
     @Delete("DELETE FROM instrument_token WHERE instrument = #{instrument}")
     void forgetToken(String instrument);
 

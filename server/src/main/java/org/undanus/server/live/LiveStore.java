@@ -197,6 +197,7 @@ public class LiveStore {
         if (mapper.at(installation).stream().anyMatch(each -> each.key().equals(key))) {
             throw new ConflictException("This line listens already.", instrument, null);
         }
+        mapper.lock(instrument);
         if (mapper.to(instrument).stream()
                 .anyMatch(each -> !each.installationId().equals(installation))) {
             throw new ConflictException(

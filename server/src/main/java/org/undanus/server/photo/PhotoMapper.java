@@ -71,6 +71,9 @@ interface PhotoMapper {
     @Select("SELECT media_type, content FROM photo WHERE id = #{id}")
     Picture content(String id);
 
+    @Select("SELECT COUNT(*) > 0 FROM photo WHERE sha256 = #{sha256}")
+    boolean holds(String sha256);
+
     /** Not remembered: a transaction may go through all of them. */
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
     @Select("SELECT media_type, content FROM photo WHERE sha256 = #{sha256} FETCH FIRST ROW ONLY")

@@ -202,6 +202,12 @@ public class Photos {
                 kept.mediaType(), withPosition ? kept.content() : WithoutPosition.of(kept.content(), kept.mediaType()));
     }
 
+    /** Whether something with this digest was taken as a photo. */
+    @Transactional(readOnly = true)
+    public boolean holds(String sha256) {
+        return mapper.holds(sha256);
+    }
+
     /** What was taken as a photo with this digest, as it came in; whoever asks has seen to it that it may be seen. */
     @Transactional(readOnly = true)
     public Optional<byte[]> ofDigest(String sha256) {

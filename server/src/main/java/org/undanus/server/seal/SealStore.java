@@ -58,7 +58,7 @@ class SealStore {
                 zip.putNextEntry(new ZipEntry(Seal.FILE));
                 zip.write(ExactCheck.bytes(seal, json));
                 for (SealArchive.Entry entry : seal.entries()) {
-                    if (photos.ofDigest(entry.sha256()).isEmpty()) {
+                    if (!photos.holds(entry.sha256())) {
                         zip.putNextEntry(new ZipEntry(entry.name()));
                         try (InputStream content = contents.open(entry)) {
                             content.transferTo(zip);
