@@ -11,7 +11,9 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.core.CaseFixture;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 
@@ -59,6 +61,24 @@ class RuleBookReaderTest {
                         .get("running.capacity"))
                 .extracting(limit -> limit.value().si())
                 .containsExactly(0.85);
+    }
+
+    @Test
+    void whatABookFromBeforeASchoolIsSilentOnIsNotShown() {
+        RuleBook silent = RuleBookReader.readKept(
+                BOOK.replaceFirst("(?m)^  condensate.float-switch: .*\\n", ""),
+                Walk.vocabulary(),
+                any -> Optional.empty());
+        assertThat(new CaseFixture().rules(silent).judgements().stream().filter(judgement -> judgement
+                        .about()
+                        .topic()
+                        .filter(topic -> topic.id().equals("condensate.float-switch"))
+                        .isPresent()))
+                .isNotEmpty()
+                .allSatisfy(judgement -> {
+                    assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+                    assertThat(judgement.because().toString()).contains("does not decide: What a float switch stops");
+                });
     }
 
     private static RuleBook extending(String more) {
