@@ -57,6 +57,13 @@ async function give() {
 <style scoped>
 .token {
   grid-column: 1 / -1;
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+
+.token .label {
+  margin: 0;
 }
 
 code {
