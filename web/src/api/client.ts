@@ -124,11 +124,12 @@ async function send(
   body?: unknown,
   kind = "application/json",
   upload?: Upload,
+  keepalive = false,
 ) {
   pending.value++;
   try {
     const by = upload && { fetch: sending(upload) };
-    const init = body === undefined ? {} : { body, headers: { "Content-Type": kind }, ...by };
+    const init = body === undefined ? {} : { body, headers: { "Content-Type": kind }, keepalive, ...by };
     const answered = await http.request(method, address as never, init as never);
     return (answered as { data: unknown }).data as never;
   } finally {
@@ -143,6 +144,11 @@ export const api = {
     body: Body<P, "post">,
     kind?: string,
   ): Promise<Answer<P, "post">> => send("post", address, body, kind),
+  /** The same, sent also where the page goes meanwhile. */
+  postAnyway: <P extends Asked<"post">>(
+    address: Address<P>,
+    body: Body<P, "post">,
+  ): Promise<Answer<P, "post">> => send("post", address, body, undefined, undefined, true),
   /** A file as it is; the server tells by its content what it is. */
   file: <P extends Asked<"post">>(
     address: Address<P>,

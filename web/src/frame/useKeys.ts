@@ -18,6 +18,7 @@ export function useSingleKeys() {
 export const KEYS: readonly { key: string; does: string }[] = [
   { key: "n", does: "the line that can change most" },
   { key: "p", does: "previous line" },
+  { key: "Enter", does: "the first open line, from the top of the page" },
   { key: "e", does: "evidence of the chosen judgement" },
   { key: "w", does: "why: how the judgement follows" },
   { key: "f", does: "raise a correction" },
@@ -37,12 +38,14 @@ function visible(element: Element): boolean {
   return element.getClientRects().length > 0;
 }
 
-/** A field in a dialog that has closed may still hold the focus; nobody types there. */
+/** Where answers are given letters are no shortcuts, also where an answer is a button. A field in a dialog that has closed may still hold the focus; nobody types there. */
 function typing(target: EventTarget | null): boolean {
   return (
     (target instanceof HTMLInputElement ||
       target instanceof HTMLTextAreaElement ||
-      target instanceof HTMLSelectElement) &&
+      target instanceof HTMLSelectElement ||
+      (target instanceof HTMLElement &&
+        (target.isContentEditable || !!target.closest("[role=group] .option")))) &&
     visible(target)
   );
 }

@@ -37,9 +37,11 @@ watch(open, async (now) => {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(reading, index) in readings" :key="reading.id">
+        <tr v-for="reading in readings" :key="reading.id">
           <td class="mono">
-            <component :is="index === 0 ? 'strong' : 's'">{{ reading.said }}</component>
+            <strong v-if="reading.id === line?.reading?.id">{{ reading.said }}</strong>
+            <span v-else-if="reading.says === 'TAKEN_BACK'">{{ reading.said }}</span>
+            <s v-else>{{ reading.said }}</s>
           </td>
           <td>{{ gradeWord(reading.grade) }}</td>
           <td>{{ reading.by }}</td>

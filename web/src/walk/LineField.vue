@@ -39,6 +39,31 @@ const hint = computed(() =>
 );
 const field = ref<HTMLElement>();
 
+/** Whether a closed list is gone through by keys: that chooses nothing before Enter or leaving. */
+let byKey = false;
+function pressedInList(event: KeyboardEvent) {
+  byKey = event.key !== "Enter";
+  if (!byKey) {
+    emit("commit");
+  }
+}
+function changedInList() {
+  if (byKey) {
+    emit("typing");
+  } else {
+    emit("commit");
+  }
+}
+
+/** Along the buttons by arrows; Enter or the space bar answers. */
+function along(event: KeyboardEvent, by: number) {
+  const all = [
+    ...((event.currentTarget as HTMLElement).querySelectorAll("button") as NodeListOf<HTMLElement>),
+  ];
+  const at = all.indexOf(document.activeElement as HTMLElement);
+  all[(at + by + all.length) % all.length]?.focus();
+}
+
 function chosen(event: Event) {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
@@ -52,7 +77,14 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
 </script>
 
 <template>
-  <div v-if="buttons" class="options" role="group" :aria-label="line.title">
+  <div
+    v-if="buttons"
+    class="options"
+    role="group"
+    :aria-label="line.title"
+    @keydown.right.prevent="along($event, 1)"
+    @keydown.left.prevent="along($event, -1)"
+  >
     <button
       v-for="(option, index) in options"
       :key="option"
@@ -103,7 +135,10 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
     v-model="typed"
     :aria-label="line.title"
     class="field mono"
-    @change="emit('commit')"
+    :class="{ unsaved }"
+    @pointerdown="byKey = false"
+    @keydown="pressedInList"
+    @change="changedInList"
   >
     <option value="" disabled>choose</option>
     <option v-for="option in options" :key="option">{{ option }}</option>

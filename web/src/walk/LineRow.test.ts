@@ -1,10 +1,12 @@
 import { flushPromises, mount } from "@vue/test-utils";
-import { expect, test, vi } from "vitest";
+import { beforeEach, expect, test, vi } from "vitest";
 import { ProblemError } from "../api/client";
 import { useSession } from "../session/useSession";
 import LineRow from "./LineRow.vue";
 import { judgement } from "./judgement.fixture";
-import { reactive } from "vue";
+import { reactive, ref } from "vue";
+import { HAND } from "./hand";
+import { useUnsaved } from "./useUnsaved";
 import type { Using } from "./useUsing";
 import type { Judgement, Line } from "./useWalk";
 
@@ -29,8 +31,16 @@ const line: Line = {
 };
 
 const log = vi.fn();
+const place = { installation: "i", station: "siting" };
+
+beforeEach(() => {
+  localStorage.clear();
+  useSession().person.value = { ...nobody, name: crypto.randomUUID() };
+});
+const nobody = { title: "", role: "INSPECTOR" as const };
 
 const known = {
+  says: "READ" as const,
   grade: "WITNESSED" as const,
   by: "inspector",
   byCrew: false,
@@ -42,11 +52,15 @@ function row(
   over: Partial<Line> = {},
   judgements: Judgement[] = [],
   using: Using = { grade: "WITNESSED", instruments: {}, units: {} },
+  hand?: HTMLElement,
 ) {
   const understand = vi.fn().mockResolvedValue({ us: "3' 0\"", si: "914 mm", plausible: true, choices: [] });
   const wrapper = mount(LineRow, {
+    global: { provide: { [HAND as symbol]: ref(hand) } },
     props: {
+      place,
       line: { ...line, ...over },
+      inHand: true,
       judgements,
       instruments: [],
       using,
@@ -108,6 +122,7 @@ test("a reading is never erased", async () => {
     said: "36 in",
     us: "3' 0\"",
     si: "914 mm",
+    says: "READ" as const,
     grade: "WITNESSED" as const,
     by: "inspector",
     byCrew: false,
@@ -160,6 +175,7 @@ test("the same reading loaded anew does not wipe what is typed over it", async (
     id: "r1",
     typed: "36 in",
     said: "36 in",
+    says: "READ" as const,
     grade: "WITNESSED" as const,
     by: "inspector",
     byCrew: false,
@@ -169,10 +185,115 @@ test("the same reading loaded anew does not wipe what is typed over it", async (
   await wrapper.find("input").setValue("37 i");
   await wrapper.setProps({ line: { ...line, reading: { ...reading } } });
   expect(wrapper.find("input").element.value).toBe("37 i");
-  await wrapper.setProps({
-    line: { ...line, reading: { ...reading, id: "r2", typed: "38 in", said: "38 in" } },
-  });
+});
+
+test("what somebody else reads meanwhile does not wipe what is being typed, and takes its place where nothing is", async () => {
+  const reading = { ...known, id: "r1", typed: "36 in", said: "36 in" };
+  const theirs = { ...reading, id: "r2", typed: "38 in", said: "38 in" };
+  const { wrapper } = row(vi.fn(), { reading });
+  await wrapper.setProps({ line: { ...line, reading: theirs } });
   expect(wrapper.find("input").element.value).toBe("38 in");
+  await wrapper.find("input").setValue("37 i");
+  await wrapper.setProps({ line: { ...line, reading: { ...theirs, id: "r3", typed: "39 in" } } });
+  expect(wrapper.find("input").element.value).toBe("37 i");
+});
+
+async function leave(wrapper: ReturnType<typeof row>["wrapper"]) {
+  vi.spyOn(document, "hasFocus").mockReturnValue(true);
+  await wrapper.find("input").trigger("focusout");
+  await flushPromises();
+}
+
+test("leaving a field saves what is understood and takes the person nowhere", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const { wrapper } = row(save);
+  await wrapper.find("input").setValue("36 in");
+  await leave(wrapper);
+  expect(save.mock.calls[0]?.[1]).toMatchObject({ typed: "36 in" });
+  expect(save.mock.calls[0]?.[2]).toEqual(place);
+  expect(wrapper.emitted("done")).toBeUndefined();
+  expect(useUnsaved().of("i", "siting.outdoor-clearance-front@outdoor-1")).toBeUndefined();
+});
+
+test("what is not understood stays in its field, on the device, and is there again with the reason", async () => {
+  const save = vi.fn().mockRejectedValue(new ProblemError({ status: 422, detail: "Which unit?" }));
+  const { wrapper } = row(save);
+  await wrapper.find("input").setValue("36 bananas");
+  await leave(wrapper);
+  await leave(wrapper);
+  expect(save).toHaveBeenCalledTimes(1);
+  wrapper.unmount();
+  const { wrapper: again } = row(save);
+  expect(again.find("input").element.value).toBe("36 bananas");
+  expect(again.find("[role=alert]").text()).toContain("Which unit?");
+  useSession().person.value = { ...nobody, name: "somebody else" };
+  await flushPromises();
+  expect(row(save).wrapper.find("input").element.value).toBe("");
+});
+
+test("a row that goes away saves what was typed on it, where it stood", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const { wrapper } = row(save);
+  await wrapper.find("input").setValue("36 in");
+  wrapper.unmount();
+  await flushPromises();
+  expect(save.mock.calls[0]?.[2]).toEqual(place);
+});
+
+test("what came to be saved after all is not typed again", async () => {
+  const save = vi.fn().mockReturnValue(new Promise(() => {}));
+  const { wrapper } = row(save);
+  await wrapper.find("input").setValue("36 in");
+  wrapper.unmount();
+  await flushPromises();
+  const id = save.mock.calls[0]?.[1].id as string;
+  const reading = { ...known, id, typed: "36 in", said: "36 in" };
+  row(save, { reading });
+  expect(useUnsaved().of("i", "siting.outdoor-clearance-front@outdoor-1")).toBeUndefined();
+});
+
+test("an arrow on a closed list chooses nothing; Enter does", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const { wrapper } = row(save, { kind: "CHOICE", options: ["a", "b", "c", "d", "e"] });
+  const list = wrapper.get<HTMLSelectElement>("select.field");
+  await list.trigger("keydown", { key: "ArrowDown" });
+  await list.setValue("b");
+  expect(save).not.toHaveBeenCalled();
+  await list.trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  expect(save.mock.calls[0]?.[1]).toMatchObject({ typed: "b" });
+  await list.trigger("pointerdown");
+  await list.setValue("c");
+  await flushPromises();
+  expect(save.mock.calls[1]?.[1]).toMatchObject({ typed: "c" });
+});
+
+test("a reading is taken back with a reason; an open line says why it is not read", async () => {
+  const save = vi.fn().mockResolvedValue(undefined);
+  const reading = { ...known, id: "r1", typed: "36 in", said: "36 in" };
+  const hand = document.createElement("div");
+  document.body.append(hand);
+  const press = (words: string) =>
+    [...hand.querySelectorAll("button")].find((each) => each.textContent?.trim() === words)?.click();
+  const read = row(save, { reading }, [], undefined, hand).wrapper;
+  await flushPromises();
+  press("Take this reading back");
+  await flushPromises();
+  const why = hand.querySelector("input.field") as HTMLInputElement;
+  why.value = "wrong line";
+  why.dispatchEvent(new Event("input"));
+  await flushPromises();
+  press("Take it back");
+  await flushPromises();
+  expect(save.mock.calls[0]?.[1]).toMatchObject({ typed: "Taken back: wrong line", basedOn: "r1" });
+  read.unmount();
+  const open = row(save, {}, [], undefined, hand).wrapper;
+  await flushPromises();
+  press("Not looked at");
+  await flushPromises();
+  expect(save.mock.calls[1]?.[1]).toMatchObject({ typed: "Not looked at" });
+  open.unmount();
+  hand.remove();
 });
 
 test("a reading set aside keeps its text and says why", () => {
@@ -182,6 +303,7 @@ test("a reading set aside keeps its text and says why", () => {
       typed: "silver",
       said: "silver",
       setAside: "It is not one of the choices.",
+      says: "READ" as const,
       grade: "WITNESSED",
       by: "inspector",
       byCrew: false,
@@ -195,6 +317,7 @@ const seen = {
   id: "r1",
   typed: "12 mm",
   said: "12 mm",
+  says: "READ" as const,
   grade: "WITNESSED" as const,
   by: "inspector",
   byCrew: false,
@@ -204,6 +327,7 @@ const said = {
   id: "r2",
   typed: "20 mm",
   said: "20 mm",
+  says: "READ" as const,
   grade: "RECORDED" as const,
   by: "nettlebank",
   byCrew: true,
@@ -227,7 +351,6 @@ test("on a crew's screen a line read by the office is no field until the crew sa
   expect(wrapper.text()).toContain("12 mm");
   await wrapper.find(".closed button").trigger("click");
   expect(wrapper.find("input").exists()).toBe(true);
-  expect((wrapper.find("select").element as HTMLSelectElement).value).toBe("RECORDED");
   useSession().person.value = undefined;
 });
 
@@ -266,6 +389,7 @@ test("a curve that was read is handed out as CSV", () => {
       typed: "abc",
       said: "log of 64 samples",
       us: "53.9 °F to 68.2 °F",
+      says: "READ" as const,
       grade: "LOGGED",
       by: "inspector",
       byCrew: false,
@@ -324,7 +448,7 @@ test("a bare number is asked its unit, one letter answers, and the unit holds fo
   expect(wrapper.find(".unit").text()).toBe("cm");
   await wrapper.find("input").trigger("keydown", { key: "Enter" });
   await flushPromises();
-  expect(understand.mock.calls.at(-1)?.slice(1)).toEqual(["12", undefined, ["cm"]]);
+  expect(understand.mock.calls.at(-1)?.slice(1)).toEqual(["12", undefined, ["cm"], place]);
   expect(save.mock.calls.at(-1)?.[1]).toMatchObject({ typed: "12 cm" });
   wrapper.unmount();
 });

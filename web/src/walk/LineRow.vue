@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from "vue";
+import { computed, inject, onBeforeUnmount, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { clock, useHolds } from "../frame/useHolds";
 import PhotoStrip from "../photos/PhotoStrip.vue";
@@ -14,11 +14,14 @@ import MarginSpark from "./MarginSpark.vue";
 import ShownNow from "./ShownNow.vue";
 import StopWatch from "./StopWatch.vue";
 import { useLive } from "./useLive";
-import { useReading } from "./useReading";
+import { HAND } from "./hand";
+import InsteadOfReading from "./InsteadOfReading.vue";
+import { useReading, type Place } from "./useReading";
 import type { Using } from "./useUsing";
 import VerdictMark from "./VerdictMark.vue";
 
 const props = defineProps<{
+  place: Place;
   line: Line;
   judgements: Judgement[];
   instruments: Tool[];
@@ -28,8 +31,9 @@ const props = defineProps<{
     typed: string,
     instrument: string | undefined,
     held: string[],
+    place?: Place,
   ) => Promise<Schemas["Echo"]>;
-  save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  save: (line: Line, reading: Schemas["TypedReading"], place?: Place) => Promise<void>;
   change: (
     line: Line,
     typed: string,
@@ -40,6 +44,8 @@ const props = defineProps<{
   photos?: Photo[];
   /** The line that the person is at. */
   at?: () => string;
+  /** Whether that is this one. */
+  inHand?: boolean;
 }>();
 const emit = defineEmits<{
   focused: [];
@@ -75,6 +81,9 @@ const {
   uncertainty,
   typing,
   commit,
+  leave,
+  vanish,
+  say,
   choose,
   put,
   takeOver,
@@ -89,12 +98,13 @@ const {
   untry,
 } = useReading({
   line: () => props.line,
+  place: props.place,
   judgements: () => props.judgements,
   instruments: () => props.instruments,
   inspects: () => inspects.value,
   using: () => props.using,
-  understand: (line, words, tool, held) => props.understand(line, words, tool, held),
-  save: (line, reading) => props.save(line, reading),
+  understand: (line, words, tool, held) => props.understand(line, words, tool, held, props.place),
+  save: (line, reading) => props.save(line, reading, props.place),
   change: (line, words, asked) => props.change(line, words, asked),
   log: (line, file) => props.log(line, file),
   done: () => emit("done"),
@@ -134,31 +144,47 @@ function timed(seconds: string) {
 }
 
 /** Once a list is taken in hand its parts stand below it. */
-const inHand = ref(false);
+const unfolded = ref(false);
 function takeInHand() {
   emit("focused");
-  if (props.line.list && !inHand.value) {
-    inHand.value = true;
+  if (props.line.list && !unfolded.value) {
+    unfolded.value = true;
     void inParts();
   }
 }
-onBeforeUnmount(untry);
+
+/** Where what belongs to the line in hand stands: beside the lines, so that no row changes its height. */
+const hand = inject(HAND, undefined);
+const row = ref<HTMLElement>();
+const beside = ref<HTMLElement>();
+
+/** Left for elsewhere: not where the window loses the focus, nor for what belongs to the line. */
+function left(event: FocusEvent) {
+  const to = event.relatedTarget as Node | null;
+  if (document.hasFocus() && !row.value?.contains(to) && !beside.value?.contains(to)) {
+    void leave();
+  }
+}
+
+addEventListener("pagehide", vanish);
+onBeforeUnmount(() => {
+  removeEventListener("pagehide", vanish);
+  vanish();
+  untry();
+});
 
 defineExpose({ focus: () => field.value?.focus(), put });
 </script>
 
 <template>
   <div
+    ref="row"
     class="line"
-    :class="{ listed: line.list, open: !line.reading && !line.optional && line.due }"
+    :class="{ listed: line.list, open: !line.reading && !line.optional && line.due, held: inHand }"
     @focusin="takeInHand()"
+    @focusout="left"
   >
-    <component
-      :is="buttons ? 'span' : 'label'"
-      :for="buttons ? undefined : fieldId"
-      class="title"
-      :title="line.how"
-    >
+    <component :is="buttons ? 'span' : 'label'" :for="buttons ? undefined : fieldId" class="title">
       {{ line.title }}<span v-if="line.optional" class="quiet optional"> optional</span
       ><span v-else-if="!line.due && !line.reading" class="quiet optional"> due at {{ line.dueAt }}</span
       ><span v-if="line.hidden" class="hidden" title="Out of sight once covers are closed: read it before."
@@ -200,7 +226,8 @@ defineExpose({ focus: () => field.value?.focus(), put });
       <StopWatch v-if="line.instrumentKind === 'stopwatch'" @timed="timed" />
     </div>
     <div class="understood">
-      <span v-if="understood || (readWith && !changed)" class="mono value"
+      <span v-if="line.reading?.says === 'UNREAD' && !changed" class="quiet">{{ line.reading.said }}</span>
+      <span v-else-if="understood || (readWith && !changed)" class="mono value"
         >{{ understood }}<span v-if="uncertainty" class="quiet">&ensp;{{ uncertainty }}</span
         ><span v-if="readWith && !changed" class="quiet otherwise">&ensp;{{ readWith }}</span></span
       >
@@ -248,7 +275,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
         <button type="button" class="button" @click="emit('history')">Take theirs, {{ theirs.said }}</button>
       </template>
     </div>
-    <div v-if="line.list && inHand && !closed" class="in-parts">
+    <div v-if="line.list && unfolded && !closed" class="in-parts">
       <ListEditor :line="line" :list="line.list" :parts="parts" :change="alter" />
       <button
         v-if="changed && typed.trim()"
@@ -259,36 +286,6 @@ defineExpose({ focus: () => field.value?.focus(), put });
       >
         Save this list
       </button>
-    </div>
-    <div v-if="!closed" class="how-known">
-      <span class="quiet small-text">This line with</span>
-      <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
-        <option
-          v-for="g in words.grades"
-          :key="g.id"
-          :value="g.id"
-          :disabled="!inspects && g.id !== 'RECORDED'"
-        >
-          {{ g.title }}
-        </option>
-      </select>
-      <select
-        v-if="fitting.length"
-        v-model="instrument"
-        class="small"
-        :aria-label="`Instrument for ${line.title}`"
-        @change="regrade"
-      >
-        <option value="">any {{ line.instrumentKind.replace("-", " ") }}</option>
-        <option v-for="i in fitting" :key="i.id" :value="i.id">
-          {{ i.title }}{{ i.lapsed ? ", out of calibration" : "" }}
-        </option>
-      </select>
-      <ShownNow
-        v-if="inspects && line.kind === 'QUANTITY' && fitting.some((tool) => sending.includes(tool.id))"
-        :line="line"
-        @take="takeOver($event.value, $event.instrument)"
-      />
     </div>
     <p v-if="line.beside" class="beside">
       {{ line.beside.byCrew ? "The crew says" : "Also said" }}
@@ -301,14 +298,56 @@ defineExpose({ focus: () => field.value?.focus(), put });
     </p>
     <p v-if="line.goodEnough" class="better">{{ line.goodEnough }}</p>
     <PhotoStrip
-      v-if="photos"
+      v-if="photos?.length"
       class="photos"
-      :class="{ some: photos.length }"
       :photos="photos"
       :label="line.title"
       @add="emit('photo', $event)"
     />
-    <p v-if="line.caution" class="caution">{{ line.caution }}</p>
+    <Teleport v-if="inHand && hand" :to="hand">
+      <div ref="beside" class="beside-lines" @focusout="left">
+        <h2>{{ line.title }}</h2>
+        <p v-if="line.caution" class="caution">{{ line.caution }}</p>
+        <p v-if="line.how" class="how">{{ line.how }}</p>
+        <div v-if="!closed" class="how-known">
+          <span class="quiet small-text">This line with</span>
+          <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
+            <option
+              v-for="g in words.grades"
+              :key="g.id"
+              :value="g.id"
+              :disabled="!inspects && g.id !== 'RECORDED'"
+            >
+              {{ g.title }}
+            </option>
+          </select>
+          <select
+            v-if="fitting.length"
+            v-model="instrument"
+            class="small"
+            :aria-label="`Instrument for ${line.title}`"
+            @change="regrade"
+          >
+            <option value="">any {{ line.instrumentKind.replace("-", " ") }}</option>
+            <option v-for="i in fitting" :key="i.id" :value="i.id">
+              {{ i.title }}{{ i.lapsed ? ", out of calibration" : "" }}
+            </option>
+          </select>
+          <ShownNow
+            v-if="inspects && line.kind === 'QUANTITY' && fitting.some((tool) => sending.includes(tool.id))"
+            :line="line"
+            @take="takeOver($event.value, $event.instrument)"
+          />
+        </div>
+        <PhotoStrip
+          v-if="photos && !photos.length"
+          :photos="photos"
+          :label="line.title"
+          @add="emit('photo', $event)"
+        />
+        <InsteadOfReading v-if="!closed" :key="line.reading?.id" :line="line" :busy="busy" @say="say" />
+      </div>
+    </Teleport>
   </div>
 </template>
 
@@ -346,7 +385,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
   padding: 0 8px;
 }
 
-.held {
+.hold.held {
   background: var(--brass);
   color: var(--paper);
   font-family: var(--mono);
@@ -377,8 +416,11 @@ defineExpose({ focus: () => field.value?.focus(), put });
   grid-column: 1 / -1;
 }
 
-.line:focus-within .title {
-  font-weight: 700;
+.line.held {
+  background: var(--lake-soft);
+  box-shadow:
+    -6px 0 var(--lake-soft),
+    4px 0 var(--lake-soft);
 }
 
 .open :deep(.field) {
@@ -438,24 +480,25 @@ defineExpose({ focus: () => field.value?.focus(), put });
   -webkit-line-clamp: 1;
 }
 
-.line:focus-within .brief {
-  -webkit-line-clamp: none;
-}
-
 .otherwise {
   font-family: var(--text);
 }
 
-.how-known {
-  display: none;
-  grid-column: 1 / -1;
-  gap: 4px 10px;
-  align-items: center;
+.beside-lines {
+  display: grid;
+  gap: 6px;
+  font-size: 14px;
 }
 
-.line:focus-within .how-known {
+.beside-lines h2 {
+  font-size: 14px;
+}
+
+.how-known {
   display: flex;
   flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
 }
 
 .meant {
@@ -466,12 +509,13 @@ defineExpose({ focus: () => field.value?.focus(), put });
 
 .small {
   max-width: 100%;
-  min-height: 32px;
-  padding: 0 4px;
-  border: 0;
-  background: none;
+  min-height: 44px;
+  padding: 0 8px;
+  border: 1px solid var(--hair);
+  border-radius: 4px;
+  background: var(--paper);
   color: var(--ink);
-  font: 12.5px var(--text);
+  font: 13px var(--text);
 }
 
 .small option {
@@ -523,20 +567,11 @@ defineExpose({ focus: () => field.value?.focus(), put });
 }
 
 .photos {
-  display: none;
   grid-column: 1 / -1;
   padding: 2px 0 6px;
 }
 
-.photos.some,
-.line:focus-within .photos {
-  display: flex;
-}
-
 .caution {
-  display: none;
-  grid-column: 1 / -1;
-  margin: 2px 0 6px;
   padding-left: 8px;
   border-left: 3px solid var(--brass);
   font-size: 13px;
@@ -545,10 +580,6 @@ defineExpose({ focus: () => field.value?.focus(), put });
 .aside {
   grid-column: 1 / -1;
   font-size: 13px;
-}
-
-.line:focus-within .caution {
-  display: block;
 }
 
 @media (max-width: 760px) {

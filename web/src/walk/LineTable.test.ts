@@ -1,5 +1,8 @@
 import { flushPromises, mount } from "@vue/test-utils";
-import { expect, test, vi } from "vitest";
+import { beforeEach, expect, test, vi } from "vitest";
+import { ref } from "vue";
+import { useSession } from "../session/useSession";
+import { HAND } from "./hand";
 import LineTable from "./LineTable.vue";
 import type { Line } from "./useWalk";
 
@@ -26,20 +29,28 @@ function line(point: string, over: Partial<Line> = {}): Line {
   };
 }
 
+beforeEach(() => {
+  localStorage.clear();
+  useSession().person.value = { name: crypto.randomUUID(), title: "", role: "INSPECTOR" };
+});
+
 const reading = {
   id: "r",
   typed: "9 in",
   said: "9 in",
+  says: "READ" as const,
   grade: "WITNESSED" as const,
   by: "inspector",
   byCrew: false,
   at: "2026-09-01T10:00:00Z",
 };
 
-function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined)) {
+function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined), hand?: HTMLElement) {
   const wrapper = mount(LineTable, {
     attachTo: document.body,
+    global: { provide: { [HAND as symbol]: ref(hand) } },
     props: {
+      place: { installation: "i", station: "siting" },
       lines,
       instruments: [{ id: "tape-2", title: "Tape 2", kind: "tape", lapsed: false }],
       using: { grade: "WITNESSED", instruments: {}, units: {} },
@@ -120,8 +131,13 @@ test("back one line, and straight to a line", async () => {
 
 test("an instrument of the right kind can be chosen, and choosing it on a read line saves the line again", async () => {
   const save = vi.fn().mockResolvedValue(undefined);
-  const { wrapper } = table([line("a", { reading })], save);
-  await wrapper.find("select[aria-label='Instrument for a']").setValue("tape-2");
+  const hand = document.body.appendChild(document.createElement("div"));
+  const { wrapper, moves } = table([line("a", { reading })], save, hand);
+  moves.goTo("a@outdoor-1");
+  await flushPromises();
+  const tools = hand.querySelector("select[aria-label='Instrument for a']") as HTMLSelectElement;
+  tools.value = "tape-2";
+  tools.dispatchEvent(new Event("change"));
   await flushPromises();
   expect(save.mock.calls[0]?.[1]).toMatchObject({ typed: "9 in", instrument: "tape-2", basedOn: "r" });
   wrapper.unmount();

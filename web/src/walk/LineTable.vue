@@ -3,10 +3,13 @@ import { computed, nextTick, ref } from "vue";
 import type { Schemas } from "../api/client";
 import type { Photo } from "../photos/usePhotos";
 import LineRow from "./LineRow.vue";
+import type { Place } from "./useReading";
 import type { Using } from "./useUsing";
 import { lineKey, type Judgement, type Line, type Tool } from "./useWalk";
 
 const props = defineProps<{
+  /** Where these lines stand; another place wants another table. */
+  place: Place;
   lines: Line[];
   instruments: Tool[];
   judgementsOf: (line: Line) => Judgement[];
@@ -16,8 +19,9 @@ const props = defineProps<{
     typed: string,
     instrument: string | undefined,
     held: string[],
+    place?: Place,
   ) => Promise<Schemas["Echo"]>;
-  save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
+  save: (line: Line, reading: Schemas["TypedReading"], place?: Place) => Promise<void>;
   change: (
     line: Line,
     typed: string,
@@ -134,6 +138,12 @@ async function nextOpen() {
   );
 }
 
+/** The first line that is open, from the top. */
+async function firstOpen() {
+  at.value = "";
+  await nextOpen();
+}
+
 function previous() {
   void go(props.lines[Math.max(0, index() - 1)]);
 }
@@ -147,7 +157,7 @@ function put(key: string, words: string) {
   rows.get(key)?.put(words);
 }
 
-defineExpose({ nextOpen, previous, goTo, put });
+defineExpose({ firstOpen, nextOpen, previous, goTo, put });
 </script>
 
 <template>
@@ -158,7 +168,9 @@ defineExpose({ nextOpen, previous, goTo, put });
         v-for="line in shown(group)"
         :key="lineKey(line)"
         :ref="(row) => keep(line, row)"
+        :place="place"
         :line="line"
+        :in-hand="at === lineKey(line)"
         :judgements="judgementsOf(line)"
         :instruments="instruments"
         :using="using"

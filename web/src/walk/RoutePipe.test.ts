@@ -10,6 +10,7 @@ function station(key: string, over: Partial<Schemas["RouteStation"]>): Schemas["
     title: key,
     built: true,
     read: 0,
+    unread: 0,
     lines: 4,
     undecided: 0,
     waits: [],

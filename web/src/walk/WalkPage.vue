@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from "../api/client";
 import { notice } from "../frame/notice";
-import { computed, nextTick, onBeforeUnmount, ref, toRef, watch, watchEffect } from "vue";
-import { useRoute, useRouter } from "vue-router";
+import { computed, nextTick, onBeforeUnmount, provide, ref, toRef, watch, watchEffect } from "vue";
+import { onBeforeRouteLeave, onBeforeRouteUpdate, useRoute, useRouter } from "vue-router";
 import { useHolds } from "../frame/useHolds";
 import { useKeys } from "../frame/useKeys";
 import { mayNotify } from "../frame/signal";
@@ -14,6 +14,7 @@ import { usePhotos } from "../photos/usePhotos";
 import CorrectionDialog from "./CorrectionDialog.vue";
 import StationFigure from "./figures/StationFigure.vue";
 import UnitPhotos from "./figures/UnitPhotos.vue";
+import { HAND } from "./hand";
 import HistoryDialog from "./HistoryDialog.vue";
 import LoggerDialog from "./LoggerDialog.vue";
 import JudgementLedger from "./JudgementLedger.vue";
@@ -28,6 +29,9 @@ import SeveralAtOnce from "./SeveralAtOnce.vue";
 import StopNotice from "./StopNotice.vue";
 import { useLive } from "./useLive";
 import { useNotices } from "./useNotices";
+import type { Place } from "./useReading";
+import { useUnsaved } from "./useUnsaved";
+import UnsavedLines from "./UnsavedLines.vue";
 import { useUsing } from "./useUsing";
 import { countsInWords, sumOfCounts } from "../words/words";
 import VisitDialog from "./VisitDialog.vue";
@@ -76,7 +80,8 @@ const required = computed(
 );
 /** Of the whole visit. */
 const undecided = computed(() => route.value.reduce((sum, each) => sum + each.undecided, 0));
-const read = computed(() => required.value.filter((line) => line.reading).length);
+const read = computed(() => required.value.filter((line) => line.reading?.says === "READ").length);
+const unread = computed(() => required.value.filter((line) => line.reading?.says === "UNREAD").length);
 
 watchEffect(() => {
   const facts = installation.value;
@@ -256,13 +261,52 @@ async function log(line: Line, file: File): Promise<string | undefined> {
   return brought && walk.taken(line, brought, using.value, inspects.value ? "LOGGED" : "RECORDED");
 }
 
+/** What a reading came to, for who listens instead of looking. */
+const announced = ref("");
+
 /** What was saved may be a reason to leave. */
-async function save(line: Line, reading: Schemas["TypedReading"]) {
-  await walk.save(line, reading);
+async function save(line: Line, reading: Schemas["TypedReading"], place?: Place) {
+  await walk.save(line, reading, place);
+  announced.value = [
+    `${line.title} saved.`,
+    ...judgements.value
+      .filter((each) => walk.justJudged.value.includes(each.key))
+      .map((each) => `${each.title}: ${each.brief}.`),
+  ].join(" ");
   if (line.instrumentKind === "gas-analyser") {
     await stops.look();
   }
 }
+
+/** What belongs to the line in hand stands here. */
+const hand = ref<HTMLElement>();
+provide(HAND, hand);
+const handFolded = ref(localStorage.getItem("hand-folded") !== "no");
+function foldHand() {
+  handFolded.value = !handFolded.value;
+  localStorage.setItem("hand-folded", handFolded.value ? "yes" : "no");
+}
+
+const unsaved = useUnsaved();
+const waiting = unsaved.ofInstallation(() => props.id);
+
+/** Whoever leaves the visit hears what was typed and could not be saved. */
+async function farewell() {
+  const visit = installation.value?.title;
+  const left = unsaved.ofInstallation(() => props.id).value.length ? props.id : undefined;
+  const waits = unsaved.ofInstallation(() => left ?? "");
+  await unsaved.settled();
+  if (waits.value.length) {
+    const said = waits.value.map((each) => `${each.title} "${each.typed}"`).join(", ");
+    notice.problem(`Not saved of ${visit ?? "the visit"}: ${said}. It waits on this device, on its line.`);
+  }
+}
+onBeforeRouteLeave(() => void farewell());
+onBeforeRouteUpdate((to, from) => {
+  if (to.params.id !== from.params.id) {
+    void farewell();
+  }
+});
 
 function step(by: number) {
   const at = built.value.findIndex((s) => s.key === props.stationKey);
@@ -323,6 +367,11 @@ useKeys({
       void router.push(`/installations/${props.id}/bench/${station.value.key}`);
     }
   },
+  Enter: () => {
+    if (document.activeElement === document.body) {
+      void table.value?.firstOpen();
+    }
+  },
   "[": () => step(-1),
   "]": () => step(1),
 });
@@ -330,6 +379,10 @@ useKeys({
 
 <template>
   <div class="walk">
+    <a v-if="station" href="#lines" class="skip" @click.prevent="table?.firstOpen()"
+      >To the first open line</a
+    >
+    <p class="visually-hidden" role="status">{{ announced }}</p>
     <RoutePipe :id="id" :stations="route" :current="station?.key ?? ''" />
     <div class="middle">
       <div v-if="problem" class="problem" role="alert">
@@ -342,7 +395,9 @@ useKeys({
           <div>
             <h1>{{ station.question }}</h1>
             <p class="quiet">
-              {{ read }} of {{ required.length }} lines read<template v-if="undecided"
+              {{ read }} of {{ required.length }} lines read<template v-if="unread"
+                >, {{ unread }} not accessible or not looked at</template
+              ><template v-if="undecided"
                 >. {{ station.next.length }} can change something<template
                   v-if="undecided > station.next.length"
                   >, {{ undecided }} in the visit</template
@@ -382,7 +437,8 @@ useKeys({
             <RouterLink class="button" :to="`/installations/${id}/after`">After</RouterLink>
           </div>
         </div>
-        <p v-if="early.length && read < required.length" class="early" role="note">
+        <UnsavedLines v-if="waiting.length" :waiting="waiting" />
+        <p v-if="early.length && read + unread < required.length" class="early" role="note">
           <template v-for="earlier in early" :key="earlier.key">
             Before this comes
             <RouterLink :to="`/installations/${id}/${earlier.key}`"
@@ -444,8 +500,12 @@ useKeys({
           </button>
         </div>
         <LineTable
+          v-if="walk.place.value"
+          id="lines"
           ref="table"
+          :key="`${walk.place.value.installation} ${walk.place.value.station}`"
           class="table-of-lines"
+          :place="walk.place.value"
           :lines="station.lines"
           :instruments="walk.instruments.value"
           :judgements-of="walk.judgementsOf"
@@ -464,6 +524,15 @@ useKeys({
         />
       </template>
     </div>
+    <section class="hand" :class="{ folded: handFolded }" aria-label="Line in hand">
+      <div ref="hand" class="of-hand"></div>
+      <p v-if="!lineInHand" class="quiet">
+        Choose a line: how it is read, with what, and its photos stand here.
+      </p>
+      <button type="button" class="button unfold" :aria-expanded="!handFolded" @click="foldHand()">
+        {{ handFolded ? "More" : "Less" }}
+      </button>
+    </section>
     <JudgementLedger
       :judgements="inSight"
       :chosen="chosenJudgement?.key ?? ''"
@@ -496,8 +565,41 @@ useKeys({
 <style scoped>
 .walk {
   display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
   grid-template-columns: 186px minmax(0, 1fr) 352px;
   height: 100%;
+}
+
+.walk > :deep(.route),
+.middle {
+  grid-row: 1 / 3;
+}
+
+.skip:not(:focus) {
+  position: absolute;
+  left: -9999px;
+}
+
+.skip:focus {
+  position: absolute;
+  z-index: 9;
+  top: 4px;
+  left: 4px;
+  padding: 12px;
+  background: var(--paper);
+}
+
+.hand {
+  max-height: 46vh;
+  padding: 10px 16px;
+  border-bottom: 1px solid var(--hair);
+  border-left: 1px solid var(--hair);
+  background: var(--paper);
+  overflow: auto;
+}
+
+.hand .unfold {
+  display: none;
 }
 
 .middle {
@@ -581,7 +683,7 @@ useKeys({
 @media (max-width: 1100px) {
   .walk {
     grid-template-columns: 160px minmax(0, 1fr);
-    grid-template-rows: auto auto;
+    grid-template-rows: auto auto auto;
     height: auto;
     min-height: 100%;
   }
@@ -595,9 +697,47 @@ useKeys({
   }
 
   .walk :deep(.ledger) {
+    grid-row: 2;
     grid-column: 2;
     border-top: 1px solid var(--ink);
     border-left: 0;
+  }
+
+  .middle {
+    grid-row: 1;
+  }
+
+  /* at the foot of the screen, always as high as it was: the lines above stay where they are */
+  .hand {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 10px;
+    position: sticky;
+    z-index: 5;
+    bottom: 0;
+    grid-row: 3;
+    grid-column: 1 / -1;
+    max-height: 70vh;
+    padding: 6px 10px;
+    border-top: 2px solid var(--ink);
+    border-left: 0;
+  }
+
+  .hand.folded {
+    height: 62px;
+    overflow: hidden;
+  }
+
+  .hand.folded .of-hand {
+    overflow: hidden;
+  }
+
+  .hand .unfold {
+    display: block;
+    position: sticky;
+    top: 0;
+    align-self: start;
+    min-height: 48px;
   }
 
   .table-of-lines {

@@ -2,14 +2,18 @@ import { computed, nextTick, ref, watch } from "vue";
 import { ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
+import { pressOver } from "../frame/press";
 import { lineKey, type Grade, type Judgement, type Line, type Tool } from "./useWalk";
 import { pressing } from "../words/words";
 import { tried } from "./useTried";
 import { heldUnits, hold, type Using } from "./useUsing";
+import { useUnsaved } from "./useUnsaved";
 
 /** What a row needs to take a reading. */
 export interface Row {
   line: () => Line;
+  /** Where the line stands. */
+  place: Place;
   judgements: () => Judgement[];
   instruments: () => Tool[];
   inspects: () => boolean;
@@ -36,13 +40,21 @@ export interface Row {
   inHand: () => string;
 }
 
+/** An installation and a station of it. */
+export interface Place {
+  installation: string;
+  station: string;
+}
+
 const PAUSE_MS = 250;
+const WAITS = "Typed here before and not saved yet.";
 /** A number with nothing beside it. */
 const BARE = /^[\d\s.,/½¼¾+−-]*$/;
 
 /** A reading being typed: what it is understood as, saved once however often it is tried, and what is said of it. */
 export function useReading({
   line,
+  place,
   judgements,
   instruments,
   inspects,
@@ -55,6 +67,7 @@ export function useReading({
   inHand,
 }: Row) {
   const typed = ref("");
+  const changed = computed(() => typed.value.trim() !== standing());
   /** What this line is read with where it is not what the station is. */
   const own = ref<{ grade?: Grade; instrument?: string }>({});
   const echo = ref<Schemas["Echo"]>();
@@ -81,12 +94,62 @@ export function useReading({
     }
   }
 
+  const unsaved = useUnsaved();
+
+  /** What stands in the field of a line that nobody types on. */
+  function standing(): string {
+    const reading = line().reading;
+    return reading?.says === "READ" ? reading.typed : "";
+  }
+
+  /** Held on this device until the server has it, or it is what stands anyway. */
+  function keepUnsaved(why?: string) {
+    const key = lineKey(line());
+    const words = typed.value.trim();
+    if (line().kind === "CURVE" || !words || words === standing()) {
+      unsaved.drop(place.installation, key);
+      return;
+    }
+    const before = unsaved.of(place.installation, key);
+    unsaved.keep({
+      ...place,
+      line: key,
+      title: line().title,
+      typed: words,
+      id: fresh(words),
+      basedOn: before?.basedOn ?? line().reading?.id,
+      ...own.value,
+      problem: why,
+    });
+  }
+
+  /** What was typed here before and could not be saved, as it was left. */
+  function takeUp(): boolean {
+    const waits = unsaved.of(place.installation, lineKey(line()));
+    if (!waits || waits.id === line().reading?.id || waits.typed === standing()) {
+      unsaved.drop(place.installation, lineKey(line()));
+      return false;
+    }
+    typed.value = waits.typed;
+    own.value = { grade: waits.grade, instrument: waits.instrument };
+    attempt = { id: waits.id, typed: waits.typed };
+    problem.value = waits.problem ?? WAITS;
+    return true;
+  }
+
+  let stood = "";
   // by its id: the same reading loaded anew must not wipe what is being typed over it
   watch(
     () => line().reading?.id,
-    () => {
-      const reading = line().reading;
-      typed.value = reading?.typed ?? "";
+    (id) => {
+      const mine = !attempt || attempt.id === id;
+      const typing = typed.value.trim() && typed.value.trim() !== stood;
+      stood = standing();
+      if (!mine && typing) {
+        // somebody else has read the line: what is typed here stays, and which of the two is meant is asked when it is saved
+        return;
+      }
+      typed.value = stood;
       own.value = {};
       echo.value = undefined;
       problem.value = "";
@@ -95,13 +158,13 @@ export function useReading({
       theirs.value = undefined;
       attempt = undefined;
       untry();
+      takeUp();
     },
     { immediate: true },
   );
 
   const fitting = computed(() => instruments().filter((i) => i.kind === line().instrumentKind));
   const options = computed(() => (line().kind === "YES_NO" ? ["yes", "no"] : line().options));
-  const changed = computed(() => typed.value.trim() !== (line().reading?.typed ?? ""));
   const grade = computed<Grade>({
     get() {
       if (!inspects()) {
@@ -158,6 +221,7 @@ export function useReading({
 
   let timer: ReturnType<typeof setTimeout> | undefined;
   function typing() {
+    keepUnsaved();
     problem.value = "";
     ask.value = false;
     meant.value = [];
@@ -177,6 +241,7 @@ export function useReading({
       timer = setTimeout(async () => {
         try {
           const heard = await heardAs(asked);
+          await pressOver();
           if (asked === typed.value) {
             echo.value = heard;
             meant.value = heard.choices;
@@ -200,14 +265,21 @@ export function useReading({
     return attempt.id;
   }
 
-  async function commit(confirmed = false, basedOn = line().reading?.id) {
+  /** What was typed over: of what waited on this device, then. */
+  const over = () =>
+    (changed.value ? unsaved.of(place.installation, lineKey(line()))?.basedOn : undefined) ??
+    line().reading?.id;
+
+  /** @param left whether the person is elsewhere by now: nothing is taken from there */
+  async function commit(confirmed = false, basedOn = over(), left = false) {
     clearTimeout(timer);
     if (!typed.value.trim()) {
-      const standing = line().reading;
-      if (standing) {
-        typed.value = standing.typed;
-        problem.value = "A reading is never erased. Write the right value over it.";
-      } else {
+      if (standing()) {
+        typed.value = standing();
+        problem.value = left
+          ? ""
+          : "A reading is never erased. Write the right value over it, or take it back.";
+      } else if (!left) {
         done();
       }
       return;
@@ -218,12 +290,16 @@ export function useReading({
       grade.value === line().reading?.grade &&
       instrument.value === (line().reading?.instrument ?? "");
     if (same) {
-      done();
+      if (!left) {
+        done();
+      }
       return;
     }
     busy.value = true;
     problem.value = "";
     const began = inHand();
+    const gone = () => left || inHand() !== began;
+    keepUnsaved();
     try {
       const words = await full();
       await save(line(), {
@@ -236,17 +312,21 @@ export function useReading({
         basedOn,
         confirmed,
       });
-      if (inHand() === began) {
+      unsaved.drop(place.installation, lineKey(line()));
+      await pressOver();
+      if (!gone()) {
         done();
       }
     } catch (thrown) {
+      keepUnsaved(sentence(thrown));
+      await pressOver();
       const known = thrown instanceof ProblemError ? thrown.problem : undefined;
       ask.value = known?.ask === true;
       meant.value = known?.choices ?? [];
       theirs.value = known?.status === 409 ? (known.theirs as Schemas["ReadingView"] | undefined) : undefined;
       problem.value = sentence(thrown);
-      if (inHand() !== began) {
-        notice.problem(`${line().title}: ${problem.value}`);
+      if (gone()) {
+        notice.problem(`${line().title}, "${typed.value.trim()}" is not saved: ${problem.value}`);
         return;
       }
       field.value?.focus();
@@ -255,6 +335,37 @@ export function useReading({
       void nextTick(() => answer.value?.scrollIntoView?.({ block: "nearest" }));
     } finally {
       busy.value = false;
+    }
+  }
+
+  /** The field is left: what can be taken without a question is saved, what cannot stays there and waits on this device. */
+  async function leave() {
+    await pressOver();
+    if (meant.value.length && changed.value) {
+      keepUnsaved("Which one is meant?");
+    }
+    if (busy.value || problem.value || meant.value.length || !changed.value || line().kind === "CURVE") {
+      return;
+    }
+    await unsaved.follow(commit(false, over(), true));
+  }
+
+  /** The page goes: what can be taken is sent off; what comes of it is seen when somebody opens the line again. */
+  function vanish() {
+    clearTimeout(timer);
+    if (changed.value && typed.value.trim() && !busy.value && !problem.value && !meant.value.length) {
+      void unsaved.follow(commit(false, over(), true));
+    }
+  }
+
+  /** Says something else than a reading: why there is none, or that the one that stands is taken back. */
+  async function say(words: string) {
+    const before = typed.value;
+    typed.value = words;
+    await commit();
+    if (typed.value === words) {
+      typed.value = before;
+      keepUnsaved();
     }
   }
 
@@ -376,6 +487,9 @@ export function useReading({
     uncertainty,
     typing,
     commit,
+    leave,
+    vanish,
+    say,
     choose,
     put,
     takeOver,

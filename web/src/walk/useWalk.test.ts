@@ -63,7 +63,7 @@ const station = {
 };
 
 const get = spied("get");
-const post = spied("post");
+const post = spied("postAnyway");
 
 beforeEach(() => {
   get.mockReset();

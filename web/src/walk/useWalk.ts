@@ -3,8 +3,10 @@ import { computed, ref, shallowRef, watch, type Ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { pressOver } from "../frame/press";
 import { useUnits } from "../frame/useUnits";
 import { pressing } from "../words/words";
+import type { Place } from "./useReading";
 import { unitsByKind, type Using } from "./useUsing";
 
 export type Line = Schemas["LineView"];
@@ -23,6 +25,8 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
   const installation = shallowRef<Schemas["InstallationView"]>();
   const route = shallowRef<Schemas["RouteStation"][]>([]);
   const station = shallowRef<Schemas["StationView"]>();
+  /** Where the station that is shown stands: the address may be ahead of it. */
+  const place = shallowRef<Place>();
   const corrections = shallowRef<Schemas["Correction"][]>([]);
   const instruments = shallowRef<Schemas["InstrumentView"][]>([]);
   const problem = ref("");
@@ -39,6 +43,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
 
   async function load() {
     const mine = ++asked;
+    const from = id.value;
     problem.value = "";
     loading++;
     try {
@@ -61,12 +66,14 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
         ),
         api.get(at("/api/installations/{id}/corrections", own())),
       ]);
+      await pressOver();
       if (mine === asked) {
         route.value = there;
         if (station.value?.key !== shown.key) {
           justJudged.value = [];
         }
         station.value = shown;
+        place.value = { installation: from, station: shown.key };
         corrections.value = raised;
       }
     } catch (thrown) {
@@ -101,18 +108,20 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
    * Saves a reading and shows what it changed, where that station is still the one on the screen. Where another save or a
    * load was under way, its answer may be of before: then the station is asked for anew.
    */
-  async function save(line: Line, reading: Schemas["TypedReading"]) {
-    const from = id.value;
-    const where = stationKey.value;
+  async function save(line: Line, reading: Schemas["TypedReading"], place?: Place) {
+    const from = place?.installation ?? id.value;
+    const where = place?.station ?? stationKey.value;
     const crossed = saving > 0 || loading > 0;
     const startedAt = ++saves;
     saving++;
     let saved: Schemas["SavedReading"];
     try {
-      saved = await api.post(at("/api/installations/{id}/readings", inUnits()), reading);
+      const there = { path: { id: from }, query: { units: units() } };
+      saved = await api.postAnyway(at("/api/installations/{id}/readings", there), reading);
     } finally {
       saving--;
     }
+    await pressOver();
     if (from !== id.value) {
       return;
     }
@@ -133,8 +142,15 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     }
   }
 
-  function understand(line: Line, typed: string, instrument: string | undefined, held: string[]) {
-    return api.post(at("/api/installations/{id}/understand", inUnits()), {
+  function understand(
+    line: Line,
+    typed: string,
+    instrument: string | undefined,
+    held: string[],
+    place?: Place,
+  ) {
+    const there = { path: { id: place?.installation ?? id.value }, query: { units: units() } };
+    return api.post(at("/api/installations/{id}/understand", there), {
       point: line.point,
       component: line.component,
       typed,
@@ -265,6 +281,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     installation,
     route,
     station,
+    place,
     instruments,
     judgements,
     justJudged,

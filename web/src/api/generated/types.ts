@@ -2974,6 +2974,8 @@ export interface components {
             us?: string;
             si?: string;
             uncertainty?: string;
+            /** @enum {string} */
+            says: "READ" | "UNREAD" | "TAKEN_BACK";
             setAside?: string;
             instrument?: string;
             /** @enum {string} */
@@ -3147,6 +3149,8 @@ export interface components {
             built: boolean;
             /** Format: int32 */
             read: number;
+            /** Format: int32 */
+            unread: number;
             /** Format: int32 */
             lines: number;
             /** Format: int32 */

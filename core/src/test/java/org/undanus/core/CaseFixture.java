@@ -199,7 +199,7 @@ public final class CaseFixture {
 
     private CaseFixture read(String pointId, String component, String typed, Grade grade, Optional<String> instrument) {
         Point point = Walk.point(pointId).orElseThrow(() -> new IllegalArgumentException("No point " + pointId));
-        var understood = Entry.understand(
+        var understood = Entry.answer(
                 point, typed, accuracies.getOrDefault(point.instrument(), rules.accuracy(point.instrument())), traces);
         readings.add(new Reading(
                 new UUID(0, readings.size()),

@@ -40,6 +40,10 @@ public final class Entry {
     public static final int LONGEST_LIST = 2000;
 
     private static final int LONGEST_TEXT = 200;
+    private static final Pattern INSTEAD = Pattern.compile(
+            "(?:(?<access>not accessible)|not looked at|(?<back>taken back))"
+                    + "(?:[\\s,:.]+(?:because\\s+)?(?<because>[^\\s,:.].*))?[\\s,:.]*",
+            Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
     private static final Pattern MONTH =
             Pattern.compile("(\\d{4})\\s*[-./]\\s*(\\d{1,2})|(\\d{1,2})\\s*[-./]\\s*(\\d{4})");
     private static final Pattern WEEK = Pattern.compile(
@@ -74,6 +78,44 @@ public final class Entry {
             case CURVE -> curve(point, traces.find(typed.strip()));
             case LIST -> new Understood(new Value.Listed(list(point, typed)), "", true);
         };
+    }
+
+    /**
+     * What was typed on a line of the walk: a reading, or what any line takes instead of one, which is why there is none or that the
+     * one that stands is taken back.
+     *
+     * @throws IllegalArgumentException with a sentence that says what is expected
+     */
+    public static Understood answer(Point point, String typed, Accuracy accuracy, Traces traces) {
+        Optional<Value> instead = insteadOfAReading(typed);
+        return instead.isPresent()
+                ? new Understood(instead.get(), "", true)
+                : understand(point, typed, accuracy, traces);
+    }
+
+    private static Optional<Value> insteadOfAReading(String typed) {
+        Matcher said = INSTEAD.matcher(typed == null ? "" : typed.strip());
+        if (!said.matches()) {
+            return Optional.empty();
+        }
+        boolean takenBack = said.group("back") != null;
+        boolean notAccessible = said.group("access") != null;
+        if (said.group("because") == null) {
+            if (takenBack) {
+                throw new Unsuitable("Say why it is taken back, for example: taken back: typed on the wrong line.");
+            }
+            if (notAccessible) {
+                throw new Unsuitable("Say why, for example: not accessible: the hatch is screwed shut.");
+            }
+            return Optional.of(new Value.Unread(Value.Unread.Why.NOT_LOOKED_AT, ""));
+        }
+        String because = text(said.group("because"));
+        return Optional.of(
+                takenBack
+                        ? new Value.TakenBack(because)
+                        : new Value.Unread(
+                                notAccessible ? Value.Unread.Why.NOT_ACCESSIBLE : Value.Unread.Why.NOT_LOOKED_AT,
+                                because));
     }
 
     /**

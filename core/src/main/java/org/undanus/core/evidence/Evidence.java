@@ -13,9 +13,35 @@ public final class Evidence {
     public static final Evidence NONE = new Evidence(List.of(), Optional.empty());
 
     private final List<Reading> readings;
-    private final Map<PointKey, Reading> standing = new HashMap<>();
+    private final Map<PointKey, Course> courses = new HashMap<>();
     /** The points that it knows all readings of; empty where it knows all of everything. */
     private final Optional<Set<String>> known;
+
+    /**
+     * What was said on one line so far.
+     *
+     * @param stands the reading that stands; null where none does
+     * @param under what stands again once it is taken back
+     * @param beside what was said last and did not take its place; null where nothing was
+     */
+    private record Course(Reading stands, Course under, Reading beside) {
+        static final Course NOTHING = new Course(null, null, null);
+
+        Course and(Reading later) {
+            if (later.value() instanceof Value.TakenBack) {
+                return beside != null && later.takesBack(beside)
+                        ? new Course(stands, under, null)
+                        : stands != null && later.takesBack(stands) ? under : this;
+            }
+            return stands == null || later.supersedes(stands)
+                    ? new Course(later, this, null)
+                    : new Course(stands, under, later);
+        }
+
+        Optional<Reading> said() {
+            return Optional.ofNullable(stands);
+        }
+    }
 
     /** Asked for a point that it was not made for. */
     public static final class UnknownException extends IllegalStateException {
@@ -29,7 +55,8 @@ public final class Evidence {
     private Evidence(List<Reading> readings, Optional<Set<String>> known) {
         this.readings = readings;
         this.known = known;
-        readings.forEach(reading -> standing.merge(reading.key(), reading, Evidence::standing));
+        readings.forEach(reading ->
+                courses.merge(reading.key(), Course.NOTHING.and(reading), (before, first) -> before.and(reading)));
     }
 
     /** @param readings oldest first */
@@ -58,27 +85,41 @@ public final class Evidence {
         return of(longer);
     }
 
-    /** The last of these, in the order they were taken, that no later one took the place of. */
+    /** The reading among these that stands: the last, in the order they were taken, that no later one took the place of or struck. */
     public static Optional<Reading> standing(List<Reading> history) {
-        return history.stream().reduce(Evidence::standing);
+        Course course = Course.NOTHING;
+        for (Reading reading : history) {
+            course = course.and(reading);
+        }
+        return course.said().filter(reading -> !reading.unread());
     }
 
-    private static Reading standing(Reading stands, Reading later) {
-        return later.supersedes(stands) ? later : stands;
+    private Course course(PointKey key) {
+        requireKnown(key);
+        return courses.getOrDefault(key, Course.NOTHING);
     }
 
     /** A later reading that did not take the place of the one that stands: what the crew, or a weaker source, says. */
     public Optional<Reading> beside(PointKey key) {
-        List<Reading> history = history(key);
-        return history.isEmpty()
-                ? Optional.empty()
-                : Optional.of(history.get(history.size() - 1)).filter(last -> !last.equals(standing.get(key)));
+        return Optional.ofNullable(course(key).beside);
     }
 
     /** The reading that stands: the last one taken of the point that was not weaker than the one before. */
     public Optional<Reading> latest(PointKey key) {
-        requireKnown(key);
-        return Optional.ofNullable(standing.get(key));
+        return answer(key).filter(reading -> !reading.unread());
+    }
+
+    /** What stands on a line: a reading, or why there is none. */
+    public Optional<Reading> answer(PointKey key) {
+        return course(key).said();
+    }
+
+    /** Why nothing was read on a line, where somebody said so. */
+    public Optional<Value.Unread> unread(PointKey key) {
+        return answer(key)
+                .map(Reading::value)
+                .filter(Value.Unread.class::isInstance)
+                .map(Value.Unread.class::cast);
     }
 
     /** What the reading that stands says, where it is of this form. */

@@ -45,14 +45,31 @@ public record Reading(
 
     /** What was typed, as it is shown to people; of a curve, which nobody types, what it is. */
     public String said() {
+        if (value instanceof Value.Unread unread) {
+            return unread.said();
+        }
         return value instanceof Value.Logged logged ? logged.said() : typed;
+    }
+
+    /** Whether it only says why nothing was read. */
+    boolean unread() {
+        return value instanceof Value.Unread;
+    }
+
+    /** Whether it strikes the one that stands, which it may: a crew takes back its own alone. */
+    boolean takesBack(Reading standing) {
+        return value instanceof Value.TakenBack && (standing.byCrew || !byCrew);
     }
 
     /**
      * Whether this later reading takes the place of one that stands: never a crew's that of the office, nor one of lower grade
-     * that of a higher, unless the same person says the same again and only corrects the grade.
+     * that of a higher, unless the same person says the same again and only corrects the grade. That nothing was read gives way to
+     * any reading, and takes the place of none.
      */
     boolean supersedes(Reading standing) {
+        if (unread() || standing.unread()) {
+            return standing.unread();
+        }
         if (byCrew && !standing.byCrew) {
             return false;
         }

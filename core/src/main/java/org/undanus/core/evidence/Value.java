@@ -105,6 +105,42 @@ public sealed interface Value {
     }
 
     /**
+     * An answer all the same: why nothing was read. It shows nothing.
+     *
+     * @param because in the reader's words; empty where nobody said
+     */
+    record Unread(Why why, String because) implements Value {
+        /** What may be said of a line that was not read. */
+        public enum Why {
+            NOT_ACCESSIBLE("Not accessible"),
+            NOT_LOOKED_AT("Not looked at");
+
+            private final String title;
+
+            Why(String title) {
+                this.title = title;
+            }
+
+            public String title() {
+                return title;
+            }
+        }
+
+        /** In words: {@code Not accessible: the hatch is screwed shut}. */
+        public String said() {
+            return because.isEmpty() ? why.title() : why.title() + ": " + because;
+        }
+    }
+
+    /**
+     * The reading that stands on the line is taken back: it stays in its history, struck, and what was read before it stands
+     * again.
+     *
+     * @param because why
+     */
+    record TakenBack(String because) implements Value {}
+
+    /**
      * A kept reading that this version can no longer take: an option it does not know, a value that cannot be. It shows
      * nothing and stays visible with its text.
      *

@@ -51,6 +51,9 @@ final class Admission {
     }
 
     private static boolean outOfSight(Point point, Reading reading) {
+        if (reading.value() instanceof Value.TakenBack) {
+            return false;
+        }
         boolean seenNow = reading.grade() == Grade.WITNESSED || reading.grade() == Grade.STATED;
         return point.hidden() && seenNow && reading.stage() == Stage.FINAL;
     }

@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -464,6 +465,13 @@ public final class Examination {
                             Text.of("{}: {}", titles(missing), doubt.get()),
                             "The reading stays. Read it again as the rule asks, or find it in the commissioning record.");
         }
+        Optional<Text> unread = missing.stream()
+                .flatMap(point -> evidence.unread(key(point)).stream()
+                        .map(said -> Text.of("{}: {}.", point.title(), lowerFirst(said.said()))))
+                .findFirst();
+        if (unread.isPresent()) {
+            return finding().noted(unread.get(), first.how());
+        }
         if (!facts.stage().reached(first.due())) {
             return finding()
                     .noted(
@@ -521,6 +529,10 @@ public final class Examination {
                         Verdict.REFER,
                         Text.of("This could not be computed from what was read."),
                         "Check the readings it names for a slip. If they stand, a licensed person decides.");
+    }
+
+    private static String lowerFirst(String words) {
+        return words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
     }
 
     private static String titles(List<Point> points) {

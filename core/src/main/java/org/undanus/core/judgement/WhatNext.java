@@ -58,7 +58,7 @@ public final class WhatNext {
     private static boolean changes(Judgement judgement, Line line, Evidence evidence) {
         Optional<Reading> reading = evidence.latest(line.key());
         return switch (judgement.verdict()) {
-            case NOT_SHOWN -> reading.isEmpty();
+            case NOT_SHOWN -> evidence.answer(line.key()).isEmpty();
             case TOO_CLOSE -> reading.filter(WhatNext::measured).isPresent();
             default -> false;
         };

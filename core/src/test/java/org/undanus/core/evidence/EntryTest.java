@@ -39,6 +39,48 @@ class EntryTest {
         assertThat(read.plausible()).isTrue();
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+        not accessible: the hatch is screwed shut | Not accessible: the hatch is screwed shut
+        Not accessible, because locked | Not accessible: locked
+        NOT LOOKED AT | Not looked at
+        not looked at: no time | Not looked at: no time
+        """)
+    void anyLineTakesWhyNothingWasRead(String typed, String said) {
+        for (Point point : List.of(LENGTH, MONTH, CHOICE, YES_NO, TEXT)) {
+            Value value =
+                    Entry.answer(point, typed, Accuracy.EXACT, Traces.NONE).value();
+            assertThat(((Value.Unread) value).said()).isEqualTo(said);
+            assertThat(value.answer()).isEmpty();
+        }
+    }
+
+    @Test
+    void takingBackAndNotAccessibleWantAReason() {
+        assertThat(Entry.answer(LENGTH, "taken back: wrong line", Accuracy.EXACT, Traces.NONE)
+                        .value())
+                .isEqualTo(new Value.TakenBack("wrong line"));
+        for (String bare : List.of("taken back", "Taken back: ", "not accessible", "not accessible:")) {
+            assertThatThrownBy(() -> Entry.answer(LENGTH, bare, Accuracy.EXACT, Traces.NONE))
+                    .isInstanceOf(Entry.Unsuitable.class)
+                    .hasMessageStartingWith("Say why");
+        }
+        assertThatThrownBy(
+                        () -> Entry.answer(LENGTH, "not accessible: " + "x".repeat(201), Accuracy.EXACT, Traces.NONE))
+                .isInstanceOf(Entry.Unsuitable.class);
+        assertThatThrownBy(() -> Entry.understand(LENGTH, "not accessible: locked", Accuracy.EXACT))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThat(Entry.answer(TEXT, "not accessible ladder", Accuracy.EXACT, Traces.NONE)
+                        .value())
+                .isInstanceOf(Value.Unread.class);
+        assertThat(Entry.answer(TEXT, "not accessibles", Accuracy.EXACT, Traces.NONE)
+                        .value())
+                .isInstanceOf(Value.Written.class);
+    }
+
     @Test
     void absurdValueIsTakenButMarked() {
         assertThat(Entry.understand(LENGTH, "400 m", Accuracy.EXACT).plausible())

@@ -101,6 +101,65 @@ class EvidenceTest {
         assertThat(Evidence.of(List.of(SEEN, another)).latest(KEY)).contains(SEEN);
     }
 
+    private static Reading answered(Value value, boolean crew) {
+        return new Reading(
+                UUID.randomUUID(),
+                KEY,
+                "",
+                value,
+                "",
+                Optional.empty(),
+                Grade.WITNESSED,
+                crew ? "nettlebank" : "inspector",
+                Instant.EPOCH,
+                Stage.FINAL,
+                crew);
+    }
+
+    private static final Reading STRUCK = answered(new Value.TakenBack("wrong line"), false);
+    private static final Reading NOT_ACCESSIBLE =
+            answered(new Value.Unread(Value.Unread.Why.NOT_ACCESSIBLE, "hatch screwed shut"), false);
+
+    @Test
+    void whatIsTakenBackIsStruckAndWhatWasReadBeforeStandsAgain() {
+        Reading later = said("13 mm", Grade.WITNESSED, "inspector", false);
+        Evidence evidence = Evidence.of(List.of(SEEN, later, STRUCK));
+        assertThat(evidence.latest(KEY)).contains(SEEN);
+        assertThat(evidence.beside(KEY)).isEmpty();
+        assertThat(evidence.history(KEY)).containsExactly(SEEN, later, STRUCK);
+        Evidence none = evidence.with(answered(new Value.TakenBack("that one too"), false));
+        assertThat(none.latest(KEY)).isEmpty();
+        assertThat(none.with(STRUCK).latest(KEY)).isEmpty();
+        assertThat(none.with(later).latest(KEY)).contains(later);
+    }
+
+    @Test
+    void aCrewTakesBackItsOwnAlone() {
+        Reading crews = said("20 mm", Grade.RECORDED, "nettlebank", true);
+        Reading struck = answered(new Value.TakenBack("misread"), true);
+        assertThat(Evidence.of(List.of(SEEN, struck)).latest(KEY)).contains(SEEN);
+        assertThat(Evidence.of(List.of(crews, struck)).latest(KEY)).isEmpty();
+        Evidence beside = Evidence.of(List.of(SEEN, crews, struck));
+        assertThat(beside.latest(KEY)).contains(SEEN);
+        assertThat(beside.beside(KEY)).isEmpty();
+    }
+
+    @Test
+    void whyNothingWasReadShowsNothingAndGivesWayToAnyReading() {
+        Evidence evidence = Evidence.of(List.of(NOT_ACCESSIBLE));
+        assertThat(evidence.latest(KEY)).isEmpty();
+        assertThat(evidence.answer(KEY)).contains(NOT_ACCESSIBLE);
+        assertThat(evidence.unread(KEY)).map(Value.Unread::said).contains("Not accessible: hatch screwed shut");
+        Reading crews = said("20 mm", Grade.STATED, "nettlebank", true);
+        assertThat(evidence.with(crews).latest(KEY)).contains(crews);
+        Evidence read = Evidence.of(List.of(SEEN, NOT_ACCESSIBLE));
+        assertThat(read.latest(KEY)).contains(SEEN);
+        assertThat(read.unread(KEY)).isEmpty();
+        Reading otherwise = answered(new Value.Unread(Value.Unread.Why.NOT_LOOKED_AT, ""), false);
+        assertThat(evidence.with(otherwise).answer(KEY)).contains(otherwise);
+        assertThat(otherwise.said()).isEqualTo("Not looked at");
+    }
+
     @Test
     void theOfficeTakesThePlaceOfACrewOfTheSameGradeAndACrewOfItself() {
         Reading crew = said("20 mm", Grade.RECORDED, "nettlebank", true);

@@ -64,6 +64,15 @@ class WhatNextTest {
     }
 
     @Test
+    void whatCouldNotBeReachedIsNotAskedForAgain() {
+        CaseFixture shut = new CaseFixture().outdoor("siting.outdoor-clearance-front", "not accessible: locked yard");
+        assertThat(next(shut, line("siting.outdoor-clearance-front", true))).isEmpty();
+        var judgement = shut.judge("siting.outdoor-clearance-front");
+        assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(judgement.because().toString()).contains("Clearance, front: not accessible: locked yard.");
+    }
+
+    @Test
     void whatIsSettledChangesNothingMore() {
         CaseFixture fixture =
                 new CaseFixture().outdoor("plate.model", "WS-12").outdoor("siting.outdoor-clearance-front", "5 m");

@@ -375,8 +375,8 @@ public class CaseImport {
                                 + shortened(record.instrument().orElseThrow()) + "."));
         Entry.Understood understood;
         try {
-            understood = Entry.understand(
-                    point, record.typed(), accuracy, file.facts().traces());
+            understood =
+                    Entry.answer(point, record.typed(), accuracy, file.facts().traces());
         } catch (IllegalArgumentException e) {
             throw new UnsuitableException(where, e.getMessage());
         }

@@ -21,6 +21,7 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Judged;
 import org.undanus.core.judgement.Judgements;
+import org.undanus.core.judgement.LinesRead;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.rules.RuleBook;
@@ -215,6 +216,28 @@ public final class CaseFile {
     /** The lines of a station in the order they are read: the system's own first, then subject by subject. */
     public List<Line> lines(Station station) {
         return lines.computeIfAbsent(station, this::told);
+    }
+
+    /** Whether a line is to be read by the present visit: not where an answer on another line leaves nothing to read on it. */
+    public boolean due(Line line) {
+        return !line.point().optional() && facts.stage().reached(line.point().due()) && !pointless(line);
+    }
+
+    /** Whether it is open, and an answer on another line leaves nothing to read on it. */
+    public boolean pointless(Line line) {
+        return evidence().answer(line.key()).isEmpty()
+                && evidence().pointless(line.point(), line.key().component()).isPresent();
+    }
+
+    /** How far the present visit came. */
+    public LinesRead linesRead() {
+        return LinesRead.of(
+                Arrays.stream(Station.values())
+                        .flatMap(station -> lines(station).stream())
+                        .filter(this::due)
+                        .map(Line::key)
+                        .toList(),
+                evidence());
     }
 
     private List<Line> told(Station station) {

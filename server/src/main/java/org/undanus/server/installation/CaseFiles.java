@@ -425,8 +425,7 @@ public class CaseFiles {
         try {
             return point.kind() == Point.Kind.QUANTITY && row.si() != null
                     ? measured(row, point)
-                    : Entry.understand(point, row.typed(), Accuracy.EXACT, traces)
-                            .value();
+                    : Entry.answer(point, row.typed(), Accuracy.EXACT, traces).value();
         } catch (IllegalArgumentException e) {
             return new Value.SetAside(e.getMessage());
         }

@@ -33,6 +33,7 @@ import org.undanus.server.walk.JudgementView;
  * @param failing what must be put right, most at stake first
  * @param unsettled what is too close to call or referred
  * @param notShown with what would show it
+ * @param lines how many of the lines due were read, in words
  * @param link where what is to be put right is answered, as SVG
  * @param seal of the visit; empty while it goes on
  * @param records commissioning records and what does not fit together in them
@@ -45,6 +46,7 @@ public record ReportModel(
         String ruleBookNote,
         String outcome,
         List<CountLine> counts,
+        String lines,
         List<ToDo> failing,
         List<ToDo> unsettled,
         List<ToDo> notShown,
@@ -126,7 +128,11 @@ public record ReportModel(
             List<JudgementPart> open,
             List<JudgementPart> meets,
             String doesNotApply,
-            List<ReadingLine> readings) {}
+            List<ReadingLine> readings,
+            List<UnreadLine> unread) {}
+
+    /** @param why in words: {@code Not accessible: the hatch is screwed shut} */
+    public record UnreadLine(String unit, String line, String why) {}
 
     /**
      * @param html lines as SVG under words
@@ -185,6 +191,7 @@ public record ReportModel(
                 Stream.of(Verdict.values())
                         .map(v -> new CountLine(VerdictPrint.mark(v), v.title(), summary.count(v)))
                         .toList(),
+                file.linesRead().said(),
                 toDo(outcome.failing(), from),
                 toDo(outcome.unsettled(), from),
                 toDo(outcome.notShown(), from),
@@ -297,6 +304,11 @@ public record ReportModel(
                 file.lines(station).stream()
                         .flatMap(line -> file.evidence().latest(line.key()).stream()
                                 .map(reading -> reading(line, reading, from.units)))
+                        .toList(),
+                file.lines(station).stream()
+                        .flatMap(line -> file.evidence().unread(line.key()).stream()
+                                .map(unread -> new UnreadLine(
+                                        line.subject().title(), line.point().title(), unread.said())))
                         .toList());
     }
 

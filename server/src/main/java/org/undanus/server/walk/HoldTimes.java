@@ -43,7 +43,7 @@ class HoldTimes {
                         written(lasted),
                         Optional.empty(),
                         running.witnessed() && person.inspects() ? Grade.WITNESSED : Grade.RECORDED,
-                        file.evidence().latest(running.key()).map(Reading::id),
+                        file.evidence().answer(running.key()).map(Reading::id),
                         true),
                 person,
                 UnitSystem.SI));

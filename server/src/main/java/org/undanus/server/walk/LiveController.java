@@ -308,7 +308,7 @@ class LiveController {
                             sha256,
                             Optional.of(taken.instrument()),
                             person.inspects() ? Grade.LOGGED : Grade.RECORDED,
-                            file.evidence().latest(taken.key()).map(Reading::id),
+                            file.evidence().answer(taken.key()).map(Reading::id),
                             true),
                     person,
                     UnitSystem.SI);

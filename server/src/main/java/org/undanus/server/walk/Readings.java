@@ -18,6 +18,7 @@ import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.FieldNotationException;
@@ -88,7 +89,7 @@ public class Readings {
             requireSame(kept.get(), installation, typed);
             return new Outcome(before, line, List.of());
         }
-        Optional<Reading> latest = before.evidence().latest(typed.key());
+        Optional<Reading> latest = before.evidence().answer(typed.key());
         if (!latest.map(Reading::id).equals(typed.basedOn())) {
             throw new ConflictException(
                     "Someone has read this line meanwhile. Yours is not saved yet; choose which one stands.",
@@ -101,6 +102,7 @@ public class Readings {
                     + line.point().title().toLowerCase(Locale.ROOT) + ". Save it as it is?");
         }
         Reading reading = reading(before, typed, understood, person);
+        requireInPlace(reading, latest);
         cases.keep(reading, before.header(), person.name());
         CaseFile after = before.with(reading);
         List<Judgement> changed = changed(before, after);
@@ -121,7 +123,7 @@ public class Readings {
         for (AnsweredReading each : answered) {
             Optional<UUID> latest = cases.open(installation, person)
                     .evidence()
-                    .latest(each.key())
+                    .answer(each.key())
                     .map(Reading::id);
             UUID id = UUID.randomUUID();
             save(
@@ -214,7 +216,7 @@ public class Readings {
                 .accuracy(instrument, point, file.rules())
                 .orElseThrow(() -> new UnsuitableException("instrument", "There is no such instrument."));
         try {
-            return Entry.understand(point, typed, accuracy, file.facts().traces());
+            return Entry.answer(point, typed, accuracy, file.facts().traces());
         } catch (FieldNotationException e) {
             throw new UnsuitableException("typed", e.getMessage(), e.choices());
         } catch (IllegalArgumentException e) {
@@ -224,6 +226,24 @@ public class Readings {
 
     static CaseFile.Line line(CaseFile file, PointKey key) {
         return file.line(key).orElseThrow(() -> new NotFoundException("This installation has no such line."));
+    }
+
+    /** What says that nothing was read, or takes a reading back, says so of a line as it stands. */
+    private static void requireInPlace(Reading reading, Optional<Reading> stands) {
+        if (reading.value() instanceof Value.TakenBack) {
+            Reading struck = stands.orElseThrow(
+                    () -> new UnsuitableException("typed", "Nothing stands on this line that could be taken back."));
+            if (reading.byCrew() && !struck.byCrew()) {
+                throw new NotAllowedException(
+                        "A crew takes back its own readings; this one is the inspection office's.");
+            }
+        }
+        if (reading.value() instanceof Value.Unread
+                && stands.filter(standing -> !(standing.value() instanceof Value.Unread))
+                        .isPresent()) {
+            throw new UnsuitableException(
+                    "typed", "A reading stands on this line. Take it back first, then say why nothing is read.");
+        }
     }
 
     private static void requireGrade(Person person, Grade grade) {

@@ -111,7 +111,7 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
     private static PlacedView placed(Readings.Typed typed, CaseFile before, CaseFile after, UnitSystem units) {
         CaseFile.Line line = Readings.line(after, typed.key());
         var reading = after.evidence().history(typed.key());
-        var standing = before.evidence().latest(typed.key());
+        var standing = before.evidence().answer(typed.key());
         return new PlacedView(
                 typed.key().point(),
                 typed.key().component(),

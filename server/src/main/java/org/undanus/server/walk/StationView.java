@@ -50,6 +50,7 @@ record StationView(
     /**
      * A station on the route.
      *
+     * @param unread of how many of its lines it was said why they were not read
      * @param undecided how many of its lines can still change something
      * @param waits for the stations that come before it and are not all read
      */
@@ -59,6 +60,7 @@ record StationView(
             String title,
             boolean built,
             int read,
+            int unread,
             int lines,
             int undecided,
             Verdict worst,
@@ -82,7 +84,8 @@ record StationView(
      * @param holds whether it is the time that something is left alone for, and can be held
      * @param goodEnough which instrument of the toolcase would settle a line that is too close to call
      * @param beside a later reading that does not take the place of this one: what the crew says, or a weaker source
-     * @param earlier how many readings this one supersedes
+     * @param reading what stands on it: a reading, or why there is none
+     * @param earlier how many readings it supersedes, those taken back among them
      */
     record LineView(
             String point,
@@ -123,6 +126,7 @@ record StationView(
             Optional<String> us,
             Optional<String> si,
             Optional<String> uncertainty,
+            Says says,
             Optional<String> setAside,
             Optional<String> instrument,
             Grade grade,
@@ -130,11 +134,25 @@ record StationView(
             Instant at,
             boolean byCrew) {}
 
+    /** What kind of word a reading is: what was read, why nothing was, or that what was read is taken back. */
+    enum Says {
+        READ,
+        UNREAD,
+        TAKEN_BACK;
+
+        private static Says of(Value value) {
+            if (value instanceof Value.Unread) {
+                return UNREAD;
+            }
+            return value instanceof Value.TakenBack ? TAKEN_BACK : READ;
+        }
+    }
+
     static List<RouteStation> route(CaseFile file) {
         return Arrays.stream(Station.values())
                 .map(station -> {
                     List<CaseFile.Line> lines = file.lines(station).stream()
-                            .filter(line -> !line.point().optional() && !pointless(line, file))
+                            .filter(line -> !line.point().optional() && !file.pointless(line))
                             .toList();
                     StationSummary summary = StationSummary.of(file.judgements().of(station));
                     int read = (int) lines.stream()
@@ -146,6 +164,10 @@ record StationView(
                             station.title(),
                             Walk.plan(station).isPresent(),
                             read,
+                            (int) lines.stream()
+                                    .filter(line ->
+                                            file.evidence().unread(line.key()).isPresent())
+                                    .count(),
                             lines.size(),
                             next(file, station).size(),
                             summary.worst(),
@@ -169,9 +191,8 @@ record StationView(
     /** Whether lines of a station are open that have to be read by now. */
     private static boolean unread(CaseFile file, Station station) {
         return file.lines(station).stream()
-                .anyMatch(line -> asked(line, file)
-                        && !pointless(line, file)
-                        && file.evidence().latest(line.key()).isEmpty());
+                .anyMatch(line ->
+                        file.due(line) && file.evidence().answer(line.key()).isEmpty());
     }
 
     /** @param office whether it is for the inspection office: which instruments it has is no crew's business */
@@ -193,9 +214,7 @@ record StationView(
 
     static List<NextLine> next(CaseFile file, Station station) {
         Map<PointKey, CaseFile.Line> lines = new LinkedHashMap<>();
-        file.lines(station).stream()
-                .filter(line -> !pointless(line, file))
-                .forEach(line -> lines.put(line.key(), line));
+        file.lines(station).stream().filter(line -> !file.pointless(line)).forEach(line -> lines.put(line.key(), line));
         return WhatNext.of(
                         file.judgements().of(station),
                         lines.values().stream()
@@ -216,18 +235,10 @@ record StationView(
                 && file.facts().stage().reached(line.point().due());
     }
 
-    /** Open, and an answer on another line leaves nothing to read on it. */
-    private static boolean pointless(CaseFile.Line line, CaseFile file) {
-        return file.evidence().latest(line.key()).isEmpty()
-                && file.evidence()
-                        .pointless(line.point(), line.key().component())
-                        .isPresent();
-    }
-
     private static Optional<String> becausePointless(CaseFile.Line line, CaseFile file) {
         return file.evidence()
                 .pointless(line.point(), line.key().component())
-                .filter(reading -> pointless(line, file))
+                .filter(reading -> file.pointless(line))
                 .map(reading -> Walk.point(reading.key().point()).orElseThrow().title() + ": " + reading.said());
     }
 
@@ -257,9 +268,10 @@ record StationView(
                 point.instrument().key(),
                 Holds.holds(point),
                 goodEnough(line, file, office),
-                evidence.latest(line.key()).map(reading -> reading(reading, units)),
+                evidence.answer(line.key()).map(reading -> reading(reading, units)),
                 evidence.beside(line.key()).map(reading -> reading(reading, units)),
-                Math.max(0, evidence.history(line.key()).size() - 1));
+                evidence.history(line.key()).size()
+                        - (evidence.answer(line.key()).isPresent() ? 1 : 0));
     }
 
     private static Optional<String> goodEnough(CaseFile.Line line, CaseFile file, boolean office) {
@@ -283,6 +295,7 @@ record StationView(
                 reading.value().in(UnitSystem.US),
                 reading.value().in(UnitSystem.SI),
                 reading.value().uncertaintyIn(units),
+                Says.of(reading.value()),
                 reading.value() instanceof Value.SetAside aside ? Optional.of(aside.why()) : Optional.empty(),
                 reading.instrument(),
                 reading.grade(),
