@@ -127,7 +127,7 @@ test("a correction raised is known to be open", async () => {
   const { raise, correctionOf, judgements, scope } = await walk();
   const failed = judgements.value[0]!;
   expect(correctionOf(failed)).toBeUndefined();
-  post.mockResolvedValueOnce([
+  spied("post").mockResolvedValueOnce([
     { number: 1, state: "OPEN", requirement: failed.requirement, component: failed.component },
   ] as never);
   await raise(failed, "Move it.");
