@@ -22,7 +22,7 @@ const { units, toggle: toggleUnits } = useUnits();
 const { heading } = usePlaces();
 const { on: singleKeys, toggle: toggleSingleKeys } = useSingleKeys();
 
-const { holds, left, lasting, asked, railOpen } = useHolds();
+const { holds, left, lasting, asked } = useHolds();
 /** The shortest time that is left of a hold; where none has a length, how long the last has run. */
 const nextEnd = computed(() => {
   const rest = holds.value.flatMap((hold) => left(hold) ?? []).filter((seconds) => seconds > 0);
@@ -112,7 +112,7 @@ function leave() {
           v-if="holds.length"
           type="button"
           class="button mono"
-          :aria-expanded="railOpen"
+          :aria-expanded="asked"
           :aria-label="`${holds.length} ${holds.length === 1 ? 'hold' : 'holds'} running, next end in ${nextEnd}`"
           :title="`${holds.length === 1 ? 'A hold runs' : `${holds.length} holds run`}; the next ends in ${nextEnd}`"
           @click="asked = !asked"
@@ -122,8 +122,8 @@ function leave() {
         <button
           type="button"
           class="button"
-          title="Other unit system (u)"
-          aria-label="Other unit system"
+          :title="`${units()} units: change them (u)`"
+          :aria-label="`${units()} units, change them`"
           @click="toggleUnits"
         >
           {{ units() }}<span class="wide">&nbsp;units</span>
@@ -297,6 +297,15 @@ main {
 }
 
 @media (max-width: 1100px) {
+  header {
+    gap: 12px;
+  }
+
+  nav.heading {
+    gap: 0 10px;
+    font-size: 14px;
+  }
+
   .detail,
   .tools .wide {
     display: none;

@@ -37,7 +37,10 @@ beforeEach(() => {
   sent.mockReset().mockResolvedValue({ lasted: "10 min" });
   signal.mockClear();
 });
-afterEach(() => vi.useRealTimers());
+afterEach(() => {
+  useHolds().asked.value = false;
+  vi.useRealTimers();
+});
 
 async function rail(path = "/installations/i/tightness") {
   const page = { template: "<div />" };
@@ -57,6 +60,8 @@ async function rail(path = "/installations/i/tightness") {
 test("it counts by the server's clock, and says what may be done meanwhile", async () => {
   const wrapper = await rail();
   expect(wrapper.find(".time").text()).toBe("15:00 left of 25:00");
+  expect(wrapper.findAll("button")).toHaveLength(1);
+  await wrapper.get(".line").trigger("click");
   expect(wrapper.text()).toContain("A leak over 0.4");
   expect(wrapper.find(".meanwhile a").attributes("href")).toBe("/installations/i/electrical");
   expect(wrapper.find(".where").exists()).toBe(false);
@@ -94,6 +99,7 @@ test("the end is signalled once", async () => {
 test("an end that failed is tried again as the same reading", async () => {
   sent.mockRejectedValueOnce(new ProblemError({ status: 0, detail: "No connection." }));
   const wrapper = await rail();
+  await wrapper.get(".line").trigger("click");
   const button = wrapper.findAll("button").find((each) => each.text() === "End");
   await button?.trigger("click");
   await flushPromises();

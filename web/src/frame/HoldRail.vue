@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, watch } from "vue";
+import { computed, onBeforeUnmount, onMounted, watch } from "vue";
 import { useRoute } from "vue-router";
 import { at } from "../api/address";
 import { sentence } from "../api/problems";
@@ -9,7 +9,7 @@ import { clock, useHolds, type Hold } from "./useHolds";
 
 /** At the foot of every page: what is being held, how long still, and what may be done meanwhile. */
 const route = useRoute();
-const { holds, here, look, end, lasting, left, over, railOpen, follow } = useHolds();
+const { holds, here, look, end, lasting, left, over, asked, pressing, follow } = useHolds();
 
 let stop = () => {};
 onMounted(() => (stop = follow()));
@@ -39,6 +39,11 @@ watch(
   },
 );
 
+/** On the one line while it is folded: what ends first. */
+const first = computed(() =>
+  [...pressing.value].sort((a, b) => (left(a) ?? Infinity) - (left(b) ?? Infinity)).at(0),
+);
+
 function said(hold: Hold): string {
   const still = left(hold);
   return still === undefined
@@ -64,38 +69,55 @@ function calendar(hold: Hold): string {
 </script>
 
 <template>
-  <aside v-if="holds.length && railOpen" class="rail" aria-label="Running holds">
-    <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ over: over(hold) }">
-      <div class="words">
-        <RouterLink
-          class="what"
-          :to="`/installations/${hold.installationId}/${hold.station}?line=${hold.point}@${hold.component}`"
-        >
-          {{ hold.title }}, {{ hold.subject }}
-        </RouterLink>
-        <span v-if="hold.installationId !== here" class="quiet where">{{ hold.installation }}</span>
-        <strong class="mono time" role="timer">{{ said(hold) }}</strong>
-        <span v-if="hold.power && hold.installationId === here" class="quiet power">{{ hold.power }}</span>
-        <span v-if="hold.meanwhile && hold.installationId === here" class="quiet meanwhile"
-          >Meanwhile:
-          <RouterLink :to="`/installations/${hold.installationId}/${hold.meanwhile.key}`"
-            >{{ hold.meanwhile.number }} {{ hold.meanwhile.title }}</RouterLink
-          ></span
-        >
+  <aside v-if="holds.length && (asked || first)" class="rail" aria-label="Running holds">
+    <button
+      v-if="!asked && first"
+      type="button"
+      class="line"
+      :class="{ over: over(first) }"
+      aria-expanded="false"
+      @click="asked = true"
+    >
+      <strong class="what">{{ first.title }}, {{ first.subject }}</strong>
+      <strong class="mono time" role="timer">{{ said(first) }}</strong>
+      <span v-if="first.installationId !== here" class="quiet where">{{ first.installation }}</span>
+      <span v-else-if="first.meanwhile" class="quiet meanwhile">meanwhile {{ first.meanwhile.title }}</span>
+      <span v-if="pressing.length > 1" class="quiet">and {{ pressing.length - 1 }} more</span>
+    </button>
+    <template v-if="asked">
+      <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ over: over(hold) }">
+        <div class="words">
+          <RouterLink
+            class="what"
+            :to="`/installations/${hold.installationId}/${hold.station}?line=${hold.point}@${hold.component}`"
+          >
+            {{ hold.title }}, {{ hold.subject }}
+          </RouterLink>
+          <span v-if="hold.installationId !== here" class="quiet where">{{ hold.installation }}</span>
+          <strong class="mono time" role="timer">{{ said(hold) }}</strong>
+          <span v-if="hold.power && hold.installationId === here" class="quiet power">{{ hold.power }}</span>
+          <span v-if="hold.meanwhile && hold.installationId === here" class="quiet meanwhile"
+            >Meanwhile:
+            <RouterLink :to="`/installations/${hold.installationId}/${hold.meanwhile.key}`"
+              >{{ hold.meanwhile.number }} {{ hold.meanwhile.title }}</RouterLink
+            ></span
+          >
+        </div>
+        <progress
+          v-if="hold.needed"
+          class="done"
+          :max="hold.needed"
+          :value="Math.min(hold.needed, lasting(hold))"
+          :aria-label="`${hold.title}, held so far`"
+        ></progress>
+        <div class="acts">
+          <button type="button" class="button" @click="finish(hold, true)">End</button>
+          <button type="button" class="button" @click="finish(hold, false)">Leave</button>
+          <a v-if="hold.needed" class="button" :href="calendar(hold)" download>Calendar</a>
+        </div>
       </div>
-      <progress
-        v-if="hold.needed"
-        class="done"
-        :max="hold.needed"
-        :value="Math.min(hold.needed, lasting(hold))"
-        :aria-label="`${hold.title}, held so far`"
-      ></progress>
-      <div class="acts">
-        <button type="button" class="button" @click="finish(hold, true)">End</button>
-        <button type="button" class="button" @click="finish(hold, false)">Leave</button>
-        <a v-if="hold.needed" class="button" :href="calendar(hold)" download>Calendar</a>
-      </div>
-    </div>
+      <button type="button" class="button fold" aria-expanded="true" @click="asked = false">Fold</button>
+    </template>
   </aside>
 </template>
 
@@ -106,6 +128,41 @@ function calendar(hold: Hold): string {
   overflow: auto;
   border-top: 2px solid var(--brass);
   background: var(--paper);
+}
+
+.line {
+  display: flex;
+  gap: 4px 14px;
+  align-items: baseline;
+  width: 100%;
+  min-height: 30px;
+  padding: 4px 16px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: 13px var(--text);
+  text-align: left;
+  white-space: nowrap;
+  cursor: pointer;
+  overflow: hidden;
+}
+
+.line .what,
+.line .where,
+.line .meanwhile {
+  overflow: hidden;
+  min-width: 60px;
+  text-overflow: ellipsis;
+}
+
+.line .time {
+  flex: none;
+}
+
+.fold {
+  justify-self: end;
+  min-height: 44px;
+  margin: 4px 16px;
 }
 
 .hold {

@@ -76,9 +76,9 @@ function over(hold: Hold): boolean {
   return still !== undefined && still <= 0;
 }
 
-/** The rail takes room only where it matters: at the installation that is held, at an end, and when asked for. */
-const railOpen = computed(
-  () => asked.value || holds.value.some((hold) => hold.installationId === here.value || over(hold)),
+/** Unasked only what matters here: what is held at this installation, and what has come to its end anywhere. */
+const pressing = computed(() =>
+  holds.value.filter((hold) => hold.installationId === here.value || over(hold)),
 );
 
 /** Minutes and seconds, or hours and minutes, as a clock shows them. */
@@ -114,7 +114,7 @@ export function useHolds() {
     left,
     over,
     asked,
-    railOpen,
+    pressing,
     follow,
     /** The one that holds a line of the installation looked at. */
     on: (line: { point: string; component: string }) =>

@@ -23,8 +23,8 @@ function open(judgement: Judgement): boolean {
       <h3>
         <button type="button" class="choose" :aria-pressed="chosen" @click.stop="emit('choose')">
           {{ judgement.title }}
+          <span v-if="judgement.subject" class="quiet subject">{{ judgement.subject }}</span>
         </button>
-        <span v-if="judgement.subject" class="quiet subject">{{ judgement.subject }}</span>
       </h3>
       <VerdictMark :verdict="judgement.verdict" worded />
     </header>
@@ -63,7 +63,7 @@ function open(judgement: Judgement): boolean {
 
 <style scoped>
 .judgement {
-  padding: 8px 12px;
+  padding: 4px 12px 8px;
   border-bottom: 1px solid var(--hair);
   border-left: 4px solid transparent;
   cursor: pointer;
@@ -78,7 +78,7 @@ function open(judgement: Judgement): boolean {
 header {
   display: flex;
   gap: 8px;
-  align-items: flex-start;
+  align-items: center;
   justify-content: space-between;
 }
 
@@ -88,6 +88,7 @@ h3 {
 }
 
 .choose {
+  min-height: 44px;
   padding: 0;
   border: 0;
   background: none;

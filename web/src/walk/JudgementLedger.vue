@@ -32,7 +32,7 @@ watch(
 </script>
 
 <template>
-  <aside ref="list" class="ledger" aria-label="Judgements">
+  <aside ref="list" class="ledger" aria-label="Judgements" tabindex="0">
     <div class="head"><h2>Judgements</h2></div>
     <JudgementItem
       v-for="judgement in judgements"

@@ -13,6 +13,8 @@ const props = defineProps<{
   /** What a bare number will be taken in. */
   unit?: string;
   id: string;
+  /** Whether it stands by itself, with room for long answers. */
+  one?: boolean;
   logAddress: (sha256: string) => string;
 }>();
 const emit = defineEmits<{ typing: []; commit: []; choose: [option: string]; log: [file: File] }>();
@@ -20,13 +22,13 @@ const typed = defineModel<string>({ required: true });
 
 const live = useLive();
 const FEW_OPTIONS = 4;
-/** Longer answers do not fit on a button in the column. */
-const SHORT_ANSWER = 16;
+/** Longer answers do not fit on buttons beside each other in the column. */
+const SHORT_ANSWERS = 22;
 const buttons = computed(
   () =>
     props.options.length > 0 &&
     props.options.length <= FEW_OPTIONS &&
-    props.options.every((option) => option.length <= SHORT_ANSWER),
+    (props.one || props.options.join("").length <= SHORT_ANSWERS),
 );
 const hint = computed(() =>
   props.line.kind === "QUANTITY"

@@ -46,6 +46,10 @@ const props = defineProps<{
   at?: () => string;
   /** Whether that is this one. */
   inHand?: boolean;
+  /** Whether it stands by itself: how it is read and the units are in reach of the thumb. */
+  one?: boolean;
+  /** Whether what it comes to stands below, under lines that feed the same. */
+  feeds?: boolean;
 }>();
 const emit = defineEmits<{
   focused: [];
@@ -88,6 +92,7 @@ const {
   put,
   takeOver,
   mean,
+  unitKey,
   byLetter,
   choosing,
   regrade,
@@ -129,6 +134,13 @@ const readWith = computed(() =>
   ]
     .filter(Boolean)
     .join(", "),
+);
+
+/** A choice that its closed list may cut off is said in full beside it. */
+const LONG_CHOICE = 13;
+const chosenAtLength = computed(
+  () =>
+    props.line.kind === "CHOICE" && !buttons.value && (props.line.reading?.said.length ?? 0) > LONG_CHOICE,
 );
 
 /** On a crew's screen a line that the inspection office has read is no field until the crew says otherwise. */
@@ -180,7 +192,13 @@ defineExpose({ focus: () => field.value?.focus(), put });
   <div
     ref="row"
     class="line"
-    :class="{ listed: line.list, open: !line.reading && !line.optional && line.due, held: inHand }"
+    :class="{
+      one,
+      feeds,
+      listed: line.list,
+      open: !line.reading && !line.optional && line.due,
+      held: inHand,
+    }"
     @focusin="takeInHand()"
     @focusout="left"
   >
@@ -191,6 +209,8 @@ defineExpose({ focus: () => field.value?.focus(), put });
         >hidden later</span
       >
     </component>
+    <p v-if="one && line.caution" class="caution">{{ line.caution }}</p>
+    <p v-if="one && line.how" class="how">{{ line.how }}</p>
     <div v-if="closed" class="entry closed">
       <span class="mono">{{ line.reading?.said }}</span>
       <button type="button" class="button" @click="otherwise = true">Record otherwise</button>
@@ -202,6 +222,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
         v-model="typed"
         :line="line"
         :options="options"
+        :one="one"
         :busy="busy"
         :unsaved="changed && !!typed"
         :invalid="!!problem"
@@ -225,8 +246,21 @@ defineExpose({ focus: () => field.value?.focus(), put });
       </button>
       <StopWatch v-if="line.instrumentKind === 'stopwatch'" @timed="timed" />
     </div>
+    <div v-if="one && !closed && line.kind === 'QUANTITY'" class="unit-keys" role="group" aria-label="Units">
+      <button
+        v-for="symbol in line.units"
+        :key="symbol"
+        type="button"
+        class="button mono"
+        :disabled="busy"
+        @click="unitKey(symbol)"
+      >
+        {{ symbol }}
+      </button>
+    </div>
     <div class="understood">
       <span v-if="line.reading?.says === 'UNREAD' && !changed" class="quiet">{{ line.reading.said }}</span>
+      <span v-else-if="chosenAtLength && !changed" class="value">{{ line.reading?.said }}</span>
       <span v-else-if="understood || (readWith && !changed)" class="mono value"
         >{{ understood }}<span v-if="uncertainty" class="quiet">&ensp;{{ uncertainty }}</span
         ><span v-if="readWith && !changed" class="quiet otherwise">&ensp;{{ readWith }}</span></span
@@ -255,7 +289,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
       </button>
     </div>
     <div
-      v-if="problem || meant.length"
+      v-if="problem || (meant.length && !one)"
       :ref="(el) => (answer = el as HTMLElement)"
       class="problem"
       role="alert"
@@ -306,9 +340,11 @@ defineExpose({ focus: () => field.value?.focus(), put });
     />
     <Teleport v-if="inHand && hand" :to="hand">
       <div ref="beside" class="beside-lines" @focusout="left">
-        <h2>{{ line.title }}</h2>
-        <p v-if="line.caution" class="caution">{{ line.caution }}</p>
-        <p v-if="line.how" class="how">{{ line.how }}</p>
+        <template v-if="!one">
+          <h2>{{ line.title }}</h2>
+          <p v-if="line.caution" class="caution">{{ line.caution }}</p>
+          <p v-if="line.how" class="how">{{ line.how }}</p>
+        </template>
         <div v-if="!closed" class="how-known">
           <span class="quiet small-text">This line with</span>
           <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
@@ -357,7 +393,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
   grid-template-columns: minmax(120px, 1fr) minmax(150px, 0.9fr) minmax(200px, 1.6fr) 22px;
   gap: 0 10px;
   align-items: center;
-  padding: 1px 0;
+  min-height: 46px;
   border-bottom: 1px solid var(--hair);
 }
 
@@ -377,6 +413,10 @@ defineExpose({ focus: () => field.value?.focus(), put });
 .timed > :first-child {
   flex: 1;
   min-width: 0;
+}
+
+.timed :deep(.field) {
+  padding: 0 6px;
 }
 
 .hold {
@@ -461,23 +501,17 @@ defineExpose({ focus: () => field.value?.focus(), put });
   align-items: center;
 }
 
-/* in full where it is asked for; a glance has two lines for what was read and what it comes to */
 .brief {
-  display: -webkit-box;
   flex: 1;
-  overflow: hidden;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
 }
 
-.value {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+.line.feeds {
+  border-bottom-color: transparent;
 }
 
-.value + .said .brief {
-  -webkit-line-clamp: 1;
+.line.feeds .understood {
+  padding-left: 8px;
+  border-left: 2px solid var(--hair);
 }
 
 .otherwise {
@@ -582,27 +616,61 @@ defineExpose({ focus: () => field.value?.focus(), put });
   font-size: 13px;
 }
 
+.unit-keys {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+
+.unit-keys .button {
+  flex: 1 1 56px;
+  min-height: 48px;
+}
+
+.line.one {
+  grid-template-columns: minmax(0, 1fr);
+  gap: 8px;
+  border: 0;
+  background: none;
+  box-shadow: none;
+}
+
+.line.one > * {
+  grid-row: auto;
+  grid-column: 1;
+}
+
+.line.one .title {
+  font-size: 18px;
+  font-weight: 700;
+}
+
+.line.one .understood {
+  min-height: 44px;
+  font-size: 15px;
+}
+
 @media (max-width: 760px) {
-  .line {
+  .line:not(.one) {
     grid-template-columns: minmax(0, 1fr) 24px;
     gap: 2px 8px;
     padding: 6px 0;
   }
 
-  .title {
+  .line:not(.one) > .title {
     grid-column: 1 / -1;
   }
 
-  .entry {
+  .line:not(.one) > .entry {
     grid-column: 1;
   }
 
-  .understood {
+  .line:not(.one) > .understood {
     grid-row: 3;
     grid-column: 1 / -1;
   }
 
-  .heard {
+  .line:not(.one) > .heard {
     grid-row: 4;
     grid-column: 1 / -1;
   }

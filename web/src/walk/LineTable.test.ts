@@ -74,7 +74,7 @@ function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined), hand?
 test("lines stand under the unit they belong to", () => {
   const { wrapper } = table([line("a"), line("b"), line("c", { component: "indoor-1", group: "Wall unit" })]);
   const groups = wrapper.findAll("section");
-  expect(groups.map((g) => g.find("h3").text())).toEqual(["Outdoor unit", "Wall unit"]);
+  expect(groups.map((g) => g.find("h2").text())).toEqual(["Outdoor unit", "Wall unit"]);
   expect(groups[0]!.findAll("input")).toHaveLength(2);
   wrapper.unmount();
 });

@@ -2,6 +2,7 @@
 import { computed, nextTick, ref } from "vue";
 import type { Schemas } from "../api/client";
 import type { Photo } from "../photos/usePhotos";
+import { homes } from "./homes";
 import LineRow from "./LineRow.vue";
 import type { Place } from "./useReading";
 import type { Using } from "./useUsing";
@@ -30,6 +31,8 @@ const props = defineProps<{
   log: (line: Line, file: File) => Promise<string | undefined>;
   logAddress: (sha256: string) => string;
   photosOf?: (line: Line) => Photo[];
+  /** One line at a time, for a hand's screen. */
+  one?: boolean;
 }>();
 const emit = defineEmits<{
   focused: [line: Line];
@@ -45,9 +48,19 @@ const FEW = 1;
 const rows = new Map<string, InstanceType<typeof LineRow>>();
 const at = ref("");
 
+/** The one line that is shown: the one in hand, else the first that is open. */
+const only = computed(
+  () =>
+    props.lines.find((line) => lineKey(line) === at.value) ??
+    props.lines.find((line) => !line.reading && !spare(line) && line.due) ??
+    props.lines[0],
+);
+const walked = computed(() => props.lines.filter((line) => !spare(line) || line === only.value));
+const number = computed(() => walked.value.findIndex((line) => line === only.value) + 1);
+
 const groups = computed(() => {
   const found: { title: string; lines: Line[] }[] = [];
-  for (const line of props.lines) {
+  for (const line of props.one ? (only.value ? [only.value] : []) : props.lines) {
     const last = found.at(-1);
     if (last?.title === line.group) {
       last.lines.push(line);
@@ -55,8 +68,30 @@ const groups = computed(() => {
       found.push({ title: line.group, lines: [line] });
     }
   }
-  return found;
+  // a group of which nothing is shown unasked is no way in
+  return [...found.filter((group) => shown(group).length), ...found.filter((group) => !shown(group).length)];
 });
+
+/** Where each judgement stands, so that it stands once. */
+const home = computed(() => {
+  const all = new Map(
+    props.lines.flatMap((line) => props.judgementsOf(line)).map((each) => [each.key, each]),
+  );
+  return homes(
+    props.lines.filter((line) => !spare(line)),
+    [...all.values()],
+  );
+});
+
+function saidAt(line: Line): Judgement[] {
+  const all = props.judgementsOf(line);
+  return props.one ? all : all.filter((each) => home.value.get(each.key) === lineKey(line));
+}
+
+/** Whether what it comes to stands below, under lines that feed the same. */
+function feeds(line: Line): boolean {
+  return !props.one && !!line.reading && props.judgementsOf(line).length > 0 && !saidAt(line).length;
+}
 
 /** Units whose optional lines have been asked for. */
 const unfolded = ref(new Set<string>());
@@ -68,6 +103,9 @@ function spare(line: Line): boolean {
 }
 
 function folded(group: { title: string; lines: Line[] }): number {
+  if (props.one) {
+    return 0;
+  }
   const count = group.lines.filter(spare).length;
   const pointless = group.lines.some((line) => line.pointless);
   return (count > FEW || pointless) && !unfolded.value.has(group.title) ? count : 0;
@@ -111,6 +149,10 @@ function focused(line: Line) {
 
 async function go(line: Line | undefined) {
   if (line) {
+    if (props.one) {
+      at.value = lineKey(line);
+      await nextTick();
+    }
     if (spare(line)) {
       unfold(line.group);
       await nextTick();
@@ -145,7 +187,25 @@ async function firstOpen() {
 }
 
 function previous() {
-  void go(props.lines[Math.max(0, index() - 1)]);
+  const lines = props.one ? walked.value : props.lines;
+  const from = lines.findIndex(
+    (line) => lineKey(line) === (props.one && only.value ? lineKey(only.value) : at.value),
+  );
+  void go(lines[Math.max(0, from - 1)]);
+}
+
+/** By itself one line goes on only when the person says so: what it comes to is looked at first. */
+function done() {
+  if (!props.one) {
+    void nextOpen();
+  }
+}
+
+function following() {
+  if (only.value) {
+    at.value = lineKey(only.value);
+  }
+  void nextOpen();
 }
 
 function goTo(key: string) {
@@ -161,17 +221,22 @@ defineExpose({ firstOpen, nextOpen, previous, goTo, put });
 </script>
 
 <template>
-  <div class="lines">
+  <div class="lines" tabindex="0" role="group" aria-label="Lines">
     <section v-for="group in groups" :key="group.title" :aria-label="group.title || 'System'">
-      <h3 v-if="group.title">{{ group.title }}</h3>
+      <h2 v-if="group.title || one">
+        {{ group.title || "System"
+        }}<span v-if="one" class="quiet place">{{ number }} of {{ walked.length }}</span>
+      </h2>
       <LineRow
         v-for="line in shown(group)"
         :key="lineKey(line)"
         :ref="(row) => keep(line, row)"
         :place="place"
         :line="line"
-        :in-hand="at === lineKey(line)"
-        :judgements="judgementsOf(line)"
+        :in-hand="one || at === lineKey(line)"
+        :one="one"
+        :judgements="saidAt(line)"
+        :feeds="feeds(line)"
         :instruments="instruments"
         :using="using"
         :understand="understand"
@@ -183,7 +248,7 @@ defineExpose({ firstOpen, nextOpen, previous, goTo, put });
         :at="inHand"
         @photo="emit('photo', line, $event)"
         @focused="focused(line)"
-        @done="nextOpen"
+        @done="done"
         @history="emit('history', line)"
         @hold="emit('hold', line)"
         @heard="emit('heard')"
@@ -192,15 +257,35 @@ defineExpose({ firstOpen, nextOpen, previous, goTo, put });
         {{ foldedWords(group) }}
       </button>
     </section>
+    <div v-if="one" class="steps">
+      <button type="button" class="button" :disabled="number <= 1" @click="previous">Back</button>
+      <button type="button" class="button primary" @click="following">Next line</button>
+    </div>
   </div>
 </template>
 
 <style scoped>
-h3 {
+.place {
+  float: right;
+  font-weight: 400;
+}
+
+.steps {
+  display: grid;
+  grid-template-columns: 1fr 2fr;
+  gap: 8px;
+  margin: 8px 0;
+}
+
+.steps .button {
+  min-height: 52px;
+}
+
+h2 {
   position: sticky;
   z-index: 2;
   top: 0;
-  padding: 5px 0 3px;
+  padding: 3px 0 2px;
   background: var(--ground);
   font-size: 13px;
 }

@@ -287,6 +287,19 @@ function foldHand() {
   localStorage.setItem("hand-folded", handFolded.value ? "yes" : "no");
 }
 
+/** On a hand's screen one line at a time, unless the list is asked for. */
+const small = matchMedia("(max-width: 760px)");
+const handSized = ref(small.matches);
+const resized = () => (handSized.value = small.matches);
+small.addEventListener("change", resized);
+onBeforeUnmount(() => small.removeEventListener("change", resized));
+const listed = ref(localStorage.getItem("lines-listed") === "yes");
+const one = computed(() => handSized.value && !listed.value);
+function list() {
+  listed.value = !listed.value;
+  localStorage.setItem("lines-listed", listed.value ? "yes" : "no");
+}
+
 const unsaved = useUnsaved();
 const waiting = unsaved.ofInstallation(() => props.id);
 
@@ -378,7 +391,7 @@ useKeys({
 </script>
 
 <template>
-  <div class="walk">
+  <div class="walk" :class="{ one }">
     <a v-if="station" href="#lines" class="skip" @click.prevent="table?.firstOpen()"
       >To the first open line</a
     >
@@ -395,7 +408,8 @@ useKeys({
           <div>
             <h1>{{ station.question }}</h1>
             <p class="quiet">
-              {{ read }} of {{ required.length }} lines read<template v-if="unread"
+              <UnsavedLines :waiting="waiting.filter((each) => each.line !== focused)" />{{ read }} of
+              {{ required.length }} lines read<template v-if="unread"
                 >, {{ unread }} not accessible or not looked at</template
               ><template v-if="undecided"
                 >. {{ station.next.length }} can change something<template
@@ -405,7 +419,10 @@ useKeys({
               >.
             </p>
           </div>
-          <div class="buttons">
+          <button v-if="handSized" type="button" class="button" :aria-pressed="listed" @click="list()">
+            {{ listed ? "One at a time" : "List" }}
+          </button>
+          <div v-if="!one" class="buttons">
             <button
               v-if="mostChanging"
               type="button"
@@ -437,7 +454,6 @@ useKeys({
             <RouterLink class="button" :to="`/installations/${id}/after`">After</RouterLink>
           </div>
         </div>
-        <UnsavedLines v-if="waiting.length" :waiting="waiting" />
         <p v-if="early.length && read + unread < required.length" class="early" role="note">
           <template v-for="earlier in early" :key="earlier.key">
             Before this comes
@@ -465,13 +481,8 @@ useKeys({
             </template>
           </StationFigure>
         </div>
-        <SimulatedPanel
-          v-if="inspects && (station.aids.includes('BENCH') || station.aids.includes('MACHINE'))"
-          :key="station.key"
-          :machine="station.aids.includes('MACHINE')"
-        />
         <VisitSummary v-if="station.aids.includes('SUMMARY')" :id="id" :judged="station.judgements" />
-        <div class="at-once">
+        <div v-show="!one" class="at-once">
           <ReadingWith :using="using" :lines="station.lines" :instruments="walk.instruments.value" />
           <SeveralAtOnce
             :station="`${id} ${station.key}`"
@@ -489,6 +500,11 @@ useKeys({
           >
             Put {{ carried.value }} {{ lineInHand ? "in" : "into a line" }}
           </button>
+          <SimulatedPanel
+            v-if="inspects && (station.aids.includes('BENCH') || station.aids.includes('MACHINE'))"
+            :key="station.key"
+            :machine="station.aids.includes('MACHINE')"
+          />
           <button
             type="button"
             class="button fold"
@@ -505,6 +521,7 @@ useKeys({
           ref="table"
           :key="`${walk.place.value.installation} ${walk.place.value.station}`"
           class="table-of-lines"
+          :one="one"
           :place="walk.place.value"
           :lines="station.lines"
           :instruments="walk.instruments.value"
@@ -524,12 +541,18 @@ useKeys({
         />
       </template>
     </div>
-    <section class="hand" :class="{ folded: handFolded }" aria-label="Line in hand">
+    <section class="hand" :class="{ folded: handFolded }" aria-label="Line in hand" tabindex="0">
       <div ref="hand" class="of-hand"></div>
       <p v-if="!lineInHand" class="quiet">
         Choose a line: how it is read, with what, and its photos stand here.
       </p>
-      <button type="button" class="button unfold" :aria-expanded="!handFolded" @click="foldHand()">
+      <button
+        v-if="!one"
+        type="button"
+        class="button unfold"
+        :aria-expanded="!handFolded"
+        @click="foldHand()"
+      >
         {{ handFolded ? "More" : "Less" }}
       </button>
     </section>
@@ -606,7 +629,7 @@ useKeys({
   display: flex;
   flex-direction: column;
   min-height: 0;
-  padding: 6px 16px 0;
+  padding: 4px 16px 0;
 }
 
 .head {
@@ -614,6 +637,21 @@ useKeys({
   gap: 12px;
   align-items: flex-start;
   justify-content: space-between;
+}
+
+.head h1 {
+  font-size: 17px;
+}
+
+.head p {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.head > :first-child {
+  flex: 1;
+  min-width: 0;
 }
 
 .buttons {
@@ -630,8 +668,8 @@ useKeys({
   --bounded: yes;
 
   flex: none;
-  height: 204px;
-  margin-top: 6px;
+  height: 160px;
+  margin-top: 4px;
   border: 1px solid var(--hair);
   border-radius: 4px;
   background: var(--paper);
@@ -654,7 +692,7 @@ useKeys({
   display: flex;
   gap: 8px;
   position: relative;
-  margin: 5px 0 0;
+  margin: 4px 0 0;
 }
 
 .at-once :deep(.button) {
@@ -764,13 +802,42 @@ useKeys({
     height: auto;
   }
 
+  .one .figure {
+    --bounded: yes;
+
+    height: 126px;
+    overflow: hidden;
+  }
+
+  .one .figure :deep(.tabs) {
+    display: none;
+  }
+
+  .walk.one .hand {
+    position: static;
+    height: auto;
+    max-height: none;
+    border-top: 1px solid var(--hair);
+  }
+
   .head,
   .at-once {
     flex-wrap: wrap;
   }
 
-  h1 {
-    font-size: 16px;
+  .one .head {
+    flex-wrap: nowrap;
+  }
+
+  .head h1 {
+    font-size: 15px;
+  }
+}
+
+@media (max-width: 760px) and (max-height: 560px) {
+  .one .figure,
+  .one .head p {
+    display: none;
   }
 }
 </style>

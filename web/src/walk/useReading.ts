@@ -405,6 +405,17 @@ export function useReading({
     choose(choice);
   }
 
+  /** A key of the line's units: a number that stands there is taken in it, and the next ones too. */
+  function unitKey(symbol: string) {
+    const bare = typed.value.trim();
+    if (bare && BARE.test(bare)) {
+      mean(`${bare} ${symbol}`);
+    } else if (!bare) {
+      hold(using(), line(), symbol);
+      field.value?.focus();
+    }
+  }
+
   /** The letter a unit begins with is as good as a tap on it. */
   function byLetter(event: KeyboardEvent) {
     const of = meant.value.filter((choice) =>
@@ -494,6 +505,7 @@ export function useReading({
     put,
     takeOver,
     mean,
+    unitKey,
     byLetter,
     choosing,
     regrade,

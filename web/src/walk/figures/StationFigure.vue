@@ -19,7 +19,6 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ open: [piece: Schemas["FigurePiece"]] }>();
 
-const TABS_HEIGHT = 40;
 /** A line of what is said under a drawing. */
 const CAPTION_HEIGHT = 24;
 /** On a screen without a height of its own a figure takes this share of its width. */
@@ -61,14 +60,16 @@ function measure() {
   if (!element) {
     return;
   }
-  const width = element.clientWidth;
+  const tabs = element.querySelector<HTMLElement>(".tabs");
+  const beside = getComputedStyle(element).flexDirection === "row";
+  const width = element.clientWidth - (beside ? (tabs?.offsetWidth ?? 0) : 0);
   // what is around it says whether it has a height of its own; by what is drawn now it cannot be told
   const frame = element.parentElement;
   const bounded = frame && getComputedStyle(frame).getPropertyValue("--bounded").trim() === "yes";
   const high = bounded ? frame.clientHeight : width * SHARE;
   const lines = element.querySelector<HTMLElement>(".caption")?.offsetHeight ?? 0;
   const said = drawings.value?.some((each) => each.caption.length) ? Math.max(CAPTION_HEIGHT, lines) : 0;
-  const height = high - (tabs.value.length > 1 ? TABS_HEIGHT : 0) - said;
+  const height = high - (beside ? 0 : (tabs?.offsetHeight ?? 0)) - said;
   if (width && (room.value?.width !== width || room.value.height !== height)) {
     room.value = { width, height };
   }
@@ -89,12 +90,12 @@ watch([drawings, drawing], measure, { flush: "post" });
 <template>
   <div ref="box" class="station-figure">
     <UnitTabs :model-value="shown" :units="tabs" label="What is drawn" @update:model-value="at = $event" />
-    <template v-if="drawing">
+    <div v-if="drawing" class="drawn">
       <DrawingFigure :drawing="drawing" :lit="lit" @open="emit('open', $event)" />
       <p v-if="drawing.caption.length" class="caption">
         <span v-for="said in drawing.caption" :key="said">{{ said }}</span>
       </p>
-    </template>
+    </div>
     <slot v-else-if="beside?.some((each) => each.component === shown)" :at="shown" />
     <p v-else-if="problem" class="error" role="alert">{{ problem }}</p>
     <p v-else-if="drawings && !drawings.length" class="quiet nothing">
@@ -115,8 +116,29 @@ watch([drawings, drawing], measure, { flush: "post" });
   min-height: 0;
 }
 
-.station-figure > svg {
-  flex: none;
+.drawn {
+  flex: 1;
+  min-width: 0;
+}
+
+@media (min-width: 761px) {
+  .station-figure {
+    flex-direction: row;
+  }
+
+  .station-figure > :deep(.tabs) {
+    flex: 0 0 132px;
+    flex-direction: column;
+    flex-wrap: nowrap;
+    overflow: auto;
+    max-height: 156px;
+    padding: 4px;
+  }
+
+  .station-figure > :deep(.tabs button) {
+    flex: none;
+    text-align: left;
+  }
 }
 
 p {
