@@ -32,7 +32,7 @@ function view(id: string) {
       note: `About ${id}`,
       extending: id === "plate" ? ["General book, version 1"] : [],
     },
-    decisionRule: "guarded",
+    decisionRule: "A reading meets with the whole of its uncertainty on one side.",
     yaml: `id: ${id}`,
     limits: [
       {

@@ -130,7 +130,7 @@ async function add() {
     </div>
     <p v-if="problem && !adding" class="error" role="alert">{{ problem.detail }}</p>
     <template v-if="book">
-      <p class="quiet">{{ book.book.note }} Decision rule: {{ book.decisionRule }}.</p>
+      <p class="quiet">{{ book.book.note }} {{ book.decisionRule }}</p>
       <p v-if="book.book.extending.length">
         Extends {{ book.book.extending.join(", which extends ") }}. What comes from there says so.
       </p>

@@ -31,7 +31,7 @@ class RuleBookTest {
         assertThat(books).hasSize(4);
         assertThat(books).extracting(b -> b.path("display").asString()).containsExactly("SI", "US", "SI", "US");
         assertThat(books.get(0).path("extending")).isEmpty();
-        assertThat(books.get(2).at("/extending/0").asString()).isEqualTo("Design-current practice, general, version 6");
+        assertThat(books.get(2).at("/extending/0").asString()).isEqualTo("Design-current practice, general, version 7");
     }
 
     @Test
@@ -46,7 +46,8 @@ class RuleBookTest {
         assertThat(limit(us, front, "Lake Halls programme").path("value").asString())
                 .isEqualTo("3' 0\"");
         assertThat(limit(si, front, "Lake Halls programme").path("value").asString())
-                .isEqualTo("914 mm");
+                .as("kept in inches")
+                .isEqualTo("3' 0\"");
         assertThat(limit(us, front, "Lake Halls programme").path("layer").asString())
                 .as("its own")
                 .isEmpty();
@@ -92,7 +93,7 @@ class RuleBookTest {
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("FAILS");
         String yaml = ShippedRuleBooks.demo()
                 .get(1)
-                .replace("version: 9", "version: 10")
+                .replace("version: 10", "version: 11")
                 .replace("3 years", "6 years");
         lead.send("POST", "/api/rule-books?untried=a+test+of+what+follows", yaml, "text/plain")
                 .expect(201);
@@ -114,21 +115,21 @@ class RuleBookTest {
 
         String versions = "/api/rule-books/sallowmere-2026-design/versions";
         Map<String, Object> only = Map.of("ids", List.of(id));
-        assertThat(lead.post(versions + "/10/installations", only)
+        assertThat(lead.post(versions + "/11/installations", only)
                         .expect(200)
                         .json()
                         .path("moved")
                         .asInt())
                 .isEqualTo(1);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString()).isEqualTo("MEETS");
-        lead.post(versions + "/9/installations", only).expect(200);
+        lead.post(versions + "/10/installations", only).expect(200);
         assertThat(lead.judgement(id, "papers", key).path("verdict").asString())
                 .as("undone by choosing the old one")
                 .isEqualTo("FAILS");
         assertThat(lead.get(versions).expect(200).json())
                 .extracting(version -> version.path("version").asInt())
-                .containsExactly(10, 9);
-        assertThat(lead.get("/api/rule-books/sallowmere-2026-design/changes?from=9&to=10&units=US")
+                .containsExactly(11, 10);
+        assertThat(lead.get("/api/rule-books/sallowmere-2026-design/changes?from=10&to=11&units=US")
                         .expect(200)
                         .json())
                 .singleElement()

@@ -104,7 +104,7 @@ class TrialTest {
         assertThat(trial.at("/stations/0/station").asString()).isEqualTo("Siting");
         assertThat(lead.get(BOOKS).json().at("/book/version").asInt())
                 .as("nothing is saved by a trial")
-                .isEqualTo(9);
+                .isEqualTo(10);
     }
 
     @Test
@@ -113,7 +113,7 @@ class TrialTest {
                 .json()
                 .path("yaml")
                 .asString()
-                .replace("version: 9", "version: 10")
+                .replace("version: 10", "version: 11")
                 .replace("\nlimits:", "\ndecision-rule: plain\n\nlimits:");
         JsonNode trial = tried(yaml);
         assertThat(trial.path("state").asString()).isEqualTo("DONE");
@@ -128,7 +128,7 @@ class TrialTest {
                         BOOKS + "/draft?units=US", limit("siting.outdoor-clearance-front", "4 ft", "A letter"))
                 .expect(200)
                 .json();
-        assertThat(view.path("version").asInt()).isEqualTo(10);
+        assertThat(view.path("version").asInt()).isEqualTo(11);
         assertThat(view.path("changes")).hasSize(1);
         assertThat(view.at("/changes/0/before").asString()).contains("3' 0\"");
         assertThat(view.at("/changes/0/now").asString()).contains("4' 0\"").contains("A letter");
@@ -154,12 +154,12 @@ class TrialTest {
         assertThat(lead.send(
                                 "POST",
                                 BOOKS + "/trials",
-                                yaml.replaceFirst("extends: .*", "extends: {id: " + BOOK + ", version: 10}")
-                                        .replace("version: 9\n", "version: 10\n"),
+                                yaml.replaceFirst("extends: .*", "extends: {id: " + BOOK + ", version: 11}")
+                                        .replace("version: 10\n", "version: 11\n"),
                                 "text/plain")
                         .expect(422)
                         .text())
-                .contains(BOOK + ", version 10");
+                .contains(BOOK + ", version 11");
         assertThat(lead.send("POST", "/api/rule-books/sallowmere-2026-design/trials", yaml, "text/plain")
                         .expect(422)
                         .detail())
@@ -197,13 +197,13 @@ class TrialTest {
                         .equals(BOOK)
                 ? "sallowmere-2026-design"
                 : BOOK;
-        assertThat(lead.post("/api/rule-books/" + own + "/versions/9/installations", Map.of("ids", List.of(other)))
+        assertThat(lead.post("/api/rule-books/" + own + "/versions/10/installations", Map.of("ids", List.of(other)))
                         .expect(422)
                         .detail())
                 .contains("judged by another book")
                 .contains("None was moved");
         lead.post(BOOKS + "/versions/99/installations", Map.of()).expect(404);
-        assertThat(lead.post(BOOKS + "/versions/9/installations", Map.of())
+        assertThat(lead.post(BOOKS + "/versions/10/installations", Map.of())
                         .expect(200)
                         .json()
                         .path("moved")
@@ -223,7 +223,7 @@ class TrialTest {
                 .json()
                 .path("yaml")
                 .asString()
-                .replace("version: 9", "version: 10")
+                .replace("version: 10", "version: 11")
                 .replace("3 years", "5 years");
         assertThat(publish(yaml, "").expect(422).detail()).contains("not tried to its end");
         publish(yaml, "?untried=no").expect(422);
@@ -240,11 +240,11 @@ class TrialTest {
         } while (trial.path("state").asString().equals("RUNNING"));
         publish(yaml.replace("5 years", "6 years"), "").expect(422);
         publish(yaml, "").expect(201);
-        assertThat(SERVER.journalled("publication.tried", book + "@10")).isEqualTo("lead");
+        assertThat(SERVER.journalled("publication.tried", book + "@11")).isEqualTo("lead");
 
-        String next = yaml.replace("version: 10", "version: 11").replace("5 years", "6 years");
+        String next = yaml.replace("version: 11", "version: 12").replace("5 years", "6 years");
         publish(next, "?untried=The+programme+asked+for+it+today").expect(201);
-        assertThat(SERVER.journalled("publication.untried", book + "@11")).isEqualTo("lead");
+        assertThat(SERVER.journalled("publication.untried", book + "@12")).isEqualTo("lead");
     }
 
     @Test

@@ -263,6 +263,70 @@ class WalkTest {
     }
 
     @Test
+    void anInstallationIsPutRightWithWhatThatChangesShownFirst() {
+        Map<String, Object> asked = new LinkedHashMap<>(Map.of(
+                "reference", "LH-91",
+                "title", "Vat room",
+                "building", "Dye Works studios",
+                "elevation", "2100 ft",
+                "system", "Furnace",
+                "crew", "Nettlebank Mechanical",
+                "replacement", false,
+                "stage", "FINAL",
+                "visitedOn", "2026-10-01",
+                "ruleBook", "sallowmere-2026-design"));
+        asked.put(
+                "components",
+                List.of(
+                        Map.of("title", "Outdoor", "kind", "OUTDOOR", "ownSupply", true),
+                        Map.of("title", "Air handler", "kind", "INDOOR_DUCTED", "ownSupply", true),
+                        Map.of("title", "Spare", "kind", "INDOOR_WALL", "ownSupply", false)));
+        String id = client.post("/api/installations", asked)
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+        String path = "/api/installations/" + id;
+        client.save(id, "plate.serial", "indoor-1", "A-1").expect(201);
+        Map<String, Object> right = new LinkedHashMap<>(Map.of(
+                "title", "Vat room, furnace",
+                "system", "Furnace with coil",
+                "crew", "Nettlebank Mechanical",
+                "replacement", false,
+                "ruleBook", "sallowmere-2026-design",
+                "version", 1));
+        right.put(
+                "components",
+                List.of(
+                        Map.of("id", "outdoor-1", "title", "Outdoor", "kind", "OUTDOOR", "ownSupply", true),
+                        Map.of("id", "indoor-1", "title", "Furnace", "kind", "FURNACE_COIL", "ownSupply", true)));
+        JsonNode shown = client.post(path + "/amendment", right).expect(200).json();
+        assertThat(shown.path("come").asInt()).isPositive();
+        assertThat(shown.path("go").asInt()).isPositive();
+        assertThat(shown.path("putAway")).isEmpty();
+        assertThat(shown.path("verdicts").toString()).contains("Carbon monoxide in the room");
+        assertThat(client.get(path).expect(200).json().path("title").asString()).isEqualTo("Vat room");
+        JsonNode now = client.put(path, right).expect(200).json();
+        assertThat(texts(now.path("components"), "kind")).containsExactly("OUTDOOR", "FURNACE_COIL");
+        assertThat(client.get(path + "/stations/fuel").expect(200).text()).contains("Carbon monoxide in the room");
+        assertThat(client.get(path + "/history?point=plate.serial&component=indoor-1")
+                        .expect(200)
+                        .json())
+                .hasSize(1);
+        right.put("version", 2);
+        right.put(
+                "components",
+                List.of(Map.of("id", "outdoor-1", "title", "Outdoor", "kind", "OUTDOOR", "ownSupply", true)));
+        assertThat(client.post(path + "/amendment", right).expect(422).detail()).contains("has readings");
+        assertThat(client.put(path, right).expect(422).detail()).contains("has readings");
+        right.put(
+                "components",
+                List.of(Map.of("id", "indoor-9", "title", "Other", "kind", "OUTDOOR", "ownSupply", true)));
+        assertThat(client.put(path, right).expect(422).detail()).contains("no unit indoor-9");
+        SERVER.signedIn("nettlebank").put(path, right).expect(403);
+    }
+
+    @Test
     void fieldsThatAreMissingAreNamed() {
         Client.Answer answer = client.post("/api/installations", Map.of("reference", "?", "elevation", "here"));
         assertThat(answer.expect(400).json().path("fields").propertyNames())

@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.Years;
 
@@ -39,6 +40,7 @@ public final class Entry {
     /** Of what has parts. */
     public static final int LONGEST_LIST = 2000;
 
+    private static final String MERCURY = "inHg";
     private static final int LONGEST_TEXT = 200;
     private static final Pattern INSTEAD = Pattern.compile(
             "(?:(?<access>not accessible)|not looked at|(?<back>taken back))"
@@ -125,7 +127,7 @@ public final class Entry {
      */
     public static Optional<String> completed(Point point, String typed, List<String> held) {
         return point.kind() == Point.Kind.QUANTITY
-                ? FieldNotation.completed(typed, point.dimension().orElseThrow(), point::plausible, held)
+                ? FieldNotation.completed(typed, point.dimension().orElseThrow(), point::plausible, point.units(), held)
                 : Optional.empty();
     }
 
@@ -137,11 +139,26 @@ public final class Entry {
     }
 
     private static Understood quantity(Point point, String typed, Accuracy accuracy) {
-        var read = FieldNotation.parse(typed, point.dimension().orElseThrow(), point::plausible);
+        var read = FieldNotation.parse(typed, point.dimension().orElseThrow(), point::plausible, point.units());
+        requireSaidFromWhere(point, typed, read.unit());
         double si = read.value().si();
         requirePossible(point, typed, si);
         double u = accuracy.standardUncertainty(read.size(), read.resolution());
         return new Understood(new Value.Measured(read.value(), u, read.resolution()), read.unit(), point.plausible(si));
+    }
+
+    /** Where a vacuum is read a needle counts inches of mercury down from the air; a column of them counts up from nothing. */
+    private static void requireSaidFromWhere(Point point, String typed, String unit) {
+        if (unit.equals(MERCURY) && !point.units().contains(MERCURY)) {
+            String absolute = typed.strip() + " abs";
+            throw new FieldNotationException(
+                    "\"" + shortened(typed.strip())
+                            + "\": below the air's pressure, or absolute? A needle that counts down from the air"
+                            + " is too coarse for this line: read a micron gauge. If it is absolute write " + absolute
+                            + ".",
+                    0,
+                    List.of(absolute));
+        }
     }
 
     private static void requirePossible(Point point, String typed, double si) {

@@ -54,6 +54,8 @@ public final class Point {
     private Optional<Condition> condition = Optional.empty();
     private Optional<Point> during = Optional.empty();
     private List<String> aliases = List.of();
+    private List<String> units = List.of();
+    private String example = "";
     private Optional<Notation> notation = Optional.empty();
 
     private Point(String id, Kind kind, Scope scope, String title, String how) {
@@ -78,6 +80,8 @@ public final class Point {
         other.condition = condition;
         other.during = during;
         other.aliases = aliases;
+        other.units = units;
+        other.example = example;
         other.notation = notation;
         change.accept(other);
         return other;
@@ -172,6 +176,33 @@ public final class Point {
     /** The same, by other words that people say for it. */
     public Point called(String... words) {
         return changed(point -> point.aliases = List.of(words));
+    }
+
+    /**
+     * The same, mostly read in other units than what it measures is.
+     *
+     * @param example as it may be typed
+     */
+    public Point readIn(String example, String... symbols) {
+        return changed(point -> {
+            point.example = example;
+            point.units = List.of(symbols);
+        });
+    }
+
+    /** Symbols of the units it is mostly read in, to be offered where one was left out; empty for other than quantities. */
+    public List<String> units() {
+        return units.isEmpty() ? dimension.map(Dimension::usualUnits).orElse(List.of()) : units;
+    }
+
+    /** As it may be typed; empty where that says itself. */
+    public String example() {
+        return example.isEmpty()
+                ? dimension
+                        .map(Dimension::example)
+                        .or(() -> notation.map(Notation::example))
+                        .orElse("")
+                : example;
     }
 
     /** Stable name, {@code station.point}. */

@@ -87,6 +87,11 @@ public record Case(
         return new Case(site, components, sheets, day, other, replacement, toolcase, plan, added, traces);
     }
 
+    /** The same as put right: other units, or other work. */
+    public Case corrected(List<Component> units, boolean replaces) {
+        return new Case(site, units, sheets, on, stage, replaces, toolcase, plan, added, traces);
+    }
+
     public Case withAdded(List<Subject> others) {
         return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, others, traces);
     }

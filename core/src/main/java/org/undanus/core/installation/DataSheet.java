@@ -135,6 +135,11 @@ public record DataSheet(
         /** Of temperatures written in two units, K. */
         private static final double SAME = 1e-6;
 
+        /** Whether anything listed of it is of heating. */
+        public boolean heats() {
+            return heating.isPresent() || capacities.stream().anyMatch(each -> each.mode() == Mode.HEATING);
+        }
+
         public Pair {
             capacities = List.copyOf(capacities);
             flowFactors = List.copyOf(flowFactors);
@@ -329,10 +334,14 @@ public record DataSheet(
                 .findFirst();
     }
 
-    /** The kind of unit it is of: who lists pairs is an outdoor unit, who is hung on a wall says how. */
+    /** The kind of unit it is of: who lists pairs is an outdoor unit, what burns is a furnace, what is hung on a
+     * wall says how. */
     public Component.Kind kind() {
         if (!pairs.isEmpty()) {
             return Component.Kind.OUTDOOR;
+        }
+        if (value(SheetValue.FUEL_INPUT).isPresent()) {
+            return Component.Kind.FURNACE_COIL;
         }
         return value(SheetValue.LOWEST_MOUNTING).isPresent()
                         || value(SheetValue.LEAST_CABINET_TILT).isPresent()

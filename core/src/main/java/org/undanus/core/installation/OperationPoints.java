@@ -23,6 +23,14 @@ public final class OperationPoints {
             .with(InstrumentKind.CLOCK)
             .during(MODE);
 
+    public static final Point HEATS = Point.yesNo(
+                    "siting.heats-in-winter",
+                    Scope.OUTDOOR_UNIT,
+                    "Heats in winter",
+                    "A heat pump: it sheds ice and defrost water.")
+            .called("heat pump");
+
+    /** Those of how it runs. */
     public static List<Point> all() {
         return List.of(MODE, RUN_TIME);
     }

@@ -370,9 +370,29 @@ public final class Examination {
                 });
     }
 
-    /** The data sheet of the model on the subject's plate. */
+    /**
+     * The data sheet of the subject's model: of the one on its plate, and of one that was chosen from the library when the installation
+     * was entered, however weakly that is known; which it is stands in the derivation.
+     */
     public Optional<DataSheet> sheet() {
-        return written(PlatePoints.MODEL).flatMap(facts.sheets()::of);
+        return written(PlatePoints.MODEL).or(this::chosenModel).flatMap(facts.sheets()::of);
+    }
+
+    private Optional<String> chosenModel() {
+        PointKey key = key(PlatePoints.MODEL);
+        return evidence.standing(key, Value.Written.class)
+                .map(Value.Written::text)
+                .filter(model -> facts.sheets().of(model).isPresent())
+                .map(model -> {
+                    notes.putIfAbsent(
+                            PlatePoints.MODEL.id(),
+                            new Step(
+                                    PlatePoints.MODEL.title(),
+                                    "as chosen when the installation was entered; its plate is not read yet",
+                                    Text.of("{}", model),
+                                    ""));
+                    return model;
+                });
     }
 
     /**

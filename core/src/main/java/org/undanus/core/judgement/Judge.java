@@ -144,6 +144,10 @@ public final class Judge {
         if (spared.isPresent()) {
             return spared.get();
         }
+        Optional<Judgement> outOfPlace = requirement.spared(x);
+        if (outOfPlace.isPresent()) {
+            return outOfPlace.get();
+        }
         List<Point> missing = x.missing(needs.toArray(Point[]::new));
         return missing.isEmpty() ? requirement.judge(x) : x.notShown(missing);
     }

@@ -1,5 +1,6 @@
 package org.undanus.core.judgement;
 
+import java.util.Optional;
 import java.util.function.Function;
 
 /**
@@ -31,4 +32,9 @@ public interface Requirement {
      * @param x the case and its evidence, seen from the subject
      */
     Judgement judge(Examination x);
+
+    /** What it comes to where something that is known leaves nothing to judge, whatever has been read; empty else. */
+    default Optional<Judgement> spared(Examination x) {
+        return Optional.empty();
+    }
 }

@@ -70,10 +70,12 @@ public final class FieldNotation {
     private final String text;
     private final Dimension dimension;
     private final DoublePredicate usual;
+    private final List<String> units;
     private int position;
 
-    private FieldNotation(FoldedText folded, Dimension dimension, DoublePredicate usual) {
+    private FieldNotation(FoldedText folded, Dimension dimension, DoublePredicate usual, List<String> units) {
         this.usual = usual;
+        this.units = units;
         this.folded = folded;
         this.text = folded.text();
         this.dimension = dimension;
@@ -98,6 +100,15 @@ public final class FieldNotation {
      * @param usual whether a value in SI is
      */
     public static Understood parse(String typed, Dimension dimension, DoublePredicate usual) {
+        return parse(typed, dimension, usual, dimension.usualUnits());
+    }
+
+    /**
+     * The same of something that is mostly read in certain units.
+     *
+     * @param units symbols of those offered where one was left out
+     */
+    public static Understood parse(String typed, Dimension dimension, DoublePredicate usual, List<String> units) {
         if (typed == null || typed.isBlank()) {
             throw new FieldNotationException("Nothing is written here. Write " + dimension.example() + ".", 0);
         }
@@ -108,13 +119,13 @@ public final class FieldNotation {
                     LONGEST);
         }
         try {
-            return single(typed, dimension, usual);
+            return single(typed, dimension, usual, units);
         } catch (FieldNotationException e) {
             throw new FieldNotationException(
                     e.getMessage(),
                     e.position(),
                     e.choices().stream()
-                            .filter(choice -> readable(choice, dimension, usual))
+                            .filter(choice -> readable(choice, dimension, usual, units))
                             .toList());
         }
     }
@@ -123,33 +134,34 @@ public final class FieldNotation {
      * What was typed with the unit it lacks: the first of those held that its number may be in; empty where it lacks none, or
      * none of them suits.
      *
+     * @param units symbols of those it is mostly read in
      * @param held symbols of units said before of the same instrument, the last one first
      */
     public static Optional<String> completed(
-            String typed, Dimension dimension, DoublePredicate usual, List<String> held) {
+            String typed, Dimension dimension, DoublePredicate usual, List<String> units, List<String> held) {
         try {
-            parse(typed, dimension, usual);
+            parse(typed, dimension, usual, units);
             return Optional.empty();
         } catch (FieldNotationException e) {
             return held.stream()
-                    .filter(dimension.usualUnits()::contains)
+                    .filter(units::contains)
                     .map(unit -> typed.strip() + " " + unit)
-                    .filter(full -> readable(full, dimension, usual))
+                    .filter(full -> readable(full, dimension, usual, units))
                     .findFirst();
         }
     }
 
-    private static boolean readable(String choice, Dimension dimension, DoublePredicate usual) {
+    private static boolean readable(String choice, Dimension dimension, DoublePredicate usual, List<String> units) {
         try {
-            single(choice, dimension, usual);
+            single(choice, dimension, usual, units);
             return true;
         } catch (FieldNotationException e) {
             return false;
         }
     }
 
-    private static Understood single(String typed, Dimension dimension, DoublePredicate usual) {
-        FieldNotation notation = new FieldNotation(FoldedText.of(typed), dimension, usual);
+    private static Understood single(String typed, Dimension dimension, DoublePredicate usual, List<String> units) {
+        FieldNotation notation = new FieldNotation(FoldedText.of(typed), dimension, usual, units);
         Understood read = notation.read();
         if (read.value.si() < dimension.lowest()) {
             throw new FieldNotationException(
@@ -443,16 +455,15 @@ public final class FieldNotation {
 
     /** A number without its unit, in each of the usual ones; in those that give something usual, where any does. */
     private List<String> withUsualUnits(WrittenNumber number) {
-        List<String> all = dimension.usualUnits().stream()
-                .map(unit -> number.written() + " " + unit)
-                .toList();
+        List<String> all =
+                units.stream().map(unit -> number.written() + " " + unit).toList();
         List<String> likely = all.stream().filter(this::isUsual).toList();
         return (likely.isEmpty() ? all : likely).stream().limit(UNITS_OFFERED).toList();
     }
 
     private boolean isUsual(String written) {
         try {
-            return usual.test(single(written, dimension, usual).value.si());
+            return usual.test(single(written, dimension, usual, units).value.si());
         } catch (FieldNotationException e) {
             return false;
         }

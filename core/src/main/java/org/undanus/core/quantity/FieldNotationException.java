@@ -13,7 +13,7 @@ public final class FieldNotationException extends IllegalArgumentException {
         this(message, position, List.of());
     }
 
-    FieldNotationException(String message, int position, List<String> choices) {
+    public FieldNotationException(String message, int position, List<String> choices) {
         super(message);
         this.position = position;
         this.choices = List.copyOf(choices);

@@ -130,6 +130,7 @@ public record FieldUnit(
                 unit(Dimension.ABSOLUTE_PRESSURE, "mTorr", TORR / 1000, "millitorr"),
                 unit(Dimension.ABSOLUTE_PRESSURE, "torr", TORR, "mm Hg"),
                 unit(Dimension.ABSOLUTE_PRESSURE, "mbar", 100, "millibar", "millibars", "hPa"),
+                customary(Dimension.ABSOLUTE_PRESSURE, "inHg abs", INHG, "inHg a", "in Hg abs", "inHg absolute"),
                 customary(
                         Dimension.ABSOLUTE_PRESSURE, "inHg", INHG, "in Hg", "\" Hg", "inches Hg", "inches of mercury"),
                 unit(Dimension.PRESSURE_DIFFERENCE, "Pa", 1, "pascal", "pascals"),
@@ -264,6 +265,11 @@ public record FieldUnit(
 
     private Stream<UnitSpelling> spellings() {
         return Stream.concat(Stream.of(symbol), aliases.stream()).map(alias -> new UnitSpelling(alias, this));
+    }
+
+    /** All of a dimension, in the order they are known by. */
+    static Stream<FieldUnit> all(Dimension dimension) {
+        return ALL.stream().filter(unit -> unit.dimension() == dimension);
     }
 
     /** The unit printed with this symbol in this dimension. */

@@ -40,7 +40,8 @@ record WrittenNumber(
     /** Into how many parts rules, scales and slopes are divided. */
     private static final Set<Long> DIVISIONS = Set.of(2L, 3L, 4L, 5L, 6L, 8L, 10L, 12L, 16L, 20L, 32L, 64L, 100L);
 
-    private static final Set<Dimension> DIVIDED = Set.of(Dimension.LENGTH, Dimension.MASS, Dimension.RATIO);
+    private static final Set<Dimension> DIVIDED =
+            Set.of(Dimension.LENGTH, Dimension.MASS, Dimension.RATIO, Dimension.VOLUME);
 
     /**
      * Reads the number that stands at this place.

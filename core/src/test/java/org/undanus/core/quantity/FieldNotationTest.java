@@ -193,15 +193,17 @@ class FieldNotationTest {
     @Test
     void aUnitThatIsHeldCompletesABareNumberAndNothingElse() {
         List<String> held = List.of("kg", "cm", "in");
-        assertThat(FieldNotation.completed("12", Dimension.LENGTH, any -> true, held))
+        assertThat(FieldNotation.completed("12", Dimension.LENGTH, any -> true, Dimension.LENGTH.usualUnits(), held))
                 .contains("12 cm");
-        assertThat(FieldNotation.completed("12 ft", Dimension.LENGTH, any -> true, held))
+        assertThat(FieldNotation.completed("12 ft", Dimension.LENGTH, any -> true, Dimension.LENGTH.usualUnits(), held))
                 .isEmpty();
-        assertThat(FieldNotation.completed("twelve", Dimension.LENGTH, any -> true, held))
+        assertThat(FieldNotation.completed(
+                        "twelve", Dimension.LENGTH, any -> true, Dimension.LENGTH.usualUnits(), held))
                 .isEmpty();
-        assertThat(FieldNotation.completed("12 A", Dimension.LENGTH, any -> true, held))
+        assertThat(FieldNotation.completed("12 A", Dimension.LENGTH, any -> true, Dimension.LENGTH.usualUnits(), held))
                 .isEmpty();
-        assertThat(FieldNotation.completed("12", Dimension.LENGTH, any -> true, List.of()))
+        assertThat(FieldNotation.completed(
+                        "12", Dimension.LENGTH, any -> true, Dimension.LENGTH.usualUnits(), List.of()))
                 .isEmpty();
     }
 

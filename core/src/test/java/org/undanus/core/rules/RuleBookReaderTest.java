@@ -88,7 +88,7 @@ class RuleBookReaderTest {
                 id: own
                 title: Own
                 version: 1
-                extends: {id: general-plate, version: 6}
+                extends: {id: general-plate, version: 7}
                 settings:
                   papers.design-summer: {value: 91 °F, source: x}
                   papers.design-winter: {value: 7 °F, source: x}
@@ -138,14 +138,14 @@ class RuleBookReaderTest {
                         .problems())
                 .anySatisfy(p -> {
                     assertThat(p.key()).isEqualTo("extends");
-                    assertThat(p.message()).contains("general-nothing, version 6 here");
+                    assertThat(p.message()).contains("general-nothing, version 7 here");
                 });
-        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 6}", "general-plate")))
+        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 7}", "general-plate")))
                 .isNotNull();
         assertThat(refused(BOROUGH.replace("  programme:\n    kind: programme", "  code:\n    kind: programme")))
                 .hasMessageContaining("names the authority \"code\" already");
         assertThat(refused(BOROUGH.replaceAll("(?m)^  papers.design-(?:winter|summer):.*\n", "")
-                        .replace("version: 9", "version: x")))
+                        .replace("version: 10", "version: x")))
                 .as("only a general book may leave it open; all are said at once, beside what else is wrong")
                 .hasMessageContaining(
                         "papers.design-summer (Design outdoor temperature, summer, as 75 °F or 24 °C), papers.design-winter (")
@@ -171,7 +171,7 @@ class RuleBookReaderTest {
                 "access.passage-length:|access.passage-colour:|limits.access.passage-colour|No limit is called",
                 "running.split: psychrometric|running.split: astrological|schools.running.split|is not one of psychrometric",
                 "decision-rule: guarded|decision-rule: lenient|decision-rule|is not one of guarded",
-                "version: 6|version: one|version|whole number",
+                "version: 7|version: one|version|whole number",
                 "title: Plate|tittle: Plate|tittle|Unknown key",
                 "[15 A, 20 A|[20 A, 15 A|sizes.electrical.device-sizes[1]|rise from first",
                 "electrical: recorded|electrical: rumoured|minimum-grades.electrical|is not one of witnessed",
@@ -194,7 +194,7 @@ class RuleBookReaderTest {
     @Test
     void findsEveryProblemInOneReading() {
         RuleBookException refused =
-                refused(BOOK.replace("version: 6", "version: x").replace("at-most: 20 ft", "at-most: 3 psig"));
+                refused(BOOK.replace("version: 7", "version: x").replace("at-most: 20 ft", "at-most: 3 psig"));
         assertThat(refused.problems()).hasSize(2);
     }
 

@@ -192,6 +192,19 @@ public final class CaseFile {
         return new CaseFile(header, facts, known, other, judge, Optional.empty());
     }
 
+    /** The same as its entry in the register would have it: with other units, other work, another book. */
+    CaseFile corrected(Header other, Case put, RuleBook by) {
+        return new CaseFile(other, put, known, by, judge, Optional.empty());
+    }
+
+    /** Lines that something has been read on, or was said of. */
+    public List<Line> answered() {
+        return Arrays.stream(Station.values())
+                .flatMap(station -> lines(station).stream())
+                .filter(line -> evidence().answer(line.key()).isPresent())
+                .toList();
+    }
+
     /** The same installation after another reading. */
     public CaseFile with(Reading added) {
         Known more = new Known(known.rows + 1, evidence().with(added));

@@ -79,7 +79,6 @@ public class CaseFiles {
         private static final Pattern REFERENCE = Pattern.compile("[A-Za-z0-9][A-Za-z0-9 ./-]{0,39}");
         private static final int LONGEST = 200;
         private static final int LONGEST_CREW = 120;
-        private static final int MOST_UNITS = 20;
 
         /** The same rules from whichever side it comes in. */
         private void requireSuitable() {
@@ -109,6 +108,7 @@ public class CaseFiles {
         }
     }
 
+    private static final int MOST_UNITS = 20;
     private static final int ASKED_AT_ONCE = 500;
     private static final int MOST_SUBJECTS = 200;
 
@@ -663,12 +663,100 @@ public class CaseFiles {
     }
 
     /**
+     * What the register is to say of an installation.
+     *
+     * @param version of what was seen when this was asked for
+     */
+    public record Correction(
+            String title,
+            String system,
+            String crew,
+            boolean replacement,
+            RuleBook rules,
+            List<Component> components,
+            int version) {
+
+        /** Nothing but another book. */
+        public static Correction of(CaseFile file, RuleBook rules) {
+            CaseFile.Header h = file.header();
+            return new Correction(
+                    h.title(),
+                    h.system(),
+                    h.crew(),
+                    h.replacement(),
+                    rules,
+                    file.facts().components(),
+                    h.version());
+        }
+    }
+
+    /**
+     * The installation as it would be after a correction.
+     *
+     * @throws UnsuitableException where it cannot be so
+     */
+    public CaseFile corrected(CaseFile file, Correction asked) {
+        CaseFile.Header h = file.header();
+        CaseFile.Header header = new CaseFile.Header(
+                h.id(),
+                h.reference(),
+                asked.title(),
+                h.building(),
+                asked.system(),
+                asked.crew(),
+                asked.replacement(),
+                h.stage(),
+                h.visitedOn(),
+                h.visitId(),
+                h.visits(),
+                h.version());
+        Case facts = file.facts();
+        if (asked.components().isEmpty() || asked.components().size() > MOST_UNITS) {
+            throw new UnsuitableException("components", "A system holds 1 to " + MOST_UNITS + " units.");
+        }
+        for (Component gone : facts.components()) {
+            if (asked.components().stream().noneMatch(unit -> unit.id().equals(gone.id()))) {
+                requireUnused(gone, file);
+            }
+        }
+        try {
+            return file.corrected(header, facts.corrected(asked.components(), asked.replacement()), asked.rules());
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("components", e.getMessage() + ".");
+        }
+    }
+
+    /** A unit that has been read or drawn stays; its kind and title can be put right. */
+    private static void requireUnused(Component unit, CaseFile file) {
+        Set<String> its = file.facts().subjects().stream()
+                .filter(subject -> subject.joins().contains(unit.id()))
+                .map(Subject::id)
+                .collect(Collectors.toSet());
+        boolean read = file.evidence().readings().stream()
+                .map(reading -> reading.key().component())
+                .anyMatch(component -> component.equals(unit.id()) || its.contains(component));
+        boolean drawn = file.facts()
+                .plan()
+                .filter(plan -> plan.units().stream()
+                        .anyMatch(placed -> placed.component().equals(unit.id())))
+                .isPresent();
+        if (read || drawn) {
+            throw new UnsuitableException(
+                    "components",
+                    unit.title()
+                            + " has readings or stands in the site drawing; it stays. Its kind and title can be put right.");
+        }
+    }
+
+    /**
      * Changes what the register says, if nobody else has meanwhile.
      *
      * @throws ConflictException with both versions when somebody has
+     * @throws UnsuitableException where it cannot be so
      */
     @Transactional
-    public void amend(CaseFile.Header header, RuleBook rules, Person person) {
+    public void amend(CaseFile file, Correction asked, Person person) {
+        CaseFile.Header header = corrected(file, asked).header();
         InstallationRow before = visible(header.id(), person);
         int changed = mapper.update(new InstallationRow(
                 header.id(),
@@ -681,15 +769,27 @@ public class CaseFiles {
                 header.system(),
                 header.crew(),
                 header.replacement(),
-                rules.id(),
-                rules.version(),
-                header.version()));
+                asked.rules().id(),
+                asked.rules().version(),
+                asked.version()));
         if (changed == 0) {
             throw new ConflictException(
                     "Someone changed this installation meanwhile. Nothing was saved; compare the two.",
                     header,
                     open(header.id(), person).header());
         }
+        Set<String> there =
+                mapper.components(header.id()).stream().map(ComponentRow::id).collect(Collectors.toSet());
+        for (int place = 0; place < asked.components().size(); place++) {
+            Component c = asked.components().get(place);
+            ComponentRow row = new ComponentRow(header.id(), c.id(), c.kind(), c.title(), c.ownSupply(), place);
+            if (there.remove(c.id())) {
+                mapper.updateComponent(row);
+            } else {
+                mapper.insertComponent(row);
+            }
+        }
+        there.forEach(gone -> mapper.deleteComponent(header.id(), gone));
         journal.write(person.name(), "installation.amended", header.id(), state(header.id()));
     }
 }

@@ -188,6 +188,13 @@ interface InstallationMapper {
                     + " WHERE id = #{id} AND version = #{version}")
     int update(InstallationRow row);
 
+    @Update("UPDATE component SET kind = #{kind}, title = #{title}, own_supply = #{ownSupply}, place = #{place}"
+            + " WHERE installation_id = #{installationId} AND id = #{id}")
+    int updateComponent(ComponentRow row);
+
+    @Delete("DELETE FROM component WHERE installation_id = #{installation} AND id = #{id}")
+    void deleteComponent(@Param("installation") String installation, @Param("id") String id);
+
     @Insert("INSERT INTO component (installation_id, id, kind, title, own_supply, place)"
             + " VALUES (#{installationId}, #{id}, #{kind}, #{title}, #{ownSupply}, #{place})")
     void insertComponent(ComponentRow row);

@@ -19,6 +19,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -46,8 +48,10 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.judgement.WhatChanged;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
@@ -208,7 +212,27 @@ class RegisterController {
             @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String crew,
             boolean replacement,
             @NotBlank(message = "is empty") String ruleBook,
+            Optional<@Size(min = 1, max = 20, message = "holds 1 to 20 units") List<@Valid AmendedUnit>> components,
             int version) {}
+
+    /** @param id of a unit that is there; empty for a new one */
+    record AmendedUnit(
+            Optional<String> id,
+            @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String title,
+            @NotNull(message = "is missing") Component.Kind kind,
+            boolean ownSupply) {}
+
+    /**
+     * What a correction of an installation would change.
+     *
+     * @param come how many lines there would be more
+     * @param go how many lines would go
+     * @param putAway lines that go though something was read there; it is kept, and is there again when they are
+     */
+    record AmendmentView(List<ChangedVerdict> verdicts, int come, int go, List<String> putAway) {}
+
+    /** @param before empty where there was no such judgement */
+    record ChangedVerdict(String title, String subject, Optional<Verdict> before, Optional<Verdict> now) {}
 
     private final Clock clock;
     private final CaseFiles cases;
@@ -367,30 +391,89 @@ class RegisterController {
         }
     }
 
+    /** Puts right what the register says of an installation. */
     @PutMapping("/{id}")
     @Transactional
     InstallationView amend(
             @PathVariable String id, @Valid @RequestBody Amendment asked, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.openForWriting(id, person);
         requireInspector(person);
-        CaseFile.Header h = file.header();
-        cases.amend(
-                new CaseFile.Header(
-                        h.id(),
-                        h.reference(),
-                        asked.title().strip(),
-                        h.building(),
-                        asked.system().strip(),
-                        asked.crew().strip(),
-                        asked.replacement(),
-                        h.stage(),
-                        h.visitedOn(),
-                        h.visitId(),
-                        h.visits(),
-                        asked.version()),
-                bookOf(id, asked.ruleBook(), person),
-                person);
+        cases.amend(file, correction(asked, file, person), person);
         return view(cases.open(id, person));
+    }
+
+    /** What a correction would change; nothing is kept. */
+    @PostMapping("/{id}/amendment")
+    @Transactional(readOnly = true)
+    AmendmentView tried(
+            @PathVariable String id, @Valid @RequestBody Amendment asked, @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
+        requireInspector(person);
+        CaseFile then = cases.corrected(file, correction(asked, file, person));
+        List<CaseFile.Line> now = lines(file);
+        List<CaseFile.Line> later = lines(then);
+        Set<PointKey> stay = later.stream().map(CaseFile.Line::key).collect(Collectors.toSet());
+        Set<PointKey> were = now.stream().map(CaseFile.Line::key).collect(Collectors.toSet());
+        return new AmendmentView(
+                WhatChanged.between(file.judgements().all(), then.judgements().all()).stream()
+                        .map(RegisterController::changed)
+                        .toList(),
+                (int) stay.stream().filter(key -> !were.contains(key)).count(),
+                (int) were.stream().filter(key -> !stay.contains(key)).count(),
+                file.answered().stream()
+                        .filter(line -> !stay.contains(line.key()))
+                        .map(line -> line.point().title()
+                                + (line.subject().title().isEmpty()
+                                        ? ""
+                                        : ", " + line.subject().title()))
+                        .toList());
+    }
+
+    private static List<CaseFile.Line> lines(CaseFile file) {
+        return Stream.of(Station.values())
+                .flatMap(station -> file.lines(station).stream())
+                .toList();
+    }
+
+    private static ChangedVerdict changed(WhatChanged changed) {
+        return new ChangedVerdict(
+                changed.either().about().title(),
+                changed.either().subject(),
+                changed.before().map(Judgement::verdict),
+                changed.now().map(Judgement::verdict));
+    }
+
+    private CaseFiles.Correction correction(Amendment asked, CaseFile file, Person person) {
+        List<Component> units = asked.components()
+                .map(given -> units(given, file.facts().components()))
+                .orElse(file.facts().components());
+        return new CaseFiles.Correction(
+                asked.title().strip(),
+                asked.system().strip(),
+                asked.crew().strip(),
+                asked.replacement(),
+                bookOf(file.header().id(), asked.ruleBook(), person),
+                units,
+                asked.version());
+    }
+
+    /** Those that were there keep their ids; a new one has the next free one of its kind. */
+    private static List<Component> units(List<AmendedUnit> asked, List<Component> before) {
+        Set<String> taken = before.stream().map(Component::id).collect(Collectors.toCollection(HashSet::new));
+        Set<String> known = Set.copyOf(taken);
+        return asked.stream()
+                .map(unit -> {
+                    String id = unit.id()
+                            .map(given -> {
+                                if (!known.contains(given)) {
+                                    throw new UnsuitableException("components", "There is no unit " + given + " here.");
+                                }
+                                return given;
+                            })
+                            .orElseGet(() -> freeId(unit.kind(), taken));
+                    return new Component(id, unit.kind(), unit.title().strip(), unit.ownSupply());
+                })
+                .toList();
     }
 
     /** The version it is judged by stays, unless another book is chosen: of that the newest. */
@@ -480,15 +563,18 @@ class RegisterController {
     private static List<Component> components(List<NewComponent> asked) {
         Set<String> taken = new HashSet<>();
         return asked.stream()
-                .map(c -> {
-                    String stem = c.kind() == Component.Kind.OUTDOOR ? "outdoor-" : "indoor-";
-                    int number = 1;
-                    while (!taken.add(stem + number)) {
-                        number++;
-                    }
-                    return new Component(stem + number, c.kind(), c.title().strip(), c.ownSupply());
-                })
+                .map(c -> new Component(
+                        freeId(c.kind(), taken), c.kind(), c.title().strip(), c.ownSupply()))
                 .toList();
+    }
+
+    private static String freeId(Component.Kind kind, Set<String> taken) {
+        String stem = kind == Component.Kind.OUTDOOR ? "outdoor-" : "indoor-";
+        int number = 1;
+        while (!taken.add(stem + number)) {
+            number++;
+        }
+        return stem + number;
     }
 
     private static RegisterEntry entry(Standings.Listed listed, UnitSystem units) {

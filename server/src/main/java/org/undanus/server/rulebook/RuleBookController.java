@@ -23,7 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.RuleChange;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.quantity.AsKept;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.LimitKey;
@@ -212,10 +212,10 @@ class RuleBookController {
             @RequestParam Optional<Integer> version,
             @RequestParam Optional<UnitSystem> units) {
         RuleBook book = version.map(number -> books.book(id, number)).orElseGet(() -> newest(id));
-        QuantityFormat format = QuantityFormat.of(units.orElse(book.display()));
+        UnitSystem reader = units.orElse(book.display());
         return new BookView(
                 summary(book),
-                book.decisionRule().key(),
+                book.decisionRule().words(),
                 Walk.vocabulary().limits().values().stream()
                         .sorted(Comparator.comparing(RuleBookController::station)
                                 .thenComparing(LimitKey::id))
@@ -229,7 +229,7 @@ class RuleBookController {
                                         limit.authority().name(),
                                         limit.bound(),
                                         limit.bound().words(),
-                                        format.format(limit.value()),
+                                        AsKept.written(limit.value(), reader),
                                         limit.source(),
                                         named(book, book.layer(key, limit)),
                                         users(about -> about.limits().contains(key)))))
@@ -240,7 +240,7 @@ class RuleBookController {
                         .toList(),
                 Walk.vocabulary().settings().values().stream()
                         .sorted(Comparator.comparing(setting -> setting.id()))
-                        .map(setting -> setting(setting, book, format))
+                        .map(setting -> setting(setting, book, reader))
                         .toList(),
                 book.yaml());
     }
@@ -273,7 +273,7 @@ class RuleBookController {
                 named(book, book.layer(layer -> layer.schools().get(topic.id()))));
     }
 
-    private static BookSetting setting(Setting setting, RuleBook book, QuantityFormat format) {
+    private static BookSetting setting(Setting setting, RuleBook book, UnitSystem reader) {
         if (!book.decides(setting)) {
             return new BookSetting(
                     setting.id(), setting.title(), "", "Left to a book that extends this one", "", users(setting));
@@ -282,7 +282,7 @@ class RuleBookController {
         return new BookSetting(
                 setting.id(),
                 setting.title(),
-                format.format(ruling.value()),
+                AsKept.written(ruling.value(), reader),
                 ruling.source(),
                 named(book, book.layer(layer -> layer.settings().get(setting.id()))),
                 users(setting));

@@ -22,7 +22,6 @@ import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WhatNext;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.hold.Holds;
@@ -254,11 +253,8 @@ record StationView(
                 point.caution(),
                 point.kind(),
                 point.options(),
-                point.dimension()
-                        .map(Dimension::example)
-                        .or(() -> point.notation().map(Notation::example))
-                        .orElse(""),
-                point.dimension().map(Dimension::usualUnits).orElse(List.of()),
+                point.example(),
+                point.units(),
                 point.notation().map(notation -> new ListView(notation.editing(), notation.offered(units))),
                 point.optional(),
                 file.facts().stage().reached(point.due()),

@@ -59,9 +59,9 @@ class SignedByCountTest {
                 .json()
                 .path("yaml")
                 .asString()
-                .replace("version: 9", "version: 10");
+                .replace("version: 10", "version: 11");
         lead.send("POST", "/api/rule-books?untried=a+test+of+signing", yaml, "text/plain")
                 .expect(201);
-        until("published sallowmere-2026-design@10", before);
+        until("published sallowmere-2026-design@11", before);
     }
 }

@@ -12,6 +12,7 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.MeteredAsListed;
 import org.undanus.core.judgement.SteadyRunning;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
@@ -86,6 +87,14 @@ final class Trim {
                             Verdict.NOT_SHOWN,
                             Text.of("A machine of variable speed moves its own valve and speed: weight decides."),
                             "Judge by weight, or set it to the maker's test mode and read again."));
+        }
+        Optional<Text> wrong = MeteredAsListed.wrong(x);
+        if (wrong.isPresent()) {
+            return Optional.of(x.finding()
+                    .conclude(
+                            Verdict.NOT_SHOWN,
+                            wrong.get(),
+                            "Have the orifice changed first, then charge and read again."));
         }
         Optional<Judgement> notYet = SteadyRunning.notYet(x);
         if (notYet.isPresent()) {

@@ -145,6 +145,13 @@ final class Interconnection {
 
     private static Judgement earth(Examination x) {
         Optional<Wire> earth = map(x).earth();
+        if (earth.isEmpty() && x.unit().ownSupply()) {
+            return x.finding()
+                    .conclude(
+                            Verdict.DOES_NOT_APPLY,
+                            Text.of("This unit has a circuit of its own, and its earth with that."),
+                            "");
+        }
         boolean sound = earth.filter(Wire::straight).isPresent();
         return x.finding()
                 .step(

@@ -41,7 +41,8 @@ final class SupplyVoltage implements Requirement {
 
     private SupplyVoltage(String name, String title, Point point) {
         this.point = point;
-        voltage = new LimitKey("electrical." + name, Dimension.VOLTAGE, title);
+        // by the tolerance's own name: who gives way to whom is said of that
+        voltage = new LimitKey(TOLERANCE.id(), Dimension.VOLTAGE, title);
         about = About.of("electrical." + name, Station.ELECTRICAL, Scope.POWERED_UNIT, title, Severity.DAMAGE)
                 .sources("Data sheet, supply", "Nameplate, rated voltage")
                 .needs(point, RATED_VOLTAGE)

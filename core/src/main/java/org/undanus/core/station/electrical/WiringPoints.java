@@ -7,6 +7,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.ReplacementPoints;
 import org.undanus.core.quantity.Dimension;
 
 /** What is read of panel and wiring besides the circuit itself. */
@@ -54,7 +55,8 @@ final class WiringPoints {
                     "Places for devices that were free before it was connected, or were left by the old one.",
                     0,
                     80)
-            .withCaution(LIVE);
+            .withCaution(LIVE)
+            .onlyWhere(ReplacementPoints.KEPT_BREAKER, "no");
     static final Point CONTROL_NEEDED = Point.quantity(
                     "electrical.control-needed",
                     Scope.SYSTEM,

@@ -40,6 +40,7 @@ final class FuelPoints {
                     "Printed on the test dial: half, one or two cubic feet, or so many litres.",
                     0.0005,
                     0.3)
+            .readIn("2 ft³ or 10 L", "ft³", "L")
             .withCaution(GAS);
     static final Point REVOLUTIONS =
             measured("revolutions", Dimension.COUNT, "Meter, revolutions timed", "All other appliances off.", 1, 100);

@@ -13,6 +13,7 @@ import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Finding;
 import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.MeteredAsListed;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
@@ -39,11 +40,8 @@ final class MeteringSuitsPair implements Requirement {
     @Override
     public Judgement judge(Examination x) {
         Finding finding = x.finding();
-        Optional<DataSheet> outdoor =
-                x.facts().outdoorUnit().flatMap(unit -> x.at(unit).sheet());
-        Optional<Length> orifice = outdoor.flatMap(
-                        sheet -> sheet.pairWith(x.written(MODEL).orElseThrow()))
-                .flatMap(DataSheet.Pair::meteringSize);
+        Optional<DataSheet> outdoor = MeteredAsListed.outdoorSheet(x);
+        Optional<Length> orifice = MeteredAsListed.asked(x);
         Optional<DataSheet> coil =
                 x.sheet().filter(sheet -> sheet.meteringDevice().isPresent());
         // a pair listed with an orifice asks for one, whatever the coil's own sheet leaves out
@@ -75,12 +73,11 @@ final class MeteringSuitsPair implements Requirement {
                 return x.notShown(List.of(METERING_SIZE));
             }
             Length stamped = (Length) size.get().quantity();
-            Text.Amount bore = new Text.Amount(stamped, FINE, 0);
-            Text.Amount asked = new Text.Amount(orifice.get(), FINE, 0);
-            finding.step("Orifice stamped", "", Text.of("{}", bore), "")
-                    .step("Orifice for this pair", "", Text.of("{}", asked), "Listed pair, outdoor data sheet");
-            // sizes come in steps: a stamped figure is the same size when it rounds to it
-            if (Math.abs(stamped.si() - orifice.get().si()) > size.get().resolution() / 2 + ROUNDING) {
+            Text bore = MeteredAsListed.said(stamped);
+            Text asked = MeteredAsListed.said(orifice.get());
+            finding.step("Orifice stamped", "", bore, "")
+                    .step("Orifice for this pair", "", asked, "Listed pair, outdoor data sheet");
+            if (MeteredAsListed.another(size.get(), orifice.get())) {
                 return finding.conclude(
                         Verdict.FAILS,
                         Text.of("The orifice is {}; this pair asks for {}.", bore, asked),
@@ -91,8 +88,4 @@ final class MeteringSuitsPair implements Requirement {
     }
 
     private static final String ORIFICE = METERING_DEVICE.options().get(0);
-    private static final double ROUNDING = 1e-9;
-
-    /** Orifices are told apart by hundredths of a millimetre. */
-    private static final double FINE = 1e-5;
 }

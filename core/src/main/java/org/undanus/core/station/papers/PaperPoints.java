@@ -5,6 +5,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.fluid.Refrigerant;
+import org.undanus.core.installation.ReplacementPoints;
 import org.undanus.core.quantity.Dimension;
 
 /** What is read of the papers, and of what stays of an older system. */
@@ -57,17 +58,12 @@ final class PaperPoints {
             .asOptional()
             .dueAt(Stage.PLAN_CHECK);
 
-    private static Point kept(String part, String title) {
-        return Point.yesNo(
-                "papers.kept-" + part, Scope.REPLACEMENT, title, "What stays of the old system must suit the new.");
-    }
-
     private static Point old(String name, Dimension dimension, String title, String how, double least, double most) {
         return Point.quantity("papers." + name, Scope.REPLACEMENT, dimension, title, how, least, most)
                 .asOptional();
     }
 
-    static final Point KEPT_LINES = kept("lines", "Refrigerant lines stay");
+    static final Point KEPT_LINES = ReplacementPoints.kept("lines", "Refrigerant lines stay");
     static final Point OLD_LIQUID_LINE = old(
                     "old-liquid-line",
                     Dimension.LENGTH,
@@ -101,11 +97,10 @@ final class PaperPoints {
                     "Flushed or swabbed as the maker asks, with a record of it.")
             .asOptional()
             .onlyWhere(KEPT_LINES, "yes");
-    static final Point KEPT_BREAKER = kept("breaker", "Overcurrent protective device stays");
     static final Point OLD_BREAKER = old(
                     "old-breaker", Dimension.CURRENT, "Old device, rating", "On its face; covers stay on.", 1, 1000)
-            .onlyWhere(KEPT_BREAKER, "yes");
-    static final Point KEPT_CONDUCTOR = kept("conductor", "Conductor stays");
+            .onlyWhere(ReplacementPoints.KEPT_BREAKER, "yes");
+    static final Point KEPT_CONDUCTOR = ReplacementPoints.kept("conductor", "Conductor stays");
     static final Point OLD_CONDUCTOR_AMPACITY = old(
                     "old-conductor-ampacity",
                     Dimension.CURRENT,
@@ -114,7 +109,7 @@ final class PaperPoints {
                     1,
                     1000)
             .onlyWhere(KEPT_CONDUCTOR, "yes");
-    static final Point KEPT_DUCTS = kept("ducts", "Ducts stay");
+    static final Point KEPT_DUCTS = ReplacementPoints.kept("ducts", "Ducts stay");
     static final Point OLD_DUCT_AIRFLOW = old(
                     "old-duct-airflow",
                     Dimension.VOLUME_FLOW,
@@ -123,7 +118,7 @@ final class PaperPoints {
                     0.02,
                     10)
             .onlyWhere(KEPT_DUCTS, "yes");
-    static final Point KEPT_DRAIN = kept("drain", "Drain stays");
+    static final Point KEPT_DRAIN = ReplacementPoints.kept("drain", "Drain stays");
     static final Point OLD_DRAIN = old(
                     "old-drain",
                     Dimension.LENGTH,
@@ -132,5 +127,5 @@ final class PaperPoints {
                     0.005,
                     0.1)
             .onlyWhere(KEPT_DRAIN, "yes");
-    static final Point KEPT_FLUE = kept("flue", "Flue stays");
+    static final Point KEPT_FLUE = ReplacementPoints.kept("flue", "Flue stays");
 }

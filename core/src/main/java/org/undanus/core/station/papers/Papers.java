@@ -6,6 +6,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.ReplacementPoints;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Requirement;
@@ -47,7 +48,7 @@ public final class Papers {
                 PaperPoints.OLD_SUCTION_LINE,
                 PaperPoints.OLD_REFRIGERANT,
                 PaperPoints.LINES_CLEANED,
-                PaperPoints.KEPT_BREAKER,
+                ReplacementPoints.KEPT_BREAKER,
                 PaperPoints.OLD_BREAKER,
                 PaperPoints.KEPT_CONDUCTOR,
                 PaperPoints.OLD_CONDUCTOR_AMPACITY,
@@ -86,7 +87,7 @@ public final class Papers {
         return List.of(
                 new KeptLines(),
                 KeptPart.of(
-                                PaperPoints.KEPT_BREAKER,
+                                ReplacementPoints.KEPT_BREAKER,
                                 PaperPoints.OLD_BREAKER,
                                 Component::outdoor,
                                 Severity.SAFETY,

@@ -3,13 +3,16 @@ package org.undanus.core.station.running;
 import static org.undanus.core.station.running.RunningPoints.AFTER_VALVE;
 import static org.undanus.core.station.running.RunningPoints.BEFORE_VALVE;
 
+import java.util.Optional;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.DataSheet;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Text;
@@ -34,6 +37,17 @@ final class ReversingValve implements Requirement {
     @Override
     public About about() {
         return ABOUT;
+    }
+
+    /** A machine that no listed pair gives a heating capacity of only cools: it has no such valve. */
+    @Override
+    public Optional<Judgement> spared(Examination x) {
+        return x.sheet()
+                .filter(sheet ->
+                        !sheet.pairs().isEmpty() && sheet.pairs().stream().noneMatch(DataSheet.Pair::heats))
+                .map(sheet -> x.finding()
+                        .step("Listed pairs", "", Text.of("cooling alone"), sheet.document())
+                        .conclude(Verdict.DOES_NOT_APPLY, Text.of("This machine cools only."), ""));
     }
 
     @Override

@@ -66,6 +66,7 @@ final class RunningPoints {
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
             .asOptional()
+            .onlyWhere(OperationPoints.HEATS, "yes")
             .during(OperationPoints.MODE);
     static final Point AFTER_VALVE = Point.quantity(
                     "running.reversing-after",
@@ -78,6 +79,7 @@ final class RunningPoints {
             .with(InstrumentKind.THERMOMETER)
             .withCaution(MOVING)
             .asOptional()
+            .onlyWhere(OperationPoints.HEATS, "yes")
             .during(OperationPoints.MODE);
     static final Point POWER = Point.quantity(
                     "running.power",

@@ -6,6 +6,7 @@ import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Mounting;
+import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.quantity.Dimension;
 
 /** What is read of where units stand, besides the clear distances of their faces. */
@@ -85,12 +86,7 @@ final class SitingPoints {
             .with(InstrumentKind.TAPE)
             .withCaution(OUTSIDE)
             .called("height of the base", "base height");
-    static final Point HEATS = seen(
-                    "heats-in-winter",
-                    Scope.OUTDOOR_UNIT,
-                    "Heats in winter",
-                    "A heat pump: it sheds ice and defrost water.")
-            .called("heat pump");
+    static final Point HEATS = OperationPoints.HEATS;
     static final Point FLOOD_LEVEL = taped(
                     "flood-level",
                     "Flood level over the ground",
