@@ -87,13 +87,18 @@ function modelsFor(each: Unit) {
   return each.kind !== "OUTDOOR" && listed.length ? listed : fitting;
 }
 
+/** Units whose kind the person has chosen: a sheet changes nothing of that. */
+const chosenByHand = new WeakSet<object>();
+
 /** Kind and circuit follow from the sheet; where one indoor model alone is listed, it follows too. */
 function chosen(each: Unit & { model: string }) {
   const sheet = sheetOf(each.model);
   if (!sheet) {
     return;
   }
-  each.kind = sheet.kind;
+  if (!chosenByHand.has(each)) {
+    each.kind = sheet.kind;
+  }
   each.ownSupply = sheet.ownSupply;
   const [only, ...rest] = sheet.pairs;
   if (only && !rest.length) {
@@ -238,7 +243,12 @@ async function submit() {
             </option>
           </datalist>
         </div>
-        <select v-model="each.kind" class="field" :aria-label="`Kind of unit ${index + 1}`">
+        <select
+          v-model="each.kind"
+          class="field"
+          :aria-label="`Kind of unit ${index + 1}`"
+          @change="chosenByHand.add(each)"
+        >
           <option v-for="kind in words.units" :key="kind.id" :value="kind.id">{{ kind.title }}</option>
         </select>
         <label class="check"><input v-model="each.ownSupply" type="checkbox" /> own circuit</label>

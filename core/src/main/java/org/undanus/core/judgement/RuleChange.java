@@ -94,6 +94,7 @@ public final class RuleChange {
         other("tables", "Tables", before, now, RuleBook::tables, found);
         other("deferrals", "Who gives way to whom", before, now, book -> Set.copyOf(book.deferrals()), found);
         other("instruments", "Accuracies of instruments", before, now, RuleBook::instruments, found);
+        other("scopes", "Scopes of a visit", before, now, RuleBook::scopes, found);
         other("authorities", "Authorities", before, now, RuleBook::authorities, found);
         return new RuleChange(found, found.size() > named);
     }

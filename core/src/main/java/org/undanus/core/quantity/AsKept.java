@@ -28,8 +28,10 @@ public final class AsKept {
 
     private static Stream<String> inAnyUnit(Quantity quantity, MathContext digits) {
         return FieldUnit.all(quantity.dimension()).map(unit -> {
-            String number =
-                    new BigDecimal(unit.fromSi(quantity.si())).round(digits).stripTrailingZeros().toPlainString();
+            String number = new BigDecimal(unit.fromSi(quantity.si()))
+                    .round(digits)
+                    .stripTrailingZeros()
+                    .toPlainString();
             return (number + " " + unit.symbol()).strip();
         });
     }

@@ -1,6 +1,8 @@
 package org.undanus.core.rules;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -16,6 +18,7 @@ import org.undanus.core.quantity.UnitSystem;
  * One version of a rule book. Immutable; made by {@link RuleBookReader}.
  *
  * @param base the book it extends; what it holds besides its own is that one's
+ * @param scopes parts of the work that a visit may be confined to, by their ids, in the order they are offered
  * @param yaml the text it was read from, kept so that a case can carry its rules with it
  */
 public record RuleBook(
@@ -35,6 +38,7 @@ public record RuleBook(
         Map<String, String> tables,
         Map<String, Grade> minimumGrades,
         Map<InstrumentKind, Accuracy> instruments,
+        Map<String, InspectionScope> scopes,
         String yaml) {
 
     private static final Authority COMPUTED = new Authority(
@@ -92,6 +96,7 @@ public record RuleBook(
         tables = Map.copyOf(tables);
         minimumGrades = Map.copyOf(minimumGrades);
         instruments = Map.copyOf(instruments);
+        scopes = Collections.unmodifiableMap(new LinkedHashMap<>(scopes));
     }
 
     /** What the book's authorities say of this; empty where it is silent. */

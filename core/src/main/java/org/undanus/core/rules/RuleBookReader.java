@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -47,7 +48,8 @@ public final class RuleBookReader {
             "sizes",
             "tables",
             "minimum-grades",
-            "instruments");
+            "instruments",
+            "scopes");
 
     private static final List<String> NEEDED =
             List.of("format", "id", "title", "version", "authorities", "schools", "limits", "settings");
@@ -147,6 +149,7 @@ public final class RuleBookReader {
                 over(base.map(RuleBook::tables), readTables(sections)),
                 over(base.map(RuleBook::minimumGrades), readGrades(sections)),
                 over(base.map(RuleBook::instruments), readInstruments(sections)),
+                over(base.map(RuleBook::scopes), readScopes(sections)),
                 yaml);
         if (complete) {
             requireComplete(root, book);
@@ -411,6 +414,45 @@ public final class RuleBookReader {
             }
         });
         return instruments;
+    }
+
+    private Map<String, InspectionScope> readScopes(Map<String, YamlTree> sections) {
+        Map<String, InspectionScope> scopes = new LinkedHashMap<>();
+        section(sections, "scopes").forEach((id, tree) -> {
+            Map<String, YamlTree> fields =
+                    tree.entries(Set.of("title", "severities", "stations", "requirements", "open"));
+            if (!id.matches("[a-z0-9][a-z0-9-]{0,39}")) {
+                tree.problem("An id is lower-case letters, digits and hyphens.");
+            }
+            Optional<String> title = required(tree, fields, "title");
+            Set<String> severities = words(fields, "severities", vocabulary.severities(), "severity");
+            Set<String> stations = words(fields, "stations", vocabulary.gradeable(), "station");
+            Set<String> requirements = words(fields, "requirements", vocabulary.gradeable(), "requirement");
+            boolean open = text(fields, "open").filter("true"::equals).isPresent();
+            if (severities.isEmpty() && stations.isEmpty() && requirements.isEmpty() && !open) {
+                tree.problem("A scope names severities, stations or requirements, or is open: true.");
+            }
+            title.ifPresent(
+                    said -> scopes.put(id, new InspectionScope(id, said, severities, stations, requirements, open)));
+        });
+        return scopes;
+    }
+
+    /** Words of a list that are known; a book kept from before leaves out what is no longer. */
+    private Set<String> words(Map<String, YamlTree> fields, String name, Set<String> known, String what) {
+        Set<String> words = new LinkedHashSet<>();
+        if (fields.containsKey(name)) {
+            for (YamlTree item : fields.get(name).items()) {
+                item.text().ifPresent(word -> {
+                    if (known.contains(word)) {
+                        words.add(word);
+                    } else if (complete) {
+                        item.problem("\"" + word + "\" is no " + what + ".");
+                    }
+                });
+            }
+        }
+        return words;
     }
 
     private double number(Map<String, YamlTree> fields, String name, Dimension dimension) {

@@ -19,23 +19,29 @@ public record Vocabulary(
         Map<String, SchoolTopic> topics,
         Map<String, Dimension> sizeLists,
         Map<String, Set<String>> tables,
-        Set<String> gradeable) {
+        Set<String> gradeable,
+        Set<String> severities) {
 
-    /** @param gradeable stations and requirements for which a book may ask a minimum grade */
+    /**
+     * @param gradeable stations and requirements for which a book may ask a minimum grade
+     * @param severities what may be at stake
+     */
     public static Vocabulary of(
             Collection<LimitKey> limits,
             Collection<Setting> settings,
             Collection<SchoolTopic> topics,
             Map<String, Dimension> sizeLists,
             Map<String, Set<String>> tables,
-            Set<String> gradeable) {
+            Set<String> gradeable,
+            Set<String> severities) {
         return new Vocabulary(
                 byId(limits, LimitKey::id),
                 byId(settings, Setting::id),
                 byId(topics, SchoolTopic::id),
                 Map.copyOf(sizeLists),
                 Map.copyOf(tables),
-                Set.copyOf(gradeable));
+                Set.copyOf(gradeable),
+                Set.copyOf(severities));
     }
 
     private static <T> Map<String, T> byId(Collection<T> items, Function<T, String> id) {

@@ -13,9 +13,11 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.judgement.DueDates;
+import org.undanus.core.judgement.HourSettings;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.RevisitPlan;
+import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.rules.Setting;
@@ -90,7 +92,7 @@ public final class Walk {
 
     /** What no requirement asks for: how visits and corrections are planned, and records audited. */
     private static Stream<Setting> ofVisits() {
-        return Stream.of(DueDates.settings(), List.of(RevisitPlan.PER_LINE), AuditSettings.all())
+        return Stream.of(DueDates.settings(), List.of(RevisitPlan.PER_LINE), HourSettings.all(), AuditSettings.all())
                 .flatMap(List::stream);
     }
 
@@ -109,6 +111,7 @@ public final class Walk {
                 abouts.stream().flatMap(about -> about.topic().stream()).toList(),
                 merged(plans, StationPlan::sizes),
                 merged(plans, StationPlan::tables),
-                gradeable);
+                gradeable,
+                Stream.of(Severity.values()).map(Severity::title).collect(Collectors.toSet()));
     }
 }

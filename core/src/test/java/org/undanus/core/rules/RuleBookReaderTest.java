@@ -214,4 +214,20 @@ class RuleBookReaderTest {
         assertThat(refused("a: &a [1]\nb: [*a, *a, *a]")).isNotNull();
         assertThatThrownBy(() -> RuleBookReader.read("- 1", Walk.vocabulary())).isInstanceOf(RuleBookException.class);
     }
+
+    @Test
+    void aScopeNamesWhatThereIs() {
+        String scoped = BOROUGH.replace(
+                "scopes:\n", "scopes:\n  roof: {title: Roofs, stations: [siting], severities: [safety]}\n");
+        assertThat(RuleBookReader.read(scoped, Walk.vocabulary())
+                        .scopes()
+                        .get("roof")
+                        .stations())
+                .containsExactly("siting");
+        assertThat(refused(scoped.replace("[siting]", "[attic]")).problems())
+                .anySatisfy(problem -> assertThat(problem.message()).contains("\"attic\" is no station"));
+        assertThat(refused(scoped.replace("stations: [siting], severities: [safety]", "open: no"))
+                        .problems())
+                .anySatisfy(problem -> assertThat(problem.message()).contains("names severities"));
+    }
 }

@@ -51,6 +51,7 @@ class RuleChangeTest {
                 BOOK.tables(),
                 BOOK.minimumGrades(),
                 BOOK.instruments(),
+                BOOK.scopes(),
                 BOOK.yaml());
     }
 
