@@ -932,6 +932,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/amendment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tried"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imports": {
         parameters: {
             query?: never;
@@ -2325,12 +2341,20 @@ export interface components {
             until?: string;
             lapsed: boolean;
         };
+        AmendedUnit: {
+            id?: string;
+            title: string;
+            /** @enum {string} */
+            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            ownSupply: boolean;
+        };
         Amendment: {
             title: string;
             system: string;
             crew: string;
             replacement: boolean;
             ruleBook: string;
+            components?: components["schemas"]["AmendedUnit"][];
             /** Format: int32 */
             version: number;
         };
@@ -3343,6 +3367,22 @@ export interface components {
             words: string;
             /** Format: date */
             due?: string;
+        };
+        AmendmentView: {
+            verdicts: components["schemas"]["ChangedVerdict"][];
+            /** Format: int32 */
+            come: number;
+            /** Format: int32 */
+            go: number;
+            putAway: string[];
+        };
+        ChangedVerdict: {
+            title: string;
+            subject: string;
+            /** @enum {string} */
+            before?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            /** @enum {string} */
+            now?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
         };
         BookRecord: {
             id: string;
@@ -7149,6 +7189,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Correction"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    tried: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Amendment"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AmendmentView"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];

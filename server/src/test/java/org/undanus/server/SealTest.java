@@ -341,7 +341,7 @@ class SealTest {
                 .json()
                 .path("yaml")
                 .asString()
-                .replaceFirst("version: 9", "version: 10")
+                .replaceFirst("version: 10", "version: 11")
                 .replaceFirst("(outdoor-clearance-front:\\s+- \\{by: programme, at-least:) (36 in|900 mm)", "$1 50 in");
         SERVER.signedIn("lead")
                 .send("POST", "/api/rule-books?untried=a+test+of+what+follows", yaml, "text/plain")

@@ -51,6 +51,7 @@ record CaseDocument(
             Stage stage,
             LocalDate visitedOn,
             Optional<Boolean> unannounced,
+            Optional<List<String>> scopes,
             BookRecord ruleBook,
             List<Component> components,
             Optional<List<Subject>> subjects,
@@ -81,6 +82,7 @@ record CaseDocument(
                     stage,
                     visitedOn,
                     unannounced,
+                    scopes,
                     ruleBook,
                     components,
                     subjects,
@@ -99,7 +101,8 @@ record CaseDocument(
     record BookRecord(String id, int version) {}
 
     /** A visit before the one the installation names; oldest first. */
-    record VisitRecord(Stage stage, LocalDate visitedOn, Optional<Boolean> unannounced) {}
+    record VisitRecord(
+            Stage stage, LocalDate visitedOn, Optional<Boolean> unannounced, Optional<List<String>> scopes) {}
 
     /**
      * @param component empty for the system's own points

@@ -238,6 +238,7 @@ public class CaseExport {
                 h.stage(),
                 h.visitedOn(),
                 Optional.of(h.visit().unannounced()).filter(told -> told),
+                Optional.of(h.visit().scopes()).filter(scopes -> !scopes.isEmpty()),
                 new CaseDocument.BookRecord(file.rules().id(), file.rules().version()),
                 file.facts().components(),
                 Optional.of(file.facts().added()).filter(added -> !added.isEmpty()),
@@ -246,7 +247,8 @@ public class CaseExport {
                                 .map(v -> new CaseDocument.VisitRecord(
                                         v.stage(),
                                         v.on(),
-                                        Optional.of(v.unannounced()).filter(told -> told)))
+                                        Optional.of(v.unannounced()).filter(told -> told),
+                                        Optional.of(v.scopes()).filter(scopes -> !scopes.isEmpty())))
                                 .toList())
                         .filter(earlier -> !earlier.isEmpty()),
                 file.facts().plan().map(plan -> json.readValue(plans.geoJson().write(plan), JSON_OBJECT)),

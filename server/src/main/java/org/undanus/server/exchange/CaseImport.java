@@ -189,12 +189,20 @@ public class CaseImport {
         record.earlierVisits().ifPresent(all -> requireNoGaps(where + ".earlierVisits", all));
     }
 
+    private void confine(String id, CaseDocument.VisitRecord visit, Person person) {
+        Optional.ofNullable(visit.scopes())
+                .flatMap(scopes -> scopes)
+                .filter(scopes -> !scopes.isEmpty())
+                .ifPresent(scopes -> cases.confine(id, scopes, person));
+    }
+
     private String enter(InstallationRecord record, Path folder, Person person, Instant now, ImportProgress progress) {
         String where = "installations." + record.reference();
         RuleBook rules = book(record.ruleBook(), where);
         List<CaseDocument.VisitRecord> visits =
                 new ArrayList<>(record.earlierVisits().orElse(List.of()));
-        visits.add(new CaseDocument.VisitRecord(record.stage(), record.visitedOn(), record.unannounced()));
+        visits.add(new CaseDocument.VisitRecord(
+                record.stage(), record.visitedOn(), record.unannounced(), record.scopes()));
         String id = cases.enter(
                 new CaseFiles.Opening(
                         record.reference(),
@@ -211,10 +219,11 @@ public class CaseImport {
                         record.components(),
                         rules),
                 person.name());
-        visits.stream()
-                .skip(1)
-                .forEach(v -> cases.visit(
-                        id, v.stage(), v.visitedOn(), v.unannounced().orElse(false), person));
+        confine(id, visits.get(0), person);
+        visits.stream().skip(1).forEach(v -> {
+            cases.visit(id, v.stage(), v.visitedOn(), v.unannounced().orElse(false), person);
+            confine(id, v, person);
+        });
         for (Subject subject : record.subjects().orElse(List.of())) {
             if (!subject.kind().addable()) {
                 throw new UnsuitableException(

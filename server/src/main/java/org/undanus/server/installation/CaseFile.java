@@ -6,7 +6,9 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -20,10 +22,13 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Judged;
+import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.LinesRead;
+import org.undanus.core.judgement.Scopes;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.StationPlan;
+import org.undanus.core.rules.InspectionScope;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
 
@@ -41,6 +46,8 @@ public final class CaseFile {
     private Optional<Judged> before;
 
     private Judgements judgements;
+    /** Lines that the present visit looks at, once they have been asked for. */
+    private Set<PointKey> looked;
 
     /** What has been read, and in how many rows it is kept: some may be of points that are no longer known. */
     record Known(int rows, Evidence evidence) {
@@ -161,9 +168,16 @@ public final class CaseFile {
     /**
      * A visit, in the order they were begun.
      *
+     * @param scopes ids of the rule book's scopes that it is confined to; none where it looks at the whole
      * @param sealedAs the number it was sealed under; empty while it goes on
      */
-    public record Visit(String id, Stage stage, LocalDate on, boolean unannounced, Optional<String> sealedAs) {}
+    public record Visit(
+            String id,
+            Stage stage,
+            LocalDate on,
+            boolean unannounced,
+            Optional<String> sealedAs,
+            List<String> scopes) {}
 
     /** A line of the walk: a point of one subject. */
     public record Line(Point point, Subject subject) {
@@ -231,9 +245,49 @@ public final class CaseFile {
         return lines.computeIfAbsent(station, this::told);
     }
 
-    /** Whether a line is to be read by the present visit: not where an answer on another line leaves nothing to read on it. */
+    /** What the present visit is confined to, as its rule book says it. */
+    public List<InspectionScope> scopes() {
+        return header.visit().scopes().stream()
+                .flatMap(id -> Optional.ofNullable(rules.scopes().get(id)).stream())
+                .toList();
+    }
+
+    /** What the present visit looks at, and whatever is known to fail all the same. */
+    public List<Judgement> told() {
+        return Scopes.told(judgements().all(), scopes());
+    }
+
+    /** Whether the present visit looks at a line: where it is confined, at those that what it looks at goes by. */
+    public boolean within(Line line) {
+        return scopes().isEmpty() || looked().contains(line.key());
+    }
+
+    private synchronized Set<PointKey> looked() {
+        if (looked == null) {
+            looked = judgements().all().stream()
+                    .filter(judgement -> Scopes.within(judgement, scopes()))
+                    .flatMap(judgement -> judgement.evidence().stream())
+                    .collect(Collectors.toSet());
+        }
+        return looked;
+    }
+
+    /**
+     * Whether a line is to be read by the present visit: not where an answer on another line leaves nothing to read on it, nor outside
+     * of its scopes.
+     */
     public boolean due(Line line) {
-        return !line.point().optional() && facts.stage().reached(line.point().due()) && !pointless(line);
+        return !line.point().optional()
+                && facts.stage().reached(line.point().due())
+                && !pointless(line)
+                && within(line);
+    }
+
+    /** Whether what would be read now can no longer count: out of sight, and nobody read it before. */
+    public boolean hopeless(Line line) {
+        return line.point().hidden()
+                && facts.stage() == Stage.FINAL
+                && evidence().latest(line.key()).isEmpty();
     }
 
     /** Whether it is open, and an answer on another line leaves nothing to read on it. */

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -164,7 +165,8 @@ public class CaseFiles {
                 row.stage(),
                 row.visitedOn(),
                 Boolean.TRUE.equals(row.unannounced()),
-                Optional.ofNullable(row.sealedAs()));
+                Optional.ofNullable(row.sealedAs()),
+                row.scopes() == null ? List.of() : List.of(row.scopes().split(" ")));
     }
 
     /** @throws NotFoundException when there is none, or it is none of this person's business */
@@ -651,9 +653,34 @@ public class CaseFiles {
         journal.write(person.name(), "visit.sealed", row.id(), row);
     }
 
+    /**
+     * Confines the visit that goes on to some scopes of its rule book.
+     *
+     * @param scopes their ids; none for the whole
+     * @throws UnsuitableException where the book has no such scope, or the visit is sealed
+     */
+    @Transactional
+    public void confine(String id, List<String> scopes, Person person) {
+        CaseFile file = openForWriting(id, person);
+        CaseFile.Visit visit = file.header().visit();
+        if (visit.sealedAs().isPresent()) {
+            throw new UnsuitableException(
+                    "scopes", "This visit is sealed as " + visit.sealedAs().get() + "; what it looked at stays.");
+        }
+        scopes.stream()
+                .filter(scope -> !file.rules().scopes().containsKey(scope))
+                .findFirst()
+                .ifPresent(unknown -> {
+                    throw new UnsuitableException("scopes", "The rule book has no scope \"" + unknown + "\".");
+                });
+        mapper.confineVisit(visit.id(), scopes.isEmpty() ? null : String.join(" ", new LinkedHashSet<>(scopes)));
+        VisitRow row = mapper.visit(visit.id());
+        journal.write(person.name(), "visit.confined", row.id(), row);
+    }
+
     private void beginVisit(String installation, Stage stage, LocalDate on, boolean unannounced, String by) {
-        VisitRow row =
-                new VisitRow(UUID.randomUUID().toString(), installation, stage, on, unannounced ? true : null, null);
+        VisitRow row = new VisitRow(
+                UUID.randomUUID().toString(), installation, stage, on, unannounced ? true : null, null, null);
         mapper.insertVisit(row);
         journal.write(by, "visit.begun", row.id(), row);
     }

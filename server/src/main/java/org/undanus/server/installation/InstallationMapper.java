@@ -64,9 +64,16 @@ interface InstallationMapper {
     /**
      * @param unannounced null where it was agreed
      * @param sealedAs the number it was sealed under, null before
+     * @param scopes ids parted by spaces; null where it looks at the whole
      */
     record VisitRow(
-            String id, String installationId, Stage stage, LocalDate visitedOn, Boolean unannounced, String sealedAs) {}
+            String id,
+            String installationId,
+            Stage stage,
+            LocalDate visitedOn,
+            Boolean unannounced,
+            String sealedAs,
+            @JsonInclude(JsonInclude.Include.NON_NULL) String scopes) {}
 
     record ReadingRow(
             String id,
@@ -139,14 +146,14 @@ interface InstallationMapper {
     void updateSubject(SubjectRow row);
 
     @Select(
-            "SELECT id, installation_id, stage, visited_on, unannounced, sealed_as FROM visit WHERE installation_id = #{id} ORDER BY sequence")
+            "SELECT id, installation_id, stage, visited_on, unannounced, sealed_as, scopes FROM visit WHERE installation_id = #{id} ORDER BY sequence")
     List<VisitRow> visits(String id);
 
     @Select(
-            "SELECT id, installation_id, stage, visited_on, unannounced, sealed_as FROM visit ORDER BY installation_id, sequence")
+            "SELECT id, installation_id, stage, visited_on, unannounced, sealed_as, scopes FROM visit ORDER BY installation_id, sequence")
     List<VisitRow> allVisits();
 
-    @Select("SELECT id, installation_id, stage, visited_on, unannounced, sealed_as FROM visit WHERE id = #{id}")
+    @Select("SELECT id, installation_id, stage, visited_on, unannounced, sealed_as, scopes FROM visit WHERE id = #{id}")
     VisitRow visit(String id);
 
     @Select(READING + "WHERE installation_id = #{id} ORDER BY sequence")
@@ -199,18 +206,29 @@ interface InstallationMapper {
             + " VALUES (#{installationId}, #{id}, #{kind}, #{title}, #{ownSupply}, #{place})")
     void insertComponent(ComponentRow row);
 
-    @Insert("INSERT INTO visit (id, installation_id, stage, visited_on, unannounced, sealed_as)"
-            + " VALUES (#{id}, #{installationId}, #{stage}, #{visitedOn}, #{unannounced}, #{sealedAs})")
+    @Insert("INSERT INTO visit (id, installation_id, stage, visited_on, unannounced, sealed_as, scopes)"
+            + " VALUES (#{id}, #{installationId}, #{stage}, #{visitedOn}, #{unannounced}, #{sealedAs}, #{scopes})")
     void insertVisit(VisitRow row);
 
     @Update("UPDATE visit SET sealed_as = #{number} WHERE id = #{id} AND sealed_as IS NULL")
     int sealVisit(String id, String number);
+
+    @Update("UPDATE visit SET scopes = #{scopes} WHERE id = #{id}")
+    void confineVisit(String id, String scopes);
 
     @Insert("INSERT INTO reading (id, installation_id, visit_id, point, component, typed, si, standard_uncertainty,"
             + " resolution, unit, instrument, grade, entered_by, entered_at, by_crew) VALUES (#{id}, #{installationId}, #{visitId},"
             + " #{point}, #{component}, #{typed}, #{si}, #{standardUncertainty}, #{resolution}, #{unit}, #{instrument},"
             + " #{grade}, #{enteredBy}, #{enteredAt}, #{byCrew})")
     void insertReading(ReadingRow row);
+
+    /** When a line was read, by whom on which visit: what the office read last. */
+    record ReadAt(String visitId, String enteredBy, String point, Instant enteredAt) {}
+
+    @Select(
+            "SELECT * FROM (SELECT visit_id, entered_by, point, entered_at FROM reading WHERE by_crew IS NULL AND grade = 'WITNESSED'"
+                    + " ORDER BY sequence DESC LIMIT #{most}) ORDER BY visit_id, entered_by, entered_at")
+    List<ReadAt> readLast(int most);
 
     @Select("SELECT id FROM installation ORDER BY id")
     List<String> ids();

@@ -140,6 +140,7 @@ class RegisterController {
             String ruleBook,
             String ruleBookTitle,
             UnitSystem display,
+            List<ScopeView> scopes,
             List<UnitView> components,
             List<SubjectView> subjects) {}
 
@@ -201,10 +202,21 @@ class RegisterController {
     record NewVisit(
             @NotNull(message = "is missing") Stage stage,
             @NotNull(message = "is missing") LocalDate visitedOn,
-            Optional<Boolean> unannounced) {}
+            Optional<Boolean> unannounced,
+            Optional<@Size(max = 12, message = "names 12 scopes at most") List<@NotBlank @Size(max = 40) String>>
+                    scopes) {}
 
     /** @param sealedAs the number it was sealed under; empty while it goes on */
-    record VisitView(String stage, LocalDate visitedOn, boolean unannounced, Optional<String> sealedAs) {}
+    record VisitView(
+            String stage, LocalDate visitedOn, boolean unannounced, Optional<String> sealedAs, List<String> scopes) {}
+
+    /** A part of the work that a visit may be confined to. */
+    record ScopeView(String id, String title) {}
+
+    /** @param scopes ids of the rule book's scopes; none for the whole */
+    record Confined(
+            @NotNull(message = "is missing") @Size(max = 12, message = "names 12 scopes at most")
+                    List<@NotBlank(message = "is empty") @Size(max = 40) String> scopes) {}
 
     record Amendment(
             @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String title,
@@ -491,6 +503,18 @@ class RegisterController {
         cases.open(id, person);
         requireInspector(person);
         cases.visit(id, asked.stage(), asked.visitedOn(), asked.unannounced().orElse(false), person);
+        asked.scopes().filter(scopes -> !scopes.isEmpty()).ifPresent(scopes -> cases.confine(id, scopes, person));
+        return view(cases.open(id, person));
+    }
+
+    /** Confines the visit that goes on to some parts of the work. */
+    @PutMapping("/{id}/scopes")
+    @Transactional
+    InstallationView confine(
+            @PathVariable String id, @Valid @RequestBody Confined asked, @AuthenticationPrincipal Person person) {
+        cases.open(id, person);
+        requireInspector(person);
+        cases.confine(id, asked.scopes(), person);
         return view(cases.open(id, person));
     }
 
@@ -608,12 +632,15 @@ class RegisterController {
                 h.stage().title(),
                 h.visitedOn(),
                 h.visits().stream()
-                        .map(v -> new VisitView(v.stage().title(), v.on(), v.unannounced(), v.sealedAs()))
+                        .map(v -> new VisitView(v.stage().title(), v.on(), v.unannounced(), v.sealedAs(), v.scopes()))
                         .toList(),
                 h.version(),
                 file.rules().id(),
                 file.rules().title(),
                 file.rules().display(),
+                file.rules().scopes().values().stream()
+                        .map(scope -> new ScopeView(scope.id(), scope.title()))
+                        .toList(),
                 file.facts().components().stream()
                         .map(unit ->
                                 new UnitView(unit.id(), unit.kind(), unit.title(), unit.ownSupply(), file.model(unit)))

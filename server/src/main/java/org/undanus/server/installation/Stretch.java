@@ -104,14 +104,16 @@ class Stretch {
 
     Map<String, List<VisitRow>> visits(String from, String to) {
         return grouped(
-                "SELECT installation_id, id, stage, visited_on, unannounced, sealed_as FROM visit" + OF + "sequence",
+                "SELECT installation_id, id, stage, visited_on, unannounced, sealed_as, scopes FROM visit" + OF
+                        + "sequence",
                 row -> new VisitRow(
                         row.getString(2),
                         row.getString(1),
                         Stage.valueOf(row.getString(3)),
                         row.getObject(4, LocalDate.class),
                         (Boolean) row.getObject(5),
-                        row.getString(6)),
+                        row.getString(6),
+                        row.getString(7)),
                 from,
                 to);
     }

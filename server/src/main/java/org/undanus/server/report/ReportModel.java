@@ -18,6 +18,7 @@ import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.rules.InspectionScope;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.station.Walk;
 import org.undanus.server.correction.Correction;
@@ -172,7 +173,7 @@ public record ReportModel(
 
     static ReportModel of(Material from) {
         CaseFile file = from.file;
-        List<Judgement> all = file.judgements().all();
+        List<Judgement> all = file.told();
         StationSummary summary = StationSummary.of(all);
         Outcome outcome = Outcome.of(all);
         List<String> used = file.evidence().readings().stream()
@@ -191,7 +192,7 @@ public record ReportModel(
                 Stream.of(Verdict.values())
                         .map(v -> new CountLine(VerdictPrint.mark(v), v.title(), summary.count(v)))
                         .toList(),
-                file.linesRead().said(),
+                scoped(file) + file.linesRead().said(),
                 toDo(outcome.failing(), from),
                 toDo(outcome.unsettled(), from),
                 toDo(outcome.notShown(), from),
@@ -213,6 +214,15 @@ public record ReportModel(
                 from.records,
                 from.printedAt,
                 from.printedBy);
+    }
+
+    /** What the visit was confined to, before how far it came; nothing where it looked at the whole. */
+    private static String scoped(CaseFile file) {
+        int left = file.judgements().all().size() - file.told().size();
+        return file.scopes().isEmpty()
+                ? ""
+                : file.scopes().stream().map(InspectionScope::title).collect(Collectors.joining(", ")) + " (" + left
+                        + " judgements outside were not looked at): ";
     }
 
     private static List<ToDo> toDo(List<Judgement> judgements, Material from) {
@@ -280,8 +290,11 @@ public record ReportModel(
 
     private static StationPart station(Material from, Station station) {
         CaseFile file = from.file;
-        Verdict worst = StationSummary.of(file.judgements().of(station)).worst();
-        List<JudgementPart> all = file.judgements().of(station).stream()
+        List<Judgement> told = file.told().stream()
+                .filter(judgement -> judgement.about().station() == station)
+                .toList();
+        Verdict worst = StationSummary.of(told).worst();
+        List<JudgementPart> all = told.stream()
                 .map(j -> judgement(JudgementView.of(j, file.evidence(), from.units)))
                 .toList();
         return new StationPart(

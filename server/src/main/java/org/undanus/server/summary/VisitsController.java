@@ -1,13 +1,19 @@
 package org.undanus.server.summary;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.ToDoubleFunction;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -17,8 +23,12 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.judgement.HourPlan;
+import org.undanus.core.judgement.HourSettings;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.RevisitPlan;
+import org.undanus.core.judgement.Scopes;
+import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WhatChanged;
 import org.undanus.core.quantity.QuantityFormat;
@@ -27,6 +37,9 @@ import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.installation.Experience;
+import org.undanus.server.problem.NotAllowedException;
+import org.undanus.server.problem.UnsuitableException;
 
 /** The visits of an installation: what each changed, and what the next has to look at. Over HTTP. */
 @RestController
@@ -75,14 +88,40 @@ class VisitsController {
      */
     record ToolView(String kind, Optional<String> needed, List<String> atHand, boolean enough) {}
 
+    /**
+     * A plan for little time.
+     *
+     * @param lines in walking order
+     * @param confirm lines of the crew's record that are to be read again, by lot
+     * @param minutes they take
+     * @param resolved share of what is at stake that they resolve, 0 to 1
+     * @param open judgements that stay open
+     * @param unreached lines that would have been due
+     * @param hopeless lines that are due and out of sight by now: only a photo or record from before cover shows them
+     */
+    record HourView(
+            List<HourLine> lines,
+            List<HourLine> confirm,
+            long minutes,
+            double resolved,
+            List<StaysOpen> open,
+            int unreached,
+            List<String> hopeless) {}
+
+    record HourLine(String station, String point, String component, String title, String stationTitle) {}
+
+    record StaysOpen(String severity, long judgements) {}
+
     /** An accuracy is said to two digits. */
     private static final double DIGITS = 10;
 
     private final Clock clock;
     private final CaseFiles cases;
+    private final Experience experience;
 
-    VisitsController(Clock clock, CaseFiles cases) {
+    VisitsController(Clock clock, CaseFiles cases, Experience experience) {
         this.clock = clock;
+        this.experience = experience;
         this.cases = cases;
     }
 
@@ -167,6 +206,64 @@ class VisitsController {
                 plan.holds().stream().map(key -> titled(key, file)).toList(),
                 plan.time().map(format::format),
                 plan.stops().stream().mapToInt(stop -> stop.lines().size()).sum());
+    }
+
+    /**
+     * What to read in the time there is.
+     *
+     * @param minutes there are
+     */
+    @GetMapping("/hour")
+    HourView hour(
+            @PathVariable String id,
+            @RequestParam @Min(0) @Max(100_000) int minutes,
+            @AuthenticationPrincipal Person person) {
+        if (!person.inspects()) {
+            throw new NotAllowedException("The inspection office plans its visits.");
+        }
+        CaseFile file = cases.open(id, person);
+        if (!HourSettings.decided(file.rules())) {
+            throw new UnsuitableException(
+                    "ruleBook",
+                    "This version of the rule book does not say what a plan goes by. Move the installation to a newer one.");
+        }
+        ToDoubleFunction<String> seconds = experience.secondsByPoint(file.rules());
+        Map<PointKey, CaseFile.Line> lines = new LinkedHashMap<>();
+        Arrays.stream(Station.values())
+                .flatMap(station -> file.lines(station).stream())
+                .filter(file::due)
+                .forEach(line -> lines.putIfAbsent(line.key(), line));
+        HourPlan plan = HourPlan.of(
+                file.judgements().all().stream()
+                        .filter(judgement -> Scopes.within(judgement, file.scopes()))
+                        .toList(),
+                lines.values().stream()
+                        .map(line -> new HourPlan.Line(
+                                line.key(), seconds.applyAsDouble(line.point().id()), file.hopeless(line)))
+                        .toList(),
+                file.evidence(),
+                file.rules(),
+                experience.failing(file.rules()),
+                Duration.ofMinutes(minutes),
+                file.header().visitId());
+        return new HourView(
+                plan.lines().stream().map(key -> planned(lines.get(key), file)).toList(),
+                plan.confirm().stream()
+                        .map(key -> planned(lines.get(key), file))
+                        .toList(),
+                Math.round(plan.time().toSeconds() / 60.0),
+                plan.stake() == 0 ? 1 : plan.resolved() / plan.stake(),
+                plan.open().entrySet().stream()
+                        .map(each -> new StaysOpen(each.getKey().title(), each.getValue()))
+                        .toList(),
+                plan.unreached(),
+                plan.hopeless().stream().map(key -> titled(key, file)).toList());
+    }
+
+    private static HourLine planned(CaseFile.Line line, CaseFile file) {
+        Station station = file.station(line);
+        return new HourLine(
+                station.key(), line.key().point(), line.key().component(), titled(line.key(), file), station.title());
     }
 
     private static StopView stop(RevisitPlan.Stop stop, CaseFile file) {

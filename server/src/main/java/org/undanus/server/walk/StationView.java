@@ -76,6 +76,7 @@ record StationView(
     /**
      * @param group the unit the line belongs to, empty for the system
      * @param due whether it has to be read by the present visit, which is first at {@code dueAt}
+     * @param within whether the present visit looks at it
      * @param units symbols of those it is mostly read in
      * @param list how it is worked on, where it is a list
      * @param hidden whether it is out of sight once covers are closed
@@ -100,6 +101,7 @@ record StationView(
             Optional<ListView> list,
             boolean optional,
             boolean due,
+            boolean within,
             String dueAt,
             boolean hidden,
             Optional<String> pointless,
@@ -151,7 +153,7 @@ record StationView(
         return Arrays.stream(Station.values())
                 .map(station -> {
                     List<CaseFile.Line> lines = file.lines(station).stream()
-                            .filter(line -> !line.point().optional() && !file.pointless(line))
+                            .filter(line -> !line.point().optional() && !file.pointless(line) && file.within(line))
                             .toList();
                     StationSummary summary = StationSummary.of(file.judgements().of(station));
                     int read = (int) lines.stream()
@@ -231,7 +233,8 @@ record StationView(
 
     private static boolean asked(CaseFile.Line line, CaseFile file) {
         return !line.point().optional()
-                && file.facts().stage().reached(line.point().due());
+                && file.facts().stage().reached(line.point().due())
+                && file.within(line);
     }
 
     private static Optional<String> becausePointless(CaseFile.Line line, CaseFile file) {
@@ -257,7 +260,8 @@ record StationView(
                 point.units(),
                 point.notation().map(notation -> new ListView(notation.editing(), notation.offered(units))),
                 point.optional(),
-                file.facts().stage().reached(point.due()),
+                file.facts().stage().reached(point.due()) && file.within(line),
+                file.within(line),
                 point.due().title(),
                 point.hidden(),
                 becausePointless(line, file),
