@@ -144,17 +144,19 @@ function add() {
             <option v-for="book in books" :key="book.id" :value="book.id">{{ book.title }}</option>
           </select>
         </div>
-        <label class="check"><input v-model="asked.replacement" type="checkbox" /> replaces an older system</label>
+        <label class="check"
+          ><input v-model="asked.replacement" type="checkbox" /> replaces an older system</label
+        >
       </div>
       <section v-if="shown && same()" class="changes" aria-live="polite">
         <p>
           <strong>{{ shown.verdicts.length }}</strong>
-          {{ shown.verdicts.length === 1 ? "judgement changes" : "judgements change" }}, {{ shown.come }} lines
-          come, {{ shown.go }} go.
+          {{ shown.verdicts.length === 1 ? "judgement changes" : "judgements change" }},
+          {{ shown.come }} lines come, {{ shown.go }} go.
         </p>
         <p v-if="shown.putAway.length" class="error">
-          Read already, and out of sight then: {{ shown.putAway.join("; ") }}. It is kept, and is there again when
-          the line is.
+          Read already, and out of sight then: {{ shown.putAway.join("; ") }}. It is kept, and is there again
+          when the line is.
         </p>
         <ul>
           <li v-for="(each, index) in shown.verdicts" :key="index">

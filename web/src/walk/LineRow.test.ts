@@ -23,6 +23,7 @@ const line: Line = {
   example: "40.5 in",
   optional: false,
   due: true,
+  within: true,
   dueAt: "final",
   hidden: false,
   instrumentKind: "tape",

@@ -95,6 +95,8 @@ const {
   unitKey,
   byLetter,
   choosing,
+  claimed,
+  witness,
   regrade,
   offer,
   parts,
@@ -261,10 +263,20 @@ defineExpose({ focus: () => field.value?.focus(), put });
     <div class="understood">
       <span v-if="line.reading?.says === 'UNREAD' && !changed" class="quiet">{{ line.reading.said }}</span>
       <span v-else-if="chosenAtLength && !changed" class="value">{{ line.reading?.said }}</span>
-      <span v-else-if="understood || (readWith && !changed)" class="mono value"
+      <span v-else-if="!claimed && (understood || (readWith && !changed))" class="mono value"
         >{{ understood }}<span v-if="uncertainty" class="quiet">&ensp;{{ uncertainty }}</span
         ><span v-if="readWith && !changed" class="quiet otherwise">&ensp;{{ readWith }}</span></span
       >
+      <button
+        v-if="claimed"
+        type="button"
+        class="button witness"
+        :disabled="busy"
+        :title="`${line.reading?.grade === 'STATED' ? 'Stated' : 'In the record'} as ${line.reading?.said}: seen so, it is witnessed`"
+        @click="witness"
+      >
+        {{ line.reading?.grade === "STATED" ? "stated" : "record" }}: {{ line.reading?.said }} · witness
+      </button>
       <span v-if="worst && line.reading && !changed" class="said" :title="worst.judgement.title">
         <VerdictMark :verdict="worst.judgement.verdict" :size="13" />
         <span class="brief">{{ worst.said }}</span>
@@ -493,6 +505,14 @@ defineExpose({ focus: () => field.value?.focus(), put });
   gap: 1px;
   font-size: 12.5px;
   line-height: 1.3;
+}
+
+.witness {
+  justify-self: start;
+  min-height: 44px;
+  padding: 0 8px;
+  border-color: var(--brass);
+  font-size: 12.5px;
 }
 
 .said {

@@ -20,6 +20,7 @@ function line(point: string, over: Partial<Line> = {}): Line {
     example: "40.5 in, 3' 4\" or 1.03 m",
     optional: false,
     due: true,
+    within: true,
     dueAt: "final",
     hidden: false,
     instrumentKind: "tape",

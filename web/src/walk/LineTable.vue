@@ -99,7 +99,7 @@ const unfolded = ref(new Set<string>());
 function spare(line: Line): boolean {
   // a logger's file spares other lines: it is not put away with what is seldom wanted
   const offered = line.kind === "CURVE" && !line.pointless;
-  return (line.optional || !!line.pointless) && !line.reading && !offered;
+  return (line.optional || !!line.pointless || !line.within) && !line.reading && !offered;
 }
 
 function folded(group: { title: string; lines: Line[] }): number {
@@ -107,18 +107,21 @@ function folded(group: { title: string; lines: Line[] }): number {
     return 0;
   }
   const count = group.lines.filter(spare).length;
-  const pointless = group.lines.some((line) => line.pointless);
-  return (count > FEW || pointless) && !unfolded.value.has(group.title) ? count : 0;
+  const unasked = group.lines.some((line) => line.pointless || !line.within);
+  return (count > FEW || unasked) && !unfolded.value.has(group.title) ? count : 0;
 }
 
 /** What is folded, and why: in words, the answers that leave nothing to read first. */
 function foldedWords(group: { title: string; lines: Line[] }): string {
   const pointless = group.lines.filter((line) => line.pointless && !line.reading);
-  const rest = folded(group) - pointless.length;
+  const outside = group.lines.filter((line) => !line.within && !line.pointless && !line.reading);
+  const rest = folded(group) - pointless.length - outside.length;
   const answers = [...new Set(pointless.map((line) => line.pointless))].join(", ");
   return [
     pointless.length &&
       `${pointless.length} ${pointless.length === 1 ? "line does" : "lines do"} not apply (${answers})`,
+    outside.length &&
+      `${outside.length} ${outside.length === 1 ? "line is" : "lines are"} outside of what this visit looks at`,
     rest &&
       `${rest} more ${rest === 1 ? "line" : "lines"}, read only where ${rest === 1 ? "it applies" : "they apply"}`,
   ]

@@ -18,6 +18,7 @@ function dialog() {
       installation: {
         id: "i",
         visits: [{ stage: "before cover", visitedOn: "2026-08-18" }],
+        scopes: [],
         components: [],
         subjects: [],
       } as unknown as Schemas["InstallationView"],

@@ -8,7 +8,7 @@ import PartsList from "./PartsList.vue";
 
 /** The visits so far, and the next one: its stage decides which lines are due. */
 const props = defineProps<{ installation?: Schemas["InstallationView"] }>();
-const emit = defineEmits<{ begun: []; changed: [] }>();
+const emit = defineEmits<{ begun: []; changed: []; correct: [] }>();
 const open = defineModel<boolean>({ required: true });
 
 const stage = ref<Schemas["NewVisit"]["stage"]>("FINAL");
@@ -17,7 +17,24 @@ const unannounced = ref(false);
 const problem = ref("");
 const today = computed(() => new Date().toLocaleDateString("sv-SE"));
 
+/** What the visit that goes on is confined to; nothing where it looks at the whole. */
+const scopes = ref<string[]>([]);
+const sealed = computed(() => !!props.installation?.visits.at(-1)?.sealedAs);
+
+async function confine() {
+  problem.value = "";
+  try {
+    await api.put(at("/api/installations/{id}/scopes", { path: { id: props.installation?.id ?? "" } }), {
+      scopes: scopes.value,
+    });
+    emit("changed");
+  } catch (thrown) {
+    problem.value = sentence(thrown);
+  }
+}
+
 watch(open, () => {
+  scopes.value = [...(props.installation?.visits.at(-1)?.scopes ?? [])];
   problem.value = "";
   on.value = today.value;
 });
@@ -48,6 +65,12 @@ async function begin() {
         >
       </li>
     </ol>
+    <fieldset v-if="installation?.scopes.length && !sealed" class="scopes">
+      <legend class="label">This visit looks at {{ scopes.length ? "" : "the whole; confine it to" }}</legend>
+      <label v-for="scope in installation.scopes" :key="scope.id" class="scope">
+        <input v-model="scopes" type="checkbox" :value="scope.id" @change="confine" /> {{ scope.title }}
+      </label>
+    </fieldset>
     <form class="form" @submit.prevent="begin">
       <label>
         <span class="label">Next visit</span>
@@ -68,6 +91,9 @@ async function begin() {
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
       <button type="submit" class="button primary">Begin this visit</button>
     </form>
+    <button type="button" class="button right" @click="emit('correct')">
+      Put name, units, crew or rule book right
+    </button>
     <PartsList v-if="installation" :installation="installation" @changed="emit('changed')" />
   </el-dialog>
 </template>
@@ -76,6 +102,26 @@ async function begin() {
 .visits {
   margin: 0 0 12px;
   padding-left: 20px;
+}
+
+.scopes {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  margin: 0 0 12px;
+  padding: 8px 12px;
+  border: 1px solid var(--hair);
+}
+
+.scope {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+}
+
+.right {
+  min-height: 44px;
+  margin: 12px 0 0;
 }
 
 .form {

@@ -15,7 +15,9 @@ import CorrectionDialog from "./CorrectionDialog.vue";
 import StationFigure from "./figures/StationFigure.vue";
 import UnitPhotos from "./figures/UnitPhotos.vue";
 import { HAND } from "./hand";
+import CorrectInstallation from "../register/CorrectInstallation.vue";
 import HistoryDialog from "./HistoryDialog.vue";
+import HourDialog from "./HourDialog.vue";
 import LoggerDialog from "./LoggerDialog.vue";
 import JudgementLedger from "./JudgementLedger.vue";
 import LineTable from "./LineTable.vue";
@@ -27,6 +29,7 @@ import VisitSummary from "./VisitSummary.vue";
 import SimulatedPanel from "./SimulatedPanel.vue";
 import SeveralAtOnce from "./SeveralAtOnce.vue";
 import StopNotice from "./StopNotice.vue";
+import { useHour } from "./useHour";
 import { useLive } from "./useLive";
 import { useNotices } from "./useNotices";
 import type { Place } from "./useReading";
@@ -56,6 +59,9 @@ const whyOpen = ref(false);
 const correctionOpen = ref(false);
 const historyOpen = ref(false);
 const visitOpen = ref(false);
+const rightOpen = ref(false);
+const hourOpen = ref(false);
+const hour = useHour(toRef(props, "id"));
 const historyLine = ref<Line>();
 
 /** Units whose photos are held beside the lines; each has a place of its own beside the figure. */
@@ -72,7 +78,7 @@ const chosenJudgement = computed(
   () => judgements.value.find((j) => j.key === chosen.value) ?? judgements.value[0],
 );
 const built = computed(() => route.value.filter((s) => s.built));
-const using = computed(() => useUsing(`${props.id} ${props.stationKey}`));
+const using = computed(() => useUsing(`${props.id} ${props.stationKey}`, person.value?.name));
 const required = computed(
   () =>
     station.value?.lines.filter((line) => !line.optional && !line.pointless && (line.due || line.reading)) ??
@@ -170,7 +176,20 @@ const inSight = computed(() => {
 /** The line that can change most, other than the one in hand. */
 const mostChanging = computed(() => station.value?.next.find((each) => lineKey(each) !== focused.value));
 
+/** Where time is short its plan says what is next, at whichever station. */
+function goPlanned(): boolean {
+  const planned = hour.running.value ? hour.next.value : undefined;
+  if (planned) {
+    const line = `${planned.point}@${planned.component}`;
+    void router.push({ path: `/installations/${props.id}/${planned.station}`, query: { line } });
+  }
+  return !!planned;
+}
+
 function goNext() {
+  if (goPlanned()) {
+    return;
+  }
   const next = mostChanging.value;
   if (next) {
     table.value?.goTo(lineKey(next));
@@ -267,6 +286,7 @@ const announced = ref("");
 /** What was saved may be a reason to leave. */
 async function save(line: Line, reading: Schemas["TypedReading"], place?: Place) {
   await walk.save(line, reading, place);
+  hour.soon();
   announced.value = [
     `${line.title} saved.`,
     ...judgements.value
@@ -424,13 +444,35 @@ useKeys({
           </button>
           <div v-if="!one" class="buttons">
             <button
-              v-if="mostChanging"
+              v-if="mostChanging || hour.running.value"
               type="button"
               class="button"
-              :title="`${mostChanging.title} ${mostChanging.reason} (n)`"
+              :title="
+                mostChanging
+                  ? `${mostChanging.title} ${mostChanging.reason} (n)`
+                  : 'The next line of the plan (n)'
+              "
               @click="goNext()"
             >
               Next
+            </button>
+            <button
+              v-if="inspects"
+              type="button"
+              class="button"
+              :class="{ hurried: hour.running.value }"
+              :title="
+                hour.running.value
+                  ? 'What is left of the time, and the plan for it'
+                  : 'A plan for little time'
+              "
+              @click="hourOpen = true"
+            >
+              {{
+                hour.running.value
+                  ? `${Math.max(0, hour.left.value)} min, ${hour.plan.value?.lines.length ?? 0} lines`
+                  : "Time"
+              }}
             </button>
             <button v-if="inspects" type="button" class="button" @click="visitOpen = true">
               Visit: {{ installation?.stage }}
@@ -579,7 +621,20 @@ useKeys({
       :installation="installation"
       @begun="walk.reload()"
       @changed="walk.reload()"
+      @correct="
+        visitOpen = false;
+        rightOpen = true;
+      "
     />
+    <HourDialog
+      v-model="hourOpen"
+      :look="hour.look"
+      :running="hour.running.value"
+      :left="hour.left.value"
+      @begin="hour.begin"
+      @end="hour.end"
+    />
+    <CorrectInstallation v-model="rightOpen" :installation="installation" @changed="walk.reload()" />
     <LoggerDialog v-if="installation" ref="logger" :installation="installation.id" />
     <HistoryDialog v-model="historyOpen" :line="historyLine" :history="walk.history" />
   </div>
@@ -596,6 +651,12 @@ useKeys({
 .walk > :deep(.route),
 .middle {
   grid-row: 1 / 3;
+}
+
+.hurried {
+  border-color: var(--brass);
+  color: var(--brass);
+  font-weight: 600;
 }
 
 .skip:not(:focus) {

@@ -464,6 +464,20 @@ export function useReading({
     await commit();
   }
 
+  /** What stands in a record alone, or was only said: seen just now, it is witnessed as it is. */
+  const claimed = computed(
+    () =>
+      inspects() &&
+      !changed.value &&
+      line().reading?.says === "READ" &&
+      line().kind !== "CURVE" &&
+      (line().reading?.grade === "RECORDED" || line().reading?.grade === "STATED"),
+  );
+  function witness() {
+    own.value = { ...own.value, grade: "WITNESSED" };
+    void commit();
+  }
+
   function regrade() {
     if (line().reading) {
       void commit();
@@ -508,6 +522,8 @@ export function useReading({
     unitKey,
     byLetter,
     choosing,
+    claimed,
+    witness,
     regrade,
     offer,
     parts,

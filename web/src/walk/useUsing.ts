@@ -1,4 +1,4 @@
-import { reactive, watch } from "vue";
+import { reactive, ref, watch } from "vue";
 import type { Grade, Line } from "./useWalk";
 
 /** With what is read at a station: the grade, one instrument of each kind, and the unit last said of each. */
@@ -12,31 +12,54 @@ export interface Using {
 
 const STORED = "using:";
 
-function stored(place: string): Partial<Using> {
+function stored<T>(storage: Storage, place: string): Partial<T> {
   try {
-    return JSON.parse(sessionStorage.getItem(STORED + place) ?? "{}") as Partial<Using>;
+    return JSON.parse(storage.getItem(STORED + place) ?? "{}") as Partial<T>;
   } catch {
     return {};
   }
 }
 
+function keep(storage: Storage, place: string, what: unknown) {
+  try {
+    storage.setItem(STORED + place, JSON.stringify(what));
+  } catch {
+    // without room it holds until the page is left
+  }
+}
+
+type OfTheDay = Pick<Using, "instruments" | "units">;
+
+let day: { of: string; used: OfTheDay } | undefined;
+
+/** Instruments and units follow the person through the stations and installations of a day, on this device. */
+function ofTheDay(person: string): OfTheDay {
+  const of = `${person} ${new Date().toLocaleDateString("sv-SE")}`;
+  if (day?.of !== of) {
+    const before = stored<{ of: string; day: OfTheDay }>(localStorage, person);
+    const used = reactive<OfTheDay>(
+      before.of === of && before.day ? before.day : { instruments: {}, units: {} },
+    );
+    watch(used, () => keep(localStorage, person, { of, day: used }));
+    day = { of, used };
+  }
+  return day.used;
+}
+
 const known = new Map<string, Using>();
 
-/** Held for as long as the browser's tab is open, for each station of each installation by itself. */
-export function useUsing(place: string): Using {
-  const before = known.get(place);
-  if (before) {
+/** With what is read at a station: its grade holds there for as long as the tab is open, the rest for the day. */
+export function useUsing(place: string, person = ""): Using {
+  const at = `${person} ${place}`;
+  const before = known.get(at);
+  const used = ofTheDay(person);
+  if (before?.instruments === used.instruments) {
     return before;
   }
-  const using = reactive<Using>({ grade: "WITNESSED", instruments: {}, units: {}, ...stored(place) });
-  known.set(place, using);
-  watch(using, () => {
-    try {
-      sessionStorage.setItem(STORED + place, JSON.stringify(using));
-    } catch {
-      // without room it holds until the page is left
-    }
-  });
+  const grade = ref<Grade>(before?.grade ?? stored<Using>(sessionStorage, place).grade ?? "WITNESSED");
+  watch(grade, () => keep(sessionStorage, place, { grade: grade.value }));
+  const using = reactive({ grade, instruments: used.instruments, units: used.units });
+  known.set(at, using);
   return using;
 }
 

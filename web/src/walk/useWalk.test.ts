@@ -41,6 +41,7 @@ function line(point: string): Line {
     example: "",
     optional: false,
     due: true,
+    within: true,
     dueAt: "final",
     hidden: false,
     instrumentKind: "tape",

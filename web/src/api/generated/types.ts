@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/scopes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["confine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/corrections/{id}": {
         parameters: {
             query?: never;
@@ -1748,6 +1764,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installations/{id}/hour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hour"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/installations/{id}/holds/{hold}/calendar": {
         parameters: {
             query?: never;
@@ -2376,8 +2408,13 @@ export interface components {
             ruleBookTitle: string;
             /** @enum {string} */
             display: "US" | "SI";
+            scopes: components["schemas"]["ScopeView"][];
             components: components["schemas"]["UnitView"][];
             subjects: components["schemas"]["SubjectView"][];
+        };
+        ScopeView: {
+            id: string;
+            title: string;
         };
         SubjectView: {
             id: string;
@@ -2402,6 +2439,7 @@ export interface components {
             visitedOn: string;
             unannounced: boolean;
             sealedAs?: string;
+            scopes: string[];
         };
         DrawingView: {
             /** Format: int32 */
@@ -2422,6 +2460,9 @@ export interface components {
             /** Format: double */
             height: number;
             cabinet: string;
+        };
+        Confined: {
+            scopes: string[];
         };
         AmendedCorrection: {
             words: string;
@@ -2864,6 +2905,7 @@ export interface components {
             /** Format: date */
             visitedOn: string;
             unannounced?: boolean;
+            scopes?: string[];
         };
         Question: {
             point: string;
@@ -3143,6 +3185,7 @@ export interface components {
             list?: components["schemas"]["ListView"];
             optional: boolean;
             due: boolean;
+            within: boolean;
             dueAt: string;
             hidden: boolean;
             pointless?: string;
@@ -3519,6 +3562,7 @@ export interface components {
             /** Format: date */
             visitedOn: string;
             unannounced?: boolean;
+            scopes?: string[];
             ruleBook: components["schemas"]["BookRecord"];
             components: components["schemas"]["Component"][];
             subjects?: components["schemas"]["Subject"][];
@@ -3792,6 +3836,7 @@ export interface components {
             /** Format: date */
             visitedOn: string;
             unannounced?: boolean;
+            scopes?: string[];
         };
         VoltageRangeRecord: {
             lowest: string;
@@ -4238,6 +4283,30 @@ export interface components {
         Sender: {
             id: string;
             title: string;
+        };
+        HourLine: {
+            station: string;
+            point: string;
+            component: string;
+            title: string;
+            stationTitle: string;
+        };
+        HourView: {
+            lines: components["schemas"]["HourLine"][];
+            confirm: components["schemas"]["HourLine"][];
+            /** Format: int64 */
+            minutes: number;
+            /** Format: double */
+            resolved: number;
+            open: components["schemas"]["StaysOpen"][];
+            /** Format: int32 */
+            unreached: number;
+            hopeless: string[];
+        };
+        StaysOpen: {
+            severity: string;
+            /** Format: int64 */
+            judgements: number;
         };
         Proposed: {
             /** @enum {string} */
@@ -4862,6 +4931,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrawingView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            409: components["responses"]["CONFLICT"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+            507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    confine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Confined"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstallationView"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -8901,6 +9007,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sender"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    hour: {
+        parameters: {
+            query: {
+                minutes: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HourView"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];

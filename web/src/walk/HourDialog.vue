@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import type { Schemas } from "../api/client";
+import { sentence } from "../api/problems";
+
+/** What can be looked at in the time there is, and what stays open then: said before it is begun. */
+const props = defineProps<{
+  look: (minutes: number) => Promise<Schemas["HourView"]>;
+  running: boolean;
+  left: number;
+}>();
+const open = defineModel<boolean>({ required: true });
+const emit = defineEmits<{ begin: [minutes: number]; end: [] }>();
+
+const USUAL = 60;
+const minutes = ref(USUAL);
+const plan = ref<Schemas["HourView"]>();
+const problem = ref("");
+const busy = ref(false);
+
+const stations = computed(() => {
+  const counts = new Map<string, number>();
+  for (const line of plan.value?.lines ?? []) {
+    counts.set(line.stationTitle, (counts.get(line.stationTitle) ?? 0) + 1);
+  }
+  return [...counts];
+});
+
+async function show() {
+  busy.value = true;
+  problem.value = "";
+  try {
+    plan.value = await props.look(minutes.value);
+  } catch (thrown) {
+    plan.value = undefined;
+    problem.value = sentence(thrown);
+  } finally {
+    busy.value = false;
+  }
+}
+
+watch(open, (now) => {
+  if (now) {
+    minutes.value = props.running ? Math.max(0, props.left) : USUAL;
+    void show();
+  }
+});
+
+function begin() {
+  emit("begin", minutes.value);
+  open.value = false;
+}
+
+function end() {
+  emit("end");
+  open.value = false;
+}
+</script>
+
+<template>
+  <el-dialog v-model="open" title="What can be looked at in the time there is?" width="min(520px, 94vw)">
+    <form class="time" @submit.prevent="show">
+      <label class="label">
+        Minutes
+        <input v-model.number="minutes" class="field mono" type="number" min="0" max="6000" step="5" />
+      </label>
+      <button type="submit" class="button" :disabled="busy">Plan it</button>
+    </form>
+    <p v-if="problem" class="error" role="alert">{{ problem }}</p>
+    <template v-if="plan">
+      <p class="sum">
+        <strong>{{ plan.lines.length }} {{ plan.lines.length === 1 ? "line" : "lines" }}</strong
+        ><template v-if="plan.confirm.length">
+          and {{ plan.confirm.length }} of the crew's record read again</template
+        >, about {{ plan.minutes }} min: <strong>{{ Math.round(100 * plan.resolved) }} %</strong> of what is
+        at stake.
+      </p>
+      <ul v-if="stations.length">
+        <li v-for="[title, count] in stations" :key="title">{{ title }}: {{ count }}</li>
+      </ul>
+      <p>
+        <template v-if="plan.open.length || plan.unreached">
+          Stays open:
+          <template v-for="(each, index) in plan.open" :key="each.severity"
+            ><template v-if="index">, </template>{{ each.judgements }} for {{ each.severity }}</template
+          ><template v-if="plan.unreached">; {{ plan.unreached }} lines are not read</template>. What is not
+          read is not shown, which is no pass.
+        </template>
+        <template v-else>Nothing that can be decided stays open.</template>
+      </p>
+      <details v-if="plan.hopeless.length">
+        <summary>
+          {{ plan.hopeless.length }} {{ plan.hopeless.length === 1 ? "line is" : "lines are" }} out of sight
+          by now: only a photo or a record from before cover shows
+          {{ plan.hopeless.length === 1 ? "it" : "them" }}.
+        </summary>
+        <p class="quiet">{{ plan.hopeless.join("; ") }}.</p>
+      </details>
+      <div class="buttons">
+        <button type="button" class="button primary" :disabled="busy || !plan.lines.length" @click="begin">
+          {{ running ? "Go on with this plan" : "Begin" }}
+        </button>
+        <button v-if="running" type="button" class="button" @click="end">Walk the whole again</button>
+      </div>
+    </template>
+  </el-dialog>
+</template>
+
+<style scoped>
+.time {
+  display: flex;
+  gap: 8px;
+  align-items: flex-end;
+  margin-bottom: 10px;
+}
+
+.time .field {
+  width: 110px;
+}
+
+.sum {
+  font-size: 15px;
+}
+
+ul {
+  columns: 2;
+  margin: 6px 0;
+  padding-left: 18px;
+}
+
+.buttons {
+  display: flex;
+  gap: 8px;
+  margin-top: 12px;
+}
+
+.button {
+  min-height: 44px;
+}
+</style>
