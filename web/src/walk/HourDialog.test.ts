@@ -1,5 +1,6 @@
 import { flushPromises, mount } from "@vue/test-utils";
 import { expect, test, vi } from "vitest";
+import { ProblemError } from "../api/client";
 import HourDialog from "./HourDialog.vue";
 
 const line = {
@@ -41,6 +42,8 @@ test("it says what is resolved and what stays open before anything is begun", as
 });
 
 test("why nothing can be planned is said", async () => {
-  const { wrapper } = await dialog(vi.fn().mockRejectedValue(new Error("Move it to a newer book.")));
+  const { wrapper } = await dialog(
+    vi.fn().mockRejectedValue(new ProblemError({ status: 422, detail: "Move it to a newer book." })),
+  );
   expect(wrapper.find("[role=alert]").text()).toContain("newer book");
 });
