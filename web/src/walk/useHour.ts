@@ -14,16 +14,6 @@ export function useHour(id: Ref<string>) {
   let asked = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
-  watch(
-    id,
-    () => {
-      plan.value = undefined;
-      until.value = Number(localStorage.getItem(KEPT + id.value) ?? 0);
-      void replan();
-    },
-    { immediate: true },
-  );
-
   const left = computed(() => Math.ceil((until.value - now.value) / MINUTE_MS));
   const running = computed(() => until.value > 0);
 
@@ -68,6 +58,16 @@ export function useHour(id: Ref<string>) {
       timer = setTimeout(() => void replan(), REPLAN_MS);
     }
   }
+
+  watch(
+    id,
+    () => {
+      plan.value = undefined;
+      until.value = Number(localStorage.getItem(KEPT + id.value) ?? 0);
+      void replan();
+    },
+    { immediate: true },
+  );
 
   const next = computed(() => plan.value?.lines[0] ?? plan.value?.confirm[0]);
 
