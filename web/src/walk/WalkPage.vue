@@ -583,9 +583,9 @@ useKeys({
         />
       </template>
     </div>
-    <section class="hand" :class="{ folded: handFolded }" aria-label="Line in hand" tabindex="0">
+    <section class="hand" :class="{ folded: handFolded, empty: !lineInHand }" aria-label="Line in hand" tabindex="0">
       <div ref="hand" class="of-hand"></div>
-      <p v-if="!lineInHand" class="quiet">
+      <p v-if="!lineInHand && !one" class="quiet">
         Choose a line: how it is read, with what, and its photos stand here.
       </p>
       <button
@@ -820,6 +820,14 @@ useKeys({
     padding: 6px 10px;
     border-top: 2px solid var(--ink);
     border-left: 0;
+  }
+
+  .hand.empty {
+    display: none;
+  }
+
+  .one .hand.empty {
+    display: grid;
   }
 
   .hand.folded {

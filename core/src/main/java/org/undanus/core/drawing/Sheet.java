@@ -107,6 +107,26 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
             return place.x() >= left && place.x() <= right && place.y() >= top && place.y() <= low;
         }
 
+        /** Whether a straight line runs through it (Liang and Barsky 1984). */
+        boolean crossed(Place from, Place to) {
+            double[] along = {from.x() - to.x(), to.x() - from.x(), from.y() - to.y(), to.y() - from.y()};
+            double[] room = {from.x() - left, right - from.x(), from.y() - top, low - from.y()};
+            double enters = 0;
+            double leaves = 1;
+            for (int side = 0; side < along.length; side++) {
+                if (along[side] == 0) {
+                    if (room[side] < 0) {
+                        return false;
+                    }
+                } else {
+                    double at = room[side] / along[side];
+                    enters = along[side] < 0 ? Math.max(enters, at) : enters;
+                    leaves = along[side] > 0 ? Math.min(leaves, at) : leaves;
+                }
+            }
+            return enters < leaves;
+        }
+
         double shared(Box other) {
             return Math.max(0, Math.min(right, other.right) - Math.max(left, other.left))
                     * Math.max(0, Math.min(low, other.low) - Math.max(top, other.top));
@@ -137,6 +157,8 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
         private final Scale scale;
         private final List<Piece> pieces = new ArrayList<>();
         private final List<Box> taken = new ArrayList<>();
+        /** What runs as lines over the sheet: words keep clear of it where there is room. */
+        private final List<List<Place>> runs = new ArrayList<>();
 
         Layout(Drawing drawing, int width, int height, UnitSystem units) {
             this.drawing = drawing;
@@ -190,6 +212,9 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
             if (element instanceof Element.Path path) {
                 List<Place> points = path.points().stream().map(to::onSheet).toList();
                 pieces.add(drawn(path.closed() ? Kind.AREA : Kind.LINE, path.role(), points, 0, path.standing()));
+                if (to == scale && path.role() != Role.GRID) {
+                    runs.add(points);
+                }
                 if (path.role() == Role.CABINET && to == scale) {
                     taken.add(about(points));
                 }
@@ -204,6 +229,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                 Place from = to.onSheet(dimension.from());
                 Place end = to.onSheet(dimension.to());
                 pieces.add(drawn(Kind.LINE, Role.READ, List.of(from, end), 0, dimension.standing()));
+                runs.add(List.of(from, end));
                 for (Place each : List.of(from, end)) {
                     pieces.add(drawn(Kind.CIRCLE, Role.READ, List.of(each), 2, dimension.standing()));
                 }
@@ -348,9 +374,19 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                 boolean needed,
                 Place belongs,
                 Optional<Standing> standing) {
-            Optional<Spot> free = spots.stream()
+            List<Spot> open = spots.stream()
                     .filter(spot -> (needed || spot.away() < LEADER_FROM) && free(spot.room(text)))
-                    .findFirst();
+                    .toList();
+            List<Spot> elsewhere = needed
+                    ? around(belongs, List.of(Side.ABOVE, Side.BELOW, Side.RIGHT, Side.LEFT), 0, 0)
+                            .filter(spot -> free(spot.room(text)))
+                            .toList()
+                    : List.of();
+            Optional<Spot> free = Stream.of(open, elsewhere)
+                    .flatMap(List::stream)
+                    .filter(spot -> clear(spot.room(text)))
+                    .findFirst()
+                    .or(() -> Stream.of(open, elsewhere).flatMap(List::stream).findFirst());
             Optional<Spot> spot = free.isPresent() || !needed
                     ? free
                     : spots.stream().min(Comparator.comparingDouble(s -> covered(s.room(text))));
@@ -387,6 +423,12 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                     && room.top() >= 0
                     && room.low() <= height
                     && taken.stream().noneMatch(room::meets);
+        }
+
+        /** Whether no line runs through. */
+        private boolean clear(Box room) {
+            return runs.stream().noneMatch(run -> IntStream.range(1, run.size())
+                    .anyMatch(i -> room.crossed(run.get(i - 1), run.get(i))));
         }
 
         private double covered(Box room) {
