@@ -475,14 +475,14 @@ useKeys({
               }}
             </button>
             <button v-if="inspects" type="button" class="button" @click="visitOpen = true">
-              Visit: {{ installation?.stage }}
+              Visit
             </button>
             <RouterLink
               v-if="station.aids.includes('SITE_DRAWING')"
               class="button"
               :to="`/installations/${id}/site`"
             >
-              Site drawing
+              Site
             </RouterLink>
             <RouterLink
               v-if="station.aids.includes('BENCH')"

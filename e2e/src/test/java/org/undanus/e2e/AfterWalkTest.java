@@ -74,7 +74,7 @@ class AfterWalkTest extends BrowserTest {
         // a re-visit, of which two readings show it
         desk.navigate(application.address() + "/register");
         steps.openInstallation(INSTALLATION);
-        button(desk, "Visit: final").click();
+        button(desk, "Visit").click();
         button(desk, "Begin this visit").click();
         steps.station("Siting");
         steps.read("Clearance, back", "40 in");

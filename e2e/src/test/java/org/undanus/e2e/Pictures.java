@@ -36,7 +36,7 @@ public final class Pictures {
         walk(desk, "Boathouse, three zones", "Siting");
         desk.getByText("Smallest cure").waitFor();
         take(desk, "walk-siting");
-        desk.getByText("Site drawing").click();
+        desk.getByText("Site", new Page.GetByTextOptions().setExact(true)).click();
         desk.getByText("Save the drawing").waitFor();
         desk.getByText("Do this move").waitFor();
         take(desk, "site");

@@ -28,7 +28,7 @@ class SiteTest extends BrowserTest {
         steps.openInstallation(installation);
         steps.station("Siting");
         steps.question("Has every unit the room it needs?").waitFor();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Site drawing"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Site").setExact(true))
                 .click();
         button(page, "Save the drawing").waitFor();
     }

@@ -377,11 +377,9 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
             List<Spot> open = spots.stream()
                     .filter(spot -> (needed || spot.away() < LEADER_FROM) && free(spot.room(text)))
                     .toList();
-            List<Spot> elsewhere = needed
-                    ? around(belongs, List.of(Side.ABOVE, Side.BELOW, Side.RIGHT, Side.LEFT), 0, 0)
-                            .filter(spot -> free(spot.room(text)))
-                            .toList()
-                    : List.of();
+            List<Spot> elsewhere = around(belongs, List.of(Side.ABOVE, Side.BELOW, Side.RIGHT, Side.LEFT), 0, 0)
+                    .filter(spot -> (needed || spot.away() < LEADER_FROM) && free(spot.room(text)))
+                    .toList();
             Optional<Spot> free = Stream.of(open, elsewhere)
                     .flatMap(List::stream)
                     .filter(spot -> clear(spot.room(text)))

@@ -11,12 +11,15 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.FieldUnit;
 
 /**
  * Several readings said or typed in one go: {@code back 7 in, left 12, pad sound, no salt air}. Finds for each which line
@@ -50,9 +53,20 @@ public final class SpokenRun {
     public static final int LONGEST = 2000;
 
     /** A comma or point between digits is part of a number; a full stop parts only before a new word. */
-    private static final Pattern BETWEEN =
-            Pattern.compile("[;\\r\\n]+|,(?!\\d)|(?<!\\d),|\\.\\s+(?=\\p{L})|\\s+and\\s+");
+    private static final Pattern BETWEEN = Pattern.compile("[;\\r\\n]+|,(?!\\d)|(?<!\\d),|\\.\\s+(?=\\p{L})");
 
+    private static final Pattern AND = Pattern.compile("\\s+and\\s+", Pattern.CASE_INSENSITIVE);
+    /** What takes the value before back, with the new one after it. */
+    private static final Pattern CORRECTION = Pattern.compile(
+            "(?:no|sorry|correction|make that|i mean|rather)\\b[\\s:]*(?=[-−+.#½¼¾\\d])", Pattern.CASE_INSENSITIVE);
+    /** The same, the new value being said after a pause. */
+    private static final Pattern TAKEN_BACK =
+            Pattern.compile("no|sorry|no sorry|correction|make that|i mean|rather", Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern OF_ALL = Pattern.compile(
+            "(?:all|everything|all readings|readings)?\\s*(?:are |is )?in (?<unit>\\p{L}[\\p{L}²³]*)",
+            Pattern.CASE_INSENSITIVE);
+    private static final Set<String> SAME = Set.of("same", "ditto", "likewise");
     private static final Pattern WORD = Pattern.compile("\\S+");
     private static final Set<String> NO = Set.of("no", "not", "without", "isnt", "arent", "never");
     private static final Set<String> FILLERS = Set.of(
@@ -102,7 +116,12 @@ public final class SpokenRun {
     private final List<Line> lines;
     private final Map<InstrumentKind, List<String>> held;
     private final Map<InstrumentKind, List<String>> said = new EnumMap<>(InstrumentKind.class);
+    /** Units that stand somewhere in the run, where of their instruments no other does. */
+    private final Map<InstrumentKind, Set<String>> saidLate = new EnumMap<>(InstrumentKind.class);
+
     private String component;
+    /** What was placed last of each dimension. */
+    private final Map<Dimension, String> lastOf = new EnumMap<>(Dimension.class);
 
     private SpokenRun(List<Line> lines, String component, Map<InstrumentKind, List<String>> held) {
         this.lines = lines;
@@ -123,17 +142,133 @@ public final class SpokenRun {
     }
 
     private Heard heard(String text) {
+        List<String> parts = Stream.of(BETWEEN.split(FRACTION.matcher(text)
+                        .replaceAll(found -> SPOKEN_FRACTIONS.get(found.group(1).toLowerCase(Locale.ROOT)))))
+                .map(String::strip)
+                .filter(part -> !part.isEmpty())
+                .toList();
+        unitsSaidLate(parts);
         List<Placed> placed = new ArrayList<>();
         List<Left> left = new ArrayList<>();
-        for (String part : BETWEEN.split(FRACTION.matcher(text)
-                .replaceAll(found -> SPOKEN_FRACTIONS.get(found.group(1).toLowerCase(Locale.ROOT))))) {
-            String piece = part.strip();
-            List<String> words = afterSubject(words(piece));
-            if (!words.isEmpty()) {
-                hear(piece, words, placed, left);
+        boolean corrects = false;
+        for (String part : parts) {
+            if (corrects && bareValue(words(part)) || CORRECTION.matcher(part).lookingAt() && !placed.isEmpty()) {
+                correct(part, placed, left);
+                corrects = false;
+                continue;
+            }
+            corrects = !placed.isEmpty() && TAKEN_BACK.matcher(part).matches();
+            if (!corrects && unitOfAll(part).isEmpty()) {
+                pieces(part, placed, left);
             }
         }
         return new Heard(placed, left);
+    }
+
+    /** {@code left and right 12 in}: what is named without a value has that of what follows. */
+    private void pieces(String part, List<Placed> placed, List<Left> left) {
+        List<String> alike = new ArrayList<>();
+        for (String piece : AND.split(part)) {
+            List<String> words = afterSubject(words(piece.strip()));
+            if (words.isEmpty()) {
+                continue;
+            }
+            if (words.stream().noneMatch(SpokenRun::startsNumber) && namesAQuantity(words)) {
+                alike.add(piece.strip());
+                continue;
+            }
+            int before = placed.size();
+            hear(piece.strip(), words, placed, left);
+            if (placed.size() > before) {
+                Placed last = placed.get(placed.size() - 1);
+                for (String name : alike) {
+                    String said = name + " " + last.typed();
+                    hear(said, words(said), placed, left);
+                }
+                alike.clear();
+            }
+        }
+        alike.forEach(name -> hear(name, words(name), placed, left));
+    }
+
+    private boolean namesAQuantity(List<String> words) {
+        return lines.stream()
+                .filter(line -> line.point().kind() == Point.Kind.QUANTITY)
+                .anyMatch(line -> named(line, words, "").isPresent());
+    }
+
+    /** {@code all in inches}: the unit of every bare number of the run. */
+    private Optional<String> unitOfAll(String part) {
+        Matcher all = OF_ALL.matcher(part);
+        return all.matches() ? Optional.of(all.group("unit")) : Optional.empty();
+    }
+
+    /**
+     * A unit that is said once is that of the bare numbers before it too, where no other is said of the same kind of instrument:
+     * {@code back 7, left 12, right 14 inches}.
+     */
+    private void unitsSaidLate(List<String> parts) {
+        String before = component;
+        for (String part : parts) {
+            unitOfAll(part).ifPresent(unit -> lines.stream()
+                    .filter(line -> line.point().kind() == Point.Kind.QUANTITY)
+                    .forEach(line -> FieldUnit.named(line.point().dimension().orElseThrow(), unit)
+                            .ifPresent(known -> late(line.point(), known.symbol()))));
+            for (String piece : AND.split(part)) {
+                List<String> words = afterSubject(words(piece.strip()));
+                List<Candidate> best = words.isEmpty()
+                        ? List.of()
+                        : best(lines.stream()
+                                .flatMap(line -> candidate(line, words).stream())
+                                .toList());
+                if (best.size() == 1 && best.get(0).line.point().kind() == Point.Kind.QUANTITY) {
+                    Point point = best.get(0).line.point();
+                    unitOf(point, best.get(0).typed).ifPresent(unit -> late(point, unit));
+                }
+            }
+        }
+        saidLate.values().removeIf(units -> units.size() != 1);
+        component = before;
+    }
+
+    private void late(Point point, String unit) {
+        if (point.units().contains(unit)) {
+            saidLate.computeIfAbsent(point.instrument(), any -> new LinkedHashSet<>())
+                    .add(unit);
+        }
+    }
+
+    private static Optional<String> unitOf(Point point, String typed) {
+        try {
+            return Optional.of(
+                    FieldNotation.parse(typed, point.dimension().orElseThrow(), point::plausible, point.units())
+                            .unit());
+        } catch (IllegalArgumentException bare) {
+            return Optional.empty();
+        }
+    }
+
+    private static boolean bareValue(List<String> words) {
+        return !words.isEmpty() && startsNumber(words.get(0));
+    }
+
+    /** {@code no, 14}: what was said last is another value. */
+    private void correct(String part, List<Placed> placed, List<Left> left) {
+        Placed last = placed.get(placed.size() - 1);
+        String value = CORRECTION.matcher(part).replaceFirst("").strip();
+        Optional<String> unit = unitOf(last.line.point(), last.typed);
+        String typed = String.join(" ", words(value));
+        String full = Entry.completed(
+                        last.line.point(), typed, unit.map(List::of).orElse(List.of()))
+                .orElseGet(() -> completed(last.line, typed));
+        Optional<String> unsuitable = last.line.point().kind() == Point.Kind.QUANTITY
+                ? unsuitable(last.line.point(), full)
+                : Optional.of("say it again as a whole.");
+        if (unsuitable.isPresent()) {
+            left.add(new Left(part, last.line.point().title() + ": " + unsuitable.get()));
+        } else {
+            placed.set(placed.size() - 1, new Placed(last.line, full));
+        }
     }
 
     /** The words after the name of a unit or part, which what follows is of. */
@@ -216,8 +351,16 @@ public final class SpokenRun {
         };
     }
 
-    /** The value stands after the words that name the line, or before them. */
+    /** The value stands after the words that name the line, or before them; it may be that of the line before. */
     private Optional<Candidate> withValue(Line line, List<String> words) {
+        List<String> name =
+                words.stream().filter(word -> !SAME.contains(plain(word))).toList();
+        if (name.size() < words.size()) {
+            return line.point()
+                    .dimension()
+                    .map(lastOf::get)
+                    .flatMap(typed -> parted(line, name, List.of(typed.split(" "))));
+        }
         int first = IntStream.range(0, words.size())
                 .filter(i -> startsNumber(words.get(i)))
                 .findFirst()
@@ -304,8 +447,11 @@ public final class SpokenRun {
     /** With the unit it lacks, where one was said before: in this run, else of the same instrument. */
     private String completed(Line line, String typed) {
         Point point = line.point();
-        List<String> units = Stream.of(said, held)
-                .flatMap(known -> known.getOrDefault(point.instrument(), List.of()).stream())
+        List<String> units = Stream.of(
+                        said.getOrDefault(point.instrument(), List.of()),
+                        saidLate.getOrDefault(point.instrument(), Set.of()),
+                        held.getOrDefault(point.instrument(), List.of()))
+                .flatMap(Collection::stream)
                 .toList();
         return Entry.completed(point, typed, units).orElse(typed);
     }
@@ -316,6 +462,7 @@ public final class SpokenRun {
                     .unit();
             List<String> units = said.computeIfAbsent(line.point().instrument(), any -> new ArrayList<>());
             units.add(0, unit);
+            lastOf.put(line.point().dimension().orElseThrow(), typed);
         }
     }
 
