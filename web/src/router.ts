@@ -1,4 +1,7 @@
 import { createRouter, createWebHistory } from "vue-router";
+import { at } from "./api/address";
+import { api } from "./api/client";
+import { useUnits } from "./frame/useUnits";
 import { useSession } from "./session/useSession";
 import { loadWords } from "./words/words";
 
@@ -96,4 +99,21 @@ router.beforeEach(async (to) => {
     return { name: "sign-in", query: to.fullPath === "/register" ? {} : { to: to.fullPath } };
   }
   return true;
+});
+
+/** Whose units stand. */
+let unitsOf = "";
+
+// whichever page of an installation is opened first, it is shown in the units of its rule book
+router.beforeEach(async (to) => {
+  const id = to.path.startsWith("/installations/") ? String(to.params.id) : "";
+  if (id && id !== unitsOf) {
+    try {
+      const { display } = await api.get(at("/api/installations/{id}", { path: { id } }));
+      useUnits().ofBook.value = display;
+      unitsOf = id;
+    } catch {
+      // what is wrong with it the page says
+    }
+  }
 });

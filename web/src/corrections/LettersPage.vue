@@ -40,7 +40,7 @@ void load();
           <th>When</th>
           <th>To</th>
           <th>About</th>
-          <th></th>
+          <th><span class="visually-hidden">What can be done</span></th>
         </tr>
       </thead>
       <tbody>

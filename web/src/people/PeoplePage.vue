@@ -119,7 +119,7 @@ function roleOf(someone: Someone) {
           <th>Person</th>
           <th>Signs in as</th>
           <th>Role</th>
-          <th></th>
+          <th><span class="visually-hidden">What can be done</span></th>
         </tr>
       </thead>
       <tbody>

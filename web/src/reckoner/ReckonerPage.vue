@@ -112,7 +112,7 @@ async function copy() {
   <div class="page reckoner">
     <nav aria-label="Computations">
       <section v-for="station in stations" :key="station">
-        <h3>{{ station }}</h3>
+        <h2>{{ station }}</h2>
         <RouterLink
           v-for="c in all.filter((each) => each.stationTitle === station)"
           :key="c.id"
@@ -177,7 +177,7 @@ nav section {
   margin-bottom: 12px;
 }
 
-nav h3 {
+nav h2 {
   padding: 4px 8px;
   font-size: 12px;
   color: var(--quiet);
@@ -259,7 +259,7 @@ nav .here {
     white-space: nowrap;
   }
 
-  nav h3 {
+  nav h2 {
     display: none;
   }
 }

@@ -309,7 +309,7 @@ onMounted(load);
             <table v-if="pair.capacities?.length" class="table">
               <thead>
                 <tr>
-                  <th></th>
+                  <th><span class="visually-hidden">What can be done</span></th>
                   <th>Outdoors</th>
                   <th>Indoors</th>
                   <th>Total</th>

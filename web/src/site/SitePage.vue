@@ -182,6 +182,7 @@ useKeys({ z: () => site.undo() });
 
 <template>
   <div class="site-page">
+    <h1 class="visually-hidden">Where does everything stand?</h1>
     <SiteBar :id="id" v-model="tab" :site="site" :tabs="tabs" />
     <div v-if="problem" class="problem" role="alert">
       <span class="error">{{ problem }}</span>

@@ -240,7 +240,7 @@ function last(i: Instrument) {
             <th>Range</th>
             <th>Rated for</th>
             <th>Calibration valid until</th>
-            <th></th>
+            <th><span class="visually-hidden">What can be done</span></th>
           </tr>
         </thead>
         <tbody>

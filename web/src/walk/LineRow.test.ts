@@ -451,6 +451,19 @@ test("a bare number is asked its unit, one letter answers, and the unit holds fo
   await flushPromises();
   expect(understand.mock.calls.at(-1)?.slice(1)).toEqual(["12", undefined, ["cm"], place]);
   expect(save.mock.calls.at(-1)?.[1]).toMatchObject({ typed: "12 cm" });
+
+  // what was saved with its unit stands there, and nothing waits any more
+  await wrapper.find("input").setValue("13");
+  understand.mockResolvedValue({ full: "13 cm", plausible: true, choices: [] });
+  save.mockImplementationOnce(async (_, sent) => {
+    await wrapper.setProps({
+      line: { ...line, reading: { ...known, id: sent.id, typed: sent.typed, said: sent.typed } },
+    });
+  });
+  await wrapper.find("input").trigger("keydown", { key: "Enter" });
+  await flushPromises();
+  expect(wrapper.find("input").element.value).toBe("13 cm");
+  expect(wrapper.find("[role=alert]").exists()).toBe(false);
   wrapper.unmount();
 });
 

@@ -42,7 +42,7 @@ const remove = (subject: string) =>
 
 <template>
   <section class="parts">
-    <h3>Parts of this system</h3>
+    <h2>Parts of this system</h2>
     <ul>
       <li v-for="part in installation.subjects" :key="part.id">
         <span>

@@ -39,7 +39,7 @@ function line(brief: Schemas["Brief"]): string {
     <details v-if="summary" class="summary" :open="unfolded">
       <summary>{{ summary.outcome }}</summary>
       <div v-if="summary.decisive.length">
-        <h3>What decides it</h3>
+        <h2>What decides it</h2>
         <ul>
           <li v-for="each in summary.decisive" :key="each.key">
             <VerdictMark :verdict="each.verdict" />
@@ -53,7 +53,7 @@ function line(brief: Schemas["Brief"]): string {
         <p v-if="summary.lesser" class="quiet">{{ summary.lesser }} more fail.</p>
       </div>
       <div v-if="summary.couldChange.length">
-        <h3>What could still change it</h3>
+        <h2>What could still change it</h2>
         <ul>
           <li v-for="each in summary.couldChange" :key="each.key">
             <VerdictMark :verdict="each.verdict" />
@@ -68,19 +68,19 @@ function line(brief: Schemas["Brief"]): string {
         <p v-if="summary.more" class="quiet">{{ summary.more }} more.</p>
       </div>
       <div v-if="summary.revisits.length">
-        <h3>What waits for other weather</h3>
+        <h2>What waits for other weather</h2>
         <p v-for="each in summary.revisits" :key="each.weather">
           <strong>{{ each.weather }}</strong>: {{ each.what.join(", ") }}
         </p>
       </div>
       <div v-if="summary.open.length">
-        <h3>Still open before it is sealed</h3>
+        <h2>Still open before it is sealed</h2>
         <p v-for="each in summary.open" :key="each.what + each.where">
           <strong>{{ each.what }}</strong>: {{ each.where }}
         </p>
       </div>
       <div v-if="summary.pictures.length">
-        <h3>Photos still missing</h3>
+        <h2>Photos still missing</h2>
         <p>
           {{
             summary.pictures
@@ -105,7 +105,7 @@ summary {
   cursor: pointer;
 }
 
-h3 {
+h2 {
   margin: 0 0 4px;
 }
 

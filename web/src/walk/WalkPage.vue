@@ -474,9 +474,7 @@ useKeys({
                   : "Time"
               }}
             </button>
-            <button v-if="inspects" type="button" class="button" @click="visitOpen = true">
-              Visit
-            </button>
+            <button v-if="inspects" type="button" class="button" @click="visitOpen = true">Visit</button>
             <RouterLink
               v-if="station.aids.includes('SITE_DRAWING')"
               class="button"
@@ -583,7 +581,12 @@ useKeys({
         />
       </template>
     </div>
-    <section class="hand" :class="{ folded: handFolded, empty: !lineInHand }" aria-label="Line in hand" tabindex="0">
+    <section
+      class="hand"
+      :class="{ folded: handFolded, empty: !lineInHand }"
+      aria-label="Line in hand"
+      tabindex="0"
+    >
       <div ref="hand" class="of-hand"></div>
       <p v-if="!lineInHand && !one" class="quiet">
         Choose a line: how it is read, with what, and its photos stand here.

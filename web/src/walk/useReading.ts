@@ -300,10 +300,12 @@ export function useReading({
     const began = inHand();
     const gone = () => left || inHand() !== began;
     keepUnsaved();
+    // by what was typed, whatever unit is added to it: what waits on this device is known by the same id
+    const id = fresh(typed.value.trim());
     try {
       const words = await full();
       await save(line(), {
-        id: fresh(words),
+        id,
         point: line().point,
         component: line().component,
         typed: words,

@@ -18,6 +18,7 @@ class GlovesTest extends BrowserTest {
 
     private Page siting(int width, int height, String installation) {
         Page page = browser.open(width, height);
+        page.addInitScript("localStorage.setItem('lines-listed', 'yes')");
         Steps steps = new Steps(page, application.address());
         steps.signIn("inspector");
         steps.openInstallation(installation);

@@ -113,6 +113,40 @@ class SpokenRunTest {
                 .contains(reason));
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "back 7, left 12, right 14 inches|back@outdoor=7 in left@outdoor=12 in right@outdoor=14 inches",
+                "all in inches, back 7, left 12|back@outdoor=7 in left@outdoor=12 in",
+                "back 7 in, left the same, right ditto|back@outdoor=7 in left@outdoor=7 in right@outdoor=7 in",
+                "left and right 12 in|right@outdoor=12 in left@outdoor=12 in",
+                "back 7 in, no, 14, left 9 in|back@outdoor=14 in left@outdoor=9 in",
+                "back 7 in, make that 14 cm|back@outdoor=14 cm",
+            })
+    void people_correct_themselves_and_say_a_unit_or_a_value_once(String said, String expected) {
+        SpokenRun.Heard heard = hear(said);
+
+        assertThat(heard.left()).isEmpty();
+        assertThat(String.join(" ", placed(heard)).replace("outdoor-clearance-", ""))
+                .isEqualTo(expected);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "back 7, left 12 in, right 30 cm|back 7|The unit is missing",
+                "back 7 in, no, 9000 ft|9000 ft|far from what is usual",
+                "left the same|left the same|No line here",
+            })
+    void what_is_not_certain_is_given_back(String said, String words, String why) {
+        assertThat(hear(said).left()).anySatisfy(left -> {
+            assertThat(left.words()).isEqualTo(words);
+            assertThat(left.why()).contains(why);
+        });
+    }
+
     @Test
     void a_line_said_twice_keeps_the_first_and_gives_the_second_back() {
         SpokenRun.Heard heard = hear("back 7 in, back 8 in");
