@@ -269,6 +269,13 @@ watch(
 );
 onBeforeUnmount(() => unfollow());
 
+const AROUND_MS = 8000;
+const around = setInterval(() => {
+  hour.tick();
+  void walk.lookAround();
+}, AROUND_MS);
+onBeforeUnmount(() => clearInterval(around));
+
 const logger = ref<InstanceType<typeof LoggerDialog>>();
 
 /** A logger's file is looked at first; what it brings to other lines is saved there. */

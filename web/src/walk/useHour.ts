@@ -53,8 +53,8 @@ export function useHour(id: Ref<string>) {
   /** After a line was read, or where time has run. */
   function soon() {
     now.value = Date.now();
-    clearTimeout(timer);
     if (running.value) {
+      clearTimeout(timer);
       timer = setTimeout(() => void replan(), REPLAN_MS);
     }
   }
@@ -69,7 +69,13 @@ export function useHour(id: Ref<string>) {
     { immediate: true },
   );
 
+  /** Time runs; with every minute of it the plan is made anew. */
+  function tick() {
+    now.value = Date.now();
+  }
+  watch(left, soon);
+
   const next = computed(() => plan.value?.lines[0] ?? plan.value?.confirm[0]);
 
-  return { plan, left, running, look, begin, end, soon, next };
+  return { plan, left, running, look, begin, end, soon, tick, next };
 }

@@ -32,6 +32,9 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
   const problem = ref("");
   /** What the last reading was judged to, by key; it stays in sight until the next one. */
   const justJudged = shallowRef<string[]>([]);
+  /** Sent from here: what came last and is none of these came from somebody else. */
+  const sent = new Set<string>();
+  let last: string | undefined;
   let asked = 0;
   let loading = 0;
   let saving = 0;
@@ -93,6 +96,22 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
 
   watch([id, stationKey, units], load, { immediate: true });
 
+  /** Shows what others have read meanwhile. */
+  async function lookAround() {
+    const from = id.value;
+    try {
+      const now = (await api.get(at("/api/installations/{id}/readings/last", own()))).id;
+      const theirs = last !== undefined && now !== last && !!now && !sent.has(now);
+      last = now;
+      if (theirs && from === id.value) {
+        await load();
+      }
+    } catch {
+      // what cannot be asked now is asked again soon
+    }
+  }
+  watch(id, () => (last = undefined));
+
   const judgements = computed(() =>
     [...(station.value?.judgements ?? [])].sort((a, b) => pressing(a.verdict) - pressing(b.verdict)),
   );
@@ -114,6 +133,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     const crossed = saving > 0 || loading > 0;
     const startedAt = ++saves;
     saving++;
+    sent.add(reading.id);
     let saved: Schemas["SavedReading"];
     try {
       const there = { path: { id: from }, query: { units: units() } };
@@ -288,6 +308,7 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     problem,
     load,
     reload,
+    lookAround,
     judgementsOf,
     save,
     understand,

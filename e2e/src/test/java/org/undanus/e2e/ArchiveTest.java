@@ -56,7 +56,8 @@ class ArchiveTest {
         assertThat(desk.getByText(Pattern.compile("10\\d\\d of 20\\d\\d installations would change")))
                 .isVisible();
         button(desk, "Give all up").click();
-        assertThat(desk.getByText("Sallowmere 2026, plate practice, version 10")).isVisible();
+        assertThat(desk.getByText("Sallowmere 2026, plate practice, version 10"))
+                .isVisible();
         desk.context().close();
         assertThat(browser.errors()).isEmpty();
     }

@@ -138,7 +138,8 @@ class NothingLostTest extends BrowserTest {
         String address = page.url();
         List<String> lost = new ArrayList<>();
         for (int i = 0; i < SIDES.size(); i++) {
-            String typed = (i < 6 ? 30 + 5 * way.ordinal() + i : 1 + way.ordinal() + i) + (SIDES.get(i).contains("load") ? " kg" : " in");
+            String typed = (i < 6 ? 30 + 5 * way.ordinal() + i : 1 + way.ordinal() + i)
+                    + (SIDES.get(i).contains("load") ? " kg" : " in");
             page.navigate(address);
             Locator line = open(page, SIDES.get(i));
             line.fill(typed);

@@ -55,6 +55,12 @@ class UnreadTest {
         String id = inspector.installation("LH-36");
         says(id, FRONT, "70 in").expect(201);
         says(id, FRONT, "17 in").expect(201);
+        assertThat(inspector
+                        .get("/api/installations/" + id + "/readings/last")
+                        .json()
+                        .path("id")
+                        .asString())
+                .isEqualTo(standing(id, FRONT).orElseThrow());
         JsonNode after =
                 says(id, FRONT, "taken back: of the other unit").expect(201).json();
         assertThat(after.at("/line/reading/typed").asString()).isEqualTo("70 in");

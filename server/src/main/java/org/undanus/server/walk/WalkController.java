@@ -25,6 +25,7 @@ import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
@@ -166,6 +167,19 @@ class WalkController {
                 .map(reading ->
                         StationView.reading(reading, units.orElse(file.rules().display())))
                 .toList();
+    }
+
+    /** @param id of the reading that came last; empty where there is none */
+    record LastReading(Optional<UUID> id) {}
+
+    /** What came last, whoever read it: to be asked often. */
+    @GetMapping("/installations/{id}/readings/last")
+    LastReading last(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        List<Reading> all = cases.open(id, person).evidence().readings();
+        return new LastReading(
+                all.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(all.get(all.size() - 1).id()));
     }
 
     @PostMapping("/installations/{id}/readings")
