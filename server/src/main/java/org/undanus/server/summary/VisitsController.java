@@ -218,10 +218,10 @@ class VisitsController {
             @PathVariable String id,
             @RequestParam @Min(0) @Max(100_000) int minutes,
             @AuthenticationPrincipal Person person) {
+        CaseFile file = cases.open(id, person);
         if (!person.inspects()) {
             throw new NotAllowedException("The inspection office plans its visits.");
         }
-        CaseFile file = cases.open(id, person);
         if (!HourSettings.decided(file.rules())) {
             throw new UnsuitableException(
                     "ruleBook",
