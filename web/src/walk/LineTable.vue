@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from "vue";
+import { computed, nextTick, ref, watchEffect } from "vue";
 import type { Schemas } from "../api/client";
 import type { Photo } from "../photos/usePhotos";
 import { homes } from "./homes";
@@ -55,6 +55,12 @@ const only = computed(
     props.lines.find((line) => !line.reading && !spare(line) && line.due) ??
     props.lines[0],
 );
+// what is shown stays shown when it is answered, until the person goes on
+watchEffect(() => {
+  if (props.one && only.value && !at.value) {
+    at.value = lineKey(only.value);
+  }
+});
 const walked = computed(() => props.lines.filter((line) => !spare(line) || line === only.value));
 const number = computed(() => walked.value.findIndex((line) => line === only.value) + 1);
 
@@ -183,10 +189,12 @@ async function nextOpen() {
   );
 }
 
-/** The first line that is open, from the top. */
-async function firstOpen() {
-  at.value = "";
-  await nextOpen();
+/** The first line that is open, from the top; where none is, the first. */
+function firstOpen() {
+  return go(
+    props.lines.find((line) => !line.reading && !spare(line) && line.due) ??
+      props.lines.find((line) => !spare(line)),
+  );
 }
 
 function previous() {

@@ -165,7 +165,10 @@ class PathTest extends BrowserTest {
         steps.openInstallation("Ticket hall, wall split");
         steps.station("Siting");
         steps.question("Has every unit the room it needs?").waitFor();
-        button(page, "List").click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("List").setExact(true))
+                .click();
         steps.read("Clearance, left", "8 in");
         assertThat(steps.judgement("Clearance, left Outdoor unit")).containsText("Meets");
         assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
