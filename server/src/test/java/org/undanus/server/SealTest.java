@@ -351,7 +351,7 @@ class SealTest {
                 .expect(200)
                 .json()
                 .get(0);
-        assertThat(after.path("newest").asInt()).isEqualTo(10);
+        assertThat(after.path("newest").asInt()).isEqualTo(11);
         assertThat(after.path("verdicts")).isEqualTo(before.path("verdicts"));
         assertThat(after.path("beside")).hasSize(1);
         assertThat(after.at("/beside/0/asSealed").asString()).isEqualTo("MEETS");
