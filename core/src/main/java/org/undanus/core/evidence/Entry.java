@@ -140,16 +140,20 @@ public final class Entry {
 
     private static Understood quantity(Point point, String typed, Accuracy accuracy) {
         var read = FieldNotation.parse(typed, point.dimension().orElseThrow(), point::plausible, point.units());
-        requireSaidFromWhere(point, typed, read.unit());
         double si = read.value().si();
         requirePossible(point, typed, si);
         double u = accuracy.standardUncertainty(read.size(), read.resolution());
         return new Understood(new Value.Measured(read.value(), u, read.resolution()), read.unit(), point.plausible(si));
     }
 
-    /** Where a vacuum is read a needle counts inches of mercury down from the air; a column of them counts up from nothing. */
-    private static void requireSaidFromWhere(Point point, String typed, String unit) {
-        if (unit.equals(MERCURY) && !point.units().contains(MERCURY)) {
+    /**
+     * Asks whoever types it now where inches of mercury are counted from: where a vacuum is read a needle counts down from the air, a
+     * column of them up from nothing. What was kept or comes in from before was taken as absolute, and stays so.
+     *
+     * @throws FieldNotationException with what may be meant
+     */
+    public static void requireSaidFromWhere(Point point, String typed, Understood read) {
+        if (read.unit().equals(MERCURY) && !point.units().contains(MERCURY)) {
             String absolute = typed.strip() + " abs";
             throw new FieldNotationException(
                     "\"" + shortened(typed.strip())

@@ -273,6 +273,11 @@ public final class Point {
         return hidden;
     }
 
+    /** Whether nobody can see it any more at this stage; a re-visit may have it opened. */
+    public boolean outOfSightAt(Stage stage) {
+        return hidden && stage == Stage.FINAL;
+    }
+
     /** Empty where it is always asked. */
     public Optional<Condition> condition() {
         return condition;

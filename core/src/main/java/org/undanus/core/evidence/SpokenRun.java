@@ -468,8 +468,9 @@ public final class SpokenRun {
 
     private static Optional<String> unsuitable(Point point, String typed) {
         try {
-            boolean plausible = Entry.understand(point, typed, Accuracy.EXACT).plausible();
-            return plausible ? Optional.empty() : Optional.of("far from what is usual. Type it on its line.");
+            Entry.Understood read = Entry.understand(point, typed, Accuracy.EXACT);
+            Entry.requireSaidFromWhere(point, typed, read);
+            return read.plausible() ? Optional.empty() : Optional.of("far from what is usual. Type it on its line.");
         } catch (IllegalArgumentException e) {
             return Optional.of(e.getMessage());
         }

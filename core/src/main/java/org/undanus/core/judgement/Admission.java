@@ -10,7 +10,6 @@ import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
-import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.Refrigerant;
@@ -55,7 +54,7 @@ final class Admission {
             return false;
         }
         boolean seenNow = reading.grade() == Grade.WITNESSED || reading.grade() == Grade.STATED;
-        return point.hidden() && seenNow && reading.stage() == Stage.FINAL;
+        return seenNow && point.outOfSightAt(reading.stage());
     }
 
     /** Why a reading cannot be judged by: too weak a grade, hidden when it was taken, an instrument that is not fit. */

@@ -2,7 +2,6 @@ package org.undanus.core.judgement;
 
 import java.time.Duration;
 import java.time.LocalDate;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,18 +11,10 @@ import org.undanus.core.rules.Setting;
 
 /** By when something is to be put right: so many days after it was raised, by what is at stake, as a programme's rule book says. */
 public final class DueDates {
-    private static final Map<Severity, Setting> TIMES = new EnumMap<>(Severity.class);
-
-    static {
-        for (Severity severity : Severity.values()) {
-            TIMES.put(
-                    severity,
-                    Setting.usefulOfPlace(
-                            "handover.time-to-correct-" + severity.title(),
-                            Dimension.DURATION,
-                            "Time to put right what is a matter of " + severity.title()));
-        }
-    }
+    private static final Map<Severity, Setting> TIMES = Severity.each(severity -> Setting.usefulOfPlace(
+            "handover.time-to-correct-" + severity.title(),
+            Dimension.DURATION,
+            "Time to put right what is a matter of " + severity.title()));
 
     private DueDates() {}
 

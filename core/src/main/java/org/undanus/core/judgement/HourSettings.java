@@ -1,6 +1,5 @@
 package org.undanus.core.judgement;
 
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -10,20 +9,10 @@ import org.undanus.core.rules.Setting;
 
 /** What the plan of a visit that has little time goes by, as long as nothing better is known. */
 public final class HourSettings {
-    private HourSettings() {}
-
-    private static final Map<Severity, Setting> WEIGHTS = new EnumMap<>(Severity.class);
-
-    static {
-        for (Severity severity : Severity.values()) {
-            WEIGHTS.put(
-                    severity,
-                    Setting.useful(
-                            "handover.stake-" + severity.title(),
-                            Dimension.COUNT,
-                            "What a failure of this kind weighs when a visit is planned: " + severity.title()));
-        }
-    }
+    private static final Map<Severity, Setting> WEIGHTS = Severity.each(severity -> Setting.useful(
+            "handover.stake-" + severity.title(),
+            Dimension.COUNT,
+            "What a failure of this kind weighs when a visit is planned: " + severity.title()));
 
     /** Share of what is judged that fails, as long as the archive does not tell. */
     public static final Setting FAILING = Setting.useful(
@@ -35,19 +24,44 @@ public final class HourSettings {
     public static final Setting CONFIRMED = Setting.useful(
             "handover.share-confirmed", Dimension.RATIO, "Share of recorded lines that an inspector reads again");
 
+    /** Of how many readings the time for a line is worth. */
+    public static final Setting TIME_OF = Setting.useful(
+            "handover.time-per-line-of", Dimension.COUNT, "Of how many readings the time to read a line is worth");
+
+    private HourSettings() {}
+
     public static List<Setting> all() {
-        return Stream.concat(WEIGHTS.values().stream(), Stream.of(FAILING, FAILING_OF, CONFIRMED))
+        return Stream.concat(WEIGHTS.values().stream(), Stream.of(FAILING, FAILING_OF, CONFIRMED, TIME_OF))
                 .toList();
     }
 
-    /** What a failure weighs; nothing where the book is silent, and an older one is. */
+    /** What a failure weighs. */
     static double weight(Severity severity, RuleBook rules) {
-        Setting weight = WEIGHTS.get(severity);
-        return rules.decides(weight) ? rules.number(weight) : 0;
+        return rules.number(WEIGHTS.get(severity));
     }
 
-    /** Whether the book says enough for a plan. */
+    /** Whether the book says enough for a plan; one from before plans does not. */
     public static boolean decided(RuleBook rules) {
         return rules.decides(RevisitPlan.PER_LINE) && all().stream().allMatch(rules::decides);
+    }
+
+    /**
+     * How likely something is to fail: the book's share, as so many judgements worth, with those that were seen.
+     *
+     * @param failing of those decided
+     */
+    public static double share(RuleBook rules, double failing, double decided) {
+        double of = rules.number(FAILING_OF);
+        return (of * rules.number(FAILING) + failing) / (of + decided);
+    }
+
+    /**
+     * How long a line takes, s: the book's time, as so many readings worth, with those that were seen.
+     *
+     * @param seconds they took together
+     */
+    public static double seconds(RuleBook rules, double seconds, int times) {
+        double of = rules.number(TIME_OF);
+        return (of * rules.number(RevisitPlan.PER_LINE) + seconds) / (of + times);
     }
 }

@@ -160,11 +160,12 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
             return Optional.of("an instrument's name has " + LONGEST_INSTRUMENT + " characters at most.");
         }
         try {
-            Entry.understand(
+            Entry.Understood understood = Entry.understand(
                     point,
                     row.value(),
                     accuracy(point, row.instrument(), file),
                     file.facts().traces());
+            Entry.requireSaidFromWhere(point, row.value(), understood);
             return Optional.empty();
         } catch (IllegalArgumentException e) {
             return Optional.of(e.getMessage());

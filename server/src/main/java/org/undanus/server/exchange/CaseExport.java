@@ -221,6 +221,14 @@ public class CaseExport {
         }
     }
 
+    /** Those that its rule book knows: it may be another by now than the one they were chosen from. */
+    private static Optional<List<String>> scopes(CaseFile.Visit visit, CaseFile file) {
+        return Optional.of(visit.scopes().stream()
+                        .filter(file.rules().scopes()::containsKey)
+                        .toList())
+                .filter(scopes -> !scopes.isEmpty());
+    }
+
     private InstallationRecord installation(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
         CaseFile.Header h = file.header();
         Map<UUID, Integer> visits = cases.visitNumbers(h);
@@ -238,7 +246,7 @@ public class CaseExport {
                 h.stage(),
                 h.visitedOn(),
                 Optional.of(h.visit().unannounced()).filter(told -> told),
-                Optional.of(h.visit().scopes()).filter(scopes -> !scopes.isEmpty()),
+                scopes(h.visit(), file),
                 new CaseDocument.BookRecord(file.rules().id(), file.rules().version()),
                 file.facts().components(),
                 Optional.of(file.facts().added()).filter(added -> !added.isEmpty()),
@@ -248,7 +256,7 @@ public class CaseExport {
                                         v.stage(),
                                         v.on(),
                                         Optional.of(v.unannounced()).filter(told -> told),
-                                        Optional.of(v.scopes()).filter(scopes -> !scopes.isEmpty())))
+                                        scopes(v, file)))
                                 .toList())
                         .filter(earlier -> !earlier.isEmpty()),
                 file.facts().plan().map(plan -> json.readValue(plans.geoJson().write(plan), JSON_OBJECT)),

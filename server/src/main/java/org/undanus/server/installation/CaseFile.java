@@ -184,6 +184,11 @@ public final class CaseFile {
         public PointKey key() {
             return new PointKey(point.id(), subject.id());
         }
+
+        /** What it is called among those of all subjects. */
+        public String title() {
+            return point.title() + (subject.title().isEmpty() ? "" : ", " + subject.title());
+        }
     }
 
     /** The same installation with other facts: to see what a change would bring. */
@@ -213,8 +218,7 @@ public final class CaseFile {
 
     /** Lines that something has been read on, or was said of. */
     public List<Line> answered() {
-        return Arrays.stream(Station.values())
-                .flatMap(station -> lines(station).stream())
+        return lines().stream()
                 .filter(line -> evidence().answer(line.key()).isPresent())
                 .toList();
     }
@@ -277,16 +281,17 @@ public final class CaseFile {
      * of its scopes.
      */
     public boolean due(Line line) {
-        return !line.point().optional()
-                && facts.stage().reached(line.point().due())
-                && !pointless(line)
-                && within(line);
+        return asked(line) && !pointless(line);
+    }
+
+    /** Whether the present visit asks for a line. */
+    public boolean asked(Line line) {
+        return !line.point().optional() && facts.stage().reached(line.point().due()) && within(line);
     }
 
     /** Whether what would be read now can no longer count: out of sight, and nobody read it before. */
     public boolean hopeless(Line line) {
-        return line.point().hidden()
-                && facts.stage() == Stage.FINAL
+        return line.point().outOfSightAt(facts.stage())
                 && evidence().latest(line.key()).isEmpty();
     }
 
@@ -298,13 +303,23 @@ public final class CaseFile {
 
     /** How far the present visit came. */
     public LinesRead linesRead() {
-        return LinesRead.of(
-                Arrays.stream(Station.values())
-                        .flatMap(station -> lines(station).stream())
-                        .filter(this::due)
-                        .map(Line::key)
-                        .toList(),
-                evidence());
+        return linesRead(lines());
+    }
+
+    /** The same at one station. */
+    public LinesRead linesRead(Station station) {
+        return linesRead(lines(station));
+    }
+
+    private LinesRead linesRead(List<Line> some) {
+        return LinesRead.of(some.stream().filter(this::due).map(Line::key).toList(), evidence());
+    }
+
+    /** Of all stations, as they are walked. */
+    public List<Line> lines() {
+        return Arrays.stream(Station.values())
+                .flatMap(station -> lines(station).stream())
+                .toList();
     }
 
     private List<Line> told(Station station) {

@@ -694,7 +694,7 @@ public class CaseFiles {
      *
      * @param version of what was seen when this was asked for
      */
-    public record Correction(
+    public record Amended(
             String title,
             String system,
             String crew,
@@ -704,9 +704,9 @@ public class CaseFiles {
             int version) {
 
         /** Nothing but another book. */
-        public static Correction of(CaseFile file, RuleBook rules) {
+        public static Amended of(CaseFile file, RuleBook rules) {
             CaseFile.Header h = file.header();
-            return new Correction(
+            return new Amended(
                     h.title(),
                     h.system(),
                     h.crew(),
@@ -718,11 +718,11 @@ public class CaseFiles {
     }
 
     /**
-     * The installation as it would be after a correction.
+     * The installation as it would be after an amendment.
      *
      * @throws UnsuitableException where it cannot be so
      */
-    public CaseFile corrected(CaseFile file, Correction asked) {
+    public CaseFile amended(CaseFile file, Amended asked) {
         CaseFile.Header h = file.header();
         CaseFile.Header header = new CaseFile.Header(
                 h.id(),
@@ -782,8 +782,8 @@ public class CaseFiles {
      * @throws UnsuitableException where it cannot be so
      */
     @Transactional
-    public void amend(CaseFile file, Correction asked, Person person) {
-        CaseFile.Header header = corrected(file, asked).header();
+    public void amend(CaseFile file, Amended asked, Person person) {
+        CaseFile.Header header = amended(file, asked).header();
         InstallationRow before = visible(header.id(), person);
         int changed = mapper.update(new InstallationRow(
                 header.id(),

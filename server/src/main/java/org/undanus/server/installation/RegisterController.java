@@ -20,7 +20,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -410,7 +409,7 @@ class RegisterController {
             @PathVariable String id, @Valid @RequestBody Amendment asked, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.openForWriting(id, person);
         requireInspector(person);
-        cases.amend(file, correction(asked, file, person), person);
+        cases.amend(file, amended(asked, file, person), person);
         return view(cases.open(id, person));
     }
 
@@ -421,11 +420,9 @@ class RegisterController {
             @PathVariable String id, @Valid @RequestBody Amendment asked, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         requireInspector(person);
-        CaseFile then = cases.corrected(file, correction(asked, file, person));
-        List<CaseFile.Line> now = lines(file);
-        List<CaseFile.Line> later = lines(then);
-        Set<PointKey> stay = later.stream().map(CaseFile.Line::key).collect(Collectors.toSet());
-        Set<PointKey> were = now.stream().map(CaseFile.Line::key).collect(Collectors.toSet());
+        CaseFile then = cases.amended(file, amended(asked, file, person));
+        Set<PointKey> stay = then.lines().stream().map(CaseFile.Line::key).collect(Collectors.toSet());
+        Set<PointKey> were = file.lines().stream().map(CaseFile.Line::key).collect(Collectors.toSet());
         return new AmendmentView(
                 WhatChanged.between(file.judgements().all(), then.judgements().all()).stream()
                         .map(RegisterController::changed)
@@ -441,12 +438,6 @@ class RegisterController {
                         .toList());
     }
 
-    private static List<CaseFile.Line> lines(CaseFile file) {
-        return Stream.of(Station.values())
-                .flatMap(station -> file.lines(station).stream())
-                .toList();
-    }
-
     private static ChangedVerdict changed(WhatChanged changed) {
         return new ChangedVerdict(
                 changed.either().about().title(),
@@ -455,11 +446,11 @@ class RegisterController {
                 changed.now().map(Judgement::verdict));
     }
 
-    private CaseFiles.Correction correction(Amendment asked, CaseFile file, Person person) {
+    private CaseFiles.Amended amended(Amendment asked, CaseFile file, Person person) {
         List<Component> units = asked.components()
                 .map(given -> units(given, file.facts().components()))
                 .orElse(file.facts().components());
-        return new CaseFiles.Correction(
+        return new CaseFiles.Amended(
                 asked.title().strip(),
                 asked.system().strip(),
                 asked.crew().strip(),

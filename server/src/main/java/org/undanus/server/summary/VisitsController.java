@@ -6,14 +6,12 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.ToDoubleFunction;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -26,6 +24,7 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.judgement.HourPlan;
 import org.undanus.core.judgement.HourSettings;
 import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.LineTimes;
 import org.undanus.core.judgement.RevisitPlan;
 import org.undanus.core.judgement.Scopes;
 import org.undanus.core.judgement.Station;
@@ -227,19 +226,16 @@ class VisitsController {
                     "ruleBook",
                     "This version of the rule book does not say what a plan goes by. Move the installation to a newer one.");
         }
-        ToDoubleFunction<String> seconds = experience.secondsByPoint(file.rules());
+        LineTimes times = experience.times();
         Map<PointKey, CaseFile.Line> lines = new LinkedHashMap<>();
-        Arrays.stream(Station.values())
-                .flatMap(station -> file.lines(station).stream())
-                .filter(file::due)
-                .forEach(line -> lines.putIfAbsent(line.key(), line));
+        file.lines().stream().filter(file::due).forEach(line -> lines.putIfAbsent(line.key(), line));
         HourPlan plan = HourPlan.of(
                 file.judgements().all().stream()
                         .filter(judgement -> Scopes.within(judgement, file.scopes()))
                         .toList(),
                 lines.values().stream()
                         .map(line -> new HourPlan.Line(
-                                line.key(), seconds.applyAsDouble(line.point().id()), file.hopeless(line)))
+                                line.key(), times.seconds(line.point().id(), file.rules()), file.hopeless(line)))
                         .toList(),
                 file.evidence(),
                 file.rules(),
@@ -262,8 +258,7 @@ class VisitsController {
 
     private static HourLine planned(CaseFile.Line line, CaseFile file) {
         Station station = file.station(line);
-        return new HourLine(
-                station.key(), line.key().point(), line.key().component(), titled(line.key(), file), station.title());
+        return new HourLine(station.key(), line.key().point(), line.key().component(), line.title(), station.title());
     }
 
     private static StopView stop(RevisitPlan.Stop stop, CaseFile file) {
@@ -280,11 +275,6 @@ class VisitsController {
     }
 
     private static String titled(PointKey key, CaseFile file) {
-        return file.line(key)
-                .map(line -> line.point().title()
-                        + (line.subject().title().isEmpty()
-                                ? ""
-                                : ", " + line.subject().title()))
-                .orElse(key.point());
+        return file.line(key).map(CaseFile.Line::title).orElse(key.point());
     }
 }

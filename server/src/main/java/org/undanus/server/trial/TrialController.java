@@ -120,7 +120,7 @@ class TrialController {
                                 + file.rules().title() + ". None was moved.");
             }
             if (file.rules().version() != version) {
-                cases.amend(file, CaseFiles.Correction.of(file, book), person);
+                cases.amend(file, CaseFiles.Amended.of(file, book), person);
                 moved++;
             }
         }

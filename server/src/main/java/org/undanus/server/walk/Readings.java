@@ -216,7 +216,10 @@ public class Readings {
                 .accuracy(instrument, point, file.rules())
                 .orElseThrow(() -> new UnsuitableException("instrument", "There is no such instrument."));
         try {
-            return Entry.answer(point, typed, accuracy, file.facts().traces());
+            Entry.Understood understood =
+                    Entry.answer(point, typed, accuracy, file.facts().traces());
+            Entry.requireSaidFromWhere(point, typed, understood);
+            return understood;
         } catch (FieldNotationException e) {
             throw new UnsuitableException("typed", e.getMessage(), e.choices());
         } catch (IllegalArgumentException e) {

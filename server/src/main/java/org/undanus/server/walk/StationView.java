@@ -50,6 +50,8 @@ record StationView(
      * A station on the route.
      *
      * @param unread of how many of its lines it was said why they were not read
+     * @param open how many of those due nothing has been said of
+     * @param said how far the visit came here, in words
      * @param undecided how many of its lines can still change something
      * @param waits for the stations that come before it and are not all read
      */
@@ -61,6 +63,8 @@ record StationView(
             int read,
             int unread,
             int lines,
+            int open,
+            String said,
             int undecided,
             Verdict worst,
             Map<Verdict, Long> counts,
@@ -170,6 +174,8 @@ record StationView(
                                             file.evidence().unread(line.key()).isPresent())
                                     .count(),
                             lines.size(),
+                            file.linesRead(station).open(),
+                            file.linesRead(station).said(),
                             next(file, station).size(),
                             summary.worst(),
                             summary.counts(),
@@ -219,7 +225,7 @@ record StationView(
         return WhatNext.of(
                         file.judgements().of(station),
                         lines.values().stream()
-                                .map(line -> new WhatNext.Line(line.key(), asked(line, file)))
+                                .map(line -> new WhatNext.Line(line.key(), file.asked(line)))
                                 .toList(),
                         file.evidence())
                 .stream()
@@ -229,12 +235,6 @@ record StationView(
                         lines.get(next.line()).point().title(),
                         next.reason()))
                 .toList();
-    }
-
-    private static boolean asked(CaseFile.Line line, CaseFile file) {
-        return !line.point().optional()
-                && file.facts().stage().reached(line.point().due())
-                && file.within(line);
     }
 
     private static Optional<String> becausePointless(CaseFile.Line line, CaseFile file) {

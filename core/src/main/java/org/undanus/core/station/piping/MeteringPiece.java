@@ -6,12 +6,11 @@ import java.util.List;
 import java.util.Optional;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.installation.Component;
-import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.MeteredAsListed;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
@@ -40,23 +39,20 @@ final class MeteringPiece implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Optional<Component> outdoor = x.outdoor();
-        Optional<String> indoorModel = x.indoor().flatMap(unit -> x.at(unit).written(PlatePoints.MODEL));
-        if (indoorModel.isEmpty()) {
-            return x.at(x.indoor().orElseThrow()).notShown(List.of(PlatePoints.MODEL));
+        Examination indoor = x.at(x.indoor().orElseThrow());
+        if (indoor.written(PlatePoints.MODEL).isEmpty()) {
+            return indoor.notShown(List.of(PlatePoints.MODEL));
         }
-        Optional<Length> asked = outdoor.flatMap(unit -> x.at(unit).sheet())
-                .flatMap(sheet -> sheet.pairWith(indoorModel.get()))
-                .flatMap(DataSheet.Pair::meteringSize);
+        Optional<Length> asked = MeteredAsListed.asked(indoor);
         if (asked.isEmpty()) {
             return x.noSheetTells(
                     "which metering piece this pair asks for", "Add the outdoor unit's sheet with its listed pairs.");
         }
         Value.Measured found = x.need(METERING_SIZE);
         boolean same = Math.abs(found.quantity().si() - asked.get().si()) <= SAME;
-        Text wanted = Text.of("{}", new Text.Amount(asked.get(), 1e-5, 0));
+        Text wanted = MeteredAsListed.said(asked.get());
         return x.finding()
-                .step(METERING_SIZE.title(), "", Text.of("{}", new Text.Amount(found.quantity(), 1e-5, 0)), "")
+                .step(METERING_SIZE.title(), "", MeteredAsListed.said((Length) found.quantity()), "")
                 .step("Pair asks for", "", wanted, "Data sheet")
                 .conclude(
                         same ? Verdict.MEETS : Verdict.FAILS,
