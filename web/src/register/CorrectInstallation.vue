@@ -4,6 +4,7 @@ import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { verdictWord, words } from "../words/words";
+import UnitRow from "./UnitRow.vue";
 
 /** Puts right what the register says of an installation; what that changes is shown before it is saved. */
 const props = defineProps<{ installation?: Schemas["InstallationView"] }>();
@@ -103,22 +104,18 @@ function add() {
       <input id="right-title" v-model="asked.title" class="field" :aria-invalid="!!fields.title" />
       <p v-if="fields.title" class="error">{{ fields.title }}</p>
       <h2>Units</h2>
-      <div v-for="(unit, index) in asked.components" :key="unit.id ?? index" class="unit">
+      <UnitRow
+        v-for="(unit, index) in asked.components"
+        :key="unit.id ?? index"
+        v-model:kind="unit.kind"
+        v-model:own-supply="unit.ownSupply"
+        :number="index + 1"
+        :named="unit.title"
+        :alone="asked.components.length === 1"
+        @leave-out="asked.components.splice(index, 1)"
+      >
         <input v-model="unit.title" class="field" :aria-label="`Title of unit ${index + 1}`" />
-        <select v-model="unit.kind" class="field" :aria-label="`Kind of unit ${index + 1}`">
-          <option v-for="kind in words.units" :key="kind.id" :value="kind.id">{{ kind.title }}</option>
-        </select>
-        <label class="check"><input v-model="unit.ownSupply" type="checkbox" /> own circuit</label>
-        <button
-          type="button"
-          class="button"
-          :disabled="asked.components.length === 1"
-          :aria-label="`Leave out ${unit.title}`"
-          @click="asked.components.splice(index, 1)"
-        >
-          −
-        </button>
-      </div>
+      </UnitRow>
       <button type="button" class="button" @click="add">Add a unit</button>
       <div class="grid">
         <div>
@@ -183,14 +180,6 @@ h2 {
   font-size: 14px;
 }
 
-.unit {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto 44px;
-  gap: 8px;
-  align-items: center;
-  margin-bottom: 8px;
-}
-
 .grid {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
@@ -226,11 +215,5 @@ ul {
 
 .button {
   min-height: 44px;
-}
-
-@media (max-width: 600px) {
-  .unit {
-    grid-template-columns: 1fr 44px;
-  }
 }
 </style>

@@ -4,6 +4,7 @@ import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { capital, words } from "../words/words";
+import UnitRow from "./UnitRow.vue";
 
 const open = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ entered: [id: string] }>();
@@ -226,7 +227,17 @@ async function submit() {
         <option v-for="each in others" :key="each.id" :value="`${each.reference} ${each.title}`" />
       </datalist>
       <h2>Units</h2>
-      <div v-for="(each, index) in asked.components" :key="index" class="unit">
+      <UnitRow
+        v-for="(each, index) in asked.components"
+        :key="index"
+        v-model:kind="each.kind"
+        v-model:own-supply="each.ownSupply"
+        :number="index + 1"
+        :named="`unit ${index + 1}`"
+        :alone="asked.components.length === 1"
+        @chosen="chosenByHand.add(each)"
+        @leave-out="asked.components.splice(index, 1)"
+      >
         <div>
           <label class="label" :for="`new-model-${index}`">{{ titleOf(each, index) }}, model</label>
           <input
@@ -243,25 +254,7 @@ async function submit() {
             </option>
           </datalist>
         </div>
-        <select
-          v-model="each.kind"
-          class="field"
-          :aria-label="`Kind of unit ${index + 1}`"
-          @change="chosenByHand.add(each)"
-        >
-          <option v-for="kind in words.units" :key="kind.id" :value="kind.id">{{ kind.title }}</option>
-        </select>
-        <label class="check"><input v-model="each.ownSupply" type="checkbox" /> own circuit</label>
-        <button
-          type="button"
-          class="button"
-          :disabled="asked.components.length === 1"
-          :aria-label="`Leave out unit ${index + 1}`"
-          @click="asked.components.splice(index, 1)"
-        >
-          −
-        </button>
-      </div>
+      </UnitRow>
       <button type="button" class="button" @click="asked.components.push(unit('INDOOR_WALL'))">
         Add a unit
       </button>
@@ -415,14 +408,6 @@ h2 {
   margin: 14px 0 6px;
 }
 
-.unit {
-  display: grid;
-  grid-template-columns: 1.3fr 1fr auto 44px;
-  gap: 8px;
-  align-items: end;
-  margin-bottom: 6px;
-}
-
 .check {
   display: flex;
   gap: 8px;
@@ -446,14 +431,6 @@ h2 {
 @media (max-width: 760px) {
   .grid {
     grid-template-columns: 1fr;
-  }
-
-  .unit {
-    grid-template-columns: 1fr auto 44px;
-  }
-
-  .unit > div {
-    grid-column: 1 / -1;
   }
 }
 </style>

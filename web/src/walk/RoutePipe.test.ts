@@ -11,6 +11,8 @@ function station(key: string, over: Partial<Schemas["RouteStation"]>): Schemas["
     built: true,
     read: 0,
     unread: 0,
+    open: 0,
+    said: "",
     lines: 4,
     undecided: 0,
     waits: [],
@@ -49,4 +51,10 @@ test("the station in hand is marked for eyes and ears", () => {
 test("a station whose lines are all read is a filled fitting", () => {
   const wrapper = route([station("papers", { read: 4 }), station("siting", { read: 3 })]);
   expect(wrapper.findAll(".done")).toHaveLength(1);
+});
+
+test("what could not be read is told apart, and its station is done all the same", () => {
+  const wrapper = route([station("siting", { read: 3, unread: 1 })]);
+  expect(wrapper.find(".state").text()).toContain("3 of 4, 1 not");
+  expect(wrapper.find(".station").classes()).toContain("done");
 });

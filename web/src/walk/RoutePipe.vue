@@ -25,7 +25,8 @@ function state(station: Schemas["RouteStation"]): string {
     return "nothing of it here";
   }
   const open = station.counts.FAILS ? ` · ${countsInWords({ FAILS: station.counts.FAILS })}` : "";
-  return `${station.read} of ${station.lines}${open}`;
+  const unread = station.unread ? `, ${station.unread} not` : "";
+  return `${station.read} of ${station.lines}${unread}${open}`;
 }
 </script>
 
@@ -40,7 +41,7 @@ function state(station: Schemas["RouteStation"]): string {
       :class="{
         current: station.key === current,
         built: station.built,
-        done: station.read === station.lines,
+        done: station.read + station.unread === station.lines,
       }"
       :aria-current="station.key === current ? 'page' : undefined"
     >
@@ -51,7 +52,10 @@ function state(station: Schemas["RouteStation"]): string {
           <VerdictMark v-if="station.built" :verdict="station.worst" :size="11" />
           {{ state(station) }}
         </span>
-        <span v-if="station.waits.length && station.read < station.lines" class="state waits">
+        <span
+          v-if="station.waits.length && station.read + station.unread < station.lines"
+          class="state waits"
+        >
           after {{ station.waits.map((earlier) => earlier.number).join(", ") }}
         </span>
       </span>

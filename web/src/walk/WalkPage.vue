@@ -49,8 +49,9 @@ const { person } = useSession();
 const inspects = computed(() => person.value?.role !== "CREW");
 const photos = usePhotos(toRef(props, "id"));
 const stops = useNotices(toRef(props, "id"));
+const here = computed(() => route.value.find((each) => each.key === props.stationKey));
 /** Earlier stations that are not all read. */
-const early = computed(() => route.value.find((each) => each.key === props.stationKey)?.waits ?? []);
+const early = computed(() => here.value?.waits ?? []);
 const { ofPage, heading } = usePlaces();
 
 const table = ref<InstanceType<typeof LineTable>>();
@@ -79,15 +80,8 @@ const chosenJudgement = computed(
 );
 const built = computed(() => route.value.filter((s) => s.built));
 const using = computed(() => useUsing(`${props.id} ${props.stationKey}`, person.value?.name));
-const required = computed(
-  () =>
-    station.value?.lines.filter((line) => !line.optional && !line.pointless && (line.due || line.reading)) ??
-    [],
-);
 /** Of the whole visit. */
 const undecided = computed(() => route.value.reduce((sum, each) => sum + each.undecided, 0));
-const read = computed(() => required.value.filter((line) => line.reading?.says === "READ").length);
-const unread = computed(() => required.value.filter((line) => line.reading?.says === "UNREAD").length);
 
 watchEffect(() => {
   const facts = installation.value;
@@ -332,13 +326,13 @@ const waiting = unsaved.ofInstallation(() => props.id);
 
 /** Whoever leaves the visit hears what was typed and could not be saved. */
 async function farewell() {
-  const visit = installation.value?.title;
-  const left = unsaved.ofInstallation(() => props.id).value.length ? props.id : undefined;
-  const waits = unsaved.ofInstallation(() => left ?? "");
+  const id = props.id;
+  const visit = installation.value?.title ?? "the visit";
   await unsaved.settled();
-  if (waits.value.length) {
-    const said = waits.value.map((each) => `${each.title} "${each.typed}"`).join(", ");
-    notice.problem(`Not saved of ${visit ?? "the visit"}: ${said}. It waits on this device, on its line.`);
+  const waits = unsaved.ofInstallation(() => id).value;
+  if (waits.length) {
+    const said = waits.map((each) => `${each.title} "${each.typed}"`).join(", ");
+    notice.problem(`Not saved of ${visit}: ${said}. It waits on this device, on its line.`);
   }
 }
 onBeforeRouteLeave(() => void farewell());
@@ -435,10 +429,8 @@ useKeys({
           <div>
             <h1>{{ station.question }}</h1>
             <p class="quiet">
-              <UnsavedLines :waiting="waiting.filter((each) => each.line !== focused)" />{{ read }} of
-              {{ required.length }} lines read<template v-if="unread"
-                >, {{ unread }} not accessible or not looked at</template
-              ><template v-if="undecided"
+              <UnsavedLines :waiting="waiting.filter((each) => each.line !== focused)" />{{ here?.said
+              }}<template v-if="undecided"
                 >. {{ station.next.length }} can change something<template
                   v-if="undecided > station.next.length"
                   >, {{ undecided }} in the visit</template
@@ -501,7 +493,7 @@ useKeys({
             <RouterLink class="button" :to="`/installations/${id}/after`">After</RouterLink>
           </div>
         </div>
-        <p v-if="early.length && read + unread < required.length" class="early" role="note">
+        <p v-if="early.length && here?.open" class="early" role="note">
           <template v-for="earlier in early" :key="earlier.key">
             Before this comes
             <RouterLink :to="`/installations/${id}/${earlier.key}`"

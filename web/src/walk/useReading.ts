@@ -124,17 +124,16 @@ export function useReading({
   }
 
   /** What was typed here before and could not be saved, as it was left. */
-  function takeUp(): boolean {
+  function takeUp() {
     const waits = unsaved.of(place.installation, lineKey(line()));
     if (!waits || waits.id === line().reading?.id || waits.typed === standing()) {
       unsaved.drop(place.installation, lineKey(line()));
-      return false;
+      return;
     }
     typed.value = waits.typed;
     own.value = { grade: waits.grade, instrument: waits.instrument };
     attempt = { id: waits.id, typed: waits.typed };
     problem.value = waits.problem ?? WAITS;
-    return true;
   }
 
   let stood = "";
@@ -346,18 +345,21 @@ export function useReading({
     if (meant.value.length && changed.value) {
       keepUnsaved("Which one is meant?");
     }
-    if (busy.value || problem.value || meant.value.length || !changed.value || line().kind === "CURVE") {
-      return;
+    await saveLeft();
+  }
+
+  /** Once, and not where something is asked of it or under way. */
+  async function saveLeft() {
+    const asked = problem.value || meant.value.length;
+    if (changed.value && !busy.value && !asked && line().kind !== "CURVE") {
+      await unsaved.follow(commit(false, over(), true));
     }
-    await unsaved.follow(commit(false, over(), true));
   }
 
   /** The page goes: what can be taken is sent off; what comes of it is seen when somebody opens the line again. */
   function vanish() {
     clearTimeout(timer);
-    if (changed.value && typed.value.trim() && !busy.value && !problem.value && !meant.value.length) {
-      void unsaved.follow(commit(false, over(), true));
-    }
+    void saveLeft();
   }
 
   /** Says something else than a reading: why there is none, or that the one that stands is taken back. */

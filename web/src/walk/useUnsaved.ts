@@ -58,6 +58,10 @@ export function useUnsaved() {
   return {
     of: (installation: string, line: string): Unsaved | undefined => all.value[keyOf({ installation, line })],
     keep(unsaved: Unsaved) {
+      // once nobody is signed in any more it stands already under the name of whoever typed it
+      if (!person.value) {
+        return;
+      }
       all.value = { ...all.value, [keyOf(unsaved)]: unsaved };
       write();
     },

@@ -3237,6 +3237,9 @@ export interface components {
             /** Format: int32 */
             lines: number;
             /** Format: int32 */
+            open: number;
+            said: string;
+            /** Format: int32 */
             undecided: number;
             /** @enum {string} */
             worst: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";

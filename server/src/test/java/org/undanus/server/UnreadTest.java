@@ -122,6 +122,14 @@ class UnreadTest {
     }
 
     @Test
+    void whoTypesInchesOfMercuryIsAskedWhereTheyAreCountedFrom() {
+        String id = inspector.installation("LH-36");
+        Client.Answer asked = inspector.save(id, "evacuation.reached", "line-set-indoor-1", "29.9 inHg");
+        assertThat(asked.expect(422).detail()).contains("below the air's pressure, or absolute?");
+        assertThat(asked.json().path("choices").toString()).contains("29.9 inHg abs");
+    }
+
+    @Test
     void aCrewTakesBackNothingOfTheOffice() {
         Client crew = SERVER.signedIn("nettlebank");
         String id = inspector

@@ -1,6 +1,7 @@
 package org.undanus.core.station;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
@@ -11,6 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.SheetValue;
@@ -162,16 +164,20 @@ class FalseFailsTest {
 
     @Test
     void inchesOfMercuryAreAskedAboutWhereAVacuumIsRead() {
-        assertThatThrownBy(() ->
-                        Entry.understand(Walk.point("evacuation.reached").orElseThrow(), "29.9 inHg", Accuracy.EXACT))
+        Point vacuum = Walk.point("evacuation.reached").orElseThrow();
+        Entry.Understood kept = Entry.understand(vacuum, "29.9 inHg", Accuracy.EXACT);
+        assertThat(kept.unit()).as("what was kept stays as it was taken").isEqualTo("inHg");
+        assertThatThrownBy(() -> Entry.requireSaidFromWhere(vacuum, "29.9 inHg", kept))
                 .isInstanceOfSatisfying(FieldNotationException.class, e -> assertThat(e.choices())
                         .containsExactly("29.9 inHg abs"));
-        assertThat(Entry.understand(Walk.point("evacuation.reached").orElseThrow(), "29.9 inHg abs", Accuracy.EXACT)
-                        .unit())
-                .isEqualTo("inHg abs");
-        assertThat(Entry.understand(Walk.point("charge.barometer").orElseThrow(), "29.9 inHg", Accuracy.EXACT)
-                        .plausible())
-                .isTrue();
+        assertThat(vacuum.units()).doesNotContain("inHg");
+        assertThatCode(() -> Entry.requireSaidFromWhere(
+                        vacuum, "29.9 inHg abs", Entry.understand(vacuum, "29.9 inHg abs", Accuracy.EXACT)))
+                .doesNotThrowAnyException();
+        Point barometer = Walk.point("charge.barometer").orElseThrow();
+        assertThatCode(() -> Entry.requireSaidFromWhere(
+                        barometer, "29.9 inHg", Entry.understand(barometer, "29.9 inHg", Accuracy.EXACT)))
+                .doesNotThrowAnyException();
     }
 
     @Test
