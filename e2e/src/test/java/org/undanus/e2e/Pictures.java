@@ -36,20 +36,24 @@ public final class Pictures {
         walk(desk, "Boathouse, three zones", "Siting");
         desk.getByText("Smallest cure").waitFor();
         take(desk, "walk-siting");
-        desk.getByText("Site", new Page.GetByTextOptions().setExact(true)).click();
+        desk.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Site").setExact(true))
+                .click();
         desk.getByText("Save the drawing").waitFor();
         desk.getByText("Do this move").waitFor();
         take(desk, "site");
-        walk(desk, "Drying room, furnace with coil", "Release and charge");
-        take(desk, "walk-charge");
-        walk(desk, "Stage roof, ducted split with strip heat", "Tightness");
-        take(desk, "walk-tightness");
         walk(desk, "Stage roof, ducted split with strip heat", "Evacuation");
         desk.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench"))
                 .click();
         desk.locator(".sheet svg").waitFor();
         desk.mouse().move(760, 420);
         take(desk, "bench");
+        walk(desk, "Almshouse 3, wall split", "Electrical");
+        desk.getByText("Time", new Page.GetByTextOptions().setExact(true)).click();
+        desk.getByText("of what is at stake").waitFor();
+        take(desk, "hour");
+        desk.keyboard().press("Escape");
         walk(desk, "Stage roof, ducted split with strip heat", "Electrical");
         take(desk, "walk-electrical");
         Steps steps = new Steps(desk, address);
@@ -115,6 +119,14 @@ public final class Pictures {
         crew.getByLabel("What was done?").fill("All four drilled free.");
         take(crew, "correction-phone");
         crew.context().close();
+
+        Page hand = signedIn(PHONE, "light");
+        walk(hand, "Foundry floor, ducted split", "Siting");
+        hand.navigate(hand.url() + "?line=siting.outdoor-clearance-back@outdoor-1");
+        hand.locator(".line.one .brief").waitFor();
+        hand.locator(".figure svg").waitFor();
+        take(hand, "walk-phone");
+        hand.context().close();
 
         Page attic = signedIn(DESK, "attic");
         walk(attic, "Foundry floor, ducted split", "Handover");

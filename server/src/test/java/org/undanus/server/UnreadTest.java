@@ -122,6 +122,17 @@ class UnreadTest {
     }
 
     @Test
+    void whatWasReadBeforeItWasDueCountsAsRead() {
+        String id = inspector.installation("LH-12");
+        JsonNode siting = route(id);
+        assertThat(siting.path("open").asInt())
+                .as("nothing of it is due at a witness visit")
+                .isZero();
+        assertThat(siting.path("said").asString())
+                .startsWith(siting.path("read").asInt() + " of ");
+    }
+
+    @Test
     void whoTypesInchesOfMercuryIsAskedWhereTheyAreCountedFrom() {
         String id = inspector.installation("LH-36");
         Client.Answer asked = inspector.save(id, "evacuation.reached", "line-set-indoor-1", "29.9 inHg");

@@ -312,7 +312,19 @@ public final class CaseFile {
     }
 
     private LinesRead linesRead(List<Line> some) {
-        return LinesRead.of(some.stream().filter(this::due).map(Line::key).toList(), evidence());
+        return LinesRead.of(
+                some.stream()
+                        .filter(line -> due(line) || readEarly(line))
+                        .map(Line::key)
+                        .toList(),
+                evidence());
+    }
+
+    /** Whether something was said of a line that was not due yet. */
+    private boolean readEarly(Line line) {
+        return !line.point().optional()
+                && within(line)
+                && evidence().answer(line.key()).isPresent();
     }
 
     /** Of all stations, as they are walked. */
