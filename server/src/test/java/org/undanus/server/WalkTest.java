@@ -398,11 +398,11 @@ class WalkTest {
 
     @Test
     void aRunOfReadingsIsJudgedLineByLineAndNothingIsKept() {
-        JsonNode heard = hear(client, "back 7, left 12 cm, no salt air, above clear")
+        JsonNode heard = hear(client, "back 7, left 12, no salt air, above clear")
                 .expect(200)
                 .json();
 
-        assertThat(texts(heard.path("placed"), "typed")).containsExactly("7 in", "12 cm", "no");
+        assertThat(texts(heard.path("placed"), "typed")).containsExactly("7 in", "12 in", "no");
         JsonNode back = heard.path("placed").get(0);
         assertThat(back.path("title").asString()).isEqualTo("Clearance, back");
         assertThat(back.path("instrument").asString()).isEqualTo("tape-2");

@@ -213,7 +213,7 @@ public final class SpokenRun {
             unitOfAll(part).ifPresent(unit -> lines.stream()
                     .filter(line -> line.point().kind() == Point.Kind.QUANTITY)
                     .forEach(line -> FieldUnit.named(line.point().dimension().orElseThrow(), unit)
-                            .ifPresent(known -> late(line.point(), known.symbol()))));
+                            .ifPresent(known -> ofAll(line.point(), known.symbol()))));
             for (String piece : AND.split(part)) {
                 List<String> words = afterSubject(words(piece.strip()));
                 List<Candidate> best = words.isEmpty()
@@ -229,6 +229,12 @@ public final class SpokenRun {
         }
         saidLate.values().removeIf(units -> units.size() != 1);
         component = before;
+    }
+
+    private void ofAll(Point point, String unit) {
+        if (point.units().contains(unit)) {
+            said.computeIfAbsent(point.instrument(), any -> new ArrayList<>()).add(unit);
+        }
     }
 
     private void late(Point point, String unit) {
@@ -444,16 +450,22 @@ public final class SpokenRun {
                 .min(Comparator.comparing(Candidate::unsaid));
     }
 
-    /** With the unit it lacks, where one was said before: in this run, else of the same instrument. */
+    /**
+     * With the unit it lacks, where one was said before in this run; else with the one said later or the one the instrument is read
+     * in, where these do not differ: nobody but the person knows which was meant.
+     */
     private String completed(Line line, String typed) {
         Point point = line.point();
-        List<String> units = Stream.of(
-                        said.getOrDefault(point.instrument(), List.of()),
-                        saidLate.getOrDefault(point.instrument(), Set.of()),
-                        held.getOrDefault(point.instrument(), List.of()))
-                .flatMap(Collection::stream)
-                .toList();
-        return Entry.completed(point, typed, units).orElse(typed);
+        Optional<String> before = Entry.completed(point, typed, said.getOrDefault(point.instrument(), List.of()));
+        if (before.isPresent()) {
+            return before.get();
+        }
+        Optional<String> late =
+                Entry.completed(point, typed, List.copyOf(saidLate.getOrDefault(point.instrument(), Set.of())));
+        Optional<String> usual = Entry.completed(point, typed, held.getOrDefault(point.instrument(), List.of()));
+        return late.isPresent() && usual.isPresent() && !late.equals(usual)
+                ? typed
+                : late.or(() -> usual).orElse(typed);
     }
 
     private void remember(Line line, String typed) {

@@ -156,6 +156,21 @@ class SpokenRunTest {
     }
 
     @Test
+    void a_bare_number_before_another_unit_than_the_tapes_own_is_asked_about() {
+        var held = Map.of(InstrumentKind.TAPE, List.of("in"));
+
+        SpokenRun.Heard heard = SpokenRun.hear("back 7, left 12 cm, right 14", siting(), "outdoor", held);
+        assertThat(placed(heard))
+                .containsExactly("outdoor-clearance-left@outdoor=12 cm", "outdoor-clearance-right@outdoor=14 cm");
+        assertThat(heard.left()).singleElement().satisfies(left -> assertThat(left.words())
+                .isEqualTo("back 7"));
+        assertThat(placed(SpokenRun.hear("back 7, left 12 inches", siting(), "outdoor", held)))
+                .containsExactly("outdoor-clearance-back@outdoor=7 in", "outdoor-clearance-left@outdoor=12 inches");
+        assertThat(placed(SpokenRun.hear("back 17, left 32, all in cm", siting(), "outdoor", held)))
+                .containsExactly("outdoor-clearance-back@outdoor=17 cm", "outdoor-clearance-left@outdoor=32 cm");
+    }
+
+    @Test
     void a_unit_held_by_the_tape_serves_a_bare_number_where_it_suits_the_line() {
         var held = Map.of(InstrumentKind.TAPE, List.of("kg", "cm"));
 
