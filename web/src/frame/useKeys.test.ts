@@ -7,10 +7,10 @@ const next = vi.fn();
 const palette = vi.fn();
 const Page = defineComponent({
   setup() {
-    useKeys({ n: next, "Ctrl K": palette });
+    useKeys({ n: next, Enter: next, "Ctrl K": palette });
     return {};
   },
-  render: () => h("div", h("input")),
+  render: () => h("div", [h("input"), h("button")]),
 });
 
 function press(target: EventTarget, key: string, over: KeyboardEventInit = {}) {
@@ -38,6 +38,15 @@ test("with Ctrl held a letter is the browser's own, but Ctrl K is ours even whil
   expect(next).not.toHaveBeenCalled();
   press(page.find("input").element, "k", { ctrlKey: true });
   expect(palette).toHaveBeenCalledOnce();
+  page.unmount();
+});
+
+test("Enter on a button presses it, and is a key of the page elsewhere", () => {
+  const page = mount(Page, { attachTo: document.body });
+  press(page.find("button").element, "Enter");
+  expect(next).not.toHaveBeenCalled();
+  press(document.body, "Enter");
+  expect(next).toHaveBeenCalledOnce();
   page.unmount();
 });
 

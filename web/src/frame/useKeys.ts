@@ -50,6 +50,15 @@ function typing(target: EventTarget | null): boolean {
   );
 }
 
+/** Whether the key is what presses this: a button or a link is left to itself. */
+function presses(event: KeyboardEvent): boolean {
+  return (
+    event.key === "Enter" &&
+    event.target instanceof Element &&
+    !!event.target.closest("a, button, summary, [role=button], [role=option]")
+  );
+}
+
 /** Listens for single keys while nothing is being typed and no dialog is open. */
 export function useKeys(actions: Record<string, () => void>) {
   function pressed(event: KeyboardEvent) {
@@ -67,7 +76,8 @@ export function useKeys(actions: Record<string, () => void>) {
     }
     const action = on.value ? actions[event.key] : undefined;
     const dialogOpen = [...document.querySelectorAll(".el-overlay")].some(visible);
-    if (!action || typing(event.target) || event.ctrlKey || event.metaKey || event.altKey || dialogOpen) {
+    const modified = event.ctrlKey || event.metaKey || event.altKey;
+    if (!action || typing(event.target) || presses(event) || modified || dialogOpen) {
       return;
     }
     event.preventDefault();

@@ -106,17 +106,19 @@ test("the rule book's units are asked for until the reader chooses others", asyn
   scope.stop();
 });
 
-test("a saved reading changes its line, the judgements named and the route, and nothing else", async () => {
+test("a saved reading changes its line, those that are asked otherwise by it, the judgements named and the route", async () => {
   const { save, station: shown, route, justJudged, scope } = await walk();
   const readLine = { ...line("b"), earlier: 1 };
   post.mockResolvedValueOnce({
     line: readLine,
+    others: [{ ...line("a"), pointless: "B: no" }],
     changed: [judgement("r.b@outdoor-1", "MEETS", "b")],
     next: [{ point: "a", component: "outdoor-1", title: "A", reason: "decides: A" }],
     route: [{ key: "siting" }],
   } as never);
   await save(line("b"), {} as never);
   expect(shown.value?.lines.map((l) => l.earlier)).toEqual([0, 1]);
+  expect(shown.value?.lines.map((l) => l.pointless)).toEqual(["B: no", undefined]);
   expect(shown.value?.judgements.map((j) => j.verdict)).toEqual(["MEETS", "MEETS", "FAILS"]);
   expect(route.value).toHaveLength(1);
   expect(justJudged.value).toEqual(["r.b@outdoor-1"]);
@@ -169,6 +171,7 @@ test("lines are told apart by point and unit", () => {
 const savedB = (verdict: Judgement["verdict"]) =>
   ({
     line: { ...line("b"), earlier: 1 },
+    others: [],
     changed: [judgement("r.b@outdoor-1", verdict, "b")],
     route: [{ key: "siting" }],
   }) as never;

@@ -149,9 +149,10 @@ export function useWalk(id: Ref<string>, stationKey: Ref<string>) {
     const now = station.value;
     if (now?.key === where) {
       const changed = new Map(saved.changed.map((j) => [j.key, j]));
+      const lines = new Map([...saved.others, saved.line].map((l) => [lineKey(l), l]));
       station.value = {
         ...now,
-        lines: now.lines.map((l) => (lineKey(l) === lineKey(line) ? saved.line : l)),
+        lines: now.lines.map((l) => lines.get(lineKey(l)) ?? l),
         judgements: now.judgements.map((j) => changed.get(j.key) ?? j),
         next: saved.next,
       };

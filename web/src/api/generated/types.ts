@@ -3250,6 +3250,7 @@ export interface components {
         };
         SavedReading: {
             line: components["schemas"]["LineView"];
+            others: components["schemas"]["LineView"][];
             changed: components["schemas"]["JudgementView"][];
             next: components["schemas"]["NextLine"][];
             route: components["schemas"]["RouteStation"][];

@@ -14,6 +14,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.undanus.bench.RegisterFill;
 
@@ -31,13 +33,41 @@ public final class Application implements AutoCloseable {
 
     private static final Duration START = Duration.ofSeconds(240);
 
+    private static final Pattern FIRST_PASSWORD = Pattern.compile("name lead, password (\\S+)");
+
     private final Path data;
     private final int port;
+    private final boolean demo;
     private Process process;
 
-    private Application(Path data, int port) {
+    private Application(Path data, int port, boolean demo) {
         this.data = data;
         this.port = port;
+        this.demo = demo;
+    }
+
+    /** Starts with an empty register, as an office does that begins with its own data. */
+    static Application startEmpty() {
+        try {
+            Application application = new Application(Files.createTempDirectory("undanus-own"), freePort(), false);
+            application.start();
+            return application;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The password of the first account, which the first start of an empty register prints once. */
+    String firstPassword() {
+        try {
+            Matcher said = FIRST_PASSWORD.matcher(Files.readString(data.resolve("output.log")));
+            if (said.find()) {
+                return said.group(1);
+            }
+            throw new IllegalStateException("No first account was told.");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Starts with the demo's data in a fresh folder and waits until it answers. */
@@ -69,7 +99,8 @@ public final class Application implements AutoCloseable {
 
     private static Application prepared(Path parent) {
         try {
-            Application application = new Application(Files.createTempDirectory(parent, "undanus-e2e"), freePort());
+            Application application =
+                    new Application(Files.createTempDirectory(parent, "undanus-e2e"), freePort(), true);
             copy(PREPARED.resolve("demo-data"), application.data);
             return application;
         } catch (IOException e) {
@@ -154,7 +185,7 @@ public final class Application implements AutoCloseable {
                 JAR.toString()));
         command.addAll(arguments);
         // named from where it is started, as a person would
-        command.addAll(List.of("--undanus.data=" + data.getFileName(), "--undanus.demo=true"));
+        command.addAll(List.of("--undanus.data=" + data.getFileName(), "--undanus.demo=" + demo));
         try {
             return new ProcessBuilder(command)
                     .directory(data.getParent().toFile())

@@ -17,10 +17,15 @@ final class Steps {
         this.address = address;
     }
 
+    /** One of the demo's people. */
     void signIn(String name) {
+        signIn(name, name + "-demo");
+    }
+
+    void signIn(String name, String password) {
         page.navigate(address + "/sign-in");
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill(name);
-        page.getByLabel("Password").fill(name + "-demo");
+        page.getByLabel("Password").fill(password);
         page.getByRole(
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("Sign in").setExact(true))

@@ -397,6 +397,17 @@ class WalkTest {
     }
 
     @Test
+    void anAnswerThatLeavesNothingToReadElsewhereTellsThoseLines() {
+        JsonNode saved = client.save(almshouse, "electrical.disconnect-present", "outdoor-1", "no")
+                .expect(201)
+                .json();
+        assertThat(StreamSupport.stream(saved.path("others").spliterator(), false)
+                        .filter(line -> line.path("point").asString().equals("electrical.disconnect-rating")))
+                .singleElement()
+                .satisfies(line -> assertThat(line.path("pointless").asString()).isEqualTo("Disconnect fitted: no"));
+    }
+
+    @Test
     void aRunOfReadingsIsJudgedLineByLineAndNothingIsKept() {
         JsonNode heard = hear(client, "back 7, left 12, no salt air, above clear")
                 .expect(200)

@@ -1,10 +1,15 @@
 package org.undanus.core.evidence;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldNotation;
+import org.undanus.core.quantity.FieldUnit;
 
 /**
  * Something that can be read on a system: a line of the walk. A constant; two are the same where they have the same id.
@@ -13,6 +18,8 @@ public final class Point {
 
     /** How many times wider than plausible the range of possible values is. */
     private static final double WIDER = 100;
+
+    private static final Pattern FIRST_OF_SEVERAL = Pattern.compile(",? or |, ");
 
     /** What sort of answer a point takes. */
     public enum Kind {
@@ -195,14 +202,31 @@ public final class Point {
         return units.isEmpty() ? dimension.map(Dimension::usualUnits).orElse(List.of()) : units;
     }
 
-    /** As it may be typed; empty where that says itself. */
+    /** As it may be typed, and usual on this line; empty where that says itself. */
     public String example() {
-        return example.isEmpty()
-                ? dimension
-                        .map(Dimension::example)
-                        .or(() -> notation.map(Notation::example))
-                        .orElse("")
-                : example;
+        if (!example.isEmpty()) {
+            return example;
+        }
+        return dimension
+                .map(this::usual)
+                .or(() -> notation.map(Notation::example))
+                .orElse("");
+    }
+
+    /** What serves every line of this dimension where it is usual here, else from amid of what is. */
+    private String usual(Dimension measured) {
+        String common = measured.example();
+        if (kind != Kind.QUANTITY
+                || units().isEmpty()
+                || plausible(FieldNotation.parse(FIRST_OF_SEVERAL.split(common)[0], measured)
+                        .value()
+                        .si())) {
+            return common;
+        }
+        double amid = least > 0 ? Math.sqrt(least * most) : (least + most) / 2;
+        String symbol = units().get(0);
+        double typed = FieldUnit.named(measured, symbol).orElseThrow().fromSi(amid);
+        return new BigDecimal(typed).round(new MathContext(1)).toPlainString() + " " + symbol;
     }
 
     /** Stable name, {@code station.point}. */

@@ -190,7 +190,10 @@ public record FieldUnit(
                 customary(Dimension.LIQUID_FLOW, "gal/h", GALLON / 3600, "gph", "gal/hr", "gallons per hour"),
                 customary(Dimension.LIQUID_FLOW, "gpm", GALLON / 60, "gal/min", "gallons per minute"),
                 unit(Dimension.VELOCITY, "m/s", 1, "metres per second", "meters per second"),
+                unit(Dimension.VELOCITY, "cm/s", 0.01, "centimetres per second", "centimeters per second"),
+                unit(Dimension.VELOCITY, "mm/s", 0.001, "millimetres per second", "millimeters per second"),
                 customary(Dimension.VELOCITY, "fpm", FOOT / 60, "ft/min", "feet per minute"),
+                customary(Dimension.VELOCITY, "in/s", FOOT / 12, "inches per second"),
                 unit(Dimension.THERMAL_CONDUCTIVITY, "W/m·K", 1, "W/mK", "W/m K", "W/(m·K)", "W/(mK)", "W/(m K)"),
                 customary(
                         Dimension.THERMAL_CONDUCTIVITY,

@@ -10,6 +10,9 @@ import org.springframework.stereotype.Service;
 /** What a new installation can be put together from without typing it again. */
 @Service
 class Choices {
+    /** Of an office's very first installation; an office that numbers otherwise types its own. */
+    private static final String FIRST = "001";
+
     private static final Pattern NUMBERED = Pattern.compile("(.*?)(\\d{1,9})");
 
     /** @param elevation above sea level, m */
@@ -31,9 +34,10 @@ class Choices {
         return mapper.places();
     }
 
-    /** One more than the highest of those numbered like most; empty where none is numbered. */
+    /** One more than the highest of those numbered like most; empty where there are some and none is numbered. */
     String nextReference() {
-        List<Numbered> all = mapper.references().stream()
+        List<String> references = mapper.references();
+        List<Numbered> all = references.stream()
                 .map(NUMBERED::matcher)
                 .filter(Matcher::matches)
                 .map(found -> new Numbered(found.group(1), found.group(2).length(), Long.parseLong(found.group(2))))
@@ -45,6 +49,6 @@ class Choices {
                         .thenComparing(Numbered::stem)
                         .thenComparing(Numbered::number))
                 .map(last -> last.stem + String.format(Locale.ROOT, "%0" + last.width + "d", last.number + 1))
-                .orElse("");
+                .orElse(references.isEmpty() ? FIRST : "");
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -54,8 +55,11 @@ public class Readings {
             Optional<UUID> basedOn,
             boolean confirmed) {}
 
-    /** @param changed the judgements that are not what they were */
-    public record Outcome(CaseFile file, CaseFile.Line line, List<Judgement> changed) {}
+    /**
+     * @param others lines of the same station that may look otherwise by now
+     * @param changed the judgements that are not what they were
+     */
+    public record Outcome(CaseFile file, CaseFile.Line line, List<CaseFile.Line> others, List<Judgement> changed) {}
 
     private final Clock clock;
     private final CaseFiles cases;
@@ -87,7 +91,7 @@ public class Readings {
         Optional<Map.Entry<String, Reading>> kept = cases.keptReading(typed.id());
         if (kept.isPresent()) {
             requireSame(kept.get(), installation, typed);
-            return new Outcome(before, line, List.of());
+            return new Outcome(before, line, before.lines(before.station(line)), List.of());
         }
         Optional<Reading> latest = before.evidence().answer(typed.key());
         if (!latest.map(Reading::id).equals(typed.basedOn())) {
@@ -108,7 +112,17 @@ public class Readings {
         List<Judgement> changed = changed(before, after);
         notices.raise(installation, changed, person, units);
         cases.remember(after);
-        return new Outcome(after, line, changed);
+        return new Outcome(after, line, others(before, after, line, changed), changed);
+    }
+
+    /** Lines of the same station that are asked otherwise by now, or of which another instrument would serve. */
+    private static List<CaseFile.Line> others(
+            CaseFile before, CaseFile after, CaseFile.Line line, List<Judgement> changed) {
+        Set<PointKey> looked =
+                changed.stream().flatMap(each -> each.evidence().stream()).collect(Collectors.toSet());
+        return after.lines(after.station(line)).stream()
+                .filter(other -> looked.contains(other.key()) || before.pointless(other) != after.pointless(other))
+                .toList();
     }
 
     /**

@@ -52,9 +52,13 @@ class WalkController {
             Optional<UUID> basedOn,
             boolean confirmed) {}
 
-    /** @param next what can still change something at the line's station */
+    /**
+     * @param others lines of the same station that may look otherwise by now
+     * @param next what can still change something at the line's station
+     */
     record SavedReading(
             StationView.LineView line,
+            List<StationView.LineView> others,
             List<JudgementView> changed,
             List<StationView.NextLine> next,
             List<StationView.RouteStation> route) {}
@@ -204,6 +208,9 @@ class WalkController {
                 system);
         return new SavedReading(
                 StationView.line(outcome.line(), outcome.file(), system, person.inspects()),
+                outcome.others().stream()
+                        .map(line -> StationView.line(line, outcome.file(), system, person.inspects()))
+                        .toList(),
                 outcome.changed().stream()
                         .map(j -> JudgementView.of(j, outcome.file().evidence(), system))
                         .toList(),

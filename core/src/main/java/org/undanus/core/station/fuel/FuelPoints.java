@@ -198,6 +198,7 @@ final class FuelPoints {
                     "With rooms that open to it without doors, and those its openings lead to.",
                     2,
                     5000)
+            .readIn("1200 ft³ or 34 m³", "ft³", "m³")
             .onlyWhere(AIR_FROM, ROOM, TWO_INDOORS);
     static final Point AIR_CHANGES = measured(
                     "air-changes",
