@@ -8,6 +8,7 @@ import SessionsDialog from "../session/SessionsDialog.vue";
 import { useSession } from "../session/useSession";
 import CommandPalette from "./CommandPalette.vue";
 import HoldRail from "./HoldRail.vue";
+import NoticeStrip from "./NoticeStrip.vue";
 import ProgressLine from "./ProgressLine.vue";
 import { clock, useHolds } from "./useHolds";
 import { KEYS, useKeys, useSingleKeys } from "./useKeys";
@@ -165,6 +166,7 @@ function leave() {
     <main>
       <slot />
     </main>
+    <NoticeStrip />
     <HoldRail />
     <PasswordDialog v-model="passwordOpen" />
     <SessionsDialog v-model="sessionsOpen" />
@@ -191,7 +193,7 @@ function leave() {
 <style scoped>
 .frame {
   display: grid;
-  grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  grid-template: auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
   height: 100%;
 }
 
@@ -294,6 +296,8 @@ nav a.router-link-active {
 main {
   min-height: 0;
   overflow: auto;
+  /* what is gone to keeps clear of the line in hand, which stands at the foot of a narrow screen */
+  scroll-padding-bottom: 70px;
 }
 
 @media (max-width: 1100px) {

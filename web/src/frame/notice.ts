@@ -1,12 +1,38 @@
-import { ElMessage } from "element-plus";
-import "element-plus/es/components/message/style/css";
+import { ref } from "vue";
+import { pressOver } from "./press";
 
+const SHORT_MS = 4_000;
 const LONG_MS = 10_000;
 
-/** Says something in passing, at the edge of the screen. */
+export interface Notice {
+  kind: "done" | "hint" | "problem";
+  message: string;
+}
+
+/** What is said in passing, in a strip of its own at the foot: one at a time, over nothing that can be tapped. */
+export const said = ref<Notice>();
+let over: ReturnType<typeof setTimeout> | undefined;
+
+/** A problem gives way only to another one, or in its time. */
+async function say(next: Notice) {
+  await pressOver();
+  if (next.kind !== "problem" && said.value?.kind === "problem") {
+    return;
+  }
+  said.value = next;
+  clearTimeout(over);
+  over = setTimeout(() => void unsay(), next.kind === "problem" ? LONG_MS : SHORT_MS);
+}
+
+export async function unsay() {
+  clearTimeout(over);
+  await pressOver();
+  said.value = undefined;
+}
+
+/** Says something in passing. */
 export const notice = {
-  done: (message: string) => ElMessage.success({ message, grouping: true, placement: "bottom" }),
-  hint: (message: string) => ElMessage.info({ message, grouping: true, placement: "bottom" }),
-  problem: (message: string) =>
-    ElMessage.error({ message, duration: LONG_MS, showClose: true, placement: "bottom" }),
+  done: (message: string) => void say({ kind: "done", message }),
+  hint: (message: string) => void say({ kind: "hint", message }),
+  problem: (message: string) => void say({ kind: "problem", message }),
 };

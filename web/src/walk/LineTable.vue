@@ -268,7 +268,7 @@ defineExpose({ firstOpen, nextOpen, previous, goTo, put });
         {{ foldedWords(group) }}
       </button>
     </section>
-    <div v-if="one" class="steps">
+    <div v-if="one && walked.length" class="steps">
       <button type="button" class="button" :disabled="number <= 1" @click="previous">Back</button>
       <button type="button" class="button primary" @click="following">Next line</button>
     </div>

@@ -28,7 +28,7 @@ final class OwnVisit {
             """;
 
     /** After an answer came the page still moves on. */
-    private static final int SETTLES_MS = 120;
+    private static final int SETTLES_MS = 60;
 
     private static final Pattern NUMBER_AND_UNIT = Pattern.compile("(-?[0-9.]+) (\\S+)");
 
@@ -111,7 +111,6 @@ final class OwnVisit {
         Locator stations = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
                 .getByRole(AriaRole.LINK);
         for (int station = 1; ; station++) {
-            page.locator("div.line.one").waitFor();
             left.addAll(answered(this::byTouch));
             if (station == STATIONS) {
                 return left;
@@ -128,14 +127,26 @@ final class OwnVisit {
         page.waitForTimeout(SETTLES_MS);
     }
 
-    /** Line by line until none is open; those that remain where that does not end. */
+    /** Line by line until none is open; those that remain where that does not end. What is open is asked when that may have changed. */
     private List<String> answered(Consumer<List<Map<String, String>>> answer) {
         List<Map<String, String>> open = open();
         for (int lines = 0; lines < MOST_LINES && !open.isEmpty(); lines++) {
             answer.accept(open);
-            open = open();
+            Locator held = page.locator("div.line.held.open");
+            String id = held.count() == 0 ? "" : fieldOf(held);
+            if (held.count() == 0
+                    || !id.isEmpty()
+                            && open.stream().noneMatch(line -> line.get("id").equals(id))) {
+                open = open();
+            }
         }
         return open.stream().map(line -> page.url() + " " + line.get("id")).toList();
+    }
+
+    /** Empty where it is answered by buttons. */
+    private static String fieldOf(Locator line) {
+        Locator field = line.locator("[id^=field-]");
+        return field.count() == 0 ? "" : field.first().getAttribute("id");
     }
 
     private void byKeyboard(List<Map<String, String>> open) {
@@ -157,6 +168,7 @@ final class OwnVisit {
 
     private void byTouch(List<Map<String, String>> open) {
         Locator line = page.locator("div.line.one");
+        line.waitFor();
         Locator option = line.locator("button.option");
         Locator list = line.locator("select.field");
         Locator field = line.locator("input.field, textarea.field");
@@ -172,7 +184,10 @@ final class OwnVisit {
             Matcher bare = NUMBER_AND_UNIT.matcher(said);
             Locator unit = line.locator(".unit-keys button");
             field.click();
-            if (bare.matches() && unit.getByText(bare.group(2), new Locator.GetByTextOptions().setExact(true)).count() > 0) {
+            if (bare.matches()
+                    && unit.getByText(bare.group(2), new Locator.GetByTextOptions().setExact(true))
+                                    .count()
+                            > 0) {
                 field.fill(bare.group(1));
                 saved(unit.getByText(bare.group(2), new Locator.GetByTextOptions().setExact(true))::click);
             } else {

@@ -1,0 +1,85 @@
+package org.undanus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Two whole visits on own data, from an empty register to the sealed file: each line that is due is answered as its example says. */
+class OwnVisitsTest {
+    private static Application application;
+    private static Browser browser;
+
+    @TempDir
+    Path folder;
+
+    @BeforeAll
+    static void startEmpty() {
+        application = Application.startEmpty();
+        browser = new Browser();
+        Page page = lead(1280, 800);
+        new OwnVisit(page, application.address()).bringSheets();
+        page.context().close();
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        application.close();
+    }
+
+    @AfterEach
+    void consoleIsQuiet() {
+        assertThat(browser.errors()).isEmpty();
+    }
+
+    private static Page lead(int width, int height) {
+        Page page = browser.open(width, height);
+        new Steps(page, application.address()).signIn("lead", application.firstPassword());
+        return page;
+    }
+
+    @Test
+    void aFurnaceWithCoilByKeyboardAtADesk() {
+        Page page = lead(1280, 800);
+        OwnVisit visit = new OwnVisit(page, application.address());
+        visit.enter("CF-29", "Tannery");
+        assertThat(visit.walkByKeyboard()).as("still open").isEmpty();
+        assertThat(page.getByText("nothing of it here")).hasCount(0);
+        sealed(page);
+    }
+
+    @Test
+    void aHeatPumpByTouchOnATelephone() {
+        Page page = lead(390, 844);
+        OwnVisit visit = new OwnVisit(page, application.address());
+        visit.enter("HP-31", "Ropewalk");
+        assertThat(visit.walkByTouch()).as("still open").isEmpty();
+        sealed(page);
+    }
+
+    private void sealed(Page page) {
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/after"));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Seal this visit"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Yes, seal it as it stands"))
+                .click();
+        assertThat(page.getByText("This visit is sealed as")).isVisible();
+        Download download = page.waitForDownload(() -> page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Sealed file").setExact(true))
+                .click());
+        Path sealed = folder.resolve("sealed.zip");
+        download.saveAs(sealed);
+        assertThat(application.verify(sealed)).isZero();
+        page.context().close();
+    }
+}

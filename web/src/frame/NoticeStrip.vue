@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { said, unsay } from "./notice";
+</script>
+
+<template>
+  <div class="strip" aria-live="polite">
+    <p v-if="said" :class="said.kind" :role="said.kind === 'problem' ? 'alert' : undefined">
+      <span>{{ said.message }}</span>
+      <button type="button" class="button" aria-label="Close this notice" @click="unsay">Close</button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  position: relative;
+  /* above a dialog and its shade too */
+  z-index: 4000;
+}
+
+p {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  justify-content: space-between;
+  margin: 0;
+  padding: 4px 16px;
+  border-top: 1px solid var(--hair);
+  border-left: 5px solid var(--lake);
+  background: var(--paper);
+}
+
+.problem {
+  border-left-color: var(--fails);
+}
+
+.button {
+  min-height: 44px;
+}
+</style>
