@@ -3,8 +3,10 @@ package org.undanus.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.ElementHandle;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
@@ -24,7 +26,7 @@ class NothingLostTest extends BrowserTest {
     private static final String LENGTHS =
             """
             () => fetch("/api" + location.pathname.replace(/\\/siting$/, "/stations/siting")).then((r) => r.json())
-              .then((s) => s.lines.filter((l) => l.kind === "QUANTITY" && l.due && !l.pointless && l.units.includes("in"))
+              .then((s) => s.lines.filter((l) => l.kind === "QUANTITY" && l.due && !l.optional && !l.pointless && l.units.includes("in"))
                 .map((l) => "field-" + l.point + "-" + l.component))
             """;
     /** How many of them are kept as typed. */
@@ -48,8 +50,8 @@ class NothingLostTest extends BrowserTest {
         return page;
     }
 
-    /** As a thumb does: down, a moment, up. */
-    private static boolean tapped(Page page, Locator button) {
+    /** As a thumb does: down, a moment, up. The very button: an answer may fold lines before it away. */
+    private static boolean tapped(Page page, ElementHandle button) {
         button.evaluate("button => button.scrollIntoView({ block: 'center' })");
         BoundingBox box = button.boundingBox();
         page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
@@ -57,9 +59,9 @@ class NothingLostTest extends BrowserTest {
         page.waitForTimeout(PRESSED_MS);
         page.mouse().up();
         try {
-            assertThat(button).hasAttribute("aria-pressed", "true");
+            page.waitForCondition(() -> "true".equals(button.getAttribute("aria-pressed")));
             return true;
-        } catch (AssertionError lost) {
+        } catch (TimeoutError lost) {
             return false;
         }
     }
@@ -90,7 +92,7 @@ class NothingLostTest extends BrowserTest {
                 field.fill(taps % 2 == 0 ? "3 ft" : "30 in");
                 taps++;
 
-                if (!tapped(page, group.getByRole(AriaRole.BUTTON).last())) {
+                if (!tapped(page, group.getByRole(AriaRole.BUTTON).last().elementHandle())) {
                     lost.add(station + ": " + title);
                 }
             }
@@ -143,19 +145,19 @@ class NothingLostTest extends BrowserTest {
     void noTextIsLostHoweverItsFieldIsLeft(Way way) {
         Page page = at(1280, 800, "Almshouse 3, wall split", "Siting");
         String address = page.url();
-        List<?> fields =
-                ((List<?>) page.evaluate(LENGTHS)).stream().limit(FIELDS).toList();
-        assertThat(fields).hasSize(FIELDS);
+        List<?> fields = (List<?>) page.evaluate(LENGTHS);
+        assertThat(fields).isNotEmpty();
         List<String> typed = new ArrayList<>();
         List<String> lost = new ArrayList<>();
         for (int i = 0; i < FIELDS; i++) {
             typed.add(40 + 11 * way.ordinal() + i + " in");
-            field(page, fields.get(i)).fill(typed.get(i));
+            Object line = fields.get(i % fields.size());
+            field(page, line).fill(typed.get(i));
             way.leave(page);
             page.waitForTimeout(300);
             page.navigate(address);
-            if (!field(page, fields.get(i)).inputValue().equals(typed.get(i))) {
-                lost.add(fields.get(i) + " " + typed.get(i));
+            if (!field(page, line).inputValue().equals(typed.get(i))) {
+                lost.add(line + " " + typed.get(i));
             }
         }
         assertThat(lost).isEmpty();

@@ -129,8 +129,12 @@ public final class Pictures {
         hand.context().close();
 
         Page attic = signedIn(DESK, "attic");
-        walk(attic, "Foundry floor, ducted split", "Handover");
-        attic.getByText(Pattern.compile("things must be put right")).first().click();
+        walk(attic, "Blowing floor, ducted split", "Release");
+        attic.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Visit").setExact(true))
+                .click();
+        attic.getByText("Charge and airflow").first().waitFor();
         take(attic, "walk-attic");
         attic.context().close();
     }

@@ -51,6 +51,61 @@ class HourTest {
                 .expect(403);
     }
 
+    private static int open(JsonNode hour) {
+        return StreamSupport.stream(hour.path("open").spliterator(), false)
+                .mapToInt(each -> each.path("judgements").asInt())
+                .sum();
+    }
+
+    /** What the line's own example says, or its first option. */
+    private void answer(String id, JsonNode asked) {
+        String station = asked.path("station").asString();
+        JsonNode line = StreamSupport.stream(
+                        inspector
+                                .get("/api/installations/" + id + "/stations/" + station)
+                                .expect(200)
+                                .json()
+                                .path("lines")
+                                .spliterator(),
+                        false)
+                .filter(each -> each.path("point").equals(asked.path("point"))
+                        && each.path("component").equals(asked.path("component")))
+                .findFirst()
+                .orElseThrow();
+        String typed =
+                switch (line.path("kind").asString()) {
+                    case "YES_NO" -> "yes";
+                    case "CHOICE" -> line.at("/options/0").asString();
+                    case "MONTH" -> "2026-03";
+                    case "QUANTITY" -> line.path("example").asString().split(",? or |, ")[0];
+                    case "LIST" -> line.path("example").asString();
+                    default -> "as on the plate";
+                };
+        if (line.path("pointless").isMissingNode() || line.path("pointless").isNull()) {
+            inspector
+                    .save(
+                            id,
+                            asked.path("point").asString(),
+                            asked.path("component").asString(),
+                            typed)
+                    .expect(201);
+        }
+    }
+
+    @Test
+    void anHourThatIsWalkedAsPlannedLeavesOpenWhatWasSaidBefore() {
+        String id = inspector.installation("LH-36");
+        int before = open(hour(id, 0));
+        JsonNode planned = hour(id, 60);
+        planned.path("lines").forEach(line -> answer(id, line));
+        int after = open(hour(id, 0));
+        assertThat(after - open(planned))
+                .as(
+                        "an answer may ask for more than was open before, but of %s to be closed most are",
+                        before - open(planned))
+                .isLessThan((before - open(planned)) / 4);
+    }
+
     @Test
     void aVisitConfinedToItsScopesAsksForTheirLinesAndTellsSo() {
         String id = inspector.installation("LH-36");
