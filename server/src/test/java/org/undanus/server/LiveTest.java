@@ -217,7 +217,10 @@ class LiveTest {
                 throw new IllegalStateException(e);
             }
         });
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
         while (acknowledged.get() < 20) {
+            assertThat(sending).as("still sending").isNotDone();
+            assertThat(System.nanoTime()).as("twenty are acknowledged in a minute").isLessThan(end);
             TimeUnit.MILLISECONDS.sleep(5);
         }
         UUID reading = UUID.randomUUID();

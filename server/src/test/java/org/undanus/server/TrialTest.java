@@ -109,11 +109,8 @@ class TrialTest {
 
     @Test
     void whatTouchesEverythingIsTriedToo() {
-        String yaml = lead.get(BOOKS)
-                .json()
-                .path("yaml")
-                .asString()
-                .replace("version: 10", "version: 11")
+        String yaml = BookText.next(
+                        lead.get(BOOKS).json().path("yaml").asString())
                 .replace("\nlimits:", "\ndecision-rule: plain\n\nlimits:");
         JsonNode trial = tried(yaml);
         assertThat(trial.path("state").asString()).isEqualTo("DONE");
@@ -149,17 +146,18 @@ class TrialTest {
     @Test
     void aTextThatLacksOrTurnsInACircleIsNotTried() {
         String yaml = lead.get(BOOKS).json().path("yaml").asString();
+        int next = BookText.version(yaml) + 1;
         lead.send("POST", BOOKS + "/trials", yaml.replaceFirst("papers.design-winter.*\n", ""), "text/plain")
                 .expect(422);
         assertThat(lead.send(
                                 "POST",
                                 BOOKS + "/trials",
-                                yaml.replaceFirst("extends: .*", "extends: {id: " + BOOK + ", version: 11}")
-                                        .replace("version: 10\n", "version: 11\n"),
+                                BookText.next(yaml)
+                                        .replaceFirst("extends: .*", "extends: {id: " + BOOK + ", version: " + next + "}"),
                                 "text/plain")
                         .expect(422)
                         .text())
-                .contains(BOOK + ", version 11");
+                .contains(BOOK + ", version " + next);
         assertThat(lead.send("POST", "/api/rule-books/sallowmere-2026-design/trials", yaml, "text/plain")
                         .expect(422)
                         .detail())
@@ -219,11 +217,8 @@ class TrialTest {
     @Test
     void whatWasTriedToItsEndIsPublishedToTheLetterOrItIsSaidWhyNot() {
         String book = "sallowmere-2026-design";
-        String yaml = lead.get("/api/rule-books/" + book)
-                .json()
-                .path("yaml")
-                .asString()
-                .replace("version: 10", "version: 11")
+        String yaml = BookText.next(
+                        lead.get("/api/rule-books/" + book).json().path("yaml").asString())
                 .replace("3 years", "5 years");
         assertThat(publish(yaml, "").expect(422).detail()).contains("not tried to its end");
         publish(yaml, "?untried=no").expect(422);

@@ -123,7 +123,7 @@ final class HeatFlowsDown implements Check {
         return pairs;
     }
 
-    /** The same, where both are read of one; else all there are. */
+    /** Subjects whose cold end belongs to this warm one: itself, where both are read of one; else all there are. */
     private static List<Subject> cold(Paper paper, Subject warm, Scope scope) {
         List<Subject> all = paper.facts().subjects(scope);
         return all.contains(warm) ? List.of(warm) : all;

@@ -59,12 +59,12 @@ abstract class SameNumbers implements JobCheck {
         return READ.contains(claim.key().point());
     }
 
-    /** The same readings on several jobs. */
+    /** Finds readings that stand alike on several jobs. */
     static SameNumbers ofReadings() {
         return new OfReadings();
     }
 
-    /** The same lengths of time on several jobs. */
+    /** Finds lengths of time that stand alike on several jobs. */
     static SameNumbers ofTimes() {
         return new OfTimes();
     }

@@ -158,7 +158,7 @@ public record Rise(
     }
 
     /**
-     * The same with its uncertainty: of the fit, and of a gauge that shows all of it too high or low.
+     * Where the pressure would come to rest without a leak, Pa, with its uncertainty: of the fit, and of a gauge that shows all of it too high or low.
      *
      * @param gain share by which it may, as a standard uncertainty
      */

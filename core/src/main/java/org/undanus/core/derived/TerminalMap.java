@@ -49,12 +49,12 @@ public record TerminalMap(List<Wire> wires) implements Notation.Listing {
         return OUTDOOR + wire.group + wire.outdoor;
     }
 
-    /** The same at the indoor unit. */
+    /** The name a drawing gives to a terminal of the indoor unit. */
     public static String indoorThing(String mark) {
         return INDOOR + mark;
     }
 
-    /** The same of a terminal that no wire is on. */
+    /** The name a drawing gives to a terminal of the outdoor unit that no wire is on. */
     public static String outdoorThing(String mark) {
         return OUTDOOR + mark;
     }

@@ -115,7 +115,7 @@ public record Drawing(
                     new Element.Words(text, at, NO_SIZE, Arrays.asList(sides), Weight.QUIET, false, Optional.empty()));
         }
 
-        /** The same, standing for something. */
+        /** An aside that stands for something: words that stay away where there is no room for them. */
         public Builder aside(Text text, Place at, Standing standing, Side... sides) {
             return add(new Element.Words(
                     text, at, NO_SIZE, Arrays.asList(sides), Weight.PLAIN, false, Optional.of(standing)));

@@ -44,7 +44,7 @@ public record Standing(
         return new Standing(Optional.empty(), Optional.empty(), Optional.of(line), Optional.empty());
     }
 
-    /** The same, read on a line. */
+    /** This, as read on a line. */
     public Standing on(PointKey where) {
         return new Standing(verdict, judgement, Optional.of(where), thing);
     }
@@ -54,7 +54,7 @@ public record Standing(
         return new Standing(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(id));
     }
 
-    /** The same, of a thing that was drawn. */
+    /** This, as of a thing that somebody drew. */
     public Standing ofDrawn(String id) {
         return new Standing(verdict, judgement, line, Optional.of(id));
     }

@@ -83,12 +83,12 @@ public final class LoggerFile {
             }
         }
 
-        /** The same with other columns. */
+        /** This dialect with other columns. */
         Dialect with(List<String> others) {
             return new Dialect(encoding, delimiter, decimalComma, headings, clock, time, parted, zone, start, others);
         }
 
-        /** The same with another number of rows before the first sample. */
+        /** This dialect with another number of rows before the first sample. */
         Dialect after(int rows) {
             return new Dialect(encoding, delimiter, decimalComma, rows, clock, time, parted, zone, start, columns);
         }

@@ -89,7 +89,7 @@ public final class LoggerGuess {
     }
 
     /**
-     * The same way of writing with the columns that the file has when it is read so.
+     * This way of writing with the columns that the file has when it is read so.
      *
      * @throws TraceCsv.Unreadable where a row then has no time and value
      */

@@ -157,12 +157,12 @@ public final class Point {
         return changed(point -> point.optional = true);
     }
 
-    /** The same, to be read from this stage on. */
+    /** This point, to be read from a stage on. */
     public Point dueAt(Stage first) {
         return changed(point -> point.due = first);
     }
 
-    /** The same, to be read before walls and covers are closed. */
+    /** This point, to be read before walls and covers are closed. */
     public Point hiddenLater() {
         return changed(point -> {
             point.due = Stage.BEFORE_COVER;
@@ -170,23 +170,23 @@ public final class Point {
         });
     }
 
-    /** The same, asked only where another of the same unit or of the system has been answered so. */
+    /** This point, asked only where another of the same unit or of the system has been answered so. */
     public Point onlyWhere(Point on, String... answers) {
         return changed(point -> point.condition = Optional.of(new Condition(on, List.of(answers))));
     }
 
-    /** The same, of something that holds only for the state in which it was read. */
+    /** This point, of something that holds only for the state in which it was read. */
     public Point during(Point state) {
         return changed(point -> point.during = Optional.of(state));
     }
 
-    /** The same, by other words that people say for it. */
+    /** This point, by other words that people say for it. */
     public Point called(String... words) {
         return changed(point -> point.aliases = List.of(words));
     }
 
     /**
-     * The same, mostly read in other units than what it measures is.
+     * This point, mostly read in other units than what it measures is.
      *
      * @param example as it may be typed
      */

@@ -59,7 +59,7 @@ public final class SpokenRun {
     /** What takes the value before back, with the new one after it. */
     private static final Pattern CORRECTION = Pattern.compile(
             "(?:no|sorry|correction|make that|i mean|rather)\\b[\\s:]*(?=[-−+.#½¼¾\\d])", Pattern.CASE_INSENSITIVE);
-    /** The same, the new value being said after a pause. */
+    /** Words that take the last value back, the new one being said after a pause. */
     private static final Pattern TAKEN_BACK =
             Pattern.compile("no|sorry|no sorry|correction|make that|i mean|rather", Pattern.CASE_INSENSITIVE);
 

@@ -73,7 +73,7 @@ public final class Bundle {
         return growth.clone();
     }
 
-    /** The same bundle turned so that one circle lies lowest. */
+    /** This bundle turned so that one circle lies lowest. */
     public Bundle withLowest(int index) {
         Circle low = circles.get(index);
         double turn = -Math.PI / 2 - Math.atan2(low.y, low.x);

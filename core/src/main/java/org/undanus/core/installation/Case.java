@@ -82,12 +82,12 @@ public record Case(
         return new Case(site, components, sheets, on, stage, replacement, toolcase, Optional.of(drawn), added, traces);
     }
 
-    /** The same as of another visit. */
+    /** This case as of another visit. */
     public Case at(Stage other, LocalDate day) {
         return new Case(site, components, sheets, day, other, replacement, toolcase, plan, added, traces);
     }
 
-    /** The same as put right: other units, or other work. */
+    /** This case as put right: other units, or other work. */
     public Case corrected(List<Component> units, boolean replaces) {
         return new Case(site, units, sheets, on, stage, replaces, toolcase, plan, added, traces);
     }

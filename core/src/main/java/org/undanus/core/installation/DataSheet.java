@@ -284,7 +284,7 @@ public record DataSheet(
                 List.of());
     }
 
-    /** The same with one more value. */
+    /** This sheet with one more value. */
     public DataSheet with(SheetValue what, Quantity value) {
         Map<SheetValue, Quantity> more = new EnumMap<>(SheetValue.class);
         more.putAll(values);

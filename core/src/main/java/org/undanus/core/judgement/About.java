@@ -92,7 +92,7 @@ public record About(
                 id, station, scope, title, severity, sources, needs, limits, List.of(needed), topic, cautions, stops);
     }
 
-    /** The same, whose judgement rests on what another comes to as well: what a rule book says of that one touches it too. */
+    /** This requirement, resting on what another one comes to as well: what a rule book says of that one touches it too. */
     public About restingOn(About other) {
         return new About(
                 id,
@@ -132,7 +132,7 @@ public record About(
                 id, station, scope, title, severity, sources, needs, limits, settings, topic, List.of(words), stops);
     }
 
-    /** The same, failing which everybody leaves: nothing else is judged of that visit before somebody has seen to it. */
+    /** This requirement as one at whose failure everybody leaves: nothing else is judged of that visit before somebody has seen to it. */
     public About stopping() {
         return new About(id, station, scope, title, severity, sources, needs, limits, settings, topic, cautions, true);
     }

@@ -29,7 +29,7 @@ public final class Answered implements Requirement {
                 Map.of());
     }
 
-    /** The same, where this answer comes to that. */
+    /** This requirement with one more answer and the verdict it comes to. */
     public Answered when(String option, Verdict verdict, String because, String remedy) {
         if (!point.options().contains(option)) {
             throw new IllegalArgumentException(point.id() + " has no answer " + option);

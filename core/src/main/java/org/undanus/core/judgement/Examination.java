@@ -112,19 +112,19 @@ public final class Examination {
         return of(facts, evidence, rules, about, Subject.of(subject));
     }
 
-    /** The same of a part. */
+    /** Looks at a unit or a part as a requirement would, without judging: for drawings. */
     public static Examination of(Case facts, Evidence evidence, RuleBook rules, About about, Subject subject) {
         return new Examination(
                 facts, evidence, rules, about, subject, about.topic().map(rules::school), new HashMap<>());
     }
 
-    /** The same examination, still judging the same subject, but reading the points of another unit. */
+    /** This examination, still judging its own subject, but reading the points of another unit. */
     public Examination at(Component other) {
         return new Examination(
                 facts, evidence, rules, about, judged, Subject.of(other), school, basis, setAside, notes, shared);
     }
 
-    /** The same, reading the points of another part. */
+    /** This examination, still judging its own subject, but reading the points of another part. */
     public Examination at(Subject other) {
         return new Examination(facts, evidence, rules, about, judged, other, school, basis, setAside, notes, shared);
     }
@@ -334,12 +334,12 @@ public final class Examination {
         return step(point, read.quantity().dimension(), read.resolution());
     }
 
-    /** The same of a curve. */
+    /** The smallest step that a curve could show, in SI: the coarser of its instrument's and its file's. */
     public double step(Point point, Trace trace) {
         return step(point, trace.dimension(), trace.resolution());
     }
 
-    /** The same of a value written among others. */
+    /** The smallest step that a value written among others could show, in SI: the coarser of its instrument's and its last digit's. */
     public double step(Point point, Dimension dimension, double written) {
         return Math.max(accuracy(point, dimension).resolution(), written);
     }
@@ -457,7 +457,7 @@ public final class Examination {
     }
 
     /**
-     * The same, where what they must come to is known already.
+     * <em>Not shown</em> for want of readings, where what they must come to is known already.
      *
      * @param target completes the remedy: {@code It must fall 34 mm.}
      */

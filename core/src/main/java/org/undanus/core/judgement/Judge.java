@@ -40,12 +40,12 @@ public final class Judge {
         this.listener = listener;
     }
 
-    /** The same judge; a requirement's exception becomes <em>Refer</em> in its judgement and is told to the listener. */
+    /** A judge that goes on where a requirement throws: its judgement becomes <em>Refer</em>, and the listener is told. */
     public Judge containing(FailureListener told) {
         return new Judge(requirements, Optional.of(told));
     }
 
-    /** The same judge of some requirements alone, by their ids. */
+    /** A judge of some of its requirements alone, by their ids. */
     public Judge only(Set<String> ids) {
         return new Judge(
                 requirements.stream()
@@ -64,7 +64,7 @@ public final class Judge {
     }
 
     /**
-     * The same with what each judgement rests on.
+     * Judges a case, and tells with it what each judgement rests on.
      *
      * @param last how it was judged before: what none of the changes touches is taken over
      */

@@ -82,7 +82,7 @@ public record Judgement(
                 .or(() -> evidence.stream().findFirst());
     }
 
-    /** The same with a sentence more: what was computed all the same, though it could not be judged by. */
+    /** This judgement with one sentence more: what was computed all the same, though it could not be judged by. */
     public Judgement saying(Text more) {
         return new Judgement(
                 about,

@@ -15,7 +15,7 @@ public record Judgements(List<Judgement> all) {
         return find(requirement.id(), component);
     }
 
-    /** The same of a requirement that one look at a point settles, which goes by the point's name. */
+    /** What a requirement comes to that one look at a point settles, and which goes by the point's name; empty where it is not judged. */
     public Optional<Judgement> find(Point observed, String component) {
         return find(observed.id(), component);
     }

@@ -50,7 +50,7 @@ public final class MeteredAsListed {
                         said(wanted))));
     }
 
-    /** The same of any indoor unit. */
+    /** What is wrong with the metering of the first indoor unit that is not metered as its pair is listed; empty where all are. */
     public static Optional<Text> wrong(Examination x) {
         return x.facts().components().stream()
                 .filter(unit -> !unit.outdoor())

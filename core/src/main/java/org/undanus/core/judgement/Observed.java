@@ -41,12 +41,12 @@ public final class Observed implements Requirement {
         return new Observed(about, point, true, Verdict.FAILS, good, bad, remedy);
     }
 
-    /** The same, where no is for the authority or a licensed person to decide. */
+    /** This requirement with <em>Refer</em> for no: the authority or a licensed person decides. */
     public Observed elseRefer() {
         return new Observed(about, point, wanted, Verdict.REFER, good, bad, remedy);
     }
 
-    /** The same, where no is the good answer; the sentences change places with it. */
+    /** This requirement with no as the good answer; the sentences change places with it. */
     public Observed not() {
         return new Observed(about, point, false, otherwise, good, bad, remedy);
     }

@@ -38,7 +38,7 @@ public final class WithinLimits implements Requirement {
         return new WithinLimits(about, point, key, List.of(), remedy);
     }
 
-    /** The same, held against values of the unit's data sheet too. */
+    /** This requirement, held against values of the unit's data sheet too. */
     public WithinLimits sheet(SheetLimit... given) {
         return new WithinLimits(about, point, key, List.of(given), remedy);
     }

@@ -89,7 +89,7 @@ public record StationPlan(
                 Optional.empty());
     }
 
-    /** The same with its figures. */
+    /** This plan with its figures. */
     public StationPlan drawnBy(Figures... drawn) {
         return new StationPlan(
                 station,
@@ -105,7 +105,7 @@ public record StationPlan(
                 charts);
     }
 
-    /** The same with an aid. */
+    /** This plan with an aid. */
     public StationPlan with(Aid aid) {
         return new StationPlan(
                 station,
@@ -121,7 +121,7 @@ public record StationPlan(
                 charts);
     }
 
-    /** The same with a list of standard sizes. */
+    /** This plan with a list of standard sizes. */
     public StationPlan sizes(String list, Dimension dimension) {
         return new StationPlan(
                 station,
@@ -137,13 +137,13 @@ public record StationPlan(
                 charts);
     }
 
-    /** The same with tables to choose between. */
+    /** This plan with tables to choose between. */
     public StationPlan tables(Map<String, Set<String>> choices) {
         return new StationPlan(
                 station, points, requirements, figures, aids, sizes, choices, precedents, holdings, marking, charts);
     }
 
-    /** The same, after another station. */
+    /** This plan, to be walked after another station. */
     public StationPlan after(Station earlier, String consequence) {
         List<Precedent> more = new ArrayList<>(precedents);
         more.add(new Precedent(earlier, consequence));
@@ -151,7 +151,7 @@ public record StationPlan(
                 station, points, requirements, figures, aids, sizes, tables, more, holdings, marking, charts);
     }
 
-    /** The same, with what is left alone for a while. */
+    /** This plan with what is left alone for a while. */
     public StationPlan holding(Holding... held) {
         return new StationPlan(
                 station,
@@ -167,7 +167,7 @@ public record StationPlan(
                 charts);
     }
 
-    /** The same with what can be marked on its curves while they are taken. */
+    /** This plan with what can be marked on its curves while they are taken. */
     public StationPlan marked(Marking marks) {
         return new StationPlan(
                 station,
@@ -183,7 +183,7 @@ public record StationPlan(
                 charts);
     }
 
-    /** The same with curves that can be looked at closely. */
+    /** This plan with curves that can be looked at closely. */
     public StationPlan charted(Charts curves) {
         return new StationPlan(
                 station,

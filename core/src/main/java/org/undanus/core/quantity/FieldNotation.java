@@ -104,7 +104,7 @@ public final class FieldNotation {
     }
 
     /**
-     * The same of something that is mostly read in certain units.
+     * Reads one quantity of something that is mostly read in certain units, of which it is known what is usual.
      *
      * @param units symbols of those offered where one was left out
      */

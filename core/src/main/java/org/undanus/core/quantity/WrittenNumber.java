@@ -192,7 +192,7 @@ record WrittenNumber(
                 ambiguous);
     }
 
-    /** The same with its mark parting thousands instead of decimals. */
+    /** This number with its mark parting thousands instead of decimals. */
     WrittenNumber asThousands() {
         double thousand = 1000;
         return new WrittenNumber(

@@ -37,7 +37,7 @@ public record Computation(
         this(id, station, title, source, inputs, steps, Optional.empty());
     }
 
-    /** The same, which draws what it computes. */
+    /** This computation, drawing what it computes. */
     Computation drawnBy(Function<Typed, Drawing> drawing) {
         return new Computation(id, station, title, source, inputs, steps, Optional.of(drawing));
     }

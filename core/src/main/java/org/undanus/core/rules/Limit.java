@@ -23,7 +23,7 @@ public record Limit(Authority authority, Bound bound, Quantity value, String sou
         this(authority, bound, value, source, 0);
     }
 
-    /** The same limit, known only as well as what it was computed from. */
+    /** This limit, known only as well as what it was computed from. */
     public Limit within(double uncertainty) {
         return new Limit(authority, bound, value, source, uncertainty);
     }

@@ -48,13 +48,20 @@ class JudgeTest {
                 .noneMatch(j -> j.verdict() == Verdict.MEETS || j.verdict() == Verdict.FAILS);
     }
 
+    /** Two cases made of the same, each its own objects: nothing of a judgement hangs on which of them is judged, or when. */
     @Test
     void sameInputsSameJudgements() {
-        CaseFixture fixture = new CaseFixture()
-                .outdoor("plate.model", "WS-12")
+        assertThat(readOn(new CaseFixture()).judgements())
+                .isEqualTo(readOn(new CaseFixture()).judgements())
+                .isNotEqualTo(readOn(new CaseFixture())
+                        .outdoor("electrical.device-rating", "40 A")
+                        .judgements());
+    }
+
+    private static CaseFixture readOn(CaseFixture fixture) {
+        return fixture.outdoor("plate.model", "WS-12")
                 .outdoor("siting.outdoor-clearance-front", "37 in")
                 .outdoor("electrical.device-rating", "30 A");
-        assertThat(fixture.judgements()).isEqualTo(fixture.judgements());
     }
 
     @Test

@@ -138,14 +138,14 @@ class RuleBookReaderTest {
                         .problems())
                 .anySatisfy(p -> {
                     assertThat(p.key()).isEqualTo("extends");
-                    assertThat(p.message()).contains("general-nothing, version 7 here");
+                    assertThat(p.message()).containsPattern("general-nothing, version \\d+ here");
                 });
-        assertThat(refused(BOROUGH.replace("{id: general-plate, version: 7}", "general-plate")))
+        assertThat(refused(BOROUGH.replaceFirst("\\{id: general-plate, version: \\d+}", "general-plate")))
                 .isNotNull();
         assertThat(refused(BOROUGH.replace("  programme:\n    kind: programme", "  code:\n    kind: programme")))
                 .hasMessageContaining("names the authority \"code\" already");
         assertThat(refused(BOROUGH.replaceAll("(?m)^  papers.design-(?:winter|summer):.*\n", "")
-                        .replace("version: 10", "version: x")))
+                        .replaceFirst("(?m)^version: \\d+", "version: x")))
                 .as("only a general book may leave it open; all are said at once, beside what else is wrong")
                 .hasMessageContaining(
                         "papers.design-summer (Design outdoor temperature, summer, as 75 °F or 24 °C), papers.design-winter (")

@@ -9,7 +9,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.RandomCases;
@@ -22,12 +24,14 @@ import org.undanus.core.rules.RuleBook;
 
 /**
  * What random cases came to, as recorded: a change of any formula, limit or sentence shows as a difference to be read and
- * accepted ({@code ./undanus accept}). Of derivation and margin bar only a sum is kept.
+ * accepted ({@code ./undanus accept}).
  */
 class RecordedJudgementsTest {
     private static final String RECORD = "recorded-judgements.txt";
     private static final Path KEPT = Path.of("src/test/resources/org/undanus/core/station", RECORD);
     private static final int CASES = 36;
+    /** Of so many cases one is kept with how each judgement follows; all of them would be more than anybody reads. */
+    private static final int EXPLAINED_EVERY = 9;
 
     @Test
     void judgementsAreThoseRecorded() throws IOException {
@@ -36,10 +40,11 @@ class RecordedJudgementsTest {
             Random random = new Random(1000 + seed);
             Case facts = RandomCases.facts(random);
             RuleBook rules = seed % 2 == 0 ? CaseFixture.PLATE_BOOK : CaseFixture.DESIGN_BOOK;
+            boolean explained = seed % EXPLAINED_EVERY == 0;
             now.append("# case ").append(seed).append('\n');
             Walk.judge()
                     .judge(facts, RandomCases.usual(random, facts), rules)
-                    .forEach(judgement -> now.append(line(judgement)).append('\n'));
+                    .forEach(judgement -> now.append(line(judgement, explained)).append('\n'));
         }
         if (Boolean.getBoolean("golden.update")) {
             Files.writeString(KEPT, now);
@@ -53,7 +58,7 @@ class RecordedJudgementsTest {
         }
     }
 
-    private static String line(Judgement judgement) {
+    private static String line(Judgement judgement, boolean explained) {
         String others = judgement.otherSchools().stream()
                 .map(other -> " | " + other.verdict() + " " + other.because())
                 .collect(Collectors.joining());
@@ -61,26 +66,31 @@ class RecordedJudgementsTest {
                 + judgement
                         .remedy()
                         .map(remedy -> " > " + remedy.in(UnitSystem.US))
-                        .orElse("") + others + " #"
-                + Integer.toHexString(explained(judgement).hashCode());
+                        .orElse("") + others
+                + (explained ? explained(judgement) : "");
     }
 
+    /** How it follows, a line each step, and its margin bar. */
     private static String explained(Judgement judgement) {
-        String steps = judgement.derivation().stream()
-                .map(step -> step.name() + step.how() + step.value() + step.source())
-                .collect(Collectors.joining("\n"));
-        String bar = judgement
-                .comparison()
-                .map(MarginBar::of)
-                .map(b -> Text.of("{}", b.reading()) + b.ticks().toString() + Math.round(1000 * b.needle()) + " "
-                        + Math.round(1000 * b.permittedFrom()) + " " + Math.round(1000 * b.permittedTo()) + " "
-                        + Math.round(1000 * b.whiskerFrom()) + " " + Math.round(1000 * b.whiskerTo()))
-                .orElse("");
-        return steps
-                + bar
-                + judgement.otherSchools().stream()
-                        .map(RecordedJudgementsTest::explained)
-                        .collect(Collectors.joining())
-                + judgement.evidence();
+        return Stream.of(
+                        judgement.derivation().stream()
+                                .map(step -> step.name() + " | " + step.how() + " | " + step.value() + " | "
+                                        + step.source()),
+                        judgement.comparison().map(MarginBar::of).map(RecordedJudgementsTest::drawn).stream(),
+                        judgement.otherSchools().stream()
+                                .map(other -> "by another school" + explained(other).replace("\n", "\n  ")))
+                .flatMap(Function.identity())
+                .map(line -> "\n    " + line)
+                .collect(Collectors.joining());
+    }
+
+    private static String drawn(MarginBar bar) {
+        return Text.of("bar {}", bar.reading()) + " at " + thousandths(bar.needle()) + " of " + bar.ticks()
+                + ", permitted " + thousandths(bar.permittedFrom()) + " to " + thousandths(bar.permittedTo())
+                + ", whisker " + thousandths(bar.whiskerFrom()) + " to " + thousandths(bar.whiskerTo());
+    }
+
+    private static long thousandths(double share) {
+        return Math.round(1000 * share);
     }
 }

@@ -182,7 +182,7 @@ public class CommissioningRecords {
         }
     }
 
-    /** The same once more, from a second click or a second hand, is none. */
+    /** A record that is brought in once more, by a second click or a second hand, is none. */
     private void requireNew(CaseFile file, String signedBy, LocalDate day, List<ClaimRow> claims) {
         List<RecordRow> before = of(file);
         if (before.size() >= MOST_RECORDS) {

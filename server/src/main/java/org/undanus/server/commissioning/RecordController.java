@@ -310,7 +310,7 @@ class RecordController {
                 records.bring(id, reference -> RecordSheet.read(table), person).id());
     }
 
-    /** The same as JSON. */
+    /** The template of a record, filled as far as the installation is known, as JSON. */
     @GetMapping("/installations/{id}/record-template.json")
     FilledTemplate jsonTemplate(@PathVariable String id, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);

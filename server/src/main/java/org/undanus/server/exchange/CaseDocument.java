@@ -65,7 +65,7 @@ record CaseDocument(
             Optional<List<FileRecord>> files,
             Optional<List<JudgementRecord>> judgements) {
 
-        /** The same, what it holds of files beside it. */
+        /** This installation with what it holds of files beside it. */
         InstallationRecord with(
                 Optional<List<PhotoRecord>> otherPhotos,
                 Optional<List<TraceRecord>> otherTraces,
@@ -144,7 +144,7 @@ record CaseDocument(
             @Schema(type = "string", format = "byte") Optional<FileContent> content,
             Optional<String> file) {
 
-        /** The same, its content beside it. */
+        /** This photo with its content in a file beside the document. */
         PhotoRecord in(String name) {
             return new PhotoRecord(
                     point,
@@ -174,7 +174,7 @@ record CaseDocument(
             @Schema(type = "string", format = "byte") Optional<FileContent> content,
             Optional<String> file) {
 
-        /** The same, its content beside it. */
+        /** This curve with its content in a file beside the document. */
         TraceRecord in(String name) {
             return new TraceRecord(sha256, point, Optional.empty(), Optional.of(name));
         }
@@ -200,7 +200,7 @@ record CaseDocument(
             @Schema(type = "string", format = "byte") Optional<FileContent> content,
             Optional<String> file) {
 
-        /** The same, its content beside it. */
+        /** This file with its content in a file beside the document. */
         FileRecord in(String other) {
             return new FileRecord(
                     correction,

@@ -125,7 +125,7 @@ public class CaseExport {
     }
 
     /**
-     * The same with the photos as files beside the document, written out one after another.
+     * A case with its photos as files beside the document, written out one after another.
      *
      * @throws UnsuitableException where it would be larger than what can be imported again
      */

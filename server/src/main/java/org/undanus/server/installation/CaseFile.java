@@ -105,7 +105,7 @@ public final class CaseFile {
         return judgements;
     }
 
-    /** The same, of which only what changed since another state of it is judged anew. */
+    /** This file, of which only what changed since another state of it is judged anew. */
     synchronized CaseFile after(CaseFile last) {
         before = last.judged();
         return this;
@@ -147,7 +147,7 @@ public final class CaseFile {
                     .orElseThrow();
         }
 
-        /** The same, as of another of its visits: for what is read in from files. */
+        /** This header as of another of its visits: for what is read in from files. */
         public Header at(Visit visit) {
             return new Header(
                     id,
@@ -191,7 +191,7 @@ public final class CaseFile {
         }
     }
 
-    /** The same installation with other facts: to see what a change would bring. */
+    /** This installation with other facts: to see what a change would bring. */
     public CaseFile with(Case other) {
         return new CaseFile(header, other, known, rules, judge, judged());
     }
@@ -200,18 +200,18 @@ public final class CaseFile {
         return new CaseFile(header, other, new Known(known.rows, tried), rules, judge, judged());
     }
 
-    /** The same as it was at one of its visits, with what had been read by then. */
+    /** This installation as it was at one of its visits, with what had been read by then. */
     public CaseFile at(Visit visit, Evidence readByThen) {
         Case then = facts.at(visit.stage(), visit.on());
         return new CaseFile(header.at(visit), then, new Known(known.rows, readByThen), rules, judge, Optional.empty());
     }
 
-    /** The same, held against another rule book. */
+    /** This installation, held against another rule book. */
     public CaseFile by(RuleBook other) {
         return new CaseFile(header, facts, known, other, judge, Optional.empty());
     }
 
-    /** The same as its entry in the register would have it: with other units, other work, another book. */
+    /** This installation as its entry in the register would have it: with other units, other work, another book. */
     CaseFile corrected(Header other, Case put, RuleBook by) {
         return new CaseFile(other, put, known, by, judge, Optional.empty());
     }
@@ -223,7 +223,7 @@ public final class CaseFile {
                 .toList();
     }
 
-    /** The same installation after another reading. */
+    /** This installation after another reading. */
     public CaseFile with(Reading added) {
         Known more = new Known(known.rows + 1, evidence().with(added));
         return new CaseFile(header, facts, more, rules, judge, judged(), lines);
@@ -306,7 +306,7 @@ public final class CaseFile {
         return linesRead(lines());
     }
 
-    /** The same at one station. */
+    /** How far the present visit came at one station. */
     public LinesRead linesRead(Station station) {
         return linesRead(lines(station));
     }

@@ -81,7 +81,7 @@ public class CaseFiles {
         private static final int LONGEST = 200;
         private static final int LONGEST_CREW = 120;
 
-        /** The same rules from whichever side it comes in. */
+        /** What an installation that is opened must be, from whichever side it comes in. */
         private void requireSuitable() {
             if (!REFERENCE.matcher(reference).matches()) {
                 throw new UnsuitableException(

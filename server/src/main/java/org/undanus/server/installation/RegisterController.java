@@ -300,7 +300,7 @@ class RegisterController {
                 strip.dueThisWeek());
     }
 
-    /** The same as a table for other programs, every row that fits. */
+    /** The register as a table for other programs, every row that fits. */
     @GetMapping(value = "/register.csv", produces = "text/csv")
     ResponseEntity<byte[]> csv(@ParameterObject @Valid Asked asked, @AuthenticationPrincipal Person person) {
         List<RegisterEntry> entries = standings

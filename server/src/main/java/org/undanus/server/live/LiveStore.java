@@ -455,7 +455,7 @@ public class LiveStore {
         return mapper.marks(listening.id());
     }
 
-    /** The same counted from the line's first sample; empty where nothing is marked, or nothing came yet. */
+    /** Marks counted from the line's first sample; empty where nothing is marked, or nothing came yet. */
     @Transactional(readOnly = true)
     public Optional<Marks> counted(Listening listening) {
         List<LiveMark> marks = mapper.marks(listening.id());

@@ -108,7 +108,7 @@ class ReportController {
         return download(id, asked, person, request, Reports.Document.OWNERS_PAGE, "-owner");
     }
 
-    /** The same for a telephone. */
+    /** The owner's page for a telephone. */
     @GetMapping(value = "/owner.html", produces = MediaType.TEXT_HTML_VALUE)
     ResponseEntity<String> ownerOnScreen(
             @PathVariable String id,

@@ -165,7 +165,7 @@ class Reports {
         return note;
     }
 
-    /** The same as a page of its own for a screen. */
+    /** The report as a page of its own for a screen. */
     String html(CaseFile file, Wanted wanted, Person person) {
         return gate.through(
                 () -> page(model(file, corrections.of(file), photos.of(file), wanted, person), wanted, ALL));

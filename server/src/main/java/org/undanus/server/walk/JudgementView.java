@@ -81,7 +81,7 @@ public record JudgementView(
             Optional<String> grade,
             Optional<String> by) {}
 
-    /** The same requirement by another school. */
+    /** What the requirement comes to by another school. */
     public record SchoolView(String title, Verdict verdict, String because, Optional<BarView> bar) {}
 
     public static JudgementView of(Judgement judgement, Evidence evidence, UnitSystem units) {

@@ -127,7 +127,7 @@ final class Trim {
                                         : "By weight no more is in it than the lines ask for: look for another cause before any is recovered."));
     }
 
-    /** The same of a cycle that the charge is known to be the fault of. */
+    /** How much to add or recover where the charge is known to be at fault. */
     static Text byCharge(Examination x, boolean add) {
         Optional<Double> off = off(x);
         return full(off, add).orElseGet(() -> amount(x, off, add));

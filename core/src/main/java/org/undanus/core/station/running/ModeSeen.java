@@ -51,7 +51,7 @@ final class ModeSeen implements Requirement {
         return new ModeSeen(mode, Optional.of(weather), "", Optional.empty());
     }
 
-    /** The same, of systems that have something to run so. */
+    /** This requirement, of those systems alone that have something to run so. */
     ModeSeen where(Predicate<Case> there) {
         return new ModeSeen(mode, weather, otherwise, Optional.of(there));
     }

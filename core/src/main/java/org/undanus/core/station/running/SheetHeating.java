@@ -56,7 +56,7 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
                                 "Bring the maker's capacity table, or come back in weather that it covers."));
     }
 
-    /** The same where no sheet is asked. */
+    /** Why a heating reading of this unit shows nothing, or does not apply, whatever a sheet tells; empty where it can be judged. */
     static Optional<Judgement> unread(Examination x, Point... needed) {
         if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("heating")) {
             return Optional.of(

@@ -59,7 +59,7 @@ final class Clearance {
     }
 
     /**
-     * The same, where a drawing that shows nothing there settles it.
+     * Judges a distance that a drawing which shows nothing there settles.
      *
      * @param there whether the unit stands in a drawing at all
      * @param nothing the sentence for a drawing that shows nothing
@@ -79,7 +79,7 @@ final class Clearance {
     }
 
     /**
-     * The same for a distance on an indoor unit's wall.
+     * Judges a distance on an indoor unit's wall.
      *
      * @param found what the wall's elevation shows
      */
