@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.stream.Stream;
+import org.undanus.server.problem.StartRefusedException;
 
 /** The folder the data are kept in, looked at before anything is started. */
 record DataFolder(Path path) {

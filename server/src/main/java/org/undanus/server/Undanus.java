@@ -10,6 +10,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.undanus.server.backup.Backup;
 import org.undanus.server.backup.BackupCommands;
 import org.undanus.server.journal.JournalCheck;
+import org.undanus.server.problem.StartRefusedException;
 import org.undanus.server.seal.SealCheck;
 import org.undanus.server.signing.SigningKey;
 import org.undanus.server.simulated.SimulatedInstruments;

@@ -220,7 +220,9 @@ class LiveTest {
         long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
         while (acknowledged.get() < 20) {
             assertThat(sending).as("still sending").isNotDone();
-            assertThat(System.nanoTime()).as("twenty are acknowledged in a minute").isLessThan(end);
+            assertThat(System.nanoTime())
+                    .as("twenty are acknowledged in a minute")
+                    .isLessThan(end);
             TimeUnit.MILLISECONDS.sleep(5);
         }
         UUID reading = UUID.randomUUID();

@@ -31,7 +31,8 @@ class RuleBookTest {
         assertThat(books).hasSize(4);
         assertThat(books).extracting(b -> b.path("display").asString()).containsExactly("SI", "US", "SI", "US");
         assertThat(books.get(0).path("extending")).isEmpty();
-        assertThat(books.get(2).at("/extending/0").asString()).isEqualTo("Design-current practice, general, version "
+        assertThat(books.get(2).at("/extending/0").asString())
+                .isEqualTo("Design-current practice, general, version "
                         + BookText.version(ShippedRuleBooks.general().get(0)));
     }
 

@@ -25,6 +25,17 @@ class ServerArchitectureTest {
     }
 
     @Test
+    void whatStartsTheServerIsKnownToNoFeature() {
+        noClasses()
+                .that()
+                .resideInAPackage("org.undanus.server.*..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.undanus.server")
+                .check(ALL);
+    }
+
+    @Test
     void coreKnowsNothingOfTheServer() {
         noClasses()
                 .that()

@@ -109,8 +109,7 @@ class TrialTest {
 
     @Test
     void whatTouchesEverythingIsTriedToo() {
-        String yaml = BookText.next(
-                        lead.get(BOOKS).json().path("yaml").asString())
+        String yaml = BookText.next(lead.get(BOOKS).json().path("yaml").asString())
                 .replace("\nlimits:", "\ndecision-rule: plain\n\nlimits:");
         JsonNode trial = tried(yaml);
         assertThat(trial.path("state").asString()).isEqualTo("DONE");
@@ -153,7 +152,8 @@ class TrialTest {
                                 "POST",
                                 BOOKS + "/trials",
                                 BookText.next(yaml)
-                                        .replaceFirst("extends: .*", "extends: {id: " + BOOK + ", version: " + next + "}"),
+                                        .replaceFirst(
+                                                "extends: .*", "extends: {id: " + BOOK + ", version: " + next + "}"),
                                 "text/plain")
                         .expect(422)
                         .text())

@@ -7,9 +7,9 @@ import static org.undanus.core.audit.RecordLines.VOLTAGE;
 import java.util.List;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Subject;
+import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
-import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 

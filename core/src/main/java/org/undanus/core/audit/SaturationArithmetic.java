@@ -16,11 +16,11 @@ import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.fluid.Saturation;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
+import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 

@@ -2,8 +2,8 @@ package org.undanus.core.curve;
 
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.fluid.Nitrogen;
+import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Uncertain;
 

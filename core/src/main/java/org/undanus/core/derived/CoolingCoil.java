@@ -2,8 +2,8 @@ package org.undanus.core.derived;
 
 import java.util.OptionalDouble;
 import org.undanus.core.fluid.MoistAir;
+import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Root;
 import org.undanus.core.quantity.Temperature;
 
 /**

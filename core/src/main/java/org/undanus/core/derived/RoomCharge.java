@@ -7,8 +7,8 @@ import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.judgement.Examination;
+import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
 

@@ -1,6 +1,6 @@
 package org.undanus.core.derived;
 
-import org.undanus.core.quantity.Root;
+import org.undanus.core.numeric.Root;
 
 /**
  * Temperature of cold surfaces in humid air: steady heat flow through insulation, all temperatures in °C or all in K. Source:

@@ -4,7 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.undanus.core.quantity.Csv;
+import org.undanus.core.numeric.Csv;
 
 /**
  * A size of copper tube as sold for refrigerant, with what tables give for it. All lengths in metres, torques in newton metres.

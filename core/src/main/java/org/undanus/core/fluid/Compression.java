@@ -1,6 +1,6 @@
 package org.undanus.core.fluid;
 
-import org.undanus.core.quantity.Root;
+import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.Temperature;
 
 /**

@@ -7,7 +7,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.hipparchus.analysis.interpolation.SplineInterpolator;
 import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
-import org.undanus.core.quantity.Csv;
+import org.undanus.core.numeric.Csv;
 import org.undanus.core.quantity.Temperature;
 
 /**

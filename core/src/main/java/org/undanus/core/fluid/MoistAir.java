@@ -1,8 +1,8 @@
 package org.undanus.core.fluid;
 
 import java.util.Locale;
+import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Root;
 import org.undanus.core.quantity.Temperature;
 
 /**

@@ -3,10 +3,10 @@ package org.undanus.core.fluid;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.undanus.core.numeric.Csv;
+import org.undanus.core.numeric.MonotoneCurve;
+import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Csv;
-import org.undanus.core.quantity.MonotoneCurve;
-import org.undanus.core.quantity.Root;
 import org.undanus.core.quantity.Temperature;
 
 /**

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.regex.Pattern;
-import org.undanus.core.quantity.Csv;
+import org.undanus.core.numeric.Csv;
 
 /**
  * A refrigerant's identity. Source: refrigerants.csv beside this class (designation and safety class after ISO 817 and

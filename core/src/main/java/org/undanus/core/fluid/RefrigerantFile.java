@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import org.undanus.core.quantity.Csv;
+import org.undanus.core.numeric.Csv;
 import org.undanus.core.quantity.Temperature;
 
 /**

@@ -6,10 +6,10 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Collectors;
+import org.undanus.core.numeric.Csv;
+import org.undanus.core.numeric.MonotoneCurve;
+import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Csv;
-import org.undanus.core.quantity.MonotoneCurve;
-import org.undanus.core.quantity.Root;
 import org.undanus.core.quantity.Temperature;
 
 /**

@@ -11,8 +11,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.numeric.MonotoneCurve;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.MonotoneCurve;
 import org.undanus.core.quantity.Uncertain;
 
 class AirflowTest {

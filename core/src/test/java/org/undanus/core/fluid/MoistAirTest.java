@@ -8,8 +8,8 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 import java.util.Map;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
+import org.undanus.core.numeric.Csv;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Csv;
 import org.undanus.core.quantity.Temperature;
 
 class MoistAirTest {

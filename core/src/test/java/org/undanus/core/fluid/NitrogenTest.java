@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.undanus.core.numeric.Csv;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Csv;
 import org.undanus.core.quantity.Temperature;
 
 class NitrogenTest {

@@ -12,7 +12,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.undanus.core.quantity.Csv;
+import org.undanus.core.numeric.Csv;
 import org.undanus.core.quantity.Temperature;
 
 class RefrigerantFileTest {

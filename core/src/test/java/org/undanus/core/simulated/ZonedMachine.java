@@ -5,8 +5,8 @@ import org.undanus.core.fluid.Enthalpy;
 import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.fluid.Saturation;
+import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Root;
 import org.undanus.core.quantity.Temperature;
 
 /**

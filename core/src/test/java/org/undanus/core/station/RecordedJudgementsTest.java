@@ -78,14 +78,18 @@ class RecordedJudgementsTest {
                                         + step.source()),
                         judgement.comparison().map(MarginBar::of).map(RecordedJudgementsTest::drawn).stream(),
                         judgement.otherSchools().stream()
-                                .map(other -> "by another school" + explained(other).replace("\n", "\n  ")))
+                                .map(other ->
+                                        "by another school" + explained(other).replace("\n", "\n  ")))
                 .flatMap(Function.identity())
                 .map(line -> "\n    " + line)
                 .collect(Collectors.joining());
     }
 
     private static String drawn(MarginBar bar) {
-        return Text.of("bar {}", bar.reading()) + " at " + thousandths(bar.needle()) + " of " + bar.ticks()
+        String ticks = bar.ticks().stream()
+                .map(tick -> tick.label() + (tick.binds() ? " binds" : "") + " at " + thousandths(tick.position()))
+                .collect(Collectors.joining(", "));
+        return Text.of("bar {}", bar.reading()) + " at " + thousandths(bar.needle()) + ", " + ticks
                 + ", permitted " + thousandths(bar.permittedFrom()) + " to " + thousandths(bar.permittedTo())
                 + ", whisker " + thousandths(bar.whiskerFrom()) + " to " + thousandths(bar.whiskerTo());
     }

@@ -14,8 +14,8 @@ import javax.sql.DataSource;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
-import org.undanus.server.StartRefusedException;
 import org.undanus.server.journal.SignedHeads;
+import org.undanus.server.problem.StartRefusedException;
 import org.undanus.server.signing.SigningKey;
 
 /** Writes the database as it stands at one moment, with the journal's signed ends and the key, into one zip file. */

@@ -13,7 +13,7 @@ import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.springframework.util.FileSystemUtils;
-import org.undanus.server.StartRefusedException;
+import org.undanus.server.problem.StartRefusedException;
 
 /** What the start script's {@code backup} and {@code restore} do without an application of their own. */
 public final class BackupCommands {

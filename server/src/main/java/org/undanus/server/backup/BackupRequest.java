@@ -8,7 +8,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import org.undanus.server.StartRefusedException;
+import org.undanus.server.problem.StartRefusedException;
 
 /**
  * A wish for a backup, left in the data folder for the Undanus that has it open: whoever may write there may have a copy.

@@ -21,7 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.undanus.server.StartRefusedException;
+import org.undanus.server.problem.StartRefusedException;
 
 /**
  * The Ed25519 key (RFC 8032) that the journal's ends and sealed visits are signed with. It lies in a file of its own beside the

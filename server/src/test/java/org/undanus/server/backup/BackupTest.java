@@ -23,13 +23,13 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.WebApplicationType;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.undanus.server.Client;
-import org.undanus.server.StartRefusedException;
 import org.undanus.server.TestServer;
 import org.undanus.server.Undanus;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.JournalCheck;
+import org.undanus.server.problem.StartRefusedException;
 import org.undanus.server.seal.Seals;
 import org.undanus.server.signing.SigningKey;
 

@@ -1,6 +1,6 @@
 package org.undanus.core.station.access;
 
-import org.undanus.core.quantity.Root;
+import org.undanus.core.numeric.Root;
 
 /**
  * Whether a box goes through a rectangular opening, moved straight through along one of its axes. Its cross-section, p by q

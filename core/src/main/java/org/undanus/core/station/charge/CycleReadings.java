@@ -14,7 +14,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.Compression;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Examination;
-import org.undanus.core.quantity.Propagation;
+import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
 import org.undanus.core.station.charge.Diagnosis.Departure;

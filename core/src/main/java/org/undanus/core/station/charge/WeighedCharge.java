@@ -16,8 +16,8 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.Propagation;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 

@@ -1,4 +1,4 @@
-package org.undanus.server;
+package org.undanus.server.problem;
 
 /** Starting makes no sense here; the message says why in one line, for the person at the terminal. */
 public final class StartRefusedException extends RuntimeException {

@@ -1,4 +1,4 @@
-package org.undanus.core.quantity;
+package org.undanus.core.numeric;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

@@ -1,4 +1,4 @@
-package org.undanus.core.quantity;
+package org.undanus.core.numeric;
 
 import java.util.Arrays;
 

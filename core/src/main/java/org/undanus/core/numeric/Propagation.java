@@ -1,6 +1,7 @@
-package org.undanus.core.quantity;
+package org.undanus.core.numeric;
 
 import java.util.function.ToDoubleFunction;
+import org.undanus.core.quantity.Uncertain;
 
 /**
  * Carries uncertainty through a function by central differences of the function itself (JCGM 100, 5.1). Correlation

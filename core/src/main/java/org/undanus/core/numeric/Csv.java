@@ -1,4 +1,4 @@
-package org.undanus.core.quantity;
+package org.undanus.core.numeric;
 
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
