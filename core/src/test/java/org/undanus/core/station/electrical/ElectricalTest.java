@@ -124,7 +124,7 @@ class ElectricalTest {
         "8 AWG, copper, 75, 86 °F, MEETS", // 50 A, held to 40 A by 60 °C terminals
         "10 AWG, copper, 90, 86 °F, MEETS", // 40 A, held to 30 A by the terminals
         "10 AWG, copper, 90, 130 °F, MEETS", // 40 × √(35.6/60) = 30.8 A, held to 30 A by the terminals
-        "10 AWG, copper, 90, 140 °F, FAILS", // 40 × √(30/60) = 28.3 A, for which the air's reading is too coarse
+        "10 AWG, copper, 90, 150 °F, FAILS", // 40 × √(24.4/60) = 25.5 A
         "12 AWG, copper, 75, 86 °F, FAILS",
         "10 AWG, aluminium, 75, 86 °F, FAILS",
         "11 AWG, copper, 75, 86 °F, REFER",
