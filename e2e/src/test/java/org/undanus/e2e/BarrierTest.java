@@ -62,7 +62,7 @@ class BarrierTest extends BrowserTest {
                 page.getByRole(AriaRole.HEADING).first().waitFor();
                 barriers(page, path + ", " + theme);
             }
-            for (String part : List.of("/after", "/report", "/record", "/site", "/bench/running")) {
+            for (String part : List.of("/after", "/report", "/record", "/site", "/bench/evacuation")) {
                 page.navigate(installation + part);
                 page.getByRole(AriaRole.HEADING).first().waitFor();
                 barriers(page, part + ", " + theme);
