@@ -3,7 +3,8 @@ import { said, unsay } from "./notice";
 </script>
 
 <template>
-  <div class="strip" aria-live="polite">
+  <!-- a problem is an alert, said at once; the rest is said in its turn -->
+  <div class="strip" :aria-live="said?.kind === 'problem' ? 'off' : 'polite'">
     <p v-if="said" :class="said.kind" :role="said.kind === 'problem' ? 'alert' : undefined">
       <span>{{ said.message }}</span>
       <button type="button" class="button" aria-label="Close this notice" @click="unsay">Close</button>
@@ -13,7 +14,8 @@ import { said, unsay } from "./notice";
 
 <style scoped>
 .strip {
-  position: relative;
+  position: sticky;
+  bottom: 0;
   /* above a dialog and its shade too */
   z-index: 4000;
 }

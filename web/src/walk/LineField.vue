@@ -31,13 +31,11 @@ const buttons = computed(
     (props.one || props.options.join("").length <= SHORT_ANSWERS),
 );
 const hint = computed(() =>
-  props.line.kind === "QUANTITY"
-    ? props.line.example.split(/,| or /)[0]
+  props.line.kind === "QUANTITY" || props.line.kind === "LIST"
+    ? props.line.example
     : props.line.kind === "MONTH"
       ? "2025-03 or 2025-W14"
-      : props.line.kind === "LIST"
-        ? props.line.example
-        : "",
+      : "",
 );
 const field = ref<HTMLElement>();
 

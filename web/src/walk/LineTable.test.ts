@@ -17,7 +17,7 @@ function line(point: string, over: Partial<Line> = {}): Line {
     kind: "QUANTITY",
     options: [],
     units: ["in", "cm", "ft"],
-    example: "40.5 in, 3' 4\" or 1.03 m",
+    example: "40.5 in",
     optional: false,
     due: true,
     within: true,
@@ -144,9 +144,9 @@ test("an instrument of the right kind can be chosen, and choosing it on a read l
   wrapper.unmount();
 });
 
-test("the placeholder is one example, not all of them", () => {
-  const { wrapper } = table([line("a")]);
-  expect(wrapper.find("input").attributes("placeholder")).toBe("40.5 in");
+test("the placeholder is the line's own example", () => {
+  const { wrapper } = table([line("a", { example: "0.07 in" })]);
+  expect(wrapper.find("input").attributes("placeholder")).toBe("0.07 in");
   wrapper.unmount();
 });
 

@@ -50,10 +50,7 @@ const at = ref("");
 
 /** The one line that is shown: the one in hand, else the first that is open. */
 const only = computed(
-  () =>
-    props.lines.find((line) => lineKey(line) === at.value) ??
-    props.lines.find((line) => !line.reading && !spare(line) && line.due) ??
-    props.lines[0],
+  () => props.lines.find((line) => lineKey(line) === at.value) ?? props.lines.find(isOpen) ?? props.lines[0],
 );
 // what is shown stays shown when it is answered, until the person goes on
 watchEffect(() => {
@@ -106,6 +103,11 @@ function spare(line: Line): boolean {
   // a logger's file spares other lines: it is not put away with what is seldom wanted
   const offered = line.kind === "CURVE" && !line.pointless;
   return (line.optional || !!line.pointless || !line.within) && !line.reading && !offered;
+}
+
+/** Whether the visit still asks for it. */
+function isOpen(line: Line): boolean {
+  return !line.reading && !spare(line) && line.due;
 }
 
 function folded(group: { title: string; lines: Line[] }): number {
@@ -183,18 +185,12 @@ async function nextOpen() {
   await nextTick();
   const from = index();
   const after = [...props.lines.slice(from + 1), ...props.lines.slice(0, from + 1)];
-  await go(
-    after.find((line) => !line.reading && !spare(line) && line.due) ??
-      after.find((line) => !line.reading && !line.pointless),
-  );
+  await go(after.find(isOpen) ?? after.find((line) => !line.reading && !line.pointless));
 }
 
 /** The first line that is open, from the top; where none is, the first. */
 function firstOpen() {
-  return go(
-    props.lines.find((line) => !line.reading && !spare(line) && line.due) ??
-      props.lines.find((line) => !spare(line)),
-  );
+  return go(props.lines.find(isOpen) ?? props.lines.find((line) => !spare(line)));
 }
 
 function previous() {

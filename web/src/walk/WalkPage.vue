@@ -401,11 +401,7 @@ useKeys({
       void router.push(`/installations/${props.id}/bench/${station.value.key}`);
     }
   },
-  Enter: () => {
-    if (document.activeElement === document.body) {
-      void table.value?.firstOpen();
-    }
-  },
+  Enter: () => void table.value?.firstOpen(),
   "[": () => step(-1),
   "]": () => step(1),
 });

@@ -16,8 +16,7 @@ class OneLineTest extends BrowserTest {
     private static final int[] ZOOMED = {640, 400};
 
     private static Locator button(Page page, String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return new Steps(page, application.address()).button(name);
     }
 
     private static Page siting(int[] size, String installation) {

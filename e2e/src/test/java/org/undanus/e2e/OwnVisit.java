@@ -35,31 +35,26 @@ final class OwnVisit {
     private static final int STATIONS = 14;
 
     private final Page page;
+    private final Steps steps;
     private final String address;
 
     OwnVisit(Page page, String address) {
         this.page = page;
+        this.steps = new Steps(page, address);
         this.address = address;
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(name).setExact(true))
-                .first();
     }
 
     void bringSheets() {
         page.navigate(address + "/data-sheets");
         page.locator("input[type=file][accept*=json]").setInputFiles(SHEETS);
-        button("Import").click();
+        steps.button("Import").click();
         page.getByText("HP-31 A").first().waitFor();
     }
 
     /** An installation of one's own, by its outdoor model, from which the indoor one follows by the sheet. */
     void enter(String model, String building) {
         page.navigate(address + "/register");
-        button("New installation").click();
+        steps.button("New installation").click();
         page.getByLabel("Outdoor unit, model").fill(model);
         page.getByLabel("Building").fill(building);
         page.getByLabel("Height above sea level").fill("300 m");
@@ -70,8 +65,7 @@ final class OwnVisit {
                 .fill("Hollin and Wray");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Enter \\d+ ")))
                 .click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Do the papers and plates belong"))
-                .waitFor();
+        steps.question("Do the papers and plates belong together?").waitFor();
     }
 
     @SuppressWarnings("unchecked")
@@ -79,14 +73,10 @@ final class OwnVisit {
         return (List<Map<String, String>>) page.evaluate(OPEN);
     }
 
-    /** The first way of saying it that an example shows. */
+    /** What may be typed on a line. */
     private static String example(Map<String, String> line) {
-        String shown = line.get("example");
-        return switch (line.get("kind")) {
-            case "QUANTITY" -> shown.split(",| or ")[0];
-            case "MONTH" -> "2026-03";
-            default -> shown.isBlank() ? "as on the plate" : shown;
-        };
+        String shown = line.get("kind").equals("MONTH") ? "2026-03" : line.get("example");
+        return shown.isBlank() ? "as on the plate" : shown;
     }
 
     /** All stations in their order, by keys alone; says what could not be answered. */
@@ -158,7 +148,7 @@ final class OwnVisit {
             at.press("ArrowDown");
             saved(() -> at.press("Enter"));
         } else if ("file".equals(at.getAttribute("type"))) {
-            button("Not looked at").focus();
+            steps.button("Not looked at").focus();
             saved(() -> page.keyboard().press("Enter"));
         } else {
             page.keyboard().insertText(example(of(open, id)));
@@ -193,13 +183,13 @@ final class OwnVisit {
             } else {
                 field.fill(said);
                 // to leave it is to save it
-                saved(button("Next line")::click);
+                saved(steps.button("Next line")::click);
                 return;
             }
         } else {
-            saved(button("Not looked at")::click);
+            saved(steps.button("Not looked at")::click);
         }
-        button("Next line").click();
+        steps.button("Next line").click();
         page.waitForTimeout(SETTLES_MS);
     }
 

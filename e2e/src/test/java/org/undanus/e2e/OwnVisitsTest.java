@@ -7,38 +7,23 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Two whole visits on own data, from an empty register to the sealed file: each line that is due is answered as its example says. */
-class OwnVisitsTest {
-    private static Application application;
-    private static Browser browser;
-
+class OwnVisitsTest extends BrowserTest {
     @TempDir
     Path folder;
 
+    /** Instead of the demo: an office that begins with nothing. */
     @BeforeAll
-    static void startEmpty() {
+    static void start() {
         application = Application.startEmpty();
         browser = new Browser();
         Page page = lead(1280, 800);
         new OwnVisit(page, application.address()).bringSheets();
         page.context().close();
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-        application.close();
-    }
-
-    @AfterEach
-    void consoleIsQuiet() {
-        assertThat(browser.errors()).isEmpty();
     }
 
     private static Page lead(int width, int height) {
@@ -68,10 +53,9 @@ class OwnVisitsTest {
 
     private void sealed(Page page) {
         page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/after"));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Seal this visit"))
-                .click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Yes, seal it as it stands"))
-                .click();
+        Steps steps = new Steps(page, application.address());
+        steps.button("Seal this visit").click();
+        steps.button("Yes, seal it as it stands").click();
         assertThat(page.getByText("This visit is sealed as")).isVisible();
         Download download = page.waitForDownload(() -> page.getByRole(
                         AriaRole.LINK,

@@ -130,10 +130,7 @@ public final class Pictures {
 
         Page attic = signedIn(DESK, "attic");
         walk(attic, "Blowing floor, ducted split", "Release");
-        attic.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName("Visit").setExact(true))
-                .click();
+        new Steps(attic, address).button("Visit").click();
         attic.getByText("Charge and airflow").first().waitFor();
         take(attic, "walk-attic");
         attic.context().close();

@@ -78,6 +78,14 @@ final class Steps {
         return page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(name));
     }
 
+    /** The first button of this name. */
+    Locator button(String name) {
+        return page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(name).setExact(true))
+                .first();
+    }
+
     void leaveField() {
         page.keyboard().press("Escape");
     }

@@ -17,13 +17,6 @@ class WholeWalkTest extends BrowserTest {
     private Page page;
     private Steps steps;
 
-    private Locator button(String name) {
-        return page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(name).setExact(true))
-                .first();
-    }
-
     /** Goes to a station, and waits until its lines are those that are seen. */
     private void goTo(String title, String key) {
         page.waitForResponse(answer -> answer.url().contains("/stations/" + key), () -> steps.station(title));
@@ -61,7 +54,7 @@ class WholeWalkTest extends BrowserTest {
     /** Switches the station's simulated instruments on, 300 times as fast as life. */
     private Locator simulated(String like) {
         Locator panel = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Simulated instruments"));
-        button("Simulated instruments").click();
+        steps.button("Simulated instruments").click();
         panel.locator("select").first().selectOption(like);
         panel.locator("select").last().selectOption("300");
         work(panel, "Switch on");
@@ -79,7 +72,7 @@ class WholeWalkTest extends BrowserTest {
         Locator offered = page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name + " -?\\d")));
         for (int tries = 0; tries < 20 && offered.count() == 0; tries++) {
-            button("What instruments show for " + line).click();
+            steps.button("What instruments show for " + line).click();
             page.waitForTimeout(500);
         }
         offered.first().click();
@@ -139,17 +132,17 @@ class WholeWalkTest extends BrowserTest {
         answer("Gas of the test", "dry nitrogen");
         judged("Gas of the test", "Meets");
         Locator lines = simulated("dry");
-        button("Listen to an instrument for Hold, pressure logged").click();
-        button("Digital gauge 7").click();
-        button("Leave").waitFor();
+        steps.button("Listen to an instrument for Hold, pressure logged").click();
+        steps.button("Digital gauge 7").click();
+        steps.button("Leave").waitFor();
         work(lines, "Nitrogen in");
         assertThat(page.getByText(Pattern.compile("\\d+ samples")).first()).isVisible();
 
         goTo("Evacuation", "evacuation");
         answer("Vacuum read on", "electronic vacuum gauge");
         answer("Pump valved off", "valved off at the system");
-        button("Listen to an instrument for Vacuum logged").click();
-        button("Leave").waitFor();
+        steps.button("Listen to an instrument for Vacuum logged").click();
+        steps.button("Leave").waitFor();
         Locator pump = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Simulated instruments"));
         work(pump, "Pump on");
         judged("Curve reads tight and dry", "Nothing tells when the pump was valved off");

@@ -6,7 +6,6 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.regex.Pattern;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldUnit;
@@ -18,8 +17,6 @@ public final class Point {
 
     /** How many times wider than plausible the range of possible values is. */
     private static final double WIDER = 100;
-
-    private static final Pattern FIRST_OF_SEVERAL = Pattern.compile(",? or |, ");
 
     /** What sort of answer a point takes. */
     public enum Kind {
@@ -63,6 +60,9 @@ public final class Point {
     private List<String> aliases = List.of();
     private List<String> units = List.of();
     private String example = "";
+    /** Its example once it was asked for: every page of the walk asks. */
+    private String shown;
+
     private Optional<Notation> notation = Optional.empty();
 
     private Point(String id, Kind kind, Scope scope, String title, String how) {
@@ -204,23 +204,22 @@ public final class Point {
 
     /** As it may be typed, and usual on this line; empty where that says itself. */
     public String example() {
-        if (!example.isEmpty()) {
-            return example;
+        if (shown == null) {
+            shown = example.isEmpty()
+                    ? dimension
+                            .map(this::usual)
+                            .or(() -> notation.map(Notation::example))
+                            .orElse("")
+                    : example;
         }
-        return dimension
-                .map(this::usual)
-                .or(() -> notation.map(Notation::example))
-                .orElse("");
+        return shown;
     }
 
     /** What serves every line of this dimension where it is usual here, else from amid of what is. */
     private String usual(Dimension measured) {
-        String common = measured.example();
-        if (kind != Kind.QUANTITY
-                || units().isEmpty()
-                || plausible(FieldNotation.parse(FIRST_OF_SEVERAL.split(common)[0], measured)
-                        .value()
-                        .si())) {
+        String common = measured.examples().get(0);
+        if (units().isEmpty()
+                || plausible(FieldNotation.parse(common, measured).value().si())) {
             return common;
         }
         double amid = least > 0 ? Math.sqrt(least * most) : (least + most) / 2;

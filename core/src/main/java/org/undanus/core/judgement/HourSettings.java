@@ -1,5 +1,6 @@
 package org.undanus.core.judgement;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -28,10 +29,23 @@ public final class HourSettings {
     public static final Setting TIME_OF = Setting.useful(
             "handover.time-per-line-of", Dimension.COUNT, "Of how many readings the time to read a line is worth");
 
+    /** Sooner after another a line was one of several typed at once. */
+    static final Setting SOONEST = Setting.useful(
+            "handover.time-per-line-soonest",
+            Dimension.DURATION,
+            "Sooner after the one before it a reading tells nothing of the time it took");
+
+    /** Later the person had been doing something else. */
+    static final Setting LATEST = Setting.useful(
+            "handover.time-per-line-latest",
+            Dimension.DURATION,
+            "Later after the one before it a reading tells nothing of the time it took");
+
     private HourSettings() {}
 
     public static List<Setting> all() {
-        return Stream.concat(WEIGHTS.values().stream(), Stream.of(FAILING, FAILING_OF, CONFIRMED, TIME_OF))
+        return Stream.concat(
+                        WEIGHTS.values().stream(), Stream.of(FAILING, FAILING_OF, CONFIRMED, TIME_OF, SOONEST, LATEST))
                 .toList();
     }
 
@@ -56,12 +70,18 @@ public final class HourSettings {
     }
 
     /**
-     * How long a line takes, s: the book's time, as so many readings worth, with those that were seen.
+     * How long a line takes, s: the book's time, as so many readings worth, with those that tell.
      *
-     * @param seconds they took together
+     * @param after how long after the one before it each reading came, s
      */
-    public static double seconds(RuleBook rules, double seconds, int times) {
+    static double seconds(RuleBook rules, List<Double> after) {
+        double soonest = rules.number(SOONEST);
+        double latest = rules.number(LATEST);
+        double[] tell = after.stream()
+                .mapToDouble(Double::doubleValue)
+                .filter(seconds -> seconds >= soonest && seconds <= latest)
+                .toArray();
         double of = rules.number(TIME_OF);
-        return (of * rules.number(RevisitPlan.PER_LINE) + seconds) / (of + times);
+        return (of * rules.number(RevisitPlan.PER_LINE) + Arrays.stream(tell).sum()) / (of + tell.length);
     }
 }

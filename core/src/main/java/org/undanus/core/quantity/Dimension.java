@@ -6,51 +6,52 @@ import java.util.function.DoubleFunction;
 
 /** The kinds of quantity Undanus reads. Each has one SI unit and one value type. */
 public enum Dimension {
-    LENGTH("a length", "40.5 in, 3' 4-1/2\" or 1.03 m", Length::ofMetres),
-    CONDUCTOR_AREA("a conductor size", "8 AWG or 10 mm²", ConductorArea::ofSquareMetres),
-    MASS("a mass", "2 lb 6 oz or 1.08 kg", Mass::ofKilograms),
-    DURATION("a length of time", "25 min or 1:40 h", Duration::ofSeconds),
-    GAUGE_PRESSURE("a gauge pressure", "118 psig or 8.1 barg", GaugePressure::ofPascals),
-    ABSOLUTE_PRESSURE("an absolute pressure", "350 micron or 46.7 Pa", AbsolutePressure::ofPascals),
-    PRESSURE_DIFFERENCE("a pressure difference", "0.45 inwc or 112 Pa", PressureDifference::ofPascals),
-    TEMPERATURE("a temperature", "75 °F or 24 °C", Temperature::ofKelvin),
-    TEMPERATURE_DIFFERENCE("a temperature difference", "18 F° or 10 K", TemperatureDifference::ofKelvin),
-    POWER("a power", "36 kBtu/h, 3 t or 10.5 kW", Power::ofWatts),
-    CURRENT("a current", "27.4 A", Current::ofAmperes),
-    VOLTAGE("a voltage", "238 V", Voltage::ofVolts),
-    RESISTANCE("a resistance", "0.35 ohm", Resistance::ofOhms),
-    VOLUME_FLOW("an airflow", "1200 cfm or 2040 m³/h", VolumeFlow::ofCubicMetresPerSecond),
-    RATIO("a share", "45 %", Ratio::ofFraction),
-    AREA("an area", "120 ft² or 11 m²", Area::ofSquareMetres),
-    SOUND_LEVEL("a sound level", "48 dB", SoundLevel::ofDecibels),
-    FREQUENCY("a speed of rotation", "850 rpm or 14 Hz", Frequency::ofHertz),
-    TORQUE("a torque", "18 N·m or 13 ft·lb", Torque::ofNewtonMetres),
-    LINEAR_DENSITY("a mass for each length", "0.6 oz/ft or 20 g/m", LinearDensity::ofKilogramsPerMetre),
-    VOLUME("a volume", "1 gal or 4 L", Volume::ofCubicMetres),
-    LIQUID_FLOW("a flow of water", "0.8 gal/h or 3 L/h", LiquidFlow::ofCubicMetresPerSecond),
-    VELOCITY("a speed of air", "300 fpm or 1.5 m/s", Velocity::ofMetresPerSecond),
+    LENGTH("a length", Length::ofMetres, "40.5 in", "3' 4-1/2\"", "1.03 m"),
+    CONDUCTOR_AREA("a conductor size", ConductorArea::ofSquareMetres, "8 AWG", "10 mm²"),
+    MASS("a mass", Mass::ofKilograms, "2 lb 6 oz", "1.08 kg"),
+    DURATION("a length of time", Duration::ofSeconds, "25 min", "1:40 h"),
+    GAUGE_PRESSURE("a gauge pressure", GaugePressure::ofPascals, "118 psig", "8.1 barg"),
+    ABSOLUTE_PRESSURE("an absolute pressure", AbsolutePressure::ofPascals, "350 micron", "46.7 Pa"),
+    PRESSURE_DIFFERENCE("a pressure difference", PressureDifference::ofPascals, "0.45 inwc", "112 Pa"),
+    TEMPERATURE("a temperature", Temperature::ofKelvin, "75 °F", "24 °C"),
+    TEMPERATURE_DIFFERENCE("a temperature difference", TemperatureDifference::ofKelvin, "18 F°", "10 K"),
+    POWER("a power", Power::ofWatts, "36 kBtu/h", "3 t", "10.5 kW"),
+    CURRENT("a current", Current::ofAmperes, "27.4 A"),
+    VOLTAGE("a voltage", Voltage::ofVolts, "238 V"),
+    RESISTANCE("a resistance", Resistance::ofOhms, "0.35 ohm"),
+    VOLUME_FLOW("an airflow", VolumeFlow::ofCubicMetresPerSecond, "1200 cfm", "2040 m³/h"),
+    RATIO("a share", Ratio::ofFraction, "45 %"),
+    AREA("an area", Area::ofSquareMetres, "120 ft²", "11 m²"),
+    SOUND_LEVEL("a sound level", SoundLevel::ofDecibels, "48 dB"),
+    FREQUENCY("a speed of rotation", Frequency::ofHertz, "850 rpm", "14 Hz"),
+    TORQUE("a torque", Torque::ofNewtonMetres, "18 N·m", "13 ft·lb"),
+    LINEAR_DENSITY("a mass for each length", LinearDensity::ofKilogramsPerMetre, "0.6 oz/ft", "20 g/m"),
+    VOLUME("a volume", Volume::ofCubicMetres, "1 gal", "4 L"),
+    LIQUID_FLOW("a flow of water", LiquidFlow::ofCubicMetresPerSecond, "0.8 gal/h", "3 L/h"),
+    VELOCITY("a speed of air", Velocity::ofMetresPerSecond, "300 fpm", "1.5 m/s"),
     THERMAL_CONDUCTIVITY(
             "a conductivity for heat",
-            "0.25 Btu·in/h·ft²·F° or 0.036 W/m·K",
-            ThermalConductivity::ofWattsPerMetreKelvin),
-    HEATING_VALUE("a heating value", "1030 Btu/ft³ or 38.4 MJ/m³", HeatingValue::ofJoulesPerCubicMetre),
-    CONCENTRATION("a share of a gas", "35 ppm", Concentration::ofParts),
-    PERFORMANCE("a heat for the power taken", "COP 2.5 or 8.5 Btu/Wh", Performance::ofRatio),
-    FORCE("a force", "20 lbf or 90 N", Force::ofNewtons),
-    LEAK("a leak", "0.05 Pa·L/s", Leak::ofPascalCubicMetresPerSecond),
-    COUNT("a number", "3", Count::of);
+            ThermalConductivity::ofWattsPerMetreKelvin,
+            "0.25 Btu·in/h·ft²·F°",
+            "0.036 W/m·K"),
+    HEATING_VALUE("a heating value", HeatingValue::ofJoulesPerCubicMetre, "1030 Btu/ft³", "38.4 MJ/m³"),
+    CONCENTRATION("a share of a gas", Concentration::ofParts, "35 ppm"),
+    PERFORMANCE("a heat for the power taken", Performance::ofRatio, "COP 2.5", "8.5 Btu/Wh"),
+    FORCE("a force", Force::ofNewtons, "20 lbf", "90 N"),
+    LEAK("a leak", Leak::ofPascalCubicMetresPerSecond, "0.05 Pa·L/s"),
+    COUNT("a number", Count::of, "3");
 
     /** Above any barometer's reading at sea level, Pa (WMO record 1085 hPa, reduced to sea level). */
     private static final double HIGHEST_AIR_PRESSURE = 110_000;
 
     private final String named;
-    private final String example;
     private final DoubleFunction<Quantity> factory;
+    private final List<String> examples;
 
-    Dimension(String named, String example, DoubleFunction<Quantity> factory) {
+    Dimension(String named, DoubleFunction<Quantity> factory, String... examples) {
         this.named = named;
-        this.example = example;
         this.factory = factory;
+        this.examples = List.of(examples);
     }
 
     /** The kind with its article, for sentences: "a gauge pressure". */
@@ -58,9 +59,15 @@ public enum Dimension {
         return named;
     }
 
-    /** What a person might type for it. */
+    /** What a person might type for it, in one unit each. */
+    public List<String> examples() {
+        return examples;
+    }
+
+    /** What a person might type for it, for sentences: "118 psig or 8.1 barg". */
     public String example() {
-        return example;
+        int last = examples.size() - 1;
+        return last == 0 ? examples.get(0) : String.join(", ", examples.subList(0, last)) + " or " + examples.get(last);
     }
 
     /** The smallest value there can be in nature, SI. A gauge shows no less than a full vacuum under the highest air. */

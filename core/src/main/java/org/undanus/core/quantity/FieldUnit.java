@@ -193,7 +193,7 @@ public record FieldUnit(
                 unit(Dimension.VELOCITY, "cm/s", 0.01, "centimetres per second", "centimeters per second"),
                 unit(Dimension.VELOCITY, "mm/s", 0.001, "millimetres per second", "millimeters per second"),
                 customary(Dimension.VELOCITY, "fpm", FOOT / 60, "ft/min", "feet per minute"),
-                customary(Dimension.VELOCITY, "in/s", FOOT / 12, "inches per second"),
+                customary(Dimension.VELOCITY, "in/s", INCH, "inches per second"),
                 unit(Dimension.THERMAL_CONDUCTIVITY, "W/m·K", 1, "W/mK", "W/m K", "W/(m·K)", "W/(mK)", "W/(m K)"),
                 customary(
                         Dimension.THERMAL_CONDUCTIVITY,

@@ -7,28 +7,30 @@ import org.junit.jupiter.api.Test;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldNotation;
 
 /** What a line shows as an example can be typed there. */
 class ExamplesTest {
-    private static List<String> examples(Point point) {
-        return List.of(point.example().split(",? or |, "));
-    }
-
     @Test
-    void everyExampleOfAQuantityIsUnderstoodAndTheFirstIsUsualThere() {
+    void theExampleOfAQuantityIsUnderstoodAndUsualThere() {
         List<Point> measured = Walk.plans().stream()
                 .flatMap(plan -> plan.points().stream())
                 .filter(point -> point.kind() == Point.Kind.QUANTITY)
                 .toList();
 
-        assertThat(measured).hasSizeGreaterThan(100).allSatisfy(point -> {
-            for (String example : examples(point)) {
-                Entry.understand(point, example, Accuracy.EXACT);
-            }
-            assertThat(Entry.understand(point, examples(point).get(0), Accuracy.EXACT)
-                            .plausible())
-                    .as("%s: %s", point.id(), point.example())
-                    .isTrue();
-        });
+        assertThat(measured).hasSizeGreaterThan(100).allSatisfy(point -> assertThat(
+                        Entry.understand(point, point.example(), Accuracy.EXACT).plausible())
+                .as("%s: %s", point.id(), point.example())
+                .isTrue());
+    }
+
+    @Test
+    void everyExampleOfADimensionIsUnderstood() {
+        assertThat(Dimension.values()).allSatisfy(dimension -> assertThat(dimension.examples())
+                .isNotEmpty()
+                .allSatisfy(example -> FieldNotation.parse(example, dimension)));
+        assertThat(Dimension.LENGTH.example()).isEqualTo("40.5 in, 3' 4-1/2\" or 1.03 m");
+        assertThat(Dimension.CURRENT.example()).isEqualTo("27.4 A");
     }
 }

@@ -297,8 +297,14 @@ public final class CaseFile {
 
     /** Whether it is open, and an answer on another line leaves nothing to read on it. */
     public boolean pointless(Line line) {
-        return evidence().answer(line.key()).isEmpty()
-                && evidence().pointless(line.point(), line.key().component()).isPresent();
+        return sparedBy(line).isPresent();
+    }
+
+    /** The answer on another line that leaves nothing to read on this one; empty where it is read or is to be read. */
+    public Optional<Reading> sparedBy(Line line) {
+        return evidence().answer(line.key()).isPresent()
+                ? Optional.empty()
+                : evidence().pointless(line.point(), line.key().component());
     }
 
     /** How far the present visit came. */

@@ -121,7 +121,8 @@ public class Readings {
         Set<PointKey> looked =
                 changed.stream().flatMap(each -> each.evidence().stream()).collect(Collectors.toSet());
         return after.lines(after.station(line)).stream()
-                .filter(other -> looked.contains(other.key()) || before.pointless(other) != after.pointless(other))
+                .filter(other ->
+                        looked.contains(other.key()) || !before.sparedBy(other).equals(after.sparedBy(other)))
                 .toList();
     }
 

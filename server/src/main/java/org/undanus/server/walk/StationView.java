@@ -238,9 +238,7 @@ record StationView(
     }
 
     private static Optional<String> becausePointless(CaseFile.Line line, CaseFile file) {
-        return file.evidence()
-                .pointless(line.point(), line.key().component())
-                .filter(reading -> file.pointless(line))
+        return file.sparedBy(line)
                 .map(reading -> Walk.point(reading.key().point()).orElseThrow().title() + ": " + reading.said());
     }
 

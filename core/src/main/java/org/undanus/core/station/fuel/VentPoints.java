@@ -117,7 +117,7 @@ final class VentPoints {
                     -60,
                     60)
             .with(InstrumentKind.MANOMETER)
-            .readIn("-0.02 inwc or -5 Pa", "inwc", "Pa")
+            .readIn("-0.02 inwc", "inwc", "Pa")
             .onlyWhere(CATEGORY, "I", "II");
     static final Point NEUTRALISER = choice(
                     "vent-neutraliser",

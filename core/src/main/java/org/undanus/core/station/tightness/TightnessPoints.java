@@ -189,7 +189,7 @@ final class TightnessPoints {
                     "Length of tube over time.",
                     0.001,
                     1)
-            .readIn("1 in/s or 25 mm/s", "in/s", "mm/s", "cm/s")
+            .readIn("1 in/s", "in/s", "mm/s", "cm/s")
             .onlyWhere(SEARCH, DETECTOR, TRACED)
             .dueAt(Stage.WITNESS);
     static final Point DISTANCE = Point.quantity(
