@@ -102,11 +102,11 @@ async function check(event: Event) {
   font-weight: 700;
 }
 
-.sound .outcome.older {
-  border-left-color: var(--close);
+.sound .verdict {
+  color: var(--meets);
 }
 
-.verdict {
-  color: var(--meets);
+.older .verdict {
+  color: var(--close);
 }
 </style>

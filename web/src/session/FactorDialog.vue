@@ -80,7 +80,9 @@ const remove = () =>
       </label>
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
       <div class="buttons">
-        <button type="submit" class="button primary" :disabled="busy">Set one up</button>
+        <button type="submit" class="button primary" :disabled="busy">
+          {{ factor.has ? "Set up another" : "Set one up" }}
+        </button>
         <button
           v-if="factor.has"
           type="button"

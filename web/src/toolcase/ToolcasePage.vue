@@ -209,6 +209,11 @@ const byKind = computed(() => {
   return [...kinds];
 });
 
+function ratedFor(i: Instrument) {
+  const rated = [...(i.refrigerants ?? []), ...(i.flammable ? ["flammable"] : []), i.mostPressure];
+  return rated.filter(Boolean).join(", ") || "–";
+}
+
 function last(i: Instrument) {
   return i.calibrations?.at(-1);
 }
@@ -268,11 +273,7 @@ function last(i: Instrument) {
                   {{ channel.range ?? "–" }}
                 </div>
               </td>
-              <td>
-                {{ view.instrument.refrigerants?.join(", ") ?? "–"
-                }}<template v-if="view.instrument.flammable">, flammable</template>
-                <template v-if="view.instrument.mostPressure">, {{ view.instrument.mostPressure }}</template>
-              </td>
+              <td>{{ ratedFor(view.instrument) }}</td>
               <td>
                 <span class="mono">{{ view.until ?? "none on record" }}</span>
                 <strong v-if="view.lapsed" class="error"> lapsed</strong><br />
