@@ -23,6 +23,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Face;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Site;
 import org.undanus.core.installation.SitePlan;
@@ -61,6 +62,7 @@ public final class CaseFixture {
     private boolean replacement;
     private final List<Subject> added = new ArrayList<>();
     private Toolcase toolcase = Toolcase.EMPTY;
+    private Refrigerants refrigerants = Refrigerants.SHIPPED;
     private Optional<SitePlan> plan = Optional.empty();
     private final KnownTraces traces = new KnownTraces();
     private Length elevation = Length.ofMetres(0);
@@ -200,7 +202,10 @@ public final class CaseFixture {
     private CaseFixture read(String pointId, String component, String typed, Grade grade, Optional<String> instrument) {
         Point point = Walk.point(pointId).orElseThrow(() -> new IllegalArgumentException("No point " + pointId));
         var understood = Entry.answer(
-                point, typed, accuracies.getOrDefault(point.instrument(), rules.accuracy(point.instrument())), traces);
+                refrigerants.asked(point),
+                typed,
+                accuracies.getOrDefault(point.instrument(), rules.accuracy(point.instrument())),
+                traces);
         readings.add(new Reading(
                 new UUID(0, readings.size()),
                 new PointKey(pointId, point.scope().ofSystem() ? PointKey.SYSTEM : component),
@@ -280,6 +285,11 @@ public final class CaseFixture {
         return this;
     }
 
+    public CaseFixture known(Refrigerants others) {
+        refrigerants = others;
+        return this;
+    }
+
     public CaseFixture drawn(SitePlan site) {
         plan = Optional.of(site);
         return this;
@@ -306,7 +316,8 @@ public final class CaseFixture {
                 toolcase,
                 plan,
                 added,
-                traces);
+                traces,
+                refrigerants);
     }
 
     public Evidence evidence() {

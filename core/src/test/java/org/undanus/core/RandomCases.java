@@ -18,6 +18,7 @@ import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
@@ -32,6 +33,8 @@ import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
+import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Site;
 import org.undanus.core.installation.SitePlan;
@@ -106,7 +109,8 @@ public final class RandomCases {
                 Toolcase.EMPTY,
                 random.nextInt(3) == 0 ? Optional.of(site(random)) : Optional.empty(),
                 List.of(),
-                KnownTraces.ANY);
+                KnownTraces.ANY,
+                Refrigerants.SHIPPED);
     }
 
     private static SitePlan site(Random random) {
@@ -174,7 +178,7 @@ public final class RandomCases {
                 distances,
                 figures,
                 Optional.empty(),
-                random.nextBoolean() ? Optional.empty() : Optional.of("fixed orifice"),
+                random.nextBoolean() ? Optional.empty() : Optional.of(PlatePoints.FIXED_ORIFICE),
                 random.nextBoolean() ? Optional.empty() : Optional.of(random.nextBoolean()),
                 List.of(new DataSheet.Pair(
                         MODELS.get(1),
@@ -279,8 +283,7 @@ public final class RandomCases {
         return switch (point.kind()) {
             case QUANTITY -> measured(point, random);
             case CHOICE ->
-                new Value.Chosen(
-                        point.options().get(random.nextInt(point.options().size())));
+                new Value.Chosen(one(Refrigerants.SHIPPED.asked(point).options(), random));
             case YES_NO -> new Value.Affirmed(random.nextBoolean());
             case TEXT -> new Value.Written(MODELS.get(random.nextInt(MODELS.size())));
             case MONTH -> {
@@ -290,6 +293,10 @@ public final class RandomCases {
             case CURVE -> new Value.Logged(KnownTraces.random(point, random));
             case LIST -> new Value.Listed(listing(point.notation().orElseThrow(), random));
         };
+    }
+
+    private static Option one(List<Option> options, Random random) {
+        return options.get(random.nextInt(options.size()));
     }
 
     /** Parts as they are offered, in any order; now and then they make no sense together. */

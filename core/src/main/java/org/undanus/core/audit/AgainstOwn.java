@@ -59,12 +59,12 @@ final class AgainstOwn implements Check {
             return Found.cannotTell(ABOUT, subject, Text.of("{}: the machine ran in another mode.", point.title()));
         }
         if (claim.measured().isEmpty() || !(own.value() instanceof Value.Measured read)) {
-            boolean same = claim.typed().strip().equalsIgnoreCase(own.typed().strip());
+            boolean same = claim.said().strip().equalsIgnoreCase(own.said().strip());
             return Found.weighed(
                     ABOUT,
                     subject,
                     new Doubt(same ? 1 : paper.number(AuditSettings.SLIP).orElseThrow()),
-                    Text.of("{}: read {}; the record says {}.", point.title(), own.typed(), claim.typed()),
+                    Text.of("{}: read {}; the record says {}.", point.title(), own.said(), claim.said()),
                     List.of(claim.key()));
         }
         Value.Measured claimed = claim.measured().get();

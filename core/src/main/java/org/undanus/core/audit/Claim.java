@@ -48,6 +48,11 @@ public record Claim(
                 course(understood.value(), traces));
     }
 
+    /** As people say it: of a choice by its words. */
+    public String said() {
+        return value instanceof Value.Chosen chosen ? chosen.option().words() : typed;
+    }
+
     private static Optional<Outline> course(Value value, Traces traces) {
         if (value instanceof Value.Listed listed && listed.listing() instanceof Readings readings) {
             return Optional.of(readings.outline());

@@ -18,6 +18,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
+import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.Dimension;
@@ -37,7 +38,6 @@ final class HeatFlowsDown implements Check {
             .asks("Where was each of these temperatures read, and in which mode did the machine run?")
             .sources("Second law of thermodynamics")
             .settings(AuditSettings.AIR);
-    private static final String COOLING = "cooling";
 
     /** One that is never colder than another. */
     private record Order(Point warm, Point cold) {}
@@ -67,7 +67,7 @@ final class HeatFlowsDown implements Check {
         boolean cooling = paper.record()
                 .claim(new PointKey(RecordLines.MODE.id(), PointKey.SYSTEM))
                 .flatMap(claim -> claim.value().answer())
-                .filter(COOLING::equals)
+                .filter(OperationPoints.COOLING.id()::equals)
                 .isPresent();
         List<Pair> pairs = new ArrayList<>();
         if (cooling && air.isPresent()) {

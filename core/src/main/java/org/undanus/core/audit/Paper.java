@@ -20,6 +20,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.AuditSettings;
@@ -141,13 +142,22 @@ final class Paper {
         return Examination.of(facts, taken, rules, RECORD, subject);
     }
 
+    /** Those there are tables of. */
+    Refrigerants refrigerants() {
+        return facts.refrigerants();
+    }
+
     Optional<Refrigerant> refrigerant(Subject outdoor) {
-        return at(outdoor).chosen(PlatePoints.REFRIGERANT).flatMap(Refrigerant::named);
+        return at(outdoor).refrigerant(PlatePoints.REFRIGERANT);
     }
 
     /** Apparent power by volts and amperes: √3 with three phases. */
     double perVoltAmpere(Subject unit) {
-        return at(unit).chosen(PlatePoints.PHASES).filter("3"::equals).isPresent() ? Math.sqrt(3) : 1;
+        return at(unit).chosen(PlatePoints.PHASES)
+                        .filter(PlatePoints.THREE_PHASES::equals)
+                        .isPresent()
+                ? Math.sqrt(3)
+                : 1;
     }
 
     /** What gauges count from: as the record has it, else that of the height. */

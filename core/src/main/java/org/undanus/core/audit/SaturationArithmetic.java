@@ -119,7 +119,7 @@ final class SaturationArithmetic implements Check {
     }
 
     static Uncertain expected(Value.Measured pressure, Refrigerant refrigerant, AbsolutePressure air, boolean dew) {
-        Saturation table = Saturation.of(refrigerant);
+        Saturation table = refrigerant.saturation();
         return Propagation.through(
                 in -> {
                     AbsolutePressure absolute =
@@ -139,12 +139,9 @@ final class SaturationArithmetic implements Check {
                                 paper.air(),
                                 !dew,
                                 Text.of("It fits the {} point instead.", dew ? "bubble" : "dew"))),
-                Refrigerant.names().stream()
-                        .flatMap(name -> Refrigerant.named(name).stream())
-                        .filter(other -> !other.equals(right))
-                        .flatMap(other -> Stream.of(paper.air(), SEA_LEVEL)
-                                .map(air ->
-                                        new Way(other, air, dew, Text.of("It fits a table of {}.", other.name())))));
+                paper.refrigerants().all().filter(other -> !other.equals(right)).flatMap(other -> Stream.of(
+                                paper.air(), SEA_LEVEL)
+                        .map(air -> new Way(other, air, dew, Text.of("It fits a table of {}.", other.name())))));
         double asWritten = new Way(right, paper.air(), dew, Text.of("")).off(read, claimed, paper);
         return ways.filter(way -> way.off(read, claimed, paper) < Math.min(CLOSE, asWritten - CLOSE))
                 .min(Comparator.comparingDouble(way -> way.off(read, claimed, paper)))

@@ -56,7 +56,7 @@ final class SplitAgainstAirflow implements Check {
                 .map(m -> m.quantity().si());
         boolean cooling = paper.at(unit)
                 .chosen(OperationPoints.MODE)
-                .filter("cooling"::equals)
+                .filter(OperationPoints.COOLING::equals)
                 .isPresent();
         if (outdoor.isEmpty() || !cooling) {
             return Found.cannotTell(

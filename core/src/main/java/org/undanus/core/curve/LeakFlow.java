@@ -2,7 +2,6 @@ package org.undanus.core.curve;
 
 import org.undanus.core.fluid.Nitrogen;
 import org.undanus.core.fluid.Refrigerant;
-import org.undanus.core.fluid.Saturation;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Temperature;
 
@@ -39,7 +38,7 @@ public final class LeakFlow {
 
     /** kg/s for each Pa·m³/s. */
     private static double share(AbsolutePressure tested, AbsolutePressure air, Refrigerant refrigerant) {
-        double rest = Saturation.of(refrigerant).bubble(AT_REST).si();
+        double rest = refrigerant.saturation().bubble(AT_REST).si();
         double outside = air.si() * air.si();
         double driven = (rest * rest - outside) / (tested.si() * tested.si() - outside);
         return driven

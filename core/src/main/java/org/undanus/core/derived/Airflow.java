@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.installation.Component;
@@ -27,8 +28,8 @@ import org.undanus.core.rules.Setting;
  * @param estimates in m³/s, in that order
  */
 public record Airflow(List<Estimate> estimates) {
-    public static final String TCHEBYCHEFF = "log-Tchebycheff";
-    public static final String EQUAL_AREAS = "equal areas";
+    public static final Option TCHEBYCHEFF = Option.of("log-tchebycheff", "log-Tchebycheff");
+    public static final Option EQUAL_AREAS = Option.of("equal-areas", "equal areas");
     public static final Setting FAN_TABLE =
             Setting.useful("airside.fan-table", Dimension.RATIO, "How far a fan table may be off in the field");
     public static final Setting GRID_METHOD =

@@ -37,7 +37,7 @@ public final class RoomCharge {
 
     /** How high over the floor the refrigerant would come out there. */
     public static Setting height(Examination room) {
-        return HEIGHTS.get(room.chosen(UnitPoints.MOUNTING_PLACE).orElseThrow());
+        return HEIGHTS.get(room.chosen(UnitPoints.MOUNTING_PLACE).orElseThrow().id());
     }
 
     /** What decides how much is free of room limits. */

@@ -1,8 +1,8 @@
 package org.undanus.core.derived;
 
-import java.util.Arrays;
 import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Mounting;
@@ -13,11 +13,7 @@ public final class UnitPoints {
     private UnitPoints() {}
 
     public static final Point SUPPORT = Point.choice(
-            "siting.support",
-            Scope.OUTDOOR_UNIT,
-            "Stands on",
-            "What carries the unit.",
-            Arrays.stream(Mounting.values()).map(Mounting::title).toList());
+            "siting.support", Scope.OUTDOOR_UNIT, "Stands on", "What carries the unit.", Mounting.options());
     /** A record's word for what came in beyond the factory charge. */
     public static final Point ADDED_CHARGE = Point.quantity(
                     "siting.added-charge",
@@ -57,12 +53,14 @@ public final class UnitPoints {
             "The room the unit serves, doors shut.",
             1,
             2000);
+    public static final Option ON_FLOOR = Option.of("floor", "floor");
+    public static final Option UNDER_WINDOW = Option.of("window", "window");
     public static final Point MOUNTING_PLACE = Point.choice(
             "siting.mounting-place",
             Scope.INDOOR_UNIT,
             "Hung at",
             "Where leaking refrigerant would come out.",
-            List.of("floor", "window", "wall", "ceiling"));
+            List.of(ON_FLOOR, UNDER_WINDOW, Option.of("wall", "wall"), Option.of("ceiling", "ceiling")));
 
     public static final Point RUNNING_CURRENT = Point.quantity(
                     "electrical.running-current",

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
@@ -184,13 +185,16 @@ public final class Entry {
         throw new Unsuitable(written + line + ": " + range + ". Read it again.");
     }
 
-    private static String option(Point point, String typed) {
+    /** By its id, by its words as they are today or by those it had in an earlier version. */
+    private static Option option(Point point, String typed) {
         String wanted = typed == null ? "" : typed.strip();
-        return point.options().stream()
-                .filter(option -> option.equalsIgnoreCase(wanted))
-                .findFirst()
+        return point.option(wanted)
+                .or(() -> point.options().stream()
+                        .filter(option -> option.words().equalsIgnoreCase(wanted))
+                        .findFirst())
+                .or(() -> FormerWords.id(point, wanted).flatMap(point::option))
                 .orElseThrow(() -> new Unsuitable("\"" + shortened(wanted) + "\" is not one of the choices: "
-                        + String.join(", ", point.options()) + "."));
+                        + point.options().stream().map(Option::words).collect(Collectors.joining(", ")) + "."));
     }
 
     private static boolean yes(String typed) {

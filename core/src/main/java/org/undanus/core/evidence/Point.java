@@ -2,6 +2,7 @@ package org.undanus.core.evidence;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
@@ -32,7 +33,7 @@ public final class Point {
     /**
      * What has to be answered elsewhere for a point to mean anything.
      *
-     * @param answers the options, or yes or no, with which it does
+     * @param answers the ids of options, or yes or no, with which it does
      */
     public record Condition(Point on, List<String> answers) {
         public Condition {
@@ -48,13 +49,14 @@ public final class Point {
     // what follows is set while a point is being made and never after
     private String caution = "";
     private Optional<Dimension> dimension = Optional.empty();
-    private List<String> options = List.of();
+    private List<Option> options = List.of();
     private InstrumentKind instrument = InstrumentKind.READ_OFF;
     private double least;
     private double most;
     private boolean optional;
     private Stage due = Stage.FINAL;
     private boolean hidden;
+    private boolean open;
     private Optional<Condition> condition = Optional.empty();
     private Optional<Point> during = Optional.empty();
     private List<String> aliases = List.of();
@@ -84,6 +86,7 @@ public final class Point {
         other.optional = optional;
         other.due = due;
         other.hidden = hidden;
+        other.open = open;
         other.condition = condition;
         other.during = during;
         other.aliases = aliases;
@@ -122,9 +125,14 @@ public final class Point {
         return ranging(id, Kind.CURVE, scope, dimension, title, how, least, most);
     }
 
-    public static Point choice(String id, Scope scope, String title, String how, List<String> options) {
+    public static Point choice(String id, Scope scope, String title, String how, List<Option> options) {
         return new Point(id, Kind.CHOICE, scope, title, how)
                 .changed(point -> point.options = Collections.unmodifiableList(options));
+    }
+
+    /** A choice whose options the case gives. */
+    public static Point openChoice(String id, Scope scope, String title, String how) {
+        return new Point(id, Kind.CHOICE, scope, title, how).changed(point -> point.open = true);
     }
 
     public static Point yesNo(String id, Scope scope, String title, String how) {
@@ -170,9 +178,24 @@ public final class Point {
         });
     }
 
-    /** This point, asked only where another of the same unit or of the system has been answered so. */
+    /**
+     * This point, asked only where another of the same unit or of the system has been answered so.
+     *
+     * @param answers ids of options of that other point, or yes or no
+     * @throws IllegalArgumentException if it has no such answer
+     */
     public Point onlyWhere(Point on, String... answers) {
-        return changed(point -> point.condition = Optional.of(new Condition(on, List.of(answers))));
+        List<String> asked = List.of(answers);
+        if (on.kind == Kind.CHOICE
+                && !asked.stream().allMatch(answer -> on.option(answer).isPresent())) {
+            throw new IllegalArgumentException(on + " has no answer among " + asked);
+        }
+        return changed(point -> point.condition = Optional.of(new Condition(on, asked)));
+    }
+
+    /** This point, asked only where a choice of the same unit or of the system has come out so. */
+    public Point onlyWhere(Point on, Option... answers) {
+        return onlyWhere(on, Arrays.stream(answers).map(Option::id).toArray(String[]::new));
     }
 
     /** This point, of something that holds only for the state in which it was read. */
@@ -262,8 +285,28 @@ public final class Point {
     }
 
     /** Of choices, in the order shown. */
-    public List<String> options() {
+    public List<Option> options() {
         return options;
+    }
+
+    /** Whether its options are for the case to give. */
+    public boolean open() {
+        return open;
+    }
+
+    /** This point with these options. */
+    public Point offering(List<Option> others) {
+        return changed(point -> point.options = List.copyOf(others));
+    }
+
+    /** The option of this id; empty where it has none. */
+    public Optional<Option> option(String wanted) {
+        return options.stream().filter(option -> option.id().equals(wanted)).findFirst();
+    }
+
+    /** An answer by its id as people say it. */
+    public String said(String answer) {
+        return option(answer).map(Option::words).orElse(answer);
     }
 
     /** The usual kind. */

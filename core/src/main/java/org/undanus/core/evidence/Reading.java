@@ -48,6 +48,9 @@ public record Reading(
         if (value instanceof Value.Unread unread) {
             return unread.said();
         }
+        if (value instanceof Value.Chosen chosen) {
+            return chosen.option().words();
+        }
         return value instanceof Value.Logged logged ? logged.said() : typed;
     }
 

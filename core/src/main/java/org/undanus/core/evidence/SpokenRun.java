@@ -418,15 +418,15 @@ public final class SpokenRun {
 
     /** One of the options, after the words that name the line or alone. */
     private Optional<Candidate> chosen(Line line, List<String> words) {
-        for (String option : line.point().options()) {
-            List<String> wanted = words(option);
+        for (Option option : line.point().options()) {
+            List<String> wanted = words(option.words());
             int start = words.size() - wanted.size();
             if (start >= 0
-                    && String.join(" ", words.subList(start, words.size())).equalsIgnoreCase(option)) {
+                    && String.join(" ", words.subList(start, words.size())).equalsIgnoreCase(option.words())) {
                 return start == 0
-                        ? Optional.of(new Candidate(line, option, false, 0, true))
+                        ? Optional.of(new Candidate(line, option.words(), false, 0, true))
                                 .filter(alone -> !names(words))
-                        : named(line, words.subList(0, start), option);
+                        : named(line, words.subList(0, start), option.words());
             }
         }
         return Optional.empty();

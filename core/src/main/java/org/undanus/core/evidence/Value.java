@@ -23,7 +23,7 @@ public sealed interface Value {
         return Optional.empty();
     }
 
-    /** What was chosen, or yes or no; empty for what is no answer to a question. */
+    /** The id of what was chosen, or yes or no; empty for what is no answer to a question. */
     default Optional<String> answer() {
         return Optional.empty();
     }
@@ -58,10 +58,10 @@ public sealed interface Value {
         }
     }
 
-    record Chosen(String option) implements Value {
+    record Chosen(Option option) implements Value {
         @Override
         public Optional<String> answer() {
-            return Optional.of(option);
+            return Optional.of(option.id());
         }
     }
 

@@ -26,8 +26,8 @@ public final class Compression {
      */
     public static double discharge(
             Refrigerant refrigerant, double evaporating, double condensing, double superheat, double efficiency) {
-        Enthalpy heat = Enthalpy.of(refrigerant);
-        Saturation table = Saturation.of(refrigerant);
+        Enthalpy heat = refrigerant.enthalpy();
+        Saturation table = refrigerant.saturation();
         Temperature low = Temperature.ofKelvin(evaporating);
         Temperature high = Temperature.ofKelvin(condensing);
         double capacity = (heat.vapour(low, WARMER) - heat.vapour(low, 0)) / WARMER;

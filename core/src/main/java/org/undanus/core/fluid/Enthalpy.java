@@ -3,11 +3,9 @@ package org.undanus.core.fluid;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
+import java.util.Objects;
 import org.hipparchus.analysis.interpolation.SplineInterpolator;
 import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
-import org.undanus.core.numeric.Csv;
 import org.undanus.core.quantity.Temperature;
 
 /**
@@ -18,17 +16,8 @@ import org.undanus.core.quantity.Temperature;
 public final class Enthalpy {
     private static final double KILO = 1000;
     private static final double[] WARMER = {0, 10, 20, 40};
-    private static final Map<String, Enthalpy> BY_NAME = Csv.read(Enthalpy.class, "refrigerant-enthalpy.csv").stream()
-            .collect(Collectors.groupingBy(row -> row.get("refrigerant")))
-            .entrySet()
-            .stream()
-            .collect(Collectors.toMap(
-                    Map.Entry::getKey,
-                    entry -> new Enthalpy(entry.getKey(), entry.getValue()),
-                    (one, other) -> one,
-                    ConcurrentHashMap::new));
-
     private final String name;
+    private final List<Map<String, String>> rows;
     private final double coldest;
     private final double warmest;
     private final PolynomialSplineFunction liquid;
@@ -38,6 +27,7 @@ public final class Enthalpy {
     /** @param rows every column a number */
     Enthalpy(String name, List<Map<String, String>> rows) {
         this.name = name;
+        this.rows = List.copyOf(rows);
         double[] celsius = column(rows, "t_C", 1);
         coldest = celsius[0];
         warmest = celsius[celsius.length - 1];
@@ -61,17 +51,15 @@ public final class Enthalpy {
                 .toArray();
     }
 
-    static void add(Enthalpy table) {
-        BY_NAME.put(table.name, table);
+    /** By the same figures. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Enthalpy table && table.name.equals(name) && table.rows.equals(rows);
     }
 
-    /** @throws IllegalArgumentException when there is no table of it */
-    public static Enthalpy of(Refrigerant refrigerant) {
-        Enthalpy found = BY_NAME.get(refrigerant.name());
-        if (found == null) {
-            throw new IllegalArgumentException("No enthalpy table of " + refrigerant.name());
-        }
-        return found;
+    @Override
+    public int hashCode() {
+        return Objects.hash(name, rows.size());
     }
 
     /** The coldest temperature it is described at. */

@@ -1,12 +1,10 @@
 package org.undanus.core.fluid;
 
-import java.util.AbstractList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.undanus.core.numeric.Csv;
 
 /**
@@ -19,6 +17,8 @@ import org.undanus.core.numeric.Csv;
  * @param viscosity of its vapour at 25 °C and one atmosphere, Pa·s
  * @param warmingPotential of a kilogram, in kilograms of carbon dioxide
  * @param parts how many it is mixed of: 1 of a pure one
+ * @param saturation where its liquid and vapour stand together
+ * @param enthalpy the heat in them
  */
 public record Refrigerant(
         String name,
@@ -27,29 +27,33 @@ public record Refrigerant(
         double molarMass,
         double viscosity,
         double warmingPotential,
-        int parts) {
+        int parts,
+        Saturation saturation,
+        Enthalpy enthalpy) {
 
     /** Designations of mixtures: 400 those that part, 500 those that boil as one. Source: ISO 817 and ASHRAE 34, numbering. */
     private static final Pattern MIXTURE = Pattern.compile("R[45]\\d\\d[A-Z]*");
 
-    private static final List<Refrigerant> SHIPPED = Csv.read(Refrigerant.class, "refrigerants.csv").stream()
-            .map(Refrigerant::of)
-            .toList();
-    private static final List<Refrigerant> KNOWN = new CopyOnWriteArrayList<>(SHIPPED);
-    private static final List<String> NAMES = new AbstractList<>() {
-        @Override
-        public String get(int index) {
-            return KNOWN.get(index).name;
-        }
+    private static final List<Refrigerant> SHIPPED = shippedTables();
 
-        @Override
-        public int size() {
-            return KNOWN.size();
-        }
-    };
+    private static List<Refrigerant> shippedTables() {
+        Map<String, List<Map<String, String>>> saturation = byName("refrigerant-saturation.csv");
+        Map<String, List<Map<String, String>>> enthalpy = byName("refrigerant-enthalpy.csv");
+        return Csv.read(Refrigerant.class, "refrigerants.csv").stream()
+                .map(row -> {
+                    String name = row.get("refrigerant");
+                    return of(row, new Saturation(name, saturation.get(name)), new Enthalpy(name, enthalpy.get(name)));
+                })
+                .toList();
+    }
+
+    private static Map<String, List<Map<String, String>>> byName(String table) {
+        return Csv.read(Refrigerant.class, table).stream()
+                .collect(Collectors.groupingBy(row -> row.get("refrigerant")));
+    }
 
     /** @throws IllegalArgumentException when a column is no number */
-    static Refrigerant of(Map<String, String> row) {
+    static Refrigerant of(Map<String, String> row, Saturation saturation, Enthalpy enthalpy) {
         return new Refrigerant(
                 row.get("refrigerant"),
                 row.get("safety_class"),
@@ -59,7 +63,9 @@ public record Refrigerant(
                 Double.parseDouble(row.get("molar_mass_g_mol")) / 1000,
                 Double.parseDouble(row.get("vapour_viscosity_25C_uPa_s")) / 1e6,
                 Double.parseDouble(row.get("gwp_100")),
-                parts(row.getOrDefault("composition_mass_percent", ""), row.get("refrigerant")));
+                parts(row.getOrDefault("composition_mass_percent", ""), row.get("refrigerant")),
+                saturation,
+                enthalpy);
     }
 
     /** By its composition, {@code R32/R125 50/50}; where none is given, a mixture's designation stands for two. */
@@ -74,44 +80,17 @@ public record Refrigerant(
         return parts > 1;
     }
 
-    public static Optional<Refrigerant> named(String name) {
-        return KNOWN.stream().filter(r -> r.name.equals(name)).findFirst();
-    }
-
     public boolean flammable() {
         return lowerFlammabilityLimit.isPresent();
     }
 
-    /** Every refrigerant the tables know; later ones after those that ship with them. */
-    public static List<Refrigerant> known() {
-        return Collections.unmodifiableList(KNOWN);
+    /** Those that ship with the application. */
+    public static List<Refrigerant> shipped() {
+        return SHIPPED;
     }
 
-    /** Whether it ships with the application: nothing takes its place. */
-    public boolean ships() {
-        return SHIPPED.contains(this);
-    }
-
-    /** Their names. Not a copy: one that is brought later is among them at once. */
-    public static List<String> names() {
-        return NAMES;
-    }
-
-    /**
-     * Makes the refrigerant of a file known everywhere, until the program ends; again the same is nothing new.
-     *
-     * @throws IllegalArgumentException where another of this name is known
-     */
-    public static synchronized void add(RefrigerantFile file) {
-        Optional<Refrigerant> same = named(file.refrigerant().name);
-        if (same.isPresent()) {
-            if (!same.get().equals(file.refrigerant())) {
-                throw new IllegalArgumentException(same.get().name + " is known already, with other figures.");
-            }
-            return;
-        }
-        Saturation.add(file.saturation());
-        Enthalpy.add(file.enthalpy());
-        KNOWN.add(file.refrigerant());
+    /** One that ships with the application. */
+    public static Optional<Refrigerant> shipped(String name) {
+        return SHIPPED.stream().filter(each -> each.name.equals(name)).findFirst();
     }
 }

@@ -16,7 +16,7 @@ import org.undanus.core.quantity.Temperature;
  * every figure a number, pressures and the vapour's density rising with temperature, the liquid's density and the heat of
  * vaporisation falling, no dew pressure over the bubble pressure, and the warmer a state the more heat in it.
  */
-public record RefrigerantFile(Refrigerant refrigerant, Saturation saturation, Enthalpy enthalpy) {
+public record RefrigerantFile(Refrigerant refrigerant, String text) {
     private static final List<String> SAME = List.of(
             "refrigerant", "safety_class", "lfl_kg_m3", "molar_mass_g_mol", "vapour_viscosity_25C_uPa_s", "gwp_100");
     private static final List<String> RISING = List.of("t_C", "p_bubble_kPa", "p_dew_kPa", "rho_vapour_kg_m3");
@@ -83,9 +83,8 @@ public record RefrigerantFile(Refrigerant refrigerant, Saturation saturation, En
                             ? "One that burns needs its lower flammability limit, lfl_kg_m3."
                             : "One of class A1 or B1 has no lower flammability limit.");
         }
-        Refrigerant refrigerant = Refrigerant.of(first);
-        return new RefrigerantFile(
-                refrigerant, new Saturation(refrigerant.name(), rows), new Enthalpy(refrigerant.name(), rows));
+        String name = first.get("refrigerant");
+        return new RefrigerantFile(Refrigerant.of(first, new Saturation(name, rows), new Enthalpy(name, rows)), text);
     }
 
     private static List<Map<String, String>> rows(String text) {

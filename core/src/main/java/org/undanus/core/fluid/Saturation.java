@@ -3,10 +3,8 @@ package org.undanus.core.fluid;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.Objects;
 import java.util.function.DoubleUnaryOperator;
-import java.util.stream.Collectors;
-import org.undanus.core.numeric.Csv;
 import org.undanus.core.numeric.MonotoneCurve;
 import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.AbsolutePressure;
@@ -24,18 +22,8 @@ public final class Saturation {
     /** Of ln p: blends that hardly part are taken for one substance. */
     private static final double GLIDE = 0.01;
 
-    private static final Map<String, Saturation> BY_NAME = Csv.read(Saturation.class, "refrigerant-saturation.csv")
-            .stream()
-            .collect(Collectors.groupingBy(row -> row.get("refrigerant")))
-            .entrySet()
-            .stream()
-            .collect(Collectors.toMap(
-                    Map.Entry::getKey,
-                    entry -> new Saturation(entry.getKey(), entry.getValue()),
-                    (one, other) -> one,
-                    ConcurrentHashMap::new));
-
     private final String name;
+    private final List<Map<String, String>> rows;
     private final double coldest;
     private final double warmest;
     private final MonotoneCurve bubble;
@@ -47,6 +35,7 @@ public final class Saturation {
     /** @param rows every column a number, the curves not turning back */
     Saturation(String name, List<Map<String, String>> rows) {
         this.name = name;
+        this.rows = List.copyOf(rows);
         double[] celsius = column(rows, "t_C", t -> t);
         coldest = celsius[0];
         warmest = celsius[celsius.length - 1];
@@ -69,17 +58,15 @@ public final class Saturation {
                 .toArray();
     }
 
-    static void add(Saturation table) {
-        BY_NAME.put(table.name, table);
+    /** By the same figures. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Saturation table && table.name.equals(name) && table.rows.equals(rows);
     }
 
-    /** @throws IllegalArgumentException when there is no table of it */
-    public static Saturation of(Refrigerant refrigerant) {
-        Saturation found = BY_NAME.get(refrigerant.name());
-        if (found == null) {
-            throw new IllegalArgumentException("No saturation table of " + refrigerant.name());
-        }
-        return found;
+    @Override
+    public int hashCode() {
+        return Objects.hash(name, rows.size());
     }
 
     private double at(MonotoneCurve curve, double place, Temperature temperature) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Toolcase;
@@ -21,6 +22,7 @@ import org.undanus.core.evidence.Traces;
  * @param plan the drawing of the site, where one has been made
  * @param added subjects that cannot be told from the units
  * @param traces the curves logged here
+ * @param refrigerants those that its plates may name
  */
 public record Case(
         Site site,
@@ -32,7 +34,8 @@ public record Case(
         Toolcase toolcase,
         Optional<SitePlan> plan,
         List<Subject> added,
-        Traces traces) {
+        Traces traces,
+        Refrigerants refrigerants) {
 
     /** A new installation at its final visit. */
     public Case(Site site, List<Component> components, DataSheets sheets, LocalDate on) {
@@ -46,7 +49,8 @@ public record Case(
                 Toolcase.EMPTY,
                 Optional.empty(),
                 List.of(),
-                Traces.NONE);
+                Traces.NONE,
+                Refrigerants.SHIPPED);
     }
 
     public Case {
@@ -71,29 +75,49 @@ public record Case(
     }
 
     public Case with(DataSheets others) {
-        return new Case(site, components, others, on, stage, replacement, toolcase, plan, added, traces);
+        return new Case(site, components, others, on, stage, replacement, toolcase, plan, added, traces, refrigerants);
     }
 
     public Case with(Traces others) {
-        return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, added, others);
+        return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, added, others, refrigerants);
     }
 
     public Case with(SitePlan drawn) {
-        return new Case(site, components, sheets, on, stage, replacement, toolcase, Optional.of(drawn), added, traces);
+        return new Case(
+                site,
+                components,
+                sheets,
+                on,
+                stage,
+                replacement,
+                toolcase,
+                Optional.of(drawn),
+                added,
+                traces,
+                refrigerants);
     }
 
     /** This case as of another visit. */
     public Case at(Stage other, LocalDate day) {
-        return new Case(site, components, sheets, day, other, replacement, toolcase, plan, added, traces);
+        return new Case(site, components, sheets, day, other, replacement, toolcase, plan, added, traces, refrigerants);
     }
 
     /** This case as put right: other units, or other work. */
     public Case corrected(List<Component> units, boolean replaces) {
-        return new Case(site, units, sheets, on, stage, replaces, toolcase, plan, added, traces);
+        return new Case(site, units, sheets, on, stage, replaces, toolcase, plan, added, traces, refrigerants);
     }
 
     public Case withAdded(List<Subject> others) {
-        return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, others, traces);
+        return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, others, traces, refrigerants);
+    }
+
+    public Case with(Refrigerants others) {
+        return new Case(site, components, sheets, on, stage, replacement, toolcase, plan, added, traces, others);
+    }
+
+    /** A point as it is asked here: a choice of a refrigerant offers those that are known here. */
+    public Point asked(Point point) {
+        return refrigerants.asked(point);
     }
 
     private static void requireNew(Set<String> seen, String id) {

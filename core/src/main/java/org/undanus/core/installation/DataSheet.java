@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.PressureDifference;
@@ -43,7 +44,7 @@ public record DataSheet(
         Map<Face, Length> neighbours,
         Map<SheetValue, Quantity> values,
         Optional<VoltageRange> supply,
-        Optional<String> meteringDevice,
+        Optional<Option> meteringDevice,
         Optional<Boolean> saltAir,
         List<Pair> pairs,
         List<FanPoint> fan,

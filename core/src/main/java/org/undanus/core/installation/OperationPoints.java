@@ -2,6 +2,7 @@ package org.undanus.core.installation;
 
 import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.quantity.Dimension;
@@ -10,8 +11,10 @@ import org.undanus.core.quantity.Dimension;
 public final class OperationPoints {
     private OperationPoints() {}
 
+    public static final Option COOLING = Option.of("cooling", "cooling");
+    public static final Option HEATING = Option.of("heating", "heating");
     public static final Point MODE = Point.choice(
-            "operation.mode", Scope.SYSTEM, "Mode", "What the machine was asked to do.", List.of("cooling", "heating"));
+            "operation.mode", Scope.SYSTEM, "Mode", "What the machine was asked to do.", List.of(COOLING, HEATING));
     public static final Point RUN_TIME = Point.quantity(
                     "operation.run-time",
                     Scope.SYSTEM,

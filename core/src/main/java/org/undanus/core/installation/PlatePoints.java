@@ -1,9 +1,9 @@
 package org.undanus.core.installation;
 
 import java.util.List;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.quantity.Dimension;
 
 /** The points read off a nameplate. They stand here because every station judges against the plate. */
@@ -21,8 +21,8 @@ public final class PlatePoints {
             Scope.UNIT,
             "Date of manufacture",
             "Year and month (2025-03) or year and week (2025-W14).");
-    public static final Point REFRIGERANT = Point.choice(
-            "plate.refrigerant", Scope.UNIT, "Refrigerant", "The designation on the plate.", Refrigerant.names());
+    public static final Point REFRIGERANT =
+            Point.openChoice("plate.refrigerant", Scope.UNIT, "Refrigerant", "The designation on the plate.");
     public static final Point CHARGE = Point.quantity(
                     "plate.charge",
                     Scope.OUTDOOR_UNIT,
@@ -49,8 +49,10 @@ public final class PlatePoints {
                     20,
                     700)
             .asOptional();
-    public static final Point PHASES =
-            Point.choice("plate.phases", Scope.POWERED_UNIT, "Phases", "1 or 3, on the plate.", List.of("1", "3"));
+    public static final Option ONE_PHASE = Option.of("1", "1");
+    public static final Option THREE_PHASES = Option.of("3", "3");
+    public static final Point PHASES = Point.choice(
+            "plate.phases", Scope.POWERED_UNIT, "Phases", "1 or 3, on the plate.", List.of(ONE_PHASE, THREE_PHASES));
     public static final Point MINIMUM_CIRCUIT_AMPACITY = Point.quantity(
             "plate.minimum-circuit-ampacity",
             Scope.POWERED_UNIT,
@@ -200,12 +202,16 @@ public final class PlatePoints {
             "For units with an expansion valve.",
             1,
             20);
+    public static final Option FIXED_ORIFICE = Option.of("orifice", "fixed orifice");
     public static final Point METERING_DEVICE = Point.choice(
                     "plate.metering-device",
                     Scope.INDOOR_UNIT,
                     "Metering device",
                     "Read at the coil: fixed orifice, thermostatic or electronic expansion valve.",
-                    List.of("fixed orifice", "thermostatic valve", "electronic valve"))
+                    List.of(
+                            FIXED_ORIFICE,
+                            Option.of("thermostatic", "thermostatic valve"),
+                            Option.of("electronic", "electronic valve")))
             .asOptional();
     public static final Point METERING_SIZE = stamped(
             "metering-size",

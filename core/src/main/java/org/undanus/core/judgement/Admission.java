@@ -93,8 +93,8 @@ final class Admission {
                     .map(chosen -> Text.of(
                             "it was read while {} was \"{}\"; since then it is \"{}\". Read it again.",
                             state.title().toLowerCase(Locale.ROOT),
-                            chosen,
-                            now.orElse("not known")));
+                            state.said(chosen),
+                            now.map(state::said).orElse("not known")));
         });
     }
 
@@ -132,12 +132,12 @@ final class Admission {
         Optional<String> outdoor = facts.outdoorUnit().map(Component::id);
         Optional<String> refrigerant = outdoor.flatMap(
                         id -> evidence.standing(new PointKey(PlatePoints.REFRIGERANT.id(), id), Value.Chosen.class))
-                .map(Value.Chosen::option);
+                .map(chosen -> chosen.option().id());
         Optional<GaugePressure> highSide = outdoor.flatMap(id -> evidence.standing(
                         new PointKey(PlatePoints.HIGH_SIDE_TEST_PRESSURE.id(), id), Value.Measured.class))
                 .map(read -> (GaugePressure) read.quantity());
         boolean flammable = refrigerant
-                .flatMap(Refrigerant::named)
+                .flatMap(facts.refrigerants()::named)
                 .map(Refrigerant::flammable)
                 .orElse(false);
         return new Instrument.Use(on, shown, refrigerant, flammable, highSide);

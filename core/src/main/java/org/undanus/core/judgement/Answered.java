@@ -2,6 +2,7 @@ package org.undanus.core.judgement;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.quantity.Text;
 
@@ -11,9 +12,9 @@ public final class Answered implements Requirement {
 
     private final About about;
     private final Point point;
-    private final Map<String, Outcome> outcomes;
+    private final Map<Option, Outcome> outcomes;
 
-    private Answered(About about, Point point, Map<String, Outcome> outcomes) {
+    private Answered(About about, Point point, Map<Option, Outcome> outcomes) {
         this.about = about;
         this.point = point;
         this.outcomes = outcomes;
@@ -29,14 +30,23 @@ public final class Answered implements Requirement {
                 Map.of());
     }
 
-    /** This requirement with one more answer and the verdict it comes to. */
-    public Answered when(String option, Verdict verdict, String because, String remedy) {
-        if (!point.options().contains(option)) {
-            throw new IllegalArgumentException(point.id() + " has no answer " + option);
-        }
-        Map<String, Outcome> more = new LinkedHashMap<>(outcomes);
+    /**
+     * This requirement with one more answer and the verdict it comes to.
+     *
+     * @param answer the id of one of the point's options
+     * @throws IllegalArgumentException if the point has no such answer
+     */
+    public Answered when(String answer, Verdict verdict, String because, String remedy) {
+        Option option = point.option(answer)
+                .orElseThrow(() -> new IllegalArgumentException(point.id() + " has no answer " + answer));
+        Map<Option, Outcome> more = new LinkedHashMap<>(outcomes);
         more.put(option, new Outcome(verdict, because, remedy));
         return new Answered(about, point, more);
+    }
+
+    /** This requirement with one more answer and the verdict it comes to. */
+    public Answered when(Option answer, Verdict verdict, String because, String remedy) {
+        return when(answer.id(), verdict, because, remedy);
     }
 
     @Override
@@ -46,7 +56,7 @@ public final class Answered implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        String answer = x.chosen(point).orElseThrow();
+        Option answer = x.chosen(point).orElseThrow();
         Outcome outcome = outcomes.get(answer);
         return x.finding()
                 .step(point.title(), answer)

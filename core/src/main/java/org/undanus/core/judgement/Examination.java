@@ -18,11 +18,13 @@ import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.Value;
+import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
@@ -212,8 +214,13 @@ public final class Examination {
         return measured(point).map(m -> m.quantity().si());
     }
 
-    public Optional<String> chosen(Point point) {
+    public Optional<Option> chosen(Point point) {
         return value(point).map(v -> ((Value.Chosen) v).option());
+    }
+
+    /** The refrigerant that a point names, with its tables. */
+    public Optional<Refrigerant> refrigerant(Point point) {
+        return chosen(point).flatMap(facts.refrigerants()::chosen);
     }
 
     public Optional<Boolean> affirmed(Point point) {
@@ -293,7 +300,7 @@ public final class Examination {
                     new Step(
                             point.title(),
                             "a later reading was taken when it was out of sight; the earlier one stands",
-                            Text.of("{}", earlier.typed()),
+                            Text.of("{}", earlier.said()),
                             "")));
         }
         return reading;
@@ -437,8 +444,8 @@ public final class Examination {
                 .map(answer -> admitted.filter(answer::equals).isEmpty()
                         ? notShown(List.of(on))
                         : finding()
-                                .step(on.title(), answer)
-                                .conclude(Verdict.DOES_NOT_APPLY, Text.of("{}: {}.", on.title(), answer), ""));
+                                .step(on.title(), on.said(answer))
+                                .conclude(Verdict.DOES_NOT_APPLY, Text.of("{}: {}.", on.title(), on.said(answer)), ""));
     }
 
     /** The points among these that have not been read well enough. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
@@ -44,6 +45,11 @@ public final class Finding {
     /** Notes that something has not been said rather than measured. */
     public Finding step(String name, String value) {
         return step(name, "", Text.of("{}", value), "");
+    }
+
+    /** Notes what was chosen. */
+    public Finding step(String name, Option chosen) {
+        return step(name, chosen.words());
     }
 
     /** Notes the weather that it waits for. */

@@ -97,7 +97,7 @@ final class PressureReckoner {
                             Uncertain.exact(steady.si()),
                             typed.positive("time"));
                     double leak = hold.smallestLeak(typed.positive("volume"));
-                    Refrigerant r = Refrigerant.named("R410A").orElseThrow();
+                    Refrigerant r = Refrigerant.shipped("R410A").orElseThrow();
                     return List.of(
                             new Step(
                                     "Change that would have shown",

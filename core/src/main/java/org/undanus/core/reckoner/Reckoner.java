@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import org.undanus.core.derived.ChargeLimit;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.geometry.Bundle;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.judgement.Step;
 import org.undanus.core.quantity.Area;
 import org.undanus.core.quantity.Dimension;
@@ -25,34 +26,41 @@ import org.undanus.core.station.siting.SoundSpread;
 
 /** Every computation of the stations there are. What rule books decide stands in its inputs, with a common value typed in. */
 public final class Reckoner {
-    private Reckoner() {}
-
     private static final String CHARGE_SOURCE =
             "IEC 60335-2-40, simplified to one room without ventilation; check the adopted edition";
 
-    private static final List<Computation> ALL = Stream.concat(
-                    Stream.of(
-                            capacity(),
-                            support(),
-                            isolators(),
-                            snow(),
-                            sound(),
-                            charge(),
-                            roomForCharge(),
-                            passage(),
-                            bundle(),
-                            hole(),
-                            run()),
-                    Stream.of(LineReckoner.all(), PressureReckoner.all(), RefrigerantReckoner.all())
-                            .flatMap(List::stream))
-            .toList();
+    private final List<Computation> all;
 
-    public static List<Computation> all() {
-        return ALL;
+    private Reckoner(Refrigerants known) {
+        all = Stream.concat(
+                        Stream.of(
+                                capacity(),
+                                support(),
+                                isolators(),
+                                snow(),
+                                sound(),
+                                charge(known),
+                                roomForCharge(known),
+                                passage(),
+                                bundle(),
+                                hole(),
+                                run()),
+                        Stream.of(LineReckoner.all(), PressureReckoner.all(), new RefrigerantReckoner(known).all())
+                                .flatMap(List::stream))
+                .toList();
     }
 
-    public static Optional<Computation> named(String id) {
-        return ALL.stream().filter(c -> c.id().equals(id)).findFirst();
+    /** @param known the refrigerants that may be chosen */
+    public static Reckoner of(Refrigerants known) {
+        return new Reckoner(known);
+    }
+
+    public List<Computation> all() {
+        return all;
+    }
+
+    public Optional<Computation> named(String id) {
+        return all.stream().filter(c -> c.id().equals(id)).findFirst();
     }
 
     static Step step(String name, String how, Quantity value) {
@@ -185,8 +193,8 @@ public final class Reckoner {
                 .drawnBy(typed -> Sketches.heard(typed.each("level"), typed.each("distance")));
     }
 
-    private static Input burning() {
-        List<String> names = Refrigerant.known().stream()
+    private static Input burning(Refrigerants known) {
+        List<String> names = known.all()
                 .filter(Refrigerant::flammable)
                 .map(Refrigerant::name)
                 .toList();
@@ -197,38 +205,43 @@ public final class Reckoner {
         return Input.of("height", "Release height, from the rule book", Dimension.LENGTH, "1.8 m");
     }
 
-    private static double flammabilityLimit(Typed typed) {
-        return Refrigerant.named(typed.choice("refrigerant"))
+    private static double flammabilityLimit(Refrigerants known, Typed typed) {
+        return known.named(typed.choice("refrigerant"))
                 .flatMap(Refrigerant::lowerFlammabilityLimit)
                 .orElseThrow();
     }
 
-    private static Computation charge() {
+    private static Computation charge(Refrigerants known) {
         return new Computation(
                 "charge",
                 2,
                 "Flammable refrigerant for a room",
                 CHARGE_SOURCE,
-                List.of(burning(), height(), Input.of("area", "Floor area", Dimension.AREA, "200 ft2")),
+                List.of(burning(known), height(), Input.of("area", "Floor area", Dimension.AREA, "200 ft2")),
                 typed -> List.of(step(
                         "Most refrigerant",
                         "2.5·LFL^1.25·h₀·√A",
                         Mass.ofKilograms(ChargeLimit.kilograms(
-                                flammabilityLimit(typed), typed.positive("height"), typed.positive("area"))))));
+                                flammabilityLimit(known, typed), typed.positive("height"), typed.positive("area"))))));
     }
 
-    private static Computation roomForCharge() {
+    private static Computation roomForCharge(Refrigerants known) {
         return new Computation(
                 "room",
                 2,
                 "Room for a flammable charge",
                 CHARGE_SOURCE,
-                List.of(burning(), height(), Input.of("charge", "Refrigerant in all", Dimension.MASS, "4 lb 2 oz")),
+                List.of(
+                        burning(known),
+                        height(),
+                        Input.of("charge", "Refrigerant in all", Dimension.MASS, "4 lb 2 oz")),
                 typed -> List.of(step(
                         "Least floor area",
                         "(m / (2.5·LFL^1.25·h₀))²",
                         Area.ofSquareMetres(ChargeLimit.area(
-                                flammabilityLimit(typed), typed.positive("height"), typed.positive("charge"))))));
+                                flammabilityLimit(known, typed),
+                                typed.positive("height"),
+                                typed.positive("charge"))))));
     }
 
     private static Computation passage() {

@@ -4,8 +4,8 @@ import static org.undanus.core.reckoner.Reckoner.step;
 
 import java.util.List;
 import java.util.function.Supplier;
-import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.fluid.Saturation;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
@@ -18,17 +18,22 @@ import org.undanus.core.station.charge.TargetSuperheat;
 final class RefrigerantReckoner {
     private static final int STATION = 12;
     private static final String TABLES = "Saturation by published reference equations of state, interpolated";
-    private static final Input REFRIGERANT = Input.choice("refrigerant", "Refrigerant", Refrigerant.names(), "R410A");
     private static final Input ELEVATION = Input.of("elevation", "Height above sea level", Dimension.LENGTH, "2100 ft");
 
-    private RefrigerantReckoner() {}
+    private final Refrigerants known;
+    private final Input refrigerant;
 
-    static List<Computation> all() {
+    RefrigerantReckoner(Refrigerants known) {
+        this.known = known;
+        this.refrigerant = Input.choice("refrigerant", "Refrigerant", known.names(), "R410A");
+    }
+
+    List<Computation> all() {
         return List.of(temperatures(), pressures(), subcooling(), superheat(), targetSuperheat());
     }
 
-    private static Saturation table(Typed typed) {
-        return Saturation.of(Refrigerant.named(typed.choice("refrigerant")).orElseThrow());
+    private Saturation table(Typed typed) {
+        return known.named(typed.choice("refrigerant")).orElseThrow().saturation();
     }
 
     private static AbsolutePressure air(Typed typed) {
@@ -44,13 +49,13 @@ final class RefrigerantReckoner {
         }
     }
 
-    private static Computation temperatures() {
+    private Computation temperatures() {
         return new Computation(
                 "saturation-temperature",
                 STATION,
                 "Saturation temperature",
                 TABLES,
-                List.of(REFRIGERANT, Input.of("pressure", "Pressure", Dimension.GAUGE_PRESSURE, "118 psig"), ELEVATION),
+                List.of(refrigerant, Input.of("pressure", "Pressure", Dimension.GAUGE_PRESSURE, "118 psig"), ELEVATION),
                 typed -> {
                     AbsolutePressure at =
                             GaugePressure.ofPascals(typed.si("pressure")).absolute(air(typed));
@@ -68,13 +73,13 @@ final class RefrigerantReckoner {
                 });
     }
 
-    private static Computation pressures() {
+    private Computation pressures() {
         return new Computation(
                 "saturation-pressure",
                 STATION,
                 "Saturation pressure",
                 TABLES,
-                List.of(REFRIGERANT, Input.of("at", "Temperature", Dimension.TEMPERATURE, "72 °F"), ELEVATION),
+                List.of(refrigerant, Input.of("at", "Temperature", Dimension.TEMPERATURE, "72 °F"), ELEVATION),
                 typed -> {
                     Temperature at = Temperature.ofKelvin(typed.si("at"));
                     return within(
@@ -91,14 +96,14 @@ final class RefrigerantReckoner {
                 });
     }
 
-    private static Computation subcooling() {
+    private Computation subcooling() {
         return new Computation(
                 "subcooling",
                 STATION,
                 "Subcooling",
                 "t_bubble(p) − t of the liquid",
                 List.of(
-                        REFRIGERANT,
+                        refrigerant,
                         Input.of("pressure", "Liquid line, pressure", Dimension.GAUGE_PRESSURE, "372 psig"),
                         Input.of("line", "Liquid line, temperature", Dimension.TEMPERATURE, "101 °F"),
                         ELEVATION),
@@ -115,14 +120,14 @@ final class RefrigerantReckoner {
                 });
     }
 
-    private static Computation superheat() {
+    private Computation superheat() {
         return new Computation(
                 "superheat",
                 STATION,
                 "Superheat",
                 "t of the vapour − t_dew(p)",
                 List.of(
-                        REFRIGERANT,
+                        refrigerant,
                         Input.of("pressure", "Suction line, pressure", Dimension.GAUGE_PRESSURE, "118 psig"),
                         Input.of("line", "Suction line, temperature", Dimension.TEMPERATURE, "51 °F"),
                         ELEVATION),

@@ -117,7 +117,7 @@ public enum Doctoring {
                 job.rewrite(RecordLines.SPLIT, degrees(split, step));
             }
             case WRONG_TABLE -> {
-                Saturation table = Saturation.of(Refrigerant.named("R22").orElseThrow());
+                Saturation table = Refrigerant.shipped("R22").orElseThrow().saturation();
                 double low = number(job.written(point("charge.suction-pressure"))) * PSI;
                 double wrong = RecordedJob.fahrenheit(
                         table.dewTemperature(GaugePressure.ofPascals(low).absolute(job.air()))

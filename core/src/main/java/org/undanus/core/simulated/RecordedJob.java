@@ -139,7 +139,7 @@ public final class RecordedJob {
                         new Component("indoor-1", Component.Kind.INDOOR_DUCTED, "Air handler", true)),
                 DataSheets.NONE,
                 day);
-        this.refrigerant = Refrigerant.named(refrigerant).orElseThrow();
+        this.refrigerant = Refrigerant.shipped(refrigerant).orElseThrow();
         this.air = new Site(building, elevation).atmosphere();
         work();
     }
@@ -339,7 +339,7 @@ public final class RecordedJob {
     }
 
     private void cycle(VirtualMachine.Running is) {
-        Saturation table = Saturation.of(refrigerant);
+        Saturation table = refrigerant.saturation();
         String unit = "outdoor-1";
         double low = rounded(
                 table.dew(Temperature.ofKelvin(is.evaporating())).si() / PSI - air.si() / PSI + noise(0.7), PSI_STEP);
@@ -470,7 +470,7 @@ public final class RecordedJob {
         List<Reading> own = new ArrayList<>();
         typed.forEach((key, text) -> {
             if (key.point().startsWith("plate.") || key.point().startsWith("piping.")) {
-                Entry.Understood understood = Entry.understand(point(key.point()), text, Accuracy.EXACT);
+                Entry.Understood understood = Entry.understand(facts.asked(point(key.point())), text, Accuracy.EXACT);
                 own.add(new Reading(
                         UUID.nameUUIDFromBytes((reference + key).getBytes(StandardCharsets.UTF_8)),
                         key,
@@ -497,7 +497,7 @@ public final class RecordedJob {
                     UUID.nameUUIDFromBytes((reference + key).getBytes(StandardCharsets.UTF_8)),
                     key,
                     text,
-                    Entry.understand(point, text, accuracy, Traces.NONE),
+                    Entry.understand(facts.asked(point), text, accuracy, Traces.NONE),
                     Optional.of(times.get(key)),
                     Optional.empty(),
                     Traces.NONE));

@@ -75,7 +75,7 @@ public record VirtualMachine(Refrigerant refrigerant, double rated, boolean valv
     private static final double AIR_BLOCKS = 2;
 
     private Saturation table() {
-        return Saturation.of(refrigerant);
+        return refrigerant.saturation();
     }
 
     private double pressure(double kelvin) {
@@ -83,7 +83,7 @@ public record VirtualMachine(Refrigerant refrigerant, double rated, boolean valv
     }
 
     private double gained(double evaporating, double condensing, double superheat, double subcooling) {
-        Enthalpy heat = Enthalpy.of(refrigerant);
+        Enthalpy heat = refrigerant.enthalpy();
         return heat.vapour(Temperature.ofKelvin(evaporating), superheat)
                 - heat.liquid(Temperature.ofKelvin(condensing), subcooling);
     }

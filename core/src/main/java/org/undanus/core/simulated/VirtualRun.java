@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.Random;
 import org.undanus.core.fluid.MoistAir;
 import org.undanus.core.fluid.Refrigerant;
-import org.undanus.core.fluid.Saturation;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.simulated.VirtualMachine.Fault;
@@ -89,7 +88,7 @@ public final class VirtualRun {
     public VirtualRun(String name, String refrigerant, boolean valve, Random chance) {
         this.fault = Optional.ofNullable(FAULTS.get(name))
                 .orElseThrow(() -> new IllegalArgumentException("There is no machine \"" + name + "\"."));
-        this.refrigerant = Refrigerant.named(refrigerant)
+        this.refrigerant = Refrigerant.shipped(refrigerant)
                 .orElseThrow(() -> new IllegalArgumentException("No refrigerant is called " + refrigerant + "."));
         this.steady = new VirtualMachine(this.refrigerant, RATED, valve, fault).running(INDOORS, OUTDOORS);
         this.chance = chance;
@@ -137,12 +136,13 @@ public final class VirtualRun {
 
     /** Over the air's, Pa. */
     private double dew(double kelvin) {
-        return Saturation.of(refrigerant).dew(Temperature.ofKelvin(kelvin)).si() - AIR;
+        return refrigerant.saturation().dew(Temperature.ofKelvin(kelvin)).si() - AIR;
     }
 
     /** Where liquid of the high side boils; of a blend that parts colder than where its vapour condenses, K. */
     private double bubbling() {
-        return Saturation.of(refrigerant)
+        return refrigerant
+                .saturation()
                 .bubbleTemperature(AbsolutePressure.ofPascals(dew(steady.condensing()) + AIR))
                 .si();
     }

@@ -35,6 +35,7 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.installation.Site;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Duration;
@@ -402,7 +403,7 @@ class ChecksTest {
                 UUID.nameUUIDFromBytes(line.getBytes(StandardCharsets.UTF_8)),
                 new PointKey(key[0], key[1]),
                 said[0],
-                Entry.understand(point, said[0], RULES.accuracy(point.instrument())),
+                Entry.understand(Refrigerants.SHIPPED.asked(point), said[0], RULES.accuracy(point.instrument())),
                 more.filter(text -> !text.startsWith("#")).map(text -> LocalDateTime.parse(text.replace(' ', 'T'))),
                 more.filter(text -> text.startsWith("#")).map(text -> text.substring(1)),
                 Traces.NONE);
@@ -412,7 +413,8 @@ class ChecksTest {
         String[] halves = line.split("=", 2);
         String[] key = halves[0].split("@");
         Point point = Walk.point(key[0]).orElseThrow();
-        Entry.Understood understood = Entry.understand(point, halves[1], RULES.accuracy(point.instrument()));
+        Entry.Understood understood =
+                Entry.understand(Refrigerants.SHIPPED.asked(point), halves[1], RULES.accuracy(point.instrument()));
         return new Reading(
                 UUID.nameUUIDFromBytes(("own" + line).getBytes(StandardCharsets.UTF_8)),
                 new PointKey(key[0], key[1]),
@@ -451,7 +453,8 @@ class ChecksTest {
                 new Toolcase(List.of(GAUGE)),
                 Optional.empty(),
                 List.of(),
-                Traces.NONE);
+                Traces.NONE,
+                Refrigerants.SHIPPED);
     }
 
     private static CommissioningRecord record(LocalDate on, List<String> lines) {

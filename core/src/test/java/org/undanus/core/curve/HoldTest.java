@@ -92,7 +92,7 @@ class HoldTest {
 
     @Test
     void aLeakOfNitrogenIsMoreOrLessRefrigerantByPressureAndViscosity() {
-        Refrigerant r410a = Refrigerant.named("R410A").orElseThrow();
+        Refrigerant r410a = Refrigerant.shipped("R410A").orElseThrow();
         AbsolutePressure air = AbsolutePressure.ofPascals(AIR);
         AbsolutePressure tested = AbsolutePressure.ofPascals(2.9e6);
         double mass = LeakFlow.refrigerant(1e-5, tested, air, r410a);

@@ -21,8 +21,8 @@ class EntryTest {
     private static final Point THINGS = Point.quantity("x.things", Scope.SYSTEM, Dimension.COUNT, "Things", "", 1, 20);
     private static final Point AIR = Point.quantity("x.air", Scope.SYSTEM, Dimension.TEMPERATURE, "Air", "", 253, 333);
     private static final Point MONTH = Point.month("x.made", Scope.SYSTEM, "Made", "On the plate.");
-    private static final Point CHOICE =
-            Point.choice("x.metal", Scope.SYSTEM, "Metal", "", List.of("copper", "aluminium"));
+    private static final Point CHOICE = Point.choice(
+            "x.metal", Scope.SYSTEM, "Metal", "", List.of(Option.of("cu", "copper"), Option.of("al", "aluminium")));
     private static final Point YES_NO = Point.yesNo("x.there", Scope.SYSTEM, "There", "");
     private static final Point TEXT = Point.text("x.model", Scope.SYSTEM, "Model", "");
 
@@ -196,7 +196,7 @@ class EntryTest {
 
     @Test
     void choicesAndAnswersFoldCase() {
-        assertThat(value(CHOICE, " Copper ")).isEqualTo(new Value.Chosen("copper"));
+        assertThat(value(CHOICE, " Copper ")).isEqualTo(new Value.Chosen(Option.of("cu", "copper")));
         assertThat(value(YES_NO, "Y")).isEqualTo(new Value.Affirmed(true));
         assertThat(value(YES_NO, "no")).isEqualTo(new Value.Affirmed(false));
         assertThatThrownBy(() -> value(CHOICE, "gold")).hasMessageContaining("copper, aluminium");

@@ -11,7 +11,7 @@ import org.undanus.core.quantity.Temperature;
 
 class EnthalpyTest {
     private static Enthalpy of(String name) {
-        return Enthalpy.of(Refrigerant.named(name).orElseThrow());
+        return Refrigerant.shipped(name).orElseThrow().enthalpy();
     }
 
     @ParameterizedTest
@@ -19,7 +19,7 @@ class EnthalpyTest {
     void theDifferenceOfVapourAndLiquidIsTheHeatOfVaporisation(String name) {
         for (double celsius = -39; celsius <= 60; celsius += 3.3) {
             Temperature at = Temperature.ofCelsius(celsius);
-            double heat = Saturation.of(Refrigerant.named(name).orElseThrow()).vaporisation(at);
+            double heat = Refrigerant.shipped(name).orElseThrow().saturation().vaporisation(at);
             assertThat(of(name).vapour(at, 0) - of(name).liquid(at, 0)).isCloseTo(heat, within(100.0));
         }
     }

@@ -4,45 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
-import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.undanus.core.numeric.Csv;
 import org.undanus.core.quantity.Temperature;
 
 class RefrigerantFileTest {
-    /** What is known of one that ships, under another name. */
-    static String file(String like, String name) {
-        Map<String, String> identity = Csv.read(Refrigerant.class, "refrigerants.csv").stream()
-                .filter(row -> row.get("refrigerant").equals(like))
-                .findFirst()
-                .orElseThrow();
-        Map<String, Map<String, String>> heat = Csv.read(Refrigerant.class, "refrigerant-enthalpy.csv").stream()
-                .filter(row -> row.get("refrigerant").equals(like))
-                .collect(Collectors.toMap(row -> row.get("t_C"), row -> row));
-        List<String> lines = new ArrayList<>(List.of(String.join(",", RefrigerantFile.columns())));
-        for (Map<String, String> row : Csv.read(Refrigerant.class, "refrigerant-saturation.csv")) {
-            if (row.get("refrigerant").equals(like) && heat.containsKey(row.get("t_C"))) {
-                lines.add(RefrigerantFile.columns().stream()
-                        .map(column -> column.equals("refrigerant")
-                                ? name
-                                : row.getOrDefault(
-                                        column,
-                                        heat.get(row.get("t_C"))
-                                                .getOrDefault(column, identity.getOrDefault(column, ""))))
-                        .collect(Collectors.joining(",")));
-            }
-        }
-        return String.join("\n", lines) + "\n";
-    }
-
     private static String with(int line, String column, String value) {
-        String[] lines = file("R32", "R9932").split("\n");
+        String[] lines = RefrigerantFiles.like("R32", "R9932").split("\n");
         String[] fields = lines[line - 1].split(",", -1);
         fields[RefrigerantFile.columns().indexOf(column)] = value;
         lines[line - 1] = String.join(",", fields);
@@ -51,18 +22,16 @@ class RefrigerantFileTest {
 
     @Test
     void whatWasBroughtComputesAsWhatShips() {
-        RefrigerantFile read = RefrigerantFile.read(file("R454B", "R9954B"));
-        Refrigerant like = Refrigerant.named("R454B").orElseThrow();
+        RefrigerantFile read = RefrigerantFile.read(RefrigerantFiles.like("R454B", "R9954B"));
+        Refrigerant like = Refrigerant.shipped("R454B").orElseThrow();
         assertThat(read.refrigerant().safetyClass()).isEqualTo("A2L");
         assertThat(read.refrigerant().lowerFlammabilityLimit()).isEqualTo(like.lowerFlammabilityLimit());
         assertThat(read.refrigerant().warmingPotential()).isEqualTo(466);
         Temperature warm = Temperature.ofCelsius(21);
-        assertThat(read.saturation().dew(warm).si())
-                .isCloseTo(Saturation.of(like).dew(warm).si(), within(1e-6));
-        assertThat(read.enthalpy().vapour(warm, 7)).isCloseTo(Enthalpy.of(like).vapour(warm, 7), within(1e-6));
-        assertThat(Refrigerant.named("R9954B"))
-                .as("reading makes nothing known")
-                .isEmpty();
+        assertThat(read.refrigerant().saturation().dew(warm).si())
+                .isCloseTo(like.saturation().dew(warm).si(), within(1e-6));
+        assertThat(read.refrigerant().enthalpy().vapour(warm, 7))
+                .isCloseTo(like.enthalpy().vapour(warm, 7), within(1e-6));
     }
 
     @ParameterizedTest(name = "line {0}, {1} {2}: {3}")
@@ -95,7 +64,7 @@ class RefrigerantFileTest {
 
     @Test
     void whatIsNoSuchFileIsRefused() {
-        String sound = file("R32", "R9932");
+        String sound = RefrigerantFiles.like("R32", "R9932");
         assertThatThrownBy(() -> RefrigerantFile.read("")).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> RefrigerantFile.read(sound.replace("p_dew_kPa", "p_dew")))
                 .hasMessageContaining("lacks the column p_dew_kPa");

@@ -12,7 +12,7 @@ import org.undanus.core.quantity.Temperature;
 
 class SaturationTest {
     private static Saturation of(String refrigerant) {
-        return Saturation.of(Refrigerant.named(refrigerant).orElseThrow());
+        return Refrigerant.shipped(refrigerant).orElseThrow().saturation();
     }
 
     @Test

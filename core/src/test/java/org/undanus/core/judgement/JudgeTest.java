@@ -229,7 +229,8 @@ class JudgeTest {
                     new Toolcase(List.of(RATED)),
                     plain.plan(),
                     plain.added(),
-                    plain.traces());
+                    plain.traces(),
+                    plain.refrigerants());
             List<Reading> readings = new ArrayList<>();
             List<Reading> offered =
                     new ArrayList<>(RandomCases.evidence(random, facts).readings());

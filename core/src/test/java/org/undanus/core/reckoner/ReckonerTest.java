@@ -12,12 +12,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Sheet;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.quantity.UnitSystem;
 
 class ReckonerTest {
+    private static final Reckoner RECKONER = Reckoner.of(Refrigerants.SHIPPED);
 
     private static String answer(String id, String... typed) {
-        Computation computation = Reckoner.named(id).orElseThrow();
+        Computation computation = RECKONER.named(id).orElseThrow();
         Map<String, String> inputs =
                 new HashMap<>(computation.inputs().stream().collect(Collectors.toMap(Input::id, Input::example)));
         for (int i = 0; i < typed.length; i += 2) {
@@ -30,11 +32,11 @@ class ReckonerTest {
 
     @Test
     void everyComputationAnswersItsOwnExamples() {
-        assertThat(Reckoner.all()).allSatisfy(computation -> {
+        assertThat(RECKONER.all()).allSatisfy(computation -> {
             assertThat(answer(computation.id())).isNotBlank();
             assertThat(computation.source()).isNotBlank();
         });
-        assertThat(Reckoner.all()).extracting(Computation::id).doesNotHaveDuplicates();
+        assertThat(RECKONER.all()).extracting(Computation::id).doesNotHaveDuplicates();
     }
 
     @Test
@@ -134,7 +136,7 @@ class ReckonerTest {
 
     @Test
     void whatCanBeDrawnIsDrawnToScale() {
-        Drawing bundle = Reckoner.named("bundle")
+        Drawing bundle = RECKONER.named("bundle")
                 .orElseThrow()
                 .drawing(Map.of("diameters", "20 mm; 20 mm", "slack", "10 %"))
                 .orElseThrow();
@@ -144,27 +146,27 @@ class ReckonerTest {
                         .map(element -> ((Element.Disc) element).radius())
                         .map(radius -> Math.round(radius * 1e4)))
                 .containsExactlyInAnyOrder(220L, 100L, 100L);
-        assertThat(Reckoner.named("hole")
+        assertThat(RECKONER.named("hole")
                         .orElseThrow()
                         .drawing(Map.of("inner", "2 m", "outer", "2.02 m", "thickness", "0.3 m"))
                         .orElseThrow()
                         .spoken()
                         .in(UnitSystem.SI))
                 .isEqualTo("It rises 20 mm over 300 mm");
-        assertThat(Reckoner.named("base")
+        assertThat(RECKONER.named("base")
                         .orElseThrow()
                         .drawing(Map.of("snow", "500 mm", "margin", "300 mm", "flood", "0 mm", "freeboard", "300 mm"))
                         .orElseThrow()
                         .spoken()
                         .in(UnitSystem.SI))
                 .isEqualTo("The base 800 mm over the ground");
-        assertThat(Reckoner.named("capacity").orElseThrow().drawing(Map.of("capacity", "1 kW", "load", "1 kW")))
+        assertThat(RECKONER.named("capacity").orElseThrow().drawing(Map.of("capacity", "1 kW", "load", "1 kW")))
                 .isEmpty();
     }
 
     @Test
     void everyFigureIsLaidOutWithItsExamples() {
-        for (Computation computation : Reckoner.all()) {
+        for (Computation computation : RECKONER.all()) {
             Map<String, String> typed = new HashMap<>();
             computation.inputs().forEach(input -> typed.put(input.id(), input.example()));
             computation.drawing(typed).ifPresent(drawing -> assertThat(
@@ -176,12 +178,12 @@ class ReckonerTest {
 
     @Test
     void nothingToMeasureIsDrawnWithoutIt() {
-        Drawing level = Reckoner.named("hole")
+        Drawing level = RECKONER.named("hole")
                 .orElseThrow()
                 .drawing(Map.of("inner", "2 m", "outer", "2 m", "thickness", "0.3 m"))
                 .orElseThrow();
         assertThat(Sheet.of(level, 420, 280, UnitSystem.SI).pieces()).isNotEmpty();
-        Drawing bare = Reckoner.named("base")
+        Drawing bare = RECKONER.named("base")
                 .orElseThrow()
                 .drawing(Map.of("snow", "0 m", "margin", "0 m", "flood", "0 m", "freeboard", "0 m"))
                 .orElseThrow();

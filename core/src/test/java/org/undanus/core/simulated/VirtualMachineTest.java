@@ -15,7 +15,7 @@ class VirtualMachineTest {
     private static final double OUTDOOR = 308.15;
 
     private static Running running(boolean valve, Fault fault) {
-        return new VirtualMachine(Refrigerant.named("R410A").orElseThrow(), 10_000, valve, fault)
+        return new VirtualMachine(Refrigerant.shipped("R410A").orElseThrow(), 10_000, valve, fault)
                 .running(INDOOR, OUTDOOR);
     }
 
@@ -33,9 +33,9 @@ class VirtualMachineTest {
 
     @Test
     void itsSizeDoesNotMatter() {
-        Running large = new VirtualMachine(Refrigerant.named("R410A").orElseThrow(), 20_000, false, Fault.NONE)
+        Running large = new VirtualMachine(Refrigerant.shipped("R410A").orElseThrow(), 20_000, false, Fault.NONE)
                 .running(INDOOR - 3, OUTDOOR - 5);
-        Running small = new VirtualMachine(Refrigerant.named("R410A").orElseThrow(), 4000, false, Fault.NONE)
+        Running small = new VirtualMachine(Refrigerant.shipped("R410A").orElseThrow(), 4000, false, Fault.NONE)
                 .running(INDOOR - 3, OUTDOOR - 5);
         assertThat(large.superheat()).isCloseTo(small.superheat(), within(1e-4));
     }

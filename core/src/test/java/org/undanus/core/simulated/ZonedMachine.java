@@ -119,7 +119,7 @@ public final class ZonedMachine {
     }
 
     private Saturation table() {
-        return Saturation.of(refrigerant);
+        return refrigerant.saturation();
     }
 
     private double pressure(double kelvin) {
@@ -127,7 +127,7 @@ public final class ZonedMachine {
     }
 
     private double gained(double te, double tc, double sh, double sc) {
-        Enthalpy heat = Enthalpy.of(refrigerant);
+        Enthalpy heat = refrigerant.enthalpy();
         // past saturation it is a mixture: each kelvin stands for so much of the heat of vaporisation
         double wet = MIXTURE * (Math.min(0, sh) + Math.min(0, sc));
         return heat.vapour(Temperature.ofKelvin(te), sh) - heat.liquid(Temperature.ofKelvin(tc), sc) + wet;
@@ -249,7 +249,7 @@ public final class ZonedMachine {
                 .si();
         double at = surface(te, x[2], dry, wet);
         double rejected = mass * gained(te, tc, x[2], x[3]) + power;
-        Enthalpy heat = Enthalpy.of(refrigerant);
+        Enthalpy heat = refrigerant.enthalpy();
         double hot = heat.vapour(Temperature.ofKelvin(te), sh) + power / mass;
         double over = Root.of(k -> heat.vapour(Temperature.ofKelvin(tc), k) - hot, 0, 150, 1e-6);
         return new Running(

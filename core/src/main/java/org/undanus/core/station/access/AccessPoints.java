@@ -2,6 +2,7 @@ package org.undanus.core.station.access;
 
 import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.quantity.Dimension;
@@ -14,10 +15,10 @@ final class AccessPoints {
             "Attics and crawl spaces: test each step, light on, somebody knows where you are.";
     private static final String LIVE = "Live gear: covers stay on while you measure.";
 
-    static final String OPEN_FLOOR = "open floor";
-    static final String CLOSET = "closet";
-    static final String ATTIC = "attic";
-    static final String CRAWL_SPACE = "crawl space";
+    static final Option OPEN_FLOOR = Option.of("open-floor", "open floor");
+    static final Option CLOSET = Option.of("closet", "closet");
+    static final Option ATTIC = Option.of("attic", "attic");
+    static final Option CRAWL_SPACE = Option.of("crawl-space", "crawl space");
 
     static final Point PLACE = Point.choice(
             "access.place",

@@ -1,6 +1,7 @@
 package org.undanus.core.station.access;
 
 import java.util.List;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -38,8 +39,8 @@ final class TightPlace implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        String place = x.chosen(AccessPoints.PLACE).orElseThrow();
-        boolean asked = !place.equals(AccessPoints.OPEN_FLOOR) && (alsoCloset || !place.equals("closet"));
+        Option place = x.chosen(AccessPoints.PLACE).orElseThrow();
+        boolean asked = !place.equals(AccessPoints.OPEN_FLOOR) && (alsoCloset || !place.equals(AccessPoints.CLOSET));
         if (!asked) {
             return x.finding()
                     .step(AccessPoints.PLACE.title(), place)

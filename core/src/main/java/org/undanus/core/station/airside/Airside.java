@@ -69,9 +69,9 @@ public final class Airside {
         return List.of(
                 Answered.of(Station.AIRSIDE, DuctPoints.JOINTS_PERMANENT, Severity.PERFORMANCE, PRACTICE)
                         .when("mastic", Verdict.MEETS, "Joints that stay closed are sealed with mastic.", "")
-                        .when("listed tape", Verdict.MEETS, "Joints are closed with listed tape.", "")
+                        .when("listed-tape", Verdict.MEETS, "Joints are closed with listed tape.", "")
                         .when(
-                                "cloth tape",
+                                "cloth-tape",
                                 Verdict.FAILS,
                                 "Cloth tape lets go within a few summers.",
                                 "Have it taken off and the joints sealed with mastic or listed tape.")
@@ -81,7 +81,7 @@ public final class Airside {
                                 "Joints are open.",
                                 "Have every joint sealed with mastic or listed tape."),
                 Answered.of(Station.AIRSIDE, DuctPoints.JOINTS_REMOVABLE, Severity.PERFORMANCE, PRACTICE)
-                        .when("gasket or tape", Verdict.MEETS, "Panels close on a gasket or removable tape.", "")
+                        .when("gasket-or-tape", Verdict.MEETS, "Panels close on a gasket or removable tape.", "")
                         .when(
                                 "mastic",
                                 Verdict.FAILS,

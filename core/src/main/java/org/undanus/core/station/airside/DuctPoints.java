@@ -3,6 +3,7 @@ package org.undanus.core.station.airside;
 import java.util.List;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
@@ -25,7 +26,7 @@ final class DuctPoints {
         return Point.yesNo("airside." + name, Scope.DUCT_SYSTEM, title, how);
     }
 
-    private static Point choice(String name, String title, String how, String... options) {
+    private static Point choice(String name, String title, String how, Option... options) {
         return Point.choice("airside." + name, Scope.DUCT_SYSTEM, title, how, List.of(options));
     }
 
@@ -42,18 +43,18 @@ final class DuctPoints {
                     "joints-permanent",
                     "Duct joints",
                     "How the joints that stay closed are sealed.",
-                    "mastic",
-                    "listed tape",
-                    "cloth tape",
-                    "open")
+                    Option.of("mastic", "mastic"),
+                    Option.of("listed-tape", "listed tape"),
+                    Option.of("cloth-tape", "cloth tape"),
+                    Option.of("open", "open"))
             .dueAt(Stage.BEFORE_COVER);
     static final Point JOINTS_REMOVABLE = choice(
             "joints-removable",
             "Joints of panels that come off",
             "Filter doors, coil and fan panels.",
-            "gasket or tape",
-            "mastic",
-            "open");
+            Option.of("gasket-or-tape", "gasket or tape"),
+            Option.of("mastic", "mastic"),
+            Option.of("open", "open"));
     static final Point HOLES_PLUGGED =
             seen("holes-plugged", "Test holes plugged", "Every hole drilled for a reading has its plug.");
     static final Point CABLES_SEALED =

@@ -13,8 +13,6 @@ import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.fluid.Refrigerant;
-import org.undanus.core.fluid.Saturation;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Subject;
@@ -136,9 +134,8 @@ final class ChargeByLength implements Requirement {
         Optional<Tube> tube = lines.stream()
                 .flatMap(set -> x.at(set).number(LinePoints.LIQUID).flatMap(Tube::of).stream())
                 .findFirst();
-        return tube.flatMap(liquid -> x.chosen(PlatePoints.REFRIGERANT)
-                .flatMap(Refrigerant::named)
-                .map(r -> Saturation.of(r)
+        return tube.flatMap(liquid -> x.refrigerant(PlatePoints.REFRIGERANT)
+                .map(r -> r.saturation()
                                 .liquidDensity(Temperature.ofKelvin(x.rules().number(WARM)))
                         * liquid.bore()));
     }

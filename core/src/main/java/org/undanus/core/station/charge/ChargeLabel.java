@@ -26,8 +26,7 @@ public record ChargeLabel(
     /** Empty where its plate does not tell the refrigerant. */
     public static Optional<ChargeLabel> of(Case facts, Evidence evidence, RuleBook rules, Subject unit) {
         Examination x = Examination.of(facts, evidence, rules, ChargeByLength.ABOUT, unit);
-        return x.chosen(PlatePoints.REFRIGERANT)
-                .flatMap(Refrigerant::named)
+        return x.refrigerant(PlatePoints.REFRIGERANT)
                 .map(refrigerant -> new ChargeLabel(
                         refrigerant,
                         x.number(PlatePoints.CHARGE),

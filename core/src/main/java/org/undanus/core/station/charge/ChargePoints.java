@@ -2,9 +2,9 @@ package org.undanus.core.station.charge;
 
 import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.quantity.Dimension;
 
@@ -26,7 +26,7 @@ final class ChargePoints {
         return Point.quantity("charge." + name, Scope.OUTDOOR_UNIT, dimension, title, how, least, most);
     }
 
-    private static Point choice(String name, String title, String how, String... options) {
+    private static Point choice(String name, String title, String how, Option... options) {
         return Point.choice("charge." + name, Scope.OUTDOOR_UNIT, title, how, List.of(options));
     }
 
@@ -49,9 +49,9 @@ final class ChargePoints {
             Scope.REPLACEMENT,
             "Recovered by, and into which cylinder",
             "Name and licence of whoever did it, and the cylinder's number.");
-    static final String STOOD = "pressure stood";
-    static final String FELL = "pressure fell";
-    static final String NOT_WATCHED = "not watched";
+    static final Option STOOD = Option.of("pressure-stood", "pressure stood");
+    static final Option FELL = Option.of("pressure-fell", "pressure fell");
+    static final Option NOT_WATCHED = Option.of("not-watched", "not watched");
     static final Point CRACKED = choice(
                     "cracked",
                     "First crack of the valve",
@@ -60,9 +60,9 @@ final class ChargePoints {
                     FELL,
                     NOT_WATCHED)
             .withCaution(UNDER_PRESSURE);
-    static final String IN_ORDER = "liquid first, then suction, both to the stop";
-    static final String OTHER_ORDER = "both to the stop, in another order";
-    static final String HALF_OPEN = "not to the stop";
+    static final Option IN_ORDER = Option.of("liquid-first", "liquid first, then suction, both to the stop");
+    static final Option OTHER_ORDER = Option.of("other-order", "both to the stop, in another order");
+    static final Option HALF_OPEN = Option.of("half-open", "not to the stop");
     static final Point VALVES = choice(
                     "valves-open",
                     "Service valves opened",
@@ -73,10 +73,10 @@ final class ChargePoints {
             .withCaution(UNDER_PRESSURE);
     static final Point CAPS =
             seen("caps-on", "Caps on and tight", "Stem caps and port caps with their seals: they are the second seal.");
-    static final String TWICE = "electronic detector, twice round each joint";
-    static final String ONCE = "electronic detector, once";
-    static final String SOAPED = "soap solution";
-    static final String NONE = "not searched";
+    static final Option TWICE = Option.of("detector-twice", "electronic detector, twice round each joint");
+    static final Option ONCE = Option.of("detector-once", "electronic detector, once");
+    static final Option SOAPED = Option.of("soap-solution", "soap solution");
+    static final Option NONE = Option.of("not-searched", "not searched");
     static final Point SEARCH = choice(
             "second-search",
             "Second leak search",
@@ -85,9 +85,9 @@ final class ChargePoints {
             ONCE,
             SOAPED,
             NONE);
-    static final String AT_REST = "at rest";
-    static final String HEATING = "running in heating";
-    static final String COOLING = "running in cooling";
+    static final Option AT_REST = Option.of("at-rest", "at rest");
+    static final Option HEATING = Option.of("heating", "running in heating");
+    static final Option COOLING = Option.of("cooling", "running in cooling");
     static final Point SEARCH_STATE = choice(
             "search-state",
             "Machine during the search",
@@ -103,20 +103,19 @@ final class ChargePoints {
                     COLD,
                     333)
             .with(InstrumentKind.THERMOMETER);
-    static final String DRY = "nothing found";
-    static final String LEAKS = "leak found";
+    static final Option DRY = Option.of("nothing-found", "nothing found");
+    static final Option LEAKS = Option.of("leak-found", "leak found");
     static final Point JOINT = Point.choice(
             "charge.joint",
             Scope.JOINT,
             "Joint under refrigerant",
             "Detector or soap, twice, the tip below and along it.",
             List.of(DRY, LEAKS, NONE));
-    static final Point REFRIGERANT = Point.choice(
+    static final Point REFRIGERANT = Point.openChoice(
                     "charge.refrigerant",
                     Scope.OUTDOOR_UNIT,
                     "Refrigerant in the cylinder",
-                    "As the cylinder's label says.",
-                    Refrigerant.names())
+                    "As the cylinder's label says.")
             .asOptional();
     static final Point TAKEN_OUT = measured(
                     "taken-out",
@@ -144,10 +143,10 @@ final class ChargePoints {
     static final Point AS_LIQUID = seen(
                     "as-liquid", "Drawn from the cylinder as liquid", "By its dip tube, or the cylinder upside down.")
             .asOptional();
-    static final String INTO_LIQUID = "liquid line, machine at rest";
-    static final String THROTTLED = "suction, throttled, far from the compressor";
-    static final String UNTHROTTLED = "suction, liquid not throttled";
-    static final String NOT_KNOWN = "not known";
+    static final Option INTO_LIQUID = Option.of("liquid-line", "liquid line, machine at rest");
+    static final Option THROTTLED = Option.of("suction-throttled", "suction, throttled, far from the compressor");
+    static final Option UNTHROTTLED = Option.of("suction-unthrottled", "suction, liquid not throttled");
+    static final Option NOT_KNOWN = Option.of("not-known", "not known");
     static final Point ENTERED = choice(
                     "entered",
                     "Charge let in at",
@@ -162,9 +161,9 @@ final class ChargePoints {
             "label",
             "Charge label filled in",
             "Kind, factory charge, added and total, on the unit, to be read for years.");
-    static final String ONE_SPEED = "one speed or stage";
-    static final String TEST_MODE = "variable speed, in the maker's test mode";
-    static final String FREE = "variable speed, as it likes";
+    static final Option ONE_SPEED = Option.of("one-speed", "one speed or stage");
+    static final Option TEST_MODE = Option.of("test-mode", "variable speed, in the maker's test mode");
+    static final Option FREE = Option.of("variable", "variable speed, as it likes");
     static final Point COMPRESSOR = choice(
             "compressor-mode",
             "Compressor runs at",
@@ -225,8 +224,8 @@ final class ChargePoints {
             .with(InstrumentKind.THERMOMETER)
             .called("suction temperature", "suction line")
             .during(OperationPoints.MODE);
-    static final String WRAPPED = "clamped on bare tube and wrapped";
-    static final String BARE = "on the tube, not wrapped";
+    static final Option WRAPPED = Option.of("wrapped", "clamped on bare tube and wrapped");
+    static final Option BARE = Option.of("bare", "on the tube, not wrapped");
     static final Point SENSOR =
             choice("sensor", "Pipe thermometers", "Air beside an unwrapped sensor is read with it.", WRAPPED, BARE);
     static final Point DISCHARGE_TEMPERATURE = measured(

@@ -7,7 +7,6 @@ import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.fluid.Refrigerant;
-import org.undanus.core.fluid.Saturation;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -49,16 +48,14 @@ final class ChargedAsLiquid implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Refrigerant refrigerant = Refrigerant.named(
-                        x.chosen(PlatePoints.REFRIGERANT).orElseThrow())
-                .orElseThrow();
+        Refrigerant refrigerant = x.refrigerant(PlatePoints.REFRIGERANT).orElseThrow();
         Finding finding = x.finding().step("Refrigerant", refrigerant.name());
         if (!refrigerant.blend()) {
             return finding.conclude(
                     Verdict.DOES_NOT_APPLY, Text.of("{} is one substance, no blend.", refrigerant.name()), "");
         }
         double glide =
-                Saturation.of(refrigerant).glide(Temperature.ofKelvin(x.rules().number(ChargeByLength.WARM)));
+                refrigerant.saturation().glide(Temperature.ofKelvin(x.rules().number(ChargeByLength.WARM)));
         finding.step("Mixed of", "", Text.of("{} substances", refrigerant.parts()), "")
                 .step("Its temperature glides by", TemperatureDifference.ofKelvin(Math.max(0, glide)));
         if (x.number(UnitPoints.ADDED_CHARGE).filter(added -> added == 0).isPresent()) {

@@ -53,8 +53,8 @@ final class CycleFigure {
 
     private CycleFigure(Examination x, Refrigerant refrigerant) {
         this.x = x;
-        this.enthalpy = Enthalpy.of(refrigerant);
-        this.saturation = Saturation.of(refrigerant);
+        this.enthalpy = refrigerant.enthalpy();
+        this.saturation = refrigerant.saturation();
         this.state = RefrigerantState.of(x).orElseThrow();
         this.warmest = Temperature.ofKelvin(
                 Math.min(enthalpy.warmest().si(), saturation.warmest().si()));
@@ -73,8 +73,7 @@ final class CycleFigure {
     private static Optional<Drawing> draw(
             Case facts, Evidence evidence, RuleBook rules, Judgements judgements, Subject unit) {
         Examination x = Examination.of(facts, evidence, rules, SoundCycle.ABOUT, unit);
-        return x.chosen(PlatePoints.REFRIGERANT)
-                .flatMap(Refrigerant::named)
+        return x.refrigerant(PlatePoints.REFRIGERANT)
                 .map(refrigerant -> new CycleFigure(x, refrigerant).draw(judgements, refrigerant));
     }
 

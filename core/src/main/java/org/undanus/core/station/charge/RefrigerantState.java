@@ -42,12 +42,11 @@ record RefrigerantState(Examination x, Refrigerant refrigerant, Saturation table
 
     /** @param x at the outdoor unit; empty where its refrigerant is not known */
     static Optional<RefrigerantState> of(Examination x) {
-        return x.chosen(PlatePoints.REFRIGERANT)
-                .flatMap(Refrigerant::named)
+        return x.refrigerant(PlatePoints.REFRIGERANT)
                 .map(refrigerant -> new RefrigerantState(
                         x,
                         refrigerant,
-                        Saturation.of(refrigerant),
+                        refrigerant.saturation(),
                         x.number(ChargePoints.BAROMETER)
                                 .map(AbsolutePressure::ofPascals)
                                 .orElse(x.facts().site().atmosphere())));

@@ -1,5 +1,6 @@
 package org.undanus.core.station.charge;
 
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
@@ -30,8 +31,8 @@ final class SameRefrigerantCharged implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        String cylinder = x.chosen(ChargePoints.REFRIGERANT).orElseThrow();
-        String plate = x.chosen(PlatePoints.REFRIGERANT).orElseThrow();
+        Option cylinder = x.chosen(ChargePoints.REFRIGERANT).orElseThrow();
+        Option plate = x.chosen(PlatePoints.REFRIGERANT).orElseThrow();
         Finding finding =
                 x.finding().step(ChargePoints.REFRIGERANT.title(), cylinder).step("On the plate", plate);
         return cylinder.equals(plate)

@@ -5,6 +5,7 @@ import static org.undanus.core.station.charge.ChargePoints.SEARCH_AIR;
 import static org.undanus.core.station.charge.ChargePoints.SEARCH_STATE;
 
 import java.util.List;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -44,7 +45,7 @@ final class SecondSearch implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        String how = x.chosen(SEARCH).orElseThrow();
+        Option how = x.chosen(SEARCH).orElseThrow();
         Finding finding = x.finding().step(SEARCH.title(), how);
         if (how.equals(ChargePoints.NONE)) {
             return finding.conclude(
@@ -62,7 +63,7 @@ final class SecondSearch implements Requirement {
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
-        String state = x.chosen(SEARCH_STATE).orElseThrow();
+        Option state = x.chosen(SEARCH_STATE).orElseThrow();
         finding.step(SEARCH_STATE.title(), state);
         if (state.equals(ChargePoints.COOLING)) {
             return finding.conclude(

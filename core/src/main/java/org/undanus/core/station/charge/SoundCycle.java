@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.ExpectedSplit;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.PlatePoints;
@@ -55,7 +56,7 @@ final class SoundCycle implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Optional<String> metering = Trim.metering(x);
+        Optional<Option> metering = Trim.metering(x);
         if (metering.isEmpty()) {
             return Trim.unknownMetering(x);
         }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
@@ -62,7 +63,7 @@ final class SubcoolingTrim implements Requirement {
     }
 
     private static Judgement judged(Examination x) {
-        Optional<String> metering = Trim.metering(x);
+        Optional<Option> metering = Trim.metering(x);
         if (metering.isEmpty()) {
             return Trim.unknownMetering(x);
         }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.PlatePoints;
@@ -84,7 +85,7 @@ final class SuperheatTrim implements Requirement {
     }
 
     private static Judgement judged(Examination x) {
-        Optional<String> metering = Trim.metering(x);
+        Optional<Option> metering = Trim.metering(x);
         if (metering.isEmpty()) {
             return Trim.unknownMetering(x);
         }

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.undanus.core.derived.RoomCharge;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
-import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
@@ -34,14 +34,12 @@ final class Trim {
                     Stream.concat(Stream.of(RoomCharge.settings()), CycleSettings.ALL.stream()))
             .toArray(Setting[]::new);
 
-    private static final String ORIFICE = "fixed orifice";
-
     private Trim() {}
 
     /** The metering device of all indoor units; empty where one is not known, or they differ. */
-    static Optional<String> metering(Examination x) {
+    static Optional<Option> metering(Examination x) {
         List<Subject> units = x.facts().subjects(Scope.INDOOR_UNIT);
-        List<String> read = units.stream()
+        List<Option> read = units.stream()
                 .flatMap(unit -> x.at(unit).chosen(PlatePoints.METERING_DEVICE).stream())
                 .toList();
         return read.size() == units.size() && read.stream().distinct().count() == 1
@@ -62,8 +60,8 @@ final class Trim {
                                 "Judge by weight."));
     }
 
-    static boolean byOrifice(String metering) {
-        return metering.equals(ORIFICE);
+    static boolean byOrifice(Option metering) {
+        return metering.equals(PlatePoints.FIXED_ORIFICE);
     }
 
     /** Why a cycle that runs tells nothing of its charge; empty where it does. */
@@ -72,9 +70,9 @@ final class Trim {
         if (!first.isEmpty()) {
             return Optional.of(x.notShown(first));
         }
-        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("cooling")) {
+        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals(OperationPoints.COOLING)) {
             return Optional.of(x.finding()
-                    .step(OperationPoints.MODE.title(), "heating")
+                    .step(OperationPoints.MODE.title(), OperationPoints.HEATING)
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of("Read in heating these say nothing of the charge."),
@@ -162,9 +160,8 @@ final class Trim {
 
     /** What the room bears beyond what is in it; empty where nothing limits it, or it is not known. */
     private static Optional<Mass> left(Examination x) {
-        Optional<Double> bears = x.chosen(PlatePoints.REFRIGERANT)
-                .flatMap(Refrigerant::named)
-                .flatMap(refrigerant -> RoomCharge.leastOf(x, refrigerant));
+        Optional<Double> bears =
+                x.refrigerant(PlatePoints.REFRIGERANT).flatMap(refrigerant -> RoomCharge.leastOf(x, refrigerant));
         return bears.flatMap(most -> x.number(PlatePoints.CHARGE)
                 .map(factory -> Mass.ofKilograms(Math.max(
                         0,

@@ -103,24 +103,20 @@ public final class Condensate {
                 Protection.SWITCH,
                 Protection.INSULATION,
                 Answered.of(Station.CONDENSATE, DrainPoints.ENDS, Severity.SAFETY, CODE)
+                        .when("gully", Verdict.MEETS, "It ends over a drain with an air gap.", "")
+                        .when("outdoors", Verdict.MEETS, "It ends outdoors, off every path.", "")
                         .when(
-                                "gully or floor drain, air gap",
-                                Verdict.MEETS,
-                                "It ends over a drain with an air gap.",
-                                "")
-                        .when("outdoors, off every path", Verdict.MEETS, "It ends outdoors, off every path.", "")
-                        .when(
-                                "onto a path or steps",
+                                "path",
                                 Verdict.FAILS,
                                 "It wets a path: slippery, and ice in winter.",
                                 "Have it led to a drain or to ground where nobody walks.")
                         .when(
-                                "onto a wall or roof",
+                                "wall-or-roof",
                                 Verdict.FAILS,
                                 "It wets a wall or roof.",
                                 "Have it led to a drain or to ground.")
                         .when(
-                                "soil pipe without a trap",
+                                "soil-pipe",
                                 Verdict.FAILS,
                                 "Sewer gas comes back through the drain.",
                                 "Have it end over a trapped drain with an air gap."),
@@ -131,7 +127,7 @@ public final class Condensate {
                         CODE,
                         "Have it led farther from the wall"),
                 Answered.of(Station.CONDENSATE, DrainPoints.FREEZING, Severity.DAMAGE, CODE)
-                        .when("no water in frost", Verdict.DOES_NOT_APPLY, "It gives no water in frost.", "")
+                        .when("no-water", Verdict.DOES_NOT_APPLY, "It gives no water in frost.", "")
                         .when("protected", Verdict.MEETS, "It is protected from frost.", "")
                         .when(
                                 "unprotected",
@@ -151,14 +147,14 @@ public final class Condensate {
                         "Holes in its base are closed: meltwater freezes in it and bends the fan.",
                         "Have every hole freed, and the unit raised off what closes it."),
                 Answered.of(Station.CONDENSATE, DrainPoints.MELTWATER, Severity.SAFETY, OUTDOOR)
-                        .when("gravel, soil or a drain", Verdict.MEETS, "Meltwater seeps away or is drained.", "")
+                        .when("drained", Verdict.MEETS, "Meltwater seeps away or is drained.", "")
                         .when(
-                                "onto a path or steps",
+                                "path",
                                 Verdict.FAILS,
                                 "Meltwater runs onto a path and freezes there.",
                                 "Have it caught and led to a drain; warn people until then.")
                         .when(
-                                "stays below the unit",
+                                "stays",
                                 Verdict.FAILS,
                                 "Meltwater stays and grows to ice below the unit.",
                                 "Have the ground below it made to drain, or the unit raised."),

@@ -5,6 +5,7 @@ import org.undanus.core.derived.PumpCurve;
 import org.undanus.core.derived.TubeRun;
 import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
@@ -28,7 +29,7 @@ final class DrainPoints {
         return Point.yesNo("condensate." + name, Scope.DRAIN_RUN, title, how);
     }
 
-    private static Point choice(String name, String title, String how, String... options) {
+    private static Point choice(String name, String title, String how, Option... options) {
         return Point.choice("condensate." + name, Scope.DRAIN_RUN, title, how, List.of(options));
     }
 
@@ -50,9 +51,9 @@ final class DrainPoints {
                     0.1)
             .with(InstrumentKind.CALIPER)
             .called("drain size");
-    static final String DRAWN = "draw-through";
-    static final String BLOWN = "blow-through";
-    static final String WALL = "wall unit";
+    static final Option DRAWN = Option.of("draw-through", "draw-through");
+    static final Option BLOWN = Option.of("blow-through", "blow-through");
+    static final Option WALL = Option.of("wall-unit", "wall unit");
     static final Point CABINET = choice(
             "cabinet",
             "Kind of cabinet",
@@ -83,9 +84,9 @@ final class DrainPoints {
             "unused-port",
             "Unused drain port",
             "Some pans have two ports; a unit with one has none unused.",
-            "plugged",
-            "none",
-            "open");
+            Option.of("plugged", "plugged"),
+            Option.of("none", "none"),
+            Option.of("open", "open"));
     static final Point PAN = seen("pan-clean", "Pan clean and falling to its outlet", "No standing water, no slime.");
     static final Point POUR_VOLUME = measured(
                     "pour-volume",
@@ -105,7 +106,12 @@ final class DrainPoints {
             .with(InstrumentKind.STOPWATCH);
     static final Point POUR_CLEARED = seen(
             "pour-cleared", "Pour test, cleared at the end", "Somebody saw the water come out, and nothing leaked.");
-    static final Point PUMP = choice("pump", "Condensate pump", "Whether a pump lifts the water.", "none", "fitted");
+    static final Point PUMP = choice(
+            "pump",
+            "Condensate pump",
+            "Whether a pump lifts the water.",
+            Option.of("none", "none"),
+            Option.of("fitted", "fitted"));
     static final Point PUMP_CURVE = Point.list(
                     "condensate.pump-curve",
                     Scope.DRAIN_RUN,
@@ -130,58 +136,65 @@ final class DrainPoints {
                     "A clear loop in its hose that holds fresh water: a sign that it runs.")
             .onlyWhere(PUMP, "fitted")
             .asOptional();
+    static final Option NOTHING_HARMED = Option.of("nothing", "nothing it harms");
+    static final Option VALUABLES = Option.of("valuables", "records or electrical gear");
     static final Point BELOW = choice(
             "below",
             "What a leak would meet",
             "Look at what lies below the unit and its drain.",
-            "nothing it harms",
-            "a ceiling or room",
-            "records or electrical gear");
-    static final String SWITCHED_PAN = "pan with float switch";
-    static final String SWITCH = "float switch";
+            NOTHING_HARMED,
+            Option.of("room", "a ceiling or room"),
+            VALUABLES);
+    static final Option SWITCHED_PAN = Option.of("switched-pan", "pan with float switch");
+    static final Option SWITCH = Option.of("float-switch", "float switch");
+    static final Option NONE = Option.of("none", "none");
+    static final Option DRAINED_PAN = Option.of("pan-with-drain", "pan with drain");
     static final Point SECONDARY = choice(
             "secondary",
             "Second protection",
             "What there is against a blocked drain.",
-            "none",
-            "second drain",
-            "pan with drain",
+            NONE,
+            Option.of("second-drain", "second drain"),
+            DRAINED_PAN,
             SWITCHED_PAN,
             SWITCH);
+    static final Option COMPRESSOR_ONLY = Option.of("compressor", "compressor only");
+    static final Option CONTROL_POWER = Option.of("control-power", "all control power");
+    static final Option NOTHING_STOPPED = Option.of("nothing", "nothing");
     static final Point SWITCH_STOPS = choice(
                     "switch-stops",
                     "Float switch lifted: what stopped",
                     "Lift it with the machine running and wait three minutes.",
-                    "compressor only",
-                    "all control power",
-                    "nothing")
+                    COMPRESSOR_ONLY,
+                    CONTROL_POWER,
+                    NOTHING_STOPPED)
             .withCaution("Fans start without warning: keep hands, sleeves and leads clear.")
             .onlyWhere(SECONDARY, SWITCHED_PAN, SWITCH);
     static final Point ENDS = choice(
             "ends",
             "Where the drain ends",
             "Follow it to its end.",
-            "gully or floor drain, air gap",
-            "outdoors, off every path",
-            "onto a path or steps",
-            "onto a wall or roof",
-            "soil pipe without a trap");
+            Option.of("gully", "gully or floor drain, air gap"),
+            Option.of("outdoors", "outdoors, off every path"),
+            Option.of("path", "onto a path or steps"),
+            Option.of("wall-or-roof", "onto a wall or roof"),
+            Option.of("soil-pipe", "soil pipe without a trap"));
     static final Point END_DISTANCE = taped(
                     "end-distance",
                     "End of the drain, distance from the wall",
                     "Between the mouth and the wall it leaves.",
                     0,
                     20)
-            .onlyWhere(ENDS, "outdoors, off every path", "onto a path or steps");
+            .onlyWhere(ENDS, "outdoors", "path");
     static final Point FREEZING = choice(
             "freezing",
             "Drain where it may freeze",
             "Only a machine that cools or dehumidifies in frost has water then.",
-            "no water in frost",
-            "protected",
-            "unprotected");
+            Option.of("no-water", "no water in frost"),
+            Option.of("protected", "protected"),
+            Option.of("unprotected", "unprotected"));
 
-    private static Point outdoor(String name, String title, String how, String... options) {
+    private static Point outdoor(String name, String title, String how, Option... options) {
         return Point.choice("condensate." + name, Scope.OUTDOOR_UNIT, title, how, List.of(options));
     }
 
@@ -197,16 +210,16 @@ final class DrainPoints {
                     "meltwater",
                     "Where its meltwater goes",
                     "Follow it as it would run on a frosty morning.",
-                    "gravel, soil or a drain",
-                    "onto a path or steps",
-                    "stays below the unit")
+                    Option.of("drained", "gravel, soil or a drain"),
+                    Option.of("path", "onto a path or steps"),
+                    Option.of("stays", "stays below the unit"))
             .onlyWhere(HEATS, "yes");
     static final Point ELBOW = Point.yesNo(
                     "condensate.outdoor-elbow",
                     Scope.OUTDOOR_UNIT,
                     "Drain elbow and hose fitted",
                     "The elbow in its base, the rest of the holes plugged, a hose to a drain.")
-            .onlyWhere(UnitPoints.SUPPORT, Mounting.WALL_BRACKET.title());
+            .onlyWhere(UnitPoints.SUPPORT, Mounting.WALL_BRACKET.option());
 
     static List<Point> all() {
         return List.of(

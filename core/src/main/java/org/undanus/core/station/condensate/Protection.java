@@ -11,6 +11,7 @@ import org.undanus.core.derived.TubeRun;
 import org.undanus.core.derived.TubeRun.Around;
 import org.undanus.core.derived.TubeRun.Piece;
 import org.undanus.core.derived.UnitPoints;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Mounting;
 import org.undanus.core.installation.PlatePoints;
@@ -87,16 +88,16 @@ final class Protection {
             Protection::elbow);
 
     private static Judgement second(Examination x) {
-        String below = x.chosen(BELOW).orElseThrow();
-        String second = x.chosen(SECONDARY).orElseThrow();
+        Option below = x.chosen(BELOW).orElseThrow();
+        Option second = x.chosen(SECONDARY).orElseThrow();
         Finding finding = x.finding().step(BELOW.title(), below).step(SECONDARY.title(), second);
-        boolean none = second.equals("none");
-        if (below.equals("nothing it harms")) {
+        boolean none = second.equals(DrainPoints.NONE);
+        if (below.equals(DrainPoints.NOTHING_HARMED)) {
             return finding.conclude(
                     Verdict.DOES_NOT_APPLY, Text.of("A leak would harm nothing here: none is asked for."), "");
         }
-        boolean precious = below.equals("records or electrical gear");
-        boolean catches = second.startsWith("pan");
+        boolean precious = below.equals(DrainPoints.VALUABLES);
+        boolean catches = second.equals(DrainPoints.DRAINED_PAN) || second.equals(DrainPoints.SWITCHED_PAN);
         if (precious && !none && !catches) {
             return finding.conclude(
                     Verdict.REFER,
@@ -114,15 +115,15 @@ final class Protection {
                 "Have a float switch, a second drain, or a pan with its own drain fitted.");
     }
 
-    private static String article(String thing) {
-        return "a " + thing;
+    private static String article(Option thing) {
+        return "a " + thing.words();
     }
 
     private static Judgement stops(Examination x) {
-        String stopped = x.chosen(SWITCH_STOPS).orElseThrow();
-        boolean wanted = stopped.equals(x.by(COMPRESSOR) ? "compressor only" : "all control power");
+        Option stopped = x.chosen(SWITCH_STOPS).orElseThrow();
+        boolean wanted = stopped.equals(x.by(COMPRESSOR) ? DrainPoints.COMPRESSOR_ONLY : DrainPoints.CONTROL_POWER);
         Finding finding = x.finding().step(SWITCH_STOPS.title(), stopped);
-        if (stopped.equals("nothing")) {
+        if (stopped.equals(DrainPoints.NOTHING_STOPPED)) {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of("Nothing stopped: the switch guards nothing."),
@@ -182,8 +183,8 @@ final class Protection {
             return x.finding()
                     .conclude(Verdict.DOES_NOT_APPLY, Text.of("It does not heat: there is no meltwater."), "");
         }
-        Optional<String> support = x.chosen(UnitPoints.SUPPORT);
-        if (support.filter(on -> !on.equals(Mounting.WALL_BRACKET.title())).isPresent()) {
+        Optional<Option> support = x.chosen(UnitPoints.SUPPORT);
+        if (support.filter(on -> !on.equals(Mounting.WALL_BRACKET.option())).isPresent()) {
             return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("It does not hang on a bracket."), "");
         }
         Optional<Boolean> fitted = x.affirmed(DrainPoints.ELBOW);

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.CondensateRate;
 import org.undanus.core.derived.TubeRun;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -82,7 +83,7 @@ public final class Trap {
     }
 
     private static Judgement present(Examination x) {
-        String cabinet = x.chosen(CABINET).orElseThrow();
+        Option cabinet = x.chosen(CABINET).orElseThrow();
         TubeRun run = x.listed(DrainPoints.RUN, TubeRun.class).orElseThrow();
         int traps = run.count(TubeRun.Kind.TRAP);
         Optional<Length> drawn =

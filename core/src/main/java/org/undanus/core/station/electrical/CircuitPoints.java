@@ -3,6 +3,7 @@ package org.undanus.core.station.electrical;
 import java.util.List;
 import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.quantity.Dimension;
@@ -23,12 +24,13 @@ final class CircuitPoints {
                     1,
                     1000)
             .called("breaker", "fuse", "overcurrent device");
+    static final Option OTHER_DEVICE = Option.of("other", "other");
     static final Point DEVICE_TYPE = Point.choice(
                     "electrical.device-type",
                     Scope.POWERED_UNIT,
                     "Overcurrent protective device, tripping type",
                     "The letter before the rating on the device; other for fuses and devices without one.",
-                    List.of("B", "C", "D", "other"))
+                    List.of(Option.of("B", "B"), Option.of("C", "C"), Option.of("D", "D"), OTHER_DEVICE))
             .asOptional()
             .called("breaker type", "breaker curve");
     static final Point CONDUCTOR_SIZE = Point.quantity(
@@ -40,25 +42,26 @@ final class CircuitPoints {
                     0.2e-6,
                     400e-6)
             .called("wire", "wire size", "cable");
+    static final Option COPPER = Option.of("copper", "copper");
     static final Point CONDUCTOR_MATERIAL = Point.choice(
                     "electrical.conductor-material",
                     Scope.POWERED_UNIT,
                     "Conductor material",
                     "Printed on the insulation: CU or AL.",
-                    List.of("copper", "aluminium"))
+                    List.of(COPPER, Option.of("aluminium", "aluminium")))
             .called("wire material");
     static final Point INSULATION = Point.choice(
             "electrical.insulation-rating",
             Scope.POWERED_UNIT,
             "Conductor insulation rating, °C",
             "From the type letters printed on it: 60, 70, 75 or 90.",
-            List.of("60", "70", "75", "90"));
+            List.of(Option.of("60", "60"), Option.of("70", "70"), Option.of("75", "75"), Option.of("90", "90")));
     static final Point TERMINALS = Point.choice(
                     "electrical.terminal-rating",
                     Scope.POWERED_UNIT,
                     "Terminal rating, °C",
                     "Marked at the terminals or on the device. Left open, the rule book's figure is taken.",
-                    List.of("60", "70", "75", "90"))
+                    List.of(Option.of("60", "60"), Option.of("70", "70"), Option.of("75", "75"), Option.of("90", "90")))
             .asOptional();
     static final Point AMBIENT = Point.quantity(
                     "electrical.ambient",

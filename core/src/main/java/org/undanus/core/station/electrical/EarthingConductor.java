@@ -82,7 +82,7 @@ final class EarthingConductor implements Requirement {
         Optional<Double> least = plate
                 ? byDevice(
                         x.need(DEVICE_RATING).quantity().si(),
-                        x.chosen(CONDUCTOR_MATERIAL).orElseThrow())
+                        x.chosen(CONDUCTOR_MATERIAL).orElseThrow().id())
                 : Optional.of(byLine(x.need(CONDUCTOR_SIZE).quantity().si()));
         if (least.isEmpty()) {
             return x.finding()

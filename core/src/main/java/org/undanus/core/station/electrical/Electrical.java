@@ -68,9 +68,9 @@ public final class Electrical {
                         "A licensed electrician gives the machine a circuit of its own."),
                 Answered.of(Station.ELECTRICAL, WiringPoints.SURGE, Severity.DAMAGE, MAKER)
                         .when("fitted", Verdict.MEETS, "It is fitted.", "")
-                        .when("not specified", Verdict.DOES_NOT_APPLY, "Nobody asks for it here.", "")
+                        .when("not-specified", Verdict.DOES_NOT_APPLY, "Nobody asks for it here.", "")
                         .when(
-                                "specified, missing",
+                                "missing",
                                 Verdict.FAILS,
                                 "It is specified and not there.",
                                 "Have a listed device fitted at the panel or disconnect."));
@@ -82,8 +82,8 @@ public final class Electrical {
                 new EarthingConductor(),
                 new ConduitFill(),
                 Answered.of(Station.ELECTRICAL, WiringPoints.CONDUCTOR_CLASS, Severity.DAMAGE, MAKER)
-                        .when("as the sheet asks", Verdict.MEETS, "They are as the sheet asks.", "")
-                        .when("the sheet does not say", Verdict.DOES_NOT_APPLY, "The sheet does not say.", "")
+                        .when("as-asked", Verdict.MEETS, "They are as the sheet asks.", "")
+                        .when("silent", Verdict.DOES_NOT_APPLY, "The sheet does not say.", "")
                         .when(
                                 "otherwise",
                                 Verdict.FAILS,

@@ -83,7 +83,7 @@ final class FaultDisconnection implements Requirement {
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
-        Setting tripping = TRIPPING.get(x.chosen(DEVICE_TYPE).orElseThrow());
+        Setting tripping = TRIPPING.get(x.chosen(DEVICE_TYPE).orElseThrow().id());
         if (tripping == null) {
             return x.finding()
                     .conclude(

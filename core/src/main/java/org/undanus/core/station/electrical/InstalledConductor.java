@@ -1,6 +1,7 @@
 package org.undanus.core.station.electrical;
 
 import static org.undanus.core.installation.PlatePoints.PHASES;
+import static org.undanus.core.installation.PlatePoints.THREE_PHASES;
 import static org.undanus.core.station.electrical.CircuitPoints.AMBIENT;
 import static org.undanus.core.station.electrical.CircuitPoints.BUNDLED;
 import static org.undanus.core.station.electrical.CircuitPoints.CONDUCTOR_MATERIAL;
@@ -14,6 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Step;
@@ -58,21 +60,21 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
 
     /** Two conductors carry the current of one phase; three that of three. */
     private static int loaded(Examination x) {
-        return x.chosen(PHASES).filter("3"::equals).isPresent() ? 3 : 2;
+        return x.chosen(PHASES).filter(THREE_PHASES::equals).isPresent() ? 3 : 2;
     }
 
     /** Empty where the rule book's table has no such conductor. Nothing may be {@link #missing}. */
     static Optional<InstalledConductor> of(Examination x) {
         ConductorTable table = table(x.rules());
-        String metal = x.chosen(CONDUCTOR_MATERIAL).orElseThrow();
+        String metal = x.chosen(CONDUCTOR_MATERIAL).orElseThrow().id();
         double area = x.need(CONDUCTOR_SIZE).quantity().si();
-        int insulation = Integer.parseInt(x.chosen(INSULATION).orElseThrow());
-        int terminals = x.chosen(TERMINALS).map(Integer::valueOf).orElseGet(() -> (int)
-                Math.round(((Temperature) x.rules().setting(TERMINAL_RATING).value()).celsius()));
+        int insulation = Integer.parseInt(x.chosen(INSULATION).orElseThrow().id());
+        int terminals = x.chosen(TERMINALS)
+                .map(rating -> Integer.valueOf(rating.id()))
+                .orElseGet(() -> (int) Math.round(
+                        ((Temperature) x.rules().setting(TERMINAL_RATING).value()).celsius()));
         int loaded = loaded(x);
-        String method = x.chosen(WiringPoints.METHOD)
-                .map(said -> said.substring(0, said.indexOf(' ')))
-                .orElse(USUAL_METHOD);
+        String method = x.chosen(WiringPoints.METHOD).map(Option::id).orElse(USUAL_METHOD);
         int bundled =
                 Math.max(loaded, (int) Math.round(x.need(BUNDLED).quantity().si()));
         return table.column(metal, area, insulation, loaded, method).map(column -> {

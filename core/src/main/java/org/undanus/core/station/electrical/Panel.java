@@ -10,6 +10,7 @@ import static org.undanus.core.station.electrical.WiringPoints.SERVICE;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Component;
@@ -132,11 +133,11 @@ final class Panel {
     private static Judgement ways(Examination x) {
         int needed = 0;
         for (Component unit : powered(x)) {
-            Optional<String> phases = x.at(unit).chosen(PlatePoints.PHASES);
+            Optional<Option> phases = x.at(unit).chosen(PlatePoints.PHASES);
             if (phases.isEmpty()) {
                 return x.at(unit).notShown(List.of(PlatePoints.PHASES));
             }
-            needed += phases.get().equals("3") ? 3 : x.by(Protection.PLATE) ? 2 : 1;
+            needed += phases.get().equals(PlatePoints.THREE_PHASES) ? 3 : x.by(Protection.PLATE) ? 2 : 1;
         }
         Value.Measured free = x.need(FREE_WAYS);
         List<Limit> limits = new ArrayList<>(x.rules().limits(WAYS_LIMIT));

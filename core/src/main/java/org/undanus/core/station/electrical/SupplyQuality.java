@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.DataSheet;
@@ -189,7 +190,7 @@ public final class SupplyQuality {
                             Text.of("The rule book's table has no such conductor."),
                             "The authority decides which table applies.");
         }
-        boolean fuse = x.chosen(DEVICE_TYPE).orElseThrow().equals("other");
+        boolean fuse = x.chosen(DEVICE_TYPE).orElseThrow().equals(CircuitPoints.OTHER_DEVICE);
         double trips = x.rules().number(fuse ? FUSE_TRIPS : BREAKER_TRIPS);
         double rating = x.need(DEVICE_RATING).quantity().si();
         double factor = x.rules().number(OVERLOAD);
@@ -220,8 +221,8 @@ public final class SupplyQuality {
 
     /** Which stage the machine runs in, by the sheet's current it lies nearer to. */
     private static Judgement stage(Examination x) {
-        String called = x.chosen(STAGE_CALLED).orElseThrow();
-        if (called.equals("single")) {
+        Option called = x.chosen(STAGE_CALLED).orElseThrow();
+        if (called.equals(WiringPoints.SINGLE_STAGE)) {
             return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("It has one stage."), "");
         }
         Optional<DataSheet> sheet = x.sheet();
@@ -230,7 +231,7 @@ public final class SupplyQuality {
         if (low.isEmpty() || high.isEmpty()) {
             return x.noSheetTells("the current of each stage", "Add the outdoor unit's sheet with both currents.");
         }
-        Quantity asked = called.equals("low") ? low.get() : high.get();
+        Quantity asked = called.equals(WiringPoints.LOW_STAGE) ? low.get() : high.get();
         if (!x.has(RUNNING_CURRENT)) {
             return x.notShown(List.of(RUNNING_CURRENT), Text.of("On its {} stage it draws about {}.", called, asked));
         }
@@ -249,7 +250,7 @@ public final class SupplyQuality {
                     "Read it again after ten minutes of steady running.");
         }
         String running = read.value() < middle ? "low" : "high";
-        boolean same = running.equals(called);
+        boolean same = running.equals(called.id());
         return finding.conclude(
                 same ? Verdict.MEETS : Verdict.FAILS,
                 Text.of(same ? "Its current is that of the {} stage." : "It runs on its {} stage.", running),

@@ -96,8 +96,8 @@ public final class VoltageDrop implements Requirement {
         }
         double current = design.get().ampere();
         double voltage = x.need(PlatePoints.RATED_VOLTAGE).quantity().si();
-        boolean copper = x.chosen(CONDUCTOR_MATERIAL).orElseThrow().equals("copper");
-        boolean three = x.chosen(PlatePoints.PHASES).orElseThrow().equals("3");
+        boolean copper = x.chosen(CONDUCTOR_MATERIAL).orElseThrow().equals(CircuitPoints.COPPER);
+        boolean three = x.chosen(PlatePoints.PHASES).orElseThrow().equals(PlatePoints.THREE_PHASES);
         double cos = x.rules().number(POWER_FACTOR);
         double celsius = temperature(x, current);
         double area = x.need(CONDUCTOR_SIZE).quantity().si();
@@ -143,8 +143,9 @@ public final class VoltageDrop implements Requirement {
     private static double temperature(Examination x, double current) {
         List<Point> missing = InstalledConductor.missing(x);
         Optional<InstalledConductor> installed = missing.isEmpty() ? InstalledConductor.of(x) : Optional.empty();
-        double rating =
-                x.chosen(CircuitPoints.INSULATION).map(Double::parseDouble).orElse(75.0);
+        double rating = x.chosen(CircuitPoints.INSULATION)
+                .map(marked -> Double.parseDouble(marked.id()))
+                .orElse(75.0);
         double ambient = x.number(CircuitPoints.AMBIENT)
                 .map(kelvin -> kelvin - Temperature.ZERO_CELSIUS)
                 .orElse(30.0);

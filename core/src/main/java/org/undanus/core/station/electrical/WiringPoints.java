@@ -3,6 +3,7 @@ package org.undanus.core.station.electrical;
 import java.util.List;
 import org.undanus.core.derived.TerminalMap;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
@@ -30,7 +31,7 @@ final class WiringPoints {
         return Point.yesNo("electrical." + name, Scope.POWERED_UNIT, title, how);
     }
 
-    private static Point choice(String name, String title, String how, String... options) {
+    private static Point choice(String name, String title, String how, Option... options) {
         return Point.choice("electrical." + name, Scope.POWERED_UNIT, title, how, List.of(options));
     }
 
@@ -90,7 +91,10 @@ final class WiringPoints {
             Scope.SYSTEM,
             "Surge protection",
             "A listed device at the panel or disconnect.",
-            List.of("fitted", "not specified", "specified, missing"));
+            List.of(
+                    Option.of("fitted", "fitted"),
+                    Option.of("not-specified", "not specified"),
+                    Option.of("missing", "specified, missing")));
     static final Point DEDICATED =
             seen("dedicated", "Circuit serves this machine alone", "Nothing else is fed by its device.");
     static final Point RUN_LENGTH = measured(
@@ -106,10 +110,10 @@ final class WiringPoints {
                     "method",
                     "How the conductors are installed",
                     "By the table's letters. Left open, method C is taken.",
-                    "A1 in a conduit in an insulated wall",
-                    "B1 in a conduit on a wall",
-                    "C clipped on a wall",
-                    "E in free air")
+                    Option.of("A1", "A1 in a conduit in an insulated wall"),
+                    Option.of("B1", "B1 in a conduit on a wall"),
+                    Option.of("C", "C clipped on a wall"),
+                    Option.of("E", "E in free air"))
             .asOptional();
     static final Point EARTH_SIZE = measured(
             "earth-size",
@@ -148,9 +152,9 @@ final class WiringPoints {
             "conductor-class",
             "Conductors stranded or solid as asked",
             "What the maker's terminals are made for.",
-            "as the sheet asks",
-            "the sheet does not say",
-            "otherwise");
+            Option.of("as-asked", "as the sheet asks"),
+            Option.of("silent", "the sheet does not say"),
+            Option.of("otherwise", "otherwise"));
     static final Point STRAIN_RELIEF = seen(
             "strain-relief",
             "Cord and cable held by strain relief",
@@ -159,10 +163,10 @@ final class WiringPoints {
                     "disconnect-kind",
                     "Disconnect, kind",
                     "As its label says.",
-                    "switch",
-                    "fused switch",
-                    "pull-out",
-                    "fused pull-out")
+                    Option.of("switch", "switch"),
+                    Option.of("fused-switch", "fused switch"),
+                    Option.of("pull-out", "pull-out"),
+                    Option.of("fused-pull-out", "fused pull-out"))
             .onlyWhere(CircuitPoints.DISCONNECT_PRESENT, "yes");
     static final Point FUSE_RATING = measured(
                     "fuse-rating",
@@ -171,12 +175,12 @@ final class WiringPoints {
                     "Printed on the fuse; read from its label with the cover closed.",
                     1,
                     1000)
-            .onlyWhere(DISCONNECT_KIND, "fused switch", "fused pull-out");
+            .onlyWhere(DISCONNECT_KIND, "fused-switch", "fused-pull-out");
     static final Point PULL_OUT_WAY = seen(
                     "pull-out-way",
                     "Pull-out goes in the right way",
                     "Its ON side is marked; stored upside down it is OFF.")
-            .onlyWhere(DISCONNECT_KIND, "pull-out", "fused pull-out");
+            .onlyWhere(DISCONNECT_KIND, "pull-out", "fused-pull-out");
     static final Point WEATHERPROOF = seen(
                     "weatherproof", "Disconnect weatherproof where it stands", "Its cover and entries keep rain out.")
             .onlyWhere(CircuitPoints.DISCONNECT_PRESENT, "yes");
@@ -191,12 +195,14 @@ final class WiringPoints {
     static final Point VOLTAGE_12 = between("12", "Voltage between lines 1 and 2");
     static final Point VOLTAGE_23 = between("23", "Voltage between lines 2 and 3");
     static final Point VOLTAGE_31 = between("31", "Voltage between lines 3 and 1");
+    static final Option SINGLE_STAGE = Option.of("single", "single");
+    static final Option LOW_STAGE = Option.of("low", "low");
     static final Point STAGE_CALLED = Point.choice(
             "electrical.stage-called",
             Scope.OUTDOOR_UNIT,
             "Stage called for when the current was read",
             "Of a machine with one stage: single.",
-            List.of("single", "low", "high"));
+            List.of(SINGLE_STAGE, LOW_STAGE, Option.of("high", "high")));
     static final Point TERMINALS = Point.list(
             "electrical.terminals",
             Scope.INDOOR_UNIT,

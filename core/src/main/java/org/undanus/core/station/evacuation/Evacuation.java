@@ -85,6 +85,6 @@ public final class Evacuation {
                         Verdict.FAILS,
                         "Cloudy oil holds water: the pump reaches no deep vacuum.",
                         "Have the oil changed and the pump run alone against the gauge first.")
-                .when("not known", Verdict.NOT_SHOWN, "Nobody knows how old the oil is.", "Look into the glass.");
+                .when("not-known", Verdict.NOT_SHOWN, "Nobody knows how old the oil is.", "Look into the glass.");
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import org.undanus.core.derived.Marks;
 import org.undanus.core.derived.Readings;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
@@ -27,7 +28,7 @@ final class EvacuationPoints {
                 .with(InstrumentKind.VACUUM_GAUGE);
     }
 
-    private static Point choice(String name, String title, String how, String... options) {
+    private static Point choice(String name, String title, String how, Option... options) {
         return Point.choice("evacuation." + name, Scope.LINE_SET, title, how, List.of(options))
                 .dueAt(Stage.WITNESS);
     }
@@ -36,17 +37,17 @@ final class EvacuationPoints {
         return Point.yesNo("evacuation." + name, Scope.LINE_SET, title, how).dueAt(Stage.WITNESS);
     }
 
-    static final String ELECTRONIC = "electronic vacuum gauge";
-    static final String NEEDLE = "needle of a manifold";
+    static final Option ELECTRONIC = Option.of("electronic", "electronic vacuum gauge");
+    static final Option NEEDLE = Option.of("needle", "needle of a manifold");
     static final Point GAUGE = choice(
             "gauge",
             "Vacuum read on",
             "A manifold's needle cannot show dryness: one step of it is more than all the water there is.",
             ELECTRONIC,
             NEEDLE);
-    static final String FAR = "far side from the pump";
-    static final String AT_PUMP = "at the pump";
-    static final String AT_MANIFOLD = "on the manifold";
+    static final Option FAR = Option.of("far-side", "far side from the pump");
+    static final Option AT_PUMP = Option.of("pump", "at the pump");
+    static final Option AT_MANIFOLD = Option.of("manifold", "on the manifold");
     static final Point GAUGE_AT = choice(
             "gauge-at",
             "Vacuum gauge stands",
@@ -55,7 +56,13 @@ final class EvacuationPoints {
             AT_PUMP,
             AT_MANIFOLD);
     static final Point OIL = choice(
-            "pump-oil", "Pump oil", "Changed today, or clear in the glass.", "fresh", "clear", "cloudy", "not known");
+            "pump-oil",
+            "Pump oil",
+            "Changed today, or clear in the glass.",
+            Option.of("fresh", "fresh"),
+            Option.of("clear", "clear"),
+            Option.of("cloudy", "cloudy"),
+            Option.of("not-known", "not known"));
     static final Point CORES_OUT =
             seen("cores-out", "Valve cores out", "Taken out with a core tool, so that the ports stand open.");
     static final Point BORE = measured(
@@ -89,9 +96,9 @@ final class EvacuationPoints {
                     0)
             .with(InstrumentKind.GAUGE)
             .onlyWhere(GAUGE, NEEDLE);
-    static final String AT_SYSTEM = "valved off at the system";
-    static final String AT_THE_PUMP = "valved off at the pump, hose included";
-    static final String NOT_ISOLATED = "not isolated";
+    static final Option AT_SYSTEM = Option.of("at-system", "valved off at the system");
+    static final Option AT_THE_PUMP = Option.of("at-pump", "valved off at the pump, hose included");
+    static final Option NOT_ISOLATED = Option.of("not-isolated", "not isolated");
     static final Point ISOLATED = choice(
             "isolated",
             "Pump valved off",

@@ -13,6 +13,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -68,7 +69,7 @@ public final class CombustionAir implements Requirement {
     private static final Setting WOOD =
             new Setting("fuel.louvre-wood", Dimension.RATIO, "Free share behind wood louvres");
     /** Input that one square inch of each opening is for. */
-    private static final Map<String, Setting> OPENINGS = Map.of(
+    private static final Map<Option, Setting> OPENINGS = Map.of(
             FuelPoints.TWO_INDOORS, each("indoors", "to other rooms, two"),
             FuelPoints.TWO_VERTICAL, each("vertical", "outdoors, direct or vertical, two"),
             FuelPoints.TWO_HORIZONTAL, each("horizontal", "outdoors, horizontal, two"),
@@ -119,7 +120,7 @@ public final class CombustionAir implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        String from = x.chosen(AIR_FROM).orElseThrow();
+        Option from = x.chosen(AIR_FROM).orElseThrow();
         if (from.equals(FuelPoints.SEALED)) {
             return x.finding()
                     .conclude(
@@ -198,7 +199,7 @@ public final class CombustionAir implements Requirement {
                         finding.lacking()));
     }
 
-    private static Judgement throughOpenings(Examination x, String from) {
+    private static Judgement throughOpenings(Examination x, Option from) {
         List<Point> missing = x.missing(TOTAL_INPUT, LOUVRES);
         if (!missing.isEmpty()) {
             return x.notShown(missing);
@@ -234,9 +235,9 @@ public final class CombustionAir implements Requirement {
     }
 
     private static double free(Examination x) {
-        return switch (x.chosen(LOUVRES).orElseThrow()) {
-            case "metal louvres" -> x.rules().number(METAL);
-            case "wood louvres" -> x.rules().number(WOOD);
+        return switch (x.chosen(LOUVRES).orElseThrow().id()) {
+            case "metal-louvres" -> x.rules().number(METAL);
+            case "wood-louvres" -> x.rules().number(WOOD);
             default -> 1;
         };
     }

@@ -41,14 +41,14 @@ public final class Fuel {
     private static List<Requirement> pipe() {
         return List.of(
                 Answered.of(Station.FUEL, FuelPoints.LEAK_TEST, Severity.SAFETY, CODE)
-                        .when("no leak", Verdict.MEETS, "No leak was found at any joint.", "")
+                        .when("no-leak", Verdict.MEETS, "No leak was found at any joint.", "")
                         .when(
-                                "leak found",
+                                "leak-found",
                                 Verdict.FAILS,
                                 "Gas leaks.",
                                 "Shut off, ventilate, no flame or switch; a licensed fitter mends it and tests again.")
                         .when(
-                                "not done",
+                                "not-done",
                                 Verdict.NOT_SHOWN,
                                 "Nobody has tested the pipe.",
                                 "Have every joint tested under working pressure by soap or detector."),
@@ -79,15 +79,15 @@ public final class Fuel {
                 Vent.OVER_INLET,
                 Vent.FROM_METER,
                 Answered.of(Station.FUEL, VentPoints.COMMON, Severity.SAFETY, CODE)
-                        .when("never shared", Verdict.DOES_NOT_APPLY, "Nothing else was on this vent.", "")
-                        .when("resized or lined for what stays", Verdict.MEETS, "It fits what stays on it.", "")
+                        .when("never-shared", Verdict.DOES_NOT_APPLY, "Nothing else was on this vent.", "")
+                        .when("resized", Verdict.MEETS, "It fits what stays on it.", "")
                         .when(
-                                "left as it was for what stays",
+                                "left-as-was",
                                 Verdict.FAILS,
                                 "What stays is alone on a vent too large for it: it spills and corrodes.",
                                 "What stays is not fired before its vent is sized anew or lined.")
                         .when(
-                                "nobody knows",
+                                "nobody-knows",
                                 Verdict.REFER,
                                 "Nobody knows what else was on this vent.",
                                 "A licensed person traces it and sizes it for what stays."),
@@ -103,11 +103,7 @@ public final class Fuel {
                                 Severity.DAMAGE,
                                 "Data sheet, condensate; plumbing code")
                         .when("fitted", Verdict.MEETS, "A neutraliser is fitted.", "")
-                        .when(
-                                "not needed, plastic to the sewer",
-                                Verdict.DOES_NOT_APPLY,
-                                "Its water meets plastic only.",
-                                "")
+                        .when("not-needed", Verdict.DOES_NOT_APPLY, "Its water meets plastic only.", "")
                         .when(
                                 "missing",
                                 Verdict.FAILS,

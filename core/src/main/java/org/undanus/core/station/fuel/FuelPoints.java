@@ -3,6 +3,7 @@ package org.undanus.core.station.fuel;
 import java.util.List;
 import org.undanus.core.derived.GasTrain;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.quantity.Dimension;
@@ -20,7 +21,7 @@ final class FuelPoints {
         return Point.quantity("fuel." + name, Scope.FUEL_UNIT, dimension, title, how, least, most);
     }
 
-    private static Point choice(String name, String title, String how, String... options) {
+    private static Point choice(String name, String title, String how, Option... options) {
         return Point.choice("fuel." + name, Scope.FUEL_UNIT, title, how, List.of(options));
     }
 
@@ -60,12 +61,12 @@ final class FuelPoints {
             "From the supplier's bill or site, the gross value.",
             10e6,
             130e6);
-    static final String AS_METERED = "as metered here";
+    static final Option AS_METERED = Option.of("as-metered", "as metered here");
     static final Point BASIS = choice(
             "heating-basis",
             "Heating value holds for",
             "Some suppliers give it at standard conditions, some for the gas as it comes to this meter.",
-            "standard conditions",
+            Option.of("standard", "standard conditions"),
             AS_METERED);
     static final Point METER_PRESSURE = measured(
                     "meter-pressure",
@@ -75,7 +76,7 @@ final class FuelPoints {
                     0,
                     50_000)
             .with(InstrumentKind.MANOMETER)
-            .onlyWhere(BASIS, "standard conditions");
+            .onlyWhere(BASIS, "standard");
     static final Point METER_TEMPERATURE = measured(
                     "meter-temperature",
                     Dimension.TEMPERATURE,
@@ -84,7 +85,7 @@ final class FuelPoints {
                     233,
                     323)
             .with(InstrumentKind.THERMOMETER)
-            .onlyWhere(BASIS, "standard conditions");
+            .onlyWhere(BASIS, "standard");
     static final Point INLET = measured(
                     "inlet-pressure",
                     Dimension.PRESSURE_DIFFERENCE,
@@ -109,9 +110,9 @@ final class FuelPoints {
                     "leak-test",
                     "Gas pipe, leak test",
                     "Soap or detector at every joint under working pressure.",
-                    "no leak",
-                    "leak found",
-                    "not done")
+                    Option.of("no-leak", "no leak"),
+                    Option.of("leak-found", "leak found"),
+                    Option.of("not-done", "not done"))
             .withCaution(GAS);
     static final Point TRAIN = Point.list(
             "fuel.train",
@@ -119,8 +120,14 @@ final class FuelPoints {
             "Gas pipe, part by part with the flow",
             "Valve, union, connector, drip leg, pipe, cabinet where it enters, control.",
             GasTrain.NOTATION);
-    static final Point PIPE_SIZE =
-            choice("pipe-size", "Gas pipe, nominal size", "Of the longest part.", "1/2 in", "3/4 in", "1 in", "larger");
+    static final Point PIPE_SIZE = choice(
+            "pipe-size",
+            "Gas pipe, nominal size",
+            "Of the longest part.",
+            Option.of("half-inch", "1/2 in"),
+            Option.of("three-quarter-inch", "3/4 in"),
+            Option.of("one-inch", "1 in"),
+            Option.of("larger", "larger"));
     static final Point PIPE_SUPPORT = measured(
                     "pipe-support",
                     Dimension.LENGTH,
@@ -167,12 +174,12 @@ final class FuelPoints {
             .with(InstrumentKind.GAS_ANALYSER)
             .withCaution(MONOXIDE)
             .called("room carbon monoxide", "room CO");
-    static final String ROOM = "the room's own air";
-    static final String TWO_INDOORS = "two openings to other rooms";
-    static final String TWO_VERTICAL = "two openings outdoors, direct or vertical ducts";
-    static final String TWO_HORIZONTAL = "two openings outdoors, horizontal ducts";
-    static final String ONE = "one opening outdoors";
-    static final String SEALED = "sealed, own pipe outdoors";
+    static final Option ROOM = Option.of("room", "the room's own air");
+    static final Option TWO_INDOORS = Option.of("two-indoors", "two openings to other rooms");
+    static final Option TWO_VERTICAL = Option.of("two-vertical", "two openings outdoors, direct or vertical ducts");
+    static final Option TWO_HORIZONTAL = Option.of("two-horizontal", "two openings outdoors, horizontal ducts");
+    static final Option ONE = Option.of("one-outdoors", "one opening outdoors");
+    static final Option SEALED = Option.of("sealed", "sealed, own pipe outdoors");
     static final Point AIR_FROM = choice(
             "air-from",
             "Combustion air from",
@@ -225,7 +232,12 @@ final class FuelPoints {
                     5)
             .onlyWhere(AIR_FROM, TWO_INDOORS, TWO_VERTICAL, TWO_HORIZONTAL, ONE);
     static final Point LOUVRES = choice(
-                    "louvres", "Opening, covered by", "What stands in it.", "nothing", "metal louvres", "wood louvres")
+                    "louvres",
+                    "Opening, covered by",
+                    "What stands in it.",
+                    Option.of("nothing", "nothing"),
+                    Option.of("metal-louvres", "metal louvres"),
+                    Option.of("wood-louvres", "wood louvres"))
             .onlyWhere(AIR_FROM, TWO_INDOORS, TWO_VERTICAL, TWO_HORIZONTAL, ONE);
 
     static List<Point> all() {

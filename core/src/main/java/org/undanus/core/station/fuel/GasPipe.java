@@ -53,9 +53,9 @@ final class GasPipe {
     private static final LimitKey RISE_LIMIT =
             new LimitKey("fuel.temperature-rise", Dimension.TEMPERATURE_DIFFERENCE, "Temperature rise");
     private static final Map<String, Setting> SPACINGS = Map.of(
-            "1/2 in", spacing("half", "1/2 in"),
-            "3/4 in", spacing("three-quarters", "3/4 in"),
-            "1 in", spacing("one", "1 in"),
+            "half-inch", spacing("half", "1/2 in"),
+            "three-quarter-inch", spacing("three-quarters", "3/4 in"),
+            "one-inch", spacing("one", "1 in"),
             "larger", spacing("larger", "larger than 1 in"));
 
     private static Setting spacing(String name, String size) {
@@ -211,7 +211,7 @@ final class GasPipe {
     }
 
     private static Judgement supports(Examination x) {
-        Setting setting = SPACINGS.get(x.chosen(PIPE_SIZE).orElseThrow());
+        Setting setting = SPACINGS.get(x.chosen(PIPE_SIZE).orElseThrow().id());
         List<Limit> limits = new ArrayList<>(x.rules().limits(SUPPORT_LIMIT));
         limits.add(new Limit(
                 x.rules().code(),

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -44,7 +45,7 @@ final class Vent {
     private Vent() {}
 
     private static final String CODE = "Fuel gas code, venting; check the adopted edition";
-    private static final Map<String, Set<String>> MATERIALS = Map.of(
+    private static final Map<String, Set<Option>> MATERIALS = Map.of(
             "I", Set.of(VentPoints.SINGLE_WALL, VentPoints.DOUBLE_WALL),
             "III", Set.of(VentPoints.STAINLESS),
             "IV", Set.of(VentPoints.STAINLESS, VentPoints.PLASTIC));
@@ -54,7 +55,7 @@ final class Vent {
     private static final LimitKey WALK_LIMIT = key("vent-walk", "Vent's end over a walk");
     private static final LimitKey INLET_LIMIT = key("vent-inlet", "Vent's end over a forced air inlet");
     private static final LimitKey METER_LIMIT = key("vent-meter", "Vent's end to meter or regulator");
-    private static final Map<String, Setting> CLEARANCES = Map.of(
+    private static final Map<Option, Setting> CLEARANCES = Map.of(
             VentPoints.SINGLE_WALL, setting("clearance-single-wall", "Single wall vent to what burns"),
             VentPoints.DOUBLE_WALL, setting("clearance-double-wall", "Double wall vent to what burns"));
     private static final Setting SMALL = setting("direct-vent-small", "Direct vent to openings, up to 10 kBtu/h");
@@ -63,9 +64,9 @@ final class Vent {
     private static final double SMALL_INPUT = 2930.7107;
     private static final double MIDDLE_INPUT = 14_653.5535;
     private static final Map<String, Setting> MECHANICAL = Map.of(
-            "below it", setting("mechanical-below", "Mechanical draft vent below an opening"),
-            "beside it", setting("mechanical-beside", "Mechanical draft vent beside an opening"),
-            "above it", setting("mechanical-above", "Mechanical draft vent above an opening"));
+            "below", setting("mechanical-below", "Mechanical draft vent below an opening"),
+            "beside", setting("mechanical-beside", "Mechanical draft vent beside an opening"),
+            "above", setting("mechanical-above", "Mechanical draft vent above an opening"));
 
     private static LimitKey key(String name, String title) {
         return new LimitKey("fuel." + name, Dimension.LENGTH, title);
@@ -99,9 +100,9 @@ final class Vent {
                             SMALL,
                             MIDDLE,
                             LARGE,
-                            MECHANICAL.get("below it"),
-                            MECHANICAL.get("beside it"),
-                            MECHANICAL.get("above it")),
+                            MECHANICAL.get("below"),
+                            MECHANICAL.get("beside"),
+                            MECHANICAL.get("above")),
             Vent::openings);
 
     static final Requirement OVER_GRADE =
@@ -131,28 +132,31 @@ final class Vent {
     }
 
     private static Judgement kind(Examination x) {
-        String category = x.chosen(CATEGORY).orElseThrow();
-        String material = x.chosen(MATERIAL).orElseThrow();
-        boolean closed = !x.chosen(PASSES).orElseThrow().startsWith("the appliance");
+        Option category = x.chosen(CATEGORY).orElseThrow();
+        Option material = x.chosen(MATERIAL).orElseThrow();
+        boolean closed = !x.chosen(PASSES).orElseThrow().equals(VentPoints.OWN_ROOM);
         Finding finding = x.finding()
                 .step(CATEGORY.title(), category)
                 .step(MATERIAL.title(), material)
                 .step(PASSES.title(), x.chosen(PASSES).orElseThrow());
-        if (category.equals("II")) {
+        if (category.id().equals("II")) {
             return finding.conclude(
                     Verdict.REFER,
                     Text.of("Category II draws and condenses at once: only its own maker's vent can be right."),
                     "A licensed person holds the vent against the appliance's instructions.");
         }
-        if (!MATERIALS.get(category).contains(material)) {
+        if (!MATERIALS.get(category.id()).contains(material)) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{} is not made for category {}.", Text.capital(material), category),
+                    Text.of("{} is not made for category {}.", Text.capital(material.words()), category),
                     Text.of(
                             "It is not fired before its vent is of {}.",
                             String.join(
                                     " or ",
-                                    MATERIALS.get(category).stream().sorted().toList())));
+                                    MATERIALS.get(category.id()).stream()
+                                            .map(Option::words)
+                                            .sorted()
+                                            .toList())));
         }
         if (closed && material.equals(VentPoints.SINGLE_WALL)) {
             return finding.conclude(
@@ -161,7 +165,7 @@ final class Vent {
                     Text.of("It is not fired before that part is of {}.", VentPoints.DOUBLE_WALL));
         }
         return finding.conclude(
-                Verdict.MEETS, Text.of("{} is made for category {}.", Text.capital(material), category), "");
+                Verdict.MEETS, Text.of("{} is made for category {}.", Text.capital(material.words()), category), "");
     }
 
     private static Judgement clearance(Examination x) {
@@ -206,11 +210,11 @@ final class Vent {
             double watts = input.get().si();
             setting = watts <= SMALL_INPUT ? SMALL : watts <= MIDDLE_INPUT ? MIDDLE : LARGE;
         } else {
-            Optional<String> lies = x.chosen(OPENING_LIES);
+            Optional<Option> lies = x.chosen(OPENING_LIES);
             if (lies.isEmpty()) {
                 return x.notShown(List.of(OPENING_LIES));
             }
-            setting = MECHANICAL.get(lies.get());
+            setting = MECHANICAL.get(lies.get().id());
         }
         List<Limit> limits = new ArrayList<>(x.rules().limits(OPENING_LIMIT));
         limits.add(byCode(x, setting));

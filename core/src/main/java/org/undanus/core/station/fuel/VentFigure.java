@@ -16,6 +16,7 @@ import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
 import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Scope;
@@ -50,7 +51,7 @@ final class VentFigure {
     private static Drawing drawing(Examination x, Subject vent, Judgements judgements) {
         double away = x.number(OPENING).orElse(USUAL);
         double grade = x.number(GRADE).orElse(USUAL);
-        String lies = x.chosen(OPENING_LIES).orElse("beside it");
+        Option lies = x.chosen(OPENING_LIES).orElse(VentPoints.BESIDE);
         Standing openings =
                 Standing.of(judgements, Vent.FROM_OPENINGS.about(), vent.id()).on(key(OPENING, vent));
         Standing overGrade =
@@ -58,16 +59,16 @@ final class VentFigure {
         // the end stands at the height read over grade, the opening where it lies to it
         Place end = Place.of(0, grade);
         Place corner =
-                switch (lies) {
-                    case "below it" -> end.plus(0, away);
-                    case "above it" -> end.plus(0, -away);
+                switch (lies.id()) {
+                    case "below" -> end.plus(0, away);
+                    case "above" -> end.plus(0, -away);
                     default -> end.plus(-away, 0);
                 };
-        double left = corner.x() - (lies.equals("beside it") ? WINDOW_WIDE : WINDOW_WIDE / 2);
+        double left = corner.x() - (lies.equals(VentPoints.BESIDE) ? WINDOW_WIDE : WINDOW_WIDE / 2);
         double low =
-                switch (lies) {
-                    case "below it" -> corner.y();
-                    case "above it" -> corner.y() - WINDOW_HIGH;
+                switch (lies.id()) {
+                    case "below" -> corner.y();
+                    case "above" -> corner.y() - WINDOW_HIGH;
                     default -> corner.y() - WINDOW_HIGH / 2;
                 };
         Optional<Double> asked = asked(judgements, Vent.FROM_OPENINGS, vent);

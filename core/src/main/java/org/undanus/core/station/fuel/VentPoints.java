@@ -2,6 +2,7 @@ package org.undanus.core.station.fuel;
 
 import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
@@ -22,7 +23,7 @@ final class VentPoints {
         return measured(name, Dimension.LENGTH, title, how, least, most).with(InstrumentKind.TAPE);
     }
 
-    private static Point choice(String name, String title, String how, String... options) {
+    private static Point choice(String name, String title, String how, Option... options) {
         return Point.choice("fuel." + name, Scope.VENT, title, how, List.of(options));
     }
 
@@ -30,22 +31,23 @@ final class VentPoints {
             "vent-category",
             "Vent category",
             "On the appliance's plate: draws or blows, dry or condensing.",
-            "I",
-            "II",
-            "III",
-            "IV");
-    static final String SINGLE_WALL = "single wall metal";
-    static final String DOUBLE_WALL = "double wall, type B";
-    static final String STAINLESS = "special stainless";
-    static final String PLASTIC = "plastic, listed";
+            Option.of("I", "I"),
+            Option.of("II", "II"),
+            Option.of("III", "III"),
+            Option.of("IV", "IV"));
+    static final Option SINGLE_WALL = Option.of("single-wall", "single wall metal");
+    static final Option DOUBLE_WALL = Option.of("type-b", "double wall, type B");
+    static final Option STAINLESS = Option.of("stainless", "special stainless");
+    static final Option PLASTIC = Option.of("plastic", "plastic, listed");
     static final Point MATERIAL =
             choice("vent-material", "Vent material", "Printed on it.", SINGLE_WALL, DOUBLE_WALL, STAINLESS, PLASTIC);
+    static final Option OWN_ROOM = Option.of("own-room", "the appliance's room only");
     static final Point PASSES = choice(
                     "vent-passes",
                     "Vent passes through",
                     "All of it between appliance and outdoors.",
-                    "the appliance's room only",
-                    "attic, closet or closed space")
+                    OWN_ROOM,
+                    Option.of("closed-space", "attic, closet or closed space"))
             .dueAt(Stage.BEFORE_COVER);
     static final Point SLOPE = measured(
                     "vent-slope",
@@ -66,9 +68,9 @@ final class VentPoints {
                     0,
                     3)
             .dueAt(Stage.BEFORE_COVER);
-    static final String DIRECT = "direct vent";
-    static final String MECHANICAL = "mechanical draft";
-    static final String ROOF = "over the roof";
+    static final Option DIRECT = Option.of("direct", "direct vent");
+    static final Option MECHANICAL = Option.of("mechanical", "mechanical draft");
+    static final Option ROOF = Option.of("roof", "over the roof");
     static final Point ENDS = choice(
             "vent-ends", "Vent ends", "How it is vented where it leaves the building.", DIRECT, MECHANICAL, ROOF);
     static final Point OPENING = taped(
@@ -79,13 +81,14 @@ final class VentPoints {
                     20)
             .withCaution(LADDER)
             .onlyWhere(ENDS, DIRECT, MECHANICAL);
+    static final Option BESIDE = Option.of("beside", "beside it");
     static final Point OPENING_LIES = choice(
                     "vent-opening-lies",
                     "The vent's end lies",
                     "Seen from that opening.",
-                    "below it",
-                    "beside it",
-                    "above it")
+                    Option.of("below", "below it"),
+                    BESIDE,
+                    Option.of("above", "above it"))
             .onlyWhere(ENDS, MECHANICAL);
     static final Point INLET = taped(
                     "vent-inlet", "Vent's end, height over a forced air inlet", "Only of an inlet within 3 m.", -5, 20)
@@ -105,10 +108,10 @@ final class VentPoints {
             "vent-common",
             "Vent shared before",
             "What became of a vent that several appliances had in common.",
-            "never shared",
-            "resized or lined for what stays",
-            "left as it was for what stays",
-            "nobody knows");
+            Option.of("never-shared", "never shared"),
+            Option.of("resized", "resized or lined for what stays"),
+            Option.of("left-as-was", "left as it was for what stays"),
+            Option.of("nobody-knows", "nobody knows"));
     static final Point DRAFT = measured(
                     "vent-draft",
                     Dimension.PRESSURE_DIFFERENCE,
@@ -123,9 +126,9 @@ final class VentPoints {
                     "vent-neutraliser",
                     "Condensate neutraliser",
                     "Acid water from a condensing appliance.",
-                    "fitted",
-                    "not needed, plastic to the sewer",
-                    "missing")
+                    Option.of("fitted", "fitted"),
+                    Option.of("not-needed", "not needed, plastic to the sewer"),
+                    Option.of("missing", "missing"))
             .onlyWhere(CATEGORY, "II", "IV");
 
     static List<Point> all() {

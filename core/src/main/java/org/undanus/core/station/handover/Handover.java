@@ -61,7 +61,7 @@ public final class Handover {
                         Verdict.FAILS,
                         "The warranty is not registered.",
                         "Have it registered in the owner's name before the maker's time for it is over.")
-                .when("not known", Verdict.NOT_SHOWN, "Nobody knows whether it is registered.", "Ask the crew.");
+                .when("not-known", Verdict.NOT_SHOWN, "Nobody knows whether it is registered.", "Ask the crew.");
     }
 
     /** What has to be written down for the owner. */

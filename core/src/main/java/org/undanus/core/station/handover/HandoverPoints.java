@@ -1,6 +1,7 @@
 package org.undanus.core.station.handover;
 
 import java.util.List;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 
@@ -21,14 +22,14 @@ public final class HandoverPoints {
             "Controls explained",
             "Shown to whoever lives or works there: mode, temperature, timer, what defrost looks like.");
     static final Point MANUALS = seen("manuals", "Manuals left", "For use and for service, of every unit and control.");
-    static final String REGISTERED = "registered, conditions known";
-    static final String NOT_REGISTERED = "not registered";
+    static final Option REGISTERED = Option.of("registered", "registered, conditions known");
+    static final Option NOT_REGISTERED = Option.of("not-registered", "not registered");
     static final Point WARRANTY = Point.choice(
             "handover.warranty",
             Scope.SYSTEM,
             "Warranty",
             "Whether it is registered, and what voids it: missed service, filters of another size.",
-            List.of(REGISTERED, NOT_REGISTERED, "not known"));
+            List.of(REGISTERED, NOT_REGISTERED, Option.of("not-known", "not known")));
     public static final Point FILTERS =
             text("filters", "Filters and their sizes", "How many, their size, and where they sit.");
     public static final Point DISCONNECT =

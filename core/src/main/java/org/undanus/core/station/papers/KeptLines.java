@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -101,10 +102,14 @@ final class KeptLines implements Requirement {
                         asked));
             }
         }
-        String before = x.chosen(OLD_REFRIGERANT).orElseThrow();
-        Optional<String> now = outside.chosen(REFRIGERANT);
+        Option before = x.chosen(OLD_REFRIGERANT).orElseThrow();
+        Optional<Option> now = outside.chosen(REFRIGERANT);
         boolean cleaned = x.affirmed(LINES_CLEANED).orElseThrow();
-        finding.step("Refrigerant", "old, new", Text.of("{}, {}", before, now.orElse("not read")), "")
+        finding.step(
+                        "Refrigerant",
+                        "old, new",
+                        Text.of("{}, {}", before, now.map(Option::words).orElse("not read")),
+                        "")
                 .step(LINES_CLEANED.title(), cleaned ? "yes" : "no");
         if (!faults.isEmpty()) {
             return finding.conclude(

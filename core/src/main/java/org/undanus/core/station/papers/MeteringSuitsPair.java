@@ -1,11 +1,13 @@
 package org.undanus.core.station.papers;
 
+import static org.undanus.core.installation.PlatePoints.FIXED_ORIFICE;
 import static org.undanus.core.installation.PlatePoints.METERING_DEVICE;
 import static org.undanus.core.installation.PlatePoints.METERING_SIZE;
 import static org.undanus.core.installation.PlatePoints.MODEL;
 
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.DataSheet;
@@ -45,13 +47,13 @@ final class MeteringSuitsPair implements Requirement {
         Optional<DataSheet> coil =
                 x.sheet().filter(sheet -> sheet.meteringDevice().isPresent());
         // a pair listed with an orifice asks for one, whatever the coil's own sheet leaves out
-        Optional<String> wanted = coil.flatMap(DataSheet::meteringDevice).or(() -> orifice.map(any -> ORIFICE));
+        Optional<Option> wanted = coil.flatMap(DataSheet::meteringDevice).or(() -> orifice.map(any -> FIXED_ORIFICE));
         if (wanted.isEmpty()) {
             return finding.conclude(
                     Verdict.DOES_NOT_APPLY, Text.of("No data sheet asks for a certain metering device here."), "");
         }
-        Optional<String> found =
-                x.chosen(METERING_DEVICE).or(() -> x.measured(METERING_SIZE).map(stamped -> ORIFICE));
+        Optional<Option> found =
+                x.chosen(METERING_DEVICE).or(() -> x.measured(METERING_SIZE).map(stamped -> FIXED_ORIFICE));
         if (found.isEmpty()) {
             return x.notShown(List.of(METERING_DEVICE));
         }
@@ -86,6 +88,4 @@ final class MeteringSuitsPair implements Requirement {
         }
         return finding.conclude(Verdict.MEETS, Text.of("It is what the data sheets ask for."), "");
     }
-
-    private static final String ORIFICE = METERING_DEVICE.options().get(0);
 }

@@ -4,7 +4,6 @@ import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
-import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.installation.ReplacementPoints;
 import org.undanus.core.quantity.Dimension;
 
@@ -82,12 +81,11 @@ final class PaperPoints {
                     0.08)
             .with(InstrumentKind.CALIPER)
             .onlyWhere(KEPT_LINES, "yes");
-    static final Point OLD_REFRIGERANT = Point.choice(
+    static final Point OLD_REFRIGERANT = Point.openChoice(
                     "papers.old-refrigerant",
                     Scope.REPLACEMENT,
                     "Refrigerant of the old system",
-                    "From its plate or the recovery record.",
-                    Refrigerant.names())
+                    "From its plate or the recovery record.")
             .asOptional()
             .onlyWhere(KEPT_LINES, "yes");
     static final Point LINES_CLEANED = Point.yesNo(

@@ -6,6 +6,7 @@ import static org.undanus.core.installation.PlatePoints.REFRIGERANT;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -53,10 +54,10 @@ final class PlateAgreesWithSheet implements Requirement {
         Finding finding = x.finding();
         List<String> differ = new ArrayList<>();
         int compared = 0;
-        Optional<String> refrigerant = x.chosen(REFRIGERANT);
+        Optional<Option> refrigerant = x.chosen(REFRIGERANT);
         if (refrigerant.isPresent() && sheet.refrigerant().isPresent()) {
             compared++;
-            if (!refrigerant.equals(sheet.refrigerant())) {
+            if (!refrigerant.map(Option::id).equals(sheet.refrigerant())) {
                 differ.add(REFRIGERANT.title());
             }
             finding.step(

@@ -3,6 +3,7 @@ package org.undanus.core.station.papers;
 import static org.undanus.core.installation.PlatePoints.REFRIGERANT;
 
 import java.util.Optional;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.About;
@@ -33,7 +34,7 @@ final class SameRefrigerant implements Requirement {
         if (outdoor.isEmpty()) {
             return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The system has no outdoor unit."), "");
         }
-        Optional<String> outside = x.at(outdoor.get()).chosen(REFRIGERANT);
+        Optional<Option> outside = x.at(outdoor.get()).chosen(REFRIGERANT);
         if (outside.isEmpty()) {
             return x.finding()
                     .conclude(
@@ -41,7 +42,7 @@ final class SameRefrigerant implements Requirement {
                             Text.of("The outdoor unit's refrigerant has not been read."),
                             "Read it on the outdoor unit's plate.");
         }
-        String inside = x.chosen(REFRIGERANT).orElseThrow();
+        Option inside = x.chosen(REFRIGERANT).orElseThrow();
         boolean same = inside.equals(outside.get());
         return x.finding()
                 .step("Indoor plate", inside)

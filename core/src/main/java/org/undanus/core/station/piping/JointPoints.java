@@ -2,6 +2,7 @@ package org.undanus.core.station.piping;
 
 import java.util.List;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.quantity.Dimension;
@@ -10,9 +11,9 @@ import org.undanus.core.quantity.Dimension;
 final class JointPoints {
     private JointPoints() {}
 
-    static final String FLARE = "flare";
-    static final String BRAZED = "brazed";
-    static final String PRESSED = "pressed";
+    static final Option FLARE = Option.of("flare", "flare");
+    static final Option BRAZED = Option.of("brazed", "brazed");
+    static final Option PRESSED = Option.of("pressed", "pressed");
     private static final String NITROGEN =
             "Nitrogen through a regulator only, at a low flow; hot work away from anything that burns, an extinguisher at hand.";
 
@@ -32,7 +33,7 @@ final class JointPoints {
                     0.08)
             .with(InstrumentKind.CALIPER);
 
-    private static Point seen(String name, String title, String how, String kind) {
+    private static Point seen(String name, String title, String how, Option kind) {
         return Point.yesNo("piping.joint-" + name, Scope.JOINT, title, how)
                 .onlyWhere(KIND, kind)
                 .hiddenLater();
@@ -83,7 +84,7 @@ final class JointPoints {
                     Scope.JOINT,
                     "On the seat",
                     "What was put on the flare's seat before it was closed.",
-                    List.of("nothing", "oil", "sealant"))
+                    List.of(Option.of("nothing", "nothing"), Option.of("oil", "oil"), Option.of("sealant", "sealant")))
             .onlyWhere(KIND, FLARE);
     static final Point NITROGEN_FLOWING = seen(
                     "nitrogen-flowing",

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import org.undanus.core.derived.LinePoints;
 import org.undanus.core.derived.Tube;
 import org.undanus.core.derived.TubeRun;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
@@ -243,17 +244,17 @@ final class Joints {
     private static final Map<String, String> ON = Map.of("nothing", "dry", "oil", "oiled", "sealant", "sealed");
 
     private static Judgement seat(Examination x) {
-        String found = x.chosen(JointPoints.SEAT).orElseThrow();
+        Option found = x.chosen(JointPoints.SEAT).orElseThrow();
         SchoolTopic.School school =
                 SEAT.schools().stream().filter(x::by).findFirst().orElseThrow();
-        boolean same = school.id().equals(found);
+        boolean same = school.id().equals(found.id());
         return x.finding()
                 .step(JointPoints.SEAT.title(), found)
                 .conclude(
                         same ? Verdict.MEETS : Verdict.FAILS,
                         Text.of(
                                 same ? "The seat is {}, as {} asks." : "The seat is {}; {} asks otherwise.",
-                                ON.get(found),
+                                ON.get(found.id()),
                                 school.title().toLowerCase(Locale.ROOT)),
                         Text.of(
                                 "Have the joint opened once the circuit is empty, cleaned and closed {}; or have the quality lead choose another school.",

@@ -101,7 +101,7 @@ public final class Piping {
                         "Have it sleeved, and the tube looked at where it touched."),
                 Answered.of(Station.PIPING, PipingPoints.DRIER, Severity.DAMAGE, "Data sheet, lines; re-used lines")
                         .when("fitted", Verdict.MEETS, "One is fitted.", "")
-                        .when("not asked for", Verdict.DOES_NOT_APPLY, "Nothing asks for one here.", "")
+                        .when("not-asked-for", Verdict.DOES_NOT_APPLY, "Nothing asks for one here.", "")
                         .when(
                                 "missing",
                                 Verdict.FAILS,
@@ -112,10 +112,10 @@ public final class Piping {
                                 PipingPoints.DRIER_DIRECTION,
                                 Severity.PERFORMANCE,
                                 "The filter drier's arrow")
-                        .when("with the flow", Verdict.MEETS, "Its arrow follows the liquid.", "")
-                        .when("both ways", Verdict.MEETS, "It is made for both ways.", "")
+                        .when("with", Verdict.MEETS, "Its arrow follows the liquid.", "")
+                        .when("both-ways", Verdict.MEETS, "It is made for both ways.", "")
                         .when(
-                                "against the flow",
+                                "against",
                                 Verdict.FAILS,
                                 "It stands against the flow.",
                                 "Have it turned round, or one made for both ways fitted on a heat pump."),
@@ -132,7 +132,7 @@ public final class Piping {
                                 PipingPoints.METERING_DIRECTION,
                                 Severity.PERFORMANCE,
                                 "The valve's instructions")
-                        .when("as drawn", Verdict.MEETS, "It sits as the valve's drawing shows.", "")
+                        .when("as-drawn", Verdict.MEETS, "It sits as the valve's drawing shows.", "")
                         .when(
                                 "reversed",
                                 Verdict.FAILS,
@@ -144,14 +144,14 @@ public final class Piping {
                                 Severity.DAMAGE,
                                 "The compound's and valve's instructions")
                         .when("none", Verdict.MEETS, "No compound was used.", "")
-                        .when("rated, on the thread only", Verdict.MEETS, "A rated compound, on the thread only.", "")
+                        .when("rated-thread", Verdict.MEETS, "A rated compound, on the thread only.", "")
                         .when(
-                                "rated, on the seat too",
+                                "rated-seat",
                                 Verdict.FAILS,
                                 "Compound on the seat washes into the circuit and blocks it.",
                                 "Have the joint opened, cleaned and closed with compound on the thread only.")
                         .when(
-                                "not rated for refrigerant",
+                                "not-rated",
                                 Verdict.FAILS,
                                 "The compound is not made for refrigerant: it dissolves.",
                                 "Have the joint opened, cleaned and closed with a rated compound or none."));

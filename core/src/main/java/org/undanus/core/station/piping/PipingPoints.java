@@ -1,8 +1,10 @@
 package org.undanus.core.station.piping;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.undanus.core.derived.LinePoints;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
@@ -12,7 +14,9 @@ import org.undanus.core.quantity.Dimension;
 final class PipingPoints {
     private PipingPoints() {}
 
-    private static final List<String> PORTS = List.of("A", "B", "C", "D", "E", "F", "G", "H");
+    private static final Option[] PORTS = Stream.of("A", "B", "C", "D", "E", "F", "G", "H")
+            .map(letter -> Option.of(letter, letter))
+            .toArray(Option[]::new);
 
     private static Point measured(
             String name, Dimension dimension, String title, String how, double least, double most) {
@@ -23,7 +27,7 @@ final class PipingPoints {
         return Point.yesNo("piping." + name, Scope.LINE_SET, title, how);
     }
 
-    private static Point choice(String name, String title, String how, String... options) {
+    private static Point choice(String name, String title, String how, Option... options) {
         return Point.choice("piping." + name, Scope.LINE_SET, title, how, List.of(options));
     }
 
@@ -102,16 +106,16 @@ final class PipingPoints {
             "drier",
             "Filter drier",
             "In the liquid line, where the sheet, a burnt-out compressor or re-used lines ask for one.",
-            "fitted",
-            "not asked for",
-            "missing");
+            Option.of("fitted", "fitted"),
+            Option.of("not-asked-for", "not asked for"),
+            Option.of("missing", "missing"));
     static final Point DRIER_DIRECTION = choice(
                     "drier-direction",
                     "Filter drier, direction",
                     "The arrow follows the liquid in cooling; a heat pump has one made for both ways.",
-                    "with the flow",
-                    "both ways",
-                    "against the flow")
+                    Option.of("with", "with the flow"),
+                    Option.of("both-ways", "both ways"),
+                    Option.of("against", "against the flow"))
             .onlyWhere(DRIER, "fitted");
     static final Point DRIER_PROTECTED = seen(
                     "drier-protected",
@@ -122,9 +126,9 @@ final class PipingPoints {
             "metering-changed",
             "Metering piece at the outdoor valve",
             "Whether the piece in the liquid valve was changed to suit the indoor coil.",
-            "as supplied",
-            "changed",
-            "none there");
+            Option.of("as-supplied", "as supplied"),
+            Option.of("changed", "changed"),
+            Option.of("none-there", "none there"));
     static final Point METERING_SIZE = measured(
                     "metering-size",
                     Dimension.LENGTH,
@@ -138,31 +142,31 @@ final class PipingPoints {
                     "metering-direction",
                     "Changed metering piece, direction",
                     "As the drawing in the valve's instructions shows it.",
-                    "as drawn",
-                    "reversed")
+                    Option.of("as-drawn", "as drawn"),
+                    Option.of("reversed", "reversed"))
             .onlyWhere(METERING_CHANGED, "changed")
             .withCaution("Refrigerant under pressure: nobody opens the valve body before its circuit is empty.");
     static final Point COMPOUND = choice(
                     "joint-compound",
                     "Sealing compound",
                     "Compound used on threads or seats at the valve.",
-                    "none",
-                    "rated, on the thread only",
-                    "rated, on the seat too",
-                    "not rated for refrigerant")
+                    Option.of("none", "none"),
+                    Option.of("rated-thread", "rated, on the thread only"),
+                    Option.of("rated-seat", "rated, on the seat too"),
+                    Option.of("not-rated", "not rated for refrigerant"))
             .onlyWhere(METERING_CHANGED, "changed");
     static final Point TUBE_PORT = choice(
                     "tube-port",
                     "Port its tubes are on",
                     "The letter at the outdoor unit or branch box where these tubes end.",
-                    PORTS.toArray(String[]::new))
+                    PORTS)
             .asOptional()
             .called("tube port");
     static final Point CABLE_PORT = choice(
                     "cable-port",
                     "Port its cable is on",
                     "The letter of the terminals where this indoor unit's cable ends.",
-                    PORTS.toArray(String[]::new))
+                    PORTS)
             .asOptional()
             .called("cable port");
 

@@ -5,6 +5,7 @@ import static org.undanus.core.station.piping.PipingPoints.TUBE_PORT;
 
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Component;
@@ -45,8 +46,8 @@ final class Ports implements Requirement {
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
-        String tube = x.chosen(TUBE_PORT).orElseThrow();
-        String cable = x.chosen(CABLE_PORT).orElseThrow();
+        Option tube = x.chosen(TUBE_PORT).orElseThrow();
+        Option cable = x.chosen(CABLE_PORT).orElseThrow();
         Finding finding = x.finding().step(TUBE_PORT.title(), tube).step(CABLE_PORT.title(), cable);
         Optional<Subject> sharing = others.stream()
                 .filter(set -> x.at(set).chosen(TUBE_PORT).filter(tube::equals).isPresent())

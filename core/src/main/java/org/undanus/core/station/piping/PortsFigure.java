@@ -14,6 +14,7 @@ import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
 import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Scope;
@@ -43,8 +44,8 @@ final class PortsFigure {
         TreeSet<String> letters = new TreeSet<>();
         for (Subject set : sets) {
             Examination x = Examination.of(facts, evidence, rules, Ports.ABOUT, set);
-            x.chosen(TUBE_PORT).ifPresent(letters::add);
-            x.chosen(CABLE_PORT).ifPresent(letters::add);
+            x.chosen(TUBE_PORT).map(Option::id).ifPresent(letters::add);
+            x.chosen(CABLE_PORT).map(Option::id).ifPresent(letters::add);
         }
         List<String> ports = List.copyOf(letters);
         double rows = Math.max(sets.size(), Math.max(1, ports.size()));
@@ -83,12 +84,12 @@ final class PortsFigure {
             List<String> ports,
             double rows,
             Subject set) {
-        Optional<String> port = x.chosen(point);
+        Optional<Option> port = x.chosen(point);
         port.ifPresent(letter -> drawing.line(
                 role,
                 standing.on(key(point, set)),
                 Place.of(UNITS + 0.2, from),
-                Place.of(PORTS - 0.35, height(rows, ports.indexOf(letter)) + (role == Role.RUN ? 0.12 : -0.12))));
+                Place.of(PORTS - 0.35, height(rows, ports.indexOf(letter.id())) + (role == Role.RUN ? 0.12 : -0.12))));
     }
 
     private static PointKey key(Point point, Subject set) {

@@ -3,6 +3,7 @@ package org.undanus.core.station.running;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.About;
@@ -69,20 +70,20 @@ final class ModeSeen implements Requirement {
         if (x.chosen(mode).isEmpty()) {
             return x.notShown(List.of(mode));
         }
-        String answer = x.chosen(mode).orElseThrow();
+        Option answer = x.chosen(mode).orElseThrow();
         Finding finding = x.finding().step(mode.title(), answer);
-        return switch (answer) {
-            case RunningPoints.RUNS -> finding.conclude(Verdict.MEETS, Text.of("It was run and seen."), "");
-            case RunningPoints.FAULT ->
-                finding.conclude(
-                        Verdict.FAILS,
-                        Text.of("It does not run."),
-                        "Have the cause found and mended, then run it again.");
-            case RunningPoints.NOT_FITTED -> finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("It has none."), "");
-            default ->
-                finding.conclude(
-                        Verdict.NOT_SHOWN, Text.of("Weather or load did not allow it today."), waiting(x, finding));
-        };
+        if (answer.equals(RunningPoints.RUNS)) {
+            return finding.conclude(Verdict.MEETS, Text.of("It was run and seen."), "");
+        }
+        if (answer.equals(RunningPoints.FAULT)) {
+            return finding.conclude(
+                    Verdict.FAILS, Text.of("It does not run."), "Have the cause found and mended, then run it again.");
+        }
+        if (answer.equals(RunningPoints.NOT_FITTED)) {
+            return finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("It has none."), "");
+        }
+        return finding.conclude(
+                Verdict.NOT_SHOWN, Text.of("Weather or load did not allow it today."), waiting(x, finding));
     }
 
     private Text waiting(Examination x, Finding finding) {

@@ -66,7 +66,7 @@ final class OutdoorDrop implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("heating")) {
+        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals(OperationPoints.HEATING)) {
             return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The machine was read in cooling."), "");
         }
         Optional<Judgement> notYet = SteadyRunning.notYet(x);

@@ -62,7 +62,7 @@ final class PerformanceFigure {
             Case facts, Evidence evidence, RuleBook rules, Judgements judgements, Component unit) {
         Examination x = Examination.of(facts, evidence, rules, HeatingCapacity.ABOUT, unit);
         DataSheet.Mode mode = x.chosen(OperationPoints.MODE)
-                .filter("heating"::equals)
+                .filter(OperationPoints.HEATING::equals)
                 .map(heating -> DataSheet.Mode.HEATING)
                 .orElse(DataSheet.Mode.COOLING);
         return facts.outdoorUnit()

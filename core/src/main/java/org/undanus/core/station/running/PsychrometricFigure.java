@@ -59,7 +59,7 @@ final class PsychrometricFigure {
         this.judgements = judgements;
         this.heating = evidence.standing(
                         new PointKey(OperationPoints.MODE.id(), Subject.SYSTEM.id()), Value.Chosen.class)
-                .filter(mode -> mode.option().equals("heating"))
+                .filter(mode -> mode.option().equals(OperationPoints.HEATING))
                 .isPresent();
         this.warmest = heating ? WARMEST_HEATING : WARMEST_COOLING;
     }

@@ -3,6 +3,7 @@ package org.undanus.core.station.running;
 import java.util.List;
 import org.undanus.core.derived.Forecast;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.OperationPoints;
@@ -39,10 +40,10 @@ final class RunningPoints {
             .asOptional()
             .during(OperationPoints.MODE);
 
-    static final String RUNS = "runs as it should";
-    static final String FAULT = "does not run";
-    static final String NOT_TODAY = "not possible today";
-    static final String NOT_FITTED = "not fitted";
+    static final Option RUNS = Option.of("runs", "runs as it should");
+    static final Option FAULT = Option.of("fault", "does not run");
+    static final Option NOT_TODAY = Option.of("not-today", "not possible today");
+    static final Option NOT_FITTED = Option.of("not-fitted", "not fitted");
 
     private static Point mode(String name, String title, String how) {
         return Point.choice("running." + name, Scope.SYSTEM, title, how, List.of(RUNS, FAULT, NOT_TODAY, NOT_FITTED));
@@ -115,13 +116,13 @@ final class RunningPoints {
             .with(InstrumentKind.INFRARED)
             .asOptional()
             .during(OperationPoints.MODE);
-    static final String SPOT_WITHIN = "within the grille";
+    static final Option SPOT_WITHIN = Option.of("within", "within the grille");
     static final Point SPOT = Point.choice(
                     "running.infrared-spot",
                     Scope.INDOOR_UNIT,
                     "Infrared spot",
                     "Distance divided by the ratio printed on the instrument is its size.",
-                    List.of(SPOT_WITHIN, "over its edge", "not known"))
+                    List.of(SPOT_WITHIN, Option.of("over-edge", "over its edge"), Option.of("not-known", "not known")))
             .asOptional();
     static final Point FORECAST = Point.list(
                     "running.forecast",

@@ -58,7 +58,7 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
 
     /** Why a heating reading of this unit shows nothing, or does not apply, whatever a sheet tells; empty where it can be judged. */
     static Optional<Judgement> unread(Examination x, Point... needed) {
-        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("heating")) {
+        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals(OperationPoints.HEATING)) {
             return Optional.of(
                     x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The machine was read in cooling."), ""));
         }

@@ -74,7 +74,7 @@ final class TemperatureSplit implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals("cooling")) {
+        if (!x.chosen(OperationPoints.MODE).orElseThrow().equals(OperationPoints.COOLING)) {
             return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The machine was read in heating."), "");
         }
         Optional<Judgement> notYet = SteadyOperation.notYet(x);

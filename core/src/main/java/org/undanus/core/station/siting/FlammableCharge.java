@@ -58,8 +58,7 @@ final class FlammableCharge implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Refrigerant refrigerant =
-                Refrigerant.named(x.chosen(REFRIGERANT).orElseThrow()).orElseThrow();
+        Refrigerant refrigerant = x.refrigerant(REFRIGERANT).orElseThrow();
         Finding finding = x.finding().step("Refrigerant", refrigerant.name() + ", class " + refrigerant.safetyClass());
         if (!refrigerant.flammable()) {
             return finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("{} does not burn.", refrigerant.name()), "");

@@ -1,9 +1,12 @@
 package org.undanus.core.station.siting;
 
 import static org.undanus.core.derived.UnitPoints.MOUNTING_PLACE;
+import static org.undanus.core.derived.UnitPoints.ON_FLOOR;
+import static org.undanus.core.derived.UnitPoints.UNDER_WINDOW;
 import static org.undanus.core.station.siting.SitingPoints.ROOM_LED_BY;
 
 import java.util.Optional;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
@@ -32,14 +35,14 @@ final class MountingAdvice implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Optional<String> led = x.chosen(ROOM_LED_BY);
-        String place = x.chosen(MOUNTING_PLACE).orElseThrow();
+        Optional<Option> led = x.chosen(ROOM_LED_BY);
+        Option place = x.chosen(MOUNTING_PLACE).orElseThrow();
         if (led.isEmpty()) {
             return x.finding()
                     .conclude(Verdict.DOES_NOT_APPLY, Text.of("Nobody has said what the room needs most."), "");
         }
-        boolean low = place.equals("floor") || place.equals("window");
-        boolean suits = low == led.get().equals("heating");
+        boolean low = place.equals(ON_FLOOR) || place.equals(UNDER_WINDOW);
+        boolean suits = low == led.get().equals(SitingPoints.LED_BY_HEATING);
         return x.finding()
                 .step(MOUNTING_PLACE.title(), place)
                 .step(ROOM_LED_BY.title(), led.get())

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.derived.UnitPoints;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.geometry.PlanGeometry;
 import org.undanus.core.installation.Face;
@@ -44,7 +45,7 @@ final class NeighbourSpacing implements Requirement {
     }
 
     static List<Limit> limits(Examination x, Face face) {
-        Optional<Mounting> mounting = x.chosen(UnitPoints.SUPPORT).flatMap(Mounting::named);
+        Optional<Mounting> mounting = x.chosen(UnitPoints.SUPPORT).map(Mounting::of);
         return Clearance.limits(x, LIMIT, x.sheet().flatMap(sheet -> sheet.neighbour(face, mounting)));
     }
 
@@ -56,7 +57,7 @@ final class NeighbourSpacing implements Requirement {
     public Judgement judge(Examination x) {
         Optional<PlanGeometry> plan = Drawn.plan(x);
         Optional<Candidate> worst = plan.flatMap(p -> worst(x, p));
-        Optional<String> face = x.chosen(NEIGHBOUR_FACE);
+        Optional<Option> face = x.chosen(NEIGHBOUR_FACE);
         if (face.isEmpty() && plan.isEmpty()) {
             return x.notShown(List.of(NEIGHBOUR_FACE));
         }
@@ -68,8 +69,8 @@ final class NeighbourSpacing implements Requirement {
         if (face.isEmpty() && worst.isEmpty()) {
             return Clearance.nothingThere(x, "No other unit stands before a face in the drawing.");
         }
-        Face judged =
-                face.map(name -> Face.valueOf(name.toUpperCase(Locale.ROOT))).orElseGet(() -> worst.orElseThrow().face);
+        Face judged = face.map(side -> Face.valueOf(side.id().toUpperCase(Locale.ROOT)))
+                .orElseGet(() -> worst.orElseThrow().face);
         Optional<Drawn.Distance> drawn =
                 plan.flatMap(p -> p.neighbour(x.unit().id(), judged)).map(d -> Drawn.distance(x, d.metres(), d.to()));
         return Clearance.judge(

@@ -31,7 +31,7 @@ final class OnSupport implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Mounting support = x.chosen(UnitPoints.SUPPORT).flatMap(Mounting::named).orElseThrow();
+        Mounting support = x.chosen(UnitPoints.SUPPORT).map(Mounting::of).orElseThrow();
         if (!supports.contains(support)) {
             return x.finding()
                     .step(UnitPoints.SUPPORT.title(), support.title())

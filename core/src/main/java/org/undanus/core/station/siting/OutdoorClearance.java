@@ -76,7 +76,7 @@ final class OutdoorClearance implements Requirement {
     }
 
     List<Limit> limits(Examination x) {
-        Optional<Mounting> mounting = x.chosen(UnitPoints.SUPPORT).flatMap(Mounting::named);
+        Optional<Mounting> mounting = x.chosen(UnitPoints.SUPPORT).map(Mounting::of);
         return Clearance.limits(x, limit, x.sheet().flatMap(sheet -> sheet.clearance(face, mounting)));
     }
 

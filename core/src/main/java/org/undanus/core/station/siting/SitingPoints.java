@@ -3,6 +3,7 @@ package org.undanus.core.station.siting;
 import java.util.List;
 import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Mounting;
@@ -17,7 +18,7 @@ final class SitingPoints {
             "On a roof or ladder, keep three points of contact and stay clear of the edge.";
     private static final String LADDER = "Ladder on firm, level ground; nobody below.";
 
-    static final String NO_OTHER_UNIT = "no other unit near";
+    static final Option NO_OTHER_UNIT = Option.of("none", "no other unit near");
 
     private static Point outdoor(
             String name, Dimension dimension, String title, String how, double least, double most) {
@@ -37,7 +38,12 @@ final class SitingPoints {
             Scope.OUTDOOR_UNIT,
             "Side that faces the nearest other unit",
             "The face that looks at the nearest other outdoor unit.",
-            List.of(NO_OTHER_UNIT, "front", "back", "left", "right"));
+            List.of(
+                    NO_OTHER_UNIT,
+                    Option.of("front", "front"),
+                    Option.of("back", "back"),
+                    Option.of("left", "left"),
+                    Option.of("right", "right")));
     static final Point NEIGHBOUR_DISTANCE = taped(
                     "neighbour-distance", "Distance to that unit", "Cabinet to cabinet, at the narrowest.", 30)
             .asOptional()
@@ -53,20 +59,20 @@ final class SitingPoints {
                     Scope.OUTDOOR_UNIT,
                     "Pad is sound",
                     "Solid, not sinking, wider than the unit's feet, drained.")
-            .onlyWhere(UnitPoints.SUPPORT, Mounting.GROUND_PAD.title());
+            .onlyWhere(UnitPoints.SUPPORT, Mounting.GROUND_PAD.option());
     static final Point STAND_FIXED = seen(
                     "stand-fixed",
                     Scope.OUTDOOR_UNIT,
                     "Stand is anchored",
                     "Fixed to its footing; the unit bolted to it.")
-            .onlyWhere(UnitPoints.SUPPORT, Mounting.RAISED_STAND.title());
+            .onlyWhere(UnitPoints.SUPPORT, Mounting.RAISED_STAND.option());
     static final Point BRACKET_FIXED = seen(
                     "bracket-fixed",
                     Scope.OUTDOOR_UNIT,
                     "Bracket holds in sound material",
                     "Anchors rated for the wall, in masonry or framing.")
             .withCaution("Do not stand under it or lean on it.")
-            .onlyWhere(UnitPoints.SUPPORT, Mounting.WALL_BRACKET.title());
+            .onlyWhere(UnitPoints.SUPPORT, Mounting.WALL_BRACKET.option());
     static final Point SUPPORT_CAPACITY = outdoor(
                     "support-capacity",
                     Dimension.MASS,
@@ -75,7 +81,7 @@ final class SitingPoints {
                     5,
                     5000)
             .withCaution("Do not stand under it or lean on it.")
-            .onlyWhere(UnitPoints.SUPPORT, Mounting.RAISED_STAND.title(), Mounting.WALL_BRACKET.title());
+            .onlyWhere(UnitPoints.SUPPORT, Mounting.RAISED_STAND.option(), Mounting.WALL_BRACKET.option());
     static final Point BASE_HEIGHT = outdoor(
                     "base-height",
                     Dimension.LENGTH,
@@ -205,12 +211,13 @@ final class SitingPoints {
                     "drain-run", Scope.INDOOR_UNIT, "Drain, length between the two", "Along its way.", 100)
             .asOptional();
 
+    static final Option LED_BY_HEATING = Option.of("heating", "heating");
     static final Point ROOM_LED_BY = Point.choice(
                     "siting.room-led-by",
                     Scope.INDOOR_UNIT,
                     "Room needs mostly",
                     "What the load summary says of the room.",
-                    List.of("cooling", "heating"))
+                    List.of(Option.of("cooling", "cooling"), LED_BY_HEATING))
             .asOptional();
 
     static final Point OPENING_DISTANCE = hazard("opening-distance", "Distance to a door or opening window");

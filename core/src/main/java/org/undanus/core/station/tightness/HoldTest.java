@@ -21,6 +21,7 @@ import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.Marks;
 import org.undanus.core.derived.Marks.Act;
 import org.undanus.core.derived.TestVolume;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
@@ -122,7 +123,7 @@ final class HoldTest implements Requirement {
     }
 
     private static double lag(Examination x) {
-        String of = x.chosen(TEMPERATURE_OF).orElse(TightnessPoints.OF_AIR);
+        Option of = x.chosen(TEMPERATURE_OF).orElse(TightnessPoints.OF_AIR);
         return of.equals(TightnessPoints.OF_GAS)
                 ? 0
                 : x.rules().number(of.equals(TightnessPoints.OF_WALL) ? LAG_WALL : LAG_AIR);
@@ -217,9 +218,7 @@ final class HoldTest implements Requirement {
     }
 
     private static Optional<Refrigerant> refrigerant(Examination x) {
-        return x.outdoor()
-                .flatMap(unit -> x.at(unit).chosen(PlatePoints.REFRIGERANT))
-                .flatMap(Refrigerant::named);
+        return x.outdoor().flatMap(unit -> x.at(unit).refrigerant(PlatePoints.REFRIGERANT));
     }
 
     private static double jointsCounted(Examination x) {
@@ -513,7 +512,7 @@ final class HoldTest implements Requirement {
 
     /** By what finds nitrogen, and joint by joint where joints are listed. */
     private static Judgement searched(Examination x, Finding finding, Text said) {
-        List<String> joints = joints(x).stream()
+        List<Option> joints = joints(x).stream()
                 .map(joint -> x.at(joint).chosen(TightnessPoints.JOINT).orElse(TightnessPoints.NOT_SEARCHED))
                 .toList();
         if (joints.contains(TightnessPoints.BUBBLES)) {
@@ -522,7 +521,7 @@ final class HoldTest implements Requirement {
                     Text.of("{} But a joint showed bubbles or a signal.", said),
                     "Let the pressure off, have that joint made anew, and test again.");
         }
-        Optional<String> search = x.chosen(TightnessPoints.SEARCH);
+        Optional<Option> search = x.chosen(TightnessPoints.SEARCH);
         boolean searched = search.filter(by -> by.equals(TightnessPoints.SOAP) || by.equals(TightnessPoints.TRACED))
                 .isPresent();
         long left = joints.stream().filter(TightnessPoints.NOT_SEARCHED::equals).count();

@@ -119,14 +119,14 @@ public final class Tightness {
 
     private static Answered cores() {
         return Answered.of(Station.TIGHTNESS, CORES, Severity.DAMAGE, CODE)
-                .when("searched, tight", Verdict.MEETS, "Ports and cores are tight.", "")
+                .when("tight", Verdict.MEETS, "Ports and cores are tight.", "")
                 .when(
-                        "leak found",
+                        "leak-found",
                         Verdict.FAILS,
                         "A port or core leaks.",
                         "Have the core changed with the pressure off, then search it again.")
                 .when(
-                        "not searched",
+                        "not-searched",
                         Verdict.NOT_SHOWN,
                         "Ports and cores were not searched.",
                         "Search them with their caps off, then cap them.");

@@ -5,6 +5,7 @@ import org.undanus.core.derived.Marks;
 import org.undanus.core.derived.Readings;
 import org.undanus.core.derived.TestVolume;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
@@ -38,7 +39,7 @@ final class TightnessPoints {
                 .dueAt(Stage.WITNESS);
     }
 
-    private static Point choice(String name, Scope scope, String title, String how, String... options) {
+    private static Point choice(String name, Scope scope, String title, String how, Option... options) {
         return Point.choice("tightness." + name, scope, title, how, List.of(options))
                 .dueAt(Stage.WITNESS);
     }
@@ -50,11 +51,11 @@ final class TightnessPoints {
     private static final String PRESSURE_CAUTION =
             "A tube that bursts kills. Stand clear while the pressure rises, and never go over the lower pressure on any plate.";
 
-    static final String NITROGEN = "dry nitrogen";
-    static final String TRACER = "nitrogen with tracer gas";
-    static final String AIR = "compressed air";
-    static final String OXYGEN = "oxygen";
-    static final String REFRIGERANT = "refrigerant";
+    static final Option NITROGEN = Option.of("nitrogen", "dry nitrogen");
+    static final Option TRACER = Option.of("tracer", "nitrogen with tracer gas");
+    static final Option AIR = Option.of("air", "compressed air");
+    static final Option OXYGEN = Option.of("oxygen", "oxygen");
+    static final Option REFRIGERANT = Option.of("refrigerant", "refrigerant");
     static final Point GAS = choice(
                     "gas",
                     Scope.LINE_SET,
@@ -91,9 +92,9 @@ final class TightnessPoints {
                     "Where a higher pressure is held briefly before the long hold.")
             .withCaution(PRESSURE_CAUTION)
             .asOptional();
-    static final String OF_GAS = "gas";
-    static final String OF_WALL = "tube wall";
-    static final String OF_AIR = "air";
+    static final Option OF_GAS = Option.of("gas", "gas");
+    static final Option OF_WALL = Option.of("tube-wall", "tube wall");
+    static final Option OF_AIR = Option.of("air", "air");
     static final Point TEMPERATURE_OF = choice(
             "temperature-of",
             Scope.LINE_SET,
@@ -168,10 +169,10 @@ final class TightnessPoints {
             .with(InstrumentKind.THERMOMETER)
             .dueAt(Stage.WITNESS)
             .asOptional();
-    static final String SOAP = "soap solution";
-    static final String DETECTOR = "electronic detector";
-    static final String TRACED = "tracer gas detector";
-    static final String NONE = "none";
+    static final Option SOAP = Option.of("soap-solution", "soap solution");
+    static final Option DETECTOR = Option.of("detector", "electronic detector");
+    static final Option TRACED = Option.of("tracer-detector", "tracer gas detector");
+    static final Option NONE = Option.of("none", "none");
     static final Point SEARCH = choice(
             "search",
             Scope.LINE_SET,
@@ -208,12 +209,12 @@ final class TightnessPoints {
             Scope.LINE_SET,
             "Service ports and valve cores",
             "Searched too, with their caps off, then capped.",
-            "searched, tight",
-            "leak found",
-            "not searched");
-    static final String DRY = "no bubbles, no signal";
-    static final String BUBBLES = "bubbles or a signal";
-    static final String NOT_SEARCHED = "not searched";
+            Option.of("tight", "searched, tight"),
+            Option.of("leak-found", "leak found"),
+            Option.of("not-searched", "not searched"));
+    static final Option DRY = Option.of("dry", "no bubbles, no signal");
+    static final Option BUBBLES = Option.of("bubbles", "bubbles or a signal");
+    static final Option NOT_SEARCHED = Option.of("not-searched", "not searched");
     static final Point JOINT =
             choice("joint", Scope.JOINT, "Leak search at this joint", "Twice round it.", DRY, BUBBLES, NOT_SEARCHED);
 

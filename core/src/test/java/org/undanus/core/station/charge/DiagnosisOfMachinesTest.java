@@ -13,7 +13,6 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.fluid.Refrigerant;
-import org.undanus.core.fluid.Saturation;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
@@ -126,7 +125,8 @@ class DiagnosisOfMachinesTest {
                                     "charge.rest-pressure",
                                     gauge(
                                             is.rest()
-                                                    + Saturation.of(refrigerant)
+                                                    + refrigerant
+                                                            .saturation()
                                                             .bubble(Temperature.ofKelvin(outdoor))
                                                             .si(),
                                             chance))
@@ -179,7 +179,7 @@ class DiagnosisOfMachinesTest {
             Optional<Visit> found = Visit.of(
                     cause,
                     i / UNTOLD % 2 == 0,
-                    Refrigerant.named(REFRIGERANTS.get(i / UNTOLD / 2 % REFRIGERANTS.size()))
+                    Refrigerant.shipped(REFRIGERANTS.get(i / UNTOLD / 2 % REFRIGERANTS.size()))
                             .orElseThrow(),
                     chance);
             if (found.isEmpty()) {

@@ -277,7 +277,7 @@ class FuelTest {
     @CsvSource({"160 m³, MEETS", "100 m³, FAILS", "141.6 m³, MEETS"})
     void airFromTheRoom(String volume, Verdict verdict) {
         // 100 kBtu/h × 50 ft³ for each = 5000 ft³ = 141.58 m³
-        CaseFixture room = unit("air-from", FuelPoints.ROOM, "total-input", "100 kBtu/h");
+        CaseFixture room = unit("air-from", FuelPoints.ROOM.words(), "total-input", "100 kBtu/h");
         Judgement open = room.find("fuel.combustion-air@indoor");
         assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(said(open)).contains("It needs 141.6 m³ of room.");
@@ -300,7 +300,14 @@ class FuelTest {
     })
     void aKnownRateClosesTheStandardMethod(String rate, String fan, String volume, Verdict verdict) {
         CaseFixture room = unit(
-                "air-from", FuelPoints.ROOM, "total-input", "100 kBtu/h", "air-changes", rate, "room-volume", volume);
+                "air-from",
+                FuelPoints.ROOM.words(),
+                "total-input",
+                "100 kBtu/h",
+                "air-changes",
+                rate,
+                "room-volume",
+                volume);
         assertThat((fan == null ? room : unit(room, "fan-assisted", fan)).verdict("fuel.combustion-air@indoor"))
                 .isEqualTo(verdict);
     }
@@ -309,7 +316,7 @@ class FuelTest {
     void airChangesOverTheMostAreNotReckonedWith() {
         CaseFixture room = unit(
                 "air-from",
-                FuelPoints.ROOM,
+                FuelPoints.ROOM.words(),
                 "total-input",
                 "100 kBtu/h",
                 "air-changes",
@@ -329,7 +336,7 @@ class FuelTest {
     void openingsToOtherRoomsOnlyJoinThem() {
         CaseFixture openings = unit(
                 "air-from",
-                FuelPoints.TWO_INDOORS,
+                FuelPoints.TWO_INDOORS.words(),
                 "total-input",
                 "100 kBtu/h",
                 "louvres",
@@ -358,13 +365,13 @@ class FuelTest {
             })
     void airThroughOpenings(String from, String area, String behind, Verdict verdict) {
         CaseFixture openings = unit("air-from", from, "total-input", "100 kBtu/h", "louvres", behind);
-        if (from.equals(FuelPoints.TWO_INDOORS)) {
+        if (from.equals(FuelPoints.TWO_INDOORS.words())) {
             unit(openings, "room-volume", "150 m³");
         }
         assertThat(openings.verdict("fuel.combustion-air@indoor")).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(unit(openings, "opening-area", area).verdict("fuel.combustion-air@indoor"))
                 .isEqualTo(verdict);
-        assertThat(unit("air-from", FuelPoints.SEALED).verdict("fuel.combustion-air@indoor"))
+        assertThat(unit("air-from", FuelPoints.SEALED.words()).verdict("fuel.combustion-air@indoor"))
                 .isEqualTo(Verdict.DOES_NOT_APPLY);
     }
 

@@ -9,7 +9,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
@@ -18,7 +20,7 @@ import org.undanus.core.quantity.UnitSystem;
 class MeteringSuitsPairTest {
     private static final double ORIFICE = 0.067 * 0.0254;
 
-    private static DataSheet sheet(String model, Optional<String> device, List<DataSheet.Pair> pairs) {
+    private static DataSheet sheet(String model, Optional<Option> device, List<DataSheet.Pair> pairs) {
         return new DataSheet(
                 "Quarvane",
                 model,
@@ -80,7 +82,8 @@ class MeteringSuitsPairTest {
     @Test
     void theCoilsOwnSheetGoesFirst() {
         Judgement judgement = pair(
-                        outdoor(Optional.empty()), sheet("DF-36 A", Optional.of("electronic valve"), List.of()))
+                        outdoor(Optional.empty()),
+                        sheet("DF-36 A", PlatePoints.METERING_DEVICE.option("electronic"), List.of()))
                 .indoor("plate.metering-device", "fixed orifice")
                 .judge("papers.metering");
         assertThat(judgement.verdict()).isEqualTo(Verdict.FAILS);
