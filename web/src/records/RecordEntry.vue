@@ -126,8 +126,8 @@ async function bring() {
               :aria-labelledby="`line-${index}`"
             >
               <option value=""></option>
-              <option v-for="option in line.kind === 'YES_NO' ? ['yes', 'no'] : line.options" :key="option">
-                {{ option }}
+              <option v-for="option in line.options" :key="option.id" :value="option.id">
+                {{ option.words }}
               </option>
             </select>
             <template v-else-if="line.kind === 'CURVE'">

@@ -313,7 +313,10 @@ const line = (point: string, kind = "QUANTITY") => ({
   component: "x",
   title: point,
   kind,
-  options: ["a", "b"],
+  options: [
+    { id: "a", words: "a" },
+    { id: "b", words: "b" },
+  ],
 });
 
 test("several values go to the lines that follow, a time alone is of the day", async () => {

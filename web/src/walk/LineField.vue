@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { useLive } from "./useLive";
-import type { Line } from "./useWalk";
+import type { Line, Option } from "./useWalk";
 
 /** Where a line is answered: a few choices as buttons, many as a list, anything else typed. */
 const props = defineProps<{
   line: Line;
-  options: string[];
+  options: Option[];
   busy: boolean;
   unsaved: boolean;
   invalid: boolean;
@@ -28,7 +28,7 @@ const buttons = computed(
   () =>
     props.options.length > 0 &&
     props.options.length <= FEW_OPTIONS &&
-    (props.one || props.options.join("").length <= SHORT_ANSWERS),
+    (props.one || props.options.map((option) => option.words).join("").length <= SHORT_ANSWERS),
 );
 const hint = computed(() =>
   props.line.kind === "QUANTITY" || props.line.kind === "LIST"
@@ -87,15 +87,15 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
   >
     <button
       v-for="(option, index) in options"
-      :key="option"
+      :key="option.id"
       :ref="index === 0 ? (el) => (field = el as HTMLElement) : undefined"
       type="button"
       class="option"
-      :aria-pressed="line.reading?.typed === option"
+      :aria-pressed="line.reading?.typed === option.id"
       :disabled="busy"
-      @click="emit('choose', option)"
+      @click="emit('choose', option.id)"
     >
-      {{ option }}
+      {{ option.words }}
     </button>
   </div>
   <div v-else-if="line.kind === 'CURVE'" class="log">
@@ -141,7 +141,7 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
     @change="changedInList"
   >
     <option value="" disabled>choose</option>
-    <option v-for="option in options" :key="option">{{ option }}</option>
+    <option v-for="option in options" :key="option.id" :value="option.id">{{ option.words }}</option>
   </select>
   <textarea
     v-else-if="line.kind === 'LIST'"

@@ -138,7 +138,7 @@ test("a reading is never erased", async () => {
 
 test("few choices are buttons that save at once", async () => {
   const save = vi.fn().mockResolvedValue(undefined);
-  const { wrapper } = row(save, { kind: "YES_NO" });
+  const { wrapper } = row(save, { kind: "YES_NO", options: ["yes", "no"].map((id) => ({ id, words: id })) });
   await wrapper.findAll("button.option")[1]!.trigger("click");
   expect(save.mock.calls[0]?.[1].typed).toBe("no");
 });
@@ -255,7 +255,10 @@ test("what came to be saved after all is not typed again", async () => {
 
 test("an arrow on a closed list chooses nothing; Enter does", async () => {
   const save = vi.fn().mockResolvedValue(undefined);
-  const { wrapper } = row(save, { kind: "CHOICE", options: ["a", "b", "c", "d", "e"] });
+  const { wrapper } = row(save, {
+    kind: "CHOICE",
+    options: ["a", "b", "c", "d", "e"].map((id) => ({ id, words: id })),
+  });
   const list = wrapper.get<HTMLSelectElement>("select.field");
   await list.trigger("keydown", { key: "ArrowDown" });
   await list.setValue("b");

@@ -11,7 +11,7 @@ defineProps<{ waiting: Unsaved[] }>();
     <template v-for="(each, index) in waiting" :key="each.line"
       ><template v-if="index">, </template
       ><RouterLink :to="`/installations/${each.installation}/${each.station}?line=${each.line}`"
-        >{{ each.title }} <span class="mono">{{ each.typed }}</span></RouterLink
+        >{{ each.title }} <span class="mono">{{ each.said ?? each.typed }}</span></RouterLink
       ></template
     >.&ensp;
   </span>

@@ -331,7 +331,7 @@ async function farewell() {
   await unsaved.settled();
   const waits = unsaved.ofInstallation(() => id).value;
   if (waits.length) {
-    const said = waits.map((each) => `${each.title} "${each.typed}"`).join(", ");
+    const said = waits.map((each) => `${each.title} "${each.said ?? each.typed}"`).join(", ");
     notice.problem(`Not saved of ${visit}: ${said}. It waits on this device, on its line.`);
   }
 }

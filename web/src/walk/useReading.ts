@@ -116,6 +116,7 @@ export function useReading({
       line: key,
       title: line().title,
       typed: words,
+      said: line().options.find((option) => option.id === words)?.words ?? words,
       id: fresh(words),
       basedOn: before?.basedOn ?? line().reading?.id,
       ...own.value,
@@ -163,7 +164,7 @@ export function useReading({
   );
 
   const fitting = computed(() => instruments().filter((i) => i.kind === line().instrumentKind));
-  const options = computed(() => (line().kind === "YES_NO" ? ["yes", "no"] : line().options));
+  const options = computed(() => line().options);
   const grade = computed<Grade>({
     get() {
       if (!inspects()) {

@@ -10,6 +10,8 @@ export interface Unsaved {
   line: string;
   title: string;
   typed: string;
+  /** As people say it, where that is not what was typed: of a choice its words. */
+  said?: string;
   /** Under which it is saved however often that is tried. */
   id: string;
   /** The reading it was typed over. */

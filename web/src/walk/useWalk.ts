@@ -10,6 +10,7 @@ import type { Place } from "./useReading";
 import { unitsByKind, type Using } from "./useUsing";
 
 export type Line = Schemas["LineView"];
+export type Option = Schemas["Option"];
 export type Judgement = Schemas["JudgementView"];
 /** What a line needs to know of an instrument. */
 export type Tool = Pick<Schemas["InstrumentView"], "id" | "title" | "kind" | "lapsed">;

@@ -3195,7 +3195,7 @@ export interface components {
             caution: string;
             /** @enum {string} */
             kind: "QUANTITY" | "CHOICE" | "YES_NO" | "TEXT" | "MONTH" | "CURVE" | "LIST";
-            options: string[];
+            options: components["schemas"]["Option"][];
             example: string;
             units: string[];
             list?: components["schemas"]["ListView"];
@@ -3223,6 +3223,10 @@ export interface components {
             component: string;
             title: string;
             reason: string;
+        };
+        Option: {
+            id: string;
+            words: string;
         };
         RouteStation: {
             key: string;
@@ -3514,6 +3518,7 @@ export interface components {
             /** Format: date-time */
             exportedAt?: string;
             ruleBooks?: string[];
+            refrigerants?: string[];
             dataSheets?: components["schemas"]["SheetRecord"][];
             instruments?: components["schemas"]["InstrumentRecord"][];
             installations: components["schemas"]["InstallationRecord"][];
@@ -4289,7 +4294,7 @@ export interface components {
             title: string;
             /** @enum {string} */
             kind: "QUANTITY" | "CHOICE" | "YES_NO" | "TEXT" | "MONTH" | "CURVE" | "LIST";
-            options: string[];
+            options: components["schemas"]["Option"][];
             example?: string;
         };
         LastReading: {

@@ -2,13 +2,20 @@ package org.undanus.core;
 
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.lang.syntax.ArchRuleDefinition;
+import java.lang.reflect.Field;
+import java.lang.reflect.Modifier;
+import java.util.Collection;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
 
 /** Arrows point down only. */
@@ -78,7 +85,8 @@ class ArchitectureTest {
                 .whereLayer("geometry")
                 .mayOnlyBeAccessedByLayers("audit", "station", "reckoner")
                 .whereLayer("installation")
-                .mayOnlyBeAccessedByLayers("audit", "simulated", "station", "derived", "plan", "judgement", "geometry")
+                .mayOnlyBeAccessedByLayers(
+                        "audit", "simulated", "station", "derived", "plan", "judgement", "geometry", "reckoner")
                 .whereLayer("evidence")
                 .mayOnlyBeAccessedByLayers(
                         "audit",
@@ -98,6 +106,36 @@ class ArchitectureTest {
                 .mayOnlyBeAccessedByLayers(
                         "audit", "station", "derived", "curve", "judgement", "installation", "reckoner", "simulated")
                 .check(CORE);
+    }
+
+    /** Everything the judge uses is its input: what is kept for all is made once, and never changes. */
+    @Test
+    void nothingKeptForAllChanges() {
+        assertThat(CORE.stream()
+                        .flatMap(each -> each.getFields().stream())
+                        .filter(field -> field.getModifiers().contains(JavaModifier.STATIC))
+                        .filter(field -> !field.getName().contains("$") && changes(field.reflect())))
+                .isEmpty();
+    }
+
+    private static boolean changes(Field field) {
+        if (!Modifier.isFinal(field.getModifiers())) {
+            return true;
+        }
+        try {
+            field.setAccessible(true);
+            Object value = field.get(null);
+            return (value instanceof Collection || value instanceof Map) && takesMore(value)
+                    || value instanceof AtomicReference
+                    || value instanceof ThreadLocal;
+        } catch (IllegalAccessException e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    private static boolean takesMore(Object value) {
+        String kind = value.getClass().getName();
+        return !kind.startsWith("java.util.ImmutableCollections") && !kind.startsWith("java.util.Collections$");
     }
 
     @Test

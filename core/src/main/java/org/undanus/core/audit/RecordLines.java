@@ -149,7 +149,7 @@ public final class RecordLines {
                             STANDARDS))
             .toList();
     private static final Map<String, Point> BY_ID =
-            ORDER.stream().collect(Collectors.toMap(Point::id, Function.identity()));
+            ORDER.stream().collect(Collectors.toUnmodifiableMap(Point::id, Function.identity()));
 
     private RecordLines() {}
 
@@ -210,7 +210,7 @@ public final class RecordLines {
     public static List<Line> of(Case facts) {
         List<Line> lines = new ArrayList<>();
         for (Point point : ORDER) {
-            facts.subjects(point.scope()).forEach(subject -> lines.add(new Line(point, subject)));
+            facts.subjects(point.scope()).forEach(subject -> lines.add(new Line(facts.asked(point), subject)));
         }
         return lines;
     }

@@ -1,6 +1,7 @@
 package org.undanus.core.derived;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -89,20 +90,22 @@ public record GasTrain(List<Part> parts) implements Notation.Listing {
 
     private static final class Written implements Notation {
         private static final int MOST = 20;
-        private static final Map<String, GasTrain.Part> NAMES = new LinkedHashMap<>();
+        private static final Map<String, GasTrain.Part> NAMES = names();
 
-        static {
+        private static Map<String, GasTrain.Part> names() {
+            Map<String, GasTrain.Part> names = new LinkedHashMap<>();
             for (GasTrain.Part part : GasTrain.Part.values()) {
-                NAMES.put(part.title, part);
+                names.put(part.title, part);
             }
-            NAMES.put("shut-off", GasTrain.Part.VALVE);
-            NAMES.put("shutoff", GasTrain.Part.VALVE);
-            NAMES.put("shut-off valve", GasTrain.Part.VALVE);
-            NAMES.put("sediment trap", GasTrain.Part.DRIP_LEG);
-            NAMES.put("flexible connector", GasTrain.Part.CONNECTOR);
-            NAMES.put("cabinet wall", GasTrain.Part.CABINET);
-            NAMES.put("gas valve", GasTrain.Part.CONTROL);
-            NAMES.put("rigid pipe", GasTrain.Part.PIPE);
+            names.put("shut-off", GasTrain.Part.VALVE);
+            names.put("shutoff", GasTrain.Part.VALVE);
+            names.put("shut-off valve", GasTrain.Part.VALVE);
+            names.put("sediment trap", GasTrain.Part.DRIP_LEG);
+            names.put("flexible connector", GasTrain.Part.CONNECTOR);
+            names.put("cabinet wall", GasTrain.Part.CABINET);
+            names.put("gas valve", GasTrain.Part.CONTROL);
+            names.put("rigid pipe", GasTrain.Part.PIPE);
+            return Collections.unmodifiableMap(names);
         }
 
         @Override

@@ -1,7 +1,7 @@
 package org.undanus.core.derived;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -33,39 +33,46 @@ final class TubeRunNotation implements Notation {
     private static final double BEST_CONDUCTIVITY = 0.01;
     private static final double WORST_CONDUCTIVITY = 0.5;
 
-    private static final Map<String, Kind> FITTINGS = new LinkedHashMap<>();
-    private static final Map<String, Way> WAYS = new LinkedHashMap<>();
-    private static final Map<Around, Pattern> PLACES = new EnumMap<>(Around.class);
+    private static final Map<String, Kind> FITTINGS = fittings();
+    private static final Map<String, Way> WAYS = ways();
+    private static final Map<Around, Pattern> PLACES = Map.of(
+            Around.INDOORS, words("indoors|inside"),
+            Around.ATTIC, words("attic|roof space|crawl space|void"),
+            Around.OUTDOORS, words("outdoors|outside"),
+            Around.UNDERGROUND, words("underground|buried"));
 
-    static {
-        FITTINGS.put("inverted trap", Kind.INVERTED_TRAP);
-        FITTINGS.put("drip loop", Kind.DRIP_LOOP);
-        FITTINGS.put("long elbow", Kind.LONG_ELBOW);
-        FITTINGS.put("long radius elbow", Kind.LONG_ELBOW);
-        FITTINGS.put("half elbow", Kind.HALF_ELBOW);
-        FITTINGS.put("45 elbow", Kind.HALF_ELBOW);
-        FITTINGS.put("elbow", Kind.ELBOW);
-        FITTINGS.put("bend", Kind.LONG_ELBOW);
-        FITTINGS.put("trap", Kind.TRAP);
-        FITTINGS.put("coupling", Kind.COUPLING);
-        FITTINGS.put("filter drier", Kind.DRIER);
-        FITTINGS.put("drier", Kind.DRIER);
-        FITTINGS.put("wall", Kind.WALL);
-        FITTINGS.put("hole", Kind.WALL);
-        FITTINGS.put("vent", Kind.VENT);
-        FITTINGS.put("cleanout", Kind.CLEANOUT);
-        FITTINGS.put("pump", Kind.PUMP);
-        WAYS.put("up", Way.UP);
-        WAYS.put("rise", Way.UP);
-        WAYS.put("down", Way.DOWN);
-        WAYS.put("drop", Way.DOWN);
+    private static Map<String, Kind> fittings() {
+        Map<String, Kind> fittings = new LinkedHashMap<>();
+        fittings.put("inverted trap", Kind.INVERTED_TRAP);
+        fittings.put("drip loop", Kind.DRIP_LOOP);
+        fittings.put("long elbow", Kind.LONG_ELBOW);
+        fittings.put("long radius elbow", Kind.LONG_ELBOW);
+        fittings.put("half elbow", Kind.HALF_ELBOW);
+        fittings.put("45 elbow", Kind.HALF_ELBOW);
+        fittings.put("elbow", Kind.ELBOW);
+        fittings.put("bend", Kind.LONG_ELBOW);
+        fittings.put("trap", Kind.TRAP);
+        fittings.put("coupling", Kind.COUPLING);
+        fittings.put("filter drier", Kind.DRIER);
+        fittings.put("drier", Kind.DRIER);
+        fittings.put("wall", Kind.WALL);
+        fittings.put("hole", Kind.WALL);
+        fittings.put("vent", Kind.VENT);
+        fittings.put("cleanout", Kind.CLEANOUT);
+        fittings.put("pump", Kind.PUMP);
+        return Collections.unmodifiableMap(fittings);
+    }
+
+    private static Map<String, Way> ways() {
+        Map<String, Way> ways = new LinkedHashMap<>();
+        ways.put("up", Way.UP);
+        ways.put("rise", Way.UP);
+        ways.put("down", Way.DOWN);
+        ways.put("drop", Way.DOWN);
         for (String level : List.of("out", "in", "along", "across", "level", "left", "right")) {
-            WAYS.put(level, Way.LEVEL);
+            ways.put(level, Way.LEVEL);
         }
-        PLACES.put(Around.INDOORS, words("indoors|inside"));
-        PLACES.put(Around.ATTIC, words("attic|roof space|crawl space|void"));
-        PLACES.put(Around.OUTDOORS, words("outdoors|outside"));
-        PLACES.put(Around.UNDERGROUND, words("underground|buried"));
+        return Collections.unmodifiableMap(ways);
     }
 
     private static final String NUMBER_WITH_UNIT =

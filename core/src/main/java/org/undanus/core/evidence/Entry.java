@@ -27,7 +27,12 @@ public final class Entry {
      * @param unit the unit as typed, empty for other than quantities
      * @param plausible false when the value lies outside the point's plausible range and should be asked about once
      */
-    public record Understood(Value value, String unit, boolean plausible) {}
+    public record Understood(Value value, String unit, boolean plausible) {
+        /** What is kept of what was typed: of a choice its id, else every letter. */
+        public String kept(String typed) {
+            return value instanceof Value.Chosen chosen ? chosen.option().id() : typed.strip();
+        }
+    }
 
     /** The typed text does not suit the point. The message is a sentence for the person who typed it. */
     public static final class Unsuitable extends IllegalArgumentException {
@@ -185,8 +190,12 @@ public final class Entry {
         throw new Unsuitable(written + line + ": " + range + ". Read it again.");
     }
 
-    /** By its id, by its words as they are today or by those it had in an earlier version. */
-    private static Option option(Point point, String typed) {
+    /**
+     * What a choice comes to by its id, by its words as they are today or by those it had in an earlier version.
+     *
+     * @throws IllegalArgumentException with the options there are
+     */
+    public static Option option(Point point, String typed) {
         String wanted = typed == null ? "" : typed.strip();
         return point.option(wanted)
                 .or(() -> point.options().stream()

@@ -41,6 +41,8 @@ public final class Point {
         }
     }
 
+    private static final List<Option> YES_OR_NO = List.of(Option.of("yes", "yes"), Option.of("no", "no"));
+
     private final String id;
     private final Kind kind;
     private final Scope scope;
@@ -136,7 +138,7 @@ public final class Point {
     }
 
     public static Point yesNo(String id, Scope scope, String title, String how) {
-        return new Point(id, Kind.YES_NO, scope, title, how);
+        return new Point(id, Kind.YES_NO, scope, title, how).offering(YES_OR_NO);
     }
 
     public static Point text(String id, Scope scope, String title, String how) {
@@ -186,8 +188,7 @@ public final class Point {
      */
     public Point onlyWhere(Point on, String... answers) {
         List<String> asked = List.of(answers);
-        if (on.kind == Kind.CHOICE
-                && !asked.stream().allMatch(answer -> on.option(answer).isPresent())) {
+        if (!asked.stream().allMatch(answer -> on.option(answer).isPresent())) {
             throw new IllegalArgumentException(on + " has no answer among " + asked);
         }
         return changed(point -> point.condition = Optional.of(new Condition(on, asked)));
@@ -284,7 +285,7 @@ public final class Point {
         return dimension;
     }
 
-    /** Of choices, in the order shown. */
+    /** Of choices and of what is yes or no, in the order shown. */
     public List<Option> options() {
         return options;
     }

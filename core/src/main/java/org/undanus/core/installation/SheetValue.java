@@ -79,7 +79,8 @@ public enum SheetValue {
 
     private static final Map<String, SheetValue> BY_PLATE = Arrays.stream(values())
             .filter(value -> value.plate.isPresent())
-            .collect(Collectors.toMap(value -> value.plate.orElseThrow().id(), Function.identity()));
+            .collect(Collectors.toUnmodifiableMap(
+                    value -> value.plate.orElseThrow().id(), Function.identity()));
 
     private final Dimension dimension;
     private final String title;

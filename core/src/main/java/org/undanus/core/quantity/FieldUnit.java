@@ -1,5 +1,6 @@
 package org.undanus.core.quantity;
 
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -258,10 +259,12 @@ public record FieldUnit(
 
     private static final Map<Dimension, List<UnitSpelling>> SPELLINGS = ALL.stream()
             .filter(unit -> !unit.symbol.isEmpty())
-            .collect(Collectors.groupingBy(
-                    FieldUnit::dimension,
-                    () -> new EnumMap<>(Dimension.class),
-                    Collectors.flatMapping(FieldUnit::spellings, Collectors.toList())));
+            .collect(Collectors.collectingAndThen(
+                    Collectors.groupingBy(
+                            FieldUnit::dimension,
+                            () -> new EnumMap<>(Dimension.class),
+                            Collectors.flatMapping(FieldUnit::spellings, Collectors.toUnmodifiableList())),
+                    Collections::unmodifiableMap));
 
     private static final List<UnitSpelling> ALL_SPELLINGS =
             SPELLINGS.values().stream().flatMap(List::stream).toList();

@@ -1,5 +1,6 @@
 package org.undanus.core.simulated;
 
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -69,7 +70,7 @@ public final class VirtualRun {
         faults.put("low airflow", new Fault(1, 0.55, 1, false, 0, 1, 0));
         faults.put("dirty outdoor coil", new Fault(1, 1, 1, false, 0, 0.6, 0));
         faults.put("air in it", new Fault(1, 1, 1, false, 0, 1, 0.1));
-        return faults;
+        return Collections.unmodifiableMap(faults);
     }
 
     /** What a machine can be like. */

@@ -1,5 +1,6 @@
 package org.undanus.core.station;
 
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -56,7 +57,9 @@ public final class Walk {
             Handover.plan());
     private static final Map<String, Point> POINTS = PLANS.stream()
             .flatMap(plan -> plan.points().stream())
-            .collect(Collectors.toMap(Point::id, Function.identity(), (a, b) -> a, LinkedHashMap::new));
+            .collect(Collectors.collectingAndThen(
+                    Collectors.toMap(Point::id, Function.identity(), (a, b) -> a, LinkedHashMap::new),
+                    Collections::unmodifiableMap));
     private static final Judge JUDGE = new Judge(
             PLANS.stream().flatMap(plan -> plan.requirements().stream()).toList());
     private static final Vocabulary VOCABULARY = vocabularyOf(PLANS);

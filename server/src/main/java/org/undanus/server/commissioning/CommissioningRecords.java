@@ -238,7 +238,7 @@ public class CommissioningRecords {
     }
 
     private static Claim claim(ClaimRow row, CaseFile file) {
-        Point point = RecordLines.point(row.point()).orElseThrow();
+        Point point = file.facts().asked(RecordLines.point(row.point()).orElseThrow());
         Optional<String> instrument = Optional.ofNullable(row.instrument());
         return Claim.of(
                 UUID.fromString(row.id()),

@@ -37,6 +37,7 @@ import org.undanus.core.audit.Found;
 import org.undanus.core.audit.ReReadPlan;
 import org.undanus.core.audit.RecordLines;
 import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.installation.Subject;
@@ -72,7 +73,7 @@ class RecordController {
             String component,
             String title,
             Point.Kind kind,
-            List<String> options,
+            List<Option> options,
             Optional<String> example) {}
 
     record NewClaim(
@@ -452,15 +453,15 @@ class RecordController {
 
     private static ClaimView claim(ClaimRow row, CaseFile file, Evidence own, List<Found> found, UnitSystem units) {
         PointKey key = new PointKey(row.point(), row.component());
-        Optional<Point> point = RecordLines.point(row.point());
+        Optional<Point> point = RecordLines.point(row.point()).map(file.facts()::asked);
         Optional<String> read =
-                own.latest(key).map(reading -> reading.value().in(units).orElseGet(reading::typed));
+                own.latest(key).map(reading -> reading.value().in(units).orElseGet(reading::said));
         return new ClaimView(
                 row.id(),
                 row.point(),
                 row.component(),
                 point.map(p -> title(p, subject(file, row.component()))).orElse(row.point()),
-                row.typed(),
+                point.map(p -> p.said(row.typed())).orElse(row.typed()),
                 Optional.ofNullable(row.claimedAt()).map(at -> at.replace('T', ' ')),
                 Optional.ofNullable(row.instrument()),
                 read,
@@ -511,7 +512,7 @@ class RecordController {
                                                 point,
                                                 subject(file, reading.key().component())))
                                         .orElse(reading.key().point())
-                                + ": " + reading.value().in(units).orElseGet(reading::typed))
+                                + ": " + reading.value().in(units).orElseGet(reading::said))
                         .toList());
     }
 

@@ -140,7 +140,7 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
                     record,
                     row.line(),
                     row.of(),
-                    row.value(),
+                    kept(Optional.ofNullable(point), row, file),
                     row.readAt()
                             .flatMap(UnderstoodSheet::time)
                             .map(MINUTE::format)
@@ -148,6 +148,21 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
                     row.instrument().orElse(null)));
         }
         return claims;
+    }
+
+    /** What is kept of a value; as it was written where it cannot be read. */
+    private static String kept(Optional<Point> point, RecordSheet.Row row, CaseFile file) {
+        try {
+            return point.map(line -> Entry.understand(
+                                    line,
+                                    row.value(),
+                                    accuracy(line, row.instrument(), file),
+                                    file.facts().traces())
+                            .kept(row.value()))
+                    .orElse(row.value());
+        } catch (IllegalArgumentException unread) {
+            return row.value();
+        }
     }
 
     private static Optional<String> problem(Point point, RecordSheet.Row row, CaseFile file) {

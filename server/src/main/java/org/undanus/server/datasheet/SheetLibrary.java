@@ -14,6 +14,7 @@ import org.undanus.server.installation.CaseMaterial;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.store.Remembered;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -25,12 +26,14 @@ public class SheetLibrary implements CaseMaterial.Sheets {
     public record Version(SheetRecord sheet, int version, String addedBy, Instant addedAt) {}
 
     private final SheetMapper mapper;
+    private final RefrigerantStore refrigerants;
     private final Journal journal;
     private final JsonMapper json;
     private final Remembered<DataSheets> sheets = new Remembered<>(
             () -> DataSheets.of(newest().stream().map(v -> v.sheet().sheet()).toList()));
 
-    SheetLibrary(SheetMapper mapper, Journal journal, JsonMapper json) {
+    SheetLibrary(SheetMapper mapper, RefrigerantStore refrigerants, Journal journal, JsonMapper json) {
+        this.refrigerants = refrigerants;
         this.mapper = mapper;
         this.journal = journal;
         this.json = json;
@@ -46,7 +49,10 @@ public class SheetLibrary implements CaseMaterial.Sheets {
     public DataSheets sheetsWith(List<SheetRecord> others) {
         Map<String, DataSheet> sheets = new LinkedHashMap<>();
         newest().forEach(v -> sheets.put(v.sheet().model(), v.sheet().sheet()));
-        others.forEach(other -> sheets.put(other.model(), other.sheet()));
+        others.forEach(other -> {
+            other.require(refrigerants.known());
+            sheets.put(other.model(), other.sheet());
+        });
         return DataSheets.of(List.copyOf(sheets.values()));
     }
 
@@ -96,6 +102,7 @@ public class SheetLibrary implements CaseMaterial.Sheets {
     @Transactional
     public void add(List<SheetRecord> added, String by, Instant at) {
         for (SheetRecord sheet : added) {
+            sheet.require(refrigerants.known());
             sheet.sheet();
             List<SheetRow> kept = mapper.of(sheet.model());
             if (kept.isEmpty()) {
@@ -118,6 +125,7 @@ public class SheetLibrary implements CaseMaterial.Sheets {
     public List<String> revise(List<SheetRecord> revisions, String by, Instant at) {
         List<String> revised = new ArrayList<>();
         for (SheetRecord sheet : revisions) {
+            sheet.require(refrigerants.known());
             sheet.sheet();
             List<SheetRow> kept = mapper.of(sheet.model());
             boolean same = !kept.isEmpty()

@@ -11,10 +11,13 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
@@ -92,20 +95,26 @@ public record SheetRecord(
         figures = figures == null ? Map.of() : new TreeMap<>(figures);
     }
 
+    private static Option device(String named) {
+        try {
+            return Entry.option(PlatePoints.METERING_DEVICE, named);
+        } catch (IllegalArgumentException e) {
+            throw new UnsuitableException("dataSheets.meteringDevice", e.getMessage());
+        }
+    }
+
+    /** @throws UnsuitableException where it names a refrigerant that is not among these */
+    void require(Refrigerants known) {
+        refrigerant
+                .filter(name -> known.named(name).isEmpty())
+                .ifPresent(name -> refuse("refrigerant", "No refrigerant is called " + name + "."));
+    }
+
     /** @throws UnsuitableException naming the field that cannot be read or contradicts another */
     public DataSheet sheet() {
         if (model == null || model.isBlank() || maker == null || document == null) {
             throw new UnsuitableException("dataSheets", "A data sheet needs maker, model and document.");
         }
-        refrigerant
-                .filter(name -> !PlatePoints.REFRIGERANT.options().contains(name))
-                .ifPresent(name -> refuse("refrigerant", "No refrigerant is called " + name + "."));
-        meteringDevice
-                .filter(device -> !PlatePoints.METERING_DEVICE.options().contains(device))
-                .ifPresent(device -> refuse(
-                        "meteringDevice",
-                        "\"" + device + "\" is not one of " + String.join(", ", PlatePoints.METERING_DEVICE.options())
-                                + "."));
         try {
             return new DataSheet(
                     maker,
@@ -122,7 +131,7 @@ public record SheetRecord(
                     singles(),
                     supply.map(range -> new DataSheet.VoltageRange(
                             voltage("supply.lowest", range.lowest), voltage("supply.highest", range.highest))),
-                    meteringDevice,
+                    meteringDevice.map(SheetRecord::device),
                     saltAir,
                     pairs.stream().flatMap(List::stream).map(this::pair).toList(),
                     fan.stream()

@@ -20,15 +20,17 @@ import org.undanus.server.photo.PhotoMark;
 import org.undanus.server.toolcase.InstrumentRecord;
 
 /**
- * Installations in an open file, with the rule books, sheets and instruments they are judged by. Judgements are written for
+ * Installations in an open file, with the rule books, refrigerants, sheets and instruments they are judged by. Judgements are written for
  * whoever reads the file; they are never read back, but computed again.
  *
+ * @param refrigerants files of those that do not ship with the application
  * @param ruleBooks YAML texts, those that others extend first; a book that is kept already need not be given
  */
 record CaseDocument(
         String format,
         Optional<Instant> exportedAt,
         Optional<List<String>> ruleBooks,
+        Optional<List<String>> refrigerants,
         Optional<List<SheetRecord>> dataSheets,
         Optional<List<InstrumentRecord>> instruments,
         List<InstallationRecord> installations) {
@@ -36,7 +38,7 @@ record CaseDocument(
     static final String FORMAT = "undanus-case/1";
 
     CaseDocument with(List<InstallationRecord> others) {
-        return new CaseDocument(format, exportedAt, ruleBooks, dataSheets, instruments, others);
+        return new CaseDocument(format, exportedAt, ruleBooks, refrigerants, dataSheets, instruments, others);
     }
 
     record InstallationRecord(

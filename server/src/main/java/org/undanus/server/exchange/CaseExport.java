@@ -117,6 +117,7 @@ public class CaseExport {
                 CaseDocument.FORMAT,
                 Optional.of(clock.instant().truncatedTo(ChronoUnit.SECONDS)),
                 Optional.of(file.rules().layers().stream().map(RuleBook::yaml).toList()),
+                Optional.of(file.facts().refrigerants().files()).filter(files -> !files.isEmpty()),
                 Optional.of(sheets.recordsOf(models)),
                 Optional.of(instruments.records().stream()
                         .filter(i -> used.contains(i.id()))

@@ -48,6 +48,7 @@ import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
@@ -64,6 +65,7 @@ public class CaseImport {
     private final CaseFiles cases;
     private final Corrections corrections;
     private final RuleBooks books;
+    private final RefrigerantStore refrigerants;
     private final SheetLibrary sheets;
     private final Instruments instruments;
     private final SitePlans plans;
@@ -78,6 +80,7 @@ public class CaseImport {
             CaseFiles cases,
             Corrections corrections,
             RuleBooks books,
+            RefrigerantStore refrigerants,
             SheetLibrary sheets,
             Instruments instruments,
             SitePlans plans,
@@ -90,6 +93,7 @@ public class CaseImport {
         this.cases = cases;
         this.corrections = corrections;
         this.books = books;
+        this.refrigerants = refrigerants;
         this.sheets = sheets;
         this.instruments = instruments;
         this.plans = plans;
@@ -149,12 +153,14 @@ public class CaseImport {
                 .toList();
     }
 
-    /** Keeps what a file brings of rule books, sheets and instruments. */
+    /** Keeps what a file brings of rule books, refrigerants, sheets and instruments. */
     void library(CaseDocument document, Person person) {
         document.ruleBooks().ifPresent(all -> requireNoGaps("ruleBooks", all));
+        document.refrigerants().ifPresent(all -> requireNoGaps("refrigerants", all));
         document.dataSheets().ifPresent(all -> requireNoGaps("dataSheets", all));
         document.instruments().ifPresent(all -> requireNoGaps("instruments", all));
         document.ruleBooks().stream().flatMap(List::stream).forEach(yaml -> books.addWithCase(yaml, person.name()));
+        document.refrigerants().stream().flatMap(List::stream).forEach(file -> refrigerants.bring(file, person.name()));
         sheets.add(document.dataSheets().orElse(List.of()), person.name(), clock.instant());
         instruments.add(document.instruments().orElse(List.of()), person.name());
     }
@@ -395,7 +401,7 @@ public class CaseImport {
                 new Reading(
                         id,
                         key,
-                        record.typed(),
+                        understood.kept(record.typed()),
                         understood.value(),
                         understood.unit(),
                         record.instrument(),

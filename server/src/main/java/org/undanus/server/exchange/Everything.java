@@ -31,6 +31,7 @@ import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.mail.Outbox;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.store.TemporaryFiles;
 import org.undanus.server.toolcase.Instruments;
@@ -109,6 +110,7 @@ class Everything {
     private final TemporaryFiles temporary;
     private final CaseFiles files;
     private final RuleBooks books;
+    private final RefrigerantStore refrigerants;
     private final SheetLibrary sheets;
     private final Instruments instruments;
     private final SealedFiles seals;
@@ -125,6 +127,7 @@ class Everything {
             CaseImport cases,
             CaseFiles files,
             RuleBooks books,
+            RefrigerantStore refrigerants,
             SheetLibrary sheets,
             Instruments instruments,
             SealedFiles seals,
@@ -139,6 +142,7 @@ class Everything {
         this.cases = cases;
         this.files = files;
         this.books = books;
+        this.refrigerants = refrigerants;
         this.sheets = sheets;
         this.instruments = instruments;
         this.seals = seals;
@@ -163,6 +167,7 @@ class Everything {
                                             book -> book.layers().size()))
                                     .map(RuleBook::yaml)
                                     .toList()),
+                            Optional.of(refrigerants.known().files()),
                             Optional.of(sheets.newest().stream()
                                     .map(SheetLibrary.Version::sheet)
                                     .toList()),

@@ -25,6 +25,7 @@ import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
+import org.undanus.server.refrigerant.RefrigerantStore;
 
 /** Whatever is called so: each with the address it is at. */
 @RestController
@@ -58,10 +59,12 @@ class FindController {
 
     private final CaseFiles cases;
     private final SheetLibrary library;
+    private final RefrigerantStore refrigerants;
 
-    FindController(CaseFiles cases, SheetLibrary library) {
+    FindController(CaseFiles cases, SheetLibrary library, RefrigerantStore refrigerants) {
         this.cases = cases;
         this.library = library;
+        this.refrigerants = refrigerants;
     }
 
     /**
@@ -116,8 +119,8 @@ class FindController {
                         List.of("judgement")));
     }
 
-    private static Stream<Named> calculators() {
-        return Reckoner.all().stream()
+    private Stream<Named> calculators() {
+        return Reckoner.of(refrigerants.known()).all().stream()
                 .map(computation -> new Named(
                         computation.title(),
                         "calculator",

@@ -347,7 +347,7 @@ public final class CaseFile {
         return facts.subjects().stream()
                 .flatMap(subject -> points.stream()
                         .filter(point -> within.get(point.scope()).contains(subject))
-                        .map(point -> new Line(point, subject)))
+                        .map(point -> new Line(facts.asked(point), subject)))
                 .toList();
     }
 
@@ -364,6 +364,6 @@ public final class CaseFile {
         return Walk.point(key.point()).flatMap(point -> facts.subjects(point.scope()).stream()
                 .filter(subject -> subject.id().equals(key.component()))
                 .findFirst()
-                .map(subject -> new Line(point, subject)));
+                .map(subject -> new Line(facts.asked(point), subject)));
     }
 }

@@ -29,6 +29,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheets;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.installation.Site;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.installation.Subject;
@@ -50,6 +51,7 @@ import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.store.Commit;
 import org.undanus.server.toolcase.Instruments;
@@ -133,6 +135,7 @@ public class CaseFiles {
     private final Instruments instruments;
     private final CaseMaterial.Drawings drawings;
     private final CaseMaterial.Curves curves;
+    private final RefrigerantStore refrigerants;
     private final Journal journal;
     private final Judge judge;
 
@@ -145,6 +148,7 @@ public class CaseFiles {
             Instruments instruments,
             CaseMaterial.Drawings drawings,
             CaseMaterial.Curves curves,
+            RefrigerantStore refrigerants,
             Journal journal,
             ComputationFailures failures) {
         this.clock = clock;
@@ -154,6 +158,7 @@ public class CaseFiles {
         this.instruments = instruments;
         this.drawings = drawings;
         this.curves = curves;
+        this.refrigerants = refrigerants;
         this.books = books;
         this.sheets = sheets;
         this.journal = journal;
@@ -212,8 +217,9 @@ public class CaseFiles {
     private List<Reading> readings(String id, List<ReadingRow> rows, List<VisitRow> visits) {
         Map<String, Stage> stages = visits.stream().collect(Collectors.toMap(VisitRow::id, VisitRow::stage));
         Traces traces = curves.curves(id);
+        Refrigerants known = refrigerants.known();
         return rows.stream()
-                .flatMap(row -> reading(row, stages.get(row.visitId()), traces).stream())
+                .flatMap(row -> reading(row, stages.get(row.visitId()), traces, known).stream())
                 .toList();
     }
 
@@ -362,7 +368,8 @@ public class CaseFiles {
                         .filter(subject -> !subject.removed())
                         .map(SubjectRow::subject)
                         .toList(),
-                curves.curves(row.id()));
+                curves.curves(row.id()),
+                refrigerants.known());
         CaseFile.Header header = new CaseFile.Header(
                 row.id(),
                 row.reference(),
@@ -406,30 +413,32 @@ public class CaseFiles {
     }
 
     /** Empty for a point this version no longer knows. */
-    private static Optional<Reading> reading(ReadingRow row, Stage stage, Traces traces) {
-        return Walk.point(row.point())
-                .map(point -> new Reading(
-                        UUID.fromString(row.id()),
-                        new PointKey(row.point(), row.component()),
-                        row.typed(),
-                        value(row, point, traces),
-                        row.unit(),
-                        Optional.ofNullable(row.instrument()),
-                        row.grade(),
-                        row.enteredBy(),
-                        row.enteredAt(),
-                        stage,
-                        Boolean.TRUE.equals(row.byCrew())));
+    private static Optional<Reading> reading(ReadingRow row, Stage stage, Traces traces, Refrigerants known) {
+        return Walk.point(row.point()).map(point -> {
+            Entry.Understood read = understood(row, known.asked(point), traces);
+            return new Reading(
+                    UUID.fromString(row.id()),
+                    new PointKey(row.point(), row.component()),
+                    read.kept(row.typed()),
+                    read.value(),
+                    row.unit(),
+                    Optional.ofNullable(row.instrument()),
+                    row.grade(),
+                    row.enteredBy(),
+                    row.enteredAt(),
+                    stage,
+                    Boolean.TRUE.equals(row.byCrew()));
+        });
     }
 
     /** As kept; set aside where this version could not take it: a list must not fail for one reading. */
-    private static Value value(ReadingRow row, Point point, Traces traces) {
+    private static Entry.Understood understood(ReadingRow row, Point point, Traces traces) {
         try {
             return point.kind() == Point.Kind.QUANTITY && row.si() != null
-                    ? measured(row, point)
-                    : Entry.answer(point, row.typed(), Accuracy.EXACT, traces).value();
+                    ? new Entry.Understood(measured(row, point), row.unit(), true)
+                    : Entry.answer(point, row.typed(), Accuracy.EXACT, traces);
         } catch (IllegalArgumentException e) {
-            return new Value.SetAside(e.getMessage());
+            return new Entry.Understood(new Value.SetAside(e.getMessage()), row.unit(), true);
         }
     }
 
@@ -451,9 +460,12 @@ public class CaseFiles {
     /** Where a reading of this id has been kept: the installation's id and the reading. */
     @Transactional(readOnly = true)
     public Optional<Map.Entry<String, Reading>> keptReading(UUID id) {
-        return Optional.ofNullable(mapper.reading(id.toString()))
-                .flatMap(row -> reading(row, mapper.visit(row.visitId()).stage(), curves.curves(row.installationId()))
-                        .map(reading -> Map.entry(row.installationId(), reading)));
+        return Optional.ofNullable(mapper.reading(id.toString())).flatMap(row -> reading(
+                        row,
+                        mapper.visit(row.visitId()).stage(),
+                        curves.curves(row.installationId()),
+                        refrigerants.known())
+                .map(reading -> Map.entry(row.installationId(), reading)));
     }
 
     /** Those of these ids that a reading is kept under. */

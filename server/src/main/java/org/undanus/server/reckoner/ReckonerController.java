@@ -18,6 +18,7 @@ import org.undanus.core.reckoner.Reckoner;
 import org.undanus.core.station.Walk;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.space.KeepsNothing;
 import org.undanus.server.walk.FigureView;
 
@@ -43,9 +44,19 @@ class ReckonerController {
 
     private static final int FIGURE_HEIGHT = 280;
 
+    private final RefrigerantStore refrigerants;
+
+    ReckonerController(RefrigerantStore refrigerants) {
+        this.refrigerants = refrigerants;
+    }
+
+    private Reckoner reckoner() {
+        return Reckoner.of(refrigerants.known());
+    }
+
     @GetMapping
     List<ComputationView> all() {
-        return Reckoner.all().stream().map(ReckonerController::view).toList();
+        return reckoner().all().stream().map(ReckonerController::view).toList();
     }
 
     @PostMapping("/{id}")
@@ -53,7 +64,7 @@ class ReckonerController {
     AnswerView answer(
             @PathVariable String id, @RequestParam Optional<UnitSystem> units, @RequestBody Map<String, String> typed) {
         Computation computation =
-                Reckoner.named(id).orElseThrow(() -> new NotFoundException("There is no such computation."));
+                reckoner().named(id).orElseThrow(() -> new NotFoundException("There is no such computation."));
         typed.forEach((input, text) -> {
             if (text == null || text.length() > LONGEST_INPUT) {
                 throw new UnsuitableException(input, "This is longer than a figure can be, or nothing at all.");

@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.undanus.core.installation.KnownRefrigerants;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
@@ -44,9 +44,9 @@ class RefrigerantController {
     /** @param columns of a file that can be brought in */
     record RefrigerantList(List<RefrigerantLine> refrigerants, List<String> columns) {}
 
-    private final Refrigerants refrigerants;
+    private final RefrigerantStore refrigerants;
 
-    RefrigerantController(Refrigerants refrigerants) {
+    RefrigerantController(RefrigerantStore refrigerants) {
         this.refrigerants = refrigerants;
     }
 
@@ -55,7 +55,7 @@ class RefrigerantController {
         Map<String, RefrigerantRow> brought =
                 refrigerants.brought().stream().collect(Collectors.toMap(RefrigerantRow::name, Function.identity()));
         return new RefrigerantList(
-                KnownRefrigerants.all().stream()
+                refrigerants.known().known().stream()
                         .map(each -> new RefrigerantLine(
                                 each.name(),
                                 each.safetyClass(),
@@ -65,7 +65,7 @@ class RefrigerantController {
                                         .in(units.orElse(UnitSystem.US)),
                                 Optional.ofNullable(brought.get(each.name())).map(RefrigerantRow::addedBy)))
                         .toList(),
-                KnownRefrigerants.columns());
+                Refrigerants.columns());
     }
 
     /** Brings one in: a file of comma-separated values, checked as a whole. */

@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.derived.Marks;
-import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.simulated.Act;
 import org.undanus.core.simulated.VirtualRun;
 import org.undanus.server.account.Person;
@@ -25,6 +24,7 @@ import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.space.KeepsNothing;
 
 /** The demo's simulated instruments, over HTTP. */
@@ -87,9 +87,11 @@ class SimulatedController {
             .map(act -> new Doing(act, act.title()))
             .toList();
 
+    private final RefrigerantStore refrigerants;
     private final ObjectProvider<Rehearsal> rehearsal;
 
-    SimulatedController(ObjectProvider<Rehearsal> rehearsal) {
+    SimulatedController(RefrigerantStore refrigerants, ObjectProvider<Rehearsal> rehearsal) {
+        this.refrigerants = refrigerants;
         this.rehearsal = rehearsal;
     }
 
@@ -100,7 +102,7 @@ class SimulatedController {
                 there != null,
                 Act.NAMES,
                 VirtualRun.names(),
-                PlatePoints.REFRIGERANT.options(),
+                refrigerants.known().names(),
                 ACTS,
                 Optional.ofNullable(there).flatMap(Rehearsal::standing).map(SimulatedController::running));
     }

@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
-import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
@@ -111,9 +111,7 @@ public record InstrumentRecord(
                     title,
                     known,
                     shown().stream().map(channel -> channel(channel, known)).toList(),
-                    refrigerants.orElse(List.of()).stream()
-                            .map(this::refrigerant)
-                            .toList(),
+                    refrigerants.orElse(List.of()),
                     flammable.orElse(false),
                     mostPressure.map(
                             text -> GaugePressure.ofPascals(figure("mostPressure", text, Dimension.GAUGE_PRESSURE))),
@@ -162,11 +160,15 @@ public record InstrumentRecord(
         }
     }
 
-    private String refrigerant(String name) {
-        if (!PlatePoints.REFRIGERANT.options().contains(name)) {
-            throw unsuitable("refrigerants", "No refrigerant is called " + name + ".");
-        }
-        return name;
+    /** @throws UnsuitableException where it names a refrigerant that is not among these */
+    void require(Refrigerants known) {
+        refrigerants.stream()
+                .flatMap(List::stream)
+                .filter(name -> known.named(name).isEmpty())
+                .findFirst()
+                .ifPresent(name -> {
+                    throw unsuitable("refrigerants", "No refrigerant is called " + name + ".");
+                });
     }
 
     static Optional<Dimension> dimensionNamed(String name) {

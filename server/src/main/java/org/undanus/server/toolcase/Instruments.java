@@ -16,6 +16,7 @@ import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.store.Remembered;
 import org.undanus.server.toolcase.InstrumentMapper.CertificateRow;
 import org.undanus.server.toolcase.InstrumentMapper.InstrumentRow;
@@ -30,10 +31,12 @@ public class Instruments {
     private final InstrumentMapper mapper;
     private final Journal journal;
     private final JsonMapper json;
+    private final RefrigerantStore refrigerants;
     private final Remembered<Toolcase> toolcase = new Remembered<>(() ->
             new Toolcase(records().stream().map(InstrumentRecord::instrument).toList()));
 
-    Instruments(InstrumentMapper mapper, Journal journal, JsonMapper json) {
+    Instruments(InstrumentMapper mapper, Journal journal, JsonMapper json, RefrigerantStore refrigerants) {
+        this.refrigerants = refrigerants;
         this.mapper = mapper;
         this.journal = journal;
         this.json = json;
@@ -108,6 +111,7 @@ public class Instruments {
     @Transactional
     public void add(List<InstrumentRecord> instruments, String by) {
         for (InstrumentRecord instrument : instruments) {
+            instrument.require(refrigerants.known());
             instrument.instrument();
             String content = json.writeValueAsString(instrument);
             InstrumentRow row = mapper.find(instrument.id());
@@ -132,6 +136,7 @@ public class Instruments {
      */
     @Transactional
     public Kept change(InstrumentRecord instrument, int version, String by) {
+        instrument.require(refrigerants.known());
         instrument.instrument();
         InstrumentRow before = needed(instrument.id());
         if (!kept(before).instrument().kind().equals(instrument.kind())) {

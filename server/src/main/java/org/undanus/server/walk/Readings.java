@@ -214,7 +214,7 @@ public class Readings {
         return new Reading(
                 typed.id(),
                 typed.key(),
-                typed.typed().strip(),
+                understood.kept(typed.typed()),
                 understood.value(),
                 understood.unit(),
                 typed.instrument(),
@@ -275,7 +275,8 @@ public class Readings {
         Reading reading = kept.getValue();
         boolean same = kept.getKey().equals(installation)
                 && reading.key().equals(typed.key())
-                && reading.typed().equals(typed.typed().strip());
+                && List.of(reading.typed(), reading.said())
+                        .contains(typed.typed().strip());
         if (!same) {
             throw new UnsuitableException("id", "This id already belongs to another reading. Nothing was saved.");
         }

@@ -12,6 +12,7 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.Notation;
+import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
@@ -99,7 +100,7 @@ record StationView(
             String how,
             String caution,
             Point.Kind kind,
-            List<String> options,
+            List<Option> options,
             String example,
             List<String> units,
             Optional<ListView> list,

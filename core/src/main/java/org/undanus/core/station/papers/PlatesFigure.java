@@ -1,6 +1,7 @@
 package org.undanus.core.station.papers;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -50,7 +51,7 @@ final class PlatesFigure {
         rows.put(PlatePoints.MANUFACTURED, "Made");
         rows.put(PlatePoints.MINIMUM_CIRCUIT_AMPACITY, "Least ampacity");
         rows.put(PlatePoints.MAXIMUM_OVERCURRENT_DEVICE, "Largest device");
-        return rows;
+        return Collections.unmodifiableMap(rows);
     }
 
     private final List<Component> outdoor;

@@ -1,7 +1,6 @@
 package org.undanus.core.station.piping;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -62,10 +61,10 @@ final class InsulationThickness implements Requirement {
         }
     }
 
-    private static final Map<Around, Design> DESIGN = new EnumMap<>(Map.of(
+    private static final Map<Around, Design> DESIGN = Map.of(
             Around.INDOORS, Design.of("indoors", "indoors"),
             Around.ATTIC, Design.of("attic", "in an attic"),
-            Around.OUTDOORS, Design.of("outdoors", "outdoors")));
+            Around.OUTDOORS, Design.of("outdoors", "outdoors"));
 
     static final About ABOUT = About.of(
                     "piping.insulation-thickness",

@@ -21,7 +21,7 @@ import org.undanus.core.rules.LimitKey;
 /** A wall unit has the room at its sides, above and below that its sheet asks for. Source: data sheet, installation space. */
 final class IndoorClearance implements Requirement {
     private static final Map<Face, IndoorClearance> ALL =
-            Face.ON_WALL.stream().collect(Collectors.toMap(Function.identity(), IndoorClearance::new));
+            Face.ON_WALL.stream().collect(Collectors.toUnmodifiableMap(Function.identity(), IndoorClearance::new));
 
     private final Face face;
     private final Point point;

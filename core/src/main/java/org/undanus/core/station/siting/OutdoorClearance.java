@@ -29,7 +29,7 @@ import org.undanus.core.rules.LimitKey;
  */
 final class OutdoorClearance implements Requirement {
     private static final Map<Face, OutdoorClearance> ALL =
-            Face.OUTDOOR.stream().collect(Collectors.toMap(Function.identity(), OutdoorClearance::new));
+            Face.OUTDOOR.stream().collect(Collectors.toUnmodifiableMap(Function.identity(), OutdoorClearance::new));
 
     private final Face face;
     private final Point point;

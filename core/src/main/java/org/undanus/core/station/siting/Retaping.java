@@ -42,7 +42,7 @@ public final class Retaping {
                             DRAIN_OUTLET))
             .flatMap(points -> points)
             .map(Point::id)
-            .collect(Collectors.toSet());
+            .collect(Collectors.toUnmodifiableSet());
 
     private Retaping() {}
 

@@ -3,30 +3,42 @@ package org.undanus.server.refrigerant;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.boot.sql.init.dependency.DependsOnDatabaseInitialization;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
-import org.undanus.core.installation.KnownRefrigerants;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.refrigerant.RefrigerantMapper.RefrigerantRow;
+import org.undanus.server.store.Remembered;
 
-/** The refrigerants there are: those that ship, and those that were brought in, known again at every start. */
+/** The refrigerants there are: those that ship, and those that were brought in. What is kept of one never changes. */
 @Service
-@DependsOnDatabaseInitialization
-class Refrigerants {
+public class RefrigerantStore {
     private final Clock clock;
     private final RefrigerantMapper mapper;
     private final Journal journal;
     private final TransactionTemplate transactions;
+    private final Remembered<Refrigerants> known = new Remembered<>(this::read);
 
-    Refrigerants(Clock clock, RefrigerantMapper mapper, Journal journal, TransactionTemplate transactions) {
+    RefrigerantStore(Clock clock, RefrigerantMapper mapper, Journal journal, TransactionTemplate transactions) {
         this.clock = clock;
         this.mapper = mapper;
         this.journal = journal;
         this.transactions = transactions;
-        mapper.all().forEach(row -> KnownRefrigerants.add(row.content()));
+    }
+
+    private Refrigerants read() {
+        Refrigerants all = Refrigerants.SHIPPED;
+        for (RefrigerantRow row : mapper.all()) {
+            all = all.with(row.content());
+        }
+        return all;
+    }
+
+    /** Those that ship, then those that were brought in, oldest first. */
+    public Refrigerants known() {
+        return known.get();
     }
 
     /** The files that were brought in, oldest first. */
@@ -41,10 +53,10 @@ class Refrigerants {
      * @throws UnsuitableException naming line and column of what does not fit
      * @throws ConflictException where another of this name is known
      */
-    synchronized String bring(String content, String by) {
+    public synchronized String bring(String content, String by) {
         String name;
         try {
-            name = KnownRefrigerants.nameIn(content);
+            name = Refrigerants.nameIn(content);
         } catch (IllegalArgumentException e) {
             throw new UnsuitableException("file", e.getMessage() + " Nothing was imported.");
         }
@@ -53,16 +65,16 @@ class Refrigerants {
         if (kept.filter(row -> row.content().equals(content)).isPresent()) {
             return name;
         }
-        if (kept.isPresent() || KnownRefrigerants.ships(name)) {
+        if (kept.isPresent() || Refrigerants.ships(name)) {
             throw new ConflictException(
                     name + " is known already, and what was judged by it stays. Nothing was imported.", name, null);
         }
         RefrigerantRow row = new RefrigerantRow(name, content, by, clock.instant());
         transactions.executeWithoutResult(status -> {
+            known.changes();
             mapper.insert(row);
             journal.write(by, "refrigerant.added", row.name(), row);
         });
-        KnownRefrigerants.add(content);
         return name;
     }
 }
