@@ -73,6 +73,9 @@ class EverythingTest {
     void anEmptySystemJudgesTheSameAndTheSealsVerify() throws IOException {
         Client lead = SERVER.signedIn("lead");
         String sealed = lead.installation("LH-23");
+        RefrigerantTest.bring(lead, RefrigerantTest.file()).expect(201);
+        lead.save(lead.installation("LH-15"), "plate.refrigerant", "outdoor-1", "R9932")
+                .expect(201);
         lead.upload("/api/installations/" + sealed + "/photos?component=outdoor-1", TestPictures.jpeg(30, 20))
                 .expect(201);
         JsonNode raised = lead.post(

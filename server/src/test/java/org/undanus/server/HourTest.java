@@ -75,7 +75,7 @@ class HourTest {
         String typed =
                 switch (line.path("kind").asString()) {
                     case "YES_NO" -> "yes";
-                    case "CHOICE" -> line.at("/options/0").asString();
+                    case "CHOICE" -> line.at("/options/0/id").asString();
                     case "MONTH" -> "2026-03";
                     case "QUANTITY", "LIST" -> line.path("example").asString();
                     default -> "as on the plate";

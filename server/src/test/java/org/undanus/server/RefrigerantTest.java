@@ -6,8 +6,13 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.undanus.server.account.Accounts;
+import org.undanus.server.account.Person;
+import org.undanus.server.account.Role;
+import org.undanus.server.journal.JournalCheck;
 
 /** Refrigerants that ship, and files that are brought in. */
 class RefrigerantTest {
@@ -40,6 +45,54 @@ class RefrigerantTest {
             assertThat(each.path("described").asString()).startsWith("-40 °C to ");
         });
         assertThat(all.path("columns")).hasSizeGreaterThan(15);
+    }
+
+    /** Everything a case is judged by goes with it: where nobody has brought its refrigerant, it is brought by the case. */
+    @Test
+    void oneThatWasBroughtGoesOutWithACaseAndIsJudgedTheSameElsewhere() {
+        Client from = SERVER.signedIn("lead");
+        String id = from.installation("LH-15");
+        bring(from, file()).expect(201);
+        from.save(id, "plate.refrigerant", "outdoor-1", "R9932").expect(201);
+        from.save(id, "charge.refrigerant", "outdoor-1", "R9932").expect(201);
+        String document =
+                from.get("/api/installations/" + id + "/case.json").expect(200).text();
+        TestServer empty = TestServer.empty();
+        empty.start();
+        try {
+            empty.bean(Accounts.class)
+                    .add(new Person("lead2", "Lead", Role.QUALITY_LEAD, Optional.empty()), "lead2-demo", "test");
+            Client to = empty.signedIn("lead2");
+            assertThat(to.get("/api/refrigerants").expect(200).text()).doesNotContain("R9932");
+            to.bringIn(document).expect(200);
+            String there = to.installation("LH-15");
+            assertThat(to.get("/api/installations/" + there + "/case.json")
+                            .json()
+                            .at("/installations/0"))
+                    .isEqualTo(from.get("/api/installations/" + id + "/case.json")
+                            .json()
+                            .at("/installations/0"));
+            assertThat(to.judgement(there, "charge", "charge.same-refrigerant@outdoor-1")
+                            .path("verdict")
+                            .asString())
+                    .isEqualTo("MEETS");
+            assertThat(empty.bean(JournalCheck.class).run().sound()).isTrue();
+        } finally {
+            empty.stop();
+        }
+    }
+
+    @Test
+    void aCaseThatBringsAnotherOfTheSameNameIsRefused() {
+        Client lead = SERVER.signedIn("lead");
+        bring(lead, file());
+        String document = lead.get("/api/installations/" + lead.installation("LH-07") + "/case.json")
+                .expect(200)
+                .text();
+        assertThat(lead.bringIn(document.replace("R9932,A2L", "R9932,A3").replace("LH-07", "LH-77"))
+                        .expect(409)
+                        .detail())
+                .startsWith("R9932 is known already");
     }
 
     @Test

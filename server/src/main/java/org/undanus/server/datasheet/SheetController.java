@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
+import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.siting.SheetFigure;
@@ -237,6 +238,7 @@ class SheetController {
     private Map<String, String> fields(SheetRecord sheet) {
         Map<String, String> fields = new TreeMap<>();
         flatten("", json.valueToTree(sheet), fields);
+        fields.computeIfPresent("meteringDevice", (key, id) -> PlatePoints.METERING_DEVICE.said(id));
         List.of("maker", "model", "document").forEach(fields::remove);
         return fields;
     }

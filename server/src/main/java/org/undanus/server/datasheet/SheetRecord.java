@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.installation.DataSheet;
@@ -93,14 +94,28 @@ public record SheetRecord(
 
     public SheetRecord {
         figures = figures == null ? Map.of() : new TreeMap<>(figures);
+        meteringDevice = meteringDevice == null ? Optional.empty() : meteringDevice.map(SheetRecord::kept);
     }
 
-    private static Option device(String named) {
+    /** What is kept of a metering device: the option's id, whatever words a file or an earlier version has for it. */
+    private static String kept(String device) {
         try {
-            return Entry.option(PlatePoints.METERING_DEVICE, named);
-        } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("dataSheets.meteringDevice", e.getMessage());
+            return Entry.option(PlatePoints.METERING_DEVICE, device).id();
+        } catch (IllegalArgumentException unknown) {
+            return device;
         }
+    }
+
+    private Option device(String named) {
+        return PlatePoints.METERING_DEVICE
+                .option(named)
+                .orElseThrow(() -> new UnsuitableException(
+                        where("meteringDevice"),
+                        "\"" + named + "\" is not one of "
+                                + PlatePoints.METERING_DEVICE.options().stream()
+                                        .map(Option::words)
+                                        .collect(Collectors.joining(", "))
+                                + "."));
     }
 
     /** @throws UnsuitableException where it names a refrigerant that is not among these */
@@ -131,7 +146,7 @@ public record SheetRecord(
                     singles(),
                     supply.map(range -> new DataSheet.VoltageRange(
                             voltage("supply.lowest", range.lowest), voltage("supply.highest", range.highest))),
-                    meteringDevice.map(SheetRecord::device),
+                    meteringDevice.map(this::device),
                     saltAir,
                     pairs.stream().flatMap(List::stream).map(this::pair).toList(),
                     fan.stream()

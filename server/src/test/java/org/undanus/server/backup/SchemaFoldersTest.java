@@ -18,6 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.undanus.core.evidence.Value;
 import org.undanus.server.Undanus;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
@@ -123,6 +124,9 @@ class SchemaFoldersTest {
         int installations = 0;
         for (CaseFile file : context.getBean(CaseFiles.class).all(LEAD)) {
             assertThat(file.judgements().all()).isNotEmpty();
+            assertThat(file.evidence().readings())
+                    .as("what was kept by the words of its day is understood")
+                    .noneMatch(reading -> reading.value() instanceof Value.SetAside);
             installations++;
         }
         return installations;

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.Mounting;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.installation.SheetValue;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.server.problem.UnsuitableException;
@@ -33,7 +34,9 @@ class SheetRecordTest {
             """;
 
     private static DataSheet read(String json) {
-        return JsonMapper.builder().build().readValue(json, SheetRecord.class).sheet();
+        SheetRecord sheet = JsonMapper.builder().build().readValue(json, SheetRecord.class);
+        sheet.require(Refrigerants.SHIPPED);
+        return sheet.sheet();
     }
 
     @Test

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.server.problem.UnsuitableException;
@@ -72,12 +73,13 @@ class InstrumentRecordTest {
 
     /** Of no stated dimension. */
     private static Instrument read(String kind, String members) {
-        return JsonMapper.builder()
+        InstrumentRecord record = JsonMapper.builder()
                 .build()
                 .readValue(
                         "{\"id\": \"gauge-1\", \"title\": \"Gauge\", \"kind\": \"" + kind + "\", " + members + "}",
-                        InstrumentRecord.class)
-                .instrument();
+                        InstrumentRecord.class);
+        record.require(Refrigerants.SHIPPED);
+        return record.instrument();
     }
 
     @Test
