@@ -380,7 +380,10 @@ function last(i: Instrument) {
 
 .kind th {
   padding-top: 14px;
-  text-transform: capitalize;
+}
+
+.kind th::first-letter {
+  text-transform: uppercase;
 }
 
 .scroll {

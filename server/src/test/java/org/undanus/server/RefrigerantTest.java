@@ -72,7 +72,7 @@ class RefrigerantTest {
                     .isEqualTo(from.get("/api/installations/" + id + "/case.json")
                             .json()
                             .at("/installations/0"));
-            assertThat(to.judgement(there, "charge", "charge.same-refrigerant@outdoor-1")
+            assertThat(to.judgement(there, "charge", "charge.refrigerant@outdoor-1")
                             .path("verdict")
                             .asString())
                     .isEqualTo("MEETS");

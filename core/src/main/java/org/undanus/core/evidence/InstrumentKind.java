@@ -5,34 +5,36 @@ import org.undanus.core.quantity.Dimension;
 
 /** The kinds of instrument a reading is taken with. Their default accuracy is rule book data. */
 public enum InstrumentKind {
-    READ_OFF("read off", null),
-    TAPE("tape", Dimension.LENGTH),
-    CALIPER("caliper", Dimension.LENGTH),
-    LEVEL("level", Dimension.RATIO),
-    SOUND_METER("sound meter", Dimension.SOUND_LEVEL),
-    GAUGE("gauge", Dimension.GAUGE_PRESSURE),
-    VACUUM_GAUGE("vacuum gauge", Dimension.ABSOLUTE_PRESSURE),
-    THERMOMETER("thermometer", Dimension.TEMPERATURE_DIFFERENCE),
-    PSYCHROMETER("psychrometer", Dimension.TEMPERATURE_DIFFERENCE),
-    VOLTMETER("voltmeter", Dimension.VOLTAGE),
-    CLAMP_METER("clamp meter", Dimension.CURRENT),
-    LOOP_TESTER("loop tester", Dimension.RESISTANCE),
-    FLOW_HOOD("flow hood", Dimension.VOLUME_FLOW),
-    GAS_ANALYSER("gas analyser", Dimension.CONCENTRATION),
-    OXYGEN_CELL("oxygen cell", Dimension.RATIO),
-    HYGROMETER("hygrometer", Dimension.RATIO),
-    MANOMETER("manometer", Dimension.PRESSURE_DIFFERENCE),
-    TORQUE_WRENCH("torque wrench", Dimension.TORQUE),
-    CLOCK("clock", Dimension.DURATION),
-    STOPWATCH("stopwatch", Dimension.DURATION),
-    SCALE("scale", Dimension.MASS),
-    POWER_METER("power meter", Dimension.POWER),
-    INFRARED("infrared thermometer", Dimension.TEMPERATURE_DIFFERENCE);
+    READ_OFF("read-off", "read off", null),
+    TAPE("tape", "tape", Dimension.LENGTH),
+    CALIPER("caliper", "caliper", Dimension.LENGTH),
+    LEVEL("level", "level", Dimension.RATIO),
+    SOUND_METER("sound-meter", "sound meter", Dimension.SOUND_LEVEL),
+    GAUGE("gauge", "gauge", Dimension.GAUGE_PRESSURE),
+    VACUUM_GAUGE("vacuum-gauge", "vacuum gauge", Dimension.ABSOLUTE_PRESSURE),
+    THERMOMETER("thermometer", "thermometer", Dimension.TEMPERATURE_DIFFERENCE),
+    PSYCHROMETER("psychrometer", "psychrometer", Dimension.TEMPERATURE_DIFFERENCE),
+    VOLTMETER("voltmeter", "voltmeter", Dimension.VOLTAGE),
+    CLAMP_METER("clamp-meter", "clamp meter", Dimension.CURRENT),
+    LOOP_TESTER("loop-tester", "loop tester", Dimension.RESISTANCE),
+    FLOW_HOOD("flow-hood", "flow hood", Dimension.VOLUME_FLOW),
+    GAS_ANALYSER("gas-analyser", "gas analyser", Dimension.CONCENTRATION),
+    OXYGEN_CELL("oxygen-cell", "oxygen cell", Dimension.RATIO),
+    HYGROMETER("hygrometer", "hygrometer", Dimension.RATIO),
+    MANOMETER("manometer", "manometer", Dimension.PRESSURE_DIFFERENCE),
+    TORQUE_WRENCH("torque-wrench", "torque wrench", Dimension.TORQUE),
+    CLOCK("clock", "clock", Dimension.DURATION),
+    STOPWATCH("stopwatch", "stopwatch", Dimension.DURATION),
+    SCALE("scale", "scale", Dimension.MASS),
+    POWER_METER("power-meter", "power meter", Dimension.POWER),
+    INFRARED("infrared-thermometer", "infrared thermometer", Dimension.TEMPERATURE_DIFFERENCE);
 
+    private final String key;
     private final String title;
     private final Dimension dimension;
 
-    InstrumentKind(String title, Dimension dimension) {
+    InstrumentKind(String key, String title, Dimension dimension) {
+        this.key = key;
         this.title = title;
         this.dimension = dimension;
     }
@@ -46,8 +48,8 @@ public enum InstrumentKind {
         return Optional.ofNullable(dimension);
     }
 
-    /** The name rule books and files use: {@code clamp-meter}. */
+    /** The name that rule books and files use; it never changes. */
     public String key() {
-        return title.replace(' ', '-');
+        return key;
     }
 }

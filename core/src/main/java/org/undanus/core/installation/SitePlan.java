@@ -124,14 +124,16 @@ public record SitePlan(
 
     /** What stands or hangs on an indoor unit's wall. */
     public enum ItemKind {
-        OBSTACLE("obstacle"),
-        HEAT_SOURCE("heat source"),
-        ELECTRONICS("electronics"),
-        CURTAIN("curtain");
+        OBSTACLE("obstacle", "obstacle"),
+        HEAT_SOURCE("heat-source", "heat source"),
+        ELECTRONICS("electronics", "electronics"),
+        CURTAIN("curtain", "curtain");
 
+        private final String key;
         private final String title;
 
-        ItemKind(String title) {
+        ItemKind(String key, String title) {
+            this.key = key;
             this.title = title;
         }
 
@@ -139,8 +141,9 @@ public record SitePlan(
             return title;
         }
 
+        /** The name that files use; it never changes. */
         public String key() {
-            return title.replace(' ', '-');
+            return key;
         }
     }
 

@@ -12,7 +12,7 @@ import org.undanus.core.rules.Setting;
 /** By when something is to be put right: so many days after it was raised, by what is at stake, as a programme's rule book says. */
 public final class DueDates {
     private static final Map<Severity, Setting> TIMES = Severity.each(severity -> Setting.usefulOfPlace(
-            "handover.time-to-correct-" + severity.title(),
+            "handover.time-to-correct-" + severity.key(),
             Dimension.DURATION,
             "Time to put right what is a matter of " + severity.title()));
 

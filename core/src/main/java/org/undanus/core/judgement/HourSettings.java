@@ -11,7 +11,7 @@ import org.undanus.core.rules.Setting;
 /** What the plan of a visit that has little time goes by, as long as nothing better is known. */
 public final class HourSettings {
     private static final Map<Severity, Setting> WEIGHTS = Severity.each(severity -> Setting.useful(
-            "handover.stake-" + severity.title(),
+            "handover.stake-" + severity.key(),
             Dimension.COUNT,
             "What a failure of this kind weighs when a visit is planned: " + severity.title()));
 

@@ -15,7 +15,7 @@ public final class Scopes {
 
     private static boolean within(Judgement judgement, InspectionScope scope) {
         About about = judgement.about();
-        return scope.severities().contains(about.severity().title())
+        return scope.severities().contains(about.severity().key())
                 || scope.stations().contains(about.station().key())
                 || scope.requirements().contains(about.id())
                 || scope.open() && judgement.verdict().open();

@@ -8,15 +8,22 @@ import org.undanus.core.rules.Setting;
 
 /** What is at stake when a requirement fails. */
 public enum Severity {
-    SAFETY("safety"),
-    DAMAGE("damage"),
-    PERFORMANCE("performance"),
-    RECORD("record");
+    SAFETY("safety", "safety"),
+    DAMAGE("damage", "damage"),
+    PERFORMANCE("performance", "performance"),
+    RECORD("record", "record");
 
+    private final String key;
     private final String title;
 
-    Severity(String title) {
+    Severity(String key, String title) {
+        this.key = key;
         this.title = title;
+    }
+
+    /** The name that rule books use; it never changes. */
+    public String key() {
+        return key;
     }
 
     public String title() {

@@ -86,7 +86,7 @@ public final class RuleBookDraft {
         Map<String, Object> limits = section("limits");
         List<Map<String, Object>> own =
                 new ArrayList<>((List<Map<String, Object>>) limits.getOrDefault(change.key(), List.of()));
-        String side = change.bound().words().replace(' ', '-');
+        String side = change.bound().key();
         Optional<Map<String, Object>> mine = own.stream()
                 .filter(entry -> change.by().equals(entry.get("by")) && entry.containsKey(side))
                 .findFirst();

@@ -288,8 +288,8 @@ public final class RuleBookReader {
                 .flatMap(tree -> quantity(tree, key.dimension()))
                 .filter(value -> authority.isPresent() && source.isPresent())
                 .map(value -> new Limit(authority.get(), bound, value, source.get()));
-        side.apply("at-least", Bound.AT_LEAST).ifPresent(sides::add);
-        side.apply("at-most", Bound.AT_MOST).ifPresent(sides::add);
+        side.apply(Bound.AT_LEAST.key(), Bound.AT_LEAST).ifPresent(sides::add);
+        side.apply(Bound.AT_MOST.key(), Bound.AT_MOST).ifPresent(sides::add);
         return sides;
     }
 

@@ -115,6 +115,6 @@ public final class Walk {
                 merged(plans, StationPlan::sizes),
                 merged(plans, StationPlan::tables),
                 gradeable,
-                Stream.of(Severity.values()).map(Severity::title).collect(Collectors.toSet()));
+                Stream.of(Severity.values()).map(Severity::key).collect(Collectors.toSet()));
     }
 }
