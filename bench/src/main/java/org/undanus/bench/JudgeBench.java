@@ -100,7 +100,7 @@ public class JudgeBench {
         List<Reading> readings = new ArrayList<>();
         for (String[] line : LINES) {
             Point point = Walk.point(line[0]).orElseThrow();
-            var understood = Entry.understand(point, line[2], rules.accuracy(point.instrument()));
+            var understood = Entry.understand(facts.asked(point), line[2], rules.accuracy(point.instrument()));
             readings.add(new Reading(
                     new UUID(0, readings.size()),
                     new PointKey(line[0], line[1]),

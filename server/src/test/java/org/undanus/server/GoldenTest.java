@@ -20,8 +20,8 @@ import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.view.CaseFile;
 
 /** Every judgement of the demo and the description of the API, held against committed files. */
 class GoldenTest {

@@ -16,9 +16,9 @@ import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.view.CaseFile;
 import tools.jackson.databind.JsonNode;
 
 /** A changed rule book is tried on the whole archive before it binds. */

@@ -411,6 +411,12 @@ public final class Point {
         return dimension.filter(Dimension.COUNT::equals).isPresent();
     }
 
+    /** Whether it is for how long something went on: a clock may run beside it. */
+    public boolean timed() {
+        return instrument == InstrumentKind.CLOCK
+                && dimension.filter(Dimension.DURATION::equals).isPresent();
+    }
+
     private boolean measured() {
         return kind == Kind.QUANTITY || kind == Kind.CURVE;
     }

@@ -19,11 +19,11 @@ import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentRow;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Moment;
 import org.undanus.server.upload.ArrivedFile;
 import org.undanus.server.upload.KeptFile;
+import org.undanus.view.CaseFile;
 
 /** Hands the records of an installation to a case file, and takes them from one. */
 @Service

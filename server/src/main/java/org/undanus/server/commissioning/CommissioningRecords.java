@@ -35,7 +35,6 @@ import org.undanus.server.commissioning.RecordMapper.DocumentRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentState;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.mail.Outbox;
@@ -52,6 +51,7 @@ import org.undanus.server.upload.Upload;
 import org.undanus.server.walk.AnsweredReading;
 import org.undanus.server.walk.Readings;
 import org.undanus.server.work.Gate;
+import org.undanus.view.CaseFile;
 
 /** Takes in commissioning records, and holds them against everything else. */
 @Service

@@ -18,10 +18,10 @@ import org.undanus.core.audit.JobsAuditor;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.work.Underway;
+import org.undanus.view.CaseFile;
 
 /** Audits all records there are, in the background: each by itself, then those of a crew beside each other. */
 @Service

@@ -17,8 +17,8 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.simulated.Doctoring;
 import org.undanus.core.simulated.RecordedJob;
 import org.undanus.server.account.DemoAccounts;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.view.CaseFile;
 
 /**
  * Records of the demo's crews, each with its habits: one is careful, one rushes its holds, one writes the same readings on several

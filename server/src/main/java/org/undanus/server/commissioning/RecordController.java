@@ -51,13 +51,13 @@ import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentRow;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
 import org.undanus.server.walk.AnsweredReading;
+import org.undanus.view.CaseFile;
 
 /** Commissioning records over HTTP. */
 @RestController

@@ -24,8 +24,8 @@ import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Years;
 import org.undanus.server.commissioning.RecordMapper.ClaimRow;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.view.CaseFile;
 
 /** What a sheet says, understood line by line: all of it, or none. */
 record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<ClaimRow> claims) {

@@ -42,9 +42,9 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.CalendarFile;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.walk.AnsweredReading;
+import org.undanus.view.CaseFile;
 
 /** Corrections over HTTP. */
 @RestController

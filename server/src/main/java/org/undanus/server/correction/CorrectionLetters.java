@@ -10,8 +10,8 @@ import org.springframework.stereotype.Component;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Trade;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.mail.Outbox;
+import org.undanus.view.CaseFile;
 
 /** What is written to whom when something happens to a correction. */
 @Component

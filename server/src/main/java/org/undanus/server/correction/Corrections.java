@@ -25,7 +25,6 @@ import org.undanus.server.correction.CorrectionMapper.AttachmentRow;
 import org.undanus.server.correction.CorrectionMapper.AttachmentState;
 import org.undanus.server.correction.CorrectionMapper.CorrectionRow;
 import org.undanus.server.correction.CorrectionMapper.StepRow;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
@@ -39,8 +38,9 @@ import org.undanus.server.upload.FileName;
 import org.undanus.server.upload.KeptFile;
 import org.undanus.server.upload.Upload;
 import org.undanus.server.walk.AnsweredReading;
-import org.undanus.server.walk.JudgementView;
 import org.undanus.server.walk.Readings;
+import org.undanus.view.CaseFile;
+import org.undanus.view.JudgementView;
 
 /** Raises corrections, takes what the crew answers and what the inspection office makes of it, and keeps all of it. */
 @Service

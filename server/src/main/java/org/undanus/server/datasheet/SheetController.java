@@ -30,13 +30,13 @@ import org.undanus.core.installation.SheetValue;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.siting.SheetFigure;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.space.KeepsNothing;
-import org.undanus.server.walk.FigureView;
+import org.undanus.view.CaseFile;
+import org.undanus.view.FigureView;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

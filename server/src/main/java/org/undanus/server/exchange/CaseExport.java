@@ -36,7 +36,6 @@ import org.undanus.server.exchange.CaseDocument.JudgementRecord;
 import org.undanus.server.exchange.CaseDocument.LimitRecord;
 import org.undanus.server.exchange.CaseDocument.ReadingRecord;
 import org.undanus.server.exchange.CaseDocument.UnderstoodRecord;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
@@ -45,6 +44,7 @@ import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
 import org.undanus.server.trace.TraceStore;
 import org.undanus.server.upload.KeptFile;
+import org.undanus.view.CaseFile;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 

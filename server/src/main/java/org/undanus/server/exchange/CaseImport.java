@@ -42,7 +42,6 @@ import org.undanus.server.exchange.CaseDocument.CorrectionRecord;
 import org.undanus.server.exchange.CaseDocument.FileRecord;
 import org.undanus.server.exchange.CaseDocument.InstallationRecord;
 import org.undanus.server.exchange.CaseDocument.ReadingRecord;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
@@ -54,6 +53,7 @@ import org.undanus.server.siteplan.SitePlans;
 import org.undanus.server.toolcase.Instruments;
 import org.undanus.server.trace.TraceStore;
 import org.undanus.server.upload.ArrivedFile;
+import org.undanus.view.CaseFile;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reads case files in. */

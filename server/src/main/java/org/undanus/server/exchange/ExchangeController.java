@@ -20,11 +20,11 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import org.undanus.server.account.Person;
 import org.undanus.server.exchange.Import.ImportView;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.view.CaseFile;
 
 /** Open files over HTTP. */
 @RestController

@@ -22,10 +22,10 @@ import org.undanus.core.reckoner.Reckoner;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.datasheet.SheetLibrary;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.refrigerant.RefrigerantStore;
+import org.undanus.view.CaseFile;
 
 /** Whatever is called so: each with the address it is at. */
 @RestController

@@ -8,18 +8,15 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.undanus.core.evidence.InstrumentKind;
-import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.quantity.Dimension;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Moment;
+import org.undanus.view.CaseFile;
 
 /** Starts and ends holds. One line is held once at a time, whoever holds it. */
 @Service
@@ -36,12 +33,6 @@ public class Holds {
         this.mapper = mapper;
         this.cases = cases;
         this.journal = journal;
-    }
-
-    /** Whether a line says how long something was left alone. */
-    public static boolean holds(Point point) {
-        return point.instrument() == InstrumentKind.CLOCK
-                && point.dimension().filter(Dimension.DURATION::equals).isPresent();
     }
 
     /** Whether there ever was one. */
@@ -77,7 +68,7 @@ public class Holds {
         CaseFile file = cases.openForWriting(installation, person);
         CaseFile.Line line =
                 file.line(key).orElseThrow(() -> new NotFoundException("This installation has no such line."));
-        if (!holds(line.point())) {
+        if (!line.point().timed()) {
             throw new UnsuitableException(
                     "point", line.point().title() + " is no time that something is left alone for.");
         }

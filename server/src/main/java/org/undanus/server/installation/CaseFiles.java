@@ -55,6 +55,7 @@ import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.store.Commit;
 import org.undanus.server.toolcase.Instruments;
+import org.undanus.view.CaseFile;
 
 /** Opens case files, keeps what is added to them, and lets nobody see another crew's. */
 @Service

@@ -16,6 +16,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.LineTimes;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.view.CaseFile;
 
 /**
  * What the office's own work has shown: how long a line takes, and how often something fails. Both begin with the rule book's figures and

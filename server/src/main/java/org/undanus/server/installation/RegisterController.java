@@ -64,6 +64,7 @@ import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.view.CaseFile;
 
 /** The register: which installations there are and how each stands. */
 @RestController

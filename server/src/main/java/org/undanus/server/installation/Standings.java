@@ -32,6 +32,7 @@ import org.undanus.server.installation.StandingMapper.AlikeRow;
 import org.undanus.server.installation.StandingMapper.Filter;
 import org.undanus.server.installation.StandingMapper.ListedRow;
 import org.undanus.server.installation.StandingMapper.StandingRow;
+import org.undanus.view.CaseFile;
 
 /**
  * How every installation stands, stored with the libraries and the application it was judged by; who changes an installation takes

@@ -31,7 +31,6 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.live.LiveMapper.Sample;
@@ -44,6 +43,7 @@ import org.undanus.server.store.Commit;
 import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
 import org.undanus.server.toolcase.Instruments;
+import org.undanus.view.CaseFile;
 
 /** Lines that listen to instruments, and what these have sent them so far. What was acknowledged is kept, whatever happens. */
 @Service

@@ -16,7 +16,6 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.photo.PhotoMapper.MarksRow;
@@ -26,6 +25,7 @@ import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Moment;
 import org.undanus.server.work.Gate;
+import org.undanus.view.CaseFile;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -20,7 +20,7 @@ import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.space.KeepsNothing;
-import org.undanus.server.walk.FigureView;
+import org.undanus.view.FigureView;
 
 /** Computations without a case: nothing is kept. */
 @RestController

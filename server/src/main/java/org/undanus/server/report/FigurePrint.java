@@ -9,8 +9,8 @@ import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Role;
 import org.undanus.core.drawing.Sheet;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.server.walk.FigureView;
-import org.undanus.server.walk.FigureView.FigurePiece;
+import org.undanus.view.FigureView;
+import org.undanus.view.FigureView.FigurePiece;
 
 /**
  * Prints any figure for paper: its lines as SVG, its words as HTML laid over them, so that they are set in the report's own fonts.

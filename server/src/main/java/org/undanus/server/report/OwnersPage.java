@@ -17,8 +17,8 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.charge.ChargeLabel;
 import org.undanus.core.station.handover.HandoverPoints;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.photo.Photo;
+import org.undanus.view.CaseFile;
 
 /**
  * What the owner keeps: what stands there, what is in it, how it is looked after, and whom to call. Nothing of it is judged.

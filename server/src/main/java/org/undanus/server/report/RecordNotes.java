@@ -3,7 +3,7 @@ package org.undanus.server.report;
 import java.util.List;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
+import org.undanus.view.CaseFile;
 
 /** Knows what does not fit together in commissioning records; the feature that audits them says so. */
 @FunctionalInterface

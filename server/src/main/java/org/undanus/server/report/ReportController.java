@@ -20,11 +20,11 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.CalendarFile;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.upload.PdfPages;
+import org.undanus.view.CaseFile;
 
 /** Report, site note and owner's page over HTTP: as PDF, as a page for a screen and, for looking before printing, page by page. */
 @RestController

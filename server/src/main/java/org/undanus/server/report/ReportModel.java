@@ -22,10 +22,10 @@ import org.undanus.core.rules.InspectionScope;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.station.Walk;
 import org.undanus.server.correction.Correction;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.qr.QrCode;
-import org.undanus.server.walk.FigureView;
-import org.undanus.server.walk.JudgementView;
+import org.undanus.view.CaseFile;
+import org.undanus.view.FigureView;
+import org.undanus.view.JudgementView;
 
 /**
  * What the report prints.

@@ -33,12 +33,12 @@ import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.upload.PdfPages;
 import org.undanus.server.work.Gate;
+import org.undanus.view.CaseFile;
 
 /** Lays reports out as PDF (PDF/A-3, fonts embedded) and shows their pages. The last few are kept in memory. */
 @Service

@@ -1,7 +1,7 @@
 package org.undanus.server.report;
 
 import java.util.Optional;
-import org.undanus.server.installation.CaseFile;
+import org.undanus.view.CaseFile;
 
 /** Knows whether a visit is sealed; the feature that seals says so. */
 @FunctionalInterface

@@ -3,7 +3,7 @@ package org.undanus.server.report;
 import java.util.Locale;
 import org.springframework.web.util.HtmlUtils;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.server.walk.JudgementView;
+import org.undanus.view.JudgementView;
 
 /**
  * Draws margin bars and verdict marks as SVG for paper. Verdicts differ by shape first, so that they are told apart in

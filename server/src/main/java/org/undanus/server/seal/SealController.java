@@ -34,12 +34,12 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.space.KeepsNothing;
 import org.undanus.server.store.TemporaryFiles;
+import org.undanus.view.CaseFile;
 import tools.jackson.databind.JsonNode;
 
 /** Sealed visits over HTTP. */

@@ -21,7 +21,6 @@ import org.undanus.server.account.Person;
 import org.undanus.server.exchange.CaseExport;
 import org.undanus.server.exchange.SealedFiles;
 import org.undanus.server.hold.Holds;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.journal.Journal;
@@ -36,6 +35,7 @@ import org.undanus.server.signing.SigningKey;
 import org.undanus.server.store.Commit;
 import org.undanus.server.store.Moment;
 import org.undanus.server.work.Gate;
+import org.undanus.view.CaseFile;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -38,7 +38,6 @@ import org.undanus.core.station.siting.SiteFigure;
 import org.undanus.core.station.siting.SitedUnit;
 import org.undanus.core.station.siting.WallFigure;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
@@ -46,7 +45,8 @@ import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.report.FigurePrint;
 import org.undanus.server.space.KeepsNothing;
-import org.undanus.server.walk.FigureView;
+import org.undanus.view.CaseFile;
+import org.undanus.view.FigureView;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 

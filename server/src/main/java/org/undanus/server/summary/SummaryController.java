@@ -24,11 +24,11 @@ import org.undanus.core.station.handover.WantedPicture;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Corrections;
 import org.undanus.server.hold.Holds;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
+import org.undanus.view.CaseFile;
 
 /** What binds an installation, and what is open before its visit can be closed, over HTTP. */
 @RestController

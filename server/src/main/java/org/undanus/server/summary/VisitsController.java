@@ -34,11 +34,11 @@ import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.installation.Experience;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.view.CaseFile;
 
 /** The visits of an installation: what each changed, and what the next has to look at. Over HTTP. */
 @RestController

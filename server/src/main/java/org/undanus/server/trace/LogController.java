@@ -44,12 +44,12 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.TemporaryFiles;
+import org.undanus.view.CaseFile;
 
 /** Loggers' own files over HTTP: looked at first, so that a person sees how they are understood, then taken in. */
 @RestController

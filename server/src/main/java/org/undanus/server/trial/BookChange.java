@@ -12,8 +12,8 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.RuleChange;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.view.CaseFile;
 
 /**
  * A rule book that is not published yet. Only requirements that it can touch are judged, and only what those look at is read; where

@@ -8,8 +8,8 @@ import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Judgement;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.view.CaseFile;
 
 /** Data sheets that are not in the library yet, or not so. Of most installations only the plates are read: they have no such unit. */
 final class SheetsChange implements Change {

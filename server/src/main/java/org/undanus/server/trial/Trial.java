@@ -9,9 +9,9 @@ import java.util.TreeMap;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.rulebook.TriedBooks;
 import org.undanus.server.work.Underway;
+import org.undanus.view.CaseFile;
 
 /** One change being tried: how far it is and what has come of it so far. Its memory is bounded whatever the archive holds. */
 final class Trial extends Underway.Work {

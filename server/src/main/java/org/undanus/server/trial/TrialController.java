@@ -22,13 +22,13 @@ import org.undanus.server.account.Person;
 import org.undanus.server.datasheet.SheetFile;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.datasheet.SheetRecord;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.view.CaseFile;
 
 /** Rule books tried, and installations moved to them, over HTTP. */
 @RestController

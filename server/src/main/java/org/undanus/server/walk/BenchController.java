@@ -20,11 +20,12 @@ import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.view.CaseFile;
+import org.undanus.view.FigureView;
 
 /** Curves looked at closely, over HTTP. */
 @RestController

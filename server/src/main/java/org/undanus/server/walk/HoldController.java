@@ -34,11 +34,12 @@ import org.undanus.server.account.Person;
 import org.undanus.server.hold.CalendarFile;
 import org.undanus.server.hold.Hold;
 import org.undanus.server.hold.Holds;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.view.CaseFile;
+import org.undanus.view.StationView;
 
 /** Holds over HTTP: what is left alone for a while, its time, and what it could have shown by now. */
 @RestController

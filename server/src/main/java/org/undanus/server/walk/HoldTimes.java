@@ -13,7 +13,7 @@ import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.Hold;
 import org.undanus.server.hold.Holds;
-import org.undanus.server.installation.CaseFile;
+import org.undanus.view.CaseFile;
 
 /** Ends holds, early or not: their time becomes a reading. */
 @Component

@@ -36,7 +36,6 @@ import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.live.Displays;
 import org.undanus.server.live.Listening;
@@ -47,6 +46,7 @@ import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.toolcase.Instruments;
 import org.undanus.server.trace.TraceStore;
+import org.undanus.view.CaseFile;
 
 /** Lines that listen to instruments, over HTTP. */
 @RestController

@@ -19,11 +19,11 @@ import org.undanus.server.account.Accounts;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.Hold;
 import org.undanus.server.hold.Holds;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.live.Listening;
 import org.undanus.server.live.LiveMark;
 import org.undanus.server.live.LiveStore;
+import org.undanus.view.CaseFile;
 
 /** What is marked while lines listen: it is read beside the curve, and begins and ends holds. */
 @Component

@@ -25,7 +25,6 @@ import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.live.Listening;
 import org.undanus.server.live.LiveStore;
@@ -36,6 +35,8 @@ import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.toolcase.Instruments;
+import org.undanus.view.CaseFile;
+import org.undanus.view.StationView;
 
 /** Takes readings: understands what was typed, keeps it, and finds which judgements it changed. */
 @Service

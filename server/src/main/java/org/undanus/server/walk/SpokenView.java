@@ -19,8 +19,10 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.view.CaseFile;
+import org.undanus.view.JudgementView;
+import org.undanus.view.StationView;
 
 /** What was heard of a run of readings: where each would go, and what stays to be said otherwise. */
 record SpokenView(List<PlacedView> placed, List<LeftView> left) {

@@ -29,11 +29,14 @@ import org.undanus.core.evidence.Reading;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.server.account.Person;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.view.CaseFile;
+import org.undanus.view.FigureView;
+import org.undanus.view.JudgementView;
+import org.undanus.view.StationView;
 
 /** The walk over HTTP. */
 @RestController

@@ -22,9 +22,9 @@ import org.undanus.core.evidence.Value;
 import org.undanus.server.Undanus;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
-import org.undanus.server.installation.CaseFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.JournalCheck;
+import org.undanus.view.CaseFile;
 
 /**
  * A small folder of every version of the schema, made once by that version, opens, checks and restores. They hold no key: what

@@ -10,8 +10,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.server.walk.JudgementView.BarView;
-import org.undanus.server.walk.JudgementView.TickView;
+import org.undanus.view.JudgementView.BarView;
+import org.undanus.view.JudgementView.TickView;
 
 class VerdictPrintTest {
 

@@ -1,4 +1,4 @@
-package org.undanus.server.walk;
+package org.undanus.view;
 
 import java.util.List;
 import java.util.Locale;

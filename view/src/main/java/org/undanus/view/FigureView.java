@@ -1,4 +1,4 @@
-package org.undanus.server.walk;
+package org.undanus.view;
 
 import java.util.List;
 import java.util.Locale;
@@ -15,7 +15,6 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
-import org.undanus.server.installation.CaseFile;
 
 /**
  * A drawing laid out for a screen or a page, in dots: whoever shows it places nothing.

@@ -1,4 +1,4 @@
-package org.undanus.server.walk;
+package org.undanus.view;
 
 import java.time.Instant;
 import java.util.Arrays;
@@ -25,8 +25,6 @@ import org.undanus.core.judgement.WhatNext;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
-import org.undanus.server.hold.Holds;
-import org.undanus.server.installation.CaseFile;
 
 /**
  * A station as it is shown: lines and judgements; its figures are asked for beside it.
@@ -34,7 +32,7 @@ import org.undanus.server.installation.CaseFile;
  * @param next the lines that can still change something, the one that can change most first
  * @param aids what else is worked with here
  */
-record StationView(
+public record StationView(
         String key,
         int number,
         String title,
@@ -45,7 +43,7 @@ record StationView(
         Set<StationPlan.Aid> aids) {
 
     /** @param reason what reading it decides */
-    record NextLine(String point, String component, String title, String reason) {}
+    public record NextLine(String point, String component, String title, String reason) {}
 
     /**
      * A station on the route.
@@ -56,7 +54,7 @@ record StationView(
      * @param undecided how many of its lines can still change something
      * @param waits for the stations that come before it and are not all read
      */
-    record RouteStation(
+    public record RouteStation(
             String key,
             int number,
             String title,
@@ -76,7 +74,7 @@ record StationView(
      *
      * @param consequence what going on without it comes to
      */
-    record Waits(int number, String title, String key, String consequence) {}
+    public record Waits(int number, String title, String key, String consequence) {}
 
     /**
      * @param group the unit the line belongs to, empty for the system
@@ -92,7 +90,7 @@ record StationView(
      * @param reading what stands on it: a reading, or why there is none
      * @param earlier how many readings it supersedes, those taken back among them
      */
-    record LineView(
+    public record LineView(
             String point,
             String component,
             String group,
@@ -118,14 +116,14 @@ record StationView(
             int earlier) {}
 
     /** @param offered parts that are put in by a tap */
-    record ListView(Notation.Editing editing, List<String> offered) {}
+    public record ListView(Notation.Editing editing, List<String> offered) {}
 
     /**
      * @param said what was typed, as people are shown it: of a curve in words, for what is typed of it is its digest
      * @param us what was understood, in US units; empty for other than quantities
      * @param setAside why a kept reading can no longer be taken; it shows nothing, and its text stays
      */
-    record ReadingView(
+    public record ReadingView(
             String id,
             String typed,
             String said,
@@ -141,7 +139,7 @@ record StationView(
             boolean byCrew) {}
 
     /** What kind of word a reading is: what was read, why nothing was, or that what was read is taken back. */
-    enum Says {
+    public enum Says {
         READ,
         UNREAD,
         TAKEN_BACK;
@@ -154,7 +152,7 @@ record StationView(
         }
     }
 
-    static List<RouteStation> route(CaseFile file) {
+    public static List<RouteStation> route(CaseFile file) {
         return Arrays.stream(Station.values())
                 .map(station -> {
                     List<CaseFile.Line> lines = file.lines(station).stream()
@@ -204,7 +202,7 @@ record StationView(
     }
 
     /** @param office whether it is for the inspection office: which instruments it has is no crew's business */
-    static StationView of(CaseFile file, Station station, UnitSystem units, boolean office) {
+    public static StationView of(CaseFile file, Station station, UnitSystem units, boolean office) {
         return new StationView(
                 station.key(),
                 station.number(),
@@ -220,7 +218,7 @@ record StationView(
                 Walk.plan(station).map(StationPlan::aids).orElse(Set.of()));
     }
 
-    static List<NextLine> next(CaseFile file, Station station) {
+    public static List<NextLine> next(CaseFile file, Station station) {
         Map<PointKey, CaseFile.Line> lines = new LinkedHashMap<>();
         file.lines(station).stream().filter(line -> !file.pointless(line)).forEach(line -> lines.put(line.key(), line));
         return WhatNext.of(
@@ -243,7 +241,7 @@ record StationView(
                 .map(reading -> Walk.point(reading.key().point()).orElseThrow().title() + ": " + reading.said());
     }
 
-    static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units, boolean office) {
+    public static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units, boolean office) {
         Point point = line.point();
         Evidence evidence = file.evidence();
         return new LineView(
@@ -265,7 +263,7 @@ record StationView(
                 point.hidden(),
                 becausePointless(line, file),
                 point.instrument().key(),
-                Holds.holds(point),
+                point.timed(),
                 goodEnough(line, file, office),
                 evidence.answer(line.key()).map(reading -> reading(reading, units)),
                 evidence.beside(line.key()).map(reading -> reading(reading, units)),
@@ -286,7 +284,7 @@ record StationView(
                         + better.stream().map(Instrument::title).collect(Collectors.joining(", ")));
     }
 
-    static ReadingView reading(Reading reading, UnitSystem units) {
+    public static ReadingView reading(Reading reading, UnitSystem units) {
         return new ReadingView(
                 reading.id().toString(),
                 reading.typed(),

@@ -1,4 +1,4 @@
-package org.undanus.server.installation;
+package org.undanus.view;
 
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -50,11 +50,13 @@ public final class CaseFile {
     private Set<PointKey> looked;
 
     /** What has been read, and in how many rows it is kept: some may be of points that are no longer known. */
-    record Known(int rows, Evidence evidence) {
-        static final Known NOTHING = new Known(0, Evidence.NONE);
+    public record Known(int rows, Evidence evidence) {
+        /** Nothing yet. */
+        public static final Known NOTHING = new Known(0, Evidence.NONE);
     }
 
-    CaseFile(Header header, Case facts, Known known, RuleBook rules, Judge judge, Optional<Judged> before) {
+    /** @param before how it was judged before, of which only what changed is judged anew */
+    public CaseFile(Header header, Case facts, Known known, RuleBook rules, Judge judge, Optional<Judged> before) {
         this(header, facts, known, rules, judge, before, new ConcurrentHashMap<>());
     }
 
@@ -87,7 +89,8 @@ public final class CaseFile {
         return known.evidence;
     }
 
-    Known known() {
+    /** What has been read, as it is kept. */
+    public Known known() {
         return known;
     }
 
@@ -106,7 +109,7 @@ public final class CaseFile {
     }
 
     /** This file, of which only what changed since another state of it is judged anew. */
-    synchronized CaseFile after(CaseFile last) {
+    public synchronized CaseFile after(CaseFile last) {
         before = last.judged();
         return this;
     }
@@ -116,7 +119,7 @@ public final class CaseFile {
     }
 
     /** Whether another says the same, so that its judgements are these. */
-    boolean saysTheSameAs(CaseFile other) {
+    public boolean saysTheSameAs(CaseFile other) {
         return rules == other.rules
                 && header.equals(other.header)
                 && known.rows == other.known.rows
@@ -212,7 +215,7 @@ public final class CaseFile {
     }
 
     /** This installation as its entry in the register would have it: with other units, other work, another book. */
-    CaseFile corrected(Header other, Case put, RuleBook by) {
+    public CaseFile corrected(Header other, Case put, RuleBook by) {
         return new CaseFile(other, put, known, by, judge, Optional.empty());
     }
 
