@@ -368,6 +368,12 @@ class RecordTest {
         return now;
     }
 
+    private static final String FILLED =
+            """
+            {"format": "undanus-record/1", "installation": "LH-31", "signedBy": "Fitter", "day": "2026-08-14",
+             "values": [{"line": "tightness.start-pressure", "of": "line-set-indoor-1", "value": "400 psig"}]}
+            """;
+
     @Test
     void manyComeInAtOnceEachWholeOrNotAtAllAndTheSameFileMayComeAgain() throws IOException {
         String good = filled("LH-31", "2026-08-11");
@@ -377,6 +383,9 @@ class RecordTest {
         tables.put("no-unit.csv", filled("LH-31", "2026-08-13").replace("400 psig", "400"));
         tables.put("nowhere.csv", good.replace("LH-31", "LH-99"));
         tables.put("other.csv", "a,b\n");
+        tables.put("good.json", FILLED);
+        tables.put("no-day.json", FILLED.replace("\"day\"", "\"date\""));
+        tables.put("broken.json", "{");
         tables.put("read-me.txt", "not a table");
         byte[] zip = zipped(tables);
         JsonNode done = settled(
@@ -386,13 +395,14 @@ class RecordTest {
                         .json(),
                 "/api/record-imports/");
         assertThat(done.path("state").asString()).isEqualTo("DONE");
-        assertThat(done.path("total").asInt()).isEqualTo(5);
-        assertThat(done.path("brought").asInt()).isEqualTo(2);
-        assertThat(done.path("refused").asInt()).isEqualTo(3);
+        assertThat(done.path("total").asInt()).isEqualTo(8);
+        assertThat(done.path("brought").asInt()).isEqualTo(3);
+        assertThat(done.path("refused").asInt()).isEqualTo(5);
         assertThat(done.path("named").toString())
                 .contains("no-unit.csv", "Line ", "unit")
                 .contains("nowhere.csv", "no installation")
-                .contains("other.csv", "undanus-record/1");
+                .contains("other.csv", "undanus-record/1")
+                .contains("no-day.json", "broken.json", "This is no filled-in template in JSON");
         JsonNode again = settled(
                 inspector
                         .send("POST", "/api/record-imports", zip, "application/octet-stream")
@@ -400,7 +410,7 @@ class RecordTest {
                         .json(),
                 "/api/record-imports/");
         assertThat(again.path("brought").asInt()).isZero();
-        assertThat(again.path("already").asInt()).isEqualTo(2);
+        assertThat(again.path("already").asInt()).isEqualTo(3);
 
         assertThat(inspector
                         .send(

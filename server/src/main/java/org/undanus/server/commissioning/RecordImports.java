@@ -1,6 +1,7 @@
 package org.undanus.server.commissioning;
 
 import jakarta.annotation.PreDestroy;
+import jakarta.validation.Validator;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -29,6 +30,8 @@ import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.TemporaryFiles;
 import org.undanus.server.work.Underway;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Takes in many filled-in templates from one ZIP file, in the background. Each is taken whole or not at all, the one whatever
@@ -37,6 +40,8 @@ import org.undanus.server.work.Underway;
 @Service
 class RecordImports {
     private static final Logger LOG = LoggerFactory.getLogger(RecordImports.class);
+    private static final String JSON = ".json";
+    private static final List<String> FORMS = List.of(".csv", JSON);
     private static final int MOST_FILES = 20_000;
     /** Bytes of one table; as many as a record typed at once may have. */
     private static final int MOST_BYTES = 2_000_000;
@@ -46,11 +51,20 @@ class RecordImports {
     private final TemporaryFiles temporary;
     private final CommissioningRecords records;
     private final CaseFiles cases;
+    private final JsonMapper json;
+    private final Validator validator;
     private final Underway<RecordImport> known =
             new Underway<>("This import is no longer known. What was saved of it stands with its installations.");
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> new Thread(work, "record-import"));
 
-    RecordImports(TemporaryFiles temporary, CommissioningRecords records, CaseFiles cases) {
+    RecordImports(
+            TemporaryFiles temporary,
+            CommissioningRecords records,
+            CaseFiles cases,
+            JsonMapper json,
+            Validator validator) {
+        this.json = json;
+        this.validator = validator;
         this.temporary = temporary;
         this.records = records;
         this.cases = cases;
@@ -98,8 +112,9 @@ class RecordImports {
             if (tables == 0 || tables > MOST_FILES) {
                 throw new UnsuitableException(
                         "file",
-                        "A file of records holds 1 to " + MOST_FILES + " filled-in templates (.csv); this one holds "
-                                + tables + ". Nothing was saved.");
+                        "A file of records holds 1 to " + MOST_FILES
+                                + " filled-in templates (.csv or .json); this one holds " + tables
+                                + ". Nothing was saved.");
             }
             return tables;
         } catch (ZipException e) {
@@ -111,7 +126,7 @@ class RecordImports {
 
     private static List<? extends ZipEntry> tables(ZipFile zip) {
         return zip.stream()
-                .filter(entry -> !entry.isDirectory() && entry.getName().endsWith(".csv"))
+                .filter(entry -> !entry.isDirectory() && FORMS.stream().anyMatch(entry.getName()::endsWith))
                 .toList();
     }
 
@@ -136,6 +151,26 @@ class RecordImports {
         }
     }
 
+    private RecordSheet sheet(String name, String text) {
+        return name.endsWith(JSON) ? filled(text).sheet() : RecordSheet.read(text);
+    }
+
+    private FilledTemplate filled(String text) {
+        try {
+            FilledTemplate filled = json.readValue(text, FilledTemplate.class);
+            validator.validate(filled).stream()
+                    .map(problem -> problem.getPropertyPath() + " " + problem.getMessage() + ".")
+                    .sorted()
+                    .findFirst()
+                    .ifPresent(problem -> {
+                        throw new UnsuitableException("file", problem);
+                    });
+            return filled;
+        } catch (JacksonException e) {
+            throw new UnsuitableException("file", "This is no filled-in template in JSON: " + e.getOriginalMessage());
+        }
+    }
+
     private void take(
             ZipFile zip, ZipEntry entry, Map<String, CaseFiles.Named> installations, RecordImport made, Person person)
             throws IOException {
@@ -146,7 +181,7 @@ class RecordImports {
             if (table.length > MOST_BYTES) {
                 throw new UnsuitableException("file", "A record is a table of 2 MB at most.");
             }
-            RecordSheet sheet = RecordSheet.read(new String(table, StandardCharsets.UTF_8));
+            RecordSheet sheet = sheet(name, new String(table, StandardCharsets.UTF_8));
             CaseFiles.Named installation = installations.get(sheet.installation());
             if (installation == null) {
                 throw new NotFoundException("There is no installation \"" + sheet.installation() + "\".");

@@ -1,0 +1,85 @@
+package org.undanus.server.commissioning;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.server.account.Person;
+import org.undanus.server.commissioning.RecordMapper.QuestionRow;
+import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.walk.AnsweredReading;
+
+/** What a crew is asked about a record, and what it answers. */
+@RestController
+@RequestMapping("/api")
+class RecordQuestionController {
+    record AskedQuestion(
+            @NotBlank(message = "is empty") @Size(max = 80, message = "is no check") String check,
+            @NotNull(message = "is missing") @Size(max = 60, message = "is no unit") String subject) {}
+
+    record AskedQuestions(
+            @NotNull(message = "is missing") @Size(min = 1, max = 50, message = "names none, or more than 50")
+                    List<@Valid @NotNull(message = "is empty") AskedQuestion> questions) {}
+
+    /** @param confirmed whether the person has been asked about an unusual value */
+    record Answer(
+            @NotNull(message = "is missing") @Size(max = 2000, message = "is longer than 2000 characters") String words,
+            @NotNull(message = "is missing") @Size(max = 20, message = "holds more than 20")
+                    List<@Valid @NotNull(message = "is empty") AnsweredReading> readings,
+            boolean confirmed) {}
+
+    private final CommissioningRecords records;
+    private final CaseFiles cases;
+
+    RecordQuestionController(CommissioningRecords records, CaseFiles cases) {
+        this.records = records;
+        this.cases = cases;
+    }
+
+    /** Asks the crew, one question for each doubt, in one letter. */
+    @PostMapping("/records/{id}/questions")
+    @ResponseStatus(HttpStatus.CREATED)
+    List<RecordView.QuestionView> ask(
+            @PathVariable String id, @Valid @RequestBody AskedQuestions asked, @AuthenticationPrincipal Person person) {
+        return records
+                .ask(
+                        id,
+                        asked.questions().stream()
+                                .map(each -> new CommissioningRecords.Asked(each.check(), each.subject()))
+                                .toList(),
+                        person)
+                .stream()
+                .map(question -> question(question, person, UnitSystem.SI))
+                .toList();
+    }
+
+    @PostMapping("/questions/{id}/answer")
+    @ResponseStatus(HttpStatus.CREATED)
+    RecordView.QuestionView answer(
+            @PathVariable String id,
+            @RequestParam Optional<UnitSystem> units,
+            @Valid @RequestBody Answer answer,
+            @AuthenticationPrincipal Person person) {
+        UnitSystem system = units.orElse(UnitSystem.SI);
+        QuestionRow answered =
+                records.answer(id, answer.words(), answer.readings(), answer.confirmed(), person, system);
+        return question(answered, person, system);
+    }
+
+    private RecordView.QuestionView question(QuestionRow row, Person person, UnitSystem units) {
+        return RecordView.question(
+                row, cases.open(records.visible(row.recordId(), person).installationId(), person), units);
+    }
+}

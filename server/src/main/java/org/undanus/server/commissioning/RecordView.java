@@ -1,0 +1,232 @@
+package org.undanus.server.commissioning;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.undanus.core.audit.Agreement;
+import org.undanus.core.audit.Found;
+import org.undanus.core.audit.ReReadPlan;
+import org.undanus.core.audit.RecordLines;
+import org.undanus.core.evidence.Evidence;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.Duration;
+import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.quantity.UnitSystem;
+import org.undanus.server.commissioning.RecordMapper.ClaimRow;
+import org.undanus.server.commissioning.RecordMapper.DocumentRow;
+import org.undanus.server.commissioning.RecordMapper.QuestionRow;
+import org.undanus.server.commissioning.RecordMapper.RecordRow;
+import org.undanus.view.CaseFile;
+
+/**
+ * A record with what does not fit together.
+ *
+ * @param found everything that was checked, doubts first; empty for a crew as long as it is not released
+ * @param readAgain in walking order, within the minutes asked for
+ */
+record RecordView(
+        String id,
+        String installationId,
+        String reference,
+        String title,
+        String building,
+        String crew,
+        String signedBy,
+        LocalDate day,
+        Optional<String> coldest,
+        Optional<String> warmest,
+        boolean released,
+        int version,
+        List<ClaimView> values,
+        List<PaperView> documents,
+        List<FoundView> found,
+        List<ReReadLine> readAgain,
+        List<QuestionView> questions) {
+
+    record BoxView(String document, int page, double left, double top, double width, double height) {}
+
+    /**
+     * @param own what others read on the line; empty where nobody did
+     * @param agreement how the two stand to each other; empty where nobody read it or the crew may not see it yet
+     * @param doubted whether a doubt rests on it
+     */
+    record ClaimView(
+            String id,
+            String point,
+            String component,
+            String title,
+            String typed,
+            Optional<String> readAt,
+            Optional<String> instrument,
+            Optional<String> own,
+            Optional<Agreement> agreement,
+            boolean doubted,
+            Optional<BoxView> box) {}
+
+    /** @param pages of a PDF, to be shown one by one; empty where it is a picture */
+    record PaperView(
+            String id,
+            String name,
+            String mediaType,
+            int bytes,
+            Optional<Integer> pages,
+            String addedBy,
+            Instant addedAt) {}
+
+    record QuestionView(
+            String id,
+            String check,
+            String subject,
+            String question,
+            String askedBy,
+            Instant askedAt,
+            Optional<String> answer,
+            Optional<String> answeredBy,
+            Optional<Instant> answeredAt,
+            List<String> readings) {}
+
+    /** @param why what was found there */
+    record ReReadLine(String point, String component, String title, Severity stake, String why, String station) {}
+
+    /**
+     * @param sees whether what was found may be seen
+     * @param minutes there are for reading lines again
+     */
+    static RecordView of(
+            RecordRow row, CaseFile file, CommissioningRecords records, boolean sees, UnitSystem units, int minutes) {
+        CommissioningRecords.Audited audited = records.audited(row, file);
+        Evidence own = CommissioningRecords.own(file);
+        List<Found> found = sees
+                ? audited.found().stream()
+                        .sorted(Comparator.comparingInt(RecordView::rank))
+                        .toList()
+                : List.of();
+        List<ReReadLine> again = sees
+                ? ReReadPlan.of(
+                                file.facts(),
+                                audited.record(),
+                                own,
+                                file.rules(),
+                                audited.found(),
+                                Duration.ofSeconds(minutes * 60.0))
+                        .stream()
+                        .map(line -> again(line, file, units))
+                        .toList()
+                : List.of();
+        QuantityFormat format = QuantityFormat.of(units);
+        return new RecordView(
+                row.id(),
+                row.installationId(),
+                file.header().reference(),
+                file.header().title(),
+                file.header().building(),
+                file.header().crew(),
+                row.signedBy(),
+                row.recordedOn(),
+                Optional.ofNullable(row.coldest()).map(k -> format.format(Dimension.TEMPERATURE.of(k))),
+                Optional.ofNullable(row.warmest()).map(k -> format.format(Dimension.TEMPERATURE.of(k))),
+                row.released(),
+                row.version(),
+                records.claims(row.id()).stream()
+                        .map(claim -> claim(claim, file, own, found, units))
+                        .toList(),
+                records.documents(row.id()).stream().map(RecordView::paper).toList(),
+                found.stream()
+                        .map(each -> FoundView.of(each, subject(file, each.subject()), units))
+                        .toList(),
+                again,
+                records.questions(row.id()).stream()
+                        .map(asked -> question(asked, file, units))
+                        .toList());
+    }
+
+    /** Doubts first, then what is consistent, then what nothing can be told of. */
+    private static int rank(Found found) {
+        return found.doubtful() ? 0 : found.doubt().isPresent() ? 1 : 2;
+    }
+
+    private static ReReadLine again(ReReadPlan.Line line, CaseFile file, UnitSystem units) {
+        Point point = RecordLines.point(line.key().point()).orElseThrow();
+        return new ReReadLine(
+                line.key().point(),
+                line.key().component(),
+                title(point, subject(file, line.key().component())),
+                line.stake(),
+                line.because().about().title() + ": " + line.because().because().in(units),
+                line.key().point().split("\\.")[0]);
+    }
+
+    private static ClaimView claim(ClaimRow row, CaseFile file, Evidence own, List<Found> found, UnitSystem units) {
+        PointKey key = new PointKey(row.point(), row.component());
+        Optional<Point> point = RecordLines.point(row.point()).map(file.facts()::asked);
+        Optional<String> read =
+                own.latest(key).map(reading -> reading.value().in(units).orElseGet(reading::said));
+        return new ClaimView(
+                row.id(),
+                row.point(),
+                row.component(),
+                point.map(p -> title(p, subject(file, row.component()))).orElse(row.point()),
+                point.map(p -> p.said(row.typed())).orElse(row.typed()),
+                Optional.ofNullable(row.claimedAt()).map(at -> at.replace('T', ' ')),
+                Optional.ofNullable(row.instrument()),
+                read,
+                read.filter(any -> !found.isEmpty()).map(any -> Agreement.of(key, found)),
+                found.stream().filter(Found::doubtful).anyMatch(each -> each.on()
+                        .contains(key)),
+                Optional.ofNullable(row.documentId()).map(drawn -> box(row)));
+    }
+
+    /** What a unit or part is called. */
+    private static String subject(CaseFile file, String id) {
+        return file.facts().subject(id).map(Subject::title).orElse("");
+    }
+
+    static PaperView paper(DocumentRow row) {
+        return new PaperView(
+                row.id(),
+                row.name(),
+                row.mediaType(),
+                row.bytes(),
+                Optional.ofNullable(row.pages()),
+                row.addedBy(),
+                row.addedAt());
+    }
+
+    static QuestionView question(QuestionRow row, CaseFile file, UnitSystem units) {
+        List<String> ids = row.readingIds();
+        return new QuestionView(
+                row.id(),
+                row.checkId(),
+                row.subject(),
+                row.question(),
+                row.askedBy(),
+                row.askedAt(),
+                Optional.ofNullable(row.answer()),
+                Optional.ofNullable(row.answeredBy()),
+                Optional.ofNullable(row.answeredAt()),
+                file.evidence().readings().stream()
+                        .filter(reading -> ids.contains(reading.id().toString()))
+                        .map(reading -> RecordLines.point(reading.key().point())
+                                        .map(point -> title(
+                                                point,
+                                                subject(file, reading.key().component())))
+                                        .orElse(reading.key().point())
+                                + ": " + reading.value().in(units).orElseGet(reading::said))
+                        .toList());
+    }
+
+    static BoxView box(ClaimRow row) {
+        return new BoxView(row.documentId(), row.page(), row.boxLeft(), row.boxTop(), row.boxWidth(), row.boxHeight());
+    }
+
+    /** What a line of a record is called. */
+    static String title(Point point, String subject) {
+        return point.title() + (subject.isEmpty() || point.scope().ofSystem() ? "" : ", " + subject);
+    }
+}
