@@ -10,15 +10,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.undanus.core.installation.SheetValue;
-import org.undanus.server.account.Accounts;
-import org.undanus.server.account.Person;
-import org.undanus.server.account.Role;
 import org.undanus.server.journal.JournalCheck;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -47,9 +43,7 @@ class CaseDocumentTest {
         TestServer empty = TestServer.empty();
         empty.start();
         try {
-            empty.bean(Accounts.class)
-                    .add(new Person("lead2", "Lead", Role.QUALITY_LEAD, Optional.empty()), "lead2-demo", "test");
-            Client to = empty.signedIn("lead2");
+            Client to = empty.firstLead();
             assertThat(to.get("/api/installations").expect(200).json().path("entries"))
                     .isEmpty();
             for (String reference : List.of("LH-07", "LH-15", "LH-19", "LH-23", "LH-28")) {

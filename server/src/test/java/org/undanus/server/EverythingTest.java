@@ -8,15 +8,11 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import org.undanus.server.account.Accounts;
-import org.undanus.server.account.Person;
-import org.undanus.server.account.Role;
 import org.undanus.server.journal.JournalCheck;
 import tools.jackson.databind.JsonNode;
 
@@ -110,9 +106,7 @@ class EverythingTest {
         TestServer empty = TestServer.empty();
         empty.start();
         try {
-            empty.bean(Accounts.class)
-                    .add(new Person("lead2", "Lead", Role.QUALITY_LEAD, Optional.empty()), "lead2-demo", "test");
-            Client to = empty.signedIn("lead2");
+            Client to = empty.firstLead();
             assertThat(brought(to, without(zip, "library.json"), 422).toString())
                     .contains("no library.json");
             assertThat(to.get("/api/installations").json().path("entries"))

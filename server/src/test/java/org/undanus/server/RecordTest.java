@@ -17,6 +17,7 @@ import java.util.stream.StreamSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
+import javax.sql.DataSource;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -26,6 +27,7 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.undanus.server.journal.JournalCheck;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -366,6 +368,36 @@ class RecordTest {
             now = inspector.get(path + begun.path("id").asString()).expect(200).json();
         }
         return now;
+    }
+
+    /** What a crew wrote of a choice was once kept to the letter; by its id it is the same record still. */
+    @Test
+    void aRecordOfAnEarlierVersionIsInAlreadyWhateverLettersItsChoicesWereKeptIn() {
+        String id = inspector.installation("LH-31");
+        String json = FILLED.replace("2026-08-14", "2026-08-15")
+                .replace("tightness.start-pressure", "operation.mode")
+                .replace("line-set-indoor-1", "system")
+                .replace("400 psig", "COOLING");
+        String path = "/api/installations/" + id + "/record-template.json";
+        String record = inspector
+                .send("POST", path, json, "application/json")
+                .expect(201)
+                .json()
+                .path("id")
+                .asString();
+        JdbcTemplate jdbc = new JdbcTemplate(SERVER.bean(DataSource.class));
+        assertThat(jdbc.queryForObject("SELECT typed FROM record_claim WHERE record_id = ?", String.class, record))
+                .isEqualTo("cooling");
+        jdbc.update("UPDATE record_claim SET typed = 'COOLING' WHERE record_id = ?", record);
+        try {
+            assertThat(inspector
+                            .send("POST", path, json, "application/json")
+                            .expect(409)
+                            .detail())
+                    .contains("in already");
+        } finally {
+            jdbc.update("UPDATE record_claim SET typed = 'cooling' WHERE record_id = ?", record);
+        }
     }
 
     private static final String FILLED =

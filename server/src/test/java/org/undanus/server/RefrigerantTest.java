@@ -6,12 +6,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import org.undanus.server.account.Accounts;
-import org.undanus.server.account.Person;
-import org.undanus.server.account.Role;
 import org.undanus.server.journal.JournalCheck;
 
 /** Refrigerants that ship, and files that are brought in. */
@@ -60,9 +56,7 @@ class RefrigerantTest {
         TestServer empty = TestServer.empty();
         empty.start();
         try {
-            empty.bean(Accounts.class)
-                    .add(new Person("lead2", "Lead", Role.QUALITY_LEAD, Optional.empty()), "lead2-demo", "test");
-            Client to = empty.signedIn("lead2");
+            Client to = empty.firstLead();
             assertThat(to.get("/api/refrigerants").expect(200).text()).doesNotContain("R9932");
             to.bringIn(document).expect(200);
             String there = to.installation("LH-15");

@@ -12,6 +12,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.sql.DataSource;
 import org.apache.catalina.Container;
 import org.apache.catalina.Context;
@@ -23,6 +24,9 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.tomcat.TomcatWebServer;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.util.FileSystemUtils;
+import org.undanus.server.account.Accounts;
+import org.undanus.server.account.Person;
+import org.undanus.server.account.Role;
 
 /** Starts the real application on a free port with a database of its own, for the tests of one class. */
 public final class TestServer implements BeforeAllCallback, AfterAllCallback {
@@ -165,6 +169,13 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
     /** Nobody is signed in yet. */
     public Client client() {
         return new Client(address());
+    }
+
+    /** A quality lead entered and signed in where there was nobody. */
+    public Client firstLead() {
+        bean(Accounts.class)
+                .add(new Person("lead2", "Lead", Role.QUALITY_LEAD, Optional.empty()), "lead2-demo", "test");
+        return signedIn("lead2");
     }
 
     /** Signed in as one of the demo's people. */

@@ -3,7 +3,6 @@ package org.undanus.core.fluid;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import org.hipparchus.analysis.interpolation.SplineInterpolator;
 import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
 import org.undanus.core.quantity.Temperature;
@@ -17,7 +16,6 @@ public final class Enthalpy {
     private static final double KILO = 1000;
     private static final double[] WARMER = {0, 10, 20, 40};
     private final String name;
-    private final List<Map<String, String>> rows;
     private final double coldest;
     private final double warmest;
     private final PolynomialSplineFunction liquid;
@@ -27,7 +25,6 @@ public final class Enthalpy {
     /** @param rows every column a number */
     Enthalpy(String name, List<Map<String, String>> rows) {
         this.name = name;
-        this.rows = List.copyOf(rows);
         double[] celsius = column(rows, "t_C", 1);
         coldest = celsius[0];
         warmest = celsius[celsius.length - 1];
@@ -49,17 +46,6 @@ public final class Enthalpy {
         return rows.stream()
                 .mapToDouble(row -> Double.parseDouble(row.get(name)) * times)
                 .toArray();
-    }
-
-    /** By the same figures. */
-    @Override
-    public boolean equals(Object other) {
-        return other instanceof Enthalpy table && table.name.equals(name) && table.rows.equals(rows);
-    }
-
-    @Override
-    public int hashCode() {
-        return Objects.hash(name, rows.size());
     }
 
     /** The coldest temperature it is described at. */

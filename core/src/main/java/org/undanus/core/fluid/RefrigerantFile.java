@@ -17,6 +17,17 @@ import org.undanus.core.quantity.Temperature;
  * vaporisation falling, no dew pressure over the bubble pressure, and the warmer a state the more heat in it.
  */
 public record RefrigerantFile(Refrigerant refrigerant, String text) {
+    /** Two are the same where they are word for word. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof RefrigerantFile file && file.text.equals(text);
+    }
+
+    @Override
+    public int hashCode() {
+        return text.hashCode();
+    }
+
     private static final List<String> SAME = List.of(
             "refrigerant", "safety_class", "lfl_kg_m3", "molar_mass_g_mol", "vapour_viscosity_25C_uPa_s", "gwp_100");
     private static final List<String> RISING = List.of("t_C", "p_bubble_kPa", "p_dew_kPa", "rho_vapour_kg_m3");

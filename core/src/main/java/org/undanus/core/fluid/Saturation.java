@@ -3,7 +3,6 @@ package org.undanus.core.fluid;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.function.DoubleUnaryOperator;
 import org.undanus.core.numeric.MonotoneCurve;
 import org.undanus.core.numeric.Root;
@@ -23,7 +22,6 @@ public final class Saturation {
     private static final double GLIDE = 0.01;
 
     private final String name;
-    private final List<Map<String, String>> rows;
     private final double coldest;
     private final double warmest;
     private final MonotoneCurve bubble;
@@ -35,7 +33,6 @@ public final class Saturation {
     /** @param rows every column a number, the curves not turning back */
     Saturation(String name, List<Map<String, String>> rows) {
         this.name = name;
-        this.rows = List.copyOf(rows);
         double[] celsius = column(rows, "t_C", t -> t);
         coldest = celsius[0];
         warmest = celsius[celsius.length - 1];
@@ -56,17 +53,6 @@ public final class Saturation {
         return rows.stream()
                 .mapToDouble(row -> as.applyAsDouble(Double.parseDouble(row.get(name))))
                 .toArray();
-    }
-
-    /** By the same figures. */
-    @Override
-    public boolean equals(Object other) {
-        return other instanceof Saturation table && table.name.equals(name) && table.rows.equals(rows);
-    }
-
-    @Override
-    public int hashCode() {
-        return Objects.hash(name, rows.size());
     }
 
     private double at(MonotoneCurve curve, double place, Temperature temperature) {

@@ -91,12 +91,12 @@ public final class Refrigerants {
      */
     public Refrigerants with(String file) {
         RefrigerantFile read = RefrigerantFile.read(file);
-        Optional<Refrigerant> same = named(read.refrigerant().name());
-        if (same.isPresent()) {
-            if (!same.get().equals(read.refrigerant())) {
-                throw new IllegalArgumentException(same.get().name() + " is known already, with other figures.");
-            }
+        if (brought.contains(read)) {
             return this;
+        }
+        String name = read.refrigerant().name();
+        if (named(name).isPresent()) {
+            throw new IllegalArgumentException(name + " is known already, by another file.");
         }
         List<RefrigerantFile> more = new ArrayList<>(brought);
         more.add(read);

@@ -28,14 +28,14 @@ class RefrigerantsTest {
     }
 
     @Test
-    void theSameAgainIsNothingNewAndOtherFiguresAreRefused() {
+    void theSameFileAgainIsNothingNewAndAnotherOfItsNameIsRefused() {
         Refrigerants more = Refrigerants.SHIPPED.with(FILE);
         assertThat(more.with(FILE)).isEqualTo(more);
         assertThat(more).isNotEqualTo(Refrigerants.SHIPPED);
         assertThatThrownBy(() -> more.with(FILE.replace(",675,", ",676,")))
-                .hasMessage("R9932 is known already, with other figures.");
+                .hasMessage("R9932 is known already, by another file.");
         assertThatThrownBy(() -> Refrigerants.SHIPPED.with(RefrigerantFiles.like("R22", "R32")))
-                .hasMessage("R32 is known already, with other figures.");
+                .hasMessage("R32 is known already, by another file.");
     }
 
     @Test

@@ -48,7 +48,7 @@ public class CarriedRecords {
                 .map(row -> {
                     List<DocumentRow> papers = mapper.documents(row.id());
                     return new WithPapers(
-                            carried(row, papers.stream().map(DocumentRow::id).toList()),
+                            carried(row, papers.stream().map(DocumentRow::id).toList(), file),
                             papers.stream().map(DocumentRow::kept).toList());
                 })
                 .toList();
@@ -59,7 +59,7 @@ public class CarriedRecords {
         return mapper.content(paper.id()).content();
     }
 
-    private CarriedRecord carried(RecordRow row, List<String> papers) {
+    private CarriedRecord carried(RecordRow row, List<String> papers, CaseFile file) {
         return new CarriedRecord(
                 row.signedBy(),
                 row.recordedOn(),
@@ -73,7 +73,7 @@ public class CarriedRecords {
                                 Optional.of(claim.id()),
                                 claim.point(),
                                 Optional.of(claim.component()).filter(name -> !name.isEmpty()),
-                                claim.typed(),
+                                CommissioningRecords.kept(claim, file),
                                 Optional.ofNullable(claim.claimedAt()),
                                 Optional.ofNullable(claim.instrument()),
                                 Optional.ofNullable(claim.documentId())

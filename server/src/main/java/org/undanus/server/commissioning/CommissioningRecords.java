@@ -189,22 +189,35 @@ public class CommissioningRecords {
             throw new UnsuitableException(
                     "values", "An installation has " + MOST_RECORDS + " records at most." + NOTHING_SAVED);
         }
-        Set<List<String>> said = said(claims);
+        Set<List<String>> said = said(claims, file);
         before.stream()
                 .filter(row ->
                         row.signedBy().equals(signedBy) && row.recordedOn().equals(day))
-                .filter(row -> said(mapper.claims(row.id())).equals(said))
+                .filter(row -> said(mapper.claims(row.id()), file).equals(said))
                 .findFirst()
                 .ifPresent(row -> {
                     throw new ConflictException("This record is in already." + NOTHING_SAVED, "", row.id());
                 });
     }
 
-    private static Set<List<String>> said(List<ClaimRow> claims) {
+    private static Set<List<String>> said(List<ClaimRow> claims, CaseFile file) {
         return claims.stream()
                 .map(claim ->
-                        List.of(claim.point(), claim.component(), claim.typed(), String.valueOf(claim.claimedAt())))
+                        List.of(claim.point(), claim.component(), kept(claim, file), String.valueOf(claim.claimedAt())))
                 .collect(Collectors.toSet());
+    }
+
+    /** What a claim says as it is kept today: of a choice the id, by whatever words an earlier version kept it. */
+    static String kept(ClaimRow claim, CaseFile file) {
+        try {
+            return RecordLines.point(claim.point())
+                    .map(file.facts()::asked)
+                    .filter(point -> point.kind() == Point.Kind.CHOICE)
+                    .map(point -> Entry.option(point, claim.typed()).id())
+                    .orElse(claim.typed());
+        } catch (IllegalArgumentException setAside) {
+            return claim.typed();
+        }
     }
 
     private void recorded(ClaimRow claim, RecordRow row, CaseFile file, Person person) {

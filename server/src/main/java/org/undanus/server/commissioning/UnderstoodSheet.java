@@ -131,16 +131,25 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
         for (RecordSheet.Row row : rows) {
             PointKey key = new PointKey(row.line(), row.of());
             Point point = lines.get(key);
-            Optional<String> problem = point == null
-                    ? Optional.of("this installation's record has no line " + row.line() + " of " + row.of() + ".")
-                    : !seen.add(key) ? Optional.of("the line has a value already.") : problem(point, row, file);
-            problem.ifPresent(words -> problems.add("Line " + row.number() + ": " + words));
+            String kept = row.value();
+            try {
+                if (point == null) {
+                    throw new IllegalArgumentException(
+                            "this installation's record has no line " + row.line() + " of " + row.of() + ".");
+                }
+                if (!seen.add(key)) {
+                    throw new IllegalArgumentException("the line has a value already.");
+                }
+                kept = kept(point, row, file);
+            } catch (IllegalArgumentException e) {
+                problems.add("Line " + row.number() + ": " + e.getMessage());
+            }
             claims.add(ClaimRow.unboxed(
                     UUID.randomUUID().toString(),
                     record,
                     row.line(),
                     row.of(),
-                    kept(Optional.ofNullable(point), row, file),
+                    kept,
                     row.readAt()
                             .flatMap(UnderstoodSheet::time)
                             .map(MINUTE::format)
@@ -150,41 +159,28 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
         return claims;
     }
 
-    /** What is kept of a value; as it was written where it cannot be read. */
-    private static String kept(Optional<Point> point, RecordSheet.Row row, CaseFile file) {
-        try {
-            return point.map(line -> Entry.understand(
-                                    line,
-                                    row.value(),
-                                    accuracy(line, row.instrument(), file),
-                                    file.facts().traces())
-                            .kept(row.value()))
-                    .orElse(row.value());
-        } catch (IllegalArgumentException unread) {
-            return row.value();
-        }
-    }
-
-    private static Optional<String> problem(Point point, RecordSheet.Row row, CaseFile file) {
+    /**
+     * What is kept of a value.
+     *
+     * @throws IllegalArgumentException with what cannot be taken
+     */
+    private static String kept(Point point, RecordSheet.Row row, CaseFile file) {
         if (row.readAt().isPresent()
                 && row.readAt().flatMap(UnderstoodSheet::time).isEmpty()) {
-            return Optional.of("a time needs its day, as 2026-09-01 14:05; not \""
+            throw new IllegalArgumentException("a time needs its day, as 2026-09-01 14:05; not \""
                     + row.readAt().get() + "\".");
         }
         if (row.instrument().filter(name -> name.length() > LONGEST_INSTRUMENT).isPresent()) {
-            return Optional.of("an instrument's name has " + LONGEST_INSTRUMENT + " characters at most.");
+            throw new IllegalArgumentException(
+                    "an instrument's name has " + LONGEST_INSTRUMENT + " characters at most.");
         }
-        try {
-            Entry.Understood understood = Entry.understand(
-                    point,
-                    row.value(),
-                    accuracy(point, row.instrument(), file),
-                    file.facts().traces());
-            Entry.requireSaidFromWhere(point, row.value(), understood);
-            return Optional.empty();
-        } catch (IllegalArgumentException e) {
-            return Optional.of(e.getMessage());
-        }
+        Entry.Understood understood = Entry.understand(
+                point,
+                row.value(),
+                accuracy(point, row.instrument(), file),
+                file.facts().traces());
+        Entry.requireSaidFromWhere(point, row.value(), understood);
+        return understood.kept(row.value());
     }
 
     /** By the clock there: of a time with its zone the clock's part, which is what else was written that day. */

@@ -14,6 +14,7 @@ import org.undanus.server.installation.CaseMaterial;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
+import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.store.Remembered;
 import tools.jackson.databind.json.JsonMapper;
@@ -49,11 +50,14 @@ public class SheetLibrary implements CaseMaterial.Sheets {
     public DataSheets sheetsWith(List<SheetRecord> others) {
         Map<String, DataSheet> sheets = new LinkedHashMap<>();
         newest().forEach(v -> sheets.put(v.sheet().model(), v.sheet().sheet()));
-        others.forEach(other -> {
-            other.require(refrigerants.known());
-            sheets.put(other.model(), other.sheet());
-        });
+        others.forEach(other -> sheets.put(other.model(), checked(other)));
         return DataSheets.of(List.copyOf(sheets.values()));
+    }
+
+    /** @throws UnsuitableException naming what cannot be read, contradicts itself or is not known here */
+    private DataSheet checked(SheetRecord sheet) {
+        sheet.require(refrigerants.known());
+        return sheet.sheet();
     }
 
     /** The newest version of every model, by model. */
@@ -102,8 +106,7 @@ public class SheetLibrary implements CaseMaterial.Sheets {
     @Transactional
     public void add(List<SheetRecord> added, String by, Instant at) {
         for (SheetRecord sheet : added) {
-            sheet.require(refrigerants.known());
-            sheet.sheet();
+            checked(sheet);
             List<SheetRow> kept = mapper.of(sheet.model());
             if (kept.isEmpty()) {
                 keep(sheet, 1, by, at);
@@ -125,8 +128,7 @@ public class SheetLibrary implements CaseMaterial.Sheets {
     public List<String> revise(List<SheetRecord> revisions, String by, Instant at) {
         List<String> revised = new ArrayList<>();
         for (SheetRecord sheet : revisions) {
-            sheet.require(refrigerants.known());
-            sheet.sheet();
+            checked(sheet);
             List<SheetRow> kept = mapper.of(sheet.model());
             boolean same = !kept.isEmpty()
                     && version(kept.get(kept.size() - 1)).sheet().equals(sheet);

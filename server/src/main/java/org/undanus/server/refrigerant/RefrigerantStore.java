@@ -28,10 +28,13 @@ public class RefrigerantStore {
         this.transactions = transactions;
     }
 
+    /** One that was brought before it shipped gives way: what ships is the same everywhere. */
     private Refrigerants read() {
         Refrigerants all = Refrigerants.SHIPPED;
         for (RefrigerantRow row : mapper.all()) {
-            all = all.with(row.content());
+            if (!Refrigerants.ships(row.name())) {
+                all = all.with(row.content());
+            }
         }
         return all;
     }

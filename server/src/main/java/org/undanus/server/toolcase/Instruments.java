@@ -95,6 +95,12 @@ public class Instruments {
         return new Kept(json.readValue(row.content(), InstrumentRecord.class), row.version());
     }
 
+    /** @throws UnsuitableException naming what cannot be read, contradicts itself or is not known here */
+    private void check(InstrumentRecord instrument) {
+        instrument.require(refrigerants.known());
+        instrument.instrument();
+    }
+
     private InstrumentRow needed(String id) {
         InstrumentRow row = mapper.find(id);
         if (row == null) {
@@ -111,8 +117,7 @@ public class Instruments {
     @Transactional
     public void add(List<InstrumentRecord> instruments, String by) {
         for (InstrumentRecord instrument : instruments) {
-            instrument.require(refrigerants.known());
-            instrument.instrument();
+            check(instrument);
             String content = json.writeValueAsString(instrument);
             InstrumentRow row = mapper.find(instrument.id());
             if (row == null) {
@@ -136,8 +141,7 @@ public class Instruments {
      */
     @Transactional
     public Kept change(InstrumentRecord instrument, int version, String by) {
-        instrument.require(refrigerants.known());
-        instrument.instrument();
+        check(instrument);
         InstrumentRow before = needed(instrument.id());
         if (!kept(before).instrument().kind().equals(instrument.kind())) {
             throw new UnsuitableException("kind", "An instrument's kind stays what it is. Enter another instrument.");
