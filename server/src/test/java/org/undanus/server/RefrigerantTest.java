@@ -6,8 +6,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.undanus.server.journal.JournalCheck;
 
 /** Refrigerants that ship, and files that are brought in. */
@@ -73,6 +75,28 @@ class RefrigerantTest {
             assertThat(empty.bean(JournalCheck.class).run().sound()).isTrue();
         } finally {
             empty.stop();
+        }
+    }
+
+    /** It was brought to an earlier version that had none of it: nothing stands still for it. */
+    @Test
+    void oneThatShipsByNowGivesWayToWhatShips() {
+        TestServer later = TestServer.empty();
+        later.start();
+        try {
+            new JdbcTemplate(later.bean(DataSource.class))
+                    .update(
+                            "INSERT INTO refrigerant (name, content, added_by, added_at)"
+                                    + " VALUES ('R32', ?, 'lead', CURRENT_TIMESTAMP)",
+                            file().replace("R9932", "R32"));
+            Client lead = later.firstLead();
+            bring(lead, file()).expect(201);
+            assertThat(lead.get("/api/refrigerants").expect(200).json().path("refrigerants"))
+                    .extracting(each -> each.path("name").asString())
+                    .contains("R9932")
+                    .containsOnlyOnce("R32");
+        } finally {
+            later.stop();
         }
     }
 
