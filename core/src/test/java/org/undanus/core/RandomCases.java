@@ -43,9 +43,9 @@ import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
 
 /** Cases with random units, sites, sheets and readings. The same random gives the same case. */
 public final class RandomCases {

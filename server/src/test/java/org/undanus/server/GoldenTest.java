@@ -1,5 +1,6 @@
 package org.undanus.server;
 
+import org.undanus.core.quantity.Amount;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
@@ -16,8 +17,8 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
 import org.undanus.server.installation.CaseFiles;
@@ -61,7 +62,7 @@ class GoldenTest {
                         + held.limit().bound().words() + " "
                         + QuantityFormat.SI.format(held.limit().value()) + (held.binds() ? "*" : ""))
                 .collect(Collectors.joining(", "));
-        return Text.of("{}", Text.Amount.of(c.dimension(), c.measured(), c.resolution())) + " against " + limits;
+        return Text.of("{measured}", Amount.of(c.dimension(), c.measured(), c.resolution())) + " against " + limits;
     }
 
     @Test

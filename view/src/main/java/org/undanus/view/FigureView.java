@@ -13,7 +13,7 @@ import org.undanus.core.drawing.Sheet;
 import org.undanus.core.drawing.Standing;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
 
 /**

@@ -12,7 +12,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.MarginBar;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.Deferral;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.station.Walk;

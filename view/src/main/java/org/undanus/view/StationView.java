@@ -23,7 +23,7 @@ import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WhatNext;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
 
 /**

@@ -24,7 +24,7 @@ import org.undanus.core.installation.Site;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.rules.ShippedRuleBooks;

@@ -10,8 +10,8 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Every line that both the record has and others read: whether the two can be of the same thing, each on its day. */
 final class AgainstOwn implements Check {
@@ -53,10 +53,11 @@ final class AgainstOwn implements Check {
         boolean open =
                 ABOUT.settings().stream().anyMatch(setting -> !paper.rules().decides(setting));
         if (open || point.kind() == Point.Kind.LIST || point.kind() == Point.Kind.CURVE) {
-            return Found.cannotTell(ABOUT, subject, Text.of("{}: no two courses are compared.", point.title()));
+            return Found.cannotTell(ABOUT, subject, Text.of("{point}: no two courses are compared.", point.title()));
         }
         if (point.during().isPresent() && !sameMode(paper)) {
-            return Found.cannotTell(ABOUT, subject, Text.of("{}: the machine ran in another mode.", point.title()));
+            return Found.cannotTell(
+                    ABOUT, subject, Text.of("{point}: the machine ran in another mode.", point.title()));
         }
         if (claim.measured().isEmpty() || !(own.value() instanceof Value.Measured read)) {
             boolean same = claim.said().strip().equalsIgnoreCase(own.said().strip());
@@ -64,7 +65,7 @@ final class AgainstOwn implements Check {
                     ABOUT,
                     subject,
                     new Doubt(same ? 1 : paper.number(AuditSettings.SLIP).orElseThrow()),
-                    Text.of("{}: read {}; the record says {}.", point.title(), own.said(), claim.said()),
+                    Text.of("{point}: read {own}; the record says {claim}.", point.title(), own.said(), claim.said()),
                     List.of(claim.key()));
         }
         Value.Measured claimed = claim.measured().get();
@@ -79,7 +80,11 @@ final class AgainstOwn implements Check {
                         ABOUT,
                         subject,
                         u > 0 ? Doubt.twoSided(off / u) : new Doubt(off == 0 ? 1 : 0),
-                        Text.of("{}: read {}; the record says {}.", point.title(), read.quantity(), claimed.quantity()),
+                        Text.of(
+                                "{point}: read {read}; the record says {claimed}.",
+                                point.title(),
+                                read.quantity(),
+                                claimed.quantity()),
                         List.of(claim.key()))
                 .drawn(
                         read.quantity().dimension(),

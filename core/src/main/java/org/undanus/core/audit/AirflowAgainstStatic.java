@@ -11,9 +11,9 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.VolumeFlow;
+import org.undanus.core.words.Text;
 
 /** Whether the airflow is what the fan moves against the static pressure that is claimed. */
 final class AirflowAgainstStatic implements Check {
@@ -60,7 +60,7 @@ final class AirflowAgainstStatic implements Check {
                         unit.id(),
                         Doubt.twoSided((claimed.quantity().si() - table.get().value()) / u),
                         Text.of(
-                                "At these static pressures the maker's table gives {}; the record says {}.",
+                                "At these static pressures the maker's table gives {table}; the record says {claimed}.",
                                 VolumeFlow.ofCubicMetresPerSecond(table.get().value()),
                                 claimed.quantity()),
                         List.of(

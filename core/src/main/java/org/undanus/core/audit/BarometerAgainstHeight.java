@@ -10,8 +10,8 @@ import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Whether the air pressure is that of the height. */
 final class BarometerAgainstHeight implements Check {
@@ -49,7 +49,7 @@ final class BarometerAgainstHeight implements Check {
                         PointKey.SYSTEM,
                         Doubt.twoSided((read - height) / u),
                         Text.of(
-                                "At {} the air has {}; the record says {}.",
+                                "At {elevation} the air has {absolutePressure}; the record says {claimed}.",
                                 paper.facts().site().elevation(),
                                 Dimension.ABSOLUTE_PRESSURE.of(height),
                                 claimed.get().quantity()),

@@ -18,8 +18,8 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Whether what left the cylinder is what lines of this length ask for. */
 final class ChargeAgainstLength implements Check {
@@ -83,7 +83,7 @@ final class ChargeAgainstLength implements Check {
                         unit.id(),
                         Doubt.twoSided((added - asked) / u),
                         Text.of(
-                                "Lines of {} ask for {} beyond the factory charge; by its weights {} left the cylinder.",
+                                "Lines of {length} ask for {asked} beyond the factory charge; by its weights {added} left the cylinder.",
                                 Length.ofMetres(length),
                                 Mass.ofKilograms(asked),
                                 Mass.ofKilograms(added)),

@@ -19,8 +19,8 @@ import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.LiquidFlow;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Whether the water caught is what the air lost on its way through the coil. */
 final class CondensateAgainstAir implements Check {
@@ -70,7 +70,7 @@ final class CondensateAgainstAir implements Check {
                         unit.id(),
                         Doubt.twoSided((caught.quantity().si() - expected.value()) / u),
                         Text.of(
-                                "The air lost {}; the record says that {} were caught.",
+                                "The air lost {expected}; the record says that {caught} were caught.",
                                 LiquidFlow.ofCubicMetresPerSecond(Math.max(0, expected.value())),
                                 caught.quantity()),
                         Paper.keys(unit, CONDENSATE, AIRFLOW, RETURN_DRY, RETURN_WET, SUPPLY_DRY, SUPPLY_WET))

@@ -9,8 +9,8 @@ import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** Whether the small ups and downs of one course are those of another, shifted in time or scaled. */
 final class CopiedCourse implements JobCheck {
@@ -75,7 +75,7 @@ final class CopiedCourse implements JobCheck {
 
     private static JobFound found(Rough one, Rough other, double chance) {
         Text because = Text.of(
-                "What {} readings show beside their smooth course goes up and down as on {}.",
+                "What {length} readings show beside their smooth course goes up and down as on {reference}.",
                 one.left().length,
                 other.record().reference());
         return JobFound.copied(

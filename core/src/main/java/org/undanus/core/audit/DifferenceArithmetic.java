@@ -7,8 +7,8 @@ import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Whether a difference of temperatures is that of the two written beside it: superheat, subcooling, temperature split. */
 final class DifferenceArithmetic implements Check {
@@ -94,7 +94,7 @@ final class DifferenceArithmetic implements Check {
                         unit.id(),
                         Doubt.twoSided((claimed.quantity().si() - expected) / u),
                         Text.of(
-                                "{} less {} is {}; the record says {}.",
+                                "{high} less {low} is {temperatureDifference}; the record says {claimed}.",
                                 high.quantity(),
                                 low.quantity(),
                                 Dimension.TEMPERATURE_DIFFERENCE.of(expected),

@@ -16,8 +16,8 @@ import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Whether the electricity taken could have moved the heat that airflow and split claim, even in the best machine there can be. */
 final class EnergyBalance implements Check {
@@ -87,7 +87,7 @@ final class EnergyBalance implements Check {
                         unit.id(),
                         Doubt.beyond((heat.value() - most.value()) / u),
                         Text.of(
-                                "Airflow and split make {}; with {} and {} the best machine there can be moves {}.",
+                                "Airflow and split make {heat}; with {volts} and {amperes} the best machine there can be moves {most}.",
                                 Power.ofWatts(heat.value()),
                                 volts.get().quantity(),
                                 amperes.get().quantity(),

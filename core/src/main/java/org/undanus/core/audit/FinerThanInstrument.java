@@ -8,7 +8,7 @@ import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.AuditSettings;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Whether a value has more digits than the instrument it names shows. */
 final class FinerThanInstrument implements Check {
@@ -65,7 +65,7 @@ final class FinerThanInstrument implements Check {
             if (value.get().resolution() < step.get() * CLEARLY && between(value.get(), step.get())) {
                 finer.add(claim.key());
                 first = first.or(() -> Optional.of(Text.of(
-                        "{} was written; {} does not show such digits.",
+                        "{typed} was written; {instrument} does not show such digits.",
                         claim.typed(),
                         instrument.get().title())));
             }
@@ -79,7 +79,8 @@ final class FinerThanInstrument implements Check {
                 ABOUT,
                 PointKey.SYSTEM,
                 new Doubt(Math.pow(slip.get(), finer.size())),
-                first.orElseGet(() -> Text.of("{} values are as coarse as their instruments show.", looked.size())),
+                first.orElseGet(
+                        () -> Text.of("{looked} values are as coarse as their instruments show.", looked.size())),
                 finer.isEmpty() ? looked : finer));
     }
 }

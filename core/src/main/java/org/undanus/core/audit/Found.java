@@ -5,8 +5,8 @@ import java.util.Optional;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /**
  * What a check came to.

@@ -22,7 +22,7 @@ import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Whether, in cooling, heat goes from warm to cold everywhere: no coil cools below what cools it. */
 final class HeatFlowsDown implements Check {
@@ -86,8 +86,8 @@ final class HeatFlowsDown implements Check {
                         doubt,
                         Text.of(
                                 worst.wrong() > 0
-                                        ? "{}: {}. {}: {}. In cooling the first is never the colder."
-                                        : "{}: {}. {}: {}. So it goes in cooling.",
+                                        ? "{warm}: {high}. {cold}: {low}. In cooling the first is never the colder."
+                                        : "{warm}: {high}. {cold}: {low}. So it goes in cooling.",
                                 worst.order().warm().title(),
                                 worst.high().quantity(),
                                 worst.order().cold().title(),

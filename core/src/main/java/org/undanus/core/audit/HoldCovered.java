@@ -9,8 +9,8 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Whether the readings of a hold reach over the time that is claimed for it. */
 final class HoldCovered implements Check {
@@ -50,7 +50,7 @@ final class HoldCovered implements Check {
                         line.id(),
                         Doubt.beyond((claimed - covered) / u),
                         Text.of(
-                                "Readings reach over {}; the record says that it was held for {}.",
+                                "Readings reach over {covered}; the record says that it was held for {claimed}.",
                                 Duration.ofSeconds(covered),
                                 Duration.ofSeconds(claimed)),
                         Paper.keys(line, HOLD_TIME, PRESSURE_READINGS))

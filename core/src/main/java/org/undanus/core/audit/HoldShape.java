@@ -12,7 +12,8 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Subject;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Amount;
+import org.undanus.core.words.Text;
 
 /** Whether readings written down one after another scatter as much as their own digits make them. */
 final class HoldShape implements Check {
@@ -92,11 +93,11 @@ final class HoldShape implements Check {
                 line.id(),
                 doubt,
                 Text.of(
-                        "{} readings lie within {} of one line, on the mean; rounded to {} they would by about {}.",
+                        "{size} readings lie within {dimension} of one line, on the mean; rounded to {dimension2} they would by about {dimension3}.",
                         size,
-                        new Text.Amount(written.dimension().of(root(squares, size) * step), step / 100, 0),
-                        new Text.Amount(written.dimension().of(step), step, 0),
-                        new Text.Amount(written.dimension().of(step / Math.sqrt(12)), step / 100, 0)),
+                        new Amount(written.dimension().of(root(squares, size) * step), step / 100, 0),
+                        new Amount(written.dimension().of(step), step, 0),
+                        new Amount(written.dimension().of(step / Math.sqrt(12)), step / 100, 0)),
                 Paper.keys(line, readings));
     }
 

@@ -8,8 +8,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** Whether last digits come up about equally often, as those of readings do that vary by many steps. */
 final class LastDigits implements JobCheck {
@@ -111,7 +111,7 @@ final class LastDigits implements JobCheck {
                         PointKey.SYSTEM,
                         new Doubt(Math.max(0, tally.chance())),
                         Text.of(
-                                "{}: of {} numbers {} end in {}; about {} would.",
+                                "{title}: of {count} numbers {words} end in {commonest}; about {count2} would.",
                                 title,
                                 tally.count,
                                 tally.digits[tally.commonest()],

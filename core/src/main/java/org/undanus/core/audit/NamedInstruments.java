@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.judgement.AuditSettings;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Whether the instruments that a record names were there and in calibration on its day. */
 final class NamedInstruments implements Check {
@@ -55,9 +55,9 @@ final class NamedInstruments implements Check {
                 PointKey.SYSTEM,
                 new Doubt(Math.pow(slip.get(), out.size())),
                 out.isEmpty()
-                        ? Text.of("{} named, each in calibration on that day.", named.size())
+                        ? Text.of("{named} named, each in calibration on that day.", named.size())
                         : Text.of(
-                                "{} was not in calibration on {}.",
+                                "{out} was not in calibration on {on}.",
                                 out.get(0).title(),
                                 paper.record().on()),
                 (out.isEmpty() ? named.keySet().stream().toList() : out)

@@ -6,7 +6,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.judgement.AuditSettings;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Whether the editions of standards that a record names were out on its day: a designation ends in the year of its edition. */
 final class NamedStandards implements Check {
@@ -53,7 +53,7 @@ final class NamedStandards implements Check {
                 later.isEmpty()
                         ? Text.of("Every edition named was out by then.")
                         : Text.of(
-                                "{} was not out on {}.",
+                                "{group} was not out on {on}.",
                                 later.get(0).group().strip(),
                                 paper.record().on()),
                 List.of(named.get().key())));

@@ -18,7 +18,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Whether the steps of the work follow each other as they have to. */
 final class OrderOfWork implements Check {
@@ -77,8 +77,8 @@ final class OrderOfWork implements Check {
                 doubt,
                 Text.of(
                         worst > 0
-                                ? "{}: {}. {}: {}. The first has to come before the second."
-                                : "{}: {}. {}: {}. They follow each other as they have to.",
+                                ? "{late}: {at}. {early}: {at2}. The first has to come before the second."
+                                : "{late}: {at}. {early}: {at2}. They follow each other as they have to.",
                         late.orElseThrow().point().title(),
                         MINUTE.format(late.get().at()),
                         early.orElseThrow().point().title(),

@@ -28,9 +28,9 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** A record laid on the table beside its installation, the inspector's own readings and the rule book. */
 final class Paper {

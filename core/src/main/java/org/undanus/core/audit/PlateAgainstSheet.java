@@ -13,7 +13,7 @@ import org.undanus.core.installation.SheetValue;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Whether what a record copies from the plate is what the maker's sheet says of that model. */
 final class PlateAgainstSheet implements Check {
@@ -58,7 +58,7 @@ final class PlateAgainstSheet implements Check {
                 if (apart > claimed.get().resolution() / 2 * (1 + 1e-9)) {
                     other.add(RecordLines.key(point, unit.id()));
                     first = first.or(() -> Optional.of(Text.of(
-                            "{}: the sheet of {} says {}; the record says {}.",
+                            "{point}: the sheet of {model} says {given}; the record says {claimed}.",
                             point.title(),
                             sheet.get().model(),
                             given.get(),
@@ -74,7 +74,7 @@ final class PlateAgainstSheet implements Check {
             if (!refrigerant.equals(listed)) {
                 other.add(RecordLines.key(PlatePoints.REFRIGERANT, unit.id()));
                 first = Optional.of(Text.of(
-                        "The sheet of {} says {}; the record says {}.",
+                        "The sheet of {model} says {listed}; the record says {refrigerant}.",
                         sheet.get().model(),
                         listed.get(),
                         refrigerant.get()));
@@ -90,7 +90,7 @@ final class PlateAgainstSheet implements Check {
                 ABOUT,
                 unit.id(),
                 new Doubt(Math.pow(paper.number(AuditSettings.SLIP).orElseThrow(), other.size())),
-                first.orElseGet(() -> Text.of("{} figures are those of the sheet.", compared.size())),
+                first.orElseGet(() -> Text.of("{compared} figures are those of the sheet.", compared.size())),
                 other.isEmpty() ? compared : other);
     }
 }

@@ -10,8 +10,8 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Whether power taken is no more than voltage times current. */
 final class PowerOfCurrent implements Check {
@@ -53,7 +53,7 @@ final class PowerOfCurrent implements Check {
                         unit.id(),
                         Doubt.beyond((power.value() - apparent.value()) / u),
                         Text.of(
-                                "Voltage times current is {}; the record says that {} were taken.",
+                                "Voltage times current is {apparent}; the record says that {power} were taken.",
                                 Power.ofWatts(apparent.value()),
                                 Power.ofWatts(power.value())),
                         Paper.keys(unit, POWER, VOLTAGE, CURRENT))

@@ -13,11 +13,12 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Whether a test pressure followed its temperature, as shut-in nitrogen does. A pressure may fall by a leak; it does not rise by one. */
 final class PressureHold implements Check {
@@ -78,14 +79,14 @@ final class PressureHold implements Check {
         boolean higher = off > 0;
         Text because = Text.of(
                 stood
-                        ? "From {} to {} nitrogen goes from {} to {}; the record says that it stood at {}."
+                        ? "From {before} to {after} nitrogen goes from {first} to {gaugePressure}; the record says that it stood at {last}."
                         : higher
-                                ? "From {} to {} nitrogen goes from {} to {}; the record says {}."
-                                : "From {} to {} nitrogen goes from {} to {}; the record says {}: a loss is judged elsewhere.",
+                                ? "From {before} to {after} nitrogen goes from {first} to {gaugePressure}; the record says {last}."
+                                : "From {before} to {after} nitrogen goes from {first} to {gaugePressure}; the record says {last}: a loss is judged elsewhere.",
                 before.quantity(),
                 after.quantity(),
                 first.quantity(),
-                new Text.Amount(Dimension.GAUGE_PRESSURE.of(expected.value()), last.resolution(), 2 * u),
+                new Amount(Dimension.GAUGE_PRESSURE.of(expected.value()), last.resolution(), 2 * u),
                 last.quantity());
         Doubt doubt = stood ? Doubt.twoSided(off) : Doubt.beyond(off);
         return Found.weighed(

@@ -15,8 +15,8 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Volume;
+import org.undanus.core.words.Text;
 
 /** Whether this pump could have drawn this volume down in the time that is claimed, even dry and tight. */
 final class PullDownTime implements Check {
@@ -74,7 +74,7 @@ final class PullDownTime implements Check {
                         line.id(),
                         Doubt.beyond((least - claimed) / u),
                         Text.of(
-                                "Dry and tight, {} down to {} takes this pump {} at least; the record says {}.",
+                                "Dry and tight, {cubicMetres} down to {absolutePressure} takes this pump {least} at least; the record says {claimed}.",
                                 Volume.ofCubicMetres(volume.get().cubicMetres()),
                                 Dimension.ABSOLUTE_PRESSURE.of(reached),
                                 Duration.ofSeconds(least),

@@ -14,7 +14,7 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Whether the machine can have run as long as is claimed before its readings were taken. */
 final class RunningAgainstClock implements Check {
@@ -63,8 +63,8 @@ final class RunningAgainstClock implements Check {
                         Doubt.beyond((claimed.get() - passed) / u),
                         Text.of(
                                 passed < 0
-                                        ? "It was read {} before it was started; the record says that it had run for {}."
-                                        : "From start to reading {} passed; the record says that it had run for {}.",
+                                        ? "It was read {passed} before it was started; the record says that it had run for {claimed}."
+                                        : "From start to reading {passed} passed; the record says that it had run for {claimed}.",
                                 Duration.ofSeconds(Math.abs(passed)),
                                 Duration.ofSeconds(claimed.get())),
                         Stream.concat(

@@ -14,8 +14,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** Whether records of different jobs agree in more numbers than work at different places and in different weather brings about. */
 abstract class SameNumbers implements JobCheck {
@@ -123,7 +123,11 @@ abstract class SameNumbers implements JobCheck {
             Coincidence.Match match,
             Doubt doubt) {
         Text because = Text.of(
-                "{} of {} {} are the same as on {}.", match.same(), match.compared(), called(), other.reference());
+                "{same} of {compared} {called} are the same as on {reference}.",
+                match.same(),
+                match.compared(),
+                called(),
+                other.reference());
         Map<PointKey, Coincidence.Written> own = numbers(record, steps);
         Map<PointKey, Coincidence.Written> there = numbers(other, steps);
         List<PointKey> same = own.keySet().stream()

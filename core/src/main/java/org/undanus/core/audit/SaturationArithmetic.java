@@ -18,11 +18,12 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Whether a saturation temperature is that of the pressure beside it. Two, for the two sides. */
 final class SaturationArithmetic implements Check {
@@ -93,7 +94,7 @@ final class SaturationArithmetic implements Check {
                         unit.id(),
                         doubt,
                         Text.of(
-                                "At {} {} {} at {}; the record says {}.",
+                                "At {read} {refrigerant} {words} at {amount}; the record says {claimed}.",
                                 read.quantity(),
                                 refrigerant.get().name(),
                                 dew ? "condenses" : "boils",
@@ -107,8 +108,8 @@ final class SaturationArithmetic implements Check {
                 .explained(mistake(paper, read, claimed, refrigerant.get()));
     }
 
-    private static Text.Amount amount(Uncertain kelvin) {
-        return Text.Amount.of(Dimension.TEMPERATURE, Uncertain.exact(kelvin.value()), 0.1);
+    private static Amount amount(Uncertain kelvin) {
+        return Amount.of(Dimension.TEMPERATURE, Uncertain.exact(kelvin.value()), 0.1);
     }
 
     /** Of the digits of both, and of two good tables. */
@@ -138,10 +139,10 @@ final class SaturationArithmetic implements Check {
                                 right,
                                 paper.air(),
                                 !dew,
-                                Text.of("It fits the {} point instead.", dew ? "bubble" : "dew"))),
+                                Text.of("It fits the {words} point instead.", dew ? "bubble" : "dew"))),
                 paper.refrigerants().all().filter(other -> !other.equals(right)).flatMap(other -> Stream.of(
                                 paper.air(), SEA_LEVEL)
-                        .map(air -> new Way(other, air, dew, Text.of("It fits a table of {}.", other.name())))));
+                        .map(air -> new Way(other, air, dew, Text.of("It fits a table of {other}.", other.name())))));
         double asWritten = new Way(right, paper.air(), dew, Text.of("")).off(read, claimed, paper);
         return ways.filter(way -> way.off(read, claimed, paper) < Math.min(CLOSE, asWritten - CLOSE))
                 .min(Comparator.comparingDouble(way -> way.off(read, claimed, paper)))

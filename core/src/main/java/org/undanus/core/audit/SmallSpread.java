@@ -9,8 +9,8 @@ import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** Whether a line that follows the weather varies by less, from job to job, than its own digits make it. */
 final class SmallSpread implements JobCheck {
@@ -80,7 +80,7 @@ final class SmallSpread implements JobCheck {
                         PointKey.SYSTEM,
                         new Doubt(Math.min(1, Math.max(0, chance))),
                         Text.of(
-                                "{}: on {} jobs about {}, with hardly more spread than its last digit.",
+                                "{point}: on {values} jobs about {dimension}, with hardly more spread than its last digit.",
                                 point.title(),
                                 values.size(),
                                 values.get(0).quantity().dimension().of(mean)),

@@ -18,9 +18,9 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Whether the split is what the rated coil makes of the airflow that is claimed, in the air that is claimed. */
 final class SplitAgainstAirflow implements Check {
@@ -71,7 +71,8 @@ final class SplitAgainstAirflow implements Check {
                             unit.id(),
                             Text.of("No rated capacity is known, or this airflow is far from the rated.")));
         } catch (IllegalArgumentException noSuchAir) {
-            return Found.cannotTell(ABOUT, unit.id(), Text.of("There is no such air: {}.", noSuchAir.getMessage()));
+            return Found.cannotTell(
+                    ABOUT, unit.id(), Text.of("There is no such air: {noSuchAir}.", noSuchAir.getMessage()));
         }
     }
 
@@ -89,7 +90,7 @@ final class SplitAgainstAirflow implements Check {
                         unit.id(),
                         Doubt.twoSided((claimed - expected) / u),
                         Text.of(
-                                "At this airflow the rated coil makes a split of {}; the record says {}.",
+                                "At this airflow the rated coil makes a split of {expected}; the record says {claimed}.",
                                 TemperatureDifference.ofKelvin(expected),
                                 TemperatureDifference.ofKelvin(claimed)),
                         Paper.keys(unit, AIRFLOW, RETURN_DRY, RETURN_WET, SUPPLY_DRY))

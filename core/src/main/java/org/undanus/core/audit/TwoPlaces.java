@@ -13,8 +13,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.judgement.AuditSettings;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** Whether who signed was at two buildings closer in time than the way between them. */
 final class TwoPlaces implements JobCheck {
@@ -101,7 +101,7 @@ final class TwoPlaces implements JobCheck {
                         clash.here().record().id(),
                         Doubt.beyond(clash.deviations(u)),
                         Text.of(
-                                "{} signed for {} at {} and for {} at {}.",
+                                "{signedBy} signed for {building} at {at} and for {building2} at {at2}.",
                                 clash.here().record().signedBy(),
                                 clash.here().record().building(),
                                 MINUTE.format(clash.here().at()),

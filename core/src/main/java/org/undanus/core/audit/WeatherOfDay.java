@@ -9,7 +9,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.AuditSettings;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Whether the air outdoors lies within the weather of that day. */
 final class WeatherOfDay implements Check {
@@ -60,7 +60,7 @@ final class WeatherOfDay implements Check {
                         subject.get().id(),
                         doubt,
                         Text.of(
-                                "That day had {} to {}; the record says {}.",
+                                "That day had {coldest} to {warmest}; the record says {read}.",
                                 day.get().coldest(),
                                 day.get().warmest(),
                                 read.quantity()),

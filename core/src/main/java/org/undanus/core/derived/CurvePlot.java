@@ -19,8 +19,8 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /** A curve over time as a chart: its samples with every spike, what was done meanwhile, and levels it is held against. */
 public final class CurvePlot {
@@ -110,7 +110,7 @@ public final class CurvePlot {
                         double y = up(unit.toSi(value.doubleValue()));
                         axis.line(Role.GRID, Place.of(0, y), Place.of(1, y))
                                 .words(
-                                        Text.of(value.toPlainString() + " " + unit.symbol()),
+                                        Text.of("{value} {unit}", value.toPlainString(), unit.symbol()),
                                         Place.of(0, y),
                                         Weight.QUIET,
                                         Side.LEFT);
@@ -120,7 +120,7 @@ public final class CurvePlot {
         for (double at = Math.ceil(from / step) * step; at <= until + 1e-9; at += step) {
             drawing.line(Role.OUTLINE, Place.of(across(at), 0), Place.of(across(at), -0.02))
                     .words(
-                            Text.of("{}", Duration.ofSeconds(at)),
+                            Text.of("{at}", Duration.ofSeconds(at)),
                             Place.of(across(at), -0.02),
                             Weight.QUIET,
                             Side.BELOW);
@@ -306,7 +306,8 @@ public final class CurvePlot {
     /** All that was done meanwhile. */
     public CurvePlot marks(Marks done) {
         done.marks()
-                .forEach(each -> mark(each.seconds(), Text.of("{}", each.act().title())));
+                .forEach(
+                        each -> mark(each.seconds(), Text.of("{act}", each.act().title())));
         return this;
     }
 

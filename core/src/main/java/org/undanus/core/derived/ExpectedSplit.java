@@ -12,15 +12,16 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Step;
 import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The split this pair of units should show at this site: rating from the sheet's listing of the pair, else from the plate,
@@ -88,7 +89,8 @@ public record ExpectedSplit(
     private static ExpectedSplit of(
             Examination x, Optional<DataSheet.Pair> pair, Quantity capacity, String capacitySource, String document) {
         List<Step> steps = new ArrayList<>();
-        steps.add(new Step("Rated cooling capacity", "", Text.of("{}", Power.ofWatts(capacity.si())), capacitySource));
+        steps.add(new Step(
+                "Rated cooling capacity", "", Text.of("{capacity}", Power.ofWatts(capacity.si())), capacitySource));
 
         Optional<VolumeFlow> sheetFlow = pair.flatMap(DataSheet.Pair::airflow);
         double ratedFlow =
@@ -96,7 +98,7 @@ public record ExpectedSplit(
         steps.add(new Step(
                 "Rated airflow",
                 sheetFlow.isPresent() ? "" : "rule book figure per ton",
-                Text.of("{}", VolumeFlow.ofCubicMetresPerSecond(ratedFlow)),
+                Text.of("{ratedFlow}", VolumeFlow.ofCubicMetresPerSecond(ratedFlow)),
                 sheetFlow.isPresent()
                         ? document
                         : x.rules().setting(AIRFLOW_PER_TON).source()));
@@ -106,7 +108,7 @@ public record ExpectedSplit(
         steps.add(new Step(
                 "Sensible ratio at rating",
                 "",
-                Text.of("{}", Ratio.ofFraction(ratio)),
+                Text.of("{ratio}", Ratio.ofFraction(ratio)),
                 sheetRatio.isPresent()
                         ? document
                         : x.rules().setting(SENSIBLE_RATIO).source()));
@@ -121,10 +123,11 @@ public record ExpectedSplit(
                         : found.estimates().isEmpty()
                                 ? "as rated, by volume"
                                 : "as rated: " + found.named() + " disagree, and none of them is taken",
-                Text.of("{}", Text.Amount.of(Dimension.VOLUME_FLOW, airflow, 0)),
+                Text.of("{airflow}", Amount.of(Dimension.VOLUME_FLOW, airflow, 0)),
                 ""));
         AbsolutePressure atmosphere = x.facts().site().atmosphere();
-        steps.add(new Step("Air pressure at the site", "standard atmosphere", Text.of("{}", atmosphere), "ISO 2533"));
+        steps.add(new Step(
+                "Air pressure at the site", "standard atmosphere", Text.of("{atmosphere}", atmosphere), "ISO 2533"));
 
         CoolingCoil coil = new CoolingCoil(
                 new CoolingCoil.Rating(capacity.si(), ratedFlow, ratio),

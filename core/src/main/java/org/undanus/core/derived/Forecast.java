@@ -11,7 +11,7 @@ import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /**
  * The coming days' weather as somebody forecast it: {@code 2026-11-28 4 °C to 12 °C, 2026-11-29 -2 °C to 6 °C}.
@@ -44,7 +44,7 @@ public record Forecast(List<Day> days) implements Notation.Listing {
 
     @Override
     public Text summary() {
-        return Text.of("{} days from {}", days.size(), days.get(0).date);
+        return Text.of("{days} days from {date}", days.size(), days.get(0).date);
     }
 
     private static final class Written extends PartByPart<Day, Forecast> {

@@ -11,8 +11,8 @@ import java.util.Optional;
 import java.util.Set;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * What stands in the gas pipe before an appliance, in the direction of flow: {@code pipe, valve, union, connector, drip leg, cabinet,
@@ -85,7 +85,7 @@ public record GasTrain(List<Part> parts) implements Notation.Listing {
 
     @Override
     public Text summary() {
-        return Text.of("{} parts to the control", parts.size());
+        return Text.of("{parts} parts to the control", parts.size());
     }
 
     private static final class Written implements Notation {

@@ -13,8 +13,8 @@ import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * What was done while a curve ran: {@code 0 min pump on, 25 min isolated, 40 min stopped}, counted from the curve's first sample.
@@ -87,7 +87,7 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
     @Override
     public Text summary() {
         return Text.of(
-                "{}",
+                "{marks}",
                 marks.stream()
                         .map(mark -> mark.act.title() + " " + Duration.ofSeconds(mark.seconds))
                         .collect(Collectors.joining(", ")));

@@ -7,8 +7,8 @@ import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.LiquidFlow;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * What a condensate pump moves at each lift, from its label or sheet: {@code 0 m: 20 L/h, 2 m: 14 L/h, 4 m: 8 L/h}.
@@ -46,7 +46,7 @@ public record PumpCurve(List<Point> points) implements Notation.Listing {
         Point first = points.get(0);
         Point last = points.get(points.size() - 1);
         return Text.of(
-                "{} at {} to {} at {}",
+                "{flow} at {lift} to {flow2} at {lift2}",
                 LiquidFlow.ofCubicMetresPerSecond(first.flow),
                 Length.ofMetres(first.lift),
                 LiquidFlow.ofCubicMetresPerSecond(last.flow),

@@ -7,12 +7,13 @@ import java.util.regex.Pattern;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.Outline;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * A curve written by hand, as most records have it: {@code 14:05 480 psig, 14:35 481, 15:05 481}. A time, then what the gauge showed;
@@ -29,11 +30,11 @@ public record Readings(Dimension dimension, Outline outline, double resolution) 
     public Text summary() {
         int last = outline.size() - 1;
         return Text.of(
-                "{} readings in {}, {} to {}",
+                "{outline} readings in {lasting}, {mean} to {mean2}",
                 outline.size(),
                 Duration.ofSeconds(outline.lasting()),
-                new Text.Amount(dimension.of(outline.mean(0)), resolution, 0),
-                new Text.Amount(dimension.of(outline.mean(last)), resolution, 0));
+                new Amount(dimension.of(outline.mean(0)), resolution, 0),
+                new Amount(dimension.of(outline.mean(last)), resolution, 0));
     }
 
     /** How such a curve is written. */

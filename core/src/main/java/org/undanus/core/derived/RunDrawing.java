@@ -13,7 +13,7 @@ import org.undanus.core.drawing.Role;
 import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** A run unrolled as an elevation to scale: its beginning on the left, every piece a thing that can be taken in hand. */
 public final class RunDrawing {
@@ -85,7 +85,7 @@ public final class RunDrawing {
             case STRAIGHT -> {
                 drawing.line(Role.RUN, own, from, to);
                 Place middle = Place.of((from.x() + to.x()) / 2, (from.y() + to.y()) / 2);
-                Text length = Text.of("{}", Length.ofMetres(piece.count() * piece.length()));
+                Text length = Text.of("{piece}", Length.ofMetres(piece.count() * piece.length()));
                 if (piece.way() == TubeRun.Way.LEVEL) {
                     drawing.aside(length, middle, own, Side.ABOVE, Side.BELOW);
                 } else {
@@ -95,7 +95,7 @@ public final class RunDrawing {
             case COIL ->
                 drawing.disc(Role.RUN, own, from.plus(0, sign), sign)
                         .aside(
-                                Text.of("coil {}", Length.ofMetres(piece.length())),
+                                Text.of("coil {length}", Length.ofMetres(piece.length())),
                                 from.plus(0, 2 * sign),
                                 own,
                                 Side.ABOVE,
@@ -152,7 +152,7 @@ public final class RunDrawing {
             case SAG ->
                 drawing.line(Role.RUN, own, from, from.plus(sign, -sign), from.plus(2 * sign, 0))
                         .aside(
-                                Text.of("sag {}", Length.ofMetres(piece.length())),
+                                Text.of("sag {length}", Length.ofMetres(piece.length())),
                                 from.plus(sign, -sign),
                                 own,
                                 Side.BELOW);

@@ -11,8 +11,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * Which terminal of the outdoor unit is wired to which of an indoor unit: {@code 1-1, 2-2, 3-3, E-E}. Where the outdoor unit has
@@ -103,7 +103,9 @@ public record TerminalMap(List<Wire> wires) implements Notation.Listing {
     public Text summary() {
         int wrong = wrong().size();
         return Text.of(
-                "{} wires{}", wires.size(), wrong == 0 ? ", number to number" : ", " + wrong + " on another number");
+                "{wires} wires{wrong}",
+                wires.size(),
+                wrong == 0 ? ", number to number" : ", " + wrong + " on another number");
     }
 
     private static final class Written implements Notation {

@@ -4,8 +4,8 @@ import java.util.List;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.PressureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Velocity;
+import org.undanus.core.words.Text;
 
 /**
  * Readings over a duct's cross-section, row by row from the top.
@@ -88,7 +88,7 @@ public record Traverse(Dimension read, String unit, List<List<Double>> values, L
                 .average()
                 .orElse(0);
         return Text.of(
-                "{} by {}, {} on average{}",
+                "{rows} by {columns}, {mean} on average{missing}",
                 rows(),
                 columns(),
                 read == Dimension.VELOCITY ? Velocity.ofMetresPerSecond(mean) : PressureDifference.ofPascals(mean),

@@ -10,7 +10,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.FieldUnit;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * Readings of a grid: the unit first, then row by row, {@code Pa: 12 14 15 14 12 / 13 15 16 15 13 / …}. A dash stands for a place

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /**
  * A run of refrigerant lines from the indoor to the outdoor unit, or of a drain from the unit to its end, unrolled: every piece
@@ -298,6 +298,9 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
     @Override
     public Text summary() {
         return Text.of(
-                "{}, {} {}", Length.ofMetres(length()), Length.ofMetres(Math.abs(lift())), lift() < 0 ? "down" : "up");
+                "{length}, {lift} {words}",
+                Length.ofMetres(length()),
+                Length.ofMetres(Math.abs(lift())),
+                lift() < 0 ? "down" : "up");
     }
 }

@@ -18,7 +18,7 @@ import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * Reads a run as fitters say it: {@code 3.2 m out, elbow, up 2.5 m, trap, 6 m along}. What is said of insulation and place

@@ -8,8 +8,8 @@ import java.util.function.Consumer;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * A figure of a station, before any pen.

@@ -3,8 +3,8 @@ package org.undanus.core.drawing;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /** A part of a drawing. Sizes are in the drawing's own measure; letters and marks have theirs on the sheet. */
 public sealed interface Element {

@@ -9,7 +9,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * A drawing laid out for a sheet of a given size, in dots from its upper left corner. No pen has to think any more: every piece has

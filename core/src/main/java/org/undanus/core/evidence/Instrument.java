@@ -9,8 +9,8 @@ import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Years;
+import org.undanus.core.words.Text;
 
 /**
  * One instrument of the toolcase.
@@ -117,8 +117,8 @@ public record Instrument(
         List<Channel> able =
                 channels.stream().filter(c -> c.shows(value.dimension())).toList();
         if (able.isEmpty()) {
-            return Optional.of(
-                    Text.of("{} does not show {}.", title, value.dimension().named()));
+            return Optional.of(Text.of(
+                    "{title} does not show {named}.", title, value.dimension().named()));
         }
         boolean inside = able.stream()
                 .anyMatch(c -> c.range().filter(r -> !r.holds(value.si())).isEmpty());
@@ -127,7 +127,7 @@ public record Instrument(
         }
         Channel.Range r = able.get(0).range().orElseThrow();
         return Optional.of(Text.of(
-                "{} shows {} to {} only; this reading is out of its range.",
+                "{title} shows {dimension} to {dimension2} only; this reading is out of its range.",
                 title,
                 r.dimension().of(r.lowest()),
                 r.dimension().of(r.highest())));
@@ -145,23 +145,25 @@ public record Instrument(
             return Optional.empty();
         }
         return Optional.of(before.map(c -> Text.of(
-                        "{} was out of calibration when it was read: its calibration held until {}.", title, c.until()))
-                .orElseGet(() ->
-                        Text.of("{} was first calibrated on {}, after it was read.", title, calibrations.get(0).on)));
+                        "{title} was out of calibration when it was read: its calibration held until {until}.",
+                        title,
+                        c.until()))
+                .orElseGet(() -> Text.of(
+                        "{title} was first calibrated on {on}, after it was read.", title, calibrations.get(0).on)));
     }
 
     private Optional<Text> unrated(Use use) {
         if (!refrigerants.isEmpty() && use.refrigerant.isPresent() && !refrigerants.contains(use.refrigerant.get())) {
-            return Optional.of(Text.of("{} is not rated for {}.", title, use.refrigerant.get()));
+            return Optional.of(Text.of("{title} is not rated for {refrigerant}.", title, use.refrigerant.get()));
         }
         if (!refrigerants.isEmpty() && use.flammable && !flammable) {
-            return Optional.of(Text.of("{} is not rated for flammable refrigerant.", title));
+            return Optional.of(Text.of("{title} is not rated for flammable refrigerant.", title));
         }
         if (mostPressure.isPresent()
                 && use.highSide.isPresent()
                 && use.highSide.get().si() > mostPressure.get().si()) {
             return Optional.of(Text.of(
-                    "{} bears {} at most; this system is tested at {}.",
+                    "{title} bears {mostPressure} at most; this system is tested at {highSide}.",
                     title,
                     mostPressure.get(),
                     use.highSide.get()));

@@ -2,8 +2,8 @@ package org.undanus.core.evidence;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * How people write down something that has parts in an order: a run of tube, the wires between terminals, the readings of a

@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * Parts of one kind in a row, each understood by itself and those before it.

@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.Uncertain;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /** What a reading says, by kind of point. */
 public sealed interface Value {

@@ -1,7 +1,6 @@
 package org.undanus.core.geometry;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -12,7 +11,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.distance.DistanceOp;
 import org.undanus.core.installation.Face;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /**
  * A move as one fitter would tell another: how far away from what stands near or toward it, else toward which of the unit's own
@@ -66,9 +65,9 @@ public final class MoveInWords {
             parts.addAll(shift(marks, unit, way));
         }
         if (move.turn() != 0) {
-            parts.add(Text.of("turned {}° counter-clockwise", Math.round(move.turn())));
+            parts.add(Text.of("turned {turn}° counter-clockwise", Math.round(move.turn())));
         }
-        return new Text(String.join(" and ", Collections.nCopies(parts.size(), "{}")), List.copyOf(parts));
+        return Text.all(parts);
     }
 
     /** Along one thing's direction if any lies so; else split along the unit's own sides, each told by a thing where one can. */
@@ -94,14 +93,14 @@ public final class MoveInWords {
                 .filter(mark -> mark.tells(way))
                 .min(Comparator.comparing((Mark mark) -> mark.along(way) < 0).thenComparing(Mark::distance))
                 .map(mark -> Text.of(
-                        mark.along(way) > 0 ? "{} away from {}" : "{} toward {}",
+                        mark.along(way) > 0 ? "{along} away from {name}" : "{along} toward {name}",
                         Length.ofMetres(Math.abs(mark.along(way))),
                         mark.name));
     }
 
     private static Text bySide(Face face, double far) {
         Face to = far > 0 ? face : face == Face.FRONT ? Face.BACK : Face.RIGHT;
-        return Text.of("{} toward its {} side", Length.ofMetres(Math.abs(far)), to.key());
+        return Text.of("{far} toward its {to} side", Length.ofMetres(Math.abs(far)), to.key());
     }
 
     private static List<Mark> marks(PlanGeometry plan, UnaryOperator<String> titles, String id, Footprint unit) {

@@ -18,8 +18,8 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** Which readings a requirement may be judged by: grade, what could be seen when they were taken, and the instrument. */
 final class Admission {
@@ -60,18 +60,18 @@ final class Admission {
     /** Why a reading cannot be judged by: too weak a grade, hidden when it was taken, an instrument that is not fit. */
     Optional<Text> doubt(Point point, Reading reading) {
         if (reading.value() instanceof Value.SetAside aside) {
-            return Optional.of(Text.of("\"{}\" was saved but is set aside: {}", reading.typed(), aside.why()));
+            return Optional.of(Text.of("\"{typed}\" was saved but is set aside: {why}", reading.typed(), aside.why()));
         }
         Optional<Grade> least = rules.minimumGrade(about.id(), about.station().key());
         if (least.isPresent() && !reading.grade().atLeast(least.get())) {
             return Optional.of(Text.of(
-                    "the rule book asks for evidence at least {}; what is there is {}.",
+                    "the rule book asks for evidence at least {lower}; what is there is {lower2}.",
                     lower(least.get()),
                     lower(reading.grade())));
         }
         if (outOfSight(point, reading)) {
             return Optional.of(Text.of(
-                    "it is out of sight at a {} visit; evidence from before cover is needed.",
+                    "it is out of sight at a {stage} visit; evidence from before cover is needed.",
                     reading.stage().title()));
         }
         return ofAnotherState(point, reading)
@@ -91,7 +91,7 @@ final class Admission {
                     evidence.latest(key).flatMap(chosen -> chosen.value().answer());
             return then.filter(chosen -> !now.equals(then))
                     .map(chosen -> Text.of(
-                            "it was read while {} was \"{}\"; since then it is \"{}\". Read it again.",
+                            "it was read while {state} was \"{state2}\"; since then it is \"{now}\". Read it again.",
                             state.title().toLowerCase(Locale.ROOT),
                             state.said(chosen),
                             now.map(state::said).orElse("not known")));

@@ -4,7 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** A requirement that one choice settles: each answer has its verdict and sentence. */
 public final class Answered implements Requirement {
@@ -60,6 +60,6 @@ public final class Answered implements Requirement {
         Outcome outcome = outcomes.get(answer);
         return x.finding()
                 .step(point.title(), answer)
-                .conclude(outcome.verdict, Text.of("{}", outcome.because), outcome.remedy);
+                .conclude(outcome.verdict, Text.of("{because}", outcome.because), outcome.remedy);
     }
 }

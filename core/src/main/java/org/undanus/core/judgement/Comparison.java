@@ -8,7 +8,6 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.DecisionRule;
@@ -16,6 +15,7 @@ import org.undanus.core.rules.Deferral;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * A measured value held against every authority's limit. The limit of each side that leaves the least room binds unless its
@@ -133,15 +133,17 @@ public record Comparison(
         return switch (verdict()) {
             case MEETS ->
                 gap().si() == 0
-                        ? Text.of("at {} {}", whose, limit.value())
-                        : Text.of("{} inside {} {}", gap(), whose, limit.value());
+                        ? Text.of("at {whose} {limit}", whose, limit.value())
+                        : Text.of("{gap} inside {whose} {limit}", gap(), whose, limit.value());
             case FAILS ->
                 Text.of(
-                        limit.bound() == Bound.AT_LEAST ? "{} short of {} {}" : "{} over {} {}",
+                        limit.bound() == Bound.AT_LEAST
+                                ? "{gap} short of {whose} {limit}"
+                                : "{gap} over {whose} {limit}",
                         gap(),
                         whose,
                         limit.value());
-            default -> Text.of("at {} {}", whose, limit.value());
+            default -> Text.of("at {whose} {limit}", whose, limit.value());
         };
     }
 

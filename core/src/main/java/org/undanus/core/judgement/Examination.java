@@ -34,13 +34,13 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * A case seen from one subject while one requirement is judged. It keeps account of every point looked at, so that a
@@ -199,7 +199,7 @@ public final class Examination {
                 new Step(
                         point.title(),
                         "the plate reading lacks it; from the data sheet",
-                        Text.of("{}", quantity),
+                        Text.of("{quantity}", quantity),
                         sheet.get().document())));
         return given.map(quantity -> new Value.Measured(quantity, 0, 0));
     }
@@ -300,7 +300,7 @@ public final class Examination {
                     new Step(
                             point.title(),
                             "a later reading was taken when it was out of sight; the earlier one stands",
-                            Text.of("{}", earlier.said()),
+                            Text.of("{earlier}", earlier.said()),
                             "")));
         }
         return reading;
@@ -396,7 +396,7 @@ public final class Examination {
                             new Step(
                                     PlatePoints.MODEL.title(),
                                     "as chosen when the installation was entered; its plate is not read yet",
-                                    Text.of("{}", model),
+                                    Text.of("{model}", model),
                                     ""));
                     return model;
                 });
@@ -445,7 +445,10 @@ public final class Examination {
                         ? notShown(List.of(on))
                         : finding()
                                 .step(on.title(), on.said(answer))
-                                .conclude(Verdict.DOES_NOT_APPLY, Text.of("{}: {}.", on.title(), on.said(answer)), ""));
+                                .conclude(
+                                        Verdict.DOES_NOT_APPLY,
+                                        Text.of("{on}: {on2}.", on.title(), on.said(answer)),
+                                        ""));
     }
 
     /** The points among these that have not been read well enough. */
@@ -473,7 +476,7 @@ public final class Examination {
         return plain.conclude(
                 Verdict.NOT_SHOWN,
                 plain.because(),
-                Text.of("{} {}", plain.remedy().orElse(Text.of("")), target));
+                Text.of("{remedy} {target}", plain.remedy().orElse(Text.of("")), target));
     }
 
     /** The evidence is not there, not due yet, or cannot be judged by: names the lines to read. */
@@ -489,12 +492,12 @@ public final class Examination {
         if (doubt.isPresent()) {
             return finding()
                     .noted(
-                            Text.of("{}: {}", titles(missing), doubt.get()),
+                            Text.of("{titles}: {doubt}", titles(missing), doubt.get()),
                             "The reading stays. Read it again as the rule asks, or find it in the commissioning record.");
         }
         Optional<Text> unread = missing.stream()
                 .flatMap(point -> evidence.unread(key(point)).stream()
-                        .map(said -> Text.of("{}: {}.", point.title(), lowerFirst(said.said()))))
+                        .map(said -> Text.of("{point}: {lowerFirst}.", point.title(), lowerFirst(said.said()))))
                 .findFirst();
         if (unread.isPresent()) {
             return finding().noted(unread.get(), first.how());
@@ -503,7 +506,7 @@ public final class Examination {
             return finding()
                     .noted(
                             Text.of(
-                                    "Not read yet: {}. Not due before the {} visit.",
+                                    "Not read yet: {titles}. Not due before the {due} visit.",
                                     titles(missing),
                                     first.due().title()),
                             first.how());
@@ -511,10 +514,10 @@ public final class Examination {
         if (first.hidden() && facts.stage().covered()) {
             return finding()
                     .noted(
-                            Text.of("{}: covered by now, and nobody recorded it before.", titles(missing)),
+                            Text.of("{titles}: covered by now, and nobody recorded it before.", titles(missing)),
                             "Find a photo or record from before cover, or have it opened and read it at a re-visit.");
         }
-        return finding().noted(Text.of("Not read yet: {}.", titles(missing)), first.how());
+        return finding().noted(Text.of("Not read yet: {titles}.", titles(missing)), first.how());
     }
 
     /**
@@ -524,7 +527,7 @@ public final class Examination {
      * @param remedy what to bring
      */
     public Judgement noSheetTells(String what, String remedy) {
-        return finding().conclude(Verdict.NOT_SHOWN, Text.of("No data sheet tells {}.", what), remedy);
+        return finding().conclude(Verdict.NOT_SHOWN, Text.of("No data sheet tells {what}.", what), remedy);
     }
 
     /** An older version of the rule book does not choose between the schools there are now. */
@@ -532,7 +535,7 @@ public final class Examination {
         return finding()
                 .conclude(
                         Verdict.NOT_SHOWN,
-                        Text.of("This version of the rule book does not decide: {}.", topic.title()),
+                        Text.of("This version of the rule book does not decide: {topic}.", topic.title()),
                         "Move the installation to a newer version of its rule book.");
     }
 
@@ -542,7 +545,7 @@ public final class Examination {
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "This version of the rule book does not decide: {}.",
+                                "This version of the rule book does not decide: {settings}.",
                                 settings.stream().map(Setting::title).collect(Collectors.joining(", "))),
                         settings.stream().anyMatch(Setting::local)
                                 ? "Give it in a rule book of this place, and move the installation to that."

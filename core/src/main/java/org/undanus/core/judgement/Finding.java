@@ -5,12 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.evidence.Option;
+import org.undanus.core.quantity.Amount;
+import org.undanus.core.quantity.AtLeast;
+import org.undanus.core.quantity.HalfWidth;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** A judgement being put together: steps are noted as they are taken, then one verdict concludes it. */
 public final class Finding {
@@ -30,11 +33,11 @@ public final class Finding {
     }
 
     public Finding step(String name, Quantity value) {
-        return step(name, "", Text.of("{}", value), "");
+        return step(name, "", Text.of("{value}", value), "");
     }
 
     public Finding step(String name, String how, Quantity value, String source) {
-        return step(name, how, Text.of("{}", value), source);
+        return step(name, how, Text.of("{value}", value), source);
     }
 
     public Finding step(String name, String how, Text value, String source) {
@@ -44,7 +47,7 @@ public final class Finding {
 
     /** Notes that something has not been said rather than measured. */
     public Finding step(String name, String value) {
-        return step(name, "", Text.of("{}", value), "");
+        return step(name, "", Text.of("{value}", value), "");
     }
 
     /** Notes what was chosen. */
@@ -69,7 +72,7 @@ public final class Finding {
         if (!limits.isEmpty()) {
             Comparison made = Comparison.of(key, measured, resolution, limits, x.rules());
             comparison = Optional.of(made);
-            step(key.title(), "", Text.of("{}", Text.Amount.of(key.dimension(), measured, resolution)), "");
+            step(key.title(), "", Text.of("{measured}", Amount.of(key.dimension(), measured, resolution)), "");
             for (Comparison.Held held : made.limits()) {
                 step(
                         "Limit, " + held.limit().authority().name(),
@@ -77,9 +80,9 @@ public final class Finding {
                                 .map(d -> "gives way: " + d.reason())
                                 .orElse(held.binds() ? "binds" : "another limit is stricter"),
                         Text.of(
-                                "{} {}",
+                                "{bound} {uncertain}",
                                 held.limit().bound().words(),
-                                Text.Amount.of(
+                                Amount.of(
                                         key.dimension(),
                                         new Uncertain(
                                                 held.limit().value().si(),
@@ -87,12 +90,14 @@ public final class Finding {
                                         0)),
                         held.limit().source());
             }
-            step("Margin", "room to the binding limit", Text.of("{}", made.difference(made.margin())), "");
+            step("Margin", "room to the binding limit", Text.of("{made}", made.difference(made.margin())), "");
             if (made.expanded() > 0) {
                 step(
                         "Probability of conforming",
                         "normal error about the reading",
-                        Text.of("{} %", String.format(Locale.ROOT, "%.1f", 100 * made.probabilityOfConforming())),
+                        Text.of(
+                                "{probabilityOfConforming} %",
+                                String.format(Locale.ROOT, "%.1f", 100 * made.probabilityOfConforming())),
                         "JCGM 106");
             }
         }
@@ -107,7 +112,7 @@ public final class Finding {
     }
 
     public Judgement conclude(Verdict reached, Text why, String whatNext) {
-        return conclude(reached, why, Text.of("{}", whatNext));
+        return conclude(reached, why, Text.plain(whatNext));
     }
 
     /** Not shown, with what is to be read; more may be said of it. */
@@ -132,17 +137,17 @@ public final class Finding {
         Quantity gap = made.gap();
         String who = binding.limit().authority().name();
         return switch (made.verdict()) {
-            case MEETS -> Text.of("{} inside the binding limit ({}).", gap, who);
+            case MEETS -> Text.of("{gap} inside the binding limit ({who}).", gap, who);
             case FAILS ->
                 Text.of(
                         binding.limit().bound() == Bound.AT_LEAST
-                                ? "{} short of the binding limit ({})."
-                                : "{} over the binding limit ({}).",
+                                ? "{gap} short of the binding limit ({who})."
+                                : "{gap} over the binding limit ({who}).",
                         gap,
                         who);
             default ->
                 Math.abs(made.margin()) < made.expanded() * NEGLIGIBLE
-                        ? Text.of("The reading lies on the limit itself ({}): no instrument can settle that.", who)
+                        ? Text.of("The reading lies on the limit itself ({who}): no instrument can settle that.", who)
                         : straddles(who, made);
         };
     }
@@ -150,17 +155,17 @@ public final class Finding {
     private Text straddles(String who, Comparison made) {
         return x.neededAccuracy(made)
                 .map(needed -> Text.of(
-                        "The reading's uncertainty straddles the limit ({}). An instrument with an accuracy of ±{} or"
+                        "The reading's uncertainty straddles the limit ({who}). An instrument with an accuracy of ±{needed} or"
                                 + " better would settle it.",
                         who,
-                        new Text.HalfWidth(made.dimension(), needed)))
-                .orElseGet(() -> Text.of("The uncertainty straddles the limit ({}).", who));
+                        new HalfWidth(made.dimension(), needed)))
+                .orElseGet(() -> Text.of("The uncertainty straddles the limit ({who}).", who));
     }
 
     /** How much more or less it takes, uncertainty included, for the value to meet the binding limit. */
-    public Text.AtLeast lacking() {
+    public AtLeast lacking() {
         Comparison made = comparison.orElseThrow();
-        return new Text.AtLeast(made.difference(Math.max(0, made.guard() - made.margin())));
+        return new AtLeast(made.difference(Math.max(0, made.guard() - made.margin())));
     }
 
     Verdict verdict() {

@@ -5,8 +5,9 @@ import java.util.Optional;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.words.Text;
 
 /**
  * What one requirement comes to for one subject, with everything needed to explain it. Never stored as truth: it is
@@ -50,9 +51,10 @@ public record Judgement(
     public Text brief() {
         Optional<Text> held =
                 comparison.filter(made -> made.verdict() == verdict).map(Comparison::room);
-        return held.map(room -> Text.of("{}, {}", verdict.title(), room))
-                .orElseGet(() ->
-                        verdict.open() ? Text.of("{}: {}", verdict.title(), because) : Text.of("{}", verdict.title()));
+        return held.map(room -> Text.of("{verdict}, {room}", verdict.title(), room))
+                .orElseGet(() -> verdict.open()
+                        ? Text.of("{verdict}: {because}", verdict.title(), because)
+                        : Text.of("{verdict}", verdict.title()));
     }
 
     /** What was found, in a few words: {@code 60 A, 20 A over the maker's 40 A}; without a limit, the reason. */
@@ -60,7 +62,9 @@ public record Judgement(
         return comparison
                 .filter(made -> made.verdict() == verdict)
                 .map(made -> Text.of(
-                        "{}, {}", Text.Amount.of(made.dimension(), made.measured(), made.resolution()), made.room()))
+                        "{measured}, {room}",
+                        Amount.of(made.dimension(), made.measured(), made.resolution()),
+                        made.room()))
                 .orElse(because);
     }
 
@@ -89,7 +93,7 @@ public record Judgement(
                 component,
                 subject,
                 verdict,
-                Text.of("{} {}", because, more),
+                Text.of("{because} {more}", because, more),
                 remedy,
                 comparison,
                 derivation,

@@ -3,10 +3,11 @@ package org.undanus.core.judgement;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * The layout of a margin bar: one axis from 0 to 1 with the permitted stretch, a tick for each limit, and the measured
@@ -64,7 +65,9 @@ public record MarginBar(
                 (value - from) / width,
                 (value - expanded - from) / width,
                 (value + expanded - from) / width,
-                Text.of("{}", Text.Amount.of(comparison.dimension(), comparison.measured(), comparison.resolution())));
+                Text.of(
+                        "{measured}",
+                        Amount.of(comparison.dimension(), comparison.measured(), comparison.resolution())));
     }
 
     private static List<Tick> ticks(Comparison comparison, double from, double width) {
@@ -76,7 +79,7 @@ public record MarginBar(
         for (Comparison.Held held : byPosition) {
             Limit limit = held.limit();
             double position = (limit.value().si() - from) / width;
-            Text label = Text.of("{} {}", limit.authority().kind().key(), limit.value());
+            Text label = Text.of("{kind} {limit}", limit.authority().kind().key(), limit.value());
             double covered = covered(label);
             double start = position < NEAR_END
                     ? position

@@ -5,8 +5,9 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** The orifice that a listed pair asks for, and whether another is at the coil. Source: data sheets. */
 public final class MeteredAsListed {
@@ -35,7 +36,7 @@ public final class MeteredAsListed {
 
     /** A size, written as finely as orifices are told apart. */
     public static Text said(Length size) {
-        return Text.of("{}", new Text.Amount(size, FINE, 0));
+        return Text.of("{size}", new Amount(size, FINE, 0));
     }
 
     /** Why a cycle says nothing of the charge: the orifice at one of the coils is not the one that its pair asks for. */
@@ -44,7 +45,7 @@ public final class MeteredAsListed {
         return asked(there).flatMap(wanted -> there.measured(PlatePoints.METERING_SIZE)
                 .filter(stamped -> another(stamped, wanted))
                 .map(stamped -> Text.of(
-                        "The orifice at {} is {}, its pair asks for {}: until it is changed the cycle says nothing of the charge.",
+                        "The orifice at {indoor} is {stamped}, its pair asks for {wanted}: until it is changed the cycle says nothing of the charge.",
                         indoor.title(),
                         said((Length) stamped.quantity()),
                         said(wanted))));

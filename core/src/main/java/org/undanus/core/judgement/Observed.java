@@ -1,7 +1,7 @@
 package org.undanus.core.judgement;
 
 import org.undanus.core.evidence.Point;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /**
  * A requirement that looking settles: one yes or no. Its sentences come with it, so that a station lists what it looks at
@@ -61,7 +61,7 @@ public final class Observed implements Requirement {
         boolean yes = x.affirmed(point).orElseThrow();
         Finding finding = x.finding().step(point.title(), yes ? "yes" : "no");
         return yes == wanted
-                ? finding.conclude(Verdict.MEETS, Text.of(good), "")
-                : finding.conclude(otherwise, Text.of(bad), remedy);
+                ? finding.conclude(Verdict.MEETS, Text.plain(good), "")
+                : finding.conclude(otherwise, Text.plain(bad), remedy);
     }
 }

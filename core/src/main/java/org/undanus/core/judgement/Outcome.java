@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** What all judgements together come to: the sentence a report begins with, and what is left to do, most at stake first. */
 public final class Outcome {
@@ -88,7 +88,7 @@ public final class Outcome {
     public Optional<Text> pressing() {
         return mostPressing()
                 .map(judgement -> Text.of(
-                        "{}{}: {}",
+                        "{judgement}{judgement2}: {finding}",
                         judgement.about().title(),
                         judgement.subject().isEmpty() ? "" : ", " + judgement.subject(),
                         judgement.finding()));
@@ -104,16 +104,19 @@ public final class Outcome {
             return open == 0
                     ? Text.of("Everything that applies meets its limits.")
                     : Text.of(
-                            "Nothing that was shown fails. {} not settled or not shown yet, which is no pass.",
+                            "Nothing that was shown fails. {open} not settled or not shown yet, which is no pass.",
                             open == 1 ? "One requirement is" : open + " requirements are");
         }
         long safety = failing(Severity.SAFETY);
         Text first = Text.of(
-                "{} must be put right{}.",
+                "{failing} must be put right{safety}.",
                 failing.size() == 1 ? "One thing" : failing.size() + " things",
                 safety == 0 ? "" : safety == failing.size() ? ", for safety" : ", " + safety + " of them for safety");
         return open == 0
                 ? first
-                : Text.of("{} {} not settled or not shown.", first, open == 1 ? "One more is" : open + " more are");
+                : Text.of(
+                        "{first} {open} not settled or not shown.",
+                        first,
+                        open == 1 ? "One more is" : open + " more are");
     }
 }

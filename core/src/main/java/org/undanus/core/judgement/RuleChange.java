@@ -11,13 +11,13 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.undanus.core.evidence.InstrumentKind;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
 import org.undanus.core.rules.Vocabulary;
+import org.undanus.core.words.Text;
 
 /**
  * What one rule book says otherwise than another, and which requirements that can touch: only those are judged anew when a change
@@ -67,7 +67,7 @@ public final class RuleChange {
                     setting.title(),
                     ruling(before, setting),
                     ruling(now, setting),
-                    each -> each.map(r -> Text.of("{} ({})", r.value(), r.source()))
+                    each -> each.map(r -> Text.of("{value} ({source})", r.value(), r.source()))
                             .orElse(Text.of("")),
                     found);
         }
@@ -78,7 +78,7 @@ public final class RuleChange {
                     topic.title(),
                     before.school(topic),
                     now.school(topic),
-                    school -> Text.of("{}", school.title()),
+                    school -> Text.of("{school}", school.title()),
                     found);
         }
         int named = found.size();
@@ -107,8 +107,12 @@ public final class RuleChange {
         Text all = Text.of("");
         for (Limit limit : limits) {
             Text one = Text.of(
-                    "{}: {} {} ({})", limit.authority().name(), limit.bound().words(), limit.value(), limit.source());
-            all = limits.get(0) == limit ? one : Text.of("{}; {}", all, one);
+                    "{authority}: {bound} {limit} ({source})",
+                    limit.authority().name(),
+                    limit.bound().words(),
+                    limit.value(),
+                    limit.source());
+            all = limits.get(0) == limit ? one : Text.of("{all}; {one}", all, one);
         }
         return all;
     }
@@ -139,7 +143,7 @@ public final class RuleChange {
     private static Text words(Object said, Object other) {
         if (said instanceof Map<?, ?> map && other instanceof Map<?, ?> others) {
             return Text.of(
-                    "{}",
+                    "{sorted}",
                     map.entrySet().stream()
                             .filter(each -> !each.getValue().equals(others.get(each.getKey())))
                             .map(each -> each.getKey() instanceof InstrumentKind kind
@@ -148,7 +152,7 @@ public final class RuleChange {
                             .sorted()
                             .collect(Collectors.joining(", ")));
         }
-        return said instanceof String word ? Text.of("{}", word) : Text.of("another list");
+        return said instanceof String word ? Text.of("{word}", word) : Text.of("another list");
     }
 
     public List<Difference> differences() {

@@ -5,8 +5,8 @@ import java.util.Optional;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** The condition that every performance reading shares: the machine had run long enough. */
 public final class SteadyRunning {
@@ -31,7 +31,7 @@ public final class SteadyRunning {
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "It had run {} when this was read; a reading counts after {} of running.",
+                                "It had run {ran} when this was read; a reading counts after {needed} of running.",
                                 ran.get().quantity(),
                                 needed.value()),
                         "Let it run on without a change, then read again."));

@@ -1,6 +1,6 @@
 package org.undanus.core.judgement;
 
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /**
  * One step of a derivation.

@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Value;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** A requirement that one reading settles: within what the rule book and the unit's data sheet allow. */
 public final class WithinLimits implements Requirement {
@@ -66,6 +66,9 @@ public final class WithinLimits implements Requirement {
         return finding.conclude(
                 held.get().verdict(),
                 finding.room(),
-                Text.of(tooMuch ? "{}: at least {} less." : "{}: at least {} more.", remedy, finding.lacking()));
+                Text.of(
+                        tooMuch ? "{remedy}: at least {lacking} less." : "{remedy}: at least {lacking} more.",
+                        remedy,
+                        finding.lacking()));
     }
 }

@@ -8,8 +8,8 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judgements;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** A station's curve of one subject, to be looked at closely. */
 @FunctionalInterface

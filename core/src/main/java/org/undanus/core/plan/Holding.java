@@ -9,8 +9,8 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Examination;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * Something that is left alone for a while, and whose time is a line.

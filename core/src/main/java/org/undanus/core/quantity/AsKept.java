@@ -3,6 +3,7 @@ package org.undanus.core.quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.stream.Stream;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * A quantity as it is kept, for whoever edits it: never rounded, so that what is written back unchanged says the same. In the reader's

@@ -1,10 +1,13 @@
 package org.undanus.core.quantity;
 
+import org.undanus.core.words.Worded;
+import org.undanus.core.words.Wording;
+
 /**
  * A number with a kind. Every kind has its own type, so that a gauge pressure cannot be passed where an absolute one is
  * meant, nor a temperature where a difference is. {@code toString} prints field notation that parses back.
  */
-public sealed interface Quantity
+public sealed interface Quantity extends Worded
         permits Length,
                 Performance,
                 ConductorArea,
@@ -40,4 +43,9 @@ public sealed interface Quantity
     double si();
 
     Dimension dimension();
+
+    @Override
+    default String in(Wording wording) {
+        return QuantityFormat.of(wording.units()).format(this);
+    }
 }

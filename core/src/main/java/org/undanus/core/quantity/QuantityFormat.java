@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Locale;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * Prints quantities in a reader's unit system. One rule: a reading has the digits it was read with; everything else has at most

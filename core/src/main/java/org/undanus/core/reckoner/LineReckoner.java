@@ -8,6 +8,8 @@ import org.undanus.core.derived.LineContents;
 import org.undanus.core.derived.Sweating;
 import org.undanus.core.derived.Tube;
 import org.undanus.core.judgement.Step;
+import org.undanus.core.quantity.Amount;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Concentration;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
@@ -17,7 +19,6 @@ import org.undanus.core.quantity.Mass;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Torque;
 import org.undanus.core.quantity.Velocity;
 import org.undanus.core.quantity.Voltage;
@@ -31,6 +32,7 @@ import org.undanus.core.station.electrical.VoltageDrop;
 import org.undanus.core.station.fuel.BurnerInput;
 import org.undanus.core.station.fuel.CombustionAir;
 import org.undanus.core.station.fuel.Monoxide;
+import org.undanus.core.words.Text;
 
 /** Computations of piping, condensate, electrical, fuel and air side. */
 final class LineReckoner {
@@ -121,7 +123,7 @@ final class LineReckoner {
                             new Step(
                                     "Insulation to ask for",
                                     "the surface as warm as the dew point",
-                                    Text.of("{}", new Text.AtLeast(Length.ofMetres(needed))),
+                                    Text.of("{needed}", new AtLeast(Length.ofMetres(needed))),
                                     ""));
                 });
     }
@@ -143,15 +145,15 @@ final class LineReckoner {
                                     "Diameter of the flare",
                                     "",
                                     Text.of(
-                                            "{} to {}",
-                                            new Text.Amount(Length.ofMetres(flare.leastDiameter()), 1e-4, 0),
-                                            new Text.Amount(Length.ofMetres(flare.mostDiameter()), 1e-4, 0)),
+                                            "{leastDiameter} to {mostDiameter}",
+                                            new Amount(Length.ofMetres(flare.leastDiameter()), 1e-4, 0),
+                                            new Amount(Length.ofMetres(flare.mostDiameter()), 1e-4, 0)),
                                     Tube.FLARES_SOURCE),
                             new Step(
                                     "Torque of the nut",
                                     "",
                                     Text.of(
-                                            "{} to {}",
+                                            "{leastTorque} to {mostTorque}",
                                             Torque.ofNewtonMetres(flare.leastTorque()),
                                             Torque.ofNewtonMetres(flare.mostTorque())),
                                     Tube.FLARES_SOURCE));
@@ -242,7 +244,7 @@ final class LineReckoner {
                             new Step(
                                     "Voltage lost",
                                     "b·(ρ·L/S·cos φ + λ·L·sin φ)·I",
-                                    Text.of("{}", new Text.Amount(Voltage.ofVolts(drop), 0.01, 0)),
+                                    Text.of("{drop}", new Amount(Voltage.ofVolts(drop), 0.01, 0)),
                                     ""),
                             step("Share", "of the voltage", Ratio.ofFraction(drop / typed.positive("voltage"))));
                 });

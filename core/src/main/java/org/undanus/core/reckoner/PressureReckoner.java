@@ -17,10 +17,11 @@ import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Leak;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Mass;
+import org.undanus.core.quantity.OfGas;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.VolumeFlow;
+import org.undanus.core.words.Text;
 
 /** Computations of the tightness test and of evacuation. */
 final class PressureReckoner {
@@ -102,14 +103,16 @@ final class PressureReckoner {
                             new Step(
                                     "Change that would have shown",
                                     "U(Δp), steady temperature",
-                                    Text.of("{}", new Text.OfGas(hold.change().expanded())),
+                                    Text.of(
+                                            "{expanded}",
+                                            new OfGas(hold.change().expanded())),
                                     ""),
                             step("Smallest leak", "V·U(Δp)/Δt", Leak.ofPascalCubicMetresPerSecond(leak)),
                             new Step(
                                     "As R410A at 25 °C, lost in a year",
                                     "q·M/(RT)",
                                     Text.of(
-                                            "{}",
+                                            "{year}",
                                             Mass.ofKilograms(YEAR * LeakFlow.refrigerant(leak, tested, air(typed), r))),
                                     ""));
                 });

@@ -18,11 +18,11 @@ import org.undanus.core.quantity.Mass;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.SoundLevel;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.station.access.PassageFit;
 import org.undanus.core.station.mounting.HoleFall;
 import org.undanus.core.station.siting.Isolator;
 import org.undanus.core.station.siting.SoundSpread;
+import org.undanus.core.words.Text;
 
 /** Every computation of the stations there are. What rule books decide stands in its inputs, with a common value typed in. */
 public final class Reckoner {
@@ -64,7 +64,7 @@ public final class Reckoner {
     }
 
     static Step step(String name, String how, Quantity value) {
-        return new Step(name, how, Text.of("{}", value), "");
+        return new Step(name, how, Text.of("{value}", value), "");
     }
 
     private static Computation capacity() {
@@ -267,7 +267,7 @@ public final class Reckoner {
                                     spare >= 0 ? "It goes through" : "It does not go through",
                                     "straight or turned in the plane of the opening",
                                     Text.of(
-                                            spare >= 0 ? "{} to spare" : "{} too large",
+                                            spare >= 0 ? "{spare} to spare" : "{spare} too large",
                                             Length.ofMetres(Math.abs(spare))),
                                     ""));
                         })
@@ -357,7 +357,7 @@ public final class Reckoner {
                                             left >= 0 ? "It can fall" : "It cannot fall",
                                             "height there is − fall needed",
                                             Text.of(
-                                                    left >= 0 ? "{} to spare" : "{} lacking",
+                                                    left >= 0 ? "{left} to spare" : "{left} lacking",
                                                     Length.ofMetres(Math.abs(left))),
                                             ""));
                         })

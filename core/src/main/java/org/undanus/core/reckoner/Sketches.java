@@ -12,7 +12,7 @@ import org.undanus.core.drawing.Role;
 import org.undanus.core.geometry.Bundle;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.SoundLevel;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** What computations draw, to scale. */
 final class Sketches {
@@ -29,13 +29,13 @@ final class Sketches {
                 Drawing.of("Bundle", Frame.toScale(-edge, -edge, edge, edge)).disc(Role.ASKED, Place.of(0, 0), hole);
         packed.circles().forEach(circle -> drawing.disc(Role.BODY, Place.of(circle.x(), circle.y()), circle.radius())
                 .words(
-                        Text.of("{}", Length.ofMetres(2 * circle.radius())),
+                        Text.of("{radius}", Length.ofMetres(2 * circle.radius())),
                         Place.of(circle.x(), circle.y()),
                         Weight.QUIET,
                         Side.CENTRE));
         measured(drawing, Place.of(-hole, -edge * 0.93), Place.of(hole, -edge * 0.93), 2 * hole);
         return drawing.spoken(
-                Text.of("{} tubes in a hole of {}", packed.circles().size(), Length.ofMetres(2 * hole)));
+                Text.of("{circles} tubes in a hole of {hole}", packed.circles().size(), Length.ofMetres(2 * hole)));
     }
 
     /** The opening, and over it the two shorter sides of the piece, which go through it. */
@@ -58,7 +58,7 @@ final class Sketches {
                 Place.of(-wide - room, openingHeight / 2),
                 openingHeight);
         return drawing.spoken(Text.of(
-                "A piece of {} by {} before an opening of {} by {}",
+                "A piece of {across} by {up} before an opening of {openingWidth} by {openingHeight}",
                 Length.ofMetres(across),
                 Length.ofMetres(up),
                 Length.ofMetres(openingWidth),
@@ -75,7 +75,7 @@ final class Sketches {
         measured(drawing, Place.of(length, 0), Place.of(length, -fall), Math.abs(fall));
         measured(drawing, Place.of(0, high + room / 3), Place.of(length, high + room / 3), length);
         return drawing.spoken(Text.of(
-                fall >= 0 ? "It falls {} over {}" : "It rises {} over {}",
+                fall >= 0 ? "It falls {fall} over {length}" : "It rises {fall} over {length}",
                 Length.ofMetres(Math.abs(fall)),
                 Length.ofMetres(length)));
     }
@@ -89,13 +89,13 @@ final class Sketches {
         level(drawing, "snow", snow);
         level(drawing, "flood", flood);
         measured(drawing, Place.of(1.5 * UNIT, 0), Place.of(1.5 * UNIT, base), base);
-        return drawing.spoken(Text.of("The base {} over the ground", Length.ofMetres(base)));
+        return drawing.spoken(Text.of("The base {base} over the ground", Length.ofMetres(base)));
     }
 
     private static void level(Drawing.Builder drawing, String of, double high) {
         if (high > 0) {
             drawing.line(Role.ASKED, Place.of(-2 * UNIT, high), Place.of(3 * UNIT, high))
-                    .words(Text.of(of), Place.of(-1.5 * UNIT, high), Weight.QUIET, Side.ABOVE, Side.BELOW);
+                    .words(Text.plain(of), Place.of(-1.5 * UNIT, high), Weight.QUIET, Side.ABOVE, Side.BELOW);
         }
     }
 
@@ -111,19 +111,20 @@ final class Sketches {
             double far = distances.get(i);
             drawing.box(Role.CABINET, far, row * (i + 0.3), far + row / 2, row * (i + 0.7))
                     .words(
-                            Text.of("{}", SoundLevel.ofDecibels(levels.get(i))),
+                            Text.of("{levels}", SoundLevel.ofDecibels(levels.get(i))),
                             Place.of(far + row / 4, row * (i + 0.7)),
                             Weight.QUIET,
                             Side.ABOVE);
             measured(drawing, Place.of(0, row * (i + 0.5)), Place.of(far, row * (i + 0.5)), far);
         }
-        return drawing.spoken(Text.of("{} units, the farthest {} away", levels.size(), Length.ofMetres(farthest)));
+        return drawing.spoken(
+                Text.of("{levels} units, the farthest {farthest} away", levels.size(), Length.ofMetres(farthest)));
     }
 
     private static void measured(Drawing.Builder drawing, Place from, Place to, double metres) {
         if (from.equals(to)) {
             return;
         }
-        drawing.add(new Element.Dimension(from, to, Text.of("{}", Length.ofMetres(metres)), Optional.empty()));
+        drawing.add(new Element.Dimension(from, to, Text.of("{metres}", Length.ofMetres(metres)), Optional.empty()));
     }
 }

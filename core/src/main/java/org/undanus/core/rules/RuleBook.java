@@ -12,7 +12,7 @@ import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * One version of a rule book. Immutable; made by {@link RuleBookReader}.

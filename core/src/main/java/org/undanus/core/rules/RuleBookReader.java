@@ -23,7 +23,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * Reads a rule book from YAML. Every problem is found in one reading and named by line and key; a book with any problem

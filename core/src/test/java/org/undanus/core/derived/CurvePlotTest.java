@@ -13,8 +13,8 @@ import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 class CurvePlotTest {
     private static List<String> words(Drawing drawing, UnitSystem units) {

@@ -16,8 +16,8 @@ import org.undanus.core.drawing.Sheet.Anchor;
 import org.undanus.core.drawing.Sheet.Kind;
 import org.undanus.core.drawing.Sheet.Piece;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 class SheetTest {
     private static final Text NOTHING = Text.of("");
@@ -113,7 +113,7 @@ class SheetTest {
     void farFromTheirPlaceWordsHaveALeader() {
         Drawing.Builder drawing = Drawing.of("", Frame.toScale(0, 0, 10, 10));
         for (int i = 0; i < 6; i++) {
-            drawing.words(Text.of("word {}", i), Place.of(5, 5), Weight.PLAIN, Side.RIGHT);
+            drawing.words(Text.of("word {value}", i), Place.of(5, 5), Weight.PLAIN, Side.RIGHT);
         }
         Sheet sheet = laid(drawing, 300, 300);
         assertThat(of(sheet, Kind.WORDS)).hasSize(6);
@@ -150,7 +150,8 @@ class SheetTest {
             Drawing.Builder drawing = Drawing.of("", Frame.stretched(0, 0, 10, 10));
             for (int i = 0; i < 12; i++) {
                 Place at = Place.of(random.nextDouble() * 10, random.nextDouble() * 10);
-                drawing.words(Text.of("label {}", i), at, Weight.PLAIN, Side.RIGHT, Side.LEFT, Side.ABOVE, Side.BELOW);
+                drawing.words(
+                        Text.of("label {value}", i), at, Weight.PLAIN, Side.RIGHT, Side.LEFT, Side.ABOVE, Side.BELOW);
             }
             List<Piece> words = of(laid(drawing, width, 260), Kind.WORDS);
             List<String> covered = new ArrayList<>();
@@ -171,7 +172,7 @@ class SheetTest {
                 .dimension(
                         Place.of(0.5, 1),
                         Place.of(1.5, 1),
-                        Text.of("{}", Length.ofMetres(1)),
+                        Text.of("{length}", Length.ofMetres(1)),
                         new Standing(Optional.empty(), Optional.of("a@b"), Optional.empty(), Optional.empty()))
                 .spoken(NOTHING);
         assertThat(of(Sheet.of(drawing, 400, 400, UnitSystem.SI), Kind.WORDS)

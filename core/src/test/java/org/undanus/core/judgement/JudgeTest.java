@@ -36,8 +36,8 @@ import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
 
 class JudgeTest {
 

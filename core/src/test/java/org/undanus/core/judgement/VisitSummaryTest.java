@@ -7,8 +7,8 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
+import org.undanus.core.words.Text;
 
 class VisitSummaryTest {
     private static final Weather WARM = new Weather(Bound.AT_LEAST, Temperature.ofCelsius(18));

@@ -9,6 +9,8 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 class QuantityFormatTest {
 
@@ -89,7 +91,7 @@ class QuantityFormatTest {
 
     @Test
     void textPrintsItsQuantitiesInTheReadersUnits() {
-        Text text = Text.of("{} over the plate, at {}.", Current.ofAmperes(10), Length.ofMetres(1.0287));
+        Text text = Text.of("{current} over the plate, at {length}.", Current.ofAmperes(10), Length.ofMetres(1.0287));
         assertThat(text.in(UnitSystem.US)).isEqualTo("10 A over the plate, at 3' 4-1/2\".");
         assertThat(text.in(UnitSystem.SI)).isEqualTo("10 A over the plate, at 1029 mm.");
     }

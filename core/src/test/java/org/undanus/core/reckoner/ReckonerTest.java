@@ -13,7 +13,7 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Sheet;
 import org.undanus.core.installation.Refrigerants;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 class ReckonerTest {
     private static final Reckoner RECKONER = Reckoner.of(Refrigerants.SHIPPED);

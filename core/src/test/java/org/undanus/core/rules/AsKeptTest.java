@@ -12,8 +12,8 @@ import org.undanus.core.quantity.AsKept;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
 
 /** What a rule book's page shows can be written back as it stands. */
 class AsKeptTest {

@@ -7,8 +7,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.judgement.RuleChange;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
 
 class RuleBookDraftTest {
     private static final RuleBook BOOK = CaseFixture.PLATE_BOOK;

@@ -14,8 +14,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
 
 class RuleBookReaderTest {
     private static final String BOOK = ShippedRuleBooks.general().get(0);

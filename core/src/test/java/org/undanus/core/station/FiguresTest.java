@@ -21,7 +21,7 @@ import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /** Figures say what was read and judged, and leave open what was not. */
 class FiguresTest {

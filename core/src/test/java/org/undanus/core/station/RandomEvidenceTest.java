@@ -16,8 +16,8 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Step;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * Whatever is read, within what is possible, is judged, drawn and printed without an exception. Seeded: a failure names

@@ -18,9 +18,9 @@ import org.undanus.core.RandomCases;
 import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.MarginBar;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * What random cases came to, as recorded: a change of any formula, limit or sentence shows as a difference to be read and
@@ -89,7 +89,7 @@ class RecordedJudgementsTest {
         String ticks = bar.ticks().stream()
                 .map(tick -> tick.label() + (tick.binds() ? " binds" : "") + " at " + thousandths(tick.position()))
                 .collect(Collectors.joining(", "));
-        return Text.of("bar {}", bar.reading()) + " at " + thousandths(bar.needle()) + ", " + ticks
+        return Text.of("bar {reading}", bar.reading()) + " at " + thousandths(bar.needle()) + ", " + ticks
                 + ", permitted " + thousandths(bar.permittedFrom()) + " to " + thousandths(bar.permittedTo())
                 + ", whisker " + thousandths(bar.whiskerFrom()) + " to " + thousandths(bar.whiskerTo());
     }

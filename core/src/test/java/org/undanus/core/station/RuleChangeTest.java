@@ -20,9 +20,9 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.RuleChange;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.UnitSystem;
 
 /** What a changed rule can touch is told from what requirements say of themselves; nothing else may come out otherwise. */
 class RuleChangeTest {

@@ -28,7 +28,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentRow;

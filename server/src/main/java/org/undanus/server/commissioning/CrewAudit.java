@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import org.undanus.core.audit.CommissioningRecord;
 import org.undanus.core.audit.Found;
 import org.undanus.core.audit.JobFound;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.work.Underway;
 
 /** All records being audited, crew by crew: how far it is, and what has come of it so far. What is named is bounded. */

@@ -15,7 +15,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.undanus.core.audit.CommissioningRecord;
 import org.undanus.core.audit.JobsAuditor;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
 import org.undanus.server.installation.CaseFiles;

@@ -13,7 +13,7 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.simulated.Doctoring;
 import org.undanus.core.simulated.RecordedJob;
 import org.undanus.server.account.DemoAccounts;

@@ -8,7 +8,7 @@ import org.undanus.core.audit.Found;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * What a check found, as a page shows it.

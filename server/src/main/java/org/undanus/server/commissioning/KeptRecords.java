@@ -3,7 +3,7 @@ package org.undanus.server.commissioning;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.undanus.core.audit.Found;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.journal.Kept;
 import org.undanus.server.report.RecordNotes;
 import org.undanus.server.store.Digest;

@@ -17,7 +17,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentRow;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;

@@ -38,7 +38,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Trade;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.CalendarFile;

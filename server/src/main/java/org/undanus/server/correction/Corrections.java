@@ -19,7 +19,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.judgement.DueDates;
 import org.undanus.core.judgement.Judgement;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.CorrectionMapper.AttachmentRow;
 import org.undanus.server.correction.CorrectionMapper.AttachmentState;

@@ -27,7 +27,7 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetValue;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.siting.SheetFigure;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;

@@ -57,7 +57,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.MayAlsoAnswer;

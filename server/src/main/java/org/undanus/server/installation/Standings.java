@@ -26,7 +26,7 @@ import org.undanus.core.judgement.Outcome;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.StandingMapper.AlikeRow;
 import org.undanus.server.installation.StandingMapper.Filter;

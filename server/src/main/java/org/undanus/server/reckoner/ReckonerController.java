@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.reckoner.Computation;
 import org.undanus.core.reckoner.InputException;
 import org.undanus.core.reckoner.Reckoner;

@@ -15,8 +15,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.installation.Refrigerants;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
@@ -61,7 +61,7 @@ class RefrigerantController {
                                 each.safetyClass(),
                                 each.lowerFlammabilityLimit().map(limit -> limit + " kg/m³"),
                                 each.warmingPotential(),
-                                Text.of("{} to {}", each.coldest(), each.warmest())
+                                Text.of("{coldest} to {warmest}", each.coldest(), each.warmest())
                                         .in(units.orElse(UnitSystem.US)),
                                 Optional.ofNullable(brought.get(each.name())).map(RefrigerantRow::addedBy)))
                         .toList(),

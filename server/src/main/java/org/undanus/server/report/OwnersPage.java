@@ -14,7 +14,7 @@ import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.charge.ChargeLabel;
 import org.undanus.core.station.handover.HandoverPoints;
 import org.undanus.server.photo.Photo;

@@ -1,7 +1,7 @@
 package org.undanus.server.report;
 
 import java.util.List;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.view.CaseFile;
 

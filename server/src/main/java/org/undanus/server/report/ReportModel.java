@@ -17,7 +17,7 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.InspectionScope;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.station.Walk;

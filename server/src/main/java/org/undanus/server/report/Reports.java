@@ -28,7 +28,7 @@ import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Subject;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;

@@ -24,7 +24,7 @@ import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.RuleChange;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.AsKept;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.RuleBook;

@@ -31,7 +31,7 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;

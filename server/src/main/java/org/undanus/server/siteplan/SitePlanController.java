@@ -31,8 +31,8 @@ import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.siting.Retaping;
 import org.undanus.core.station.siting.SiteFigure;
 import org.undanus.core.station.siting.SitedUnit;
@@ -158,7 +158,7 @@ class SitePlanController {
                         unit.size().width().si(),
                         unit.size().depth().si(),
                         unit.size().height().si(),
-                        Text.of("{} × {}", unit.size().width(), unit.size().depth())
+                        Text.of("{width} × {depth}", unit.size().width(), unit.size().depth())
                                 .in(system)))
                 .toList();
     }

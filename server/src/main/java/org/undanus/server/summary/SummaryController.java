@@ -17,8 +17,8 @@ import org.undanus.core.judgement.Outcome;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.VisitSummary;
 import org.undanus.core.judgement.Weather;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.core.station.handover.WantedPicture;
 import org.undanus.server.account.Person;
@@ -137,7 +137,7 @@ class SummaryController {
     }
 
     private static Text words(Weather weather) {
-        return Text.of("{} {} outdoors", weather.bound().words(), weather.outdoors());
+        return Text.of("{bound} {outdoors} outdoors", weather.bound().words(), weather.outdoors());
     }
 
     private List<Open> open(CaseFile file) {

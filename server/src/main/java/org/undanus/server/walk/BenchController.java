@@ -17,7 +17,7 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.Charts;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;

@@ -9,7 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.Hold;
 import org.undanus.server.hold.Holds;

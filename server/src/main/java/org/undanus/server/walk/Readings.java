@@ -23,7 +23,7 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.FieldNotationException;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.live.Listening;

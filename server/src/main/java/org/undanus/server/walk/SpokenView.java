@@ -17,7 +17,7 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.SpokenRun;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.view.CaseFile;

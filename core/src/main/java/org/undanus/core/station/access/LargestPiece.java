@@ -17,11 +17,11 @@ import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /**
  * The largest piece of the equipment goes through the opening it would have to be taken out by. Source: mechanical code,
@@ -68,13 +68,13 @@ final class LargestPiece implements Requirement {
                         .step(
                                 "Unit",
                                 "",
-                                Text.of("{} × {} × {}", s.width(), s.depth(), s.height()),
+                                Text.of("{width} × {depth} × {height}", s.width(), s.depth(), s.height()),
                                 x.sheet().map(DataSheet::document).orElse(""))
                         .step(
                                 "Opening",
                                 "",
                                 Text.of(
-                                        "{} × {}",
+                                        "{need} × {need2}",
                                         x.need(OPENING_WIDTH).quantity(),
                                         x.need(OPENING_HEIGHT).quantity()),
                                 ""),

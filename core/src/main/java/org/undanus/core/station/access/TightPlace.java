@@ -8,7 +8,7 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Another requirement that is asked only where the equipment does not stand on an open floor. */
 final class TightPlace implements Requirement {
@@ -44,7 +44,7 @@ final class TightPlace implements Requirement {
         if (!asked) {
             return x.finding()
                     .step(AccessPoints.PLACE.title(), place)
-                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("The equipment stands in a {}.", place), "");
+                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("The equipment stands in a {place}.", place), "");
         }
         List<Point> missing = x.missing(inner.about().needs().toArray(Point[]::new));
         return missing.isEmpty() ? inner.judge(x) : x.notShown(missing);

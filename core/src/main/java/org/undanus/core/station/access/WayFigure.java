@@ -2,7 +2,6 @@ package org.undanus.core.station.access;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -27,8 +26,8 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * The way to the equipment to one scale, from above and from the side: opening, passage with its floor, service space and
@@ -99,13 +98,13 @@ final class WayFigure {
                     from,
                     to,
                     Text.of(
-                            "{}",
+                            "{found}",
                             found(judgement).map(length -> (Object) length).orElse("?")),
                     Standing.of(judgement))));
         }
 
         void words(String title, double at, double high) {
-            drawn.add(drawing -> drawing.words(Text.of(title), Place.of(at, high), Weight.QUIET, Side.CENTRE));
+            drawn.add(drawing -> drawing.words(Text.plain(title), Place.of(at, high), Weight.QUIET, Side.CENTRE));
         }
 
         /** The largest piece on its way. */
@@ -419,17 +418,18 @@ final class WayFigure {
         return judgement
                 .comparison()
                 .map(c -> Text.of(
-                        "{}: {}, {} {}: {}",
+                        "{title}: {found}, {bound} {asked}: {verdict}",
                         title,
                         found(judgement).orElseThrow(),
                         c.binding().limit().bound().words(),
                         asked(judgement).orElseThrow(),
                         judgement.verdict().title()))
-                .orElseGet(() -> Text.of("{}: {}", title, judgement.verdict().title()));
+                .orElseGet(() ->
+                        Text.of("{title}: {verdict}", title, judgement.verdict().title()));
     }
 
     private static Text spoken(List<Judgement> judgements) {
         List<Text> said = judgements.stream().map(WayFigure::said).toList();
-        return new Text(String.join("; ", Collections.nCopies(said.size(), "{}")), List.copyOf(said));
+        return Text.series(said);
     }
 }

@@ -18,14 +18,15 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Airflow lies near the rated one, by the best estimate of all methods that were read; none where they disagree. */
 final class AirflowEnough implements Requirement {
@@ -52,7 +53,7 @@ final class AirflowEnough implements Requirement {
         if (best.isEmpty()) {
             return x.notShown(
                     List.of(AirPoints.STATIC_RETURN, AirPoints.STATIC_SUPPLY),
-                    rated.map(flow -> Text.of("By hood, grid, fan table or strip heat it must come near {}.", flow))
+                    rated.map(flow -> Text.of("By hood, grid, fan table or strip heat it must come near {flow}.", flow))
                             .orElse(Text.of("")));
         }
         Finding finding = x.finding();
@@ -60,14 +61,14 @@ final class AirflowEnough implements Requirement {
                 .forEach(estimate -> finding.step(
                         estimate.method(),
                         "",
-                        Text.of("{}", Text.Amount.of(Dimension.VOLUME_FLOW, estimate.flow(), 0)),
+                        Text.of("{flow}", Amount.of(Dimension.VOLUME_FLOW, estimate.flow(), 0)),
                         ""));
         if (best.get().disagree()) {
             return finding.step(
                             "Do they agree?",
                             "χ² over its 5 % point",
                             Text.of(
-                                    "{} over {}",
+                                    "{chiSquared} over {critical}",
                                     String.format(
                                             Locale.ROOT, "%.1f", best.get().chiSquared()),
                                     String.format(
@@ -76,7 +77,7 @@ final class AirflowEnough implements Requirement {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of(
-                                    "The methods disagree by more than their uncertainties can explain: {}.",
+                                    "The methods disagree by more than their uncertainties can explain: {named}.",
                                     airflow.named()),
                             "Read the one that is out of line again; until then none of them is used.");
         }
@@ -94,8 +95,8 @@ final class AirflowEnough implements Requirement {
                 finding.room(),
                 Text.of(
                         tooMuch
-                                ? "Have the fan set slower: at least {} less."
-                                : "Look for the largest drop in the static pressure profile, then the fan's speed: at least {} more.",
+                                ? "Have the fan set slower: at least {lacking} less."
+                                : "Look for the largest drop in the static pressure profile, then the fan's speed: at least {lacking} more.",
                         finding.lacking()));
     }
 

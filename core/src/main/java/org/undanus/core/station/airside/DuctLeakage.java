@@ -20,13 +20,13 @@ import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.PressureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Ducts leak no more than the code allows for the floor they serve: Q = C·Δp^n, brought to the reference pressure. */
 public final class DuctLeakage implements Requirement {
@@ -71,7 +71,7 @@ public final class DuctLeakage implements Requirement {
                     .map(area -> x.notShown(
                             missing,
                             Text.of(
-                                    "It may come to {} at {}.",
+                                    "It may come to {area} at {reference}.",
                                     VolumeFlow.ofCubicMetresPerSecond(
                                             area * x.rules().number(PER_AREA)),
                                     PressureDifference.ofPascals(reference))))

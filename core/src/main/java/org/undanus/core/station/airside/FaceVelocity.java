@@ -18,12 +18,14 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.numeric.Propagation;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Area;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** Air passes the filter slowly enough: airflow over face area, at the rated airflow where none was read. */
 final class FaceVelocity implements Requirement {
@@ -60,8 +62,8 @@ final class FaceVelocity implements Requirement {
                 x.need(FILTER_WIDTH).uncertain(),
                 x.need(FILTER_HEIGHT).uncertain());
         List<Limit> limits = x.rules().limits(LIMIT);
-        Finding finding = x.finding()
-                .step("Airflow", "", Text.of("{}", Text.Amount.of(Dimension.VOLUME_FLOW, flow.get(), 0)), "");
+        Finding finding =
+                x.finding().step("Airflow", "", Text.of("{flow}", Amount.of(Dimension.VOLUME_FLOW, flow.get(), 0)), "");
         Optional<Comparison> held = finding.hold(LIMIT, velocity, 0, limits);
         if (held.isEmpty()) {
             return finding.nobodyLimits();
@@ -71,7 +73,7 @@ final class FaceVelocity implements Requirement {
                 held.get().verdict(),
                 finding.room(),
                 Text.of(
-                        "Have filters of {} face in all fitted, or more of them.",
-                        new Text.AtLeast(Area.ofSquareMetres(flow.get().value() / most))));
+                        "Have filters of {flow} face in all fitted, or more of them.",
+                        new AtLeast(Area.ofSquareMetres(flow.get().value() / most))));
     }
 }

@@ -22,8 +22,8 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The duct's cross-section with the places of the grid, each to be tapped and read. As wide as the sheet, so that numbers stand clear. */
 final class GridFigure {
@@ -76,7 +76,7 @@ final class GridFigure {
                 Standing place = Standing.of(line).ofDrawn(thing);
                 Optional<String> value = written(read, row, column);
                 if (value.isPresent()) {
-                    drawing.words(Text.of("{}", value.get()), at, Weight.PLAIN, place, Side.CENTRE);
+                    drawing.words(Text.of("{value}", value.get()), at, Weight.PLAIN, place, Side.CENTRE);
                 } else {
                     drawing.add(new Element.Dot(Role.READ, at, Optional.of(place)));
                 }
@@ -85,20 +85,20 @@ final class GridFigure {
         drawing.add(new Element.Dimension(
                         Place.of(0, -high / 8),
                         Place.of(wide, -high / 8),
-                        Text.of("{}", Length.ofMetres(wide)),
+                        Text.of("{wide}", Length.ofMetres(wide)),
                         Optional.of(Standing.of(new PointKey(AirPoints.DUCT_WIDTH.id(), ducts.id())))))
                 .add(new Element.Dimension(
                         Place.of(-wide / 14, 0),
                         Place.of(-wide / 14, high),
-                        Text.of("{}", Length.ofMetres(high)),
+                        Text.of("{high}", Length.ofMetres(high)),
                         Optional.of(Standing.of(new PointKey(AirPoints.DUCT_HEIGHT.id(), ducts.id())))));
         drawing.caption(Text.of(
-                "{}{}: lines at {} of the width.",
-                read.map(grid -> Text.of("In {}. ", grid.unit())).orElse(Text.of("")),
+                "{read}{equalAreas}: lines at {shares} of the width.",
+                read.map(grid -> Text.of("In {unit}. ", grid.unit())).orElse(Text.of("")),
                 equalAreas ? Airflow.EQUAL_AREAS : Airflow.TCHEBYCHEFF,
                 shares(across)));
         return Optional.of(drawing.spoken(Text.of(
-                "A grid of {} by {}; {} places not read",
+                "A grid of {rows} by {columns}; {read} places not read",
                 rows,
                 columns,
                 read.map(Traverse::missing).orElse(rows * columns))));

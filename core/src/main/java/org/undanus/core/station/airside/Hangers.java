@@ -16,16 +16,17 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Force;
 import org.undanus.core.quantity.Mass;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Rods together carry the unit with a factor to spare. */
 final class Hangers implements Requirement {
@@ -61,7 +62,7 @@ final class Hangers implements Requirement {
         if (!x.has(ROD_LOAD)) {
             return x.notShown(
                     List.of(ROD_LOAD),
-                    Text.of("Each of {} must carry {}.", Math.round(rods), Force.ofNewtons(needed / rods)));
+                    Text.of("Each of {rods} must carry {needed}.", Math.round(rods), Force.ofNewtons(needed / rods)));
         }
         Uncertain each = x.need(ROD_LOAD).uncertain();
         Finding finding = x.finding()
@@ -83,8 +84,8 @@ final class Hangers implements Requirement {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Keep clear below it; have {} rods of this kind, or rods of {} each.",
+                        "Keep clear below it; have {needed} rods of this kind, or rods of {needed2} each.",
                         (int) Math.ceil(needed / each.value() - 1e-9),
-                        new Text.AtLeast(Force.ofNewtons(needed / rods))));
+                        new AtLeast(Force.ofNewtons(needed / rods))));
     }
 }

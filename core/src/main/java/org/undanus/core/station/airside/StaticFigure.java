@@ -23,9 +23,9 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.quantity.PressureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The static pressure on its way through the system, from room to room: each part's drop with its verdict. */
 final class StaticFigure {
@@ -84,7 +84,7 @@ final class StaticFigure {
                 drawing.line(Role.CURVE, standing, Place.of(part.from, from.get()), Place.of(part.to, to.get()));
                 drop(from.get(), to.get(), part)
                         .ifPresent(drop -> drawing.words(
-                                Text.of("{} {}", part.title, drop),
+                                Text.of("{title} {drop}", part.title, drop),
                                 Place.of((part.from + part.to) / 2, (from.get() + to.get()) / 2),
                                 Weight.PLAIN,
                                 standing,
@@ -92,7 +92,7 @@ final class StaticFigure {
                                 Side.BELOW));
             } else {
                 drawing.aside(
-                        Text.of("{}: not read", part.title),
+                        Text.of("{title}: not read", part.title),
                         Place.of((part.from + part.to) / 2, 0),
                         standing,
                         Side.BELOW);
@@ -102,7 +102,7 @@ final class StaticFigure {
             PointKey key = new PointKey(station.point.id(), ducts.id());
             x.number(station.point).ifPresent(pressure -> drawing.dot(Role.READ, Place.of(station.along, pressure), key)
                     .aside(
-                            Text.of("{}", PressureDifference.ofPascals(pressure)),
+                            Text.of("{pressure}", PressureDifference.ofPascals(pressure)),
                             Place.of(station.along, pressure),
                             Standing.of(key),
                             Side.BELOW,
@@ -111,16 +111,16 @@ final class StaticFigure {
         Standing external = Standing.of(judgements, StaticPressure.EXTERNAL.about(), ducts.id());
         Airflow.external(x)
                 .ifPresent(total -> drawing.caption(Text.of(
-                        "External static pressure {}: {}.",
+                        "External static pressure {total}: {external}.",
                         PressureDifference.ofPascals(total.value()),
                         external.said().toLowerCase(Locale.ROOT))));
         x.indoor()
                 .flatMap(unit -> Airflow.of(x, unit).agreed())
                 .ifPresent(flow -> drawing.caption(Text.of(
-                        "Airflow {} ± {}.",
+                        "Airflow {flow} ± {expanded}.",
                         VolumeFlow.ofCubicMetresPerSecond(flow.value()),
                         VolumeFlow.ofCubicMetresPerSecond(flow.expanded()))));
-        return drawing.spoken(Text.of("External static pressure: {}", external.said()));
+        return drawing.spoken(Text.of("External static pressure: {external}", external.said()));
     }
 
     private static Optional<PressureDifference> drop(double from, double to, Part part) {

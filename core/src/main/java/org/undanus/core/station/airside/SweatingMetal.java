@@ -24,15 +24,16 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.numeric.Root;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** The coldest metal outside stays above the dew point of the air about it: as read, else computed through its insulation. */
 final class SweatingMetal implements Requirement {
@@ -85,7 +86,7 @@ final class SweatingMetal implements Requirement {
             return x.notShown(
                     List.of(SURFACE),
                     Text.of(
-                            "It must be {} or warmer.",
+                            "It must be {dewPoint} or warmer.",
                             Temperature.ofKelvin(dewPoint.get().value())));
         }
         double k = x.number(INSULATION_CONDUCTIVITY).orElseGet(() -> x.rules().number(CONDUCTIVITY));
@@ -120,8 +121,8 @@ final class SweatingMetal implements Requirement {
                 THICKEST,
                 ACCURACY);
         return Text.of(
-                "Have it insulated at least {} thick, or the air about it kept drier.",
-                new Text.AtLeast(Length.ofMetres(needed)));
+                "Have it insulated at least {needed} thick, or the air about it kept drier.",
+                new AtLeast(Length.ofMetres(needed)));
     }
 
     private static Optional<Uncertain> dewPoint(Examination x, Value.Measured around) {

@@ -22,7 +22,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** What station 12 asks and judges. */
 public final class Charge {
@@ -137,7 +137,7 @@ public final class Charge {
                         .conclude(
                                 Verdict.MEETS,
                                 Text.of(
-                                        "{} by {}.",
+                                        "{need} by {recoveredBy}.",
                                         x.need(ChargePoints.RECOVERED).quantity(),
                                         x.written(ChargePoints.RECOVERED_BY).orElseThrow()),
                                 ""));

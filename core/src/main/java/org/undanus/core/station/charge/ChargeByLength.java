@@ -33,13 +33,13 @@ import org.undanus.core.quantity.LinearDensity;
 import org.undanus.core.quantity.Mass;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * What was added and taken out is what the measured lines ask for: Δm = k·(ΣL − L₀), k by plate or sheet, else what the liquid
@@ -181,11 +181,14 @@ final class ChargeByLength implements Requirement {
             return x.notShown(
                     List.of(surplus ? ChargePoints.TAKEN_OUT : UnitPoints.ADDED_CHARGE),
                     surplus
-                            ? Text.of("{} too much is in it for these lines.", Mass.ofKilograms(-lines.added.value()))
+                            ? Text.of(
+                                    "{added} too much is in it for these lines.",
+                                    Mass.ofKilograms(-lines.added.value()))
                             : lines.added.value() > 0
-                                    ? Text.of("These lines ask for {} more.", Mass.ofKilograms(lines.added.value()))
+                                    ? Text.of(
+                                            "These lines ask for {added} more.", Mass.ofKilograms(lines.added.value()))
                                     : Text.of(
-                                            "The factory charge is for lines up to {}: nothing is added or taken out.",
+                                            "The factory charge is for lines up to {precharged}: nothing is added or taken out.",
                                             Length.ofMetres(lines.precharged)));
         }
         return compared(x, finding, lines, added.get());
@@ -215,15 +218,17 @@ final class ChargeByLength implements Requirement {
         return lines.length >= shortest.get()
                 ? finding.conclude(
                         Verdict.MEETS,
-                        Text.of("The maker accepts the factory charge down to {}.", Length.ofMetres(shortest.get())),
+                        Text.of(
+                                "The maker accepts the factory charge down to {shortest}.",
+                                Length.ofMetres(shortest.get())),
                         "")
                 : finding.conclude(
                         Verdict.FAILS,
                         Text.of(
-                                "{} too much is in it, and the lines are shorter than the maker accepts.",
+                                "{added} too much is in it, and the lines are shorter than the maker accepts.",
                                 Mass.ofKilograms(-lines.added.value())),
                         Text.of(
-                                "Have {} recovered, or the lines led longer as the maker asks.",
+                                "Have {added} recovered, or the lines led longer as the maker asks.",
                                 Mass.ofKilograms(-lines.added.value())));
     }
 
@@ -243,13 +248,14 @@ final class ChargeByLength implements Requirement {
                 held.verdict() == Verdict.FAILS
                         ? Text.of(
                                 over
-                                        ? "{} more is in it than the lines ask for."
-                                        : "{} less is in it than the lines ask for.",
+                                        ? "{off} more is in it than the lines ask for."
+                                        : "{off} less is in it than the lines ask for.",
                                 off)
                         : finding.room(),
                 SoundCycle.anotherCause(x)
                         .orElseGet(() -> over
                                 ? Trim.recover(x, off)
-                                : Text.of("Have {} weighed in as the maker says, never over the room's limit.", off)));
+                                : Text.of(
+                                        "Have {off} weighed in as the maker says, never over the room's limit.", off)));
     }
 }

@@ -9,9 +9,9 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * What the label on an outdoor unit says of its refrigerant.
@@ -47,7 +47,7 @@ public record ChargeLabel(
     /** In a line. */
     public Text words() {
         return Text.of(
-                "{}, safety class {}, warming potential {}. {} in it from the factory, {} added, {} in all{}.{}",
+                "{refrigerant}, safety class {safetyClass}, warming potential {warmingPotential}. {mass} in it from the factory, {mass2} added, {mass3} in all{carbonDioxide}.{bears}",
                 refrigerant.name(),
                 refrigerant.safetyClass(),
                 Math.round(refrigerant.warmingPotential()),
@@ -55,9 +55,10 @@ public record ChargeLabel(
                 mass(added),
                 mass(total()),
                 carbonDioxide()
-                        .map(kilograms -> Text.of(", as {} of carbon dioxide", Mass.ofKilograms(Math.rint(kilograms))))
+                        .map(kilograms ->
+                                Text.of(", as {kilograms} of carbon dioxide", Mass.ofKilograms(Math.rint(kilograms))))
                         .orElse(Text.of("")),
-                bears.map(kilograms -> Text.of(" Its smallest room bears {}.", Mass.ofKilograms(kilograms)))
+                bears.map(kilograms -> Text.of(" Its smallest room bears {kilograms}.", Mass.ofKilograms(kilograms)))
                         .orElse(Text.of("")));
     }
 

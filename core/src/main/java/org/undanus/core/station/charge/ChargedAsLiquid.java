@@ -19,8 +19,8 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * A blend was drawn as liquid: its vapour has another composition. Composition decides; how far its temperature glides tells how much
@@ -52,11 +52,13 @@ final class ChargedAsLiquid implements Requirement {
         Finding finding = x.finding().step("Refrigerant", refrigerant.name());
         if (!refrigerant.blend()) {
             return finding.conclude(
-                    Verdict.DOES_NOT_APPLY, Text.of("{} is one substance, no blend.", refrigerant.name()), "");
+                    Verdict.DOES_NOT_APPLY,
+                    Text.of("{refrigerant} is one substance, no blend.", refrigerant.name()),
+                    "");
         }
         double glide =
                 refrigerant.saturation().glide(Temperature.ofKelvin(x.rules().number(ChargeByLength.WARM)));
-        finding.step("Mixed of", "", Text.of("{} substances", refrigerant.parts()), "")
+        finding.step("Mixed of", "", Text.of("{parts} substances", refrigerant.parts()), "")
                 .step("Its temperature glides by", TemperatureDifference.ofKelvin(Math.max(0, glide)));
         if (x.number(UnitPoints.ADDED_CHARGE).filter(added -> added == 0).isPresent()) {
             return finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("Nothing was added."), "");
@@ -71,12 +73,12 @@ final class ChargedAsLiquid implements Requirement {
         return glide >= x.rules().number(GLIDE)
                 ? finding.conclude(
                         Verdict.FAILS,
-                        Text.of("It was drawn as vapour: what went in is not {}.", refrigerant.name()),
+                        Text.of("It was drawn as vapour: what went in is not {refrigerant}.", refrigerant.name()),
                         "Have the charge recovered and weighed in anew, as liquid, throttled on the suction side.")
                 : finding.conclude(
                         Verdict.FAILS,
                         Text.of(
-                                "It was drawn as vapour: {} is a blend of {}, and makers ask for liquid. Its vapour is a little another mixture, and so is what stays in the cylinder.",
+                                "It was drawn as vapour: {refrigerant} is a blend of {parts}, and makers ask for liquid. Its vapour is a little another mixture, and so is what stays in the cylinder.",
                                 refrigerant.name(),
                                 refrigerant.parts()),
                         "Have it charged as liquid from now on, throttled on the suction side; ask the maker whether what is in it may stay.");

@@ -26,9 +26,9 @@ import org.undanus.core.judgement.Judgements;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * The cycle as it was read, over enthalpy and the logarithm of pressure: the liquid's and the vapour's lines from the tables, the
@@ -95,10 +95,10 @@ final class CycleFigure {
                 .map(Judgement::because)
                 .orElse(Text.of(""));
         return drawing.caption(Text.of(
-                        "{} over enthalpy and pressure (logarithmic). Dots: as read, with what the instruments leave open.",
+                        "{refrigerant} over enthalpy and pressure (logarithmic). Dots: as read, with what the instruments leave open.",
                         refrigerant.name()))
                 .spoken(Text.of(
-                        "Cycle of {}: {}. {}: {}",
+                        "Cycle of {refrigerant}: {said}. {standing}: {because}",
                         refrigerant.name(),
                         said.isEmpty() ? "no state has been read" : String.join(", ", said),
                         standing.said(),
@@ -115,12 +115,12 @@ final class CycleFigure {
                 drawing.line(Role.GRID, Place.of(0, up), Place.of(1, up))
                         .words(
                                 Text.of(
-                                        "{}",
+                                        "{gauge}",
                                         AbsolutePressure.ofPascals(pressure).gauge(state.air())),
                                 Place.of(0, up),
                                 Weight.QUIET,
                                 Side.LEFT)
-                        .words(Text.of("{}", at), Place.of(1, up), Weight.QUIET, Side.RIGHT);
+                        .words(Text.of("{at}", at), Place.of(1, up), Weight.QUIET, Side.RIGHT);
             }
         }
         double step = 100 * KILO;
@@ -128,7 +128,7 @@ final class CycleFigure {
             double across = place(heat, 1).x();
             drawing.line(Role.OUTLINE, Place.of(across, 0), Place.of(across, -0.02))
                     .words(
-                            Text.of("{} kJ/kg", Math.round(heat / KILO)),
+                            Text.of("{heat} kJ/kg", Math.round(heat / KILO)),
                             Place.of(across, -0.02),
                             Weight.QUIET,
                             Side.BELOW);
@@ -207,7 +207,7 @@ final class CycleFigure {
                     middle,
                     points.get(1),
                     Text.of(
-                            liquid ? "liquid line, {} subcooled" : "suction line, {} superheated",
+                            liquid ? "liquid line, {by} subcooled" : "suction line, {by} superheated",
                             TemperatureDifference.ofKelvin(by.value())),
                     liquid ? Side.RIGHT : Side.LEFT);
             said.add(name + " read");

@@ -15,12 +15,13 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The refrigerant on its way round, as it was read at the outdoor unit's ports. A boiling liquid has the bubble pressure,
@@ -130,7 +131,7 @@ record RefrigerantState(Examination x, Refrigerant refrigerant, Saturation table
                                     .step(point.title(), read.get().quantity())
                                     .conclude(
                                             Verdict.NOT_SHOWN,
-                                            Text.of("{}: {}.", point.title(), e.getMessage()),
+                                            Text.of("{point}: {message}.", point.title(), e.getMessage()),
                                             "Read the gauge and the plate's refrigerant again; a gauge counts from the air's pressure."));
                 }
             }
@@ -162,7 +163,7 @@ record RefrigerantState(Examination x, Refrigerant refrigerant, Saturation table
                         .conclude(
                                 Verdict.NOT_SHOWN,
                                 Text.of(
-                                        "It cannot condense at {} in air of {}.",
+                                        "It cannot condense at {condensing} in air of {outdoor}.",
                                         Temperature.ofKelvin(condensing.value()),
                                         Temperature.ofKelvin(outdoor.get())),
                                 "Look whether it runs, whether the refrigerant is that of the plate, and read again."));
@@ -187,7 +188,9 @@ record RefrigerantState(Examination x, Refrigerant refrigerant, Saturation table
         }
         return of(x).filter(state -> state.unusable().isEmpty())
                 .map(state -> judged.saying(Text.of(
-                        "{} is {}.", name, Text.Amount.of(Dimension.TEMPERATURE_DIFFERENCE, computed.apply(state), 0))))
+                        "{name} is {computed}.",
+                        name,
+                        Amount.of(Dimension.TEMPERATURE_DIFFERENCE, computed.apply(state), 0))))
                 .orElse(judged);
     }
 

@@ -11,7 +11,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** What was let in is what the plate says. */
 final class SameRefrigerantCharged implements Requirement {
@@ -36,10 +36,10 @@ final class SameRefrigerantCharged implements Requirement {
         Finding finding =
                 x.finding().step(ChargePoints.REFRIGERANT.title(), cylinder).step("On the plate", plate);
         return cylinder.equals(plate)
-                ? finding.conclude(Verdict.MEETS, Text.of("Both say {}.", plate), "")
+                ? finding.conclude(Verdict.MEETS, Text.of("Both say {plate}.", plate), "")
                 : finding.conclude(
                         Verdict.FAILS,
-                        Text.of("The cylinder says {}, the plate {}.", cylinder, plate),
+                        Text.of("The cylinder says {cylinder}, the plate {plate}.", cylinder, plate),
                         "Stop it. Have all of it recovered as a mixture, evacuate, and weigh in what the plate says.");
     }
 }

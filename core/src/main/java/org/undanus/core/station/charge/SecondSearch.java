@@ -18,8 +18,8 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The second leak search, under refrigerant, could find a leak: at rest in warm weather, when both sides stand under pressure; in
@@ -84,10 +84,12 @@ final class SecondSearch implements Requirement {
         finding.step(SEARCH_AIR.title(), read.quantity()).step("Warm enough from", "", warm.value(), warm.source());
         return read.quantity().si() >= warm.value().si()
                 ? finding.conclude(
-                        Verdict.MEETS, Text.of("At rest in {} both sides stand under pressure.", read.quantity()), "")
+                        Verdict.MEETS,
+                        Text.of("At rest in {read} both sides stand under pressure.", read.quantity()),
+                        "")
                 : finding.conclude(
                         Verdict.NOT_SHOWN,
-                        Text.of("At rest in {} the pressure is low: a small leak does not show.", read.quantity()),
+                        Text.of("At rest in {read} the pressure is low: a small leak does not show.", read.quantity()),
                         "Search it again while it runs in heating.");
     }
 }

@@ -20,11 +20,11 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.SteadyRunning;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Setting;
 import org.undanus.core.station.charge.Diagnosis.Cause;
 import org.undanus.core.station.charge.Diagnosis.Departure;
 import org.undanus.core.station.charge.Diagnosis.Sign;
+import org.undanus.core.words.Text;
 
 /** All readings of the running cycle together: sound, or what is wrong with it, or what else would tell. */
 final class SoundCycle implements Requirement {
@@ -79,7 +79,7 @@ final class SoundCycle implements Requirement {
         Text next() {
             return diagnosis
                     .tellsApart(read, orifice)
-                    .map(sign -> Text.of("To tell them apart read the {}.", sign.asked()))
+                    .map(sign -> Text.of("To tell them apart read the {asked}.", sign.asked()))
                     .orElse(Text.of("Read all of it again after half an hour, on better instruments."));
         }
     }
@@ -103,7 +103,7 @@ final class SoundCycle implements Requirement {
                 .map(Diagnosis.Share::cause)
                 .filter(cause -> !cause.cure().isEmpty())
                 .map(cause -> Text.of(
-                        "First of all what the cycle shows, {}: {} Charge is judged after that.",
+                        "First of all what the cycle shows, {cause}: {cure} Charge is judged after that.",
                         cause.title(),
                         cause.cure()));
     }
@@ -118,7 +118,7 @@ final class SoundCycle implements Requirement {
         return byCharge >= x.rules().number(CycleSettings.SURE)
                 ? Optional.empty()
                 : Optional.of(Text.of(
-                        "Whether it is the charge the cycle leaves open. {} Nothing is added or recovered before that.",
+                        "Whether it is the charge the cycle leaves open. {next} Nothing is added or recovered before that.",
                         told.next()));
     }
 
@@ -129,14 +129,14 @@ final class SoundCycle implements Requirement {
         read.forEach((sign, departure) -> finding.step(
                 Text.capital(sign.title()),
                 "in bands from what is expected",
-                Text.of("{} ± {}", rounded(departure.bands()), rounded(2 * departure.uncertainty())),
+                Text.of("{rounded} ± {rounded2}", rounded(departure.bands()), rounded(2 * departure.uncertainty())),
                 ""));
         told.shares().stream()
                 .filter(share -> share.share() >= 0.01)
                 .forEach(share -> finding.step(
                         Text.capital(share.cause().title()),
                         share.cause().reason(),
-                        Text.of("{} %", percent(share.share())),
+                        Text.of("{percent} %", percent(share.share())),
                         ABOUT.sources().get(0)));
         double sure = x.rules().number(CycleSettings.SURE);
         double sound = told.share(Cause.NONE);
@@ -154,7 +154,7 @@ final class SoundCycle implements Requirement {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of(
-                            "{}, {} %: {}",
+                            "{cause}, {percent} %: {reason}",
                             Text.capital(cause.title()),
                             percent(told.likeliest().share()),
                             cause.reason()),
@@ -162,10 +162,10 @@ final class SoundCycle implements Requirement {
         }
         Text next = telling.next();
         return sound <= 1 - sure
-                ? finding.conclude(Verdict.FAILS, Text.of("It is not sound: {}.", names), next)
+                ? finding.conclude(Verdict.FAILS, Text.of("It is not sound: {names}.", names), next)
                 : finding.conclude(
                         Verdict.NOT_SHOWN,
-                        Text.of("It cannot be told: sound ({} %), {}.", percent(sound), names),
+                        Text.of("It cannot be told: sound ({percent} %), {names}.", percent(sound), names),
                         next);
     }
 
@@ -173,7 +173,7 @@ final class SoundCycle implements Requirement {
         return switch (cause) {
             case SHORT -> Trim.byCharge(x, true);
             case OVER -> Trim.byCharge(x, false);
-            default -> Text.of("{}", cause.cure());
+            default -> Text.of("{cure}", cause.cure());
         };
     }
 

@@ -19,12 +19,12 @@ import org.undanus.core.judgement.SteadyRunning;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** With an expansion valve: the liquid is as much colder than it boils at as plate or sheet asks. */
 final class SubcoolingTrim implements Requirement {
@@ -88,7 +88,7 @@ final class SubcoolingTrim implements Requirement {
                     .conclude(
                             Verdict.FAILS,
                             Text.of(
-                                    "{} under none: vapour is in the liquid line.",
+                                    "{read} under none: vapour is in the liquid line.",
                                     TemperatureDifference.ofKelvin(-read.value())),
                             Trim.advice(x, true));
         }

@@ -24,12 +24,12 @@ import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** With a fixed orifice: the vapour is as much warmer than it condenses at as this air asks for. */
 final class SuperheatTrim implements Requirement {
@@ -118,10 +118,10 @@ final class SuperheatTrim implements Requirement {
                     .conclude(
                             Verdict.FAILS,
                             Text.of(
-                                    "The suction line is {} colder than its vapour condenses: liquid comes back to the compressor.",
+                                    "The suction line is {read} colder than its vapour condenses: liquid comes back to the compressor.",
                                     TemperatureDifference.ofKelvin(-read.value())),
                             Text.of(
-                                    "Switch it off before the compressor breaks. Look at airflow and metering piece; then: {}",
+                                    "Switch it off before the compressor breaks. Look at airflow and metering piece; then: {value}",
                                     Trim.advice(x, false)));
         }
         Optional<Judgement> outside = outside(
@@ -146,7 +146,7 @@ final class SuperheatTrim implements Requirement {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of(
-                                    "In this air the target would be {}: it cannot be set this way today.",
+                                    "In this air the target would be {target}: it cannot be set this way today.",
                                     TemperatureDifference.ofKelvin(target.value())),
                             "Judge by weight, or come back when it is cooler outdoors or more humid inside.");
         }
@@ -164,7 +164,7 @@ final class SuperheatTrim implements Requirement {
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "{}: {} {}; here it is {}.",
+                                "{key}: {bound} {limit}; here it is {value}.",
                                 key.title(),
                                 limit.bound().words(),
                                 limit.value(),

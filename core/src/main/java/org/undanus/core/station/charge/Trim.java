@@ -18,9 +18,9 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Whether a running machine's readings may trim its charge at all, and by how much at a time. */
 final class Trim {
@@ -142,17 +142,18 @@ final class Trim {
             Mass amount = Mass.ofKilograms(Math.abs(off.get()));
             return add
                     ? Text.of(
-                            "Have {} weighed in, throttled on the suction side and never over plate or room limit, then wait {} and read again.",
+                            "Have {least} weighed in, throttled on the suction side and never over plate or room limit, then wait {wait} and read again.",
                             least(amount, left),
                             wait)
                     : recover(x, amount);
         }
         Optional<Mass> step = x.number(PlatePoints.CHARGE)
                 .map(whole -> Mass.ofKilograms(whole * x.rules().number(STEP)));
-        Text amount = step.map(mass -> Text.of("about {}", least(mass, left))).orElse(Text.of("a little"));
+        Text amount =
+                step.map(mass -> Text.of("about {least}", least(mass, left))).orElse(Text.of("a little"));
         return add
                 ? Text.of(
-                        "Search for a leak first. Then have {} added, never over plate or room limit, wait {} and read again.",
+                        "Search for a leak first. Then have {amount} added, never over plate or room limit, wait {wait} and read again.",
                         amount,
                         wait)
                 : recover(x, amount);
@@ -177,7 +178,7 @@ final class Trim {
     /** @param amount a mass, or words for it */
     static Text recover(Examination x, Object amount) {
         return Text.of(
-                "Have {} recovered, then wait {} and read again.",
+                "Have {amount} recovered, then wait {wait} and read again.",
                 amount,
                 Duration.ofSeconds(x.rules().number(WAIT)));
     }

@@ -18,8 +18,8 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** What the record says was added is what the cylinder lost on the scale. */
 final class WeighedCharge implements Requirement {
@@ -65,12 +65,12 @@ final class WeighedCharge implements Requirement {
         return Math.abs(apart) <= difference.expanded()
                 ? finding.conclude(
                         Verdict.MEETS,
-                        Text.of("The cylinder lost {}, as the record says.", Mass.ofKilograms(lost.value())),
+                        Text.of("The cylinder lost {lost}, as the record says.", Mass.ofKilograms(lost.value())),
                         "")
                 : finding.conclude(
                         Verdict.FAILS,
                         Text.of(
-                                "The record says {}, the cylinder lost {}.",
+                                "The record says {added}, the cylinder lost {lost}.",
                                 added.quantity(),
                                 Mass.ofKilograms(lost.value())),
                         "Ask what else came out of the cylinder or stayed in the hose, and put the record right.");

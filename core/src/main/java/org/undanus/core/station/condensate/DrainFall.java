@@ -21,13 +21,14 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** Every level piece of a drain falls enough, the whole has the height it needs, and nothing hangs through. */
 final class DrainFall {
@@ -106,10 +107,12 @@ final class DrainFall {
                     .conclude(
                             Verdict.FAILS,
                             Text.of(
-                                    "Part {} goes up {}: water does not climb by itself.",
+                                    "Part {part} goes up {lift}: water does not climb by itself.",
                                     up.part() + 1,
                                     Length.ofMetres(up.lift())),
-                            Text.of("Have part {} led so that it falls, or a pump fitted before it.", up.part() + 1));
+                            Text.of(
+                                    "Have part {part} led so that it falls, or a pump fitted before it.",
+                                    up.part() + 1));
         }
         if (flattest.isEmpty()) {
             return x.finding()
@@ -121,7 +124,7 @@ final class DrainFall {
                 .step(
                         "Flattest piece",
                         "",
-                        Text.of("part {}, {}", piece.part() + 1, Length.ofMetres(piece.length())),
+                        Text.of("part {part}, {length}", piece.part() + 1, Length.ofMetres(piece.length())),
                         "")
                 .step("It falls", Length.ofMetres(-piece.rise()));
         Optional<Comparison> held = finding.hold(FALL_LIMIT, fall(x, piece), 0, limits);
@@ -132,17 +135,17 @@ final class DrainFall {
         double lack = least * piece.length() + piece.rise();
         boolean canBeShorter = piece.rise() < 0 && least > 0;
         Text lower = Text.of(
-                "Lower the far end of part {} by {}",
+                "Lower the far end of part {part} by {lack}",
                 piece.part() + 1,
-                new Text.AtLeast(Length.ofMetres(Math.max(0, lack))));
+                new AtLeast(Length.ofMetres(Math.max(0, lack))));
         return finding.conclude(
                 held.get().verdict(),
                 held.get().verdict() == Verdict.FAILS
-                        ? Text.of("Part {}: {}", piece.part() + 1, finding.room())
+                        ? Text.of("Part {part}: {room}", piece.part() + 1, finding.room())
                         : finding.room(),
                 canBeShorter
-                        ? Text.of("{}, or shorten it to {}.", lower, Length.ofMetres(-piece.rise() / least))
-                        : Text.of("{}.", lower));
+                        ? Text.of("{lower}, or shorten it to {rise}.", lower, Length.ofMetres(-piece.rise() / least))
+                        : Text.of("{lower}.", lower));
     }
 
     private static Judgement inAll(Examination x) {
@@ -181,7 +184,9 @@ final class DrainFall {
         return finding.conclude(
                 held.verdict(),
                 finding.room(),
-                Text.of("Have the unit raised, or the drain led out {} lower; or a pump fitted.", finding.lacking()));
+                Text.of(
+                        "Have the unit raised, or the drain led out {lacking} lower; or a pump fitted.",
+                        finding.lacking()));
     }
 
     private static Judgement sags(Examination x) {
@@ -199,11 +204,11 @@ final class DrainFall {
                 .conclude(
                         Verdict.FAILS,
                         Text.of(
-                                "It hangs through {} at part {}: a trap where none belongs.",
+                                "It hangs through {depth} at part {part}: a trap where none belongs.",
                                 Length.ofMetres(deepest.depth()),
                                 deepest.part() + 1),
                         Text.of(
-                                "Have part {} raised by {} and held so by supports.",
+                                "Have part {part} raised by {depth} and held so by supports.",
                                 deepest.part() + 1,
                                 Length.ofMetres(deepest.depth())));
     }

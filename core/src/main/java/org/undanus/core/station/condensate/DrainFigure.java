@@ -21,8 +21,8 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.LiquidFlow;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** A drain unrolled as an elevation to scale, from the unit to its end. */
 final class DrainFigure {
@@ -48,13 +48,13 @@ final class DrainFigure {
         RunDrawing unrolled = new RunDrawing(run, line, piece -> standing(judgements, drain, run, piece, least));
         Drawing.Builder drawing = unrolled.begun(drain.title())
                 .caption(Text.of(
-                        "{} of drain, {} {}.",
+                        "{length} of drain, {lift} {words}.",
                         Length.ofMetres(run.length()),
                         Length.ofMetres(Math.abs(run.lift())),
                         run.lift() > 0 ? "up" : "down"));
         Flow.rate(x)
                 .ifPresent(rate -> drawing.caption(Text.of(
-                        rate.bound() ? "At most {} of water." : "{} of water in today's air.",
+                        rate.bound() ? "At most {rate} of water." : "{rate} of water in today's air.",
                         LiquidFlow.ofCubicMetresPerSecond(rate.rate()))));
         judgements
                 .find(DrainFall.EACH.about(), drain.id())
@@ -62,7 +62,7 @@ final class DrainFigure {
                 .flatMap(Judgement::remedy)
                 .ifPresent(drawing::caption);
         return drawing.spoken(Text.of(
-                "{}. Fall: {}; sags: {}; trap: {}",
+                "{summary}. Fall: {judgements}; sags: {judgements2}; trap: {judgements3}",
                 run.summary(),
                 of(judgements, DrainFall.EACH, drain).said(),
                 of(judgements, DrainFall.SAGS, drain).said(),

@@ -28,13 +28,13 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.LiquidFlow;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.Volume;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Drain and pump carry off more than the coil gives. */
 final class Flow {
@@ -91,14 +91,16 @@ final class Flow {
                             Verdict.FAILS,
                             Text.of("The water did not come out, or came out where it should not."),
                             rate.map(r -> Text.of(
-                                            "Have the drain cleared, then pour again: it must carry {}.",
+                                            "Have the drain cleared, then pour again: it must carry {rate}.",
                                             LiquidFlow.ofCubicMetresPerSecond(r.rate())))
                                     .orElse(Text.of("Have the drain cleared, then pour again.")));
         }
         if (!missing.isEmpty()) {
             return rate.map(r -> x.notShown(
                             missing,
-                            Text.of("A litre must be gone within {}.", Duration.ofSeconds(Math.rint(1e-3 / r.rate())))))
+                            Text.of(
+                                    "A litre must be gone within {rate}.",
+                                    Duration.ofSeconds(Math.rint(1e-3 / r.rate())))))
                     .orElseGet(() -> x.notShown(missing));
         }
         if (rate.isEmpty()) {
@@ -113,10 +115,10 @@ final class Flow {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of(
-                                    "{} fits into the trap: such a pour cannot show that the drain runs.",
+                                    "{poured} fits into the trap: such a pour cannot show that the drain runs.",
                                     Volume.ofCubicMetres(poured)),
                             Text.of(
-                                    "Pour at least {} and time it until it is clear.",
+                                    "Pour at least {held} and time it until it is clear.",
                                     Volume.ofCubicMetres(Math.max(1e-3, 2 * held))));
         }
         Uncertain flow = Propagation.through(
@@ -141,7 +143,7 @@ final class Flow {
                 compared.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have it cleaned or made wider: the same water must be gone within {}.",
+                        "Have it cleaned or made wider: the same water must be gone within {poured}.",
                         Duration.ofSeconds(
                                 Math.rint((poured - held) / rate.get().rate()))));
     }
@@ -181,7 +183,7 @@ final class Flow {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have a pump fitted that moves {} at {}.",
+                        "Have a pump fitted that moves {needed} at {lift}.",
                         LiquidFlow.ofCubicMetresPerSecond(needed),
                         Length.ofMetres(lift.value())));
     }

@@ -24,8 +24,8 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.LiquidFlow;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.words.Text;
 
 /** What keeps water from doing harm: a second way out, a switch, insulation, and a place for meltwater. */
 final class Protection {
@@ -102,7 +102,7 @@ final class Protection {
             return finding.conclude(
                     Verdict.REFER,
                     Text.of(
-                            "Below lie {}: whether {} is enough without a pan is not for us to say.",
+                            "Below lie {below}: whether {article} is enough without a pan is not for us to say.",
                             below,
                             article(second)),
                     "Ask the owner and the authority; a pan under the unit and its joints catches what a switch does not see.");
@@ -110,8 +110,8 @@ final class Protection {
         return finding.conclude(
                 none ? Verdict.FAILS : Verdict.MEETS,
                 none
-                        ? Text.of("A blocked drain would run onto {}.", below)
-                        : Text.of("There is {} against a blocked drain.", article(second)),
+                        ? Text.of("A blocked drain would run onto {below}.", below)
+                        : Text.of("There is {article} against a blocked drain.", article(second)),
                 "Have a float switch, a second drain, or a pan with its own drain fitted.");
     }
 
@@ -133,8 +133,8 @@ final class Protection {
                 wanted ? Verdict.MEETS : Verdict.FAILS,
                 Text.of(
                         wanted
-                                ? "It stopped what this rule book wants stopped: {}."
-                                : "It stopped {}; this rule book wants it otherwise.",
+                                ? "It stopped what this rule book wants stopped: {stopped}."
+                                : "It stopped {stopped}; this rule book wants it otherwise.",
                         stopped),
                 x.by(COMPRESSOR)
                         ? "Have it wired into the compressor's control only, so that the fan keeps the coil from freezing."
@@ -160,10 +160,10 @@ final class Protection {
                     .conclude(
                             Verdict.FAILS,
                             Text.of(
-                                    "Part {} lies bare in the attic: it sweats onto the ceiling.",
+                                    "Part {part} lies bare in the attic: it sweats onto the ceiling.",
                                     bare.get().part() + 1),
                             Text.of(
-                                    "Have part {} insulated, joints too.",
+                                    "Have part {part} insulated, joints too.",
                                     bare.get().part() + 1));
         }
         if (unsaid.isPresent()) {
@@ -171,7 +171,7 @@ final class Protection {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of(
-                                    "The run does not say how part {} is insulated.",
+                                    "The run does not say how part {part} is insulated.",
                                     unsaid.get().part() + 1),
                             "Write insulated and how thick, or bare, at that part of the run.");
         }
@@ -189,7 +189,7 @@ final class Protection {
         }
         Optional<Boolean> fitted = x.affirmed(DrainPoints.ELBOW);
         Text water = meltwater(x)
-                .map(flow -> Text.of("Up to {} of meltwater must get away.", flow))
+                .map(flow -> Text.of("Up to {flow} of meltwater must get away.", flow))
                 .orElse(Text.of(""));
         if (support.isEmpty() || fitted.isEmpty()) {
             return x.notShown(List.of(support.isEmpty() ? UnitPoints.SUPPORT : DrainPoints.ELBOW), water);
@@ -202,7 +202,9 @@ final class Protection {
                                 fitted.get()
                                         ? "Elbow and hose lead its meltwater to a drain."
                                         : "Meltwater drips from the bracket and freezes on what lies below."),
-                        Text.of("Have the elbow, plugs and hose from its bag fitted and led to a drain. {}", water));
+                        Text.of(
+                                "Have the elbow, plugs and hose from its bag fitted and led to a drain. {water}",
+                                water));
     }
 
     /** The most frost there can be: all heat taken from the air left as ice, no more than the rated heating capacity. */

@@ -26,15 +26,16 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.PressureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * A cabinet through which the fan draws has a trap deep enough for its suction; others have none unless their sheet draws one. Drop
@@ -90,12 +91,12 @@ public final class Trap {
                 x.at(x.indoor().orElseThrow()).sheet().flatMap(sheet -> sheet.length(SheetValue.TRAP_SEAL));
         boolean belongs = cabinet.equals(DrainPoints.DRAWN) || drawn.isPresent();
         Finding finding =
-                x.finding().step(CABINET.title(), cabinet).step("Traps in the run", "", Text.of("{}", traps), "");
+                x.finding().step(CABINET.title(), cabinet).step("Traps in the run", "", Text.of("{traps}", traps), "");
         if (traps > 1) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{} traps in one drain: air locked between them holds the water.", traps),
-                    Text.of("Have {} of them taken out.", traps - 1));
+                    Text.of("{traps} traps in one drain: air locked between them holds the water.", traps),
+                    Text.of("Have {traps} of them taken out.", traps - 1));
         }
         if (belongs && traps == 1) {
             Optional<TubeRun.Kind> bypass = Stream.of(TubeRun.Kind.VENT, TubeRun.Kind.PUMP)
@@ -106,9 +107,9 @@ public final class Trap {
                 return finding.conclude(
                         Verdict.FAILS,
                         Text.of(
-                                "A {} stands before the trap: the fan draws air through it, and the trap holds nothing.",
+                                "A {open} stands before the trap: the fan draws air through it, and the trap holds nothing.",
                                 open),
-                        Text.of("Have the trap set between the cabinet and the {}.", open));
+                        Text.of("Have the trap set between the cabinet and the {open}.", open));
             }
         }
         if (belongs) {
@@ -136,10 +137,10 @@ public final class Trap {
                 .filter(any -> x.rules().decides(MARGIN))
                 .map(s -> drop(Math.max(0, s.value()), x.rules().number(MARGIN)));
         return needed.map(height -> Text.of(
-                        "Have a trap fitted: {} before the seal and a seal of {} at least.",
-                        new Text.AtLeast(Length.ofMetres(height)),
-                        new Text.AtLeast(Length.ofMetres(height * x.rules().number(SHARE)))))
-                .or(() -> drawn.map(seal -> Text.of("Have one fitted with a seal of {}, as drawn.", seal)))
+                        "Have a trap fitted: {height} before the seal and a seal of {height2} at least.",
+                        new AtLeast(Length.ofMetres(height)),
+                        new AtLeast(Length.ofMetres(height * x.rules().number(SHARE)))))
+                .or(() -> drawn.map(seal -> Text.of("Have one fitted with a seal of {seal}, as drawn.", seal)))
                 .orElse(Text.of("Have a trap fitted; read the static pressure after the coil to know how deep."));
     }
 
@@ -169,9 +170,9 @@ public final class Trap {
             return x.notShown(
                     List.of(point),
                     Text.of(
-                            "At {} of suction it must be {} at least.",
+                            "At {suction} of suction it must be {needed} at least.",
                             PressureDifference.ofPascals(suction.get().value()),
-                            new Text.AtLeast(Length.ofMetres(needed))));
+                            new AtLeast(Length.ofMetres(needed))));
         }
         Value.Measured found = x.need(point);
         List<Limit> limits = new ArrayList<>(x.rules().limits(key));
@@ -189,6 +190,8 @@ public final class Trap {
         Comparison held =
                 finding.hold(key, found.uncertain(), found.resolution(), limits).orElseThrow();
         return finding.conclude(
-                held.verdict(), finding.room(), Text.of("Have a deeper trap fitted: {} more.", finding.lacking()));
+                held.verdict(),
+                finding.room(),
+                Text.of("Have a deeper trap fitted: {lacking} more.", finding.lacking()));
     }
 }

@@ -19,10 +19,11 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Requirement;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.PressureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The trap in section to scale with the suction on it: as found, and dashed the heights it needs. */
 final class TrapFigure {
@@ -72,23 +73,29 @@ final class TrapFigure {
         drawing.add(new Element.Dimension(
                         Place.of(-0.4 * WIDE, 0),
                         Place.of(-0.4 * WIDE, -drop),
-                        foundDrop.map(d -> Text.of("{}", Length.ofMetres(d))).orElse(Text.of("not read")),
+                        foundDrop
+                                .map(d -> Text.of("{value}", Length.ofMetres(d)))
+                                .orElse(Text.of("not read")),
                         Optional.of(dropStanding)))
                 .add(new Element.Dimension(
                         Place.of(1.5 * WIDE, -drop),
                         Place.of(1.5 * WIDE, -drop - seal),
-                        foundSeal.map(s -> Text.of("{}", Length.ofMetres(s))).orElse(Text.of("not read")),
+                        foundSeal
+                                .map(s -> Text.of("{value}", Length.ofMetres(s)))
+                                .orElse(Text.of("not read")),
                         Optional.of(sealStanding)));
         asked(drawing, neededDrop, neededSeal);
         Trap.suction(x)
                 .ifPresent(suction -> drawing.words(
-                        Text.of("suction {}", PressureDifference.ofPascals(suction.value())),
+                        Text.of("suction {suction}", PressureDifference.ofPascals(suction.value())),
                         Place.of(-0.8 * WIDE, 0.06),
                         Weight.PLAIN,
                         Side.ABOVE,
                         Side.LEFT));
-        return drawing.spoken(
-                Text.of("Height before the seal: {}; seal: {}", dropStanding.said(), sealStanding.said()));
+        return drawing.spoken(Text.of(
+                "Height before the seal: {dropStanding}; seal: {sealStanding}",
+                dropStanding.said(),
+                sealStanding.said()));
     }
 
     private static void asked(Drawing.Builder drawing, Optional<Double> drop, Optional<Double> seal) {
@@ -103,9 +110,9 @@ final class TrapFigure {
                             Place.of(3.4 * WIDE, -drop.get()))
                     .words(
                             Text.of(
-                                    "asked {} + {}",
-                                    new Text.AtLeast(Length.ofMetres(drop.get())),
-                                    new Text.AtLeast(Length.ofMetres(seal.get()))),
+                                    "asked {drop} + {seal}",
+                                    new AtLeast(Length.ofMetres(drop.get())),
+                                    new AtLeast(Length.ofMetres(seal.get()))),
                             Place.of(2.5 * WIDE, bottom),
                             Weight.QUIET,
                             Side.BELOW,

@@ -19,10 +19,10 @@ import org.undanus.core.judgement.Step;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The two currents a circuit is judged by, minimum ampacity and maximum overcurrent device: from the plate, else from the
@@ -182,7 +182,7 @@ final class CircuitCurrents {
     }
 
     private static Known known(String name, double ampere, String how, String source) {
-        return new Known(ampere, false, new Step(name, how, Text.of("{}", Current.ofAmperes(ampere)), source));
+        return new Known(ampere, false, new Step(name, how, Text.of("{ampere}", Current.ofAmperes(ampere)), source));
     }
 
     private static Known computed(String name, double ampere, String how, String source) {

@@ -23,8 +23,9 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The one-line diagram of each power circuit: what stands at each place from panel to unit, with the verdict on it. */
 final class CircuitFigure {
@@ -77,9 +78,11 @@ final class CircuitFigure {
                 .line(Role.OUTLINE, Place.of(610, 141), Place.of(610, 89))
                 .line(Role.OUTLINE, Place.of(584, 115), Place.of(636, 115));
         Text deviceTitle = text(CircuitPoints.DEVICE_RATING);
-        Text conductorTitle =
-                Text.of("{}, {}", text(CircuitPoints.CONDUCTOR_SIZE), text(CircuitPoints.CONDUCTOR_MATERIAL));
-        Text disconnectTitle = Text.of("Disconnect {}", text(CircuitPoints.DISCONNECT_RATING));
+        Text conductorTitle = Text.of(
+                "{conductorSize}, {conductorMaterial}",
+                text(CircuitPoints.CONDUCTOR_SIZE),
+                text(CircuitPoints.CONDUCTOR_MATERIAL));
+        Text disconnectTitle = Text.of("Disconnect {disconnectRating}", text(CircuitPoints.DISCONNECT_RATING));
         place(diagram, 310, ABOVE, conductor, conductorTitle);
         place(diagram, 180, BELOW, device, deviceTitle);
         place(diagram, 448, BELOW, disconnect, disconnectTitle);
@@ -89,32 +92,35 @@ final class CircuitFigure {
                 BELOW - 6,
                 voltage,
                 Text.of("Panel"),
-                Text.of("{} standing", text(CircuitPoints.STANDING_VOLTAGE)));
+                Text.of("{standingVoltage} standing", text(CircuitPoints.STANDING_VOLTAGE)));
         place(
                 diagram,
                 610,
                 BELOW,
                 running,
-                Text.of("{}", component.title()),
-                Text.of("{} running", text(CircuitPoints.RUNNING_VOLTAGE)),
-                Text.of("{} of {} plate", text(UnitPoints.RUNNING_CURRENT), text(PlatePoints.COMPRESSOR_CURRENT)));
+                Text.of("{component}", component.title()),
+                Text.of("{runningVoltage} running", text(CircuitPoints.RUNNING_VOLTAGE)),
+                Text.of(
+                        "{runningCurrent} of {compressorCurrent} plate",
+                        text(UnitPoints.RUNNING_CURRENT),
+                        text(PlatePoints.COMPRESSOR_CURRENT)));
         notes(
                 diagram,
                 180,
                 BELOW - 2 * NOTE,
                 Text.of(
-                        "plate {} to {}",
+                        "plate {minimumCircuitAmpacity} to {maximumOvercurrentDevice}",
                         text(PlatePoints.MINIMUM_CIRCUIT_AMPACITY),
                         text(PlatePoints.MAXIMUM_OVERCURRENT_DEVICE)));
-        notes(diagram, 303, UNDER_WIRES, carries(), Text.of("in air of {}", text(CircuitPoints.AMBIENT)));
+        notes(diagram, 303, UNDER_WIRES, carries(), Text.of("in air of {ambient}", text(CircuitPoints.AMBIENT)));
         notes(
                 diagram,
                 448,
                 BELOW,
-                Text.of("{} from the unit", text(CircuitPoints.DISCONNECT_DISTANCE)),
-                Text.of("handle at {}", text(CircuitPoints.DISCONNECT_HEIGHT)));
+                Text.of("{disconnectDistance} from the unit", text(CircuitPoints.DISCONNECT_DISTANCE)),
+                Text.of("handle at {disconnectHeight}", text(CircuitPoints.DISCONNECT_HEIGHT)));
         return diagram.spoken(Text.of(
-                "Overcurrent protective device {}: {}; conductor {}: {}; {}: {}",
+                "Overcurrent protective device {deviceTitle}: {device}; conductor {conductorTitle}: {conductor}; {disconnectTitle}: {disconnect}",
                 deviceTitle,
                 device.said(),
                 conductorTitle,
@@ -167,7 +173,7 @@ final class CircuitFigure {
                 .find(ConductorAmpacity.ABOUT, component.id())
                 .flatMap(Judgement::comparison)
                 .map(c -> Text.of(
-                        "carries {}, needs {}",
+                        "carries {dimension}, needs {binding}",
                         c.dimension().of(c.measured().value()),
                         c.binding().limit().value()))
                 .orElse(Text.of("not judged yet"));
@@ -177,10 +183,10 @@ final class CircuitFigure {
         Optional<Value> value =
                 evidence.latest(new PointKey(point.id(), component.id())).map(Reading::value);
         if (value.isPresent() && value.get() instanceof Value.Measured measured) {
-            return Text.of("{}", new Text.Amount(measured.quantity(), measured.resolution(), 0));
+            return Text.of("{measured}", new Amount(measured.quantity(), measured.resolution(), 0));
         }
         if (value.isPresent() && value.get() instanceof Value.Chosen chosen) {
-            return Text.of("{}", chosen.option());
+            return Text.of("{option}", chosen.option());
         }
         return Text.of("–");
     }

@@ -18,10 +18,10 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /**
  * The conductors carry what the machine asks for. By plate ampacity: at least the circuit minimum (NFPA 70, 440 part IV).
@@ -63,7 +63,7 @@ final class ConductorAmpacity implements Requirement {
                     .conclude(
                             Verdict.REFER,
                             Text.of(
-                                    "The rule book's table ({}) has no {} conductor of this metal and rating.",
+                                    "The rule book's table ({source}) has no {need} conductor of this metal and rating.",
                                     InstalledConductor.table(x.rules()).source(),
                                     x.need(CONDUCTOR_SIZE).quantity()),
                             "The authority decides which table applies.");

@@ -17,15 +17,16 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.numeric.Propagation;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Ratio;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Conductors fill no more of a conduit than lets them be drawn and keep cool: n·d²/D². */
 public final class ConduitFill implements Requirement {
@@ -88,8 +89,8 @@ public final class ConduitFill implements Requirement {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have a conduit of {} inside for {} such conductors.",
-                        new Text.AtLeast(Length.ofMetres(wire * Math.sqrt(wires / most))),
+                        "Have a conduit of {wire} inside for {wires} such conductors.",
+                        new AtLeast(Length.ofMetres(wire * Math.sqrt(wires / most))),
                         wires));
     }
 }

@@ -17,8 +17,8 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** The disconnect is in sight of the unit: visible, and near enough. Source: NFPA 70, article 100 "in sight" and 440 part II. */
 final class DisconnectInSight implements Requirement {

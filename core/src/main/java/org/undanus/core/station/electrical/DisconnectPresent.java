@@ -15,7 +15,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** A means of disconnection is fitted, or the panel itself is in sight of the unit and near enough to serve. Source: NFPA 70, 440 part II; IEC 60364-5-53, isolation and switching. */
 final class DisconnectPresent implements Requirement {

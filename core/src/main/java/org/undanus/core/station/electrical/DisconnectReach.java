@@ -14,8 +14,8 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** The disconnect's handle is within reach. Source: NFPA 70, 404.8. */
 final class DisconnectReach implements Requirement {

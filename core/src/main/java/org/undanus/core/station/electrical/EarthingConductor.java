@@ -23,10 +23,10 @@ import org.undanus.core.numeric.Csv;
 import org.undanus.core.quantity.ConductorArea;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /**
  * The earthing conductor is large enough: by the device's rating (NFPA 70, table 250.122), or by the line conductors
@@ -93,7 +93,7 @@ final class EarthingConductor implements Requirement {
         }
         ConductorArea asked = ConductorArea.ofSquareMetres(least.get());
         if (!x.has(EARTH_SIZE)) {
-            return x.notShown(List.of(EARTH_SIZE), Text.of("It must be {} at least.", asked));
+            return x.notShown(List.of(EARTH_SIZE), Text.of("It must be {asked} at least.", asked));
         }
         // a size is a name: a millimetre table's 2.5 and a gauge's 2.08 are told apart, rounding of one size is not
         double found = x.need(EARTH_SIZE).quantity().si();
@@ -108,6 +108,6 @@ final class EarthingConductor implements Requirement {
         return finding.conclude(
                 held.verdict(),
                 finding.room(),
-                Text.of("A licensed electrician fits an earthing conductor of {} at least.", asked));
+                Text.of("A licensed electrician fits an earthing conductor of {asked} at least.", asked));
     }
 }

@@ -19,11 +19,11 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Resistance;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * An earth fault at the unit trips the device at once: Zs ≤ Cmin · U0 / Ia (IEC 60364-4-41, 411.4), Ia the upper end of the

@@ -23,10 +23,10 @@ import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * What the conductors can carry where they lie: table value at the insulation's rating × ambient factor × grouping
@@ -91,24 +91,24 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
                     "Table value",
                     metal + ", " + column.rating() + " °C column, " + loaded + " current-carrying conductors"
                             + (table.tellsMethods() ? ", method " + method : ""),
-                    Text.of("{}", Current.ofAmperes(column.ampere())),
+                    Text.of("{ampere}", Current.ofAmperes(column.ampere())),
                     table.source()));
             steps.add(new Step(
                     "Ambient factor",
                     "√((insulation − air)/(insulation − base))",
                     Text.of(
-                            "{}",
+                            "{ambientFactor}",
                             String.format(Locale.ROOT, "%.3f", table.ambientFactor(column.rating(), ambient.value()))),
                     table.source()));
             steps.add(new Step(
                     "Grouping factor",
                     bundled + " current-carrying conductors together",
-                    Text.of("{}", String.format(Locale.ROOT, "%.2f", grouping)),
+                    Text.of("{grouping}", String.format(Locale.ROOT, "%.2f", grouping)),
                     table.source()));
             steps.add(new Step(
                     "Ceiling at the terminals",
                     "table value in the " + terminals + " °C column, no factors",
-                    Text.of("{}", Current.ofAmperes(ceiling)),
+                    Text.of("{ceiling}", Current.ofAmperes(ceiling)),
                     x.rules().setting(TERMINAL_RATING).source()));
             return new InstalledConductor(ampacity, List.copyOf(steps));
         });

@@ -16,7 +16,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Number to number between outdoor and indoor unit, all of it in one group, and earthed. */
 final class Interconnection {
@@ -59,13 +59,16 @@ final class Interconnection {
         Finding finding = x.finding();
         map.wires()
                 .forEach(wire -> finding.step(
-                        "Outdoor " + wire.group() + wire.outdoor(), "to indoor", Text.of("{}", wire.indoor()), ""));
+                        "Outdoor " + wire.group() + wire.outdoor(),
+                        "to indoor",
+                        Text.of("{indoor}", wire.indoor()),
+                        ""));
         List<String> groups = map.groups();
         if (groups.size() > 1) {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of(
-                            "Its wires are on groups {}: crossed with another indoor unit.",
+                            "Its wires are on groups {groups}: crossed with another indoor unit.",
                             String.join(" and ", groups)),
                     Text.of("A qualified person moves all of them to one group, that of this unit's tubes."));
         }
@@ -73,7 +76,7 @@ final class Interconnection {
         if (shared.isPresent()) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{} is said to be on group {} too.", shared.get(), groups.get(0)),
+                    Text.of("{shared} is said to be on group {groups} too.", shared.get(), groups.get(0)),
                     "Follow both cables to their terminals and read the letters again.");
         }
         List<List<Wire>> swaps = map.swaps();
@@ -82,9 +85,13 @@ final class Interconnection {
             Wire b = swaps.get(0).get(1);
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{} and {} are swapped{}.", a.outdoor(), b.outdoor(), polarity(a, b)),
                     Text.of(
-                            "A qualified person puts the wire of {} on {} and that of {} on {} at the indoor unit.",
+                            "{outdoor} and {outdoor2} are swapped{polarity}.",
+                            a.outdoor(),
+                            b.outdoor(),
+                            polarity(a, b)),
+                    Text.of(
+                            "A qualified person puts the wire of {outdoor} on {outdoor2} and that of {outdoor3} on {outdoor4} at the indoor unit.",
                             a.outdoor(),
                             a.outdoor(),
                             b.outdoor(),
@@ -95,19 +102,19 @@ final class Interconnection {
             Wire wire = wrong.get(0);
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("Outdoor {} leads to indoor {}.", wire.outdoor(), wire.indoor()),
-                    Text.of("A qualified person moves it to {} at the indoor unit.", wire.outdoor()));
+                    Text.of("Outdoor {outdoor} leads to indoor {indoor}.", wire.outdoor(), wire.indoor()),
+                    Text.of("A qualified person moves it to {outdoor} at the indoor unit.", wire.outdoor()));
         }
         List<String> missing = map.missing(between(map));
         if (!missing.isEmpty()) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("Nothing is on {}.", String.join(", ", missing)),
-                    Text.of("A qualified person connects {} at both ends.", String.join(", ", missing)));
+                    Text.of("Nothing is on {missing}.", String.join(", ", missing)),
+                    Text.of("A qualified person connects {missing} at both ends.", String.join(", ", missing)));
         }
         return finding.conclude(
                 Verdict.MEETS,
-                Text.of("{} wires, number to number.", map.wires().size()),
+                Text.of("{wires} wires, number to number.", map.wires().size()),
                 "");
     }
 

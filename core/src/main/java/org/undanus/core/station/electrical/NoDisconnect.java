@@ -6,7 +6,7 @@ import java.util.Optional;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** What every further question about a disconnect comes to where there is none. */
 final class NoDisconnect {

@@ -3,7 +3,6 @@ package org.undanus.core.station.electrical;
 import static org.undanus.core.station.electrical.CircuitPoints.DEVICE_RATING;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -23,10 +22,10 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /**
  * The overcurrent device is neither below what the circuit needs nor above the plate's maximum. By plate ampacity: from
@@ -106,7 +105,7 @@ final class OvercurrentDevice implements Requirement {
         Optional<Text> aboveConductors = design ? Optional.empty() : aboveConductors(x, rating);
         Text because = aboveConductors
                 .filter(note -> held.verdict() == Verdict.MEETS)
-                .map(note -> Text.of("{} {}", finding.room(), note))
+                .map(note -> Text.of("{room} {note}", finding.room(), note))
                 .orElse(finding.room());
         return finding.conclude(held.verdict(), because, remedy(x, held));
     }
@@ -120,7 +119,7 @@ final class OvercurrentDevice implements Requirement {
                 .map(conductor -> Current.ofAmperes(conductor.ampacity().value()))
                 .filter(carried -> rating.quantity().si() > carried.si())
                 .map(carried -> Text.of(
-                        "It is above what the conductors carry, {}: a motor-compressor circuit may have it so (NFPA 70, 240.4(G)"
+                        "It is above what the conductors carry, {carried}: a motor-compressor circuit may have it so (NFPA 70, 240.4(G)"
                                 + " and article 440 part III; check the adopted edition).",
                         carried));
     }
@@ -135,15 +134,12 @@ final class OvercurrentDevice implements Requirement {
                 .toList();
         if (fitting.isEmpty()) {
             return Text.of(
-                    "No standard size lies between {} and {}: conductors or circuit must change. The authority decides.",
+                    "No standard size lies between {least} and {most}: conductors or circuit must change. The authority decides.",
                     Current.ofAmperes(least),
                     Current.ofAmperes(most));
         }
-        String places = String.join(", ", Collections.nCopies(fitting.size() - 1, "{}"));
-        places = places.isEmpty() ? "{}" : places + " or {}";
-        return new Text(
-                "Have a " + places + " device fitted. An old device left in place is a common cause.",
-                List.copyOf(fitting));
+        return Text.of(
+                "Have a {sizes} device fitted. An old device left in place is a common cause.", Text.any(fitting));
     }
 
     private static double binding(Comparison held, Bound bound) {

@@ -28,12 +28,12 @@ import org.undanus.core.quantity.Count;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Service, panel and control cable have room for the machine. */
 final class Panel {
@@ -104,7 +104,7 @@ final class Panel {
             return x.notShown(
                     List.of(LISTED_LOAD),
                     Text.of(
-                            "The building may need {} by its list, or {} as measured peak.",
+                            "The building may need {service} by its list, or {service2} as measured peak.",
                             Current.ofAmperes(Math.max(0, service - machine)),
                             Current.ofAmperes(Math.max(0, (service - machine) / factor))));
         }
@@ -125,7 +125,7 @@ final class Panel {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "A licensed electrician finds {}: by taking load off, by load control, or by a larger service.",
+                        "A licensed electrician finds {lacking}: by taking load off, by load control, or by a larger service.",
                         finding.lacking()));
     }
 
@@ -147,7 +147,9 @@ final class Panel {
         return finding.conclude(
                 held.verdict(),
                 finding.room(),
-                Text.of("A licensed electrician makes room: {} more ways, or a panel beside it.", finding.lacking()));
+                Text.of(
+                        "A licensed electrician makes room: {lacking} more ways, or a panel beside it.",
+                        finding.lacking()));
     }
 
     private static Judgement control(Examination x) {
@@ -169,7 +171,7 @@ final class Panel {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have a cable with {} more conductors drawn in, so that every stage has its wire.",
+                        "Have a cable with {lacking} more conductors drawn in, so that every stage has its wire.",
                         finding.lacking()));
     }
 }

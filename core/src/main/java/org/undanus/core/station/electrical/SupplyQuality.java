@@ -32,13 +32,13 @@ import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.Voltage;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Phases, fuses and stages: what only some circuits have. */
 public final class SupplyQuality {
@@ -141,7 +141,7 @@ public final class SupplyQuality {
                 held.get().verdict(),
                 finding.room(),
                 Text.of(
-                        "A licensed electrician looks for the loose or loaded phase: every line within {} to {}.",
+                        "A licensed electrician looks for the loose or loaded phase: every line within {mean} to {mean2}.",
                         Voltage.ofVolts(mean * (1 - most)),
                         Voltage.ofVolts(mean * (1 + most))));
     }
@@ -165,7 +165,7 @@ public final class SupplyQuality {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "A qualified person changes both fuses for the plate's: {} at most.",
+                        "A qualified person changes both fuses for the plate's: {ampere} at most.",
                         Current.ofAmperes(most.get().ampere())));
     }
 
@@ -215,7 +215,7 @@ public final class SupplyQuality {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "A licensed electrician fits a device of {} at most, or larger conductors.",
+                        "A licensed electrician fits a device of {factor} at most, or larger conductors.",
                         Current.ofAmperes(Math.floor(factor * ampacity.value() / trips))));
     }
 
@@ -233,7 +233,8 @@ public final class SupplyQuality {
         }
         Quantity asked = called.equals(WiringPoints.LOW_STAGE) ? low.get() : high.get();
         if (!x.has(RUNNING_CURRENT)) {
-            return x.notShown(List.of(RUNNING_CURRENT), Text.of("On its {} stage it draws about {}.", called, asked));
+            return x.notShown(
+                    List.of(RUNNING_CURRENT), Text.of("On its {called} stage it draws about {asked}.", called, asked));
         }
         Uncertain read = x.need(RUNNING_CURRENT).uncertain();
         double middle = (low.get().si() + high.get().si()) / 2;
@@ -245,7 +246,7 @@ public final class SupplyQuality {
             return finding.conclude(
                     Verdict.TOO_CLOSE,
                     Text.of(
-                            "{} lies between both stages: no telling which it is.",
+                            "{need} lies between both stages: no telling which it is.",
                             x.need(RUNNING_CURRENT).quantity()),
                     "Read it again after ten minutes of steady running.");
         }
@@ -253,9 +254,11 @@ public final class SupplyQuality {
         boolean same = running.equals(called.id());
         return finding.conclude(
                 same ? Verdict.MEETS : Verdict.FAILS,
-                Text.of(same ? "Its current is that of the {} stage." : "It runs on its {} stage.", running),
                 Text.of(
-                        "It was called for {}, about {}: have the stage's wire and its terminal looked at.",
+                        same ? "Its current is that of the {running} stage." : "It runs on its {running} stage.",
+                        running),
+                Text.of(
+                        "It was called for {called}, about {asked}: have the stage's wire and its terminal looked at.",
                         called,
                         asked));
     }

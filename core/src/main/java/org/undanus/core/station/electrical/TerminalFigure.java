@@ -23,8 +23,8 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The cable between outdoor and indoor unit, terminal by terminal: tap one at either end to wire them. */
 final class TerminalFigure {
@@ -70,8 +70,11 @@ final class TerminalFigure {
         }
         terminals(drawing, outdoor, LEFT, rows, line, true);
         terminals(drawing, indoor, RIGHT, rows, line, false);
-        return drawing.spoken(
-                Text.of("{} wires; number to number: {}; earth: {}", wires.size(), numbers.said(), earth.said()));
+        return drawing.spoken(Text.of(
+                "{wires} wires; number to number: {numbers}; earth: {earth}",
+                wires.size(),
+                numbers.said(),
+                earth.said()));
     }
 
     private static void terminals(
@@ -81,7 +84,7 @@ final class TerminalFigure {
             Standing standing = Standing.of(line)
                     .ofDrawn(outdoor ? TerminalMap.outdoorThing(marks.get(i)) : TerminalMap.indoorThing(marks.get(i)));
             drawing.disc(Role.BODY, standing, at, DISC)
-                    .words(Text.of("{}", marks.get(i)), at, Weight.STRONG, standing, Side.CENTRE);
+                    .words(Text.of("{marks}", marks.get(i)), at, Weight.STRONG, standing, Side.CENTRE);
         }
     }
 

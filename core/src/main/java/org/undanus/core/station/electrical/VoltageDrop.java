@@ -19,15 +19,16 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.numeric.Propagation;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.ConductorArea;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.Voltage;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * Little voltage is lost on the way: b·(ρ·L/S·cos φ + λ·L·sin φ)·I, b = 2 for one phase and √3 between lines of three
@@ -135,8 +136,8 @@ public final class VoltageDrop implements Requirement {
                 Double.isNaN(needed)
                         ? Text.of("A licensed electrician brings the supply nearer.")
                         : Text.of(
-                                "Conductors of at least {} over this length, or a shorter way.",
-                                new Text.Amount(ConductorArea.ofSquareMetres(needed), 0.1e-6, 0)));
+                                "Conductors of at least {needed} over this length, or a shorter way.",
+                                new Amount(ConductorArea.ofSquareMetres(needed), 0.1e-6, 0)));
     }
 
     /** What conductors reach, °C: their rating at the ampacity, ambient without current. */

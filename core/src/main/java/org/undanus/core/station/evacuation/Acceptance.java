@@ -30,13 +30,13 @@ import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Leak;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * How deep the vacuum went, and where it stood after it was left alone, by the schools there are: a deep pull with isolation, the
@@ -141,7 +141,7 @@ final class Acceptance {
                 : x.rules().accuracy(REACHED.instrument()).resolution();
         return TestVolume.of(x)
                 .map(v -> Text.of(
-                        "A leak over {} would have shown by now.",
+                        "A leak over {leakShown} would have shown by now.",
                         Leak.ofPascalCubicMetresPerSecond(v.leakShown(step, seconds))));
     }
 
@@ -206,8 +206,8 @@ final class Acceptance {
         return finding.conclude(
                 Verdict.NOT_SHOWN,
                 Dryness.timeTo(x, falling, level)
-                        .orElseGet(() -> Text.of("{} with the pump on; {} are asked for.", now, asked)),
-                Text.of("Pump on until it is under {}, then valve the pump off and let the log run on.", asked));
+                        .orElseGet(() -> Text.of("{now} with the pump on; {asked} are asked for.", now, asked)),
+                Text.of("Pump on until it is under {asked}, then valve the pump off and let the log run on.", asked));
     }
 
     private static Judgement flat(Examination x) {
@@ -253,7 +253,7 @@ final class Acceptance {
             return x.notShown(
                     List.of(REACHED),
                     Text.of(
-                            "It must reach {}.",
+                            "It must reach {reached}.",
                             x.rules().setting(way.get().reached).value()));
         }
         Optional<Judgement> earlier = way.get() == REPEATED ? earlierPulls(x) : Optional.empty();
@@ -268,7 +268,7 @@ final class Acceptance {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Pump on until it is under {}; if it stops above, look for water or a leak first.",
+                        "Pump on until it is under {binding}; if it stops above, look for water or a leak first.",
                         held.binding().limit().value()));
     }
 
@@ -284,7 +284,7 @@ final class Acceptance {
         Optional<Pulls> pulls =
                 x.listed(PULLS, Pulls.class).or(() -> VacuumCurve.of(x).flatMap(VacuumCurve::depths));
         if (pulls.isEmpty()) {
-            return Optional.of(x.notShown(List.of(PULLS), Text.of("{} pulls are asked for.", asked)));
+            return Optional.of(x.notShown(List.of(PULLS), Text.of("{asked} pulls are asked for.", asked)));
         }
         List<Double> depths = pulls.get().depths();
         double first = x.rules().decides(FIRST_PULL) ? Math.max(deep, x.rules().number(FIRST_PULL)) : deep;
@@ -300,14 +300,15 @@ final class Acceptance {
                         .conclude(
                                 Verdict.FAILS,
                                 withFirst >= asked
-                                        ? Text.of("The last pull did not reach {}.", AbsolutePressure.ofPascals(deep))
+                                        ? Text.of(
+                                                "The last pull did not reach {deep}.", AbsolutePressure.ofPascals(deep))
                                         : Text.of(
-                                                "{} of {} pulls reached {}.",
+                                                "{withFirst} of {asked} pulls reached {deep}.",
                                                 withFirst,
                                                 asked,
                                                 AbsolutePressure.ofPascals(deep)),
                                 Text.of(
-                                        "Break the vacuum with dry nitrogen and pull again: {} more to {}.",
+                                        "Break the vacuum with dry nitrogen and pull again: {asked} more to {deep}.",
                                         Math.max(1, asked - withFirst),
                                         AbsolutePressure.ofPascals(deep))));
     }
@@ -332,7 +333,7 @@ final class Acceptance {
         }
         double time = x.rules().number(way.get().time);
         if (x.chosen(ISOLATED).orElseThrow().equals(EvacuationPoints.NOT_ISOLATED)) {
-            return neverOff(x, Text.of("Valve it off at the system and read it for {}.", Duration.ofSeconds(time)));
+            return neverOff(x, Text.of("Valve it off at the system and read it for {time}.", Duration.ofSeconds(time)));
         }
         Optional<VacuumCurve> curve = VacuumCurve.of(x).filter(c -> c.lasting() > 0);
         if (curve.isPresent() && !curve.get().told()) {
@@ -343,7 +344,7 @@ final class Acceptance {
             return x.notShown(
                     missing,
                     Text.of(
-                            "After {} it may stand at {} at most.",
+                            "After {time} it may stand at {stands} at most.",
                             Duration.ofSeconds(time),
                             x.rules().setting(way.get().stands).value()));
         }
@@ -369,11 +370,11 @@ final class Acceptance {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "It was isolated for {}; {} are asked for.",
+                            "It was isolated for {lasted}; {time} are asked for.",
                             Duration.ofSeconds(lasted),
                             Duration.ofSeconds(time)),
                     Text.of(
-                            "Leave it isolated {} longer; it may then stand at {} at most.",
+                            "Leave it isolated {time} longer; it may then stand at {most} at most.",
                             Duration.ofSeconds(Math.ceil((time - lasted) / 60) * 60),
                             most));
         }
@@ -381,7 +382,7 @@ final class Acceptance {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "See below what the curve says, mend that, and pull again: at most {} after {}.",
+                        "See below what the curve says, mend that, and pull again: at most {most} after {time}.",
                         most,
                         Duration.ofSeconds(time)));
     }

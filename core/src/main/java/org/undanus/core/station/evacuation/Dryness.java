@@ -31,12 +31,13 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.Holding;
 import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Leak;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** What the curve after isolation says: tight and dry, moisture, a leak, both, or that it cannot be told yet. */
 final class Dryness {
@@ -106,7 +107,7 @@ final class Dryness {
                             .conclude(
                                     Verdict.NOT_SHOWN,
                                     Text.of(
-                                            "{} samples came after isolation; a curve is read from {} at least.",
+                                            "{rise} samples came after isolation; a curve is read from {fewest} at least.",
                                             curve.get().rise().size(),
                                             Rise.FEWEST),
                                     "Valve the pump off and read it every minute, or let the logger run on.");
@@ -130,7 +131,7 @@ final class Dryness {
                         curve.marked() ? "as marked" : "nothing is marked: from where it began to rise on",
                         Duration.ofSeconds(curve.isolated()),
                         "")
-                .step("Course", "flat, straight, levelling or both", Text.of("{}", course(rise)), FITTED)
+                .step("Course", "flat, straight, levelling or both", Text.of("{course}", course(rise)), FITTED)
                 .step("At isolation", AbsolutePressure.ofPascals(rise.first()))
                 .step("At the end", AbsolutePressure.ofPascals(rise.last()))
                 .step(
@@ -141,7 +142,7 @@ final class Dryness {
         finding.step(
                         "Leak",
                         "a·V, every course that fits as well as chance allows, and the gauge's gain",
-                        Text.of("{} to {}", leak(leaks.least() * v), leak(leaks.most() * v)),
+                        Text.of("{leak} to {leak2}", leak(leaks.least() * v), leak(leaks.most() * v)),
                         "")
                 .step(
                         "Leak that is too much",
@@ -153,11 +154,11 @@ final class Dryness {
                     Verdict.FAILS,
                     moist
                             ? Text.of(
-                                    "It climbs on and levels off: a leak of {} to {}, and moisture.",
+                                    "It climbs on and levels off: a leak of {leak} to {leak2}, and moisture.",
                                     leak(leaks.least() * v),
                                     leak(leaks.most() * v))
                             : Text.of(
-                                    "It climbs straight on: a leak of {} to {}.",
+                                    "It climbs straight on: a leak of {leak} to {leak2}.",
                                     leak(leaks.least() * v),
                                     leak(leaks.most() * v)),
                     "Break the vacuum with dry nitrogen, find the leak under pressure, then evacuate anew.");
@@ -169,15 +170,15 @@ final class Dryness {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of(
-                            "Levels off at {}: moisture, not a leak; a leak above {} would have shown.",
-                            Text.Amount.of(Dimension.ABSOLUTE_PRESSURE, rise.plateau(gain), 0),
+                            "Levels off at {plateau}: moisture, not a leak; a leak above {leak} would have shown.",
+                            Amount.of(Dimension.ABSOLUTE_PRESSURE, rise.plateau(gain), 0),
                             leak(leaks.most() * v)),
                     "Break the vacuum with dry nitrogen, change the pump's oil, and pull again, with the lines warm.");
         }
         return finding.conclude(
                 Verdict.MEETS,
                 Text.of(
-                        "Dry and tight: it stands at {}, and a leak above {} would have shown.",
+                        "Dry and tight: it stands at {rise}, and a leak above {leak} would have shown.",
                         AbsolutePressure.ofPascals(rise.last()),
                         leak(leaks.most() * v)),
                 "");
@@ -191,7 +192,7 @@ final class Dryness {
             Examination x, Finding finding, Rise rise, Rise.Leaks leaks, double v, double tooMuch) {
         OptionalDouble whole = rise.needed(tooMuch / v, mostMoisture(x));
         Text because = Text.of(
-                "It cannot be told yet whether it leaks or is wet: the leak may be anything from {} to {}.",
+                "It cannot be told yet whether it leaks or is wet: the leak may be anything from {leak} to {leak2}.",
                 leak(leaks.least() * v),
                 leak(leaks.most() * v));
         return whole.isPresent() && whole.getAsDouble() > rise.lasting()
@@ -199,7 +200,7 @@ final class Dryness {
                         Verdict.NOT_SHOWN,
                         because,
                         Text.of(
-                                "Isolate {} more to tell leak from moisture.",
+                                "Isolate {whole} more to tell leak from moisture.",
                                 Duration.ofSeconds(Math.ceil((whole.getAsDouble() - rise.lasting()) / 60) * 60)))
                 : finding.conclude(
                         Verdict.NOT_SHOWN,
@@ -228,13 +229,13 @@ final class Dryness {
                 ? finding.conclude(
                         Verdict.MEETS,
                         Text.of(
-                                "Water left in it would have held {}: it could not hide.",
+                                "Water left in it would have held {holds}: it could not hide.",
                                 AbsolutePressure.ofPascals(holds)),
                         "")
                 : finding.conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "Ice at {} holds {} only: a dry-looking vacuum in this frost shows nothing.",
+                                "Ice at {coldest} holds {holds} only: a dry-looking vacuum in this frost shows nothing.",
                                 coldest,
                                 AbsolutePressure.ofPascals(holds)),
                         "Warm the lines and the unit above freezing, then evacuate and isolate again.");
@@ -260,15 +261,15 @@ final class Dryness {
         AbsolutePressure asked = AbsolutePressure.ofPascals(level);
         return pullDown(x).map(able -> falling.until(level, able)).map(span -> {
             if (span.most() == 0) {
-                return Text.of("{}: under the {} asked for.", now, asked);
+                return Text.of("{now}: under the {asked} asked for.", now, asked);
             }
             return Double.isInfinite(span.most())
                     ? Text.of(
-                            "{}, and it hardly falls: water boils off, the oil is worn, or it leaks. No time to {} can be told.",
+                            "{now}, and it hardly falls: water boils off, the oil is worn, or it leaks. No time to {asked} can be told.",
                             now,
                             asked)
                     : Text.of(
-                            "{} with the pump on: {} in {} to {} as it goes.",
+                            "{now} with the pump on: {asked} in {least} to {most} as it goes.",
                             now,
                             asked,
                             Duration.ofSeconds(Math.floor(span.least() / 60) * 60),
@@ -321,15 +322,15 @@ final class Dryness {
                     Verdict.NOT_SHOWN,
                     atPump
                             ? Text.of(
-                                    "The gauge sits at the pump: that vacuum after {} is the pump's, not the system's.",
+                                    "The gauge sits at the pump: that vacuum after {took} is the pump's, not the system's.",
                                     Duration.ofSeconds(took))
                             : Text.of(
-                                    "Pump and hose need {} for that at least; {} are recorded.",
+                                    "Pump and hose need {quickest} for that at least; {took} are recorded.",
                                     Duration.ofSeconds(quickest),
                                     Duration.ofSeconds(took)),
                     "Read it at the far side from the pump, and note when the pump was switched on.");
         }
         return finding.conclude(
-                Verdict.MEETS, Text.of("Pump and hose can do that in {}.", Duration.ofSeconds(quickest)), "");
+                Verdict.MEETS, Text.of("Pump and hose can do that in {quickest}.", Duration.ofSeconds(quickest)), "");
     }
 }

@@ -5,8 +5,8 @@ import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * How deep each of several pulls went, nitrogen let in between them: {@code 180 Pa, 150 Pa, 60 Pa}.
@@ -23,7 +23,9 @@ record Pulls(List<Double> depths) implements Notation.Listing {
     @Override
     public Text summary() {
         return Text.of(
-                "{} pulls, the last to {}", depths.size(), AbsolutePressure.ofPascals(depths.get(depths.size() - 1)));
+                "{depths} pulls, the last to {depths2}",
+                depths.size(),
+                AbsolutePressure.ofPascals(depths.get(depths.size() - 1)));
     }
 
     private static final class Written extends PartByPart<Double, Pulls> {

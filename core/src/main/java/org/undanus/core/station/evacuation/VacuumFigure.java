@@ -27,10 +27,10 @@ import org.undanus.core.plan.Charts;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The vacuum over time, on a logarithmic scale: what was shown, what was done, the course read from it, and the levels asked for. */
 final class VacuumFigure {
@@ -97,7 +97,7 @@ final class VacuumFigure {
                 .flatMap(other -> VacuumCurve.of(x.at(other)).map(VacuumCurve::curve))
                 .ifPresent(other -> plot.beside(
                         other.outline(),
-                        Text.of("{}", look.beside().orElseThrow().title())));
+                        Text.of("{beside}", look.beside().orElseThrow().title())));
         Optional<Rise> rise = vacuum.told() ? vacuum.read(Dryness.mostMoisture(x)) : Optional.empty();
         rise.ifPresent(read -> band(plot, vacuum.isolated(), read));
         plot.curve(shown, origin);
@@ -108,11 +108,11 @@ final class VacuumFigure {
             limits(judgement)
                     .forEach(limit -> plot.level(
                             limit.value().si(),
-                            Text.of("{} {}", limit.bound().words(), limit.value()),
+                            Text.of("{bound} {limit}", limit.bound().words(), limit.value()),
                             Standing.of(judgement)));
         }
-        others.forEach((level, who) ->
-                plot.otherLevel(level, Text.of("{}: {}", String.join(", ", who), AbsolutePressure.ofPascals(level))));
+        others.forEach((level, who) -> plot.otherLevel(
+                level, Text.of("{who}: {level}", String.join(", ", who), AbsolutePressure.ofPascals(level))));
         x.listedOf(EvacuationPoints.LOG, EvacuationPoints.MARKS, Marks.class).ifPresent(plot::marks);
         rise.ifPresent(
                 read -> plot.course(
@@ -126,7 +126,7 @@ final class VacuumFigure {
                 .ifPresent(at -> plot.cursor(
                         at,
                         Text.of(
-                                "{} at {}",
+                                "{at} at {at2}",
                                 AbsolutePressure.ofPascals(shown.at(origin + at)),
                                 Duration.ofSeconds(at))));
         Text said = judgements
@@ -134,7 +134,10 @@ final class VacuumFigure {
                 .map(Judgement::because)
                 .orElse(Text.of(""));
         return new Charts.Chart(
-                plot.spoken(Text.of("Vacuum over time. {}", said)), said, lasting, EnumSet.allOf(Charts.Option.class));
+                plot.spoken(Text.of("Vacuum over time. {said}", said)),
+                said,
+                lasting,
+                EnumSet.allOf(Charts.Option.class));
     }
 
     /** The pull-down of a dry and tight system by this pump and hose, from when the pump was switched on. */

@@ -32,12 +32,12 @@ import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The burner takes what its plate says, less what the height of the site asks: volume × revolutions / time × heating value, brought
@@ -126,7 +126,10 @@ public final class BurnerInput implements Requirement {
             double seconds = input(dial, revolutions, 1, heatingValue, correction.value()) / asked;
             return x.notShown(
                     List.of(TIME),
-                    Text.of("{} must take near {}.", counted(revolutions), Duration.ofSeconds(Math.rint(seconds))));
+                    Text.of(
+                            "{counted} must take near {seconds}.",
+                            counted(revolutions),
+                            Duration.ofSeconds(Math.rint(seconds))));
         }
         Uncertain input = Propagation.through(
                 in -> in[0] > 0 ? input(dial, revolutions, in[0], heatingValue, in[1]) : Double.NaN,
@@ -144,7 +147,7 @@ public final class BurnerInput implements Requirement {
             finding.step(
                     "Correction to the meter",
                     "p/p0 · T0/T",
-                    Text.of("{}", String.format(Locale.ROOT, "%.3f", correction.value())),
+                    Text.of("{correction}", String.format(Locale.ROOT, "%.3f", correction.value())),
                     ABOUT.sources().get(1));
         }
         double tolerance = x.rules().number(TOLERANCE);
@@ -159,8 +162,8 @@ public final class BurnerInput implements Requirement {
                 finding.room(),
                 Text.of(
                         over
-                                ? "Overfired: a licensed person sets manifold pressure or orifices so that {} take {}."
-                                : "Underfired: a licensed person looks at inlet and manifold pressure; {} must take {}.",
+                                ? "Overfired: a licensed person sets manifold pressure or orifices so that {counted} take {seconds}."
+                                : "Underfired: a licensed person looks at inlet and manifold pressure; {counted} must take {seconds}.",
                         counted(revolutions),
                         Duration.ofSeconds(Math.rint(seconds))));
     }

@@ -27,9 +27,9 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Area;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Ratio;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.Volume;
 import org.undanus.core.rules.Bound;
@@ -37,6 +37,7 @@ import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * Enough air for every fire in the space: from the room by either usual method, or through openings of enough free area. Openings to
@@ -163,7 +164,8 @@ public final class CombustionAir implements Requirement {
         }
         double needed = room(input, x.rules().number(each)) / changes;
         if (!x.has(ROOM_VOLUME)) {
-            return x.notShown(List.of(ROOM_VOLUME), Text.of("It needs {} of room.", Volume.ofCubicMetres(needed)));
+            return x.notShown(
+                    List.of(ROOM_VOLUME), Text.of("It needs {needed} of room.", Volume.ofCubicMetres(needed)));
         }
         Value.Measured volume = x.need(ROOM_VOLUME);
         List<Limit> limits = new ArrayList<>(x.rules().limits(VOLUME_LIMIT));
@@ -178,7 +180,7 @@ public final class CombustionAir implements Requirement {
                     "Method",
                     "",
                     Text.of(
-                            "known air changes: below {} an hour the standard method is closed",
+                            "known air changes: below {mustKnow} an hour the standard method is closed",
                             x.rules().setting(MUST_KNOW).value()),
                     x.rules().setting(MUST_KNOW).source());
         }
@@ -195,7 +197,7 @@ public final class CombustionAir implements Requirement {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have openings made to rooms with {} more, or outdoors; until then it is not fired.",
+                        "Have openings made to rooms with {lacking} more, or outdoors; until then it is not fired.",
                         finding.lacking()));
     }
 
@@ -210,7 +212,7 @@ public final class CombustionAir implements Requirement {
         double free = free(x);
         if (!x.has(OPENING)) {
             return x.notShown(
-                    List.of(OPENING), Text.of("It must measure {} gross.", Area.ofSquareMetres(needed / free)));
+                    List.of(OPENING), Text.of("It must measure {needed} gross.", Area.ofSquareMetres(needed / free)));
         }
         Uncertain gross = x.need(OPENING).uncertain();
         List<Limit> limits = new ArrayList<>(x.rules().limits(OPENING_LIMIT));
@@ -230,8 +232,8 @@ public final class CombustionAir implements Requirement {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have each opening made {} gross with this cover; until then it is not fired.",
-                        new Text.AtLeast(Area.ofSquareMetres(needed / free))));
+                        "Have each opening made {needed} gross with this cover; until then it is not fired.",
+                        new AtLeast(Area.ofSquareMetres(needed / free))));
     }
 
     private static double free(Examination x) {

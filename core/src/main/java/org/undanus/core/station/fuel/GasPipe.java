@@ -33,11 +33,11 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Pressure, order and support of the gas pipe, and the heat it gives to the air. */
 final class GasPipe {
@@ -126,9 +126,11 @@ final class GasPipe {
         if (!faults.isEmpty()) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{}.", Text.capital(faults.stream().map(Fault::said).collect(Collectors.joining("; ")))),
                     Text.of(
-                            "Shut off; a licensed fitter puts it right: {}.",
+                            "{faults}.",
+                            Text.capital(faults.stream().map(Fault::said).collect(Collectors.joining("; ")))),
+                    Text.of(
+                            "Shut off; a licensed fitter puts it right: {faults}.",
                             faults.stream().map(Fault::cure).collect(Collectors.joining("; "))));
         }
         List<Part> unsaid = Stream.of(Part.CABINET, Part.CONTROL)
@@ -138,7 +140,7 @@ final class GasPipe {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "The list does not say where {} stands.",
+                            "The list does not say where {words} stands.",
                             unsaid.get(0) == Part.CABINET ? "the cabinet's wall" : "the control"),
                     "Write it on, in its place, through the cabinet's wall to the control.");
         }
@@ -244,8 +246,8 @@ final class GasPipe {
                 finding.room(),
                 Text.of(
                         over
-                                ? "It needs about {} % more air, or less input: look at filter, ducts and fan speed first."
-                                : "It has about {} % too much air, or too little input: time the meter first.",
+                                ? "It needs about {share} % more air, or less input: look at filter, ducts and fan speed first."
+                                : "It has about {share} % too much air, or too little input: time the meter first.",
                         share));
     }
 }

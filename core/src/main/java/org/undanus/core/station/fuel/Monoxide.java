@@ -18,14 +18,15 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.numeric.Propagation;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Concentration;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Ratio;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Carbon monoxide in flue and room. */
 public final class Monoxide {
@@ -122,22 +123,23 @@ public final class Monoxide {
         Comparison held = finding.hold(FLUE_LIMIT, shown.uncertain(), shown.resolution(), limits)
                 .orElseThrow();
         if (held.verdict() == Verdict.FAILS) {
-            return finding.conclude(Verdict.FAILS, Text.of("{} Air-free it is more still.", finding.room()), SHUT_OFF);
+            return finding.conclude(
+                    Verdict.FAILS, Text.of("{room} Air-free it is more still.", finding.room()), SHUT_OFF);
         }
         if (oxygen.isEmpty()) {
             return x.notShown(List.of(FLUE_OXYGEN));
         }
         Value.Measured read = oxygen.get();
-        Text.Amount share = Text.Amount.of(Dimension.RATIO, read.uncertain(), read.resolution());
+        Amount share = Amount.of(Dimension.RATIO, read.uncertain(), read.resolution());
         return x.finding()
                 .step("Carbon monoxide, as shown", shown.quantity())
-                .step(FLUE_OXYGEN.title(), "", Text.of("{}", share), "")
+                .step(FLUE_OXYGEN.title(), "", Text.of("{share}", share), "")
                 .conclude(
                         Verdict.NOT_SHOWN,
                         read.quantity().si() >= OXYGEN_OF_AIR
                                 ? Text.of("That is as much oxygen as in air, or more: the probe draws no flue gas.")
                                 : Text.of(
-                                        "The sample is too thin: at {} of oxygen it is mostly air, and what the oxygen cell leaves open decides.",
+                                        "The sample is too thin: at {share} of oxygen it is mostly air, and what the oxygen cell leaves open decides.",
                                         share),
                         "Shut it off until it is shown. Zero the analyser outdoors, set the probe in undiluted flue gas and read both again.");
     }
@@ -155,7 +157,7 @@ public final class Monoxide {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "{} At this oxygen no more than {} may show.",
+                        "{shutOff} At this oxygen no more than {most} may show.",
                         SHUT_OFF,
                         Concentration.ofParts(most / airFree(1, oxygen.value()))));
     }

@@ -19,8 +19,8 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgements;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The gas pipe part by part with the flow, each a thing that can be taken in hand. */
 final class TrainFigure {
@@ -60,7 +60,7 @@ final class TrainFigure {
                     order.on(line).ofDrawn(Integer.toString(i)));
         }
         return drawing.caption(Text.of("Gas flows from left to right."))
-                .spoken(Text.of("{} parts; order: {}", parts.size(), order.said()));
+                .spoken(Text.of("{parts} parts; order: {order}", parts.size(), order.said()));
     }
 
     private static void part(Drawing.Builder drawing, Part part, Place at, Standing own) {
@@ -90,6 +90,6 @@ final class TrainFigure {
             case CONTROL -> drawing.box(Role.CABINET, own, at.x() - 0.4, at.y() - 0.4, at.x() + 0.4, at.y() + 0.4);
             case PIPE -> drawing.line(Role.RUN, own, at.plus(-0.4, 0), at.plus(0.4, 0));
         }
-        drawing.words(Text.of("{}", part.title()), at.plus(0, 0.45), Weight.PLAIN, own, Side.ABOVE, Side.BELOW);
+        drawing.words(Text.of("{part}", part.title()), at.plus(0, 0.45), Weight.PLAIN, own, Side.ABOVE, Side.BELOW);
     }
 }

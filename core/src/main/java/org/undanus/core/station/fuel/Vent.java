@@ -34,11 +34,11 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** The vent is of the right kind, far from what burns, and ends far from what breathes. */
 final class Vent {
@@ -148,9 +148,12 @@ final class Vent {
         if (!MATERIALS.get(category.id()).contains(material)) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{} is not made for category {}.", Text.capital(material.words()), category),
                     Text.of(
-                            "It is not fired before its vent is of {}.",
+                            "{material} is not made for category {category}.",
+                            Text.capital(material.words()),
+                            category),
+                    Text.of(
+                            "It is not fired before its vent is of {sorted}.",
                             String.join(
                                     " or ",
                                     MATERIALS.get(category.id()).stream()
@@ -162,10 +165,12 @@ final class Vent {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of("Single wall metal never passes an attic, closet or closed space."),
-                    Text.of("It is not fired before that part is of {}.", VentPoints.DOUBLE_WALL));
+                    Text.of("It is not fired before that part is of {doubleWall}.", VentPoints.DOUBLE_WALL));
         }
         return finding.conclude(
-                Verdict.MEETS, Text.of("{} is made for category {}.", Text.capital(material.words()), category), "");
+                Verdict.MEETS,
+                Text.of("{material} is made for category {category}.", Text.capital(material.words()), category),
+                "");
     }
 
     private static Judgement clearance(Examination x) {

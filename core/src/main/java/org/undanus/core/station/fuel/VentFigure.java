@@ -27,8 +27,8 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** Where a vent ends, seen from outside to scale: opening, grade, and how far the end has to keep off both. */
 final class VentFigure {
@@ -93,23 +93,24 @@ final class VentFigure {
                         Side.CENTRE)
                 .disc(Role.BODY, openings, end, 0.08);
         if (x.has(OPENING) && away > 0) {
-            drawing.add(
-                    new Element.Dimension(end, corner, Text.of("{}", Length.ofMetres(away)), Optional.of(openings)));
+            drawing.add(new Element.Dimension(
+                    end, corner, Text.of("{away}", Length.ofMetres(away)), Optional.of(openings)));
         }
         if (x.has(GRADE) && grade > 0) {
             drawing.add(new Element.Dimension(
                     Place.of(0.3, 0),
                     Place.of(0.3, grade),
-                    Text.of("{}", Length.ofMetres(grade)),
+                    Text.of("{grade}", Length.ofMetres(grade)),
                     Optional.of(overGrade)));
         }
         asked.ifPresent(radius ->
-                drawing.caption(Text.of("Openings keep out of the dashed circle: {}.", Length.ofMetres(radius))));
+                drawing.caption(Text.of("Openings keep out of the dashed circle: {radius}.", Length.ofMetres(radius))));
         judgements
                 .find(Vent.FROM_OPENINGS.about(), vent.id())
                 .flatMap(Judgement::remedy)
                 .ifPresent(drawing::caption);
-        return drawing.spoken(Text.of("Clear of openings: {}; over grade: {}", openings.said(), overGrade.said()));
+        return drawing.spoken(
+                Text.of("Clear of openings: {openings}; over grade: {overGrade}", openings.said(), overGrade.said()));
     }
 
     private static Optional<Double> asked(Judgements judgements, Requirement requirement, Subject vent) {

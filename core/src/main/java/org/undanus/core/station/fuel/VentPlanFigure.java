@@ -25,9 +25,10 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Requirement;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The vent's end on the site's drawing, with what it has to keep off and the smallest move that cures. */
 final class VentPlanFigure {
@@ -71,17 +72,17 @@ final class VentPlanFigure {
         plan.features().forEach(feature -> feature(drawing, feature));
         distances.values().stream().distinct().forEach(metres -> drawing.disc(Role.ASKED, at, metres));
         drawing.disc(Role.BODY, standing, at, 0.07)
-                .words(Text.of("{}", end.title()), at, Weight.PLAIN, standing, Side.RIGHT, Side.BELOW);
+                .words(Text.of("{end}", end.title()), at, Weight.PLAIN, standing, Side.RIGHT, Side.BELOW);
         Optional<Spot> cure = KeepOut.cure(plan, spot, distances);
         cure.ifPresent(to -> {
             Place there = Place.of(to.x(), to.y());
             double metres = Math.hypot(to.x() - spot.x(), to.y() - spot.y());
             drawing.disc(Role.GHOST, there, 0.07)
                     .add(new Element.Dimension(
-                            at, there, Text.of("{}", Length.ofMetres(metres)), Optional.of(standing)))
+                            at, there, Text.of("{metres}", Length.ofMetres(metres)), Optional.of(standing)))
                     .caption(Text.of(
-                            "As drawn the smallest cure is {}, to the dashed place.",
-                            new Text.AtLeast(Length.ofMetres(metres))));
+                            "As drawn the smallest cure is {metres}, to the dashed place.",
+                            new AtLeast(Length.ofMetres(metres))));
         });
         if (cure.isEmpty()) {
             drawing.caption(Text.of(
@@ -89,7 +90,7 @@ final class VentPlanFigure {
                             ? "Nobody has said yet what it has to keep off."
                             : "As drawn it keeps off every opening and meter."));
         }
-        return drawing.spoken(Text.of("The vent's end on the site: {}", standing.said()));
+        return drawing.spoken(Text.of("The vent's end on the site: {standing}", standing.said()));
     }
 
     private static void feature(Drawing.Builder drawing, Feature feature) {
@@ -112,7 +113,7 @@ final class VentPlanFigure {
             drawing.line(role, outline);
         }
         if (role == Role.HAZARD) {
-            drawing.aside(Text.of("{}", feature.title()), outline.get(0), Side.ABOVE, Side.BELOW);
+            drawing.aside(Text.of("{feature}", feature.title()), outline.get(0), Side.ABOVE, Side.BELOW);
         }
     }
 

@@ -13,8 +13,8 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Ratio;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** Energy before and after in the same weather. Said only when it is more than its uncertainty; no fault either way. */
 final class EnergyCompared implements Requirement {
@@ -46,7 +46,7 @@ final class EnergyCompared implements Requirement {
         if (found.isEmpty()) {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
-                    Text.of("{} months on each side, in weather that differs, are needed.", EnergyUse.FEWEST),
+                    Text.of("{fewest} months on each side, in weather that differs, are needed.", EnergyUse.FEWEST),
                     "Bring the meter readings of more months.");
         }
         Uncertain share = found.get();
@@ -61,7 +61,7 @@ final class EnergyCompared implements Requirement {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "The months scatter too much: a difference under {} would not show.",
+                            "The months scatter too much: a difference under {ratio} would not show.",
                             ratio(share.expanded())),
                     "Bring the meter readings of more months.");
         }
@@ -69,14 +69,14 @@ final class EnergyCompared implements Requirement {
                 ? finding.conclude(
                         Verdict.MEETS,
                         Text.of(
-                                "{} less than before in the same weather, within {}.",
+                                "{ratio} less than before in the same weather, within {ratio2}.",
                                 ratio(less),
                                 ratio(share.expanded())),
                         "")
                 : finding.conclude(
                         Verdict.REFER,
                         Text.of(
-                                "{} more than before in the same weather, within {}.",
+                                "{ratio} more than before in the same weather, within {ratio2}.",
                                 ratio(-less),
                                 ratio(share.expanded())),
                         "Ask how it is used now, then look at settings, back-up heat and capacity.");

@@ -8,8 +8,8 @@ import java.util.regex.Pattern;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.PartByPart;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /**
  * Meter readings by month, each with the degree days of its weather: {@code 840 kWh 410 Kd, 610 kWh 250 Kd}. Compared before and
@@ -100,7 +100,7 @@ record EnergyUse(List<Period> periods) implements Notation.Listing {
 
     @Override
     public Text summary() {
-        return Text.of("{} months", periods.size());
+        return Text.of("{periods} months", periods.size());
     }
 
     private static final class Written extends PartByPart<Period, EnergyUse> {

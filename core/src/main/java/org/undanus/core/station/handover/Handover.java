@@ -10,7 +10,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** What station 14 asks and judges. */
 public final class Handover {
@@ -72,6 +72,9 @@ public final class Handover {
                         .needs(point),
                 x -> x.finding()
                         .step(point.title(), x.written(point).orElseThrow())
-                        .conclude(Verdict.MEETS, Text.of("{}", x.written(point).orElseThrow()), ""));
+                        .conclude(
+                                Verdict.MEETS,
+                                Text.of("{point}", x.written(point).orElseThrow()),
+                                ""));
     }
 }

@@ -13,9 +13,9 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** The next service is arranged, and not too far off. The month is all that is known of its day. */
 final class NextService implements Requirement {
@@ -41,7 +41,7 @@ final class NextService implements Requirement {
         if (month.last().isBefore(today)) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{} is before the visit.", month.first()),
+                    Text.of("{month} is before the visit.", month.first()),
                     "Have a month ahead arranged and written down.");
         }
         double soonest = Math.max(0, ChronoUnit.DAYS.between(today, month.first())) * DAY;

@@ -17,14 +17,15 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The bundle goes through the hole with room to spare, so that the drain is not pinched. The smallest circle about the
@@ -71,7 +72,7 @@ final class BundleFits implements Requirement {
         finding.step(
                 "Smallest circle about the bundle",
                 "packed",
-                Text.of("{}", Text.Amount.of(Dimension.LENGTH, packed, 0)),
+                Text.of("{packed}", Amount.of(Dimension.LENGTH, packed, 0)),
                 "smallest of many packings, free of overlap");
         Value.Measured hole = x.need(HOLE_DIAMETER);
         Optional<Comparison> held = finding.hold(LIMIT, hole.uncertain(), hole.resolution(), limits);
@@ -81,13 +82,13 @@ final class BundleFits implements Requirement {
 
     /** A drain with a hole of its own is often easier to have than a wider hole. */
     private static Text remedy(Finding finding, Value.Measured hole, LineBundle bundle, double room) {
-        Text wider = Text.of("Ask for a hole at least {} wider", finding.lacking());
+        Text wider = Text.of("Ask for a hole at least {lacking} wider", finding.lacking());
         if (!bundle.hasDrain()) {
-            return Text.of("{}, or lead the cable through another.", wider);
+            return Text.of("{wider}, or lead the cable through another.", wider);
         }
         Length rest = Length.ofMetres(2 * bundle.withoutDrain().radius() * room);
         return rest.si() <= hole.quantity().si() - hole.uncertain().expanded()
-                ? Text.of("{}, or give the drain a hole of its own: the rest needs {}.", wider, rest)
-                : Text.of("{}, or lead the cable and the drain through others.", wider);
+                ? Text.of("{wider}, or give the drain a hole of its own: the rest needs {rest}.", wider, rest)
+                : Text.of("{wider}, or lead the cable and the drain through others.", wider);
     }
 }

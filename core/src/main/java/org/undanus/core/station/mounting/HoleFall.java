@@ -17,9 +17,9 @@ import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Ratio;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** The hole falls outward enough for the drain to run, and no rain runs in. */
 public final class HoleFall implements Requirement {
@@ -53,7 +53,7 @@ public final class HoleFall implements Requirement {
                         .step(
                                 "Fall of the hole",
                                 "(height inside − height outside) / wall thickness",
-                                Text.of("{}", Ratio.ofFraction(fall.value())),
+                                Text.of("{fall}", Ratio.ofFraction(fall.value())),
                                 ""),
                 LIMIT,
                 fall,

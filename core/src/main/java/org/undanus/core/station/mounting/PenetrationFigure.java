@@ -22,8 +22,8 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Ratio;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * The drawing of station 4: the bundle packed into the hole, and the hole in section with its fall, inside on the left. The two
@@ -77,13 +77,14 @@ final class PenetrationFigure {
                 .flatMap(Judgement::comparison)
                 .map(c -> Ratio.ofFraction(c.measured().value()));
         section(drawing, fall, drains);
-        drawing.aside(Text.of("{}", "fits? " + fits.said()), Place.of(LIST, 170), fits, Side.RIGHT);
+        drawing.aside(Text.of("{fits}", "fits? " + fits.said()), Place.of(LIST, 170), fits, Side.RIGHT);
         row(drawing, 1, "Hole as drilled", hole);
         row(drawing, 2, "Bundle, packed", packed);
         row(drawing, 3, "Hole to ask for", wanted);
-        drawing.aside(Text.of("{}", "drains? " + drains.said()), Place.of(LIST, 170 - 4 * ROW), drains, Side.RIGHT);
+        drawing.aside(
+                Text.of("{drains}", "drains? " + drains.said()), Place.of(LIST, 170 - 4 * ROW), drains, Side.RIGHT);
         return drawing.spoken(Text.of(
-                "Hole {}, bundle {}: {}. Fall {}: {}",
+                "Hole {length}, bundle {length2}: {fits}. Fall {fall}: {drains}",
                 length(hole),
                 length(packed),
                 fits.said(),
@@ -110,7 +111,7 @@ final class PenetrationFigure {
                 Bundle.Circle c = b.circles().get(i);
                 Place at = BUNDLE.plus(c.x() * scale, c.y() * scale);
                 String first = lines.orElseThrow().parts().get(i).title().split("[ ,]")[0];
-                drawing.disc(Role.BODY, at, c.radius() * scale).aside(Text.of("{}", first), at, Side.CENTRE);
+                drawing.disc(Role.BODY, at, c.radius() * scale).aside(Text.of("{first}", first), at, Side.CENTRE);
             }
         });
     }
@@ -131,7 +132,7 @@ final class PenetrationFigure {
                         Place.of(WALL_RIGHT, outside + BORE / 2),
                         Place.of(WALL_LEFT, inside + BORE / 2))
                 .words(
-                        fall.map(f -> Text.of("fall {}", f)).orElse(Text.of("fall not read")),
+                        fall.map(f -> Text.of("fall {value}", f)).orElse(Text.of("fall not read")),
                         Place.of(middle, 146),
                         Weight.STRONG,
                         drains,
@@ -140,7 +141,7 @@ final class PenetrationFigure {
                 .aside(Text.of("outside"), Place.of(WALL_RIGHT + 28, 100), Side.CENTRE);
         x.number(MountingPoints.WALL_THICKNESS)
                 .ifPresent(t -> drawing.words(
-                        Text.of("{}", Length.ofMetres(t)),
+                        Text.of("{value}", Length.ofMetres(t)),
                         Place.of(middle, 20),
                         Weight.QUIET,
                         Standing.of(key(MountingPoints.WALL_THICKNESS)),
@@ -149,7 +150,7 @@ final class PenetrationFigure {
 
     private static void row(Drawing.Builder drawing, int number, String name, Optional<Double> value) {
         Place at = Place.of(LIST, 170 - number * ROW);
-        drawing.aside(Text.of("{} {}", name, length(value)), at, Side.RIGHT);
+        drawing.aside(Text.of("{name} {length}", name, length(value)), at, Side.RIGHT);
     }
 
     private static Object length(Optional<Double> metres) {

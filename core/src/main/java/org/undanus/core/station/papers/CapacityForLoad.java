@@ -22,10 +22,10 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The machine's capacity at the place's design temperatures suits the stated load: from the pair's capacity table, else the
@@ -119,7 +119,7 @@ final class CapacityForLoad implements Requirement {
         capacity.ifPresent(power -> finding.step(
                         "Design temperatures",
                         "",
-                        Text.of("{} outdoors, {} indoors", outdoors, indoors),
+                        Text.of("{outdoors} outdoors, {indoors} indoors", outdoors, indoors),
                         x.rules().setting(outside).source())
                 .step(
                         "Capacity there",

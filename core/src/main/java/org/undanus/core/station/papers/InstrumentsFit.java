@@ -14,7 +14,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Tools and gauges were in calibration, within range, and rated for this refrigerant and its pressure. */
 final class InstrumentsFit implements Requirement {
@@ -56,7 +56,9 @@ final class InstrumentsFit implements Requirement {
         }
         if (unfit.isEmpty()) {
             return finding.conclude(
-                    Verdict.MEETS, Text.of("All {} instruments used were fit for what they read.", used.size()), "");
+                    Verdict.MEETS,
+                    Text.of("All {used} instruments used were fit for what they read.", used.size()),
+                    "");
         }
         return finding.conclude(
                 Verdict.FAILS,

@@ -10,7 +10,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** An old flue that stays is for the authority: whether it is lined, sound and listed for the new machine is not seen outside. */
 final class KeptFlue implements Requirement {

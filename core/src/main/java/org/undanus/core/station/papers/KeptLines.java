@@ -25,8 +25,9 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Old refrigerant lines that stay are of the new unit's sizes and clean of old oil and refrigerant. Source: data sheet. */
 final class KeptLines implements Requirement {
@@ -82,9 +83,9 @@ final class KeptLines implements Requirement {
                 return finding.conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "{} of {} could be more than one standard tube, {} the nearest.",
+                                "{sizes} of {old} could be more than one standard tube, {tube} the nearest.",
                                 sizes.get(0).title(),
-                                new Text.Amount(old.quantity(), FINE, 0),
+                                new Amount(old.quantity(), FINE, 0),
                                 match.tube()),
                         "Gauge the bare tube with a caliper, to a tenth of a millimetre.");
             }
@@ -92,11 +93,11 @@ final class KeptLines implements Requirement {
             finding.step(
                     sizes.get(1).title(),
                     "nearest standard tube: old, asked",
-                    Text.of("{}, {}", match.tube(), asked),
+                    Text.of("{tube}, {asked}", match.tube(), asked),
                     "ASTM B280, standard sizes as in the rule book");
             if (!match.tube().equals(asked)) {
                 faults.add(Text.of(
-                        "{} is {}, {} is asked for",
+                        "{sizes} is {tube}, {asked} is asked for",
                         sizes.get(0).title().toLowerCase(Locale.ROOT),
                         match.tube(),
                         asked));
@@ -108,19 +109,22 @@ final class KeptLines implements Requirement {
         finding.step(
                         "Refrigerant",
                         "old, new",
-                        Text.of("{}, {}", before, now.map(Option::words).orElse("not read")),
+                        Text.of(
+                                "{before}, {now}",
+                                before,
+                                now.map(Option::words).orElse("not read")),
                         "")
                 .step(LINES_CLEANED.title(), cleaned ? "yes" : "no");
         if (!faults.isEmpty()) {
             return finding.conclude(
                     Verdict.FAILS,
-                    new Text("Of another size: " + "{}; ".repeat(faults.size() - 1) + "{}.", List.copyOf(faults)),
+                    Text.of("Of another size: {faults}.", Text.series(faults)),
                     "Have new lines run, or the maker's written consent to these sizes.");
         }
         if (!cleaned) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("Oil and residue of {} are left in the lines.", before),
+                    Text.of("Oil and residue of {before} are left in the lines.", before),
                     "Have the lines cleaned as the new unit's sheet asks, or renewed, before they are joined.");
         }
         return finding.conclude(Verdict.MEETS, Text.of("The sizes suit and the lines are clean."), "");

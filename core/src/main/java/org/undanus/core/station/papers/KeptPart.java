@@ -18,9 +18,9 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** One thing that stays of an old system is held against a value of the new unit's plate, or the sheet that fills it. */
 final class KeptPart implements Requirement {

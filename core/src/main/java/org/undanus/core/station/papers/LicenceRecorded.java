@@ -8,7 +8,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** The installer's licence is on record. Whether it holds is for the licensing authority. */
 final class LicenceRecorded implements Requirement {
@@ -32,6 +32,6 @@ final class LicenceRecorded implements Requirement {
         String licence = x.written(point).orElseThrow();
         return x.finding()
                 .step(point.title(), licence)
-                .conclude(Verdict.MEETS, Text.of("On record: {}. It has not been verified here.", licence), "");
+                .conclude(Verdict.MEETS, Text.of("On record: {licence}. It has not been verified here.", licence), "");
     }
 }

@@ -14,7 +14,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** The outdoor unit's maker lists this indoor unit with it. Source: the outdoor unit's data sheet. */
 final class ListedPair implements Requirement {
@@ -49,7 +49,7 @@ final class ListedPair implements Requirement {
             return x.finding()
                     .conclude(
                             Verdict.NOT_SHOWN,
-                            Text.of("No data sheet of {} is in the library.", outdoorModel.get()),
+                            Text.of("No data sheet of {outdoorModel} is in the library.", outdoorModel.get()),
                             "Add the maker's sheet, or have the pairing confirmed by the maker in writing.");
         }
         String listed =
@@ -58,12 +58,20 @@ final class ListedPair implements Requirement {
         return x.finding()
                 .step("Outdoor model", outdoorModel.get())
                 .step("Indoor model", indoorModel)
-                .step("Listed with it", "", Text.of("{}", listed), sheet.get().document())
+                .step(
+                        "Listed with it",
+                        "",
+                        Text.of("{listed}", listed),
+                        sheet.get().document())
                 .conclude(
                         found ? Verdict.MEETS : Verdict.FAILS,
                         found
-                                ? Text.of("{} is listed with {}.", indoorModel, outdoorModel.get())
-                                : Text.of("{} is not listed with {}.", indoorModel, outdoorModel.get()),
+                                ? Text.of(
+                                        "{indoorModel} is listed with {outdoorModel}.", indoorModel, outdoorModel.get())
+                                : Text.of(
+                                        "{indoorModel} is not listed with {outdoorModel}.",
+                                        indoorModel,
+                                        outdoorModel.get()),
                         "Listed are: " + listed + ". Ask the maker in writing, or change a unit.");
     }
 }

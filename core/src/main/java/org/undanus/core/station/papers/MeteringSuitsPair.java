@@ -21,7 +21,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** The coil carries the metering device its sheet names and the orifice the listed pair asks for. Source: data sheets. */
 final class MeteringSuitsPair implements Requirement {
@@ -61,12 +61,12 @@ final class MeteringSuitsPair implements Requirement {
                 .step(
                         coil.isPresent() ? "Built with" : "Listed pair asks for",
                         "",
-                        Text.of("{}", wanted.get()),
+                        Text.of("{wanted}", wanted.get()),
                         coil.or(() -> outdoor).orElseThrow().document());
         if (!wanted.equals(found)) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("Found at the coil: {}. The data sheet names: {}.", found.get(), wanted.get()),
+                    Text.of("Found at the coil: {found}. The data sheet names: {wanted}.", found.get(), wanted.get()),
                     "Do not charge by the wrong method. Have the device the sheet names fitted.");
         }
         if (orifice.isPresent()) {
@@ -82,7 +82,7 @@ final class MeteringSuitsPair implements Requirement {
             if (MeteredAsListed.another(size.get(), orifice.get())) {
                 return finding.conclude(
                         Verdict.FAILS,
-                        Text.of("The orifice is {}; this pair asks for {}.", bore, asked),
+                        Text.of("The orifice is {bore}; this pair asks for {asked}.", bore, asked),
                         "Have the orifice changed for the one the outdoor unit's sheet lists.");
             }
         }

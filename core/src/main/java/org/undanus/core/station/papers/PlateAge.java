@@ -15,9 +15,9 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** The unit was not old when it was put in. The plate tells a month or week: that span is the uncertainty. */
 final class PlateAge implements Requirement {
@@ -41,7 +41,7 @@ final class PlateAge implements Requirement {
         if (made.first().isAfter(today)) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("The date on the plate ({}) is after the visit ({}).", made.first(), today),
+                    Text.of("The date on the plate ({made}) is after the visit ({today}).", made.first(), today),
                     "Read the plate again. If it stands, ask the maker what the plate means.");
         }
         double youngest = Math.max(0, ChronoUnit.DAYS.between(made.last(), today)) * SECONDS_A_DAY;

@@ -22,8 +22,8 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Plate and data sheet say the same of the unit, as far as both say anything; figures may differ by rounding. */
 final class PlateAgreesWithSheet implements Requirement {
@@ -63,7 +63,10 @@ final class PlateAgreesWithSheet implements Requirement {
             finding.step(
                     REFRIGERANT.title(),
                     "plate, sheet",
-                    Text.of("{}, {}", refrigerant.get(), sheet.refrigerant().get()),
+                    Text.of(
+                            "{refrigerant}, {refrigerant2}",
+                            refrigerant.get(),
+                            sheet.refrigerant().get()),
                     sheet.document());
         }
         double tolerance = x.rules().number(TOLERANCE);
@@ -81,7 +84,7 @@ final class PlateAgreesWithSheet implements Requirement {
                 finding.step(
                         each.title(),
                         agree ? "plate, sheet" : "plate, sheet: they differ",
-                        Text.of("{}, {}", plate.quantity(), printed),
+                        Text.of("{plate}, {printed}", plate.quantity(), printed),
                         sheet.document());
                 if (!agree) {
                     differ.add(each.title());
@@ -95,10 +98,11 @@ final class PlateAgreesWithSheet implements Requirement {
                     "Read the plate's values.");
         }
         return differ.isEmpty()
-                ? finding.conclude(Verdict.MEETS, Text.of("They agree on all {} things both say.", compared), "")
+                ? finding.conclude(
+                        Verdict.MEETS, Text.of("They agree on all {compared} things both say.", compared), "")
                 : finding.conclude(
                         Verdict.FAILS,
-                        Text.of("Plate and data sheet contradict each other: {}.", String.join(", ", differ)),
+                        Text.of("Plate and data sheet contradict each other: {differ}.", String.join(", ", differ)),
                         "Read the plate again. If it stands, the plate governs: ask the maker which sheet belongs to it.");
     }
 }

@@ -24,7 +24,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /**
  * A unit's plate says enough to judge the unit by. The two circuit figures may be missing where the motor current is
@@ -75,7 +75,7 @@ final class PlateComplete implements Requirement {
                 .step("Missing from the plate", names)
                 .conclude(
                         Verdict.NOT_SHOWN,
-                        Text.of("The plate reading lacks: {}.", names),
+                        Text.of("The plate reading lacks: {names}.", names),
                         "Read what is there. What the plate truly lacks must come from the maker.");
     }
 }

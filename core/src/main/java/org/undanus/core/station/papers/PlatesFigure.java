@@ -23,8 +23,8 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** Nameplates beside one another, the indoor ones joined to the outdoor one by how they go together. */
 final class PlatesFigure {
@@ -135,13 +135,13 @@ final class PlatesFigure {
         double bottom = top - height(unit);
         drawing.box(Role.BODY, from, bottom, to, top);
         double row = top - 0.7;
-        drawing.words(Text.of(unit.title()), Place.of(from, row), Weight.STRONG, Side.RIGHT);
+        drawing.words(Text.plain(unit.title()), Place.of(from, row), Weight.STRONG, Side.RIGHT);
         for (Point point : shown(unit)) {
             row -= 1;
             PointKey line = new PointKey(point.id(), unit.id());
-            drawing.words(Text.of(ROWS.get(point)), Place.of(from, row), Weight.QUIET, Side.RIGHT)
+            drawing.words(Text.plain(ROWS.get(point)), Place.of(from, row), Weight.QUIET, Side.RIGHT)
                     .words(
-                            Text.of(evidence.latest(line).map(Reading::typed).orElse("–")),
+                            Text.plain(evidence.latest(line).map(Reading::typed).orElse("–")),
                             Place.of(to, row),
                             Weight.PLAIN,
                             Standing.of(line),
@@ -161,7 +161,10 @@ final class PlatesFigure {
 
     private static void link(Drawing.Builder drawing, Judgement judgement, double x, double y, Side side) {
         drawing.words(
-                Text.of("{}: {}", judgement.about().title(), judgement.verdict().title()),
+                Text.of(
+                        "{judgement}: {verdict}",
+                        judgement.about().title(),
+                        judgement.verdict().title()),
                 Place.of(x, y),
                 Weight.STRONG,
                 Standing.of(judgement),
@@ -169,15 +172,16 @@ final class PlatesFigure {
     }
 
     private Text spoken() {
-        List<Object> said = new ArrayList<>();
-        List<String> pattern = new ArrayList<>();
+        List<Text> said = new ArrayList<>();
         for (Component unit : indoor) {
             for (Judgement link : judged(unit)) {
-                pattern.add("{}, {}: {}");
-                said.addAll(List.of(
-                        unit.title(), link.about().title(), link.verdict().title()));
+                said.add(Text.of(
+                        "{unit}, {requirement}: {verdict}",
+                        unit.title(),
+                        link.about().title(),
+                        link.verdict().title()));
             }
         }
-        return new Text(String.join("; ", pattern), said);
+        return Text.series(said);
     }
 }

@@ -13,7 +13,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Indoor and outdoor plate name the same refrigerant. Source: the plates; ASHRAE 15 / ISO 5149, one refrigerant a circuit. */
 final class SameRefrigerant implements Requirement {
@@ -50,8 +50,11 @@ final class SameRefrigerant implements Requirement {
                 .conclude(
                         same ? Verdict.MEETS : Verdict.FAILS,
                         same
-                                ? Text.of("Both plates say {}.", inside)
-                                : Text.of("The indoor plate says {}, the outdoor plate {}.", inside, outside.get()),
+                                ? Text.of("Both plates say {inside}.", inside)
+                                : Text.of(
+                                        "The indoor plate says {inside}, the outdoor plate {outside}.",
+                                        inside,
+                                        outside.get()),
                         "Do not charge or start it. One of the units must be changed.");
     }
 }

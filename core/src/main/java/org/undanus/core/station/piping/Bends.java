@@ -17,15 +17,16 @@ import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.numeric.Propagation;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Ratio;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Tubes are bent wide enough and keep their round. */
 final class Bends {
@@ -101,7 +102,7 @@ final class Bends {
                         0,
                         limits,
                         Text.of(
-                                "Have the bend cut out: nowhere less than {} across.",
-                                new Text.Amount(Length.ofMetres(least), 1e-4, 0)));
+                                "Have the bend cut out: nowhere less than {least} across.",
+                                new Amount(Length.ofMetres(least), 1e-4, 0)));
     }
 }

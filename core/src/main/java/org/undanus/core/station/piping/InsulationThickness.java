@@ -23,16 +23,17 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.ThermalConductivity;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The suction line's insulation is thick enough, piece by piece, not to sweat in the air about it. The colder of both lines with
@@ -119,7 +120,7 @@ final class InsulationThickness implements Requirement {
                 return x.notShown(
                         List.of(PipingPoints.AIR_TEMPERATURE, PipingPoints.AIR_HUMIDITY),
                         Text.of(
-                                "The rule book has no design air for the piece {}.",
+                                "The rule book has no design air for the piece {around}.",
                                 piece.around().title()));
             }
             double k = conductivity(x, piece);
@@ -136,9 +137,9 @@ final class InsulationThickness implements Requirement {
                         .notShown(
                                 List.of(LinePoints.INSULATION),
                                 Text.of(
-                                        "Part {} needs {} in air of {} with a dew point of {}.",
+                                        "Part {part} needs {needed} in air of {dryBulb} with a dew point of {dewPoint}.",
                                         piece.part() + 1,
-                                        new Text.AtLeast(Length.ofMetres(needed)),
+                                        new AtLeast(Length.ofMetres(needed)),
                                         Temperature.ofKelvin(air.get().dryBulb),
                                         Temperature.ofKelvin(air.get().dewPoint)));
             }
@@ -158,7 +159,7 @@ final class InsulationThickness implements Requirement {
                         "Worst piece",
                         "",
                         Text.of(
-                                "part {}, {}",
+                                "part {part}, {around}",
                                 worst.piece.part() + 1,
                                 worst.piece.around().title()),
                         "")
@@ -191,15 +192,15 @@ final class InsulationThickness implements Requirement {
                 held.verdict(),
                 held.verdict() == Verdict.FAILS
                         ? Text.of(
-                                "Part {}, {}: {} It sweats.",
+                                "Part {part}, {around}: {room} It sweats.",
                                 worst.piece.part() + 1,
                                 worst.piece.around().title(),
                                 finding.room())
                         : finding.room(),
                 Text.of(
-                        "Have part {} insulated at least {} thick.",
+                        "Have part {part} insulated at least {target} thick.",
                         worst.piece.part() + 1,
-                        new Text.AtLeast(Length.ofMetres(target))));
+                        new AtLeast(Length.ofMetres(target))));
     }
 
     /** What the run does not say of its insulation: as read where the bundle goes through the wall, m. */

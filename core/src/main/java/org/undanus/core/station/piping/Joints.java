@@ -26,16 +26,17 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Torque;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Every joint is listed, and made as its kind asks. */
 final class Joints {
@@ -119,15 +120,15 @@ final class Joints {
                 .filter(joint -> joint.joins().contains(indoor))
                 .toList();
         Finding finding = x.finding()
-                .step("Ends of two tubes and couplings", "4 + 4 for each coupling", Text.of("{}", due), "")
-                .step("Joints listed", "", Text.of("{}", there.size()), "");
+                .step("Ends of two tubes and couplings", "4 + 4 for each coupling", Text.of("{due}", due), "")
+                .step("Joints listed", "", Text.of("{there}", there.size()), "");
         return finding.conclude(
                 there.size() >= due ? Verdict.MEETS : Verdict.NOT_SHOWN,
                 there.size() >= due
-                        ? Text.of("{} joints are listed.", there.size())
-                        : Text.of("{} of at least {} joints are listed.", there.size(), due),
+                        ? Text.of("{there} joints are listed.", there.size())
+                        : Text.of("{there} of at least {due} joints are listed.", there.size(), due),
                 Text.of(
-                        "List {} more among the parts of this system, each with its kind and tube.",
+                        "List {due} more among the parts of this system, each with its kind and tube.",
                         due - there.size()));
     }
 
@@ -140,7 +141,7 @@ final class Joints {
                 : finding.conclude(
                         held.get().verdict(),
                         finding.room(),
-                        Text.of("Have the flare cut off and made anew: {}.", range(limits)));
+                        Text.of("Have the flare cut off and made anew: {range}.", range(limits)));
     }
 
     /** What the limits leave, strictest on each side. */
@@ -154,15 +155,15 @@ final class Joints {
                 .map(Limit::value)
                 .min((a, b) -> Double.compare(a.si(), b.si()));
         if (low.isPresent() && high.isPresent()) {
-            return Text.of("{} to {}", fine(low.get()), fine(high.get()));
+            return Text.of("{fine} to {fine2}", fine(low.get()), fine(high.get()));
         }
-        return high.map(most -> Text.of("at most {}", fine(most)))
-                .or(() -> low.map(least -> Text.of("at least {}", fine(least))))
+        return high.map(most -> Text.of("at most {fine}", fine(most)))
+                .or(() -> low.map(least -> Text.of("at least {fine}", fine(least))))
                 .orElse(Text.of("as its tool says"));
     }
 
     private static Object fine(Quantity quantity) {
-        return quantity.dimension() == Dimension.LENGTH ? new Text.Amount(quantity, 1e-4, 0) : quantity;
+        return quantity.dimension() == Dimension.LENGTH ? new Amount(quantity, 1e-4, 0) : quantity;
     }
 
     private static Judgement diameter(Examination x) {
@@ -198,7 +199,7 @@ final class Joints {
             return x.finding()
                     .conclude(
                             Verdict.REFER,
-                            Text.of("Tube of {} is in no table of flares.", Length.ofMetres(outer)),
+                            Text.of("Tube of {outer} is in no table of flares.", Length.ofMetres(outer)),
                             "Ask the maker whether this size may be flared, and with what torque.");
         }
         Value.Measured torque = x.need(JointPoints.TORQUE);
@@ -210,8 +211,10 @@ final class Joints {
                 held.verdict(),
                 finding.room(),
                 tooMuch
-                        ? Text.of("An overtightened flare cracks: have it made anew and closed with {}.", range(limits))
-                        : Text.of("Have it closed with a torque wrench and a second spanner: {}.", range(limits)));
+                        ? Text.of(
+                                "An overtightened flare cracks: have it made anew and closed with {range}.",
+                                range(limits))
+                        : Text.of("Have it closed with a torque wrench and a second spanner: {range}.", range(limits)));
     }
 
     /** A range as the maker gives it; of one figure, how far from it is close enough is for the rule book to say. */
@@ -253,11 +256,13 @@ final class Joints {
                 .conclude(
                         same ? Verdict.MEETS : Verdict.FAILS,
                         Text.of(
-                                same ? "The seat is {}, as {} asks." : "The seat is {}; {} asks otherwise.",
+                                same
+                                        ? "The seat is {found}, as {school} asks."
+                                        : "The seat is {found}; {school} asks otherwise.",
                                 ON.get(found.id()),
                                 school.title().toLowerCase(Locale.ROOT)),
                         Text.of(
-                                "Have the joint opened once the circuit is empty, cleaned and closed {}; or have the quality lead choose another school.",
+                                "Have the joint opened once the circuit is empty, cleaned and closed {school}; or have the quality lead choose another school.",
                                 ON.get(school.id())));
     }
 

@@ -22,11 +22,11 @@ import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** Lines are as long, and lead as far up or down, as the maker allows. */
 final class LineLengths {
@@ -93,8 +93,8 @@ final class LineLengths {
                 LENGTH_LIMIT,
                 run.measured(run.tubes().length()),
                 limits,
-                "Shorten the lines by {}, or have the units set nearer.",
-                "Lengthen the lines by {}, as a loop laid flat if need be: too short is a fault too.");
+                "Shorten the lines by {lacking}, or have the units set nearer.",
+                "Lengthen the lines by {lacking}, as a loop laid flat if need be: too short is a fault too.");
     }
 
     private static Text coiled(TubeRun run) {
@@ -102,7 +102,7 @@ final class LineLengths {
                 .filter(piece -> piece.kind() == TubeRun.Kind.COIL)
                 .mapToDouble(piece -> piece.count() * piece.length())
                 .sum();
-        return Text.of("{} couplings, {} coiled", run.count(TubeRun.Kind.COUPLING), Run.metres(coil));
+        return Text.of("{run} couplings, {coil} coiled", run.count(TubeRun.Kind.COUPLING), Run.metres(coil));
     }
 
     private static Judgement equivalent(Examination x) {
@@ -129,8 +129,8 @@ final class LineLengths {
                 EQUIVALENT_LIMIT,
                 run.measured(run.tubes().equivalent(tube.get())),
                 limits,
-                "Shorten the lines by {}, or take bends of long radius for elbows.",
-                "Lengthen the lines by {}.");
+                "Shorten the lines by {lacking}, or take bends of long radius for elbows.",
+                "Lengthen the lines by {lacking}.");
     }
 
     /** Only where several indoor units hang on one outdoor unit. */
@@ -164,9 +164,9 @@ final class LineLengths {
                     .notShown(
                             List.of(LinePoints.RUN),
                             limits.isEmpty()
-                                    ? Text.of("Not read: {}.", String.join(", ", open))
+                                    ? Text.of("Not read: {open}.", String.join(", ", open))
                                     : Text.of(
-                                            "What is read comes to {}; {} is left for {}.",
+                                            "What is read comes to {length}; {limits} is left for {open}.",
                                             Run.metres(length),
                                             Run.metres(Math.max(
                                                     0, limits.get(0).value().si() - length)),
@@ -177,8 +177,8 @@ final class LineLengths {
                 TOTAL_LIMIT,
                 Run.taped(x, length, measured),
                 limits,
-                "Shorten the lines by {} in all.",
-                "Lengthen the lines by {} in all.");
+                "Shorten the lines by {lacking} in all.",
+                "Lengthen the lines by {lacking} in all.");
     }
 
     private static Judgement lift(Examination x) {
@@ -203,9 +203,9 @@ final class LineLengths {
                 new Uncertain(Math.abs(lift.value()), lift.standardUncertainty()),
                 limits,
                 below
-                        ? "Have the outdoor unit set {} higher, or the indoor one lower."
-                        : "Have the outdoor unit set {} lower, or the indoor one higher.",
-                "Have the units set {} farther apart in height.");
+                        ? "Have the outdoor unit set {lacking} higher, or the indoor one lower."
+                        : "Have the outdoor unit set {lacking} lower, or the indoor one higher.",
+                "Have the units set {lacking} farther apart in height.");
     }
 
     private static List<Limit> ofOutdoor(Examination x, LimitKey key, SheetLimit given) {

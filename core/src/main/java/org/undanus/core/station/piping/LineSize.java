@@ -15,7 +15,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** A line has the size that the outdoor unit's plate or sheet asks for. */
 final class LineSize implements Requirement {
@@ -58,8 +58,8 @@ final class LineSize implements Requirement {
                     .step(fitted.title(), found)
                     .conclude(
                             Verdict.NOT_SHOWN,
-                            Text.of("{} is no size that refrigerant tube is sold in.", found),
-                            Text.of("Measure it again on bare, round tube; {} is asked for.", wanted.get()));
+                            Text.of("{found} is no size that refrigerant tube is sold in.", found),
+                            Text.of("Measure it again on bare, round tube; {wanted} is asked for.", wanted.get()));
         }
         boolean same = tube.equals(Tube.of(wanted.get().si()));
         return x.finding()
@@ -69,16 +69,16 @@ final class LineSize implements Requirement {
                         same ? Verdict.MEETS : Verdict.FAILS,
                         same
                                 ? Text.of(
-                                        "It is {} tube, as asked for.",
+                                        "It is {tube} tube, as asked for.",
                                         tube.get().name())
                                 : Text.of(
-                                        "It is {} tube; the maker asks for {}.",
+                                        "It is {tube} tube; the maker asks for {wanted}.",
                                         tube.get().name(),
                                         Tube.of(wanted.get().si())
                                                 .map(Tube::name)
                                                 .orElse(wanted.get().toString())),
                         Text.of(
-                                "Have the line replaced by {} tube, or the maker's written word that {} will do.",
+                                "Have the line replaced by {wanted} tube, or the maker's written word that {tube} will do.",
                                 Tube.of(wanted.get().si())
                                         .map(Tube::name)
                                         .orElse(wanted.get().toString()),

@@ -16,7 +16,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** A metering piece changed at the outdoor valve has the size that the pair's listing gives. */
 final class MeteringPiece implements Requirement {
@@ -58,7 +58,7 @@ final class MeteringPiece implements Requirement {
                         same ? Verdict.MEETS : Verdict.FAILS,
                         same
                                 ? Text.of("It is the size that the pair's listing gives.")
-                                : Text.of("The pair's listing gives {}.", wanted),
-                        Text.of("Have it changed for {} after the circuit is emptied.", wanted));
+                                : Text.of("The pair's listing gives {wanted}.", wanted),
+                        Text.of("Have it changed for {wanted} after the circuit is emptied.", wanted));
     }
 }

@@ -19,10 +19,10 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** Oil comes back, rain drips off: traps where they are due, no low spot where they are not. */
 final class OilReturn {
@@ -87,16 +87,16 @@ final class OilReturn {
                 .findFirst();
         int more = (int) Math.max(0, Math.ceil(longest / due - 1e-9) - 1);
         Finding finding = x.finding()
-                .step("Traps in the run", "", Text.of("{}", run.count(TubeRun.Kind.TRAP)), "")
+                .step("Traps in the run", "", Text.of("{run}", run.count(TubeRun.Kind.TRAP)), "")
                 .step("Longest rise without a trap", Run.metres(longest));
         Optional<Comparison> held = finding.hold(RISE_LIMIT, Run.taped(x, longest, 1), 0, limits);
         Text remedy = more == 0
                 ? Text.of(
-                        "Measure the rise of part {} again: at {} it is exactly what is allowed without a trap. One more trap in it settles it.",
+                        "Measure the rise of part {worst} again: at {longest} it is exactly what is allowed without a trap. One more trap in it settles it.",
                         worst.map(rise -> rise.part() + 1).orElse(1),
                         Run.metres(longest))
                 : Text.of(
-                        "Have {} {} put into the rise of part {}{}: no more than {} apart.",
+                        "Have {more} {words} put into the rise of part {worst}{words2}: no more than {longest} apart.",
                         more,
                         more == 1 ? "trap" : "traps",
                         worst.map(rise -> rise.part() + 1).orElse(1),
@@ -116,7 +116,7 @@ final class OilReturn {
                     .conclude(
                             Verdict.DOES_NOT_APPLY,
                             from.map(f -> Text.of(
-                                            "The sheet asks for one from {} of height on; here it is {}.",
+                                            "The sheet asks for one from {value} of height on; here it is {lift}.",
                                             f,
                                             Run.metres(lift.value())))
                                     .orElse(Text.of("The sheet asks for none.")),
@@ -133,7 +133,7 @@ final class OilReturn {
                                         ? "It ends in an inverted trap."
                                         : "The suction line reaches the outdoor unit without an inverted trap."),
                         Text.of(
-                                "Have the suction line led over the top of the outdoor unit and down to its valve: the unit lies {} higher, and one is due from {} on.",
+                                "Have the suction line led over the top of the outdoor unit and down to its valve: the unit lies {lift} higher, and one is due from {from} on.",
                                 Run.metres(lift.value()),
                                 from.get()));
     }
@@ -151,13 +151,13 @@ final class OilReturn {
         return finding.conclude(
                 Verdict.FAILS,
                 Text.of(
-                        "{} {}, the deepest {} at part {}: oil stands there.",
+                        "{spots} {words}, the deepest {depth} at part {part}: oil stands there.",
                         spots.size(),
                         spots.size() == 1 ? "low spot" : "low spots",
                         Run.metres(deepest.depth()),
                         deepest.part() + 1),
                 Text.of(
-                        "Have part {} raised by {}, or led so that it never falls before it rises.",
+                        "Have part {part} raised by {depth}, or led so that it never falls before it rises.",
                         deepest.part() + 1,
                         Run.metres(deepest.depth())));
     }

@@ -18,7 +18,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Several indoor units on one outdoor unit: tubes and cable of each are on ports of the same letter. */
 final class Ports implements Requirement {
@@ -56,13 +56,13 @@ final class Ports implements Requirement {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of(
-                            "{} is said to be on tube port {} too.",
+                            "{sharing} is said to be on tube port {tube} too.",
                             sharing.get().title(),
                             tube),
                     "Follow both tubes by hand to their ports and read the letters again.");
         }
         if (tube.equals(cable)) {
-            return finding.conclude(Verdict.MEETS, Text.of("Tubes and cable are both on {}.", tube), "");
+            return finding.conclude(Verdict.MEETS, Text.of("Tubes and cable are both on {tube}.", tube), "");
         }
         Optional<Subject> crossed = others.stream()
                 .filter(set -> x.at(set).chosen(CABLE_PORT).filter(tube::equals).isPresent())
@@ -70,10 +70,13 @@ final class Ports implements Requirement {
         return finding.conclude(
                 Verdict.FAILS,
                 crossed.map(set -> Text.of(
-                                "Its tubes are on {} and its cable on {}: crossed with {}.", tube, cable, set.title()))
-                        .orElse(Text.of("Its tubes are on {} and its cable on {}.", tube, cable)),
+                                "Its tubes are on {tube} and its cable on {cable}: crossed with {set}.",
+                                tube,
+                                cable,
+                                set.title()))
+                        .orElse(Text.of("Its tubes are on {tube} and its cable on {cable}.", tube, cable)),
                 Text.of(
-                        "A qualified person moves its cable to terminals {}, after absence of voltage is proven.",
+                        "A qualified person moves its cable to terminals {tube}, after absence of voltage is proven.",
                         tube));
     }
 

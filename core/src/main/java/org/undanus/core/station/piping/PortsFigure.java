@@ -22,8 +22,8 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgements;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** Several indoor units on one outdoor unit: tubes on the left, cables on the right, and which port each ends on. */
 final class PortsFigure {
@@ -53,7 +53,7 @@ final class PortsFigure {
         for (int i = 0; i < ports.size(); i++) {
             double y = height(rows, i);
             drawing.disc(Role.OUTLINE, Place.of(PORTS, y), 0.3)
-                    .words(Text.of("{}", ports.get(i)), Place.of(PORTS, y), Weight.STRONG, Side.CENTRE);
+                    .words(Text.of("{ports}", ports.get(i)), Place.of(PORTS, y), Weight.STRONG, Side.CENTRE);
         }
         for (int i = 0; i < sets.size(); i++) {
             Subject set = sets.get(i);
@@ -62,12 +62,16 @@ final class PortsFigure {
             double y = height(rows, i);
             String unit = x.indoor().map(indoor -> indoor.title()).orElse(set.title());
             drawing.words(
-                    Text.of("{}", unit), Place.of(UNITS, y), Weight.PLAIN, standing.on(key(TUBE_PORT, set)), Side.LEFT);
+                    Text.of("{unit}", unit),
+                    Place.of(UNITS, y),
+                    Weight.PLAIN,
+                    standing.on(key(TUBE_PORT, set)),
+                    Side.LEFT);
             leads(drawing, x, TUBE_PORT, Role.RUN, standing, y + 0.12, ports, rows, set);
             leads(drawing, x, CABLE_PORT, Role.OUTLINE, standing, y - 0.12, ports, rows, set);
         }
         return drawing.caption(Text.of("Thick: tubes. Thin: cable."))
-                .spoken(Text.of("{} indoor units on {} ports", sets.size(), ports.size()));
+                .spoken(Text.of("{sets} indoor units on {ports} ports", sets.size(), ports.size()));
     }
 
     private static double height(double rows, int row) {

@@ -28,9 +28,9 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Volume;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** A line set unrolled as an elevation to scale: indoor unit on the left, every piece a thing that can be taken in hand. */
 final class RunFigure {
@@ -72,12 +72,12 @@ final class RunFigure {
             drawing.add(new Element.Dimension(
                     Place.of(at, 0),
                     Place.of(at, end.height()),
-                    Text.of("{}", Length.ofMetres(Math.abs(run.lift()))),
+                    Text.of("{lift}", Length.ofMetres(Math.abs(run.lift()))),
                     Optional.of(standing(LineLengths.LIFT))));
         }
         captions(drawing);
         return drawing.spoken(Text.of(
-                "{}. Length: {}; height: {}; low spots: {}; insulation: {}",
+                "{summary}. Length: {standing}; height: {standing2}; low spots: {standing3}; insulation: {about}",
                 run.summary(),
                 standing(LineLengths.LENGTH).said(),
                 standing(LineLengths.LIFT).said(),
@@ -110,13 +110,13 @@ final class RunFigure {
         Optional<Tube> liquid = read.liquid();
         Optional<Tube> suction = read.suction();
         drawing.caption(suction.map(tube -> Text.of(
-                        "{} of lines, {} with fittings.",
+                        "{length} of lines, {equivalent} with fittings.",
                         Length.ofMetres(run.length()),
                         Length.ofMetres(run.equivalent(tube))))
-                .orElse(Text.of("{} of lines.", Length.ofMetres(run.length()))));
+                .orElse(Text.of("{length} of lines.", Length.ofMetres(run.length()))));
         if (liquid.isPresent() && suction.isPresent()) {
             drawing.caption(Text.of(
-                    "{} inside both tubes.",
+                    "{length} inside both tubes.",
                     Volume.ofCubicMetres(LineContents.volume(run.length(), liquid.get(), suction.get()))));
         }
         added().ifPresent(mass -> drawing.caption(charge(mass)));
@@ -131,7 +131,7 @@ final class RunFigure {
             return Text.of("The factory charge is for this length too.");
         }
         return Text.of(
-                added > 0 ? "{} of charge to add for this length." : "{} of charge too much for this length.",
+                added > 0 ? "{added} of charge to add for this length." : "{added} of charge too much for this length.",
                 Mass.ofKilograms(Math.abs(added)));
     }
 

@@ -14,10 +14,10 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * What is left of the heating capacity on a cold day: by the sheet's curve, lowered or raised by what was measured today. Without

@@ -18,9 +18,9 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * A grille read by infrared goes with the probe in the air, within what emissivity leaves open: the surface sends ε·σ·T⁴ and
@@ -94,7 +94,7 @@ final class GrilleInfrared implements Requirement {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "Alone it tells the supply air to ±{} only.",
+                            "Alone it tells the supply air to ±{expanded} only.",
                             TemperatureDifference.ofKelvin(grille.expanded())),
                     "Put a probe in the supply air.");
         }
@@ -107,14 +107,14 @@ final class GrilleInfrared implements Requirement {
                 ? finding.conclude(
                         Verdict.MEETS,
                         Text.of(
-                                "They differ by {}, and may by {}. The probe is judged by.",
+                                "They differ by {off}, and may by {expanded}. The probe is judged by.",
                                 TemperatureDifference.ofKelvin(off.value()),
                                 TemperatureDifference.ofKelvin(off.expanded())),
                         "")
                 : finding.conclude(
                         Verdict.FAILS,
                         Text.of(
-                                "They differ by {}; emissivity and surface explain {}.",
+                                "They differ by {off}; emissivity and surface explain {expanded}.",
                                 TemperatureDifference.ofKelvin(off.value()),
                                 TemperatureDifference.ofKelvin(off.expanded())),
                         "One of the two read something else: put the probe in the stream of that grille, out of sight of the coil.");

@@ -12,9 +12,9 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** Heat given to the air, as a share of what the sheet gives at this outdoor temperature. */
 final class HeatingCapacity implements Requirement {

@@ -15,9 +15,9 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** Heat for each watt of electricity, as a share of what the sheet's table gives at this outdoor temperature. */
 final class HeatingEfficiency implements Requirement {
@@ -62,7 +62,7 @@ final class HeatingEfficiency implements Requirement {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "{} of heat for each watt; no sheet tells what it should be at {} outdoors.",
+                            "{tenths} of heat for each watt; no sheet tells what it should be at {outdoors} outdoors.",
                             tenths(performance.value()),
                             sheet.outdoors()),
                     "Bring the maker's table with the power taken.");
@@ -78,6 +78,6 @@ final class HeatingEfficiency implements Requirement {
     }
 
     private static Text tenths(double performance) {
-        return Text.of("{}", Math.round(10 * performance) / 10.0);
+        return Text.of("{performance}", Math.round(10 * performance) / 10.0);
     }
 }

@@ -27,12 +27,12 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** The temperature rise in heating is what the sheet's capacity at this outdoor temperature makes of this airflow. */
 final class HeatingRise implements Requirement {

@@ -15,9 +15,9 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.Weather;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** A mode was run and seen. Where the weather did not allow it, the next day that does is told from the forecast that was entered. */
 final class ModeSeen implements Requirement {
@@ -88,7 +88,7 @@ final class ModeSeen implements Requirement {
 
     private Text waiting(Examination x, Finding finding) {
         if (weather.isEmpty()) {
-            return Text.of("{}", otherwise);
+            return Text.of("{otherwise}", otherwise);
         }
         Needed needed = weather.get();
         var limit = x.rules().setting(needed.limit());

@@ -34,11 +34,11 @@ import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /**
  * In heating the outdoor coil cools its air: not more than the heat taken from it can, or too little air passes; and at all, or it

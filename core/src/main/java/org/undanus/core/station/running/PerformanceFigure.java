@@ -25,9 +25,9 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * Capacity over the outdoor temperature: the sheet's line for the mode that was run, and what was measured today within its
@@ -118,7 +118,7 @@ final class PerformanceFigure {
                 x.unit().id());
         outdoors.ifPresent(t -> today(chart, t, measured, most, standing));
         return chart.spoken(Text.of(
-                "Capacity over the outdoor temperature: the sheet's line, and {} at {} today: {}",
+                "Capacity over the outdoor temperature: the sheet's line, and {measured} at {outdoors} today: {standing}",
                 measured.map(watts -> (Object) Power.ofWatts(watts.value())).orElse("nothing measured"),
                 outdoors.map(t -> (Object) t).orElse("a temperature not read"),
                 standing.said()));
@@ -131,7 +131,7 @@ final class PerformanceFigure {
             chart.line(kilowatts == 0 ? Role.OUTLINE : Role.GRID, Place.of(low, kilowatts), Place.of(high, kilowatts));
             if (kilowatts > 0) {
                 chart.words(
-                        Text.of("{}", Power.ofWatts(kilowatts * KILO)),
+                        Text.of("{kilowatts}", Power.ofWatts(kilowatts * KILO)),
                         Place.of(low, kilowatts),
                         Weight.QUIET,
                         Side.LEFT);
@@ -140,7 +140,7 @@ final class PerformanceFigure {
         for (double celsius = low; celsius <= high; celsius += TICK) {
             chart.line(Role.OUTLINE, Place.of(celsius, 0), Place.of(celsius, -most / 60))
                     .words(
-                            Text.of("{}", Temperature.ofCelsius(celsius)),
+                            Text.of("{celsius}", Temperature.ofCelsius(celsius)),
                             Place.of(celsius, -most / 60),
                             Weight.QUIET,
                             Side.BELOW);
@@ -153,7 +153,7 @@ final class PerformanceFigure {
         double across = outdoors.celsius();
         chart.line(Role.ASKED, standing.on(line), Place.of(across, 0), Place.of(across, most))
                 .words(
-                        Text.of("today {}", outdoors),
+                        Text.of("today {outdoors}", outdoors),
                         Place.of(across, most * 0.95),
                         Weight.PLAIN,
                         Side.RIGHT,
@@ -165,7 +165,7 @@ final class PerformanceFigure {
                         Place.of(across, (watts.value() + watts.expanded()) / KILO))
                 .dot(Role.READ, Place.of(across, watts.value() / KILO), line)
                 .words(
-                        Text.of("measured {}", Power.ofWatts(watts.value())),
+                        Text.of("measured {watts}", Power.ofWatts(watts.value())),
                         Place.of(across, watts.value() / KILO),
                         Weight.STRONG,
                         standing.on(line),

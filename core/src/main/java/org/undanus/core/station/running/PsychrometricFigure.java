@@ -26,9 +26,9 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * The psychrometric sketch of station 13: the saturation line at the site's pressure, the return state, the supply temperature
@@ -95,7 +95,7 @@ final class PsychrometricFigure {
                         Place.of(across(t), 0),
                         Place.of(across(t), MOST_GRAMS))
                 .words(
-                        Text.of("supply {}", t),
+                        Text.of("supply {value}", t),
                         Place.of(across(t), MOST_GRAMS - 2),
                         Weight.STRONG,
                         standing.on(key(AirPoints.SUPPLY_DRY_BULB)),
@@ -107,14 +107,14 @@ final class PsychrometricFigure {
                 .dot(Role.READ, to, key(AirPoints.SUPPLY_DRY_BULB)));
         if (coldest.isPresent() && hottest.isPresent()) {
             chart.words(
-                    Text.of("expected {} to {}", coldest.get(), hottest.get()),
+                    Text.of("expected {coldest} to {hottest}", coldest.get(), hottest.get()),
                     Place.of(across(hottest.get()), 2.2),
                     Weight.PLAIN,
                     Side.RIGHT,
                     Side.LEFT);
         }
         return chart.spoken(Text.of(
-                "Return {}, supply {}, expected {} to {}: {}",
+                "Return {dryBulb}, supply {supply}, expected {coldest} to {hottest}: {standing}",
                 said(dryBulb),
                 said(supply),
                 said(coldest),
@@ -126,13 +126,14 @@ final class PsychrometricFigure {
         for (double grams = 0; grams < MOST_GRAMS; grams += GRAMS_TICK) {
             chart.line(grams == 0 ? Role.OUTLINE : Role.GRID, Place.of(COLDEST, grams), Place.of(warmest, grams));
             if (grams > 0) {
-                chart.words(Text.of("{} g/kg", Math.round(grams)), Place.of(warmest, grams), Weight.QUIET, Side.RIGHT);
+                chart.words(
+                        Text.of("{grams} g/kg", Math.round(grams)), Place.of(warmest, grams), Weight.QUIET, Side.RIGHT);
             }
         }
         for (double celsius = COLDEST; celsius <= warmest; celsius += TICK) {
             chart.line(Role.OUTLINE, Place.of(celsius, 0), Place.of(celsius, -0.5))
                     .words(
-                            Text.of("{}", Temperature.ofCelsius(celsius)),
+                            Text.of("{celsius}", Temperature.ofCelsius(celsius)),
                             Place.of(celsius, -0.4),
                             Weight.QUIET,
                             Side.BELOW);
@@ -151,7 +152,7 @@ final class PsychrometricFigure {
         if (state.isPresent()) {
             chart.dot(Role.READ, state.get(), line)
                     .words(
-                            Text.of("return {}", dryBulb.orElseThrow()),
+                            Text.of("return {dryBulb}", dryBulb.orElseThrow()),
                             state.get(),
                             Weight.STRONG,
                             Standing.of(line),

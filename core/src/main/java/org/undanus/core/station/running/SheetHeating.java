@@ -23,8 +23,8 @@ import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /**
  * What the sheet says of this pair in heating, in the weather of the visit.
@@ -51,7 +51,7 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
                         .conclude(
                                 Verdict.NOT_SHOWN,
                                 Text.of(
-                                        "No sheet tells the heating capacity of this pair at {} outdoors.",
+                                        "No sheet tells the heating capacity of this pair at {need} outdoors.",
                                         x.need(OUTDOOR).quantity()),
                                 "Bring the maker's capacity table, or come back in weather that it covers."));
     }
@@ -111,7 +111,7 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
                         : x.finding()
                                 .conclude(
                                         Verdict.NOT_SHOWN,
-                                        Text.of("{} disagree: no airflow can be taken.", flow.named()),
+                                        Text.of("{named} disagree: no airflow can be taken.", flow.named()),
                                         "Measure the airflow again."));
     }
 

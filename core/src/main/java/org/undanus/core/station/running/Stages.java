@@ -11,7 +11,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /**
  * Stages as they were seen, named by what tells them: {@code cooling low 5.1 A, cooling high 8.9 A, heating 62 Hz}.
@@ -54,7 +54,7 @@ record Stages(List<Stage> seen) implements Notation.Listing {
 
     @Override
     public Text summary() {
-        return Text.of("{}", seen.stream().map(Stage::said).collect(Collectors.joining(", ")));
+        return Text.of("{seen}", seen.stream().map(Stage::said).collect(Collectors.joining(", ")));
     }
 
     private static final class Written extends PartByPart<Stage, Stages> {

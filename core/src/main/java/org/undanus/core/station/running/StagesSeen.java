@@ -19,11 +19,11 @@ import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /**
  * Every stage was seen, each told by its current or the frequency shown. Of a machine that its sheet gives two stages the currents
@@ -50,7 +50,7 @@ final class StagesSeen implements Requirement {
         Optional<Quantity> high = sheet(x, SheetValue.HIGH_STAGE_CURRENT);
         Finding finding = x.finding().step(RunningPoints.STAGES.title(), "", stages.summary(), "");
         if (low.isEmpty() || high.isEmpty()) {
-            return finding.conclude(Verdict.MEETS, Text.of("Seen: {}.", stages.summary()), "");
+            return finding.conclude(Verdict.MEETS, Text.of("Seen: {summary}.", stages.summary()), "");
         }
         double apart = (high.get().si() - low.get().si()) / 2;
         List<String> single = stages.modes().stream()
@@ -70,7 +70,7 @@ final class StagesSeen implements Requirement {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "The sheet knows two stages; they were not both seen in {}.",
+                            "The sheet knows two stages; they were not both seen in {single}.",
                             staged.isEmpty() && single.isEmpty() ? "cooling or heating" : String.join(" and ", single)),
                     "Call for each stage at the control, and note the compressor's current in each.");
         }

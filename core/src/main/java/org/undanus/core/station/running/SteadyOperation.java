@@ -15,8 +15,8 @@ import org.undanus.core.judgement.SteadyRunning;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /**
  * The machine had run long enough and its supply temperature had stopped moving. A machine that has not settled has not

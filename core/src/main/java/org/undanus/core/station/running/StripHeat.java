@@ -21,9 +21,9 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** Every element of the strip heat draws: its current, brought to the plate's voltage, is the plate's. Whatever the season. */
 final class StripHeat implements Requirement {

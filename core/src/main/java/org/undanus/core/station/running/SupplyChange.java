@@ -16,8 +16,8 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Finding;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /**
  * How much the supply air changed in five minutes: from its log, where there is one, the most it moved in the last five; else
@@ -45,7 +45,7 @@ final class SupplyChange {
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "The supply air was logged for {} only; five minutes are needed.",
+                                "The supply air was logged for {lasting} only; five minutes are needed.",
                                 quantity(log.get().lasting())),
                         "Let the logger run on, then load its file again."));
     }
@@ -67,7 +67,11 @@ final class SupplyChange {
     private static Uncertain logged(Examination x, Trace log, Finding finding) {
         Range range = new Range();
         x.facts().traces().follow(log, log.to().minus(WINDOW), log.to(), range);
-        finding.step("Supply air, logged", "", Text.of("{} samples in {}", log.samples(), quantity(log.lasting())), "")
+        finding.step(
+                        "Supply air, logged",
+                        "",
+                        Text.of("{samples} samples in {lasting}", log.samples(), quantity(log.lasting())),
+                        "")
                 .step("Least in the last five minutes", log.dimension().of(range.least))
                 .step("Most in the last five minutes", log.dimension().of(range.most));
         return change(range.most - range.least, Math.sqrt(2) * x.step(SUPPLY_LOG, log));

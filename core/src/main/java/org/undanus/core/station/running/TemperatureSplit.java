@@ -28,13 +28,13 @@ import org.undanus.core.judgement.Weather;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.TemperatureDifference;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.words.Text;
 
 /**
  * The temperature split in cooling. By the psychrometric school: within the band that this coil should show in this air,
@@ -97,7 +97,7 @@ final class TemperatureSplit implements Requirement {
                         .conclude(
                                 Verdict.NOT_SHOWN,
                                 Text.of(
-                                        "{} The split is high already: {}, and at most {} is expected.",
+                                        "{because} The split is high already: {measured}, and at most {binding} is expected.",
                                         notYet.because(),
                                         TemperatureDifference.ofKelvin(
                                                 c.measured().value()),
@@ -143,7 +143,9 @@ final class TemperatureSplit implements Requirement {
         } catch (CoolingCoil.ImpossibleRating e) {
             return x.finding()
                     .conclude(
-                            Verdict.NOT_SHOWN, Text.of("{}.", e.getMessage()), "Ask the maker for the correct rating.");
+                            Verdict.NOT_SHOWN,
+                            Text.of("{message}.", e.getMessage()),
+                            "Ask the maker for the correct rating.");
         }
         if (model.isEmpty()) {
             return x.finding()
@@ -157,7 +159,7 @@ final class TemperatureSplit implements Requirement {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of(
-                                    "The airflow read, {}, is too far from the rated for the coil model to expect anything.",
+                                    "The airflow read, {airflow}, is too far from the rated for the coil model to expect anything.",
                                     VolumeFlow.ofCubicMetresPerSecond(
                                             model.get().airflow().value())),
                             "Measure the airflow again; if it stands, that is the fault to mend first.");
@@ -168,7 +170,7 @@ final class TemperatureSplit implements Requirement {
             return x.finding()
                     .conclude(
                             Verdict.NOT_SHOWN,
-                            Text.of("These air states cannot be used together: {}.", e.getMessage()),
+                            Text.of("These air states cannot be used together: {message}.", e.getMessage()),
                             "Read dry and wet bulb again at the same place and moment.");
         }
     }
@@ -189,7 +191,7 @@ final class TemperatureSplit implements Requirement {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of(
-                                    "A wet bulb of {} cannot lie above a dry bulb of {}: one of the two was misread.",
+                                    "A wet bulb of {wet} cannot lie above a dry bulb of {dry}: one of the two was misread.",
                                     wet.quantity(),
                                     dry.quantity()),
                             "Read dry and wet bulb again at the same place and moment."));
@@ -227,7 +229,7 @@ final class TemperatureSplit implements Requirement {
                 model.explainingShare(inputs[0].value(), inputs[2].value(), inputs[3].value(), inputs[1].value());
         Text explanation = share.isPresent()
                 ? Text.of(
-                        "Airflow of {} would explain it, {} % of the expected.",
+                        "Airflow of {share} would explain it, {share2} % of the expected.",
                         VolumeFlow.ofCubicMetresPerSecond(
                                 share.getAsDouble() * model.airflow().value()),
                         Math.round(100 * share.getAsDouble()))
@@ -239,12 +241,12 @@ final class TemperatureSplit implements Requirement {
     private static Text sentence(Finding finding, Comparison held, double middle, Text explanation) {
         TemperatureDifference expected = TemperatureDifference.ofKelvin(middle);
         return switch (held.verdict()) {
-            case MEETS -> Text.of("Expected {} in this air; the reading lies in the band.", expected);
+            case MEETS -> Text.of("Expected {expected} in this air; the reading lies in the band.", expected);
             case FAILS ->
                 Text.of(
                         held.measured().value() > middle
-                                ? "Expected {} in this air: a larger split is no merit. {}"
-                                : "Expected {} in this air. {}",
+                                ? "Expected {expected} in this air: a larger split is no merit. {explanation}"
+                                : "Expected {expected} in this air. {explanation}",
                         expected,
                         explanation);
             default -> finding.room();
@@ -288,7 +290,7 @@ final class TemperatureSplit implements Requirement {
                 .step("Limit", "", binding.value(), binding.source())
                 .conclude(
                         Verdict.NOT_SHOWN,
-                        Text.of("At {} outdoors a split in cooling says nothing.", outdoor.quantity()),
+                        Text.of("At {outdoor} outdoors a split in cooling says nothing.", outdoor.quantity()),
                         NextDay.of(x, needed)));
     }
 

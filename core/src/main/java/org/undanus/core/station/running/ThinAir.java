@@ -6,7 +6,7 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.AbsolutePressure;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** A site too high up for the moist-air formulas. */
 final class ThinAir {
@@ -21,7 +21,7 @@ final class ThinAir {
                         .conclude(
                                 Verdict.NOT_SHOWN,
                                 Text.of(
-                                        "The air pressure at this height is {}: too thin for the moist-air formulas used here.",
+                                        "The air pressure at this height is {atmosphere}: too thin for the moist-air formulas used here.",
                                         atmosphere),
                                 "Compare with the maker's table for this altitude."));
     }

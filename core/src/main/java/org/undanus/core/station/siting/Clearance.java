@@ -12,11 +12,11 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** Holds a distance, taped or drawn, against the rule book's limits and the figure of the unit's data sheet. */
 final class Clearance {
@@ -107,6 +107,6 @@ final class Clearance {
     static Judgement nothingThere(Examination x, String sentence) {
         return x.finding()
                 .step("From the drawing", "", Text.of("nothing"), "Site drawing")
-                .conclude(Verdict.MEETS, Text.of(sentence), "");
+                .conclude(Verdict.MEETS, Text.plain(sentence), "");
     }
 }

@@ -23,9 +23,9 @@ import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** The drain has the height to fall from the unit to its end: (outlet − end) / length. Source: plumbing and mechanical codes. */
 final class DrainFallAvailable implements Requirement {
@@ -69,7 +69,7 @@ final class DrainFallAvailable implements Requirement {
                 "Height to fall",
                 "outlet − end",
                 Text.of(
-                        "{} over {}",
+                        "{length} over {length2}",
                         Length.ofMetres(outlet.get().length().value()
                                 - exit.get().length().value()),
                         Length.ofMetres(run.get().length().value())),

@@ -28,12 +28,12 @@ import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Area;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** The room is large enough for all the flammable refrigerant in the circuit. Source: {@link ChargeLimit}. */
 final class FlammableCharge implements Requirement {
@@ -61,7 +61,8 @@ final class FlammableCharge implements Requirement {
         Refrigerant refrigerant = x.refrigerant(REFRIGERANT).orElseThrow();
         Finding finding = x.finding().step("Refrigerant", refrigerant.name() + ", class " + refrigerant.safetyClass());
         if (!refrigerant.flammable()) {
-            return finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("{} does not burn.", refrigerant.name()), "");
+            return finding.conclude(
+                    Verdict.DOES_NOT_APPLY, Text.of("{refrigerant} does not burn.", refrigerant.name()), "");
         }
         Optional<Component> outdoor = x.facts().outdoorUnit();
         Optional<Value.Measured> factory = outdoor.flatMap(unit -> x.at(unit).measured(CHARGE));
@@ -75,7 +76,11 @@ final class FlammableCharge implements Requirement {
         double total = plate.quantity().si() + added.map(a -> a.quantity().si()).orElse(0.0);
         double limit = refrigerant.lowerFlammabilityLimit().orElseThrow();
         finding.step("Factory charge", plate.quantity())
-                .step("Added", "", added.map(a -> Text.of("{}", a.quantity())).orElse(Text.of("not read")), "");
+                .step(
+                        "Added",
+                        "",
+                        added.map(a -> Text.of("{quantity}", a.quantity())).orElse(Text.of("not read")),
+                        "");
         Setting volume = RoomCharge.free(refrigerant);
         double free = RoomCharge.free(x, refrigerant);
         finding.step(
@@ -87,7 +92,8 @@ final class FlammableCharge implements Requirement {
             if (added.isEmpty()) {
                 return x.at(outdoor.get()).notShown(List.of(ADDED_CHARGE));
             }
-            return finding.conclude(Verdict.MEETS, Text.of("{} is free of room limits.", Mass.ofKilograms(total)), "");
+            return finding.conclude(
+                    Verdict.MEETS, Text.of("{total} is free of room limits.", Mass.ofKilograms(total)), "");
         }
         List<Point> missing = x.missing(ROOM_AREA, MOUNTING_PLACE);
         if (!missing.isEmpty()) {

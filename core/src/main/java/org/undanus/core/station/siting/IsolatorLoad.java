@@ -19,11 +19,11 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** Each isolator is loaded inside its rated range, the mass taken as evenly shared. Source: papers of the isolator. */
 final class IsolatorLoad implements Requirement {
@@ -57,7 +57,12 @@ final class IsolatorLoad implements Requirement {
         }
         double count = x.number(ISOLATOR_COUNT).orElseThrow();
         return WithinLimits.judge(
-                x.finding().step("Load on each", "mass / isolators", Text.of("{} / {}", mass.get(), (int) count), ""),
+                x.finding()
+                        .step(
+                                "Load on each",
+                                "mass / isolators",
+                                Text.of("{mass} / {count}", mass.get(), (int) count),
+                                ""),
                 LIMIT,
                 Uncertain.exact(mass.get().si() / count),
                 0,

@@ -15,7 +15,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Advice, never a fault: low units suit rooms that need heat, high ones rooms that need cooling. */
 final class MountingAdvice implements Requirement {
@@ -49,9 +49,9 @@ final class MountingAdvice implements Requirement {
                 .conclude(
                         Verdict.MEETS,
                         suits
-                                ? Text.of("The height suits a room that needs mostly {}.", led.get())
+                                ? Text.of("The height suits a room that needs mostly {led}.", led.get())
                                 : Text.of(
-                                        "Advice only: a {} unit would suit a room that needs mostly {} better.",
+                                        "Advice only: a {words} unit would suit a room that needs mostly {led} better.",
                                         low ? "high" : "low",
                                         led.get()),
                         "");

@@ -10,7 +10,7 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** A requirement asked only of units that stand on certain supports. */
 final class OnSupport implements Requirement {
@@ -35,7 +35,7 @@ final class OnSupport implements Requirement {
         if (!supports.contains(support)) {
             return x.finding()
                     .step(UnitPoints.SUPPORT.title(), support.title())
-                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("It stands on a {}.", support.title()), "");
+                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("It stands on a {support}.", support.title()), "");
         }
         List<Point> missing = x.missing(inner.about().needs().toArray(Point[]::new));
         return missing.isEmpty() ? inner.judge(x) : x.notShown(missing);

@@ -22,7 +22,7 @@ import org.undanus.core.installation.Face;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Step;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** Tells which tape readings no longer hold when a unit is drawn in another place than before. */
 public final class Retaping {

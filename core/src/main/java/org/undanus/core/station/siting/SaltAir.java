@@ -13,7 +13,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** A unit in salt air is made for it. Source: data sheet, place of installation. */
 final class SaltAir implements Requirement {

@@ -1,7 +1,6 @@
 package org.undanus.core.station.siting;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,7 +14,7 @@ import org.undanus.core.drawing.Role;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /** The clear distances that a sheet asks for about its unit, to scale: from above, of a wall unit from the front. */
 public final class SheetFigure {
@@ -52,7 +51,7 @@ public final class SheetFigure {
         measure(drawing, asked, up, Place.of(0, high), Place.of(0, top));
         measure(drawing, asked, down, Place.of(0, -bottom), Place.of(0, -high));
         if (!onWall && asked.containsKey(Face.ABOVE)) {
-            drawing.caption(Text.of("{} above it.", asked.get(Face.ABOVE)));
+            drawing.caption(Text.of("{asked} above it.", asked.get(Face.ABOVE)));
         }
         return Optional.of(drawing.spoken(spoken(asked)));
     }
@@ -65,13 +64,12 @@ public final class SheetFigure {
         Optional.ofNullable(asked.get(face))
                 .filter(length -> length.si() > 0)
                 .ifPresent(length ->
-                        drawing.add(new Element.Dimension(from, to, Text.of("{}", length), Optional.empty())));
+                        drawing.add(new Element.Dimension(from, to, Text.of("{length}", length), Optional.empty())));
     }
 
     private static Text spoken(Map<Face, Length> asked) {
         List<Text> said = new ArrayList<>();
-        asked.forEach((face, length) -> said.add(Text.of("{} {}", face.key(), length)));
-        return new Text(
-                "Clear distances: " + String.join(", ", Collections.nCopies(said.size(), "{}")), List.copyOf(said));
+        asked.forEach((face, length) -> said.add(Text.of("{face} {length}", face.key(), length)));
+        return Text.of("Clear distances: {distances}", Text.list(said));
     }
 }

@@ -29,8 +29,8 @@ import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * A site's plan in metres: what stands there, units with their fronts, the distance before each face, and as a ghost the smallest
@@ -190,20 +190,16 @@ public record SiteFigure(
                 switch (result.outcome()) {
                     case NOTHING_TO_CURE -> Text.of("As drawn, every distance is kept.");
                     case CURED ->
-                        new Text(
-                                (moves.size() == 1 ? "Smallest cure: " : "A cure, not proven the smallest: ")
-                                        + String.join(
-                                                "; ",
-                                                moves.stream().map(m -> "{} {}").toList()) + ".",
-                                moves.stream()
-                                        .<Object>mapMulti((m, all) -> {
-                                            all.accept(facts.title(m.component()));
-                                            all.accept(m.said());
-                                        })
-                                        .toList());
+                        Text.of(
+                                moves.size() == 1
+                                        ? "Smallest cure: {moves}."
+                                        : "A cure, not proven the smallest: {moves}.",
+                                Text.series(moves.stream()
+                                        .map(m -> Text.of("{unit} {move}", facts.title(m.component()), m.said()))
+                                        .toList()));
                     case NO_PLACE ->
                         Text.of(
-                                "No place in the permitted area cures {}.",
+                                "No place in the permitted area cures {facts}.",
                                 facts.title(result.without().orElse("")));
                     case NOT_FOUND ->
                         Text.of("No cure was found by moving one unit after another; that proves nothing.");
@@ -242,20 +238,23 @@ public record SiteFigure(
                         Place.of(move.from().x(), move.from().y()),
                         Place.of(move.to().x(), move.from().y()),
                         Place.of(move.to().x(), move.to().y()))
-                .add(about(Text.of("{}", move.length()), move.to(), Weight.STRONG, Optional.empty())));
+                .add(about(Text.of("{length}", move.length()), move.to(), Weight.STRONG, Optional.empty())));
         distances.stream()
                 .filter(d -> d.face() || !d.kept() || d.component().equals(chosen))
                 .forEach(d -> drawing.dimension(
                         d.from(),
                         d.to(),
-                        Text.of("{}", Length.ofMetres(d.distance().metres())),
+                        Text.of("{metres}", Length.ofMetres(d.distance().metres())),
                         d.standing()));
         units.forEach(unit -> drawing.add(about(
-                Text.of(facts.title(unit.component())), unit.footprint(), Weight.PLAIN, Optional.of(standing(unit)))));
+                Text.plain(facts.title(unit.component())),
+                unit.footprint(),
+                Weight.PLAIN,
+                Optional.of(standing(unit)))));
         plan.features().stream()
                 .filter(f -> f.kind() != SitePlan.Kind.GROUND && !f.title().isBlank())
                 .forEach(f -> title(drawing, f, shown));
-        overlaps.forEach(sentence -> drawing.caption(Text.of(sentence)));
+        overlaps.forEach(sentence -> drawing.caption(Text.plain(sentence)));
         drawing.caption(cure.said);
         return drawing.spoken(cure.said);
     }
@@ -291,7 +290,7 @@ public record SiteFigure(
         }
         boolean within = feature.closed() && feature.kind() != SitePlan.Kind.BOUNDARY;
         drawing.add(new Element.Words(
-                Text.of(feature.title()),
+                Text.plain(feature.title()),
                 box.middle(),
                 within ? Place.of(0, 0) : box.half(),
                 within ? List.of(Side.CENTRE) : List.of(Side.BELOW, Side.ABOVE, Side.RIGHT, Side.LEFT),

@@ -26,10 +26,10 @@ import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.SoundLevel;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The system is quiet enough at the boundary or before the neighbour's window: as measured there, else as computed from the
@@ -93,7 +93,8 @@ final class SoundAt implements Requirement {
             return held(x, finding, read.get().uncertain(), read.get().resolution());
         }
         if (!somewhere) {
-            return x.finding().conclude(Verdict.DOES_NOT_APPLY, Text.of("The drawing shows no {}.", kind.title()), "");
+            return x.finding()
+                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("The drawing shows no {kind}.", kind.title()), "");
         }
         if (open.isPresent() || levels.isEmpty()) {
             return open.orElseGet(() -> x.notShown(List.of(measured)));
@@ -132,7 +133,11 @@ final class SoundAt implements Requirement {
         finding.step(
                 unit.title(),
                 "level − 20·log₁₀(distance ratio) + " + walls.get().intValue() + " walls",
-                Text.of("{} at {} gives {}", known.get(), knownAt.get(), SoundLevel.ofDecibels(level.value())),
+                Text.of(
+                        "{known} at {knownAt} gives {level}",
+                        known.get(),
+                        knownAt.get(),
+                        SoundLevel.ofDecibels(level.value())),
                 outside.sheet().orElseThrow().document());
         return Optional.of(level);
     }

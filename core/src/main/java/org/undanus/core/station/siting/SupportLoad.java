@@ -18,11 +18,11 @@ import org.undanus.core.judgement.WithinLimits;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Mass;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** Bracket or stand bears the unit's mass with a factor to spare: capacity ≥ factor × mass. */
 final class SupportLoad implements Requirement {
@@ -68,7 +68,10 @@ final class SupportLoad implements Requirement {
                         .step(
                                 "To bear",
                                 "factor × mass",
-                                Text.of("{} × {}", x.rules().setting(FACTOR).value(), mass.get()),
+                                Text.of(
+                                        "{factor} × {mass}",
+                                        x.rules().setting(FACTOR).value(),
+                                        mass.get()),
                                 x.rules().setting(FACTOR).source()),
                 LIMIT,
                 capacity.uncertain(),

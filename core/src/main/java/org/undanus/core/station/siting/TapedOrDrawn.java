@@ -6,8 +6,8 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Finding;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 
 /** A length as taped; where nobody taped it, as drawn. Where both are there, the difference is shown. */
 record TapedOrDrawn(Uncertain length, double resolution) {
@@ -27,20 +27,20 @@ record TapedOrDrawn(Uncertain length, double resolution) {
         drawn.ifPresent(d -> finding.step(
                 "From the drawing",
                 d.to().isEmpty() ? "" : "to " + d.to(),
-                Text.of("{}", Length.ofMetres(d.metres().value())),
+                Text.of("{metres}", Length.ofMetres(d.metres().value())),
                 "Site drawing"));
         return drawn.map(d -> new TapedOrDrawn(d.metres(), 0));
     }
 
     private static void beside(Finding finding, double drawn, double taped) {
         if (Math.abs(drawn - taped) < HALF_MILLIMETRE) {
-            finding.step("Drawn as taped", "", Text.of("{}", Length.ofMetres(drawn)), "Site drawing");
+            finding.step("Drawn as taped", "", Text.of("{drawn}", Length.ofMetres(drawn)), "Site drawing");
         } else {
             finding.step(
                     IN_THE_DRAWING,
                     "the tape goes before it",
                     Text.of(
-                            "{}, which is {} {} than taped",
+                            "{drawn}, which is {drawn2} {words} than taped",
                             Length.ofMetres(drawn),
                             Length.ofMetres(Math.abs(drawn - taped)),
                             drawn < taped ? "less" : "more"),

@@ -16,8 +16,8 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /**
  * A unit to scale, in metres: what was taped stands as a wall at that distance with a dimension line, what is asked for as a dashed
@@ -87,16 +87,14 @@ final class UnitFigure {
     }
 
     private Text spoken() {
-        List<Object> said = new ArrayList<>();
-        List<String> pattern = new ArrayList<>();
-        Stream.concat(unit.sides().stream(), unit.height().stream()).forEach(side -> {
-            pattern.add("{} {}, asked {}: {}");
-            said.add(side.name());
-            said.add(side.clear().map(l -> (Object) l).orElse("not read"));
-            said.add(side.asked().map(l -> (Object) l).orElse("nothing"));
-            said.add(side.verdict().title());
-        });
-        return new Text(String.join("; ", pattern), said);
+        return Text.series(Stream.concat(unit.sides().stream(), unit.height().stream())
+                .map(side -> Text.of(
+                        "{side} {clear}, asked {asked}: {verdict}",
+                        side.name(),
+                        side.clear().map(l -> (Object) l).orElse("not read"),
+                        side.asked().map(l -> (Object) l).orElse("nothing"),
+                        side.verdict().title()))
+                .toList());
     }
 
     private Extent plan(double aside) {
@@ -161,7 +159,7 @@ final class UnitFigure {
         top.ifPresent(s -> beside(s, middle, 0, 1, width, deep, true));
         bottom.ifPresent(s -> beside(s, middle, 0, -1, width, deep, !ground));
         elements.add(new Element.Words(
-                Text.of(title),
+                Text.plain(title),
                 Place.of(extent.left(), extent.high()),
                 Place.of(0, 0),
                 List.of(Side.ABOVE),
@@ -178,7 +176,7 @@ final class UnitFigure {
         Standing standing = side.standing();
         if (side.clear().isEmpty()) {
             elements.add(new Element.Words(
-                    Text.of("{}?", side.name()),
+                    Text.of("{side}?", side.name()),
                     to,
                     Place.of(0, 0),
                     List.of(dx < 0 ? Side.LEFT : dx > 0 ? Side.RIGHT : Side.CENTRE),
@@ -191,7 +189,8 @@ final class UnitFigure {
             double along = Math.max(0.35 * (dx == 0 ? width : deep), 0.15);
             line(Role.WALL, to.plus(dy * along, dx * along), to.plus(-dy * along, -dx * along));
         }
-        elements.add(new Element.Dimension(from, to, Text.of("{}", side.clear().get()), Optional.of(standing)));
+        elements.add(
+                new Element.Dimension(from, to, Text.of("{clear}", side.clear().get()), Optional.of(standing)));
     }
 
     private static double away(SitedUnit.Side side) {

@@ -18,8 +18,8 @@ import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The wall an indoor unit hangs on, as seen from the room and to scale: the unit, what hangs beside it, and the room between. */
 public final class WallFigure {
@@ -86,20 +86,20 @@ public final class WallFigure {
             drawing.dimension(
                     Place.of(middle.x(), wall.underside()),
                     Place.of(middle.x(), 0),
-                    Text.of("{} over the floor", Length.ofMetres(wall.underside())),
+                    Text.of("{underside} over the floor", Length.ofMetres(wall.underside())),
                     unit.height().map(SitedUnit.Side::standing).orElse(standing));
         }
         for (int i = 0; i < wall.items().size(); i++) {
             SitePlan.WallItem item = wall.items().get(i);
             drawing.words(
-                    Text.of(item.title().isBlank() ? item.kind().title() : item.title()),
+                    Text.plain(item.title().isBlank() ? item.kind().title() : item.title()),
                     Place.of(item.x() + item.width() / 2, item.y() + item.height() / 2),
                     Weight.QUIET,
                     Standing.ofThing(item(i)),
                     Side.CENTRE);
         }
         return drawing.spoken(Text.of(
-                "On a wall {} wide and {} high: {} from its left corner, {} over the floor. {}",
+                "On a wall {width} wide and {ceiling} high: {left} from its left corner, {underside} over the floor. {worst}",
                 Length.ofMetres(wall.width()),
                 Length.ofMetres(wall.ceiling()),
                 Length.ofMetres(wall.left()),
@@ -113,7 +113,7 @@ public final class WallFigure {
                 .ifPresent(d -> drawing.dimension(
                         from,
                         from.plus(dx * d.metres(), dy * d.metres()),
-                        Text.of("{}", Length.ofMetres(d.metres())),
+                        Text.of("{metres}", Length.ofMetres(d.metres())),
                         unit.side(face.key()).map(SitedUnit.Side::standing).orElse(Standing.of(Verdict.NOT_SHOWN))));
     }
 

@@ -26,8 +26,8 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 
 /** The hold as a chart: the pressure as it was shown, and dashed the one that the temperature alone would have made. */
 final class HoldFigure {
@@ -80,7 +80,7 @@ final class HoldFigure {
                 .flatMap(other -> pressure(x.at(other)))
                 .ifPresent(other -> plot.beside(
                         other.outline(),
-                        Text.of("{}", look.beside().orElseThrow().title())));
+                        Text.of("{beside}", look.beside().orElseThrow().title())));
         double grows = hold.change().expanded() / hold.lasting();
         plot.band(
                         began,
@@ -95,7 +95,7 @@ final class HoldFigure {
                 .ifPresent(at -> plot.cursor(
                         at,
                         Text.of(
-                                "{} at {}; by temperature {}",
+                                "{at} at {at2}; by temperature {applyAsDouble}",
                                 GaugePressure.ofPascals(shown.at(origin + at)),
                                 Duration.ofSeconds(at),
                                 GaugePressure.ofPascals(alone.applyAsDouble(Math.max(began, Math.min(at, ended)))))));
@@ -107,7 +107,7 @@ final class HoldFigure {
         plot.caption(Text.of(
                 "Line: as the gauge showed it. Dashed: by the temperature alone, with the band it may lie in."));
         Drawing drawing = plot.spoken(Text.of(
-                "Held from {} to {}; by temperature alone it would end at {}. {}: {}",
+                "Held from {hold} to {hold2}; by temperature alone it would end at {expected}. {standing}: {because}",
                 GaugePressure.ofPascals(hold.first() - air),
                 GaugePressure.ofPascals(hold.last() - air),
                 GaugePressure.ofPascals(hold.expected() - air),

@@ -41,17 +41,19 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.Holding;
 import org.undanus.core.quantity.AbsolutePressure;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Leak;
 import org.undanus.core.quantity.Mass;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.quantity.OfGas;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The long hold: whether the pressure changed by more than its temperature explains, and what makes that enough. Schools differ: it lasted
@@ -284,8 +286,8 @@ final class HoldTest implements Requirement {
                         missing,
                         Text.of(
                                 x.by(BY_LEAK)
-                                        ? "With this gauge and volume it takes at least {}."
-                                        : "It is held for {} at least.",
+                                        ? "With this gauge and volume it takes at least {time}."
+                                        : "It is held for {time} at least.",
                                 Duration.ofSeconds(Math.ceil(time / 60) * 60))))
                 .orElseGet(() -> x.notShown(missing));
     }
@@ -325,7 +327,7 @@ final class HoldTest implements Requirement {
     private static Optional<Text> power(Examination x, double seconds) {
         return TestVolume.of(x)
                 .map(v -> Text.of(
-                        "A leak over {} would have shown by now.",
+                        "A leak over {leakShown} would have shown by now.",
                         Leak.ofPascalCubicMetresPerSecond(v.leakShown(step(x), seconds))));
     }
 
@@ -357,13 +359,13 @@ final class HoldTest implements Requirement {
                 .step(
                         "Change that temperature does not explain",
                         "p2 − p2,expected; one gauge's calibration error is in both",
-                        Text.of("{} ± {}", ofGas(change.value()), ofGas(change.expanded())),
+                        Text.of("{ofGas} ± {ofGas2}", ofGas(change.value()), ofGas(change.expanded())),
                         "JCGM 100")
                 .step("Held for", Duration.ofSeconds(hold.lasting()));
     }
 
-    private static Text.OfGas ofGas(double pascals) {
-        return new Text.OfGas(pascals);
+    private static OfGas ofGas(double pascals) {
+        return new OfGas(pascals);
     }
 
     private static Judgement judged(Examination x, Held held, Finding finding) {
@@ -374,7 +376,7 @@ final class HoldTest implements Requirement {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "The pressure stayed while the temperature moved; it should have changed by {}.",
+                            "The pressure stayed while the temperature moved; it should have changed by {ofGas}.",
                             ofGas(explained)),
                     AGAIN);
         }
@@ -382,7 +384,7 @@ final class HoldTest implements Requirement {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "It gained {} beyond what its temperature explains: that temperature was not the gas's.",
+                            "It gained {ofGas} beyond what its temperature explains: that temperature was not the gas's.",
                             ofGas(change.value())),
                     AGAIN);
         }
@@ -455,16 +457,16 @@ final class HoldTest implements Requirement {
                 ? finding.conclude(
                         Verdict.MEETS,
                         Text.of(
-                                "No more was lost than may be; a leak of {} a year would have shown.",
+                                "No more was lost than may be; a leak of {lossOf} a year would have shown.",
                                 lossOf(x, smallest, held.hold)),
                         "")
                 : finding.conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "No leak stood out, but only one of {} a year would have.",
+                                "No leak stood out, but only one of {lossOf} a year would have.",
                                 lossOf(x, smallest, held.hold)),
                         Text.of(
-                                "Use a finer gauge, or hold it {} in all with this one.",
+                                "Use a finer gauge, or hold it {needed} in all with this one.",
                                 Duration.ofSeconds(Math.ceil(held.hold.needed(
                                                         held.volume.get().cubicMetres(), held.tooMuch.orElseThrow())
                                                 / 60)
@@ -485,7 +487,7 @@ final class HoldTest implements Requirement {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "With this gauge and volume only a leak of {} a year would have shown: more than the whole charge.",
+                            "With this gauge and volume only a leak of {unseen} a year would have shown: more than the whole charge.",
                             unseen.get()),
                     "Use a finer gauge.");
         }
@@ -493,16 +495,17 @@ final class HoldTest implements Requirement {
         if (compared.get().verdict() != Verdict.MEETS) {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
-                    Text.of("It was held for {}; {} are asked for.", Duration.ofSeconds(lasting), asked),
-                    Text.of("Hold it {}.", asked));
+                    Text.of("It was held for {lasting}; {asked} are asked for.", Duration.ofSeconds(lasting), asked),
+                    Text.of("Hold it {asked}.", asked));
         }
         Text said = Text.of(
-                "Held for {} ({} asked) without a loss that temperature does not explain{}.",
+                "Held for {lasting} ({asked} asked) without a loss that temperature does not explain{volume}.",
                 Duration.ofSeconds(lasting),
                 asked,
                 held.volume
                         .map(v -> Text.of(
-                                "; a leak of {} a year would have shown", lossOf(x, smallest(held.hold, v), held.hold)))
+                                "; a leak of {lossOf} a year would have shown",
+                                lossOf(x, smallest(held.hold, v), held.hold)))
                         .orElse(Text.of("")));
         if (x.by(BY_TIME)) {
             return finding.conclude(Verdict.MEETS, said, "");
@@ -518,7 +521,7 @@ final class HoldTest implements Requirement {
         if (joints.contains(TightnessPoints.BUBBLES)) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{} But a joint showed bubbles or a signal.", said),
+                    Text.of("{said} But a joint showed bubbles or a signal.", said),
                     "Let the pressure off, have that joint made anew, and test again.");
         }
         Optional<Option> search = x.chosen(TightnessPoints.SEARCH);
@@ -528,19 +531,19 @@ final class HoldTest implements Requirement {
         if (searched && left > 0) {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
-                    Text.of("{} Of {} joints {} were not searched.", said, joints.size(), left),
+                    Text.of("{said} Of {joints} joints {left} were not searched.", said, joints.size(), left),
                     TightnessPoints.JOINT.how());
         }
         return searched
                 ? finding.conclude(
                         Verdict.MEETS,
                         joints.isEmpty()
-                                ? Text.of("{} The search found nothing; no joint is listed by itself.", said)
-                                : Text.of("{} Every joint was searched.", said),
+                                ? Text.of("{said} The search found nothing; no joint is listed by itself.", said)
+                                : Text.of("{said} Every joint was searched.", said),
                         "")
                 : finding.conclude(
                         Verdict.NOT_SHOWN,
-                        Text.of("{} The joints were not searched by what finds nitrogen.", said),
+                        Text.of("{said} The joints were not searched by what finds nitrogen.", said),
                         TightnessPoints.SEARCH.how());
     }
 
@@ -560,15 +563,15 @@ final class HoldTest implements Requirement {
     private static Text lostIn(Examination x, Held held) {
         Hold hold = held.hold;
         Text lost = Text.of(
-                "{} were lost beyond what its temperature explains",
+                "{ofGas} were lost beyond what its temperature explains",
                 ofGas(-hold.change().value()));
         return held.volume
                 .map(volume -> Text.of(
-                        "{}: a leak of {}, {} of refrigerant a year.",
+                        "{lost}: a leak of {leak}, {lossOf} of refrigerant a year.",
                         lost,
-                        Text.Amount.of(Dimension.LEAK, leak(x, held), 0),
+                        Amount.of(Dimension.LEAK, leak(x, held), 0),
                         lossOf(x, leak(x, held).value(), hold)))
-                .orElse(Text.of("{}.", lost));
+                .orElse(Text.of("{lost}.", lost));
     }
 
     /** What a leak of nitrogen in this hold would be of refrigerant in a year. */

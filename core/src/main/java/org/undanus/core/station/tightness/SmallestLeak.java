@@ -13,7 +13,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Leak;
-import org.undanus.core.quantity.Text;
+import org.undanus.core.words.Text;
 
 /**
  * The smallest leak that the hold could have shown, whatever made the hold enough: with this volume, this gauge and this time a smaller one
@@ -53,7 +53,7 @@ final class SmallestLeak implements Requirement {
                 .step("Leak that would have shown", "V·U(Δp)/Δt", Leak.ofPascalCubicMetresPerSecond(smallest), "")
                 .step("Leak that is too much", Leak.ofPascalCubicMetresPerSecond(tooMuch.get()));
         Text shown = Text.of(
-                "A leak of {} a year would have shown; {} a year are too much.",
+                "A leak of {value} a year would have shown; {value2} a year are too much.",
                 HoldTest.lossOf(x, smallest, hold.get()),
                 HoldTest.lossOf(x, tooMuch.get(), hold.get()));
         if (smallest <= tooMuch.get()) {
@@ -63,7 +63,7 @@ final class SmallestLeak implements Requirement {
                 ? finding.conclude(Verdict.NOT_SHOWN, shown, "Use a finer gauge, or hold it longer.")
                 : finding.conclude(
                         Verdict.DOES_NOT_APPLY,
-                        Text.of("{} What is smaller is for the leak search to find.", shown),
+                        Text.of("{shown} What is smaller is for the leak search to find.", shown),
                         "");
     }
 }

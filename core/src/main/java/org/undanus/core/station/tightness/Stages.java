@@ -7,8 +7,8 @@ import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 /**
  * A pressure raised in stages, each watched for a while: {@code 5 barg 3 min, 15 barg 3 min, 28 barg 10 min}; the last may leave its
@@ -37,7 +37,7 @@ record Stages(List<Stage> stages) implements Notation.Listing {
 
     @Override
     public Text summary() {
-        return Text.of("{} stages up to {}", stages.size(), GaugePressure.ofPascals(highest()));
+        return Text.of("{stages} stages up to {highest}", stages.size(), GaugePressure.ofPascals(highest()));
     }
 
     private static final class Written extends PartByPart<Stage, Stages> {

@@ -28,13 +28,13 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.GaugePressure;
-import org.undanus.core.quantity.Text;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /** How high the test went: never over what the plates bear, in stages, and as high as the tightness asked for. */
 final class TestPressure {
@@ -134,7 +134,7 @@ final class TestPressure {
             return contradicted.get();
         }
         if (!x.has(STRENGTH)) {
-            return x.notShown(List.of(STRENGTH), Text.of("It goes up to {}.", highest.value()));
+            return x.notShown(List.of(STRENGTH), Text.of("It goes up to {highest}.", highest.value()));
         }
         Value.Measured read = x.need(STRENGTH);
         Finding finding = x.finding();
@@ -143,7 +143,7 @@ final class TestPressure {
         return finding.conclude(
                 held.verdict() == Verdict.FAILS ? Verdict.NOT_SHOWN : held.verdict(),
                 finding.room(),
-                Text.of("Test it anew at {}.", held.binding().limit().value()));
+                Text.of("Test it anew at {binding}.", held.binding().limit().value()));
     }
 
     /** Where more is asked for than the plate allows, nobody tests at either before it is settled which stands. */
@@ -154,11 +154,11 @@ final class TestPressure {
                 .conclude(
                         Verdict.REFER,
                         Text.of(
-                                "{} are asked for, and the plate bears {} on its low side.",
+                                "{asked} are asked for, and the plate bears {most} on its low side.",
                                 asked.value(),
                                 GaugePressure.ofPascals(most)),
                         Text.of(
-                                "Ask the maker which figure stands. Until then never over {}.",
+                                "Ask the maker which figure stands. Until then never over {most}.",
                                 GaugePressure.ofPascals(most))));
     }
 
@@ -201,7 +201,7 @@ final class TestPressure {
         if (highest.isEmpty()) {
             return x.notShown(
                     List.of(STAGES),
-                    Text.of("It may go up to {}, and not higher.", GaugePressure.ofPascals(plate.get())));
+                    Text.of("It may go up to {plate}, and not higher.", GaugePressure.ofPascals(plate.get())));
         }
         List<Limit> limits = new ArrayList<>(x.rules().limits(HIGHEST));
         limits.add(new Limit(
@@ -215,7 +215,7 @@ final class TestPressure {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Let nobody near it until it is at {} or less. Then ask the makers what was over-stressed.",
+                        "Let nobody near it until it is at {plate} or less. Then ask the makers what was over-stressed.",
                         GaugePressure.ofPascals(plate.get())));
     }
 
@@ -232,7 +232,7 @@ final class TestPressure {
                 .step(
                         "Stages asked for",
                         "",
-                        Text.of("{}", fewest),
+                        Text.of("{fewest}", fewest),
                         x.rules().setting(FEWEST).source())
                 .step(
                         "Each watched for",
@@ -242,9 +242,12 @@ final class TestPressure {
         if (stages.stages().size() < fewest) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("It rose in {} of {} stages.", stages.stages().size(), fewest),
                     Text.of(
-                            "Next time go up in {} stages, {} each: {} first.",
+                            "It rose in {stages} of {fewest} stages.",
+                            stages.stages().size(),
+                            fewest),
+                    Text.of(
+                            "Next time go up in {fewest} stages, {pause} each: {highest} first.",
                             fewest,
                             Duration.ofSeconds(pause),
                             GaugePressure.ofPascals(stages.highest() / fewest)));
@@ -253,13 +256,16 @@ final class TestPressure {
                 ? finding.conclude(
                         Verdict.MEETS,
                         Text.of(
-                                "It rose in {} stages, each watched.",
+                                "It rose in {stages} stages, each watched.",
                                 stages.stages().size()),
                         "")
                 : finding.conclude(
                         Verdict.FAILS,
-                        Text.of("{} of its stages were not watched for {}.", hasty, Duration.ofSeconds(pause)),
-                        Text.of("Next time watch each stage for {} before going on.", Duration.ofSeconds(pause)));
+                        Text.of(
+                                "{hasty} of its stages were not watched for {pause}.",
+                                hasty,
+                                Duration.ofSeconds(pause)),
+                        Text.of("Next time watch each stage for {pause} before going on.", Duration.ofSeconds(pause)));
     }
 
     /** What the school asks for, with where it says so; empty where the plate is not known. */
@@ -304,7 +310,7 @@ final class TestPressure {
         if (held.isEmpty()) {
             return x.notShown(
                     List.of(START_PRESSURE),
-                    Text.of("It begins at {}.", asked.get().value()));
+                    Text.of("It begins at {asked}.", asked.get().value()));
         }
         List<Limit> limits = new ArrayList<>(x.rules().limits(TARGET));
         limits.add(asked.get());
@@ -315,10 +321,10 @@ final class TestPressure {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "A screen at {} finds large leaks; it shows no tightness at the pressure of use.",
+                            "A screen at {asked} finds large leaks; it shows no tightness at the pressure of use.",
                             asked.get().value()),
                     plate(x).map(p -> Text.of(
-                                    "Hold it at {}, and not over {}.",
+                                    "Hold it at {fraction}, and not over {value}.",
                                     GaugePressure.ofPascals(x.rules().number(FRACTION) * p),
                                     GaugePressure.ofPascals(p)))
                             .orElse(Text.of("Hold it at the maker's figure.")));
@@ -327,16 +333,16 @@ final class TestPressure {
                 lower ? Verdict.NOT_SHOWN : compared.verdict(),
                 lower
                         ? Text.of(
-                                "It was held at {}; that shows nothing at {}.",
+                                "It was held at {held}; that shows nothing at {binding}.",
                                 GaugePressure.ofPascals(held.get().value()),
                                 compared.binding().limit().value())
                         : finding.room(),
                 plate(x).map(most -> Text.of(
-                                "Test it anew at {}, and not over {}.",
+                                "Test it anew at {binding}, and not over {most}.",
                                 compared.binding().limit().value(),
                                 GaugePressure.ofPascals(most)))
                         .orElse(Text.of(
-                                "Test it anew at {}.",
+                                "Test it anew at {binding}.",
                                 compared.binding().limit().value())));
     }
 }

@@ -15,7 +15,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 class ChargeTest {
     private static CaseFixture read(CaseFixture fixture, String... pointsAndTyped) {

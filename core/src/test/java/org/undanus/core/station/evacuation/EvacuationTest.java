@@ -27,7 +27,7 @@ import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.Charts;
 import org.undanus.core.plan.Holding;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 class EvacuationTest {
     private static final String LINES = "@line-set-indoor";

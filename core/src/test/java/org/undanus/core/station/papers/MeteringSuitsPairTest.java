@@ -15,7 +15,7 @@ import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 class MeteringSuitsPairTest {
     private static final double ORIFICE = 0.067 * 0.0254;

@@ -19,7 +19,7 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Power;
-import org.undanus.core.quantity.UnitSystem;
+import org.undanus.core.words.UnitSystem;
 
 /** Station 1: what stays of an old system, plate against sheet, capacity against load, instruments. */
 class ReplacementTest {

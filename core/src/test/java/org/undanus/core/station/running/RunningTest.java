@@ -15,8 +15,8 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.Authority;
+import org.undanus.core.words.UnitSystem;
 
 class RunningTest {
 

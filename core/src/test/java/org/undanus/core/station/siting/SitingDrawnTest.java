@@ -27,9 +27,9 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
 
 /** Station 2 judged from a drawing, and everything around units that is computed. */
 class SitingDrawnTest {

@@ -10,12 +10,12 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.quantity.Text;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.rules.ShippedRuleBooks;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 
 class SitingTest {
 

@@ -26,11 +26,11 @@ import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.PressureDifference;
-import org.undanus.core.quantity.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.rules.ShippedRuleBooks;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
 
 class TightnessTest {
     private static final String LINES = "@line-set-indoor";

@@ -1,4 +1,4 @@
-package org.undanus.core.quantity;
+package org.undanus.core.words;
 
 /** Which units a reader wants to see. What was typed is kept as typed whatever this says. */
 public enum UnitSystem {
