@@ -45,6 +45,7 @@ import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.VolumeFlow;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 
 /** Cases with random units, sites, sheets and readings. The same random gives the same case. */
@@ -270,7 +271,7 @@ public final class RandomCases {
                 new UUID(0, readings.size()),
                 new PointKey(point.id(), component),
                 "typed",
-                random.nextInt(40) == 0 ? new Value.SetAside("unknown") : value(point, random),
+                random.nextInt(40) == 0 ? new Value.SetAside(Text.of("unknown")) : value(point, random),
                 "",
                 Optional.empty(),
                 Grade.values()[random.nextInt(Grade.values().length)],

@@ -60,7 +60,10 @@ final class AgainstOwn implements Check {
                     ABOUT, subject, Text.of("{point}: the machine ran in another mode.", point.title()));
         }
         if (claim.measured().isEmpty() || !(own.value() instanceof Value.Measured read)) {
-            boolean same = claim.said().strip().equalsIgnoreCase(own.said().strip());
+            boolean same = claim.said()
+                    .toString()
+                    .strip()
+                    .equalsIgnoreCase(own.said().toString().strip());
             return Found.weighed(
                     ABOUT,
                     subject,

@@ -9,6 +9,7 @@ import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Traces;
 import org.undanus.core.evidence.Value;
+import org.undanus.core.words.Text;
 
 /**
  * What a record says of one line.
@@ -49,8 +50,8 @@ public record Claim(
     }
 
     /** As people say it: of a choice by its words. */
-    public String said() {
-        return value instanceof Value.Chosen chosen ? chosen.option().words() : typed;
+    public Text said() {
+        return Text.plain(value instanceof Value.Chosen chosen ? chosen.option().words() : typed);
     }
 
     private static Optional<Outline> course(Value value, Traces traces) {

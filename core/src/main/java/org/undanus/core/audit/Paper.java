@@ -180,21 +180,19 @@ final class Paper {
     List<Found> each(Scope scope, AboutCheck about, BiFunction<Paper, Subject, Found> check) {
         List<Found> all = new ArrayList<>();
         for (Subject subject : facts.subjects(scope)) {
-            List<String> missing = about.needs().stream()
+            List<Object> missing = about.needs().stream()
                     .filter(point -> claim(point, subject).isEmpty())
                     .map(Point::title)
-                    .collect(Collectors.toCollection(ArrayList::new));
+                    .collect(Collectors.<Object, List<Object>>toCollection(ArrayList::new));
             about.settings().stream()
                     .filter(setting -> !rules.decides(setting))
-                    .map(setting -> "in the rule book: " + setting.title())
+                    .map(setting -> Text.of("in the rule book: {setting}", setting.title()))
                     .forEach(missing::add);
             all.add(
                     missing.isEmpty()
                             ? check.apply(this, subject)
                             : Found.cannotTell(
-                                    about,
-                                    subject.id(),
-                                    Text.of("The record lacks: " + String.join(", ", missing) + ".")));
+                                    about, subject.id(), Text.of("The record lacks: {missing}.", Text.list(missing))));
         }
         return all;
     }

@@ -94,10 +94,11 @@ final class SaturationArithmetic implements Check {
                         unit.id(),
                         doubt,
                         Text.of(
-                                "At {read} {refrigerant} {words} at {amount}; the record says {claimed}.",
+                                dew
+                                        ? "At {read} {refrigerant} condenses at {expected}; the record says {claimed}."
+                                        : "At {read} {refrigerant} boils at {expected}; the record says {claimed}.",
                                 read.quantity(),
                                 refrigerant.get().name(),
-                                dew ? "condenses" : "boils",
                                 amount(expected),
                                 claimed.quantity()),
                         Paper.keys(unit, pressure, temperature))
@@ -139,7 +140,7 @@ final class SaturationArithmetic implements Check {
                                 right,
                                 paper.air(),
                                 !dew,
-                                Text.of("It fits the {words} point instead.", dew ? "bubble" : "dew"))),
+                                Text.of(dew ? "It fits the bubble point instead." : "It fits the dew point instead."))),
                 paper.refrigerants().all().filter(other -> !other.equals(right)).flatMap(other -> Stream.of(
                                 paper.air(), SEA_LEVEL)
                         .map(air -> new Way(other, air, dew, Text.of("It fits a table of {other}.", other.name())))));

@@ -2,9 +2,7 @@ package org.undanus.core.derived;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Option;
@@ -21,6 +19,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * Airflow of an indoor unit by every method that was read: hood, grid, fan table with static pressure, strip heat.
@@ -56,10 +55,10 @@ public record Airflow(List<Estimate> estimates) {
     }
 
     /** The methods in a row. */
-    public String named() {
-        return estimates.stream()
-                .map(estimate -> estimate.method.toLowerCase(Locale.ROOT))
-                .collect(Collectors.joining(", "));
+    public Text named() {
+        return Text.list(estimates.stream()
+                .map(estimate -> Text.lowered(estimate.method))
+                .toList());
     }
 
     /** The settings a requirement that asks for it declares. */

@@ -76,7 +76,7 @@ public final class CurvePlot {
      * @param most largest value on it, SI
      */
     public CurvePlot(
-            String title, Scale scale, Dimension dimension, double from, double until, double least, double most) {
+            Text title, Scale scale, Dimension dimension, double from, double until, double least, double most) {
         this.scale = scale;
         this.dimension = dimension;
         this.from = from;

@@ -89,26 +89,26 @@ public record ExpectedSplit(
     private static ExpectedSplit of(
             Examination x, Optional<DataSheet.Pair> pair, Quantity capacity, String capacitySource, String document) {
         List<Step> steps = new ArrayList<>();
-        steps.add(new Step(
+        steps.add(Step.of(
                 "Rated cooling capacity", "", Text.of("{capacity}", Power.ofWatts(capacity.si())), capacitySource));
 
         Optional<VolumeFlow> sheetFlow = pair.flatMap(DataSheet.Pair::airflow);
         double ratedFlow =
                 sheetFlow.map(VolumeFlow::si).orElseGet(() -> x.rules().number(AIRFLOW_PER_TON) * capacity.si() / TON);
-        steps.add(new Step(
+        steps.add(Step.of(
                 "Rated airflow",
                 sheetFlow.isPresent() ? "" : "rule book figure per ton",
-                Text.of("{ratedFlow}", VolumeFlow.ofCubicMetresPerSecond(ratedFlow)),
+                VolumeFlow.ofCubicMetresPerSecond(ratedFlow),
                 sheetFlow.isPresent()
                         ? document
                         : x.rules().setting(AIRFLOW_PER_TON).source()));
 
         Optional<Ratio> sheetRatio = pair.flatMap(DataSheet.Pair::sensibleRatio);
         double ratio = sheetRatio.map(Ratio::si).orElseGet(() -> x.rules().number(SENSIBLE_RATIO));
-        steps.add(new Step(
+        steps.add(Step.of(
                 "Sensible ratio at rating",
                 "",
-                Text.of("{ratio}", Ratio.ofFraction(ratio)),
+                Ratio.ofFraction(ratio),
                 sheetRatio.isPresent()
                         ? document
                         : x.rules().setting(SENSIBLE_RATIO).source()));
@@ -117,17 +117,16 @@ public record ExpectedSplit(
         Optional<Uncertain> measured = found.agreed();
         Uncertain airflow = measured.orElse(Uncertain.exact(ratedFlow));
         steps.add(new Step(
-                "Airflow taken",
+                Text.of("Airflow taken"),
                 measured.isPresent()
-                        ? "measured here, " + found.named()
+                        ? Text.of("measured here, {named}", found.named())
                         : found.estimates().isEmpty()
-                                ? "as rated, by volume"
-                                : "as rated: " + found.named() + " disagree, and none of them is taken",
-                Text.of("{airflow}", Amount.of(Dimension.VOLUME_FLOW, airflow, 0)),
-                ""));
+                                ? Text.of("as rated, by volume")
+                                : Text.of("as rated: {named} disagree, and none of them is taken", found.named()),
+                Amount.of(Dimension.VOLUME_FLOW, airflow, 0),
+                Text.empty()));
         AbsolutePressure atmosphere = x.facts().site().atmosphere();
-        steps.add(new Step(
-                "Air pressure at the site", "standard atmosphere", Text.of("{atmosphere}", atmosphere), "ISO 2533"));
+        steps.add(Step.of("Air pressure at the site", "standard atmosphere", atmosphere, "ISO 2533"));
 
         CoolingCoil coil = new CoolingCoil(
                 new CoolingCoil.Rating(capacity.si(), ratedFlow, ratio),

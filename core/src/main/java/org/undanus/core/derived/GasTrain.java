@@ -127,14 +127,14 @@ public record GasTrain(List<Part> parts) implements Notation.Listing {
         public GasTrain read(String typed) {
             List<Notation.Part> written = Notation.parts(typed);
             if (written.size() > MOST) {
-                throw new Entry.Unsuitable("These are more than " + MOST + " parts.");
+                throw new Entry.Unsuitable("These are more than {most} parts.", MOST);
             }
             List<GasTrain.Part> parts = new ArrayList<>();
             for (int i = 0; i < written.size(); i++) {
                 String text = written.get(i).text();
                 GasTrain.Part part = NAMES.get(text.toLowerCase(Locale.ROOT));
                 if (part == null) {
-                    throw Lengths.wrong(i, text, "it is none of " + String.join(", ", offered(UnitSystem.SI)));
+                    throw Lengths.wrong(i, text, Text.of("it is none of {offered}", Text.list(offered(UnitSystem.SI))));
                 }
                 parts.add(part);
             }

@@ -6,6 +6,7 @@ import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
+import org.undanus.core.words.Text;
 
 /** Lengths inside longer notations, and how parts of those are refused. */
 final class Lengths {
@@ -26,6 +27,10 @@ final class Lengths {
 
     /** @param part from 0 */
     static Entry.Unsuitable wrong(int part, String written, String why) {
+        return wrong(part, written, Text.of(why));
+    }
+
+    static Entry.Unsuitable wrong(int part, String written, Text why) {
         return new PartByPart.Place(part, written).wrong(why);
     }
 }

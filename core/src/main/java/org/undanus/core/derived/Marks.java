@@ -86,17 +86,15 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
 
     @Override
     public Text summary() {
-        return Text.of(
-                "{marks}",
-                marks.stream()
-                        .map(mark -> mark.act.title() + " " + Duration.ofSeconds(mark.seconds))
-                        .collect(Collectors.joining(", ")));
+        return Text.list(marks.stream()
+                .map(mark -> Text.of("{act} {at}", mark.act.title(), Duration.ofSeconds(mark.seconds)))
+                .toList());
     }
 
     private static final class Written extends PartByPart<Mark, Marks> {
         private static final Pattern MARK = Pattern.compile("(\\d+(?:[.,]\\d+)?\\s*(?:s|sec|min|h)\\b)\\s*(.+)");
-        private static final String ACTS =
-                Arrays.stream(Act.values()).map(Act::title).collect(Collectors.joining(", "));
+        private static final Text ACTS =
+                Text.list(Arrays.stream(Act.values()).map(Act::title).toList());
 
         private Written() {
             super("0 min pump on, 25 min isolated, 40 min stopped", "Nothing is marked.");
@@ -113,7 +111,8 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
                     place.matching(MARK, "write the time from the curve's start, then what was done: 25 min isolated");
             double seconds = place.si(mark.group(1), Dimension.DURATION);
             String said = mark.group(2).strip();
-            Act act = Act.named(said).orElseThrow(() -> place.wrong("\"" + said + "\" is none of " + ACTS));
+            Act act =
+                    Act.named(said).orElseThrow(() -> place.wrong(Text.of("\"{said}\" is none of {acts}", said, ACTS)));
             if (!before.isEmpty() && seconds < before.get(before.size() - 1).seconds) {
                 throw place.wrong("its time is before the one before");
             }

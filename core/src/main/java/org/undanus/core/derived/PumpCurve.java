@@ -89,7 +89,7 @@ public record PumpCurve(List<Point> points) implements Notation.Listing {
         @Override
         protected PumpCurve of(List<Point> points) {
             if (points.size() < 2) {
-                throw new Entry.Unsuitable("A curve has two points at least: " + example());
+                throw new Entry.Unsuitable("A curve has two points at least: {example}", example());
             }
             return new PumpCurve(points);
         }

@@ -12,6 +12,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 
@@ -83,8 +84,9 @@ public record Readings(Dimension dimension, Outline outline, double resolution) 
                     throw Lengths.wrong(
                             i,
                             text,
-                            "write a time, then what was read: "
-                                    + parts(example()).get(0));
+                            Text.of(
+                                    "write a time, then what was read: {parts}",
+                                    parts(example()).get(0)));
                 }
                 if (byClock != null && byClock != clocked) {
                     throw Lengths.wrong(i, text, "times of day and times from the start do not go together");
@@ -137,7 +139,7 @@ public record Readings(Dimension dimension, Outline outline, double resolution) 
             try {
                 return FieldNotation.parse(whole.strip(), dimension);
             } catch (FieldNotationException e) {
-                throw Lengths.wrong(part, text, e.getMessage());
+                throw Lengths.wrong(part, text, RefusedException.said(e));
             }
         }
     }

@@ -61,7 +61,7 @@ public final class RunDrawing {
     }
 
     /** Begun, with the cabinet it comes from and every piece. */
-    public Drawing.Builder begun(String title) {
+    public Drawing.Builder begun(Text title) {
         List<Corner> corners = run.corners();
         double low = corners.stream().mapToDouble(Corner::height).min().orElse(0);
         double high = corners.stream().mapToDouble(Corner::height).max().orElse(0);

@@ -102,10 +102,10 @@ public record TerminalMap(List<Wire> wires) implements Notation.Listing {
     @Override
     public Text summary() {
         int wrong = wrong().size();
-        return Text.of(
-                "{wires} wires{wrong}",
-                wires.size(),
-                wrong == 0 ? ", number to number" : ", " + wrong + " on another number");
+        return wrong == 0
+                ? Text.counted(
+                        wires.size(), "{count} wire, number to number", "{count} wires, number to number", wires.size())
+                : Text.of("{count} wires, {wrong} on another number", wires.size(), wrong);
     }
 
     private static final class Written implements Notation {
@@ -132,7 +132,7 @@ public record TerminalMap(List<Wire> wires) implements Notation.Listing {
         public TerminalMap read(String typed) {
             List<Part> parts = Notation.parts(typed);
             if (parts.size() > MOST) {
-                throw new Entry.Unsuitable("These are more than " + MOST + " wires.");
+                throw new Entry.Unsuitable("These are more than {most} wires.", MOST);
             }
             List<Wire> wires = new ArrayList<>();
             Map<String, Integer> outdoor = new LinkedHashMap<>();
@@ -140,11 +140,12 @@ public record TerminalMap(List<Wire> wires) implements Notation.Listing {
             for (int i = 0; i < parts.size(); i++) {
                 int number = i;
                 String text = parts.get(i).text();
-                Function<String, Entry.Unsuitable> wrong = why -> Lengths.wrong(number, text, why);
+                Function<Text, Entry.Unsuitable> wrong = why -> Lengths.wrong(number, text, why);
                 Wire wire = wire(text)
                         .orElseThrow(
                                 () -> wrong.apply(
-                                        "write the mark at the outdoor unit, a dash and the mark at the indoor unit, like 1-1 or E-E"));
+                                        Text.of(
+                                                "write the mark at the outdoor unit, a dash and the mark at the indoor unit, like 1-1 or E-E")));
                 once(outdoor, wire.group + wire.outdoor, number, "outdoor", wrong);
                 once(indoor, wire.indoor, number, "indoor", wrong);
                 wires.add(wire);
@@ -172,11 +173,14 @@ public record TerminalMap(List<Wire> wires) implements Notation.Listing {
                 String mark,
                 int number,
                 String end,
-                Function<String, Entry.Unsuitable> wrong) {
+                Function<Text, Entry.Unsuitable> wrong) {
             Integer before = seen.putIfAbsent(mark, number);
             if (before != null) {
-                throw wrong.apply("terminal " + mark + " at the " + end + " unit is on wire " + (before + 1)
-                        + " already. Each terminal takes one wire of this cable");
+                throw wrong.apply(Text.of(
+                        "terminal {mark} at the {end} unit is on wire {before} already. Each terminal takes one wire of this cable",
+                        mark,
+                        end,
+                        before + 1));
             }
         }
 

@@ -3,8 +3,7 @@ package org.undanus.core.derived;
 import java.util.List;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.PressureDifference;
-import org.undanus.core.quantity.Velocity;
+import org.undanus.core.quantity.Quantity;
 import org.undanus.core.words.Text;
 
 /**
@@ -87,11 +86,14 @@ public record Traverse(Dimension read, String unit, List<List<Double>> values, L
                 .mapToDouble(Double::doubleValue)
                 .average()
                 .orElse(0);
-        return Text.of(
-                "{rows} by {columns}, {mean} on average{missing}",
-                rows(),
-                columns(),
-                read == Dimension.VELOCITY ? Velocity.ofMetresPerSecond(mean) : PressureDifference.ofPascals(mean),
-                missing() == 0 ? "" : ", " + missing() + " not read");
+        Quantity average = read.of(mean);
+        return missing() == 0
+                ? Text.of("{rows} by {columns}, {mean} on average", rows(), columns(), average)
+                : Text.of(
+                        "{rows} by {columns}, {mean} on average, {missing} not read",
+                        rows(),
+                        columns(),
+                        average,
+                        missing());
     }
 }

@@ -66,13 +66,19 @@ final class TraverseNotation implements Notation {
         for (int i = 0; i < values.size(); i++) {
             if (values.get(i).size() != columns) {
                 throw new Entry.Unsuitable(
-                        "Row " + (i + 1) + " has " + values.get(i).size() + " readings, the first " + columns
-                                + ". Write - where a place was not read.");
+                        "Row {value} has {values} readings, the first {columns}. Write - where a place was not read.",
+                        (i + 1),
+                        values.get(i).size(),
+                        columns);
             }
         }
         if (!lines(values.size()) || !lines(columns)) {
-            throw new Entry.Unsuitable("A grid has " + Traverse.FEWEST + " to " + Traverse.MOST
-                    + " rows and columns; this one has " + values.size() + " by " + columns + ".");
+            throw new Entry.Unsuitable(
+                    "A grid has {fewest} to {most} rows and columns; this one has {values} by {columns}.",
+                    Traverse.FEWEST,
+                    Traverse.MOST,
+                    values.size(),
+                    columns);
         }
         return new Traverse(dimension, written.unit, values, written.rows);
     }
@@ -89,7 +95,7 @@ final class TraverseNotation implements Notation {
             return Dimension.VELOCITY;
         }
         throw new Entry.Unsuitable(
-                "\"" + unit + "\" is no unit of velocity pressure or velocity. Begin with Pa:, inwc:, m/s: or fpm:");
+                "\"{unit}\" is no unit of velocity pressure or velocity. Begin with Pa:, inwc:, m/s: or fpm:", unit);
     }
 
     private static double value(int number, String reading, String unit, Dimension dimension) {
@@ -109,7 +115,7 @@ final class TraverseNotation implements Notation {
     private static Written written(String typed) {
         int colon = typed.indexOf(':');
         if (colon < 0) {
-            throw new Entry.Unsuitable("Begin with the unit: " + GRID.example());
+            throw new Entry.Unsuitable("Begin with the unit: {example}", GRID.example());
         }
         List<List<String>> rows = new ArrayList<>();
         for (String row : typed.substring(colon + 1).split("[/;\\n]")) {
@@ -128,14 +134,14 @@ final class TraverseNotation implements Notation {
     public String changed(String typed, String thing, Change change, String other) {
         String[] numbers = thing.split("\\D+");
         if (numbers.length != 4) {
-            throw new Entry.Unsuitable("There is no place \"" + thing + "\".");
+            throw new Entry.Unsuitable("There is no place \"{thing}\".", thing);
         }
         int row = Integer.parseInt(numbers[0]) - 1;
         int column = Integer.parseInt(numbers[1]) - 1;
         int rows = Integer.parseInt(numbers[2]);
         int columns = Integer.parseInt(numbers[3]);
         if (!lines(rows) || !lines(columns) || row < 0 || row >= rows || column < 0 || column >= columns) {
-            throw new Entry.Unsuitable("There is no place \"" + thing + "\".");
+            throw new Entry.Unsuitable("There is no place \"{thing}\".", thing);
         }
         String reading = change == Change.REMOVE ? OPEN : other.strip();
         Optional<Written> before = typed.isBlank() ? Optional.empty() : Optional.of(written(typed));

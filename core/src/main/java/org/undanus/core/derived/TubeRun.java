@@ -298,9 +298,8 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
     @Override
     public Text summary() {
         return Text.of(
-                "{length}, {lift} {words}",
+                lift() < 0 ? "{length}, {lift} down" : "{length}, {lift} up",
                 Length.ofMetres(length()),
-                Length.ofMetres(Math.abs(lift())),
-                lift() < 0 ? "down" : "up");
+                Length.ofMetres(Math.abs(lift())));
     }
 }

@@ -18,6 +18,7 @@ import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 
 /**
@@ -144,7 +145,7 @@ final class TubeRunNotation implements Notation {
     public TubeRun read(String typed) {
         List<Part> parts = Notation.parts(typed);
         if (parts.size() > MOST_PARTS) {
-            throw new Entry.Unsuitable("These are more than " + MOST_PARTS + " parts: write the run in fewer.");
+            throw new Entry.Unsuitable("These are more than {mostParts} parts: write the run in fewer.", MOST_PARTS);
         }
         Reader reader = new Reader(this);
         for (int i = 0; i < parts.size(); i++) {
@@ -190,11 +191,11 @@ final class TubeRunNotation implements Notation {
             Optional<String> slope = taken(FALLING, 0);
             int count = taken(COUNT, 1).map(Integer::valueOf).orElse(1);
             if (count < 1 || count > MOST_ALIKE) {
-                throw wrong("there are 1 to " + MOST_ALIKE + " alike");
+                throw wrong(Text.of("there are 1 to {mostAlike} alike", MOST_ALIKE));
             }
             Optional<Double> length = taken(LENGTH, 1).map(this::metres);
             length.filter(l -> !(l > 0) || l > LONGEST).ifPresent(l -> {
-                throw wrong("a length is more than nothing and at most " + Math.round(LONGEST) + " m");
+                throw wrong(Text.of("a length is more than nothing and at most {longest} m", Math.round(LONGEST)));
             });
             piece(count, length, slope.map(by -> rise(by, length.orElse(0.0))).orElse(0.0));
             finished();
@@ -208,7 +209,7 @@ final class TubeRunNotation implements Notation {
             });
             taken(INSULATED, 1).map(this::metres).ifPresent(thickness -> {
                 if (thickness < 0 || thickness > THICKEST) {
-                    throw wrong("insulation is 0 to " + Math.round(1000 * THICKEST) + " mm thick");
+                    throw wrong(Text.of("insulation is 0 to {thickest} mm thick", Math.round(1000 * THICKEST)));
                 }
                 insulation = Optional.of(thickness);
             });
@@ -216,8 +217,10 @@ final class TubeRunNotation implements Notation {
                     .map(text -> Double.parseDouble(text.replace(',', '.')))
                     .ifPresent(k -> {
                         if (k < BEST_CONDUCTIVITY || k > WORST_CONDUCTIVITY) {
-                            throw wrong("an insulation's k is " + BEST_CONDUCTIVITY + " to " + WORST_CONDUCTIVITY
-                                    + " watts per metre and kelvin");
+                            throw wrong(Text.of(
+                                    "an insulation's k is {bestConductivity} to {worstConductivity} watts per metre and kelvin",
+                                    BEST_CONDUCTIVITY,
+                                    WORST_CONDUCTIVITY));
                         }
                         conductivity = Optional.of(k);
                     });
@@ -248,8 +251,9 @@ final class TubeRunNotation implements Notation {
             boolean sag = found(words("sag(?:ging|s)?"));
             Optional<Way> way = way();
             if (length.isEmpty()) {
-                throw wrong("it has neither a length nor a fitting. A fitting is one of " + String.join(", ", known())
-                        + "; a length is said like up 2.5 m");
+                throw wrong(Text.of(
+                        "it has neither a length nor a fitting. A fitting is one of {known}; a length is said like up 2.5 m",
+                        Text.list(known())));
             }
             if (Math.abs(rise) > length.get()) {
                 throw wrong("it cannot rise or fall farther than it is long");
@@ -268,8 +272,9 @@ final class TubeRunNotation implements Notation {
                             .mapToDouble(piece -> piece.count() * piece.lift())
                             .sum();
             if (height < 0) {
-                throw wrong("this trap would lie " + Length.ofMetres(-height)
-                        + " below ground. Write underground before it if it does");
+                throw wrong(Text.of(
+                        "this trap would lie {height} below ground. Write underground before it if it does",
+                        Length.ofMetres(-height)));
             }
         }
 
@@ -339,11 +344,15 @@ final class TubeRunNotation implements Notation {
             String left = rest.replaceAll("\\b(?:start|and|then|with|to|the|of|at|run|for)\\b", " ")
                     .strip();
             if (!left.isEmpty()) {
-                throw wrong("\"" + left.replaceAll("\\s+", " ") + "\" is not understood");
+                throw wrong(Text.of("\"{left}\" is not understood", left.replaceAll("\\s+", " ")));
             }
         }
 
         private Entry.Unsuitable wrong(String why) {
+            return wrong(Text.of(why));
+        }
+
+        private Entry.Unsuitable wrong(Text why) {
             return Lengths.wrong(part, written, why);
         }
 

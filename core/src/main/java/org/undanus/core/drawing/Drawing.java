@@ -22,7 +22,7 @@ import org.undanus.core.words.UnitSystem;
  * @param elements from the back to the front; of words the earlier ones choose their place first
  */
 public record Drawing(
-        String title,
+        Text title,
         Text spoken,
         List<Text> caption,
         Frame frame,
@@ -34,15 +34,20 @@ public record Drawing(
         elements = List.copyOf(elements);
     }
 
-    /** Begins one. */
+    /** Begins one whose title is a phrase or somebody's own words. */
     public static Builder of(String title, Frame frame) {
+        return of(Text.plain(title), frame);
+    }
+
+    /** Begins one. */
+    public static Builder of(Text title, Frame frame) {
         return new Builder(title, frame);
     }
 
     /** Puts a drawing together from the back to the front. */
     public static final class Builder {
         private static final Place NO_SIZE = Place.of(0, 0);
-        private final String title;
+        private final Text title;
         private final Frame frame;
         private final List<Element> elements = new ArrayList<>();
         private final List<Text> caption = new ArrayList<>();
@@ -50,7 +55,7 @@ public record Drawing(
         private Optional<Drawing> narrow = Optional.empty();
         private Optional<Frame> narrowFrame = Optional.empty();
 
-        private Builder(String title, Frame frame) {
+        private Builder(Text title, Frame frame) {
             this.title = title;
             this.frame = frame;
         }

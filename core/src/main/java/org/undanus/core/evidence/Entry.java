@@ -11,14 +11,15 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
-import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.Years;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Worded;
 
 /** Takes what a person typed on a line and says what it means, or why it cannot be taken. */
 public final class Entry {
@@ -35,11 +36,15 @@ public final class Entry {
     }
 
     /** The typed text does not suit the point. The message is a sentence for the person who typed it. */
-    public static final class Unsuitable extends IllegalArgumentException {
+    public static final class Unsuitable extends RefusedException {
         private static final long serialVersionUID = 1L;
 
-        public Unsuitable(String message) {
-            super(message);
+        public Unsuitable(String template, Object... arguments) {
+            super(template, arguments);
+        }
+
+        public Unsuitable(Text said) {
+            super(said);
         }
     }
 
@@ -162,10 +167,10 @@ public final class Entry {
         if (read.unit().equals(MERCURY) && !point.units().contains(MERCURY)) {
             String absolute = typed.strip() + " abs";
             throw new FieldNotationException(
-                    "\"" + shortened(typed.strip())
-                            + "\": below the air's pressure, or absolute? A needle that counts down from the air"
-                            + " is too coarse for this line: read a micron gauge. If it is absolute write " + absolute
-                            + ".",
+                    Text.of(
+                            "\"{written}\": below the air's pressure, or absolute? A needle that counts down from the air is too coarse for this line: read a micron gauge. If it is absolute write {absolute}.",
+                            shortened(typed.strip()),
+                            absolute),
                     0,
                     List.of(absolute));
         }
@@ -175,19 +180,28 @@ public final class Entry {
         if (point.possible(si)) {
             return;
         }
-        String written = "\"" + shortened(typed.strip()) + "\" cannot be the ";
-        String line = point.title().toLowerCase(Locale.ROOT);
+        String written = shortened(typed.strip());
+        Worded line = Text.lowered(point.title());
         if (point.counted() && si != Math.rint(si)) {
-            throw new Unsuitable(written + line + ": it is counted in whole numbers.");
+            throw new Unsuitable("\"{written}\" cannot be the {line}: it is counted in whole numbers.", written, line);
         }
         Dimension dimension = point.dimension().orElseThrow();
-        String most = QuantityFormat.SI.format(dimension.of(point.highestPossible()));
-        String range = si > point.highestPossible()
-                ? "it is never over " + most
-                : point.lowestPossible() > 0 && !point.counted() && si <= 0
-                        ? "it is more than zero"
-                        : "it is never under " + QuantityFormat.SI.format(dimension.of(point.lowestPossible()));
-        throw new Unsuitable(written + line + ": " + range + ". Read it again.");
+        if (si > point.highestPossible()) {
+            throw new Unsuitable(
+                    "\"{written}\" cannot be the {line}: it is never over {most}. Read it again.",
+                    written,
+                    line,
+                    dimension.of(point.highestPossible()));
+        }
+        if (point.lowestPossible() > 0 && !point.counted() && si <= 0) {
+            throw new Unsuitable(
+                    "\"{written}\" cannot be the {line}: it is more than zero. Read it again.", written, line);
+        }
+        throw new Unsuitable(
+                "\"{written}\" cannot be the {line}: it is never under {least}. Read it again.",
+                written,
+                line,
+                dimension.of(point.lowestPossible()));
     }
 
     /**
@@ -202,8 +216,10 @@ public final class Entry {
                         .filter(option -> option.words().equalsIgnoreCase(wanted))
                         .findFirst())
                 .or(() -> FormerWords.id(point, wanted).flatMap(point::option))
-                .orElseThrow(() -> new Unsuitable("\"" + shortened(wanted) + "\" is not one of the choices: "
-                        + point.options().stream().map(Option::words).collect(Collectors.joining(", ")) + "."));
+                .orElseThrow(() -> new Unsuitable(
+                        "\"{wanted}\" is not one of the choices: {options}.",
+                        shortened(wanted),
+                        Text.list(point.options())));
     }
 
     private static boolean yes(String typed) {
@@ -219,10 +235,10 @@ public final class Entry {
         Notation notation = point.notation().orElseThrow();
         String words = typed == null ? "" : typed.strip();
         if (words.isEmpty()) {
-            throw new Unsuitable("Nothing is written here. Write for example: " + notation.example());
+            throw new Unsuitable("Nothing is written here. Write for example: {example}", notation.example());
         }
         if (words.length() > LONGEST_LIST) {
-            throw new Unsuitable("This is longer than " + LONGEST_LIST + " characters.");
+            throw new Unsuitable("This is longer than {most} characters.", LONGEST_LIST);
         }
         return notation.read(words);
     }
@@ -233,7 +249,7 @@ public final class Entry {
             throw new Unsuitable("Nothing is written here.");
         }
         if (words.length() > LONGEST_TEXT) {
-            throw new Unsuitable("This is longer than " + LONGEST_TEXT + " characters.");
+            throw new Unsuitable("This is longer than {most} characters.", LONGEST_TEXT);
         }
         if (words.chars().anyMatch(Character::isISOControl)) {
             throw new Unsuitable("Control characters cannot be saved here.");
@@ -258,9 +274,9 @@ public final class Entry {
                 return month(whole(named, 2, 3), monthNamed(name));
             }
         } catch (DateTimeException e) {
-            throw new Unsuitable("\"" + shortened(words) + "\" is not in the calendar. Write 2025-03 or 2025-W14.");
+            throw new Unsuitable("\"{written}\" is not in the calendar. Write 2025-03 or 2025-W14.", shortened(words));
         }
-        throw new Unsuitable("\"" + shortened(words) + "\" is not a month or week. Write 2025-03 or 2025-W14.");
+        throw new Unsuitable("\"{written}\" is not a month or week. Write 2025-03 or 2025-W14.", shortened(words));
     }
 
     /** The number of whichever of two groups has been found. */

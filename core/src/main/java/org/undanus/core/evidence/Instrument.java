@@ -10,6 +10,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Years;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
 
 /**
@@ -36,7 +37,7 @@ public record Instrument(
         public Calibration {
             Objects.requireNonNull(on);
             if (!Years.OF_MACHINES.hold(on)) {
-                throw new IllegalArgumentException("A calibration lies in " + Years.OF_MACHINES + ".");
+                throw new RefusedException("A calibration lies in {ofMachines}.", Years.OF_MACHINES);
             }
             if (months < 1 || months > 120) {
                 throw new IllegalArgumentException("A calibration holds for 1 to 120 months.");

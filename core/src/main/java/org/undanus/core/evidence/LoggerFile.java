@@ -24,6 +24,7 @@ import java.util.function.LongConsumer;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.quantity.Years;
+import org.undanus.core.words.Text;
 
 /**
  * A logger's own file as it comes: some rows of heading, then a time and one or more values a row. How it is written is a
@@ -154,7 +155,7 @@ public final class LoggerFile {
                 }
             }
         } catch (CsvParseException e) {
-            throw new TraceCsv.Unreadable("The file is not CSV: " + e.getMessage() + ".");
+            throw new TraceCsv.Unreadable("The file is not CSV: {message}.", e.getMessage());
         } catch (IOException e) {
             throw TraceCsv.failed(e);
         } catch (UncheckedIOException e) {
@@ -185,7 +186,7 @@ public final class LoggerFile {
             if (row.getFields().stream().allMatch(String::isBlank)) {
                 return;
             }
-            throw new TraceCsv.Unreadable("Row " + line + ": it has no time.");
+            throw new TraceCsv.Unreadable("Row {line}: it has no time.", line);
         }
         Instant at = time(row);
         for (int i = 0; i < curves.size(); i++) {
@@ -208,15 +209,21 @@ public final class LoggerFile {
         if (!unit.isEmpty()) {
             Optional<FieldUnit> said = FieldUnit.named(wanted.dimension, unit);
             if (said.filter(wanted.unit::equals).isEmpty()) {
-                throw new TraceCsv.Unreadable("Row " + line + ": \"" + TraceCsv.shortened(text) + "\" is not in "
-                        + wanted.unit.symbol() + " as the column is.");
+                throw new TraceCsv.Unreadable(
+                        "Row {line}: \"{text}\" is not in {unit} as the column is.",
+                        line,
+                        TraceCsv.shortened(text),
+                        wanted.unit.symbol());
             }
             number = number.substring(0, end);
         }
         number = dialect.decimalComma() ? number.replace(',', '.') : number;
         if (!TraceCsv.NUMBER.matcher(number).matches()) {
-            throw new TraceCsv.Unreadable("Row " + line + ": \"" + TraceCsv.shortened(text)
-                    + "\" is no number with a decimal " + (dialect.decimalComma() ? "comma." : "point."));
+            throw new TraceCsv.Unreadable(
+                    "Row {line}: \"{text}\" is no number with a decimal {words}",
+                    line,
+                    TraceCsv.shortened(text),
+                    (dialect.decimalComma() ? "comma." : "point."));
         }
         return new BigDecimal(number);
     }
@@ -243,14 +250,19 @@ public final class LoggerFile {
             }
         } catch (DateTimeException e) {
             throw new TraceCsv.Unreadable(
-                    "Row " + row.getStartingLineNumber() + ": \"" + TraceCsv.shortened(all) + "\" " + e.getMessage());
+                    "Row {startingLineNumber}: \"{all}\" {message}",
+                    row.getStartingLineNumber(),
+                    TraceCsv.shortened(all),
+                    e.getMessage());
         }
         throw noTime(row, all);
     }
 
     private static TraceCsv.Unreadable noTime(CsvRecord row, String text) {
-        return new TraceCsv.Unreadable("Row " + row.getStartingLineNumber() + ": \"" + TraceCsv.shortened(text)
-                + "\" is no time as this logger writes it.");
+        return new TraceCsv.Unreadable(Text.of(
+                "Row {startingLineNumber}: \"{text}\" is no time as this logger writes it.",
+                row.getStartingLineNumber(),
+                TraceCsv.shortened(text)));
     }
 
     private Instant moment(String text) {

@@ -97,8 +97,9 @@ public final class LoggerGuess {
         List<List<String>> first = rows(head, dialect, 1);
         int count = first.isEmpty() ? 0 : first.get(0).size();
         if (count < 2 || dialect.time() >= count) {
-            throw new TraceCsv.Unreadable("Read so, its first row of samples has no time and value: \""
-                    + (first.isEmpty() ? "" : String.join(" ", first.get(0))) + "\".");
+            throw new TraceCsv.Unreadable(
+                    "Read so, its first row of samples has no time and value: \"{first}\".",
+                    (first.isEmpty() ? "" : String.join(" ", first.get(0))));
         }
         List<String> names = new ArrayList<>(Collections.nCopies(count, ""));
         if (dialect.headings() > 0) {

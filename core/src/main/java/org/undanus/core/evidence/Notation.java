@@ -88,7 +88,7 @@ public interface Notation {
         try {
             return Math.min(parts, Math.max(0, Integer.parseInt(thing)));
         } catch (NumberFormatException e) {
-            throw new Entry.Unsuitable("There is no part \"" + thing + "\".");
+            throw new Entry.Unsuitable("There is no part \"{thing}\".", thing);
         }
     }
 

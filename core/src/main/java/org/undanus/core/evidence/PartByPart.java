@@ -7,6 +7,7 @@ import java.util.regex.Pattern;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 
 /**
@@ -52,14 +53,22 @@ public abstract class PartByPart<P, L extends Notation.Listing> implements Notat
             try {
                 return FieldNotation.parse(written.strip(), dimension).value().si();
             } catch (FieldNotationException e) {
-                throw wrong(e.getMessage());
+                throw wrong(e.said());
             }
         }
 
         public Entry.Unsuitable wrong(String why) {
+            return wrong(Text.of(why));
+        }
+
+        /** @param why what is wrong with it, as a whole sentence or as part of one */
+        public Entry.Unsuitable wrong(Text why) {
             String shown = text.length() <= SHOWN ? text : text.substring(0, SHOWN) + "…";
             return new Entry.Unsuitable(
-                    "Part " + (number + 1) + ", \"" + shown + "\": " + why + (why.endsWith(".") ? "" : "."));
+                    why.whole() ? "Part {number}, \"{shown}\": {why}" : "Part {number}, \"{shown}\": {why}.",
+                    number + 1,
+                    shown,
+                    why);
         }
     }
 
@@ -96,7 +105,7 @@ public abstract class PartByPart<P, L extends Notation.Listing> implements Notat
             parts.add(part(new Place(i, written.get(i).text()), parts));
         }
         if (parts.isEmpty()) {
-            throw new Entry.Unsuitable(none + " For example: " + example);
+            throw new Entry.Unsuitable("{none} For example: {example}", none, example);
         }
         return of(parts);
     }

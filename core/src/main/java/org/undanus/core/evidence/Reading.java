@@ -3,6 +3,7 @@ package org.undanus.core.evidence;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import org.undanus.core.words.Text;
 
 /**
  * One thing read, once. Never changed: a later reading of the same point may supersede it, and it stays visible.
@@ -44,14 +45,14 @@ public record Reading(
     }
 
     /** What was typed, as it is shown to people; of a curve, which nobody types, what it is. */
-    public String said() {
+    public Text said() {
         if (value instanceof Value.Unread unread) {
             return unread.said();
         }
         if (value instanceof Value.Chosen chosen) {
-            return chosen.option().words();
+            return Text.plain(chosen.option().words());
         }
-        return value instanceof Value.Logged logged ? logged.said() : typed;
+        return value instanceof Value.Logged logged ? logged.said() : Text.plain(typed);
     }
 
     /** Whether it only says why nothing was read. */

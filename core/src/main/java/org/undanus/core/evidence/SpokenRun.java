@@ -20,6 +20,8 @@ import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldUnit;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 
 /**
  * Several readings said or typed in one go: {@code back 7 in, left 12, pad sound, no salt air}. Finds for each which line
@@ -39,7 +41,7 @@ public final class SpokenRun {
     public record Placed(Line line, String typed) {}
 
     /** Words that stay with the person, and why. */
-    public record Left(String words, String why) {}
+    public record Left(String words, Text why) {}
 
     /** What was heard, each in the order it was said. */
     public record Heard(List<Placed> placed, List<Left> left) {
@@ -136,7 +138,7 @@ public final class SpokenRun {
      */
     public static Heard hear(String text, List<Line> lines, String component, Map<InstrumentKind, List<String>> held) {
         if (text.length() > LONGEST) {
-            return new Heard(List.of(), List.of(new Left(text, "Say it in shorter runs.")));
+            return new Heard(List.of(), List.of(new Left(text, Text.of("Say it in shorter runs."))));
         }
         return new SpokenRun(lines, component, held).heard(text);
     }
@@ -267,11 +269,11 @@ public final class SpokenRun {
         String full = Entry.completed(
                         last.line.point(), typed, unit.map(List::of).orElse(List.of()))
                 .orElseGet(() -> completed(last.line, typed));
-        Optional<String> unsuitable = last.line.point().kind() == Point.Kind.QUANTITY
+        Optional<Text> unsuitable = last.line.point().kind() == Point.Kind.QUANTITY
                 ? unsuitable(last.line.point(), full)
-                : Optional.of("say it again as a whole.");
+                : Optional.of(Text.of("say it again as a whole."));
         if (unsuitable.isPresent()) {
-            left.add(new Left(part, last.line.point().title() + ": " + unsuitable.get()));
+            left.add(new Left(part, Text.of("{line}: {why}", last.line.point().title(), unsuitable.get())));
         } else {
             placed.set(placed.size() - 1, new Placed(last.line, full));
         }
@@ -299,9 +301,9 @@ public final class SpokenRun {
                 lines.stream().flatMap(line -> candidate(line, words).stream()).toList();
         List<Candidate> best = best(all);
         if (best.isEmpty()) {
-            left.add(new Left(piece, "No line here is called so."));
+            left.add(new Left(piece, Text.of("No line here is called so.")));
         } else if (best.size() > 1) {
-            left.add(new Left(piece, "This could be " + titles(best) + "."));
+            left.add(new Left(piece, Text.of("This could be {titles}.", titles(best))));
         } else {
             place(piece, best.get(0), placed, left);
         }
@@ -310,11 +312,12 @@ public final class SpokenRun {
     private void place(String piece, Candidate candidate, List<Placed> placed, List<Left> left) {
         Line line = candidate.line;
         String typed = completed(line, candidate.typed);
-        Optional<String> unsuitable = unsuitable(line.point(), typed);
+        Optional<Text> unsuitable = unsuitable(line.point(), typed);
         if (placed.stream().anyMatch(before -> before.line.key().equals(line.key()))) {
-            left.add(new Left(piece, line.point().title() + " has been said already."));
+            left.add(new Left(
+                    piece, Text.of("{line} has been said already.", line.point().title())));
         } else if (unsuitable.isPresent()) {
-            left.add(new Left(piece, line.point().title() + ": " + unsuitable.get()));
+            left.add(new Left(piece, Text.of("{line}: {why}", line.point().title(), unsuitable.get())));
         } else {
             component = line.component().equals(PointKey.SYSTEM) ? component : line.component();
             remember(line, typed);
@@ -322,14 +325,14 @@ public final class SpokenRun {
         }
     }
 
-    private static String titles(List<Candidate> several) {
+    private static Text titles(List<Candidate> several) {
         boolean samePoint = several.stream().map(c -> c.line.point()).distinct().count() == 1;
-        return several.stream()
+        return Text.any(several.stream()
                 .map(c -> samePoint
-                        ? c.line.point().title() + " of " + c.line.subject()
+                        ? Text.of("{line} of {unit}", c.line.point().title(), c.line.subject())
                         : c.line.point().title())
                 .distinct()
-                .collect(Collectors.joining(" or "));
+                .toList());
     }
 
     /** Those that say most exactly what was said; of them those of the unit in hand, where any is. */
@@ -478,13 +481,15 @@ public final class SpokenRun {
         }
     }
 
-    private static Optional<String> unsuitable(Point point, String typed) {
+    private static Optional<Text> unsuitable(Point point, String typed) {
         try {
             Entry.Understood read = Entry.understand(point, typed, Accuracy.EXACT);
             Entry.requireSaidFromWhere(point, typed, read);
-            return read.plausible() ? Optional.empty() : Optional.of("far from what is usual. Type it on its line.");
+            return read.plausible()
+                    ? Optional.empty()
+                    : Optional.of(Text.of("far from what is usual. Type it on its line."));
         } catch (IllegalArgumentException e) {
-            return Optional.of(e.getMessage());
+            return Optional.of(RefusedException.said(e));
         }
     }
 

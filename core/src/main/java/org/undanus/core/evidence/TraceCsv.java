@@ -22,6 +22,8 @@ import java.util.regex.Pattern;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.quantity.Years;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 
 /**
  * The open form of a curve: a heading {@code time,UNIT}, then one sample a row, the time in ISO 8601 with its offset, the
@@ -37,11 +39,15 @@ public final class TraceCsv {
     }
 
     /** The file cannot be taken. The message is a sentence for whoever chose it. */
-    public static final class Unreadable extends IllegalArgumentException {
+    public static final class Unreadable extends RefusedException {
         private static final long serialVersionUID = 1L;
 
-        Unreadable(String message) {
-            super(message);
+        Unreadable(String template, Object... arguments) {
+            super(template, arguments);
+        }
+
+        Unreadable(Text said) {
+            super(said);
         }
     }
 
@@ -109,8 +115,9 @@ public final class TraceCsv {
                 CsvReader.builder().ofCsvRecord(new InputStreamReader(in, StandardCharsets.UTF_8.newDecoder()))) {
             for (CsvRecord row : rows) {
                 if (row.getFieldCount() != COLUMNS) {
-                    throw new Unreadable("Row " + row.getStartingLineNumber()
-                            + ": a time and one value are wanted; more channels go into files of their own.");
+                    throw new Unreadable(
+                            "Row {startingLineNumber}: a time and one value are wanted; more channels go into files of their own.",
+                            row.getStartingLineNumber());
                 }
                 if (reading == null) {
                     reading = new TraceCsv(unit(row, dimension), dimension, possible, to);
@@ -119,7 +126,7 @@ public final class TraceCsv {
                 }
             }
         } catch (CsvParseException e) {
-            throw new Unreadable("The file is not CSV: " + e.getMessage() + ".");
+            throw new Unreadable("The file is not CSV: {message}.", e.getMessage());
         } catch (IOException e) {
             throw failed(e);
         } catch (UncheckedIOException e) {
@@ -153,8 +160,11 @@ public final class TraceCsv {
             throw new Unreadable("The first row is a heading: time, then the unit of the values.");
         }
         return FieldUnit.named(dimension, symbol)
-                .orElseThrow(() -> new Unreadable("\"" + shortened(symbol) + "\" in the heading is no unit of "
-                        + dimension.named() + ". Write " + dimension.example() + "."));
+                .orElseThrow(() -> new Unreadable(Text.of(
+                        "\"{shortened}\" in the heading is no unit of {named}. Write {example}.",
+                        shortened(symbol),
+                        dimension.named(),
+                        dimension.example())));
     }
 
     private void take(CsvRecord row) {

@@ -8,13 +8,15 @@ import java.util.Optional;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.quantity.Uncertain;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 /** What a reading says, by kind of point. */
 public sealed interface Value {
 
-    /** Its quantities in a reader's units: of a curve its least and its most; empty for what is no quantity. */
-    default Optional<String> in(UnitSystem units) {
+    /** Its quantities in a reader's units and language: of a curve its least and its most; empty for what is no quantity. */
+    default Optional<String> in(Wording wording) {
         return Optional.empty();
     }
 
@@ -34,8 +36,8 @@ public sealed interface Value {
      */
     record Measured(Quantity quantity, double standardUncertainty, double resolution) implements Value {
         @Override
-        public Optional<String> in(UnitSystem units) {
-            return Optional.of(QuantityFormat.of(units).format(quantity, resolution));
+        public Optional<String> in(Wording wording) {
+            return Optional.of(QuantityFormat.of(wording.units()).format(quantity, resolution));
         }
 
         @Override
@@ -80,24 +82,30 @@ public sealed interface Value {
     /** Something with parts. */
     record Listed(Notation.Listing listing) implements Value {
         @Override
-        public Optional<String> in(UnitSystem units) {
-            return Optional.of(listing.summary().in(units));
+        public Optional<String> in(Wording wording) {
+            return Optional.of(listing.summary().in(wording));
         }
     }
 
     /** The course of something over time, in a file of its own. */
     record Logged(Trace trace) implements Value {
         @Override
-        public Optional<String> in(UnitSystem units) {
-            QuantityFormat format = QuantityFormat.of(units);
-            return Optional.of(format.format(trace.dimension().of(trace.least()), trace.resolution()) + " to "
-                    + format.format(trace.dimension().of(trace.most()), trace.resolution()));
+        public Optional<String> in(Wording wording) {
+            QuantityFormat format = QuantityFormat.of(wording.units());
+            return Optional.of(Text.of(
+                            "{least} to {most}",
+                            format.format(trace.dimension().of(trace.least()), trace.resolution()),
+                            format.format(trace.dimension().of(trace.most()), trace.resolution()))
+                    .in(wording));
         }
 
         /** In a few words; times in Greenwich time. */
-        String said() {
-            return "log of " + trace.samples() + " samples, " + MINUTE.format(trace.from()) + " to "
-                    + MINUTE.format(trace.to()) + " UTC";
+        Text said() {
+            return Text.of(
+                    "log of {samples} samples, {from} to {to} UTC",
+                    trace.samples(),
+                    MINUTE.format(trace.from()),
+                    MINUTE.format(trace.to()));
         }
 
         private static final DateTimeFormatter MINUTE =
@@ -127,8 +135,8 @@ public sealed interface Value {
         }
 
         /** In words: {@code Not accessible: the hatch is screwed shut}. */
-        public String said() {
-            return because.isEmpty() ? why.title() : why.title() + ": " + because;
+        public Text said() {
+            return because.isEmpty() ? Text.of(why.title()) : Text.of("{why}: {because}", why.title(), because);
         }
     }
 
@@ -146,5 +154,5 @@ public sealed interface Value {
      *
      * @param why a sentence for the reader
      */
-    record SetAside(String why) implements Value {}
+    record SetAside(Text why) implements Value {}
 }

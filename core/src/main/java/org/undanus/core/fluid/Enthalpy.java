@@ -1,11 +1,11 @@
 package org.undanus.core.fluid;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.hipparchus.analysis.interpolation.SplineInterpolator;
 import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
 import org.undanus.core.quantity.Temperature;
+import org.undanus.core.words.RefusedException;
 
 /**
  * Enthalpy of a refrigerant: of the boiling liquid and the condensing vapour, and of vapour up to 40 K warmer, by cubic splines
@@ -60,13 +60,12 @@ public final class Enthalpy {
 
     private double celsius(Temperature saturation) {
         if (!(saturation.celsius() >= coldest && saturation.celsius() <= warmest)) {
-            throw new IllegalArgumentException(String.format(
-                    Locale.ROOT,
-                    "%s is described from %.0f to %.0f °C, not at %.1f °C",
+            throw new RefusedException(
+                    "{refrigerant} is described from {coldest} to {warmest}, not at {temperature}",
                     name,
-                    coldest,
-                    warmest,
-                    saturation.celsius()));
+                    Temperature.ofCelsius(coldest),
+                    Temperature.ofCelsius(warmest),
+                    saturation);
         }
         return saturation.celsius();
     }

@@ -4,6 +4,7 @@ import java.util.Locale;
 import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Temperature;
+import org.undanus.core.words.RefusedException;
 
 /**
  * A state of moist air: pressure, dry bulb and humidity ratio; every other property follows.
@@ -34,16 +35,19 @@ public final class MoistAir {
 
     private MoistAir(double celsius, double humidityRatio, double pascal) {
         if (!(celsius >= LOWEST_CELSIUS && celsius <= HIGHEST_CELSIUS)) {
-            throw new IllegalArgumentException(
-                    String.format(Locale.ROOT, "Moist air is described from -30 to 60 °C, not at %.1f °C", celsius));
+            throw new RefusedException("Moist air is described from -30 to 60 °C, not at {celsius} °C", tenth(celsius));
         }
         if (!describes(AbsolutePressure.ofPascals(pascal))) {
-            throw new IllegalArgumentException(String.format(
-                    Locale.ROOT, "Moist air is described from 60 to 110 kPa, not at %.1f kPa", pascal / 1000));
+            throw new RefusedException(
+                    "Moist air is described from 60 to 110 kPa, not at {kilopascals} kPa", tenth(pascal / 1000));
         }
         this.celsius = celsius;
         this.humidityRatio = Math.max(humidityRatio, DRIEST_HUMIDITY_RATIO);
         this.pascal = pascal;
+    }
+
+    private static String tenth(double number) {
+        return String.format(Locale.ROOT, "%.1f", number);
     }
 
     /** Whether air of this pressure is described here: up to about 4,200 m above sea level. */
@@ -69,11 +73,10 @@ public final class MoistAir {
         }
         double ratio = ratioAtWetBulb(t, wet, pressure.si());
         if (ratio < 0) {
-            throw new IllegalArgumentException(String.format(
-                    Locale.ROOT,
-                    "A wet bulb of %.1f °C cannot occur at %.1f °C dry bulb: even dry air stays above it",
-                    wet,
-                    t));
+            throw new RefusedException(
+                    "A wet bulb of {wet} °C cannot occur at {dry} °C dry bulb: even dry air stays above it",
+                    tenth(wet),
+                    tenth(t));
         }
         return new MoistAir(t, ratio, pressure.si());
     }

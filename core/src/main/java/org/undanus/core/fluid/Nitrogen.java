@@ -1,13 +1,13 @@
 package org.undanus.core.fluid;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.undanus.core.numeric.Csv;
 import org.undanus.core.numeric.MonotoneCurve;
 import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Temperature;
+import org.undanus.core.words.RefusedException;
 
 /**
  * Nitrogen as a real gas: p = ρRT(1 + Bρ + Cρ²), the virial coefficients interpolated from nitrogen.csv beside this class. Range
@@ -74,11 +74,10 @@ public final class Nitrogen {
 
     private static void require(AbsolutePressure pressure, Temperature temperature) {
         if (!describes(pressure, temperature)) {
-            throw new IllegalArgumentException(String.format(
-                    Locale.ROOT,
-                    "Nitrogen is described from -30 to 60 °C and up to 5 MPa, not at %.1f °C and %.3f MPa",
-                    temperature.celsius(),
-                    pressure.si() / 1e6));
+            throw new RefusedException(
+                    "Nitrogen is described from -30 to 60 °C and up to 5 MPa, not at {temperature} and {pressure}",
+                    temperature,
+                    pressure);
         }
     }
 }

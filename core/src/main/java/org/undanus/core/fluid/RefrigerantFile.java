@@ -9,6 +9,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.undanus.core.numeric.Csv;
 import org.undanus.core.quantity.Temperature;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 
 /**
  * A refrigerant in one file of comma-separated values: a heading row, then a row for each temperature from cold to warm. What is
@@ -72,7 +74,7 @@ public record RefrigerantFile(Refrigerant refrigerant, String text) {
         List<Map<String, String>> rows = rows(text);
         for (String column : columns()) {
             if (!rows.get(0).containsKey(column)) {
-                throw new IllegalArgumentException("The heading lacks the column " + column + ".");
+                throw new RefusedException("The heading lacks the column {column}.", column);
             }
         }
         for (int i = 0; i < rows.size(); i++) {
@@ -80,12 +82,12 @@ public record RefrigerantFile(Refrigerant refrigerant, String text) {
         }
         Map<String, String> first = rows.get(0);
         if (!NAME.matcher(first.get("refrigerant")).matches()) {
-            throw new IllegalArgumentException(
-                    "\"" + first.get("refrigerant") + "\" is no designation, for example R32 or R454B.");
+            throw new RefusedException(
+                    "\"{first}\" is no designation, for example R32 or R454B.", first.get("refrigerant"));
         }
         if (!CLASS.matcher(first.get("safety_class")).matches()) {
-            throw new IllegalArgumentException(
-                    "\"" + first.get("safety_class") + "\" is no safety class, for example A1 or A2L.");
+            throw new RefusedException(
+                    "\"{first}\" is no safety class, for example A1 or A2L.", first.get("safety_class"));
         }
         boolean burns = !first.get("safety_class").endsWith("1");
         if (burns == first.get("lfl_kg_m3").isBlank()) {
@@ -103,11 +105,10 @@ public record RefrigerantFile(Refrigerant refrigerant, String text) {
         try {
             rows = Csv.read(text);
         } catch (CsvParseException e) {
-            throw new IllegalArgumentException("A row does not fit the heading: " + e.getMessage() + ".", e);
+            throw new RefusedException("A row does not fit the heading: {message}.", e.getMessage());
         }
         if (rows.size() < FEWEST || rows.size() > MOST) {
-            throw new IllegalArgumentException(
-                    "It has " + rows.size() + " rows; " + FEWEST + " to " + MOST + " are needed.");
+            throw new RefusedException("It has {rows} rows; {fewest} to {most} are needed.", rows.size(), FEWEST, MOST);
         }
         return rows;
     }
@@ -140,7 +141,7 @@ public record RefrigerantFile(Refrigerant refrigerant, String text) {
         }
         for (int k = 1; k < WARMER.size(); k++) {
             if (number(rows, i, WARMER.get(k)) <= number(rows, i, WARMER.get(k - 1))) {
-                throw wrong(i, WARMER.get(k), "it is not over " + WARMER.get(k - 1));
+                throw wrong(i, WARMER.get(k), Text.of("it is not over {colder}", WARMER.get(k - 1)));
             }
         }
         if (i > 0) {
@@ -166,10 +167,15 @@ public record RefrigerantFile(Refrigerant refrigerant, String text) {
         } catch (NumberFormatException noNumber) {
             // said below, with its place
         }
-        return read.orElseThrow(() -> wrong(i, column, "\"" + rows.get(i).get(column) + "\" is no number"));
+        return read.orElseThrow(() -> wrong(
+                i, column, Text.of("\"{figure}\" is no number", rows.get(i).get(column))));
     }
 
-    private static IllegalArgumentException wrong(int row, String column, String why) {
-        return new IllegalArgumentException("Line " + (row + HEADING + 1) + ", " + column + ": " + why + ".");
+    private static RefusedException wrong(int row, String column, String why) {
+        return wrong(row, column, Text.of(why));
+    }
+
+    private static RefusedException wrong(int row, String column, Text why) {
+        return new RefusedException("Line {row}, {column}: {why}.", row + HEADING + 1, column, why);
     }
 }

@@ -1,13 +1,13 @@
 package org.undanus.core.fluid;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 import org.undanus.core.numeric.MonotoneCurve;
 import org.undanus.core.numeric.Root;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Temperature;
+import org.undanus.core.words.RefusedException;
 
 /**
  * A refrigerant where liquid and vapour stand together: monotone cubic interpolation of ln p against 1/T and of ln ρ against T
@@ -57,13 +57,12 @@ public final class Saturation {
 
     private double at(MonotoneCurve curve, double place, Temperature temperature) {
         if (temperature.celsius() < coldest - ACCURACY || temperature.celsius() > warmest + ACCURACY) {
-            throw new IllegalArgumentException(String.format(
-                    Locale.ROOT,
-                    "%s is described from %.0f to %.0f °C, not at %.1f °C",
+            throw new RefusedException(
+                    "{refrigerant} is described from {coldest} to {warmest}, not at {temperature}",
                     name,
-                    coldest,
-                    warmest,
-                    temperature.celsius()));
+                    Temperature.ofCelsius(coldest),
+                    Temperature.ofCelsius(warmest),
+                    temperature);
         }
         return curve.at(place);
     }
@@ -96,13 +95,12 @@ public final class Saturation {
         double low = Math.exp(curve.at(coldness(coldest)));
         double high = Math.exp(curve.at(coldness(warmest)));
         if (!(pressure.si() >= low * (1 - ACCURACY) && pressure.si() <= high * (1 + ACCURACY))) {
-            throw new IllegalArgumentException(String.format(
-                    Locale.ROOT,
-                    "%s is described from %.1f to %.0f kPa absolute, not at %.1f kPa",
+            throw new RefusedException(
+                    "{refrigerant} is described from {least} to {most}, not at {pressure}",
                     name,
-                    low / KILO,
-                    high / KILO,
-                    pressure.si() / KILO));
+                    AbsolutePressure.ofPascals(low),
+                    AbsolutePressure.ofPascals(high),
+                    pressure);
         }
         double wanted = Math.log(pressure.si());
         double cold =

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import org.undanus.core.words.RefusedException;
 
 /**
  * The smallest circle that holds given circles: how large a hole a bundle needs. One and two circles are exact; more are
@@ -48,7 +49,7 @@ public final class Bundle {
      */
     public static Bundle of(List<Double> radii) {
         if (radii.isEmpty() || radii.size() > MOST) {
-            throw new IllegalArgumentException("A bundle holds 1 to " + MOST + " round things.");
+            throw new RefusedException("A bundle holds 1 to {most} round things.", MOST);
         }
         if (radii.stream().anyMatch(r -> !(r > 0))) {
             throw new IllegalArgumentException("A round thing in a bundle must be wider than nothing.");

@@ -3,7 +3,6 @@ package org.undanus.core.geometry;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.locationtech.jts.geom.Coordinate;
@@ -23,7 +22,7 @@ public final class MoveInWords {
     private static final double NEAR = 8;
 
     /** Something named, and the direction from it to the unit. */
-    private record Mark(String name, double distance, double x, double y) {
+    private record Mark(Text name, double distance, double x, double y) {
         double along(Coordinate way) {
             return x * way.x + y * way.y;
         }
@@ -35,7 +34,7 @@ public final class MoveInWords {
     }
 
     /** How far a unit stands from something named. */
-    public record Near(String name, Length distance) {}
+    public record Near(Text name, Length distance) {}
 
     private MoveInWords() {}
 
@@ -93,7 +92,7 @@ public final class MoveInWords {
                 .filter(mark -> mark.tells(way))
                 .min(Comparator.comparing((Mark mark) -> mark.along(way) < 0).thenComparing(Mark::distance))
                 .map(mark -> Text.of(
-                        mark.along(way) > 0 ? "{along} away from {name}" : "{along} toward {name}",
+                        mark.along(way) > 0 ? "{along} away from {thing}" : "{along} toward {thing}",
                         Length.ofMetres(Math.abs(mark.along(way))),
                         mark.name));
     }
@@ -106,17 +105,15 @@ public final class MoveInWords {
     private static List<Mark> marks(PlanGeometry plan, UnaryOperator<String> titles, String id, Footprint unit) {
         List<Mark> marks = new ArrayList<>();
         Geometry body = unit.polygon();
-        plan.named().forEach((name, geometry) -> mark("the " + lowered(name), geometry, body)
-                .ifPresent(marks::add));
+        plan.named()
+                .forEach((name, geometry) -> mark(named(name), geometry, body).ifPresent(marks::add));
         plan.units().stream().filter(other -> !other.id().equals(id)).forEach(other -> mark(
-                        "the " + lowered(titles.apply(other.id())),
-                        other.footprint().polygon(),
-                        body)
+                        named(titles.apply(other.id())), other.footprint().polygon(), body)
                 .ifPresent(marks::add));
         return marks;
     }
 
-    private static Optional<Mark> mark(String name, Geometry thing, Geometry body) {
+    private static Optional<Mark> mark(Text name, Geometry thing, Geometry body) {
         Coordinate[] nearest = DistanceOp.nearestPoints(thing, body);
         double distance = nearest[0].distance(nearest[1]);
         return distance < HALF_MILLIMETRE || distance > NEAR
@@ -128,9 +125,8 @@ public final class MoveInWords {
                         (nearest[1].y - nearest[0].y) / distance));
     }
 
-    private static String lowered(String name) {
-        boolean sentence = name.length() > 1 && Character.isLowerCase(name.charAt(1));
-        return sentence ? name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1) : name;
+    private static Text named(String title) {
+        return Text.of("the {thing}", Text.lowered(title));
     }
 
     private static double length(Coordinate way) {

@@ -14,6 +14,8 @@ import org.locationtech.jts.operation.distance.DistanceOp;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.SitePlan;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 
 /** A site's drawing with the sizes of its units: what stands how far from what. Linear in units times corners. */
 public final class PlanGeometry {
@@ -47,10 +49,10 @@ public final class PlanGeometry {
         shapes = plan.features().stream().map(f -> new Shape(f, Shapes.of(f))).toList();
         for (Shape shape : shapes) {
             if (!shape.geometry.isSimple() || !shape.geometry.isValid()) {
-                throw new IllegalArgumentException("The outline of " + named(shape.feature) + " crosses itself.");
+                throw new RefusedException("The outline of {named} crosses itself.", named(shape.feature));
             }
             if (shape.feature.closed() && shape.geometry.getArea() < OVERLAP) {
-                throw new IllegalArgumentException("The outline of " + named(shape.feature) + " encloses nothing.");
+                throw new RefusedException("The outline of {named} encloses nothing.", named(shape.feature));
             }
         }
         for (SitePlan.PlacedUnit unit : plan.units()) {
@@ -96,20 +98,20 @@ public final class PlanGeometry {
     }
 
     /** What of the drawing cannot be built: units standing in walls or in each other. One sentence each. */
-    public List<String> overlaps() {
-        List<String> found = new ArrayList<>();
+    public List<Text> overlaps() {
+        List<Text> found = new ArrayList<>();
         for (Standing unit : units.values()) {
             Polygon footprint = unit.footprint.polygon();
             solids(unit)
                     .filter(s -> s.geometry.intersection(footprint).getArea() > OVERLAP
                             || (s.geometry.getDimension() < 2
                                     && footprint.buffer(-OVERLAP).intersects(s.geometry)))
-                    .forEach(s -> found.add(unit.id + " stands in " + named(s.feature) + "."));
+                    .forEach(s -> found.add(Text.of("{unit} stands in {thing}.", unit.id, named(s.feature))));
             units.values().stream()
                     .filter(other -> other.id.compareTo(unit.id) > 0 && unit.level(other.base, other.top()))
                     .filter(other ->
                             other.footprint.polygon().intersection(footprint).getArea() > OVERLAP)
-                    .forEach(other -> found.add(unit.id + " stands in " + other.id + "."));
+                    .forEach(other -> found.add(Text.of("{unit} stands in {other}.", unit.id, other.id)));
         }
         return found;
     }

@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.SitePlan;
+import org.undanus.core.words.Text;
 
 /** An indoor unit on its wall, as seen from the room: what hangs how far from it. Metres. */
 public final class WallGeometry {
@@ -36,13 +37,13 @@ public final class WallGeometry {
     }
 
     /** What of the drawing cannot be: the unit reaching out of its wall or into something on it; empty where all is well. */
-    public Optional<String> overlap() {
+    public Optional<Text> overlap() {
         if (unit.left < 0 || unit.bottom < 0 || unit.right > wall.width() || unit.top > wall.ceiling()) {
-            return Optional.of(wall.component() + " reaches beyond its wall.");
+            return Optional.of(Text.of("{wall} reaches beyond its wall.", wall.component()));
         }
         return wall.items().stream()
                 .filter(item -> box(item).beside(unit) && box(item).inColumn(unit))
-                .map(item -> wall.component() + " hangs in " + item.title() + ".")
+                .map(item -> Text.of("{wall} hangs in {item}.", wall.component(), item.title()))
                 .findFirst();
     }
 

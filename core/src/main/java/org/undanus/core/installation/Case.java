@@ -11,6 +11,7 @@ import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Toolcase;
 import org.undanus.core.evidence.Traces;
+import org.undanus.core.words.RefusedException;
 
 /**
  * The facts that stay put while readings come in.
@@ -67,9 +68,11 @@ public record Case(
                     .filter(unit -> known.stream().noneMatch(c -> c.id().equals(unit)))
                     .findFirst()
                     .ifPresent(unit -> {
-                        throw new IllegalArgumentException(
-                                "The " + subject.kind().title() + " " + subject.title() + " joins a unit " + unit
-                                        + " that is not there");
+                        throw new RefusedException(
+                                "The {kind} {subject} joins a unit {unit} that is not there",
+                                subject.kind().title(),
+                                subject.title(),
+                                unit);
                     });
         });
     }
@@ -122,7 +125,7 @@ public record Case(
 
     private static void requireNew(Set<String> seen, String id) {
         if (!seen.add(id)) {
-            throw new IllegalArgumentException("Two things of this system share the id " + id);
+            throw new RefusedException("Two things of this system share the id {id}", id);
         }
     }
 

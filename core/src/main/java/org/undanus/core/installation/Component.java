@@ -3,6 +3,7 @@ package org.undanus.core.installation;
 import java.util.Objects;
 import java.util.regex.Pattern;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.words.RefusedException;
 
 /**
  * One unit of a system.
@@ -35,8 +36,8 @@ public record Component(String id, Kind kind, String title, boolean ownSupply) {
     public Component {
         Objects.requireNonNull(kind);
         if (id == null || !ID.matcher(id).matches()) {
-            throw new IllegalArgumentException(
-                    "A unit's id is lower-case letters, digits and hyphens, for example indoor-2; not \"" + id + "\"");
+            throw new RefusedException(
+                    "A unit's id is lower-case letters, digits and hyphens, for example indoor-2; not \"{id}\"", id);
         }
         if (title == null || title.isBlank()) {
             throw new IllegalArgumentException("A unit needs a title");

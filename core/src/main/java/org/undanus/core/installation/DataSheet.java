@@ -17,6 +17,7 @@ import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Torque;
 import org.undanus.core.quantity.Voltage;
 import org.undanus.core.quantity.VolumeFlow;
+import org.undanus.core.words.RefusedException;
 
 /**
  * What a maker says of one model. Anything the sheet leaves out is empty.
@@ -80,8 +81,8 @@ public record DataSheet(
     public record FlareTorque(Length tube, Torque least, Torque most) {
         public FlareTorque {
             if (least.si() > most.si()) {
-                throw new IllegalArgumentException(
-                        "A torque runs from the lower figure to the higher: " + least + " to " + most + ".");
+                throw new RefusedException(
+                        "A torque runs from the lower figure to the higher: {least} to {most}.", least, most);
             }
         }
 
@@ -228,11 +229,13 @@ public record DataSheet(
         requireFalling(fan);
         values.forEach((what, value) -> {
             if (value.dimension() != what.dimension()) {
-                throw new IllegalArgumentException(
-                        what.title() + " must be " + what.dimension().named() + ".");
+                throw new RefusedException(
+                        "{what} must be {named}.",
+                        what.title(),
+                        what.dimension().named());
             }
             if (!what.possible(value.si())) {
-                throw new IllegalArgumentException(what.title() + " cannot be " + value + ".");
+                throw new RefusedException("{what} cannot be {value}.", what.title(), value);
             }
         });
     }
@@ -246,12 +249,15 @@ public record DataSheet(
             FanPoint before = byPressure.get(i - 1);
             FanPoint point = byPressure.get(i);
             if (point.staticPressure.equals(before.staticPressure)) {
-                throw new IllegalArgumentException("The fan table gives " + point.staticPressure + " twice.");
+                throw new RefusedException("The fan table gives {staticPressure} twice.", point.staticPressure);
             }
             if (point.airflow.si() > before.airflow.si()) {
-                throw new IllegalArgumentException("The fan table turns back: " + point.airflow + " at "
-                        + point.staticPressure + " is more than " + before.airflow + " at " + before.staticPressure
-                        + ".");
+                throw new RefusedException(
+                        "The fan table turns back: {airflow} at {staticPressure} is more than {airflow2} at {staticPressure2}.",
+                        point.airflow,
+                        point.staticPressure,
+                        before.airflow,
+                        before.staticPressure);
             }
         }
     }
@@ -260,8 +266,12 @@ public record DataSheet(
         if (values.containsKey(low)
                 && values.containsKey(high)
                 && values.get(low).si() > values.get(high).si()) {
-            throw new IllegalArgumentException("The sheet contradicts itself: \"" + low.title() + "\" ("
-                    + values.get(low) + ") lies above \"" + high.title() + "\" (" + values.get(high) + ").");
+            throw new RefusedException(
+                    "The sheet contradicts itself: \"{low}\" ({values}) lies above \"{high}\" ({values2}).",
+                    low.title(),
+                    values.get(low),
+                    high.title(),
+                    values.get(high));
         }
     }
 

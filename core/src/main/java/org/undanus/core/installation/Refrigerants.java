@@ -9,6 +9,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.fluid.Refrigerant;
 import org.undanus.core.fluid.RefrigerantFile;
 import org.undanus.core.quantity.Temperature;
+import org.undanus.core.words.RefusedException;
 
 /**
  * The refrigerants that plates may name: those that ship with the application, and those that were brought as files. Never
@@ -96,7 +97,7 @@ public final class Refrigerants {
         }
         String name = read.refrigerant().name();
         if (named(name).isPresent()) {
-            throw new IllegalArgumentException(name + " is known already, by another file.");
+            throw new RefusedException("{name} is known already, by another file.", name);
         }
         List<RefrigerantFile> more = new ArrayList<>(brought);
         more.add(read);

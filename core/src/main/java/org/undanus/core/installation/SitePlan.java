@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.words.RefusedException;
 
 /**
  * The drawing of a site: plan with heights, and a wall elevation for each indoor unit. All figures in metres, in the
@@ -87,15 +88,14 @@ public record SitePlan(
             requireWithin(bottom, "The bottom of " + id);
             requireWithin(top, "The top of " + id);
             if (bottom > top) {
-                throw new IllegalArgumentException("The bottom of " + id + " lies above its top.");
+                throw new RefusedException("The bottom of {id} lies above its top.", id);
             }
             if (outline.isEmpty() || (closed && outline.size() < 3)) {
-                throw new IllegalArgumentException("The outline of " + id + " has too few corners.");
+                throw new RefusedException("The outline of {id} has too few corners.", id);
             }
             boolean area = kind == Kind.AREA || kind == Kind.BOUNDARY || kind == Kind.GROUND;
             if (area && !closed) {
-                throw new IllegalArgumentException(
-                        "The outline of " + id + ", a " + kind.title() + ", must be closed.");
+                throw new RefusedException("The outline of {id}, a {kind}, must be closed.", id, kind.title());
             }
         }
     }
@@ -116,8 +116,8 @@ public record SitePlan(
             requireWithin(y, "The place of " + component);
             requireWithin(base, "The base of " + component);
             if (!(facing >= 0 && facing < 360)) {
-                throw new IllegalArgumentException(
-                        "The facing of " + component + " is an angle from 0 to below 360 degrees.");
+                throw new RefusedException(
+                        "The facing of {component} is an angle from 0 to below 360 degrees.", component);
             }
         }
     }
@@ -203,7 +203,7 @@ public record SitePlan(
         units.forEach(u -> requireNew(ids, u.component()));
         walls.forEach(w -> requireNew(ids, w.component()));
         if (features.stream().mapToInt(f -> f.outline().size()).sum() > MOST_VERTICES) {
-            throw new IllegalArgumentException("A drawing holds " + MOST_VERTICES + " corners at most.");
+            throw new RefusedException("A drawing holds {mostVertices} corners at most.", MOST_VERTICES);
         }
     }
 
@@ -217,7 +217,7 @@ public record SitePlan(
 
     private static void requireNew(Set<String> ids, String id) {
         if (!ids.add(id)) {
-            throw new IllegalArgumentException("Two things in the drawing share the id " + id + ".");
+            throw new RefusedException("Two things in the drawing share the id {id}.", id);
         }
     }
 
@@ -229,14 +229,15 @@ public record SitePlan(
 
     private static void requireWithin(double value, String what) {
         if (!(Math.abs(value) <= FARTHEST)) {
-            throw new IllegalArgumentException(
-                    what + " lies outside the drawing: positions are local metres, " + (int) FARTHEST + " at most.");
+            throw new RefusedException(
+                    "{what} lies outside the drawing: positions are local metres, {farthest} at most.", what, (int)
+                            FARTHEST);
         }
     }
 
     private static void requireSize(double value, String what) {
         if (!(value > 0 && value <= FARTHEST)) {
-            throw new IllegalArgumentException(what + " must be more than nothing.");
+            throw new RefusedException("{what} must be more than nothing.", what);
         }
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.words.RefusedException;
 
 /**
  * What points are read of and requirements are judged for: the system, one of its units, or what joins or serves them.
@@ -64,12 +65,12 @@ public record Subject(String id, Kind kind, String title, List<String> joins) {
     public Subject {
         joins = List.copyOf(joins);
         if (!ID.matcher(id).matches()) {
-            throw new IllegalArgumentException(
-                    "The id of a " + kind.title() + " is lower-case letters, digits and hyphens, not \"" + id + "\"");
+            throw new RefusedException(
+                    "The id of a {kind} is lower-case letters, digits and hyphens, not \"{id}\"", kind.title(), id);
         }
         if (kind != Kind.SYSTEM && (title.isBlank() || title.length() > LONGEST_TITLE)) {
-            throw new IllegalArgumentException(
-                    "A " + kind.title() + " needs a title of " + LONGEST_TITLE + " characters at most");
+            throw new RefusedException(
+                    "A {kind} needs a title of {longestTitle} characters at most", kind.title(), LONGEST_TITLE);
         }
     }
 

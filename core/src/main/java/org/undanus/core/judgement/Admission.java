@@ -2,7 +2,6 @@ package org.undanus.core.judgement;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
@@ -20,6 +19,7 @@ import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.words.Text;
+import org.undanus.core.words.Worded;
 
 /** Which readings a requirement may be judged by: grade, what could be seen when they were taken, and the instrument. */
 final class Admission {
@@ -92,14 +92,14 @@ final class Admission {
             return then.filter(chosen -> !now.equals(then))
                     .map(chosen -> Text.of(
                             "it was read while {state} was \"{state2}\"; since then it is \"{now}\". Read it again.",
-                            state.title().toLowerCase(Locale.ROOT),
+                            Text.lowered(state.title()),
                             state.said(chosen),
                             now.map(state::said).orElse("not known")));
         });
     }
 
-    private static String lower(Grade grade) {
-        return grade.title().toLowerCase(Locale.ROOT);
+    private static Worded lower(Grade grade) {
+        return Text.lowered(grade.title());
     }
 
     /** What an instrument was used for when a reading was taken. */

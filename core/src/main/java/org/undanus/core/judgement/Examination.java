@@ -7,12 +7,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Evidence;
@@ -41,6 +39,7 @@ import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
 import org.undanus.core.words.Text;
+import org.undanus.core.words.Worded;
 
 /**
  * A case seen from one subject while one requirement is judged. It keeps account of every point looked at, so that a
@@ -196,10 +195,10 @@ public final class Examination {
         Optional<Quantity> given = sheet.flatMap(s -> s.value(lacked.get()));
         given.ifPresent(quantity -> notes.putIfAbsent(
                 point.id(),
-                new Step(
+                Step.of(
                         point.title(),
                         "the plate reading lacks it; from the data sheet",
-                        Text.of("{quantity}", quantity),
+                        quantity,
                         sheet.get().document())));
         return given.map(quantity -> new Value.Measured(quantity, 0, 0));
     }
@@ -297,10 +296,10 @@ public final class Examination {
         if (!reading.equals(latest)) {
             reading.ifPresent(earlier -> notes.putIfAbsent(
                     point.id(),
-                    new Step(
+                    Step.of(
                             point.title(),
                             "a later reading was taken when it was out of sight; the earlier one stands",
-                            Text.of("{earlier}", earlier.said()),
+                            earlier.said(),
                             "")));
         }
         return reading;
@@ -393,10 +392,10 @@ public final class Examination {
                 .map(model -> {
                     notes.putIfAbsent(
                             PlatePoints.MODEL.id(),
-                            new Step(
+                            Step.of(
                                     PlatePoints.MODEL.title(),
                                     "as chosen when the installation was entered; its plate is not read yet",
-                                    Text.of("{model}", model),
+                                    Text.plain(model),
                                     ""));
                     return model;
                 });
@@ -497,7 +496,7 @@ public final class Examination {
         }
         Optional<Text> unread = missing.stream()
                 .flatMap(point -> evidence.unread(key(point)).stream()
-                        .map(said -> Text.of("{point}: {lowerFirst}.", point.title(), lowerFirst(said.said()))))
+                        .map(said -> Text.of("{point}: {why}.", point.title(), lowered(said))))
                 .findFirst();
         if (unread.isPresent()) {
             return finding().noted(unread.get(), first.how());
@@ -527,6 +526,10 @@ public final class Examination {
      * @param remedy what to bring
      */
     public Judgement noSheetTells(String what, String remedy) {
+        return noSheetTells(Text.of(what), remedy);
+    }
+
+    public Judgement noSheetTells(Text what, String remedy) {
         return finding().conclude(Verdict.NOT_SHOWN, Text.of("No data sheet tells {what}.", what), remedy);
     }
 
@@ -546,7 +549,7 @@ public final class Examination {
                         Verdict.NOT_SHOWN,
                         Text.of(
                                 "This version of the rule book does not decide: {settings}.",
-                                settings.stream().map(Setting::title).collect(Collectors.joining(", "))),
+                                Text.list(settings.stream().map(Setting::title).toList())),
                         settings.stream().anyMatch(Setting::local)
                                 ? "Give it in a rule book of this place, and move the installation to that."
                                 : "Move the installation to a newer version of its rule book.");
@@ -561,12 +564,13 @@ public final class Examination {
                         "Check the readings it names for a slip. If they stand, a licensed person decides.");
     }
 
-    private static String lowerFirst(String words) {
-        return words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+    private static Text lowered(Value.Unread unread) {
+        Worded why = Text.lowered(unread.why().title());
+        return unread.because().isEmpty() ? Text.of("{why}", why) : Text.of("{why}: {because}", why, unread.because());
     }
 
-    private static String titles(List<Point> points) {
-        return points.stream().map(Point::title).collect(Collectors.joining(", "));
+    private static Text titles(List<Point> points) {
+        return Text.list(points.stream().map(Point::title).toList());
     }
 
     Judgement judgement(Finding finding) {

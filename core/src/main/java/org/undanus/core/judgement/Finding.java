@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.undanus.core.evidence.Option;
 import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.HalfWidth;
@@ -14,6 +13,7 @@ import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.words.Text;
+import org.undanus.core.words.Worded;
 
 /** A judgement being put together: steps are noted as they are taken, then one verdict concludes it. */
 public final class Finding {
@@ -32,27 +32,37 @@ public final class Finding {
         this.x = x;
     }
 
-    public Finding step(String name, Quantity value) {
-        return step(name, "", Text.of("{value}", value), "");
+    /** Notes what was read, chosen or found. */
+    public Finding step(String name, Worded value) {
+        return step(name, "", value, "");
     }
 
-    public Finding step(String name, String how, Quantity value, String source) {
-        return step(name, how, Text.of("{value}", value), source);
+    public Finding step(Text name, Worded value) {
+        return step(name, Text.empty(), value, Text.empty());
     }
 
-    public Finding step(String name, String how, Text value, String source) {
-        steps.add(new Step(name, how, value, source));
-        return this;
+    /** Notes a limit with where it comes from. */
+    public Finding step(String name, Worded value, Text source) {
+        return step(Text.of(name), Text.empty(), value, source);
     }
 
     /** Notes that something has not been said rather than measured. */
     public Finding step(String name, String value) {
-        return step(name, "", Text.of("{value}", value), "");
+        return step(name, "", Text.plain(value), "");
     }
 
-    /** Notes what was chosen. */
-    public Finding step(String name, Option chosen) {
-        return step(name, chosen.words());
+    public Finding step(String name, String how, Worded value, String source) {
+        steps.add(Step.of(name, how, value, source));
+        return this;
+    }
+
+    public Finding step(String name, Text how, Worded value, String source) {
+        return step(Text.plain(name), how, value, Text.plain(source));
+    }
+
+    public Finding step(Text name, Text how, Worded value, Text source) {
+        steps.add(new Step(name, how, value, source));
+        return this;
     }
 
     /** Notes the weather that it waits for. */
@@ -72,13 +82,13 @@ public final class Finding {
         if (!limits.isEmpty()) {
             Comparison made = Comparison.of(key, measured, resolution, limits, x.rules());
             comparison = Optional.of(made);
-            step(key.title(), "", Text.of("{measured}", Amount.of(key.dimension(), measured, resolution)), "");
+            step(key.title(), "", Amount.of(key.dimension(), measured, resolution), "");
             for (Comparison.Held held : made.limits()) {
                 step(
-                        "Limit, " + held.limit().authority().name(),
+                        Text.of("Limit, {authority}", held.limit().authority().name()),
                         held.deferral()
-                                .map(d -> "gives way: " + d.reason())
-                                .orElse(held.binds() ? "binds" : "another limit is stricter"),
+                                .map(d -> Text.of("gives way: {reason}", d.reason()))
+                                .orElse(Text.of(held.binds() ? "binds" : "another limit is stricter")),
                         Text.of(
                                 "{bound} {uncertain}",
                                 held.limit().bound().words(),
@@ -90,13 +100,13 @@ public final class Finding {
                                         0)),
                         held.limit().source());
             }
-            step("Margin", "room to the binding limit", Text.of("{made}", made.difference(made.margin())), "");
+            step("Margin", "room to the binding limit", made.difference(made.margin()), "");
             if (made.expanded() > 0) {
                 step(
                         "Probability of conforming",
                         "normal error about the reading",
                         Text.of(
-                                "{probabilityOfConforming} %",
+                                "{probability} %",
                                 String.format(Locale.ROOT, "%.1f", 100 * made.probabilityOfConforming())),
                         "JCGM 106");
             }

@@ -3,11 +3,11 @@ package org.undanus.core.judgement;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Value;
+import org.undanus.core.words.Text;
 
 /**
  * How far a visit came: of the lines it was to read how many were, and of how many it was said why not.
@@ -35,17 +35,18 @@ public record LinesRead(int due, int read, int notAccessible, int notLookedAt) {
     }
 
     /** In words: {@code 40 of 52 lines read, 2 not accessible, 1 not looked at, 9 open}. */
-    public String said() {
-        return Stream.of(
-                        Optional.of(read + " of " + due + (due == 1 ? " line read" : " lines read")),
-                        said(notAccessible, "not accessible"),
-                        said(notLookedAt, "not looked at"),
-                        said(open(), "open"))
+    public Text said() {
+        return Text.list(Stream.of(
+                        Optional.of(Text.counted(
+                                due, "{read} of {due} line read", "{read} of {due} lines read", read, due)),
+                        said(notAccessible, "{count} not accessible"),
+                        said(notLookedAt, "{count} not looked at"),
+                        said(open(), "{count} open"))
                 .flatMap(Optional::stream)
-                .collect(Collectors.joining(", "));
+                .toList());
     }
 
-    private static Optional<String> said(int count, String what) {
-        return count == 0 ? Optional.empty() : Optional.of(count + " " + what);
+    private static Optional<Text> said(int count, String template) {
+        return count == 0 ? Optional.empty() : Optional.of(Text.of(template, count));
     }
 }

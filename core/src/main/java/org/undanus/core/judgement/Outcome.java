@@ -87,11 +87,13 @@ public final class Outcome {
     /** The title of what presses most and what was found, for a list of many installations. */
     public Optional<Text> pressing() {
         return mostPressing()
-                .map(judgement -> Text.of(
-                        "{judgement}{judgement2}: {finding}",
-                        judgement.about().title(),
-                        judgement.subject().isEmpty() ? "" : ", " + judgement.subject(),
-                        judgement.finding()));
+                .map(judgement -> judgement.subject().isEmpty()
+                        ? Text.of("{requirement}: {finding}", judgement.about().title(), judgement.finding())
+                        : Text.of(
+                                "{requirement}, {subject}: {finding}",
+                                judgement.about().title(),
+                                judgement.subject(),
+                                judgement.finding()));
     }
 
     /** In a sentence or two. What is not shown is never called a pass. */
@@ -103,20 +105,34 @@ public final class Outcome {
         if (failing.isEmpty()) {
             return open == 0
                     ? Text.of("Everything that applies meets its limits.")
-                    : Text.of(
-                            "Nothing that was shown fails. {open} not settled or not shown yet, which is no pass.",
-                            open == 1 ? "One requirement is" : open + " requirements are");
+                    : Text.counted(
+                            open,
+                            "Nothing that was shown fails. One requirement is not settled or not shown yet, which is no pass.",
+                            "Nothing that was shown fails. {open} requirements are not settled or not shown yet, which is no pass.",
+                            open);
         }
-        long safety = failing(Severity.SAFETY);
-        Text first = Text.of(
-                "{failing} must be put right{safety}.",
-                failing.size() == 1 ? "One thing" : failing.size() + " things",
-                safety == 0 ? "" : safety == failing.size() ? ", for safety" : ", " + safety + " of them for safety");
         return open == 0
-                ? first
-                : Text.of(
-                        "{first} {open} not settled or not shown.",
-                        first,
-                        open == 1 ? "One more is" : open + " more are");
+                ? putRight()
+                : putRight()
+                        .then(Text.counted(
+                                open,
+                                "One more is not settled or not shown.",
+                                "{open} more are not settled or not shown.",
+                                open));
+    }
+
+    private Text putRight() {
+        int all = failing.size();
+        long safety = failing(Severity.SAFETY);
+        if (safety == 0) {
+            return Text.counted(all, "One thing must be put right.", "{count} things must be put right.", all);
+        }
+        return safety == all
+                ? Text.counted(
+                        all,
+                        "One thing must be put right, for safety.",
+                        "{count} things must be put right, for safety.",
+                        all)
+                : Text.of("{count} things must be put right, {safety} of them for safety.", all, safety);
     }
 }

@@ -104,17 +104,14 @@ public final class RuleChange {
     }
 
     private static Text said(List<Limit> limits) {
-        Text all = Text.of("");
-        for (Limit limit : limits) {
-            Text one = Text.of(
-                    "{authority}: {bound} {limit} ({source})",
-                    limit.authority().name(),
-                    limit.bound().words(),
-                    limit.value(),
-                    limit.source());
-            all = limits.get(0) == limit ? one : Text.of("{all}; {one}", all, one);
-        }
-        return all;
+        return Text.series(limits.stream()
+                .map(limit -> Text.of(
+                        "{authority}: {bound} {limit} ({source})",
+                        limit.authority().name(),
+                        limit.bound().words(),
+                        limit.value(),
+                        limit.source()))
+                .toList());
     }
 
     private static <T> void compare(
@@ -142,15 +139,13 @@ public final class RuleChange {
     /** Of many things those that the other has not, by their names; of one thing itself. */
     private static Text words(Object said, Object other) {
         if (said instanceof Map<?, ?> map && other instanceof Map<?, ?> others) {
-            return Text.of(
-                    "{sorted}",
-                    map.entrySet().stream()
-                            .filter(each -> !each.getValue().equals(others.get(each.getKey())))
-                            .map(each -> each.getKey() instanceof InstrumentKind kind
-                                    ? kind.title()
-                                    : each.getKey().toString())
-                            .sorted()
-                            .collect(Collectors.joining(", ")));
+            return Text.list(map.entrySet().stream()
+                    .filter(each -> !each.getValue().equals(others.get(each.getKey())))
+                    .map(each -> each.getKey() instanceof InstrumentKind kind
+                            ? kind.title()
+                            : each.getKey().toString())
+                    .sorted()
+                    .toList());
         }
         return said instanceof String word ? Text.of("{word}", word) : Text.of("another list");
     }

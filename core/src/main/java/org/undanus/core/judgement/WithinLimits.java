@@ -58,6 +58,12 @@ public final class WithinLimits implements Requirement {
     /** Holds a value against limits and says how much is lacking. */
     public static Judgement judge(
             Finding finding, LimitKey key, Uncertain value, double resolution, List<Limit> limits, String remedy) {
+        return judge(finding, key, value, resolution, limits, Text.of(remedy));
+    }
+
+    /** Holds a value against limits and says how much is lacking. */
+    public static Judgement judge(
+            Finding finding, LimitKey key, Uncertain value, double resolution, List<Limit> limits, Text remedy) {
         Optional<Comparison> held = finding.hold(key, value, resolution, limits);
         if (held.isEmpty()) {
             return finding.nobodyLimits();

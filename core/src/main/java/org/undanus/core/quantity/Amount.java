@@ -1,5 +1,6 @@
 package org.undanus.core.quantity;
 
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.words.Worded;
 import org.undanus.core.words.Wording;
 
@@ -29,5 +30,10 @@ public record Amount(Quantity quantity, double resolution, double expandedUncert
     private double usableResolution() {
         // a tape's digits say less than its eighths and millimetres; a gauge's hundredths say more
         return quantity.dimension() == Dimension.LENGTH && resolution >= FINE_LENGTH ? 0 : resolution;
+    }
+
+    @Override
+    public String toString() {
+        return in(UnitSystem.SI);
     }
 }

@@ -3,6 +3,7 @@ package org.undanus.core.quantity;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
+import org.undanus.core.words.Text;
 
 /** The kinds of quantity Undanus reads. Each has one SI unit and one value type. */
 public enum Dimension {
@@ -65,9 +66,8 @@ public enum Dimension {
     }
 
     /** What a person might type for it, for sentences: "118 psig or 8.1 barg". */
-    public String example() {
-        int last = examples.size() - 1;
-        return last == 0 ? examples.get(0) : String.join(", ", examples.subList(0, last)) + " or " + examples.get(last);
+    public Text example() {
+        return Text.any(examples);
     }
 
     /** The smallest value there can be in nature, SI. A gauge shows no less than a full vacuum under the highest air. */

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.function.DoublePredicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.undanus.core.words.Text;
 
 /**
  * Reads quantities as people write them on site: {@code 3' 4-1/2"}, {@code 1,03 m}, {@code 118 psig}, {@code 75F},
@@ -110,19 +111,22 @@ public final class FieldNotation {
      */
     public static Understood parse(String typed, Dimension dimension, DoublePredicate usual, List<String> units) {
         if (typed == null || typed.isBlank()) {
-            throw new FieldNotationException("Nothing is written here. Write " + dimension.example() + ".", 0);
+            throw new FieldNotationException(
+                    Text.of("Nothing is written here. Write {example}.", dimension.example()), 0);
         }
         if (typed.length() > LONGEST) {
             throw new FieldNotationException(
-                    "This is longer than a reading can be (" + LONGEST + " characters). Write " + dimension.example()
-                            + ".",
+                    Text.of(
+                            "This is longer than a reading can be ({longest} characters). Write {example}.",
+                            LONGEST,
+                            dimension.example()),
                     LONGEST);
         }
         try {
             return single(typed, dimension, usual, units);
         } catch (FieldNotationException e) {
             throw new FieldNotationException(
-                    e.getMessage(),
+                    e.said(),
                     e.position(),
                     e.choices().stream()
                             .filter(choice -> readable(choice, dimension, usual, units))
@@ -165,7 +169,7 @@ public final class FieldNotation {
         Understood read = notation.read();
         if (read.value.si() < dimension.lowest()) {
             throw new FieldNotationException(
-                    "\"" + typed.strip() + "\" cannot be: it is under " + dimension.floor() + ".",
+                    Text.of("\"{typed}\" cannot be: it is under {floor}.", typed.strip(), dimension.floor()),
                     notation.folded.origin(0));
         }
         return read;
@@ -220,7 +224,11 @@ public final class FieldNotation {
             String hours = first + " h " + second + " min";
             String minutes = first + " min " + second + " s";
             throw new FieldNotationException(
-                    "\"" + clock.group() + "\" could be hours or minutes. Write " + hours + " or " + minutes + ".",
+                    Text.of(
+                            "\"{group}\" could be hours or minutes. Write {hours} or {minutes}.",
+                            clock.group(),
+                            hours,
+                            minutes),
                     folded.origin(position),
                     List.of(hours, minutes));
         }
@@ -266,8 +274,11 @@ public final class FieldNotation {
         for (Amount other : said) {
             if (!agree(said.get(0), other)) {
                 throw new FieldNotationException(
-                        "Two amounts that differ, " + written(said.get(0)) + " and " + written(other)
-                                + ": which one? Write " + dimension.example() + ".",
+                        Text.of(
+                                "Two amounts that differ, {said} and {other}: which one? Write {example}.",
+                                written(said.get(0)),
+                                written(other),
+                                dimension.example()),
                         folded.origin(other.start),
                         List.of(written(said.get(0)), written(other)));
             }
@@ -363,7 +374,11 @@ public final class FieldNotation {
         String whole = digits.replace(".", "");
         String rest = text.substring(number.end());
         throw new FieldNotationException(
-                "\"" + number.written() + "\" could be read two ways. Write " + apart + " or " + whole + ".",
+                Text.of(
+                        "\"{number}\" could be read two ways. Write {apart} or {whole}.",
+                        number.written(),
+                        apart,
+                        whole),
                 folded.origin(number.start()),
                 List.of(apart + rest, whole + rest));
     }
@@ -399,35 +414,43 @@ public final class FieldNotation {
         if (dimension == Dimension.TEMPERATURE && scaleless.matches()) {
             return which("Degrees of which scale?", number, "°F", "°C");
         }
-        String place = "\" at character " + (folded.origin(position) + 1) + " is ";
+        int place = folded.origin(position) + 1;
         return FieldUnit.anyAt(text, position)
                 .map(foreign -> refused(
-                        "\"" + foreign.text() + place + foreignKind(foreign.text(), foreign.unit())
-                                + "; this line expects " + dimension.named() + ", for example " + dimension.example()
-                                + ".",
+                        Text.of(
+                                "\"{written}\" at character {place} is {kind}; this line expects {expected}, for example {example}.",
+                                foreign.text(),
+                                place,
+                                foreignKind(foreign.text(), foreign.unit()),
+                                dimension.named(),
+                                dimension.example()),
                         position))
                 .orElseGet(() -> refused(
-                        "\"" + text.substring(position).strip() + place + "not a unit known for " + dimension.named()
-                                + ". Known: " + FieldUnit.known(dimension) + ".",
+                        Text.of(
+                                "\"{written}\" at character {place} is not a unit known for {expected}. Known: {units}.",
+                                text.substring(position).strip(),
+                                place,
+                                dimension.named(),
+                                FieldUnit.known(dimension)),
                         position));
     }
 
     private FieldNotationException which(String question, WrittenNumber number, String one, String other) {
         List<String> choices = List.of(number.written() + " " + one, number.written() + " " + other);
         return new FieldNotationException(
-                question + " Write " + choices.get(0) + " or " + choices.get(1) + ".",
+                Text.of("{question} Write {one} or {other}.", question, choices.get(0), choices.get(1)),
                 folded.origin(position),
                 choices);
     }
 
     /** A bare psi or bar is a fault only where absolute pressure is asked for; say so rather than "a gauge pressure". */
-    private String foreignKind(String written, FieldUnit other) {
+    private Text foreignKind(String written, FieldUnit other) {
         boolean undecided = dimension == Dimension.ABSOLUTE_PRESSURE
                 && other.dimension() == Dimension.GAUGE_PRESSURE
                 && !written.equalsIgnoreCase(other.symbol());
         return undecided
-                ? "a pressure of unsaid kind (add \"a\" for absolute)"
-                : "a unit of " + other.dimension().named();
+                ? Text.of("a pressure of unsaid kind (add \"a\" for absolute)")
+                : Text.of("a unit of {quantity}", other.dimension().named());
     }
 
     /** Only where one unit is ever meant may it be left out: {@code 27.4} for a current, {@code 7' 3} for inches. */
@@ -447,10 +470,10 @@ public final class FieldNotation {
                 .map(symbol -> FieldUnit.of(dimension, symbol))
                 .orElseThrow(() -> larger == null
                         ? new FieldNotationException(
-                                "The unit is missing. Write " + dimension.example() + ".",
+                                Text.of("The unit is missing. Write {example}.", dimension.example()),
                                 folded.origin(position),
                                 withUsualUnits(number))
-                        : refused("The unit is missing. Write " + dimension.example() + ".", position));
+                        : refused(Text.of("The unit is missing. Write {example}.", dimension.example()), position));
     }
 
     /** A number without its unit, in each of the usual ones; in those that give something usual, where any does. */
@@ -470,6 +493,10 @@ public final class FieldNotation {
     }
 
     private FieldNotationException refused(String message, int at) {
+        return refused(Text.of(message), at);
+    }
+
+    private FieldNotationException refused(Text message, int at) {
         return new FieldNotationException(message, folded.origin(at));
     }
 

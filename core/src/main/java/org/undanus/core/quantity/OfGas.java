@@ -1,5 +1,6 @@
 package org.undanus.core.quantity;
 
+import org.undanus.core.words.UnitSystem;
 import org.undanus.core.words.Worded;
 import org.undanus.core.words.Wording;
 
@@ -8,5 +9,10 @@ public record OfGas(double pascals) implements Worded {
     @Override
     public String in(Wording wording) {
         return QuantityFormat.of(wording.units()).formatOfGas(pascals);
+    }
+
+    @Override
+    public String toString() {
+        return in(UnitSystem.SI);
     }
 }

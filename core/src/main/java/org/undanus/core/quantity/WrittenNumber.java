@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.undanus.core.words.Text;
 
 /**
  * A number as it stands in a text: {@code 40.5}, {@code 1,03}, {@code 18-1/2}, {@code -2}, {@code 1.5e3}.
@@ -54,16 +55,21 @@ record WrittenNumber(
         if (thousands.lookingAt()) {
             String plain = thousands.group().replace("'", "");
             throw new FieldNotationException(
-                    "\"" + thousands.group() + "\" could be read two ways. Write " + plain + " or "
-                            + thousands.group().replace("'", " ft ") + ".",
+                    Text.of(
+                            "\"{group}\" could be read two ways. Write {plain} or {replace}.",
+                            thousands.group(),
+                            plain,
+                            thousands.group().replace("'", " ft ")),
                     folded.origin(start),
                     List.of(plain + text.substring(thousands.end())));
         }
         Matcher found = NUMBER.matcher(text).region(start, text.length());
         if (!found.lookingAt()) {
             throw new FieldNotationException(
-                    "A number is expected at character " + (folded.origin(start) + 1) + ". Write " + dimension.example()
-                            + ".",
+                    Text.of(
+                            "A number is expected at character {origin}. Write {example}.",
+                            (folded.origin(start) + 1),
+                            dimension.example()),
                     folded.origin(start));
         }
         WrittenNumber number =
@@ -135,8 +141,12 @@ record WrittenNumber(
                             .stripTrailingZeros()
                             .toPlainString();
                     return new FieldNotationException(
-                            "\"" + digits + "/" + bottom + "\" could be read two ways. Write " + apart + " or "
-                                    + divided + ".",
+                            Text.of(
+                                    "\"{digits}/{bottom}\" could be read two ways. Write {apart} or {divided}.",
+                                    digits,
+                                    bottom,
+                                    apart,
+                                    divided),
                             start,
                             List.of(apart + rest, divided + rest));
                 }
@@ -147,7 +157,7 @@ record WrittenNumber(
 
     private static FieldNotationException twoValues(String one, String other, int position, String rest) {
         return new FieldNotationException(
-                "Two values, " + one + " and " + other + ": which one? Write one of them.",
+                Text.of("Two values, {one} and {other}: which one? Write one of them.", one, other),
                 position,
                 List.of(one + rest, other + rest));
     }
@@ -161,8 +171,12 @@ record WrittenNumber(
             String rest = text.substring(another.end());
             if (parted) {
                 throw new FieldNotationException(
-                        "\"" + number.written + " " + another.group(2) + "\" could be one number or two. Write "
-                                + number.written + another.group(2) + " or one of them.",
+                        Text.of(
+                                "\"{written} {group}\" could be one number or two. Write {written2}{group2} or one of them.",
+                                number.written,
+                                another.group(2),
+                                number.written,
+                                another.group(2)),
                         folded.origin(number.start),
                         List.of(number.written + another.group(2) + rest));
             }

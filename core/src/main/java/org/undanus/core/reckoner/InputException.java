@@ -1,13 +1,20 @@
 package org.undanus.core.reckoner;
 
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
+
 /** Something typed that a computation cannot take. */
-public final class InputException extends IllegalArgumentException {
+public final class InputException extends RefusedException {
     private static final long serialVersionUID = 1L;
 
     private final String input;
 
-    public InputException(String input, String sentence) {
-        super(sentence);
+    public InputException(String input, String said) {
+        this(input, Text.of(said));
+    }
+
+    public InputException(String input, Text said) {
+        super(said);
         this.input = input;
     }
 

@@ -120,7 +120,7 @@ final class LineReckoner {
                             typed.positive("h"));
                     return List.of(
                             step("Bare tube", "", Temperature.ofKelvin(typed.si("inside"))),
-                            new Step(
+                            Step.of(
                                     "Insulation to ask for",
                                     "the surface as warm as the dew point",
                                     Text.of("{needed}", new AtLeast(Length.ofMetres(needed))),
@@ -141,7 +141,7 @@ final class LineReckoner {
                             .orElseThrow(
                                     () -> new InputException("tube", "Tube of this size is not flared by the table."));
                     return List.of(
-                            new Step(
+                            Step.of(
                                     "Diameter of the flare",
                                     "",
                                     Text.of(
@@ -149,7 +149,7 @@ final class LineReckoner {
                                             new Amount(Length.ofMetres(flare.leastDiameter()), 1e-4, 0),
                                             new Amount(Length.ofMetres(flare.mostDiameter()), 1e-4, 0)),
                                     Tube.FLARES_SOURCE),
-                            new Step(
+                            Step.of(
                                     "Torque of the nut",
                                     "",
                                     Text.of(
@@ -241,7 +241,7 @@ final class LineReckoner {
                             ((Temperature) typed.quantity("temperature")).celsius(),
                             typed.si("cos"));
                     return List.of(
-                            new Step(
+                            Step.of(
                                     "Voltage lost",
                                     "b·(ρ·L/S·cos φ + λ·L·sin φ)·I",
                                     Text.of("{drop}", new Amount(Voltage.ofVolts(drop), 0.01, 0)),

@@ -100,7 +100,7 @@ final class PressureReckoner {
                     double leak = hold.smallestLeak(typed.positive("volume"));
                     Refrigerant r = Refrigerant.shipped("R410A").orElseThrow();
                     return List.of(
-                            new Step(
+                            Step.of(
                                     "Change that would have shown",
                                     "U(Δp), steady temperature",
                                     Text.of(
@@ -108,7 +108,7 @@ final class PressureReckoner {
                                             new OfGas(hold.change().expanded())),
                                     ""),
                             step("Smallest leak", "V·U(Δp)/Δt", Leak.ofPascalCubicMetresPerSecond(leak)),
-                            new Step(
+                            Step.of(
                                     "As R410A at 25 °C, lost in a year",
                                     "q·M/(RT)",
                                     Text.of(

@@ -64,7 +64,7 @@ public final class Reckoner {
     }
 
     static Step step(String name, String how, Quantity value) {
-        return new Step(name, how, Text.of("{value}", value), "");
+        return Step.of(name, how, value, "");
     }
 
     private static Computation capacity() {
@@ -185,7 +185,11 @@ public final class Reckoner {
                                 double level = SoundSpread.at(levels.get(i), typed.positive("at"), distances.get(i))
                                         + typed.si("walls") * typed.si("wall");
                                 there.add(level);
-                                steps.add(step("Unit " + (i + 1), "spread and walls", SoundLevel.ofDecibels(level)));
+                                steps.add(new Step(
+                                        Text.of("Unit {number}", i + 1),
+                                        Text.of("spread and walls"),
+                                        SoundLevel.ofDecibels(level),
+                                        Text.empty()));
                             }
                             steps.add(step("Together", "energy sum", SoundLevel.ofDecibels(SoundSpread.sum(there))));
                             return steps;
@@ -263,7 +267,7 @@ public final class Reckoner {
                                     },
                                     typed.positive("opening-width"),
                                     typed.positive("opening-height"));
-                            return List.of(new Step(
+                            return List.of(Step.of(
                                     spare >= 0 ? "It goes through" : "It does not go through",
                                     "straight or turned in the plane of the opening",
                                     Text.of(
@@ -353,7 +357,7 @@ public final class Reckoner {
                             double left = typed.si("available") - needed;
                             return List.of(
                                     step("Fall needed", "length × slope", Length.ofMetres(needed)),
-                                    new Step(
+                                    Step.of(
                                             left >= 0 ? "It can fall" : "It cannot fall",
                                             "height there is − fall needed",
                                             Text.of(

@@ -7,6 +7,7 @@ import java.util.Map;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Quantity;
+import org.undanus.core.words.Text;
 
 /** What was typed for a computation's inputs, understood. */
 final class Typed {
@@ -25,7 +26,7 @@ final class Typed {
         for (Input input : inputs) {
             String text = typed.getOrDefault(input.id(), "").strip();
             if (text.isEmpty()) {
-                throw new InputException(input.id(), input.title() + " is empty.");
+                throw new InputException(input.id(), Text.of("{input} is empty.", input.title()));
             }
             if (input.dimension().isPresent()) {
                 quantities.put(input.id(), figures(input, text));
@@ -33,7 +34,7 @@ final class Typed {
                 choices.put(input.id(), text);
             } else {
                 throw new InputException(
-                        input.id(), "\"" + text + "\" is not one of " + String.join(", ", input.options()) + ".");
+                        input.id(), Text.of("\"{text}\" is not one of {options}.", text, Text.list(input.options())));
             }
         }
         return new Typed(quantities, choices);
@@ -46,7 +47,7 @@ final class Typed {
                 figures.add(FieldNotation.parse(part.strip(), input.dimension().orElseThrow())
                         .value());
             } catch (FieldNotationException e) {
-                throw new InputException(input.id(), e.getMessage());
+                throw new InputException(input.id(), e.said());
             }
         }
         return figures;

@@ -2,13 +2,14 @@ package org.undanus.core.rules;
 
 import java.util.Objects;
 import org.undanus.core.quantity.Quantity;
+import org.undanus.core.words.Text;
 
 /**
  * One authority's word on one measurable thing.
  *
  * @param standardUncertainty of the value, SI: 0 for a figure that is written down, more for one computed from measured things
  */
-public record Limit(Authority authority, Bound bound, Quantity value, String source, double standardUncertainty) {
+public record Limit(Authority authority, Bound bound, Quantity value, Text source, double standardUncertainty) {
     public Limit {
         Objects.requireNonNull(authority);
         Objects.requireNonNull(bound);
@@ -20,6 +21,10 @@ public record Limit(Authority authority, Bound bound, Quantity value, String sou
     }
 
     public Limit(Authority authority, Bound bound, Quantity value, String source) {
+        this(authority, bound, value, Text.plain(source), 0);
+    }
+
+    public Limit(Authority authority, Bound bound, Quantity value, Text source) {
         this(authority, bound, value, source, 0);
     }
 

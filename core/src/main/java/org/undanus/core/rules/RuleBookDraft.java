@@ -9,6 +9,7 @@ import org.snakeyaml.engine.v2.api.Dump;
 import org.snakeyaml.engine.v2.api.DumpSettings;
 import org.snakeyaml.engine.v2.api.Load;
 import org.snakeyaml.engine.v2.api.LoadSettings;
+import org.undanus.core.words.RefusedException;
 
 /**
  * The text of a rule book's next version, made from single changes. Whether its values can be read is for {@link RuleBookReader} to
@@ -65,7 +66,7 @@ public final class RuleBookDraft {
 
     private static void requireSource(String source, String what) {
         if (source.isBlank()) {
-            throw new IllegalArgumentException("Say where the new value of " + what + " comes from.");
+            throw new RefusedException("Say where the new value of {what} comes from.", what);
         }
     }
 
@@ -123,8 +124,9 @@ public final class RuleBookDraft {
                 .anyMatch(limit -> limit.authority().id().equals(change.by()) && limit.bound() != change.bound());
         boolean here = own.stream().anyMatch(entry -> change.by().equals(entry.get("by")));
         if (otherSide && !here) {
-            throw new IllegalArgumentException("The book this one extends sets both sides of " + change.key()
-                    + " by the same authority. Write both in the text of the book.");
+            throw new RefusedException(
+                    "The book this one extends sets both sides of {change} by the same authority. Write both in the text of the book.",
+                    change.key());
         }
     }
 }

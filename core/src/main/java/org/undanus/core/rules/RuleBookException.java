@@ -2,6 +2,7 @@ package org.undanus.core.rules;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import org.undanus.core.words.Text;
 
 /** A rule book cannot be read; every problem found is listed with its line and key. */
 public final class RuleBookException extends IllegalArgumentException {
@@ -11,7 +12,7 @@ public final class RuleBookException extends IllegalArgumentException {
      * @param line counted from 1
      * @param key where in the book, for example {@code limits.siting.outdoor-clearance.front[0].at-least}
      */
-    public record Problem(int line, String key, String message) {
+    public record Problem(int line, String key, Text message) {
         @Override
         public String toString() {
             return "line " + line + (key.isEmpty() ? "" : ", " + key) + ": " + message;

@@ -23,6 +23,8 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Quantity;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 
 /**
@@ -106,12 +108,12 @@ public final class RuleBookReader {
         List<String> needed = sections.containsKey("extends") ? NEEDED_TO_EXTEND : NEEDED;
         for (String section : needed) {
             if (!sections.containsKey(section)) {
-                root.problem("The section \"" + section + "\" is missing.");
+                root.problem(Text.of("The section \"{section}\" is missing.", section));
             }
         }
         text(sections, "format").ifPresent(format -> {
             if (!format.equals(FORMAT)) {
-                sections.get("format").problem("This reads " + FORMAT + ", not " + format + ".");
+                sections.get("format").problem(Text.of("This reads {format}, not {format2}.", FORMAT, format));
             }
         });
         String id = text(sections, "id").orElse("");
@@ -175,9 +177,9 @@ public final class RuleBookReader {
         RuleBook.Reference reference = new RuleBook.Reference(id.get(), version);
         Optional<RuleBook> base = library.find(reference);
         if (base.isEmpty()) {
-            tree.problem("There is no rule book " + reference + " here. Add it first.");
+            tree.problem(Text.of("There is no rule book {reference} here. Add it first.", reference));
         } else if (base.get().layers().size() >= MOST_LAYERS) {
-            tree.problem("A rule book stands on " + (MOST_LAYERS - 1) + " others at most.");
+            tree.problem(Text.of("A rule book stands on {mostLayers} others at most.", (MOST_LAYERS - 1)));
         }
         return base;
     }
@@ -201,13 +203,16 @@ public final class RuleBookReader {
     }
 
     private void requireComplete(YamlTree root, RuleBook book) {
-        Map<String, String> asked = new TreeMap<>();
+        Map<String, Object> asked = new TreeMap<>();
         vocabulary.settings().values().stream()
                 .filter(setting -> setting.needed() && (book.base().isPresent() || !setting.local()))
                 .forEach(setting -> asked.put(
                         setting.id(),
-                        setting.id() + " (" + setting.title() + ", as "
-                                + setting.dimension().example() + ")"));
+                        Text.of(
+                                "{id} ({setting}, as {example})",
+                                setting.id(),
+                                setting.title(),
+                                setting.dimension().example())));
         missing(root, "settings", asked, book.settings().keySet());
         missing(
                 root,
@@ -226,8 +231,9 @@ public final class RuleBookReader {
                 book.tables().keySet());
         for (Authority.Kind kind : List.of(Authority.Kind.MAKER, Authority.Kind.CODE)) {
             if (authorities.values().stream().filter(a -> a.kind() == kind).count() != 1) {
-                root.problem("Exactly one authority of kind " + kind.key()
-                        + " is needed: limits that follow from plates or code speak as it.");
+                root.problem(Text.of(
+                        "Exactly one authority of kind {kind} is needed: limits that follow from plates or code speak as it.",
+                        kind.key()));
             }
         }
     }
@@ -237,13 +243,14 @@ public final class RuleBookReader {
     }
 
     /** Says all that a section lacks at once; what stands there and could not be read has its own problem. */
-    private void missing(YamlTree root, String section, Map<String, String> needed, Set<String> given) {
-        Map<String, String> lacking = new TreeMap<>(needed);
+    private void missing(YamlTree root, String section, Map<String, ?> needed, Set<String> given) {
+        Map<String, Object> lacking = new TreeMap<>(needed);
         lacking.keySet().removeAll(given);
         lacking.keySet().removeIf(id -> problems.stream()
                 .anyMatch(problem -> problem.key().startsWith(section + "." + id)));
         if (!lacking.isEmpty()) {
-            root.problem("The section \"" + section + "\" lacks " + String.join(", ", lacking.values()) + ".");
+            root.problem(Text.of(
+                    "The section \"{section}\" lacks {values}.", section, Text.list(List.copyOf(lacking.values()))));
         }
     }
 
@@ -253,7 +260,7 @@ public final class RuleBookReader {
             Authority.Kind kind = choice(fields, "kind", Authority.Kind.values(), Authority.Kind::key, null);
             Optional<String> name = required(tree, fields, "name");
             if (authorities.containsKey(id)) {
-                tree.problem("The book this one extends names the authority \"" + id + "\" already.");
+                tree.problem(Text.of("The book this one extends names the authority \"{id}\" already.", id));
             } else if (kind == null) {
                 tree.problem("An authority needs a kind: code, maker, programme or practice.");
             } else if (name.isPresent()) {
@@ -371,7 +378,7 @@ public final class RuleBookReader {
         Map<String, Grade> grades = new LinkedHashMap<>();
         section(sections, "minimum-grades").forEach((id, tree) -> {
             if (!vocabulary.gradeable().contains(id)) {
-                tree.problem("\"" + id + "\" is neither a station nor a requirement.");
+                tree.problem(Text.of("\"{id}\" is neither a station nor a requirement.", id));
             }
             tree.text()
                     .flatMap(word -> oneOf(
@@ -447,7 +454,7 @@ public final class RuleBookReader {
                     if (known.contains(word)) {
                         words.add(word);
                     } else if (complete) {
-                        item.problem("\"" + word + "\" is no " + what + ".");
+                        item.problem(Text.of("\"{word}\" is no {what}.", word, what));
                     }
                 });
             }
@@ -473,13 +480,14 @@ public final class RuleBookReader {
             if (complete
                     && dimension.usualUnits().size() > 1
                     && BARE.matcher(text).matches()) {
-                tree.problem("\"" + text + "\" lacks its unit: " + String.join(", ", dimension.usualUnits()) + ".");
+                tree.problem(
+                        Text.of("\"{text}\" lacks its unit: {usualUnits}.", text, Text.list(dimension.usualUnits())));
                 return Optional.empty();
             }
             try {
                 return Optional.of(FieldNotation.parse(text, dimension).value());
             } catch (FieldNotationException e) {
-                tree.problem(e.getMessage());
+                tree.problem(RefusedException.said(e));
                 return Optional.empty();
             }
         });
@@ -491,7 +499,7 @@ public final class RuleBookReader {
 
     private Optional<String> required(YamlTree owner, Map<String, YamlTree> fields, String name) {
         if (!fields.containsKey(name)) {
-            owner.problem("\"" + name + "\" is missing here.");
+            owner.problem(Text.of("\"{name}\" is missing here.", name));
         }
         return text(fields, name);
     }
@@ -517,15 +525,18 @@ public final class RuleBookReader {
         if (known.contains(word)) {
             return Optional.of(word);
         }
-        tree.problem("\"" + word + "\" is not one of " + String.join(", ", known) + ".");
+        tree.problem(Text.of("\"{word}\" is not one of {known}.", word, Text.list(known)));
         return Optional.empty();
     }
 
     private <T> Optional<T> known(YamlTree tree, Map<String, T> words, String id, String kind) {
         Optional<T> found = Optional.ofNullable(words.get(id));
         if (found.isEmpty() && complete) {
-            tree.problem("No " + kind + " is called \"" + id + "\". Known: "
-                    + String.join(", ", words.keySet().stream().sorted().toList()) + ".");
+            tree.problem(Text.of(
+                    "No {kind} is called \"{id}\". Known: {sorted}.",
+                    kind,
+                    id,
+                    Text.list(words.keySet().stream().sorted().toList())));
         }
         return found;
     }

@@ -19,6 +19,7 @@ import org.snakeyaml.engine.v2.nodes.Node;
 import org.snakeyaml.engine.v2.nodes.NodeTuple;
 import org.snakeyaml.engine.v2.nodes.ScalarNode;
 import org.snakeyaml.engine.v2.nodes.SequenceNode;
+import org.undanus.core.words.Text;
 
 /** A YAML document whose every value knows its line and key. Problems are gathered, not thrown one by one. */
 final class YamlTree {
@@ -50,9 +51,9 @@ final class YamlTree {
             return new YamlTree(root, "", problems);
         } catch (MarkedYamlEngineException e) {
             int line = e.getProblemMark().map(mark -> mark.getLine() + 1).orElse(1);
-            throw single(line, "This is not well-formed YAML: " + e.getProblem());
+            throw single(line, Text.of("This is not well-formed YAML: {problem}", e.getProblem()));
         } catch (YamlEngineException e) {
-            throw single(1, "This cannot be read as YAML: " + e.getMessage());
+            throw single(1, Text.of("This cannot be read as YAML: {message}", e.getMessage()));
         }
     }
 
@@ -68,16 +69,24 @@ final class YamlTree {
             if (depth > DEEPEST) {
                 throw single(
                         event.getStartMark().map(mark -> mark.getLine() + 1).orElse(1),
-                        "A rule book is at most " + DEEPEST + " levels deep.");
+                        Text.of("A rule book is at most {deepest} levels deep.", DEEPEST));
             }
         }
     }
 
     private static RuleBookException single(int line, String message) {
+        return single(line, Text.of(message));
+    }
+
+    private static RuleBookException single(int line, Text message) {
         return new RuleBookException(List.of(new RuleBookException.Problem(line, "", message)));
     }
 
     void problem(String message) {
+        problem(Text.of(message));
+    }
+
+    void problem(Text message) {
         int line = node.getStartMark().map(mark -> mark.getLine() + 1).orElse(1);
         problems.add(new RuleBookException.Problem(line, key, message));
     }
@@ -105,8 +114,10 @@ final class YamlTree {
         Map<String, YamlTree> entries = entries();
         entries.forEach((name, value) -> {
             if (!known.contains(name)) {
-                value.problem("Unknown key \"" + name + "\". Known here: "
-                        + String.join(", ", known.stream().sorted().toList()) + ".");
+                value.problem(Text.of(
+                        "Unknown key \"{name}\". Known here: {sorted}.",
+                        name,
+                        Text.list(known.stream().sorted().toList())));
             }
         });
         return entries;

@@ -3,6 +3,7 @@ package org.undanus.core.simulated;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import org.undanus.core.words.RefusedException;
 
 /**
  * A test that is acted out on a virtual line set, from its beginning to its end.
@@ -53,8 +54,8 @@ public record Act(Kind kind, VirtualLineSet.Making making, VirtualGauge gauge, d
         boolean leaks = name.equals("leak") || name.equals("both");
         boolean wet = name.equals("moist") || name.equals("both");
         if (!NAMES.contains(name)) {
-            throw new IllegalArgumentException(
-                    "There is no act \"" + name + "\". There are " + String.join(", ", NAMES) + ".");
+            throw new RefusedException(
+                    "There is no act \"{name}\". There are {names}.", name, String.join(", ", NAMES));
         }
         VirtualLineSet.Making making = new VirtualLineSet.Making(
                 1.6e-3,

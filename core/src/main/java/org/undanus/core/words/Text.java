@@ -50,6 +50,11 @@ public record Text(String template, String many, long count, List<Object> argume
         return template.isEmpty();
     }
 
+    /** Whether it is one or more whole sentences. */
+    public boolean whole() {
+        return template.endsWith(".");
+    }
+
     /** One after the other, with commas; empty for none. */
     public static Text list(List<?> items) {
         return folded(items, (first, other) -> of("{first}, {other}", first, other));
@@ -93,9 +98,32 @@ public record Text(String template, String many, long count, List<Object> argume
         return last < 1 ? list(items) : two.apply(list(items.subList(0, last)), items.get(last));
     }
 
-    /** A word or phrase as it begins a sentence. */
-    public static String capital(String words) {
-        return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    /** A phrase or sentence as it begins another. */
+    public static Worded capital(Object said) {
+        return new Cased(said, true);
+    }
+
+    /** A title as it stands within a sentence; abbreviations stay as they are. */
+    public static Worded lowered(Object title) {
+        return new Cased(title, false);
+    }
+
+    private record Cased(Object said, boolean capital) implements Worded {
+        @Override
+        public String in(Wording wording) {
+            String words = print(said, wording);
+            boolean abbreviated = words.length() < 2 || !Character.isLowerCase(words.charAt(1));
+            if (words.isEmpty() || !capital && abbreviated) {
+                return words;
+            }
+            char first = words.charAt(0);
+            return (capital ? Character.toUpperCase(first) : Character.toLowerCase(first)) + words.substring(1);
+        }
+
+        @Override
+        public String toString() {
+            return in(UnitSystem.SI);
+        }
     }
 
     @Override

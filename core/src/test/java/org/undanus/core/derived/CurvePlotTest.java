@@ -25,7 +25,7 @@ class CurvePlotTest {
     }
 
     private static Drawing plot(CurvePlot.Scale scale, Dimension dimension, double lasting, double least, double most) {
-        return new CurvePlot("", scale, dimension, 0, lasting, least, most).spoken(Text.of(""));
+        return new CurvePlot(Text.empty(), scale, dimension, 0, lasting, least, most).spoken(Text.of(""));
     }
 
     @Test
@@ -58,7 +58,8 @@ class CurvePlotTest {
             seconds[i] = i < 50 ? i : i + 60;
             values[i] = 20 + i % 3;
         }
-        Drawing drawing = new CurvePlot("", CurvePlot.Scale.LINEAR, Dimension.ABSOLUTE_PRESSURE, 0, 160, 10, 30)
+        Drawing drawing = new CurvePlot(
+                        Text.empty(), CurvePlot.Scale.LINEAR, Dimension.ABSOLUTE_PRESSURE, 0, 160, 10, 30)
                 .curve(Outline.of(Instant.EPOCH, seconds, values), 0)
                 .spoken(Text.of(""));
         assertThat(Sheet.of(drawing, 700, 220, UnitSystem.SI).pieces())
@@ -70,7 +71,7 @@ class CurvePlotTest {
     @Test
     void aComputedCourseEndsWhereItLeavesTheChart() {
         Drawing drawing = new CurvePlot(
-                        "", CurvePlot.Scale.LOGARITHMIC, Dimension.ABSOLUTE_PRESSURE, 0, 100, 50, 10_000)
+                        Text.empty(), CurvePlot.Scale.LOGARITHMIC, Dimension.ABSOLUTE_PRESSURE, 0, 100, 50, 10_000)
                 .course(new double[] {0, 20, 40, 60}, new double[] {10_000, 500, 100, 5}, Text.of("expected"))
                 .spoken(Text.of(""));
         assertThat(Sheet.of(drawing, 700, 220, UnitSystem.SI).pieces())
@@ -89,7 +90,8 @@ class CurvePlotTest {
             values[i] = i == 777 ? 90 : i < 1000 ? 20 : 50;
         }
         Outline outline = Outline.of(Instant.EPOCH, seconds, values);
-        Drawing drawing = new CurvePlot("", CurvePlot.Scale.LINEAR, Dimension.ABSOLUTE_PRESSURE, 0, 2000, 20, 90)
+        Drawing drawing = new CurvePlot(
+                        Text.empty(), CurvePlot.Scale.LINEAR, Dimension.ABSOLUTE_PRESSURE, 0, 2000, 20, 90)
                 .curve(outline, 0)
                 .level(48, Text.of("asked"), Standing.of(new PointKey("a.b", "system")))
                 .spoken(Text.of(""));

@@ -52,7 +52,7 @@ class SpokenRunTest {
                         "outdoor-clearance-right@outdoor=14 1/2 in");
         assertThat(heard.left()).singleElement().satisfies(left -> {
             assertThat(left.words()).isEqualTo("above clear");
-            assertThat(left.why()).startsWith("Clearance, above: ");
+            assertThat(left.why().toString()).startsWith("Clearance, above: ");
         });
     }
 
@@ -109,8 +109,9 @@ class SpokenRunTest {
         SpokenRun.Heard heard = hear(said);
 
         assertThat(heard.placed()).isEmpty();
-        assertThat(heard.left()).singleElement().satisfies(left -> assertThat(left.why())
-                .contains(reason));
+        assertThat(heard.left())
+                .singleElement()
+                .satisfies(left -> assertThat(left.why().toString()).contains(reason));
     }
 
     @ParameterizedTest
@@ -143,7 +144,7 @@ class SpokenRunTest {
     void what_is_not_certain_is_given_back(String said, String words, String why) {
         assertThat(hear(said).left()).anySatisfy(left -> {
             assertThat(left.words()).isEqualTo(words);
-            assertThat(left.why()).contains(why);
+            assertThat(left.why().toString()).contains(why);
         });
     }
 
@@ -187,7 +188,8 @@ class SpokenRunTest {
 
         SpokenRun.Heard heard = SpokenRun.hear("return 24 C; indoor unit 2 return 25 C", two, "", NOTHING_HELD);
 
-        assertThat(heard.left()).singleElement().satisfies(left -> assertThat(left.why())
+        assertThat(heard.left()).singleElement().satisfies(left -> assertThat(
+                        left.why().toString())
                 .isEqualTo("This could be Return air, dry bulb of Indoor unit 1 or"
                         + " Return air, dry bulb of Indoor unit 2."));
         assertThat(heard.placed()).extracting(one -> one.line().component()).containsExactly("b");

@@ -48,7 +48,7 @@ class EnthalpyTest {
     @Test
     void outsideItsTableItNamesItsRange() {
         assertThatThrownBy(() -> of("R22").liquid(Temperature.ofCelsius(-41), 0))
-                .hasMessageContaining("R22 is described from -40 to");
+                .hasMessageContaining("R22 is described from -40 °C to");
         assertThatThrownBy(() -> of("R22").vapour(Temperature.ofCelsius(95), 0))
                 .isInstanceOf(IllegalArgumentException.class);
     }

@@ -52,9 +52,9 @@ class SaturationTest {
     @Test
     void outsideTheTableTheRangeIsNamed() {
         assertThatThrownBy(() -> of("R410A").bubble(Temperature.ofCelsius(90)))
-                .hasMessageContaining("R410A is described from -40 to");
+                .hasMessageContaining("R410A is described from -40 °C to");
         assertThatThrownBy(() -> of("R410A").dewTemperature(AbsolutePressure.ofPascals(1e3)))
-                .hasMessageContaining("kPa absolute, not at 1.0 kPa");
+                .hasMessageContaining("kPa abs, not at 1000 Pa");
     }
 
     /**

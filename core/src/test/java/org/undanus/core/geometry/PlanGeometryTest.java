@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.SitePlan;
+import org.undanus.core.words.Text;
 
 class PlanGeometryTest {
 
@@ -102,8 +103,10 @@ class PlanGeometryTest {
 
     @Test
     void whatCannotBeBuiltIsNamed() {
-        assertThat(yard().unit("v", 2.1, 2.5, 0).geometry().overlaps()).anyMatch(s -> s.contains("u stands in v"));
-        assertThat(yard().unit("w", 5, 3.1, 0).geometry().overlaps()).anyMatch(s -> s.contains("w stands in house"));
+        assertThat(yard().unit("v", 2.1, 2.5, 0).geometry().overlaps())
+                .anyMatch(s -> s.toString().contains("u stands in v"));
+        assertThat(yard().unit("w", 5, 3.1, 0).geometry().overlaps())
+                .anyMatch(s -> s.toString().contains("w stands in house"));
         assertThat(yard().geometry().overlaps()).isEmpty();
     }
 
@@ -226,10 +229,13 @@ class PlanGeometryTest {
                 .isEmpty();
         assertThat(lone().unit("v", 0.3, 0, 0).geometry().overlaps()).isEmpty();
         assertThat(lone().unit("v", 0.1, 0, 0, 2).geometry().overlaps()).isEmpty();
-        assertThat(lone().unit("v", 0.1, 0, 0).geometry().overlaps()).containsExactly("u stands in v.");
+        assertThat(lone().unit("v", 0.1, 0, 0).geometry().overlaps())
+                .extracting(Text::toString)
+                .containsExactly("u stands in v.");
         assertThat(lone().line("rail", SitePlan.Kind.OBSTACLE, 0, -1, 0, 1)
                         .geometry()
                         .overlaps())
+                .extracting(Text::toString)
                 .containsExactly("u stands in rail.");
         assertThat(lone().line("rail", SitePlan.Kind.OBSTACLE, 0.15, -1, 0.15, 1)
                         .geometry()

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.installation.Face;
 import org.undanus.core.installation.SitePlan;
+import org.undanus.core.words.Text;
 
 class WallGeometryTest {
 
@@ -84,10 +85,10 @@ class WallGeometryTest {
     void aCabinetBeyondItsWallIsNamed() {
         assertThat(at(0, 0).overlap()).isEmpty();
         assertThat(at(3.2, 1.9).overlap()).isEmpty();
-        assertThat(at(-0.1, 1).overlap()).hasValue("i reaches beyond its wall.");
-        assertThat(at(3.3, 1).overlap()).hasValue("i reaches beyond its wall.");
-        assertThat(at(1, 2.0).overlap()).hasValue("i reaches beyond its wall.");
-        assertThat(at(1, -0.1).overlap()).hasValue("i reaches beyond its wall.");
+        assertThat(at(-0.1, 1).overlap().map(Text::toString)).hasValue("i reaches beyond its wall.");
+        assertThat(at(3.3, 1).overlap().map(Text::toString)).hasValue("i reaches beyond its wall.");
+        assertThat(at(1, 2.0).overlap().map(Text::toString)).hasValue("i reaches beyond its wall.");
+        assertThat(at(1, -0.1).overlap().map(Text::toString)).hasValue("i reaches beyond its wall.");
     }
 
     /** The cabinet reaches from 1.0 to 1.8 m and from 1.6 to 2.2 m. */
@@ -103,7 +104,9 @@ class WallGeometryTest {
         assertThat(wall.clear(Face.ABOVE).orElseThrow().metres()).isCloseTo(0.1, within(1e-9));
         assertThat(wall.clear(Face.BELOW)).isEmpty();
         assertThat(wall.overlap()).isEmpty();
-        assertThat(wall(item(SitePlan.ItemKind.OBSTACLE, 1.7, 2.1, 0.5, 0.3)).overlap())
+        assertThat(wall(item(SitePlan.ItemKind.OBSTACLE, 1.7, 2.1, 0.5, 0.3))
+                        .overlap()
+                        .map(Text::toString))
                 .hasValue("i hangs in Shelf.");
     }
 }

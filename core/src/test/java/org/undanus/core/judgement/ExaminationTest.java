@@ -41,7 +41,7 @@ class ExaminationTest {
         Limit maker = both.get(both.size() - 1);
         assertThat(maker.bound()).isEqualTo(Bound.AT_LEAST);
         assertThat(maker.value().si()).isCloseTo(1.8, within(1e-9));
-        assertThat(maker.source()).isEqualTo("Ondrel 4411, edition 2");
+        assertThat(maker.source()).hasToString("Ondrel 4411, edition 2");
         assertThat(maker.authority()).isEqualTo(CaseFixture.PLATE_BOOK.maker());
     }
 

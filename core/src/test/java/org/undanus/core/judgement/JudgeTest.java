@@ -37,6 +37,7 @@ import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 
 class JudgeTest {
@@ -173,7 +174,7 @@ class JudgeTest {
                 new UUID(0, 1),
                 key,
                 "sort of",
-                new Value.SetAside("Answer yes or no."),
+                new Value.SetAside(Text.of("Answer yes or no.")),
                 "",
                 Optional.empty(),
                 Grade.WITNESSED,

@@ -23,12 +23,12 @@ class LinesReadTest {
                 .outdoor("siting.outdoor-clearance-right", "taken back: other unit");
         LinesRead lines = LinesRead.of(DUE, fixture.evidence());
         assertThat(lines).isEqualTo(new LinesRead(5, 1, 1, 1));
-        assertThat(lines.said()).isEqualTo("1 of 5 lines read, 1 not accessible, 1 not looked at, 2 open");
+        assertThat(lines.said()).hasToString("1 of 5 lines read, 1 not accessible, 1 not looked at, 2 open");
     }
 
     @Test
     void whatIsNoneIsNotSaid() {
-        assertThat(new LinesRead(1, 1, 0, 0).said()).isEqualTo("1 of 1 line read");
-        assertThat(LinesRead.of(List.of(), new CaseFixture().evidence()).said()).isEqualTo("0 of 0 lines read");
+        assertThat(new LinesRead(1, 1, 0, 0).said()).hasToString("1 of 1 line read");
+        assertThat(LinesRead.of(List.of(), new CaseFixture().evidence()).said()).hasToString("0 of 0 lines read");
     }
 }

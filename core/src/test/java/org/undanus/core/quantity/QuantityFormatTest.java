@@ -97,10 +97,10 @@ class QuantityFormatTest {
     }
 
     @Test
-    void textWithoutRoomForItsArgumentsIsRefusedWhereItIsMade() {
+    void textWhoseArgumentsAndNamesDoNotMatchIsRefusedWhereItIsMade() {
         assertThatIllegalStateException()
                 .isThrownBy(() -> Text.of("The factory charge is enough.", Mass.ofKilograms(0)))
-                .withMessageContaining("More arguments than places");
+                .withMessageContaining("do not match");
     }
 
     /** Seeded: a failure is repeated by running the test again. */

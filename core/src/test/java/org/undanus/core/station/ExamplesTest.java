@@ -30,7 +30,7 @@ class ExamplesTest {
         assertThat(Dimension.values()).allSatisfy(dimension -> assertThat(dimension.examples())
                 .isNotEmpty()
                 .allSatisfy(example -> FieldNotation.parse(example, dimension)));
-        assertThat(Dimension.LENGTH.example()).isEqualTo("40.5 in, 3' 4-1/2\" or 1.03 m");
-        assertThat(Dimension.CURRENT.example()).isEqualTo("27.4 A");
+        assertThat(Dimension.LENGTH.example()).hasToString("40.5 in, 3' 4-1/2\" or 1.03 m");
+        assertThat(Dimension.CURRENT.example()).hasToString("27.4 A");
     }
 }

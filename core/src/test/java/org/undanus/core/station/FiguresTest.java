@@ -276,7 +276,7 @@ class FiguresTest {
                         Grade.WITNESSED,
                         Optional.empty()));
         List<Drawing> drawings = drawings(fixture, Station.SITING);
-        assertThat(drawings).extracting(Drawing::title).startsWith("Site");
+        assertThat(drawings).extracting(drawing -> drawing.title().toString()).startsWith("Site");
         Drawing site = drawings.get(0);
         assertThat(site.caption().get(0).in(UnitSystem.SI)).startsWith("Smallest cure");
         assertThat(site.interest().orElseThrow().right()).isLessThan(6);

@@ -17,6 +17,7 @@ import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.Judge;
+import org.undanus.core.words.Text;
 
 /** Lines that an answer elsewhere makes pointless. */
 class PointlessTest {
@@ -68,7 +69,7 @@ class PointlessTest {
                 answered.id(),
                 answered.key(),
                 answered.typed(),
-                new Value.SetAside("unknown"),
+                new Value.SetAside(Text.of("unknown")),
                 "",
                 Optional.empty(),
                 answered.grade(),

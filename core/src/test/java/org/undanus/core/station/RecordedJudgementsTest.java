@@ -74,8 +74,8 @@ class RecordedJudgementsTest {
     private static String explained(Judgement judgement) {
         return Stream.of(
                         judgement.derivation().stream()
-                                .map(step -> step.name() + " | " + step.how() + " | " + step.value() + " | "
-                                        + step.source()),
+                                .map(step -> step.name() + " | " + step.how() + " | "
+                                        + step.value().in(UnitSystem.SI) + " | " + step.source()),
                         judgement.comparison().map(MarginBar::of).map(RecordedJudgementsTest::drawn).stream(),
                         judgement.otherSchools().stream()
                                 .map(other ->

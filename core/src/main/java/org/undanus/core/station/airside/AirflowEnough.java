@@ -105,6 +105,6 @@ final class AirflowEnough implements Requirement {
                 x.rules().computed(),
                 bound,
                 VolumeFlow.ofCubicMetresPerSecond(flow),
-                "Rated airflow, " + x.rules().setting(TOLERANCE).source());
+                Text.of("Rated airflow, {source}", x.rules().setting(TOLERANCE).source()));
     }
 }

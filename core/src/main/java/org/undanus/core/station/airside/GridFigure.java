@@ -66,7 +66,9 @@ final class GridFigure {
         PointKey line = new PointKey(AirPoints.GRID.id(), ducts.id());
         Standing verdict = Standing.of(judgements, AirflowEnough.ABOUT, ducts.id());
         Drawing.Builder drawing = Drawing.of(
-                        "Grid, " + x.indoor().map(unit -> unit.title()).orElse(ducts.title()),
+                        Text.of(
+                                "Grid, {indoor}",
+                                x.indoor().map(unit -> unit.title()).orElse(ducts.title())),
                         Frame.stretched(-wide / 6, -high / 4, wide * 1.05, high * 1.08))
                 .box(Role.OUTLINE, verdict, 0, 0, wide, high);
         for (int row = 0; row < rows; row++) {

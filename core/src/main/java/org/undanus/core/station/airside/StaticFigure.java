@@ -2,7 +2,6 @@ package org.undanus.core.station.airside;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.Airflow;
@@ -69,8 +68,9 @@ final class StaticFigure {
         double bottom = low - ROOM * span;
         double top = Math.max(high, low + span) + ROOM * span;
         Drawing.Builder drawing = Drawing.of(
-                        "Static pressure, "
-                                + x.indoor().map(unit -> unit.title()).orElse(ducts.title()),
+                        Text.of(
+                                "Static pressure, {indoor}",
+                                x.indoor().map(unit -> unit.title()).orElse(ducts.title())),
                         Frame.stretched(-0.3, bottom, 5.3, top))
                 .line(Role.GRID, Place.of(0, 0), Place.of(5, 0))
                 .words(Text.of("room"), Place.of(0, 0), Weight.QUIET, Side.ABOVE, Side.BELOW);
@@ -113,7 +113,7 @@ final class StaticFigure {
                 .ifPresent(total -> drawing.caption(Text.of(
                         "External static pressure {total}: {external}.",
                         PressureDifference.ofPascals(total.value()),
-                        external.said().toLowerCase(Locale.ROOT))));
+                        Text.lowered(external.said()))));
         x.indoor()
                 .flatMap(unit -> Airflow.of(x, unit).agreed())
                 .ifPresent(flow -> drawing.caption(Text.of(

@@ -86,21 +86,21 @@ final class CycleFigure {
         Drawing.Builder drawing = Drawing.of(x.subject().title(), Frame.stretched(-0.16, -0.12, 1.13, 1.06));
         axes(drawing);
         lines(drawing);
-        List<String> said = new ArrayList<>();
+        List<Text> said = new ArrayList<>();
         cycle(drawing, said);
         Standing standing =
                 Standing.of(judgements, SoundCycle.ABOUT, x.subject().id());
         Text because = judgements
                 .find(SoundCycle.ABOUT, x.subject().id())
                 .map(Judgement::because)
-                .orElse(Text.of(""));
+                .orElse(Text.empty());
         return drawing.caption(Text.of(
                         "{refrigerant} over enthalpy and pressure (logarithmic). Dots: as read, with what the instruments leave open.",
                         refrigerant.name()))
                 .spoken(Text.of(
                         "Cycle of {refrigerant}: {said}. {standing}: {because}",
                         refrigerant.name(),
-                        said.isEmpty() ? "no state has been read" : String.join(", ", said),
+                        said.isEmpty() ? "no state has been read" : Text.list(said),
                         standing.said(),
                         because));
     }
@@ -153,7 +153,7 @@ final class CycleFigure {
     /** A state that was read. */
     private record Spot(Place at, double heat, double pressure) {}
 
-    private void cycle(Drawing.Builder drawing, List<String> said) {
+    private void cycle(Drawing.Builder drawing, List<Text> said) {
         Optional<Spot> liquid = spot(drawing, RefrigerantState.HIGH, true, said);
         Optional<Spot> suction = spot(drawing, RefrigerantState.LOW, false, said);
         if (liquid.isPresent() && suction.isPresent()) {
@@ -162,7 +162,7 @@ final class CycleFigure {
             discharge(liquid.get()).ifPresent(hot -> {
                 drawing.line(Role.RUN, suction.get().at, hot.at).line(Role.RUN, hot.at, liquid.get().at);
                 dot(drawing, hot.at, ChargePoints.DISCHARGE_TEMPERATURE, Text.of("discharge"), Side.LEFT);
-                said.add("discharge read");
+                said.add(Text.of("discharge read"));
             });
         }
     }
@@ -186,7 +186,7 @@ final class CycleFigure {
                 .words(words, Place.of(at.x(), at.y() + OVER), Weight.STRONG, Standing.of(key), side, Side.ABOVE);
     }
 
-    private Optional<Spot> spot(Drawing.Builder drawing, List<Point> points, boolean liquid, List<String> said) {
+    private Optional<Spot> spot(Drawing.Builder drawing, List<Point> points, boolean liquid, List<Text> said) {
         if (!x.missing(points.toArray(Point[]::new)).isEmpty()) {
             return Optional.empty();
         }
@@ -210,7 +210,7 @@ final class CycleFigure {
                             liquid ? "liquid line, {by} subcooled" : "suction line, {by} superheated",
                             TemperatureDifference.ofKelvin(by.value())),
                     liquid ? Side.RIGHT : Side.LEFT);
-            said.add(name + " read");
+            said.add(Text.of("{name} read", name));
             return Optional.of(new Spot(middle, heat, pressure.si()));
         } catch (IllegalArgumentException outsideItsTable) {
             return Optional.empty();

@@ -3,7 +3,6 @@ package org.undanus.core.station.charge;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.derived.AirPoints;
 import org.undanus.core.derived.ExpectedSplit;
@@ -127,28 +126,31 @@ final class SoundCycle implements Requirement {
         Diagnosis told = telling.diagnosis;
         Finding finding = x.finding();
         read.forEach((sign, departure) -> finding.step(
-                Text.capital(sign.title()),
-                "in bands from what is expected",
-                Text.of("{rounded} ± {rounded2}", rounded(departure.bands()), rounded(2 * departure.uncertainty())),
-                ""));
+                Text.of("{sign}", Text.capital(sign.title())),
+                Text.of("in bands from what is expected"),
+                Text.of(
+                        "{departure} ± {uncertainty}",
+                        rounded(departure.bands()),
+                        rounded(2 * departure.uncertainty())),
+                Text.empty()));
         told.shares().stream()
                 .filter(share -> share.share() >= 0.01)
                 .forEach(share -> finding.step(
-                        Text.capital(share.cause().title()),
-                        share.cause().reason(),
+                        Text.of("{cause}", Text.capital(share.cause().title())),
+                        Text.plain(share.cause().reason()),
                         Text.of("{percent} %", percent(share.share())),
-                        ABOUT.sources().get(0)));
+                        Text.of(ABOUT.sources().get(0))));
         double sure = x.rules().number(CycleSettings.SURE);
         double sound = told.share(Cause.NONE);
         if (sound >= sure) {
             return finding.conclude(
                     Verdict.MEETS, Text.of("Superheat, subcooling and the rest are as they should be together."), "");
         }
-        String names = told.shares().stream()
+        Text names = Text.any(told.shares().stream()
                 .filter(share -> share.cause() != Cause.NONE)
                 .limit(2)
-                .map(share -> share.cause().title() + " (" + percent(share.share()) + " %)")
-                .collect(Collectors.joining(" or "));
+                .map(share -> Text.of("{cause} ({percent} %)", share.cause().title(), percent(share.share())))
+                .toList());
         if (told.likeliest().share() >= sure) {
             Cause cause = told.likeliest().cause();
             return finding.conclude(
@@ -162,10 +164,10 @@ final class SoundCycle implements Requirement {
         }
         Text next = telling.next();
         return sound <= 1 - sure
-                ? finding.conclude(Verdict.FAILS, Text.of("It is not sound: {names}.", names), next)
+                ? finding.conclude(Verdict.FAILS, Text.of("It is not sound: {causes}.", names), next)
                 : finding.conclude(
                         Verdict.NOT_SHOWN,
-                        Text.of("It cannot be told: sound ({percent} %), {names}.", percent(sound), names),
+                        Text.of("It cannot be told: sound ({percent} %), {causes}.", percent(sound), names),
                         next);
     }
 

@@ -105,7 +105,8 @@ final class SubcoolingTrim implements Requirement {
 
     private static Judgement compared(Examination x, Finding finding, Uncertain read, double target) {
         double band = x.rules().number(BAND);
-        String source = "Target by plate or sheet; " + x.rules().setting(BAND).source();
+        Text source = Text.of(
+                "Target by plate or sheet; {source}", x.rules().setting(BAND).source());
         List<Limit> limits = new ArrayList<>(x.rules().limits(KEY));
         limits.add(
                 new Limit(x.rules().computed(), Bound.AT_LEAST, TemperatureDifference.ofKelvin(target - band), source));

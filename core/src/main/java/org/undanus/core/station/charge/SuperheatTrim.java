@@ -160,7 +160,7 @@ final class SuperheatTrim implements Requirement {
                         ? value < limit.value().si()
                         : value > limit.value().si())
                 .findFirst();
-        return broken.map(limit -> finding.step("Limit", "", limit.value(), limit.source())
+        return broken.map(limit -> finding.step("Limit", limit.value(), limit.source())
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
@@ -174,7 +174,10 @@ final class SuperheatTrim implements Requirement {
 
     private static Judgement compared(Examination x, Finding finding, Uncertain read, Uncertain target) {
         double band = x.rules().number(BAND);
-        String source = TargetSuperheat.SOURCE + "; " + x.rules().setting(BAND).source();
+        Text source = Text.of(
+                "{formula}; {source}",
+                TargetSuperheat.SOURCE,
+                x.rules().setting(BAND).source());
         List<Limit> limits = new ArrayList<>(x.rules().limits(KEY));
         limits.add(new Limit(
                         x.rules().computed(),

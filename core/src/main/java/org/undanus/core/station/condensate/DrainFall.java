@@ -103,7 +103,7 @@ final class DrainFall {
         if (climbing.isPresent()) {
             Piece up = climbing.get();
             return x.finding()
-                    .step("Part " + (up.part() + 1) + " goes up", Length.ofMetres(up.lift()))
+                    .step(Text.of("Part {part} goes up", (up.part() + 1)), Length.ofMetres(up.lift()))
                     .conclude(
                             Verdict.FAILS,
                             Text.of(
@@ -173,8 +173,8 @@ final class DrainFall {
         Finding finding = x.finding()
                 .step("Level pieces together", Length.ofMetres(length))
                 .step(
-                        "Fall needed",
-                        "length × fall",
+                        Text.of("Fall needed"),
+                        Text.of("length × fall"),
                         Length.ofMetres(needed),
                         least.get().source());
         double u = x.rules().accuracy(InstrumentKind.TAPE).standardUncertainty(Math.abs(run.lift()), 0)

@@ -46,12 +46,11 @@ final class DrainFigure {
         Optional<Double> least =
                 DrainFall.asked(x).stream().map(limit -> limit.value().si()).max(Double::compare);
         RunDrawing unrolled = new RunDrawing(run, line, piece -> standing(judgements, drain, run, piece, least));
-        Drawing.Builder drawing = unrolled.begun(drain.title())
+        Drawing.Builder drawing = unrolled.begun(Text.plain(drain.title()))
                 .caption(Text.of(
-                        "{length} of drain, {lift} {words}.",
+                        run.lift() > 0 ? "{length} of drain, {lift} up." : "{length} of drain, {lift} down.",
                         Length.ofMetres(run.length()),
-                        Length.ofMetres(Math.abs(run.lift())),
-                        run.lift() > 0 ? "up" : "down"));
+                        Length.ofMetres(Math.abs(run.lift()))));
         Flow.rate(x)
                 .ifPresent(rate -> drawing.caption(Text.of(
                         rate.bound() ? "At most {rate} of water." : "{rate} of water in today's air.",

@@ -54,7 +54,9 @@ final class TrapFigure {
         Standing dropStanding = standing(judgements, Trap.DROP, drain).on(key(DrainPoints.TRAP_DROP, drain));
         Standing sealStanding = standing(judgements, Trap.SEAL, drain).on(key(DrainPoints.TRAP_SEAL, drain));
         Drawing.Builder drawing = Drawing.of(
-                        "Trap, " + x.indoor().map(unit -> unit.title()).orElse(drain.title()),
+                        Text.of(
+                                "Trap, {indoor}",
+                                x.indoor().map(unit -> unit.title()).orElse(drain.title())),
                         Frame.toScale(-2.2 * WIDE, -deepest, 3.6 * WIDE, 2 * TUBE + 0.06))
                 .box(Role.CABINET, -1.6 * WIDE, 0, 0, 0.06)
                 .line(

@@ -50,7 +50,8 @@ final class CircuitCurrents {
                     computed ? x.rules().computed() : x.rules().maker(),
                     bound,
                     Current.ofAmperes(ampere),
-                    step.source().isEmpty() ? step.how() : step.source());
+                    step.source().isEmpty() ? step.how() : step.source(),
+                    0);
         }
     }
 
@@ -115,9 +116,12 @@ final class CircuitCurrents {
                     double heater = x.rules().number(HEATER_FACTOR);
                     double otherMotors = loads.compressor + loads.fans - loads.largestMotor();
                     return computed(
-                            name + ", computed",
+                            "Minimum circuit ampacity, computed",
                             motor * loads.largestMotor() + otherMotors + heater * loads.heaters,
-                            plain(motor) + " × largest motor + other motors + " + plain(heater) + " × heaters",
+                            Text.of(
+                                    "{motor} × largest motor + other motors + {heater} × heaters",
+                                    plain(motor),
+                                    plain(heater)),
                             x.rules().setting(LARGEST_MOTOR_FACTOR).source());
                 }));
     }
@@ -147,15 +151,13 @@ final class CircuitCurrents {
                 .orElse(ceiling);
         double first = x.rules().number(FIRST_DEVICE_FACTOR) * loads.largestMotor() + others;
         return computed(
-                name + ", computed",
+                "Maximum overcurrent device, computed",
                 size,
-                String.format(
-                        Locale.ROOT,
-                        "%s × largest motor + others = %.1f A, next lower standard size; try %.1f A or the size below it"
-                                + " first",
+                Text.of(
+                        "{factor} × largest motor + others = {ceiling} A, next lower standard size; try {first} A or the size below it first",
                         plain(factor),
-                        ceiling,
-                        first),
+                        String.format(Locale.ROOT, "%.1f", ceiling),
+                        String.format(Locale.ROOT, "%.1f", first)),
                 x.rules().setting(DEVICE_FACTOR).source());
     }
 
@@ -182,11 +184,15 @@ final class CircuitCurrents {
     }
 
     private static Known known(String name, double ampere, String how, String source) {
-        return new Known(ampere, false, new Step(name, how, Text.of("{ampere}", Current.ofAmperes(ampere)), source));
+        return new Known(ampere, false, Step.of(name, how, Current.ofAmperes(ampere), source));
     }
 
     private static Known computed(String name, double ampere, String how, String source) {
-        return new Known(ampere, true, known(name, ampere, how, source).step);
+        return computed(name, ampere, Text.of(how), source);
+    }
+
+    private static Known computed(String name, double ampere, Text how, String source) {
+        return new Known(ampere, true, new Step(Text.of(name), how, Current.ofAmperes(ampere), Text.plain(source)));
     }
 
     private static String plain(double number) {

@@ -88,28 +88,37 @@ record InstalledConductor(Uncertain ampacity, List<Step> steps) {
                     ambient);
             List<Step> steps = new ArrayList<>();
             steps.add(new Step(
-                    "Table value",
-                    metal + ", " + column.rating() + " °C column, " + loaded + " current-carrying conductors"
-                            + (table.tellsMethods() ? ", method " + method : ""),
-                    Text.of("{ampere}", Current.ofAmperes(column.ampere())),
-                    table.source()));
-            steps.add(new Step(
+                    Text.of("Table value"),
+                    table.tellsMethods()
+                            ? Text.of(
+                                    "{metal}, {rating} °C column, {loaded} current-carrying conductors, method {method}",
+                                    metal,
+                                    column.rating(),
+                                    loaded,
+                                    method)
+                            : Text.of(
+                                    "{metal}, {rating} °C column, {loaded} current-carrying conductors",
+                                    metal,
+                                    column.rating(),
+                                    loaded),
+                    Current.ofAmperes(column.ampere()),
+                    Text.plain(table.source())));
+            steps.add(Step.of(
                     "Ambient factor",
                     "√((insulation − air)/(insulation − base))",
-                    Text.of(
-                            "{ambientFactor}",
+                    Text.plain(
                             String.format(Locale.ROOT, "%.3f", table.ambientFactor(column.rating(), ambient.value()))),
                     table.source()));
             steps.add(new Step(
-                    "Grouping factor",
-                    bundled + " current-carrying conductors together",
-                    Text.of("{grouping}", String.format(Locale.ROOT, "%.2f", grouping)),
-                    table.source()));
+                    Text.of("Grouping factor"),
+                    Text.of("{bundled} current-carrying conductors together", bundled),
+                    Text.plain(String.format(Locale.ROOT, "%.2f", grouping)),
+                    Text.plain(table.source())));
             steps.add(new Step(
-                    "Ceiling at the terminals",
-                    "table value in the " + terminals + " °C column, no factors",
-                    Text.of("{ceiling}", Current.ofAmperes(ceiling)),
-                    x.rules().setting(TERMINAL_RATING).source()));
+                    Text.of("Ceiling at the terminals"),
+                    Text.of("table value in the {terminals} °C column, no factors", terminals),
+                    Current.ofAmperes(ceiling),
+                    Text.plain(x.rules().setting(TERMINAL_RATING).source())));
             return new InstalledConductor(ampacity, List.copyOf(steps));
         });
     }

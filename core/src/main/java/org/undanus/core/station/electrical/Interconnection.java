@@ -59,17 +59,15 @@ final class Interconnection {
         Finding finding = x.finding();
         map.wires()
                 .forEach(wire -> finding.step(
-                        "Outdoor " + wire.group() + wire.outdoor(),
-                        "to indoor",
-                        Text.of("{indoor}", wire.indoor()),
-                        ""));
+                        Text.of("Outdoor {mark}", wire.group() + wire.outdoor()),
+                        Text.of("to indoor"),
+                        Text.plain(wire.indoor()),
+                        Text.empty()));
         List<String> groups = map.groups();
         if (groups.size() > 1) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of(
-                            "Its wires are on groups {groups}: crossed with another indoor unit.",
-                            String.join(" and ", groups)),
+                    Text.of("Its wires are on groups {groups}: crossed with another indoor unit.", Text.all(groups)),
                     Text.of("A qualified person moves all of them to one group, that of this unit's tubes."));
         }
         Optional<String> shared = sharing(x, groups);
@@ -86,12 +84,13 @@ final class Interconnection {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of(
-                            "{outdoor} and {outdoor2} are swapped{polarity}.",
+                            polarised(a, b)
+                                    ? "{one} and {other} are swapped: the polarity is wrong."
+                                    : "{one} and {other} are swapped.",
                             a.outdoor(),
-                            b.outdoor(),
-                            polarity(a, b)),
+                            b.outdoor()),
                     Text.of(
-                            "A qualified person puts the wire of {outdoor} on {outdoor2} and that of {outdoor3} on {outdoor4} at the indoor unit.",
+                            "A qualified person puts the wire of {one} on {at} and that of {other} on {there} at the indoor unit.",
                             a.outdoor(),
                             a.outdoor(),
                             b.outdoor(),
@@ -109,20 +108,23 @@ final class Interconnection {
         if (!missing.isEmpty()) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("Nothing is on {missing}.", String.join(", ", missing)),
-                    Text.of("A qualified person connects {missing} at both ends.", String.join(", ", missing)));
+                    Text.of("Nothing is on {missing}.", Text.list(missing)),
+                    Text.of("A qualified person connects {missing} at both ends.", Text.list(missing)));
         }
         return finding.conclude(
                 Verdict.MEETS,
-                Text.of("{wires} wires, number to number.", map.wires().size()),
+                Text.counted(
+                        map.wires().size(),
+                        "{count} wire, number to number.",
+                        "{count} wires, number to number.",
+                        map.wires().size()),
                 "");
     }
 
     /** A live and a neutral conductor that changed places. */
-    private static String polarity(Wire a, Wire b) {
-        boolean live = a.outdoor().startsWith("L") && b.outdoor().equals("N")
+    private static boolean polarised(Wire a, Wire b) {
+        return a.outdoor().startsWith("L") && b.outdoor().equals("N")
                 || b.outdoor().startsWith("L") && a.outdoor().equals("N");
-        return live ? ": the polarity is wrong" : "";
     }
 
     /** Numbers run on without a gap: of 1, 2 and 4 the 3 is missing. */

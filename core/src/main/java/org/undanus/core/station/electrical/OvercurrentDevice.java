@@ -96,7 +96,7 @@ final class OvercurrentDevice implements Requirement {
                     x.rules().code(),
                     Bound.AT_MOST,
                     Current.ofAmperes(conductor.get().ampacity().value()),
-                    "IEC 60364-4-43: In ≤ Iz, what the conductors carry",
+                    Text.of("IEC 60364-4-43: In ≤ Iz, what the conductors carry"),
                     conductor.get().ampacity().standardUncertainty()));
         }
         Value.Measured rating = x.need(DEVICE_RATING);

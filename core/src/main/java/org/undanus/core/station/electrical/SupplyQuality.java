@@ -199,7 +199,7 @@ public final class SupplyQuality {
                 .step("Conductors carry Iz", Current.ofAmperes(ampacity.value()))
                 .step(
                         "Trips for certain I2",
-                        (fuse ? "fuse" : "breaker") + ", multiple × rating",
+                        fuse ? "fuse, multiple × rating" : "breaker, multiple × rating",
                         Current.ofAmperes(trips * rating),
                         x.rules().setting(fuse ? FUSE_TRIPS : BREAKER_TRIPS).source());
         List<Limit> limits = new ArrayList<>(x.rules().limits(OVERLOAD_LIMIT));

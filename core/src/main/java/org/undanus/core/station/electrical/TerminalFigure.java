@@ -55,7 +55,8 @@ final class TerminalFigure {
         Standing numbers = Standing.of(judgements, Interconnection.NUMBERS.about(), unit.id());
         Standing earth = Standing.of(judgements, Interconnection.EARTH.about(), unit.id());
         double rows = Math.max(outdoor.size(), indoor.size());
-        Drawing.Builder drawing = Drawing.of("Cable, " + unit.title(), Frame.toScale(0, 0, WIDE, rows + 1))
+        Drawing.Builder drawing = Drawing.of(
+                        Text.of("Cable, {unit}", unit.title()), Frame.toScale(0, 0, WIDE, rows + 1))
                 .words(Text.of("outdoor"), Place.of(LEFT, rows + 0.6), Weight.QUIET, Side.CENTRE)
                 .words(Text.of("indoor"), Place.of(RIGHT, rows + 0.6), Weight.QUIET, Side.CENTRE);
         for (Wire wire : wires) {

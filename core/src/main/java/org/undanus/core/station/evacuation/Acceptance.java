@@ -150,13 +150,13 @@ final class Acceptance {
     }
 
     /** By pressure in Pa, what the schools that were not chosen ask for there, in a few words. */
-    static SortedMap<Double, List<String>> others(Examination x) {
-        SortedMap<Double, List<String>> others = new TreeMap<>();
+    static SortedMap<Double, List<Text>> others(Examination x) {
+        SortedMap<Double, List<Text>> others = new TreeMap<>();
         WAYS.stream().filter(way -> !chosen(x, way)).forEach(way -> {
             others.computeIfAbsent(x.rules().number(way.reached), level -> new ArrayList<>())
-                    .add(way.school.id() + " reached");
+                    .add(Text.of("{school} reached", way.school.id()));
             others.computeIfAbsent(x.rules().number(way.stands), level -> new ArrayList<>())
-                    .add(way.school.id() + " after");
+                    .add(Text.of("{school} after", way.school.id()));
         });
         return others;
     }

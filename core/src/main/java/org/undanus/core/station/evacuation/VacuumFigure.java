@@ -76,14 +76,14 @@ final class VacuumFigure {
                 most = Math.max(most, limit.value().si());
             }
         }
-        SortedMap<Double, List<String>> others =
+        SortedMap<Double, List<Text>> others =
                 look.options().contains(Charts.Option.OTHER_SCHOOLS) ? Acceptance.others(x) : new TreeMap<>();
         if (!others.isEmpty()) {
             least = Math.min(least, others.firstKey());
             most = Math.max(most, others.lastKey());
         }
         CurvePlot plot = new CurvePlot(
-                x.subject().title(),
+                Text.plain(x.subject().title()),
                 look.options().contains(Charts.Option.EVEN_SCALE)
                         ? CurvePlot.Scale.LINEAR
                         : CurvePlot.Scale.LOGARITHMIC,
@@ -111,8 +111,8 @@ final class VacuumFigure {
                             Text.of("{bound} {limit}", limit.bound().words(), limit.value()),
                             Standing.of(judgement)));
         }
-        others.forEach((level, who) -> plot.otherLevel(
-                level, Text.of("{who}: {level}", String.join(", ", who), AbsolutePressure.ofPascals(level))));
+        others.forEach((level, who) ->
+                plot.otherLevel(level, Text.of("{who}: {level}", Text.list(who), AbsolutePressure.ofPascals(level))));
         x.listedOf(EvacuationPoints.LOG, EvacuationPoints.MARKS, Marks.class).ifPresent(plot::marks);
         rise.ifPresent(
                 read -> plot.course(

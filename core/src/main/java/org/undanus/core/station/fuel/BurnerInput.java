@@ -127,7 +127,7 @@ public final class BurnerInput implements Requirement {
             return x.notShown(
                     List.of(TIME),
                     Text.of(
-                            "{counted} must take near {seconds}.",
+                            "{revolutions} must take near {seconds}.",
                             counted(revolutions),
                             Duration.ofSeconds(Math.rint(seconds))));
         }
@@ -162,8 +162,8 @@ public final class BurnerInput implements Requirement {
                 finding.room(),
                 Text.of(
                         over
-                                ? "Overfired: a licensed person sets manifold pressure or orifices so that {counted} take {seconds}."
-                                : "Underfired: a licensed person looks at inlet and manifold pressure; {counted} must take {seconds}.",
+                                ? "Overfired: a licensed person sets manifold pressure or orifices so that {revolutions} take {seconds}."
+                                : "Underfired: a licensed person looks at inlet and manifold pressure; {revolutions} must take {seconds}.",
                         counted(revolutions),
                         Duration.ofSeconds(Math.rint(seconds))));
     }
@@ -176,8 +176,9 @@ public final class BurnerInput implements Requirement {
                 x.need(METER_TEMPERATURE).uncertain());
     }
 
-    private static String counted(double revolutions) {
-        return Math.round(revolutions) + (revolutions == 1 ? " revolution" : " revolutions");
+    private static Text counted(double revolutions) {
+        long count = Math.round(revolutions);
+        return Text.counted(count, "{count} revolution", "{count} revolutions", count);
     }
 
     private static Limit side(Examination x, Bound bound, double watts) {
@@ -185,6 +186,6 @@ public final class BurnerInput implements Requirement {
                 x.rules().maker(),
                 bound,
                 Power.ofWatts(watts),
-                "Nameplate, " + x.rules().setting(TOLERANCE).source());
+                Text.of("Nameplate, {source}", x.rules().setting(TOLERANCE).source()));
     }
 }

@@ -12,7 +12,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.derived.GasTrain;
 import org.undanus.core.derived.GasTrain.Part;
@@ -118,7 +117,9 @@ final class GasPipe {
         GasTrain train = x.listed(TRAIN, GasTrain.class).orElseThrow();
         Finding finding = x.finding();
         for (int i = 0; i < train.parts().size(); i++) {
-            finding.step("Part " + (i + 1), train.parts().get(i).title());
+            finding.step(
+                    Text.of("Part {number}", i + 1),
+                    Text.plain(train.parts().get(i).title()));
         }
         List<Fault> faults = Stream.of(valve(train), dripLeg(train), parting(train), wall(train), control(train))
                 .flatMap(Optional::stream)
@@ -128,10 +129,11 @@ final class GasPipe {
                     Verdict.FAILS,
                     Text.of(
                             "{faults}.",
-                            Text.capital(faults.stream().map(Fault::said).collect(Collectors.joining("; ")))),
+                            Text.capital(
+                                    Text.series(faults.stream().map(Fault::said).toList()))),
                     Text.of(
                             "Shut off; a licensed fitter puts it right: {faults}.",
-                            faults.stream().map(Fault::cure).collect(Collectors.joining("; "))));
+                            Text.series(faults.stream().map(Fault::cure).toList())));
         }
         List<Part> unsaid = Stream.of(Part.CABINET, Part.CONTROL)
                 .filter(part -> !train.has(part))
@@ -140,8 +142,9 @@ final class GasPipe {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "The list does not say where {words} stands.",
-                            unsaid.get(0) == Part.CABINET ? "the cabinet's wall" : "the control"),
+                            unsaid.get(0) == Part.CABINET
+                                    ? "The list does not say where the cabinet's wall stands."
+                                    : "The list does not say where the control stands."),
                     "Write it on, in its place, through the cabinet's wall to the control.");
         }
         return finding.conclude(

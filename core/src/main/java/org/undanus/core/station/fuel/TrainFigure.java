@@ -42,7 +42,7 @@ final class TrainFigure {
         PointKey line = new PointKey(TRAIN.id(), unit.id());
         Standing order = Standing.of(judgements, GasPipe.ORDER.about(), unit.id());
         double wide = STEP * (Math.max(4, parts.size()) + 1);
-        Drawing.Builder drawing = Drawing.of("Gas pipe, " + unit.title(), Frame.toScale(0, 0, wide, HIGH))
+        Drawing.Builder drawing = Drawing.of(Text.of("Gas pipe, {unit}", unit.title()), Frame.toScale(0, 0, wide, HIGH))
                 .line(Role.RUN, order.on(line), Place.of(0.1, LINE), Place.of(wide - 0.1, LINE));
         if (parts.isEmpty()) {
             drawing.words(

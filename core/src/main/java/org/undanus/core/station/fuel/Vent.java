@@ -153,13 +153,11 @@ final class Vent {
                             Text.capital(material.words()),
                             category),
                     Text.of(
-                            "It is not fired before its vent is of {sorted}.",
-                            String.join(
-                                    " or ",
-                                    MATERIALS.get(category.id()).stream()
-                                            .map(Option::words)
-                                            .sorted()
-                                            .toList())));
+                            "It is not fired before its vent is of {materials}.",
+                            Text.any(MATERIALS.get(category.id()).stream()
+                                    .map(Option::words)
+                                    .sorted()
+                                    .toList())));
         }
         if (closed && material.equals(VentPoints.SINGLE_WALL)) {
             return finding.conclude(

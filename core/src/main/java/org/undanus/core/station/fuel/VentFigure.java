@@ -74,7 +74,9 @@ final class VentFigure {
         Optional<Double> asked = asked(judgements, Vent.FROM_OPENINGS, vent);
         double reach = Math.max(0.4, asked.orElse(0.3));
         Drawing.Builder drawing = Drawing.of(
-                        "Vent's end, " + x.indoor().map(unit -> unit.title()).orElse(vent.title()),
+                        Text.of(
+                                "Vent's end, {indoor}",
+                                x.indoor().map(unit -> unit.title()).orElse(vent.title())),
                         Frame.toScale(
                                 Math.min(left, -reach) - 0.3,
                                 Math.min(0, low) - 0.3,

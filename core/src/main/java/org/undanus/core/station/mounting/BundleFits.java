@@ -65,7 +65,7 @@ final class BundleFits implements Requirement {
                 x.rules().practice(),
                 Bound.AT_LEAST,
                 Length.ofMetres(packed.value() * room),
-                x.rules().setting(SLACK).source(),
+                Text.plain(x.rules().setting(SLACK).source()),
                 packed.standardUncertainty() * room));
         Finding finding = x.finding();
         bundle.get().parts().forEach(part -> finding.step(part.title(), Length.ofMetres(part.outer())));

@@ -77,14 +77,13 @@ final class PenetrationFigure {
                 .flatMap(Judgement::comparison)
                 .map(c -> Ratio.ofFraction(c.measured().value()));
         section(drawing, fall, drains);
-        drawing.aside(Text.of("{fits}", "fits? " + fits.said()), Place.of(LIST, 170), fits, Side.RIGHT);
+        drawing.aside(Text.of("fits? {verdict}", fits.said()), Place.of(LIST, 170), fits, Side.RIGHT);
         row(drawing, 1, "Hole as drilled", hole);
         row(drawing, 2, "Bundle, packed", packed);
         row(drawing, 3, "Hole to ask for", wanted);
-        drawing.aside(
-                Text.of("{drains}", "drains? " + drains.said()), Place.of(LIST, 170 - 4 * ROW), drains, Side.RIGHT);
+        drawing.aside(Text.of("drains? {verdict}", drains.said()), Place.of(LIST, 170 - 4 * ROW), drains, Side.RIGHT);
         return drawing.spoken(Text.of(
-                "Hole {length}, bundle {length2}: {fits}. Fall {fall}: {drains}",
+                "Hole {hole}, bundle {bundle}: {fits}. Fall {fall}: {drains}",
                 length(hole),
                 length(packed),
                 fits.said(),

@@ -42,8 +42,8 @@ final class InstrumentsFit implements Requirement {
                     instrument.title(),
                     instrument
                             .calibration()
-                            .map(c -> "calibration valid until " + c.until())
-                            .orElse("no calibration on record"),
+                            .map(c -> Text.of("calibration valid until {until}", c.until()))
+                            .orElse(Text.of("no calibration on record")),
                     why.orElse(Text.of("fit for what it read")),
                     "Toolcase");
             why.ifPresent(unfit::add);

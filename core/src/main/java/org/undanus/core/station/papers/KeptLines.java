@@ -9,7 +9,6 @@ import static org.undanus.core.station.papers.PaperPoints.OLD_SUCTION_LINE;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
@@ -98,7 +97,7 @@ final class KeptLines implements Requirement {
             if (!match.tube().equals(asked)) {
                 faults.add(Text.of(
                         "{sizes} is {tube}, {asked} is asked for",
-                        sizes.get(0).title().toLowerCase(Locale.ROOT),
+                        Text.lowered(sizes.get(0).title()),
                         match.tube(),
                         asked));
             }

@@ -3,7 +3,6 @@ package org.undanus.core.station.papers;
 import static org.undanus.core.installation.PlatePoints.MODEL;
 
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
@@ -52,17 +51,13 @@ final class ListedPair implements Requirement {
                             Text.of("No data sheet of {outdoorModel} is in the library.", outdoorModel.get()),
                             "Add the maker's sheet, or have the pairing confirmed by the maker in writing.");
         }
-        String listed =
-                sheet.get().pairs().stream().map(DataSheet.Pair::indoorModel).collect(Collectors.joining(", "));
+        Text listed = Text.list(
+                sheet.get().pairs().stream().map(DataSheet.Pair::indoorModel).toList());
         boolean found = sheet.get().pairWith(indoorModel).isPresent();
         return x.finding()
                 .step("Outdoor model", outdoorModel.get())
                 .step("Indoor model", indoorModel)
-                .step(
-                        "Listed with it",
-                        "",
-                        Text.of("{listed}", listed),
-                        sheet.get().document())
+                .step("Listed with it", "", listed, sheet.get().document())
                 .conclude(
                         found ? Verdict.MEETS : Verdict.FAILS,
                         found
@@ -72,6 +67,6 @@ final class ListedPair implements Requirement {
                                         "{indoorModel} is not listed with {outdoorModel}.",
                                         indoorModel,
                                         outdoorModel.get()),
-                        "Listed are: " + listed + ". Ask the maker in writing, or change a unit.");
+                        Text.of("Listed are: {listed}. Ask the maker in writing, or change a unit.", listed));
     }
 }

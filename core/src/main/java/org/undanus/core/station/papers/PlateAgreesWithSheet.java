@@ -102,7 +102,7 @@ final class PlateAgreesWithSheet implements Requirement {
                         Verdict.MEETS, Text.of("They agree on all {compared} things both say.", compared), "")
                 : finding.conclude(
                         Verdict.FAILS,
-                        Text.of("Plate and data sheet contradict each other: {differ}.", String.join(", ", differ)),
+                        Text.of("Plate and data sheet contradict each other: {differ}.", Text.list(differ)),
                         "Read the plate again. If it stands, the plate governs: ask the maker which sheet belongs to it.");
     }
 }

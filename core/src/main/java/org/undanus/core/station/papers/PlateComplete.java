@@ -14,7 +14,6 @@ import static org.undanus.core.installation.PlatePoints.SERIAL;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.judgement.About;
@@ -70,7 +69,7 @@ final class PlateComplete implements Requirement {
                             Text.of("Everything needed stands on the plate, or the data sheet fills it."),
                             "");
         }
-        String names = missing.stream().map(Point::title).collect(Collectors.joining(", "));
+        Text names = Text.list(missing.stream().map(Point::title).toList());
         return x.finding()
                 .step("Missing from the plate", names)
                 .conclude(

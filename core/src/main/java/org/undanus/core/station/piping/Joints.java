@@ -2,7 +2,6 @@ package org.undanus.core.station.piping;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -260,7 +259,7 @@ final class Joints {
                                         ? "The seat is {found}, as {school} asks."
                                         : "The seat is {found}; {school} asks otherwise.",
                                 ON.get(found.id()),
-                                school.title().toLowerCase(Locale.ROOT)),
+                                Text.lowered(school.title())),
                         Text.of(
                                 "Have the joint opened once the circuit is empty, cleaned and closed {school}; or have the quality lead choose another school.",
                                 ON.get(school.id())));

@@ -121,7 +121,7 @@ final class LineLengths {
                                 : Run.metres(run.tubes().length()))
                 .step(
                         "Fittings as straight tube",
-                        tube.get().name() + " tube",
+                        Text.of("{tube} tube", tube.get().name()),
                         Run.metres(fittings),
                         Tube.FITTINGS_SOURCE);
         return held(
@@ -164,13 +164,13 @@ final class LineLengths {
                     .notShown(
                             List.of(LinePoints.RUN),
                             limits.isEmpty()
-                                    ? Text.of("Not read: {open}.", String.join(", ", open))
+                                    ? Text.of("Not read: {open}.", Text.list(open))
                                     : Text.of(
                                             "What is read comes to {length}; {limits} is left for {open}.",
                                             Run.metres(length),
                                             Run.metres(Math.max(
                                                     0, limits.get(0).value().si() - length)),
-                                            String.join(", ", open)));
+                                            Text.list(open)));
         }
         return held(
                 x.finding(),

@@ -95,13 +95,21 @@ final class OilReturn {
                         "Measure the rise of part {worst} again: at {longest} it is exactly what is allowed without a trap. One more trap in it settles it.",
                         worst.map(rise -> rise.part() + 1).orElse(1),
                         Run.metres(longest))
-                : Text.of(
-                        "Have {more} {words} put into the rise of part {worst}{words2}: no more than {longest} apart.",
-                        more,
-                        more == 1 ? "trap" : "traps",
-                        worst.map(rise -> rise.part() + 1).orElse(1),
-                        footless.isPresent() ? ", and one at its foot" : "",
-                        Run.metres(longest / (more + 1)));
+                : footless.isPresent()
+                        ? Text.counted(
+                                more,
+                                "Have {more} trap put into the rise of part {part}, and one at its foot: no more than {longest} apart.",
+                                "Have {more} traps put into the rise of part {part}, and one at its foot: no more than {longest} apart.",
+                                more,
+                                worst.map(rise -> rise.part() + 1).orElse(1),
+                                Run.metres(longest / (more + 1)))
+                        : Text.counted(
+                                more,
+                                "Have {more} trap put into the rise of part {part}: no more than {longest} apart.",
+                                "Have {more} traps put into the rise of part {part}: no more than {longest} apart.",
+                                more,
+                                worst.map(rise -> rise.part() + 1).orElse(1),
+                                Run.metres(longest / (more + 1)));
         return finding.conclude(held.orElseThrow().verdict(), finding.room(), remedy);
     }
 
@@ -147,13 +155,15 @@ final class OilReturn {
                 .max(Comparator.comparingDouble(TubeRun.LowSpot::depth))
                 .orElseThrow();
         Finding finding = x.finding();
-        spots.forEach(spot -> finding.step("Low spot at part " + (spot.part() + 1), Run.metres(spot.depth())));
+        spots.forEach(
+                spot -> finding.step(Text.of("Low spot at part {part}", spot.part() + 1), Run.metres(spot.depth())));
         return finding.conclude(
                 Verdict.FAILS,
-                Text.of(
-                        "{spots} {words}, the deepest {depth} at part {part}: oil stands there.",
+                Text.counted(
                         spots.size(),
-                        spots.size() == 1 ? "low spot" : "low spots",
+                        "{spots} low spot, the deepest {depth} at part {part}: oil stands there.",
+                        "{spots} low spots, the deepest {depth} at part {part}: oil stands there.",
+                        spots.size(),
                         Run.metres(deepest.depth()),
                         deepest.part() + 1),
                 Text.of(

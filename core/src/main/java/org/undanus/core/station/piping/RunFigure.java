@@ -65,7 +65,7 @@ final class RunFigure {
         RunDrawing unrolled = new RunDrawing(run, line, this::standing);
         double sign = unrolled.sign();
         Corner end = unrolled.end();
-        Drawing.Builder drawing = unrolled.begun(set.title())
+        Drawing.Builder drawing = unrolled.begun(Text.plain(set.title()))
                 .box(Role.CABINET, end.along(), end.height() - sign, end.along() + 3 * sign, end.height() + 1.2 * sign);
         if (Math.abs(run.lift()) > sign) {
             double at = end.along() + 4 * sign;

@@ -62,15 +62,15 @@ final class ColdCapacity implements Requirement {
         Optional<Power> atMild = sheet.pair().capacity(DataSheet.Mode.HEATING, mild, sheet.indoors());
         if (atCold.isEmpty() || atMild.isEmpty()) {
             return x.noSheetTells(
-                    "the heating capacity at " + cold + " and at " + mild + " outdoors",
+                    Text.of("the heating capacity at {cold} and at {mild} outdoors", cold, mild),
                     "Bring the maker's capacity table.");
         }
         Uncertain given = SheetHeating.given(x);
         double left = atCold.get().si() / atMild.get().si() / sheet.capacity().si();
         return x.finding()
-                .step("Sheet, cold", "at " + cold + " outdoors", atCold.get(), "")
-                .step("Sheet, mild", "at " + mild + " outdoors", atMild.get(), "")
-                .step("Sheet, today", "at " + sheet.outdoors() + " outdoors", sheet.capacity(), "")
+                .step("Sheet, cold", Text.of("at {cold} outdoors", cold), atCold.get(), "")
+                .step("Sheet, mild", Text.of("at {mild} outdoors", mild), atMild.get(), "")
+                .step("Sheet, today", Text.of("at {outdoors} outdoors", sheet.outdoors()), sheet.capacity(), "")
                 .step("Measured today", Power.ofWatts(given.value()))
                 .step(RunningPoints.POWER.title(), x.need(RunningPoints.POWER).quantity())
                 .compare(

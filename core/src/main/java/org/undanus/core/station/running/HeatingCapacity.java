@@ -53,7 +53,7 @@ final class HeatingCapacity implements Requirement {
                         "V̇/v·cp·(t_supply − t_return)",
                         Power.ofWatts(given.value()),
                         ABOUT.sources().get(0))
-                .step("By the sheet", "at " + sheet.outdoors() + " outdoors", sheet.capacity(), "")
+                .step("By the sheet", Text.of("at {outdoors} outdoors", sheet.outdoors()), sheet.capacity(), "")
                 .compare(
                         SHARE,
                         new Uncertain(given.value() / capacity, given.standardUncertainty() / capacity),

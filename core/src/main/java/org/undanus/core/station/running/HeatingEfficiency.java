@@ -68,7 +68,8 @@ final class HeatingEfficiency implements Requirement {
                     "Bring the maker's table with the power taken.");
         }
         double expected = sheet.capacity().si() / input.get().si();
-        return finding.step("By the sheet", "Q/P at " + sheet.outdoors() + " outdoors", tenths(expected), "")
+        return finding.step(
+                        "By the sheet", Text.of("Q/P at {outdoors} outdoors", sheet.outdoors()), tenths(expected), "")
                 .compare(
                         SHARE,
                         new Uncertain(performance.value() / expected, performance.standardUncertainty() / expected),

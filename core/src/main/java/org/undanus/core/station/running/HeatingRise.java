@@ -83,8 +83,9 @@ final class HeatingRise implements Requirement {
                 Propagation.through(v -> v[0] - v[1], x.need(SUPPLY_DRY_BULB).uncertain(), back);
         Uncertain read =
                 new Uncertain(rise.value(), Math.hypot(rise.standardUncertainty(), expected.standardUncertainty()));
-        String source = "Sheet's capacity at this outdoor temperature, airflow within tolerance: "
-                + x.rules().setting(ExpectedSplit.TOLERANCE).source();
+        Text source = Text.of(
+                "Sheet's capacity at this outdoor temperature, airflow within tolerance: {source}",
+                x.rules().setting(ExpectedSplit.TOLERANCE).source());
         List<Limit> limits = new ArrayList<>(x.rules().limits(RISE));
         limits.add(new Limit(
                 x.rules().computed(),

@@ -91,8 +91,9 @@ final class OutdoorDrop implements Requirement {
         Optional<Power> taken = taken(x);
         if (flow.isEmpty() || taken.isEmpty()) {
             return x.noSheetTells(
-                    "airflow of the outdoor coil, or capacity and power in heating at "
-                            + x.need(OUTDOOR).quantity(),
+                    Text.of(
+                            "airflow of the outdoor coil, or capacity and power in heating at {need}",
+                            x.need(OUTDOOR).quantity()),
                     "Bring the maker's sheet with both.");
         }
         return compared(x, flow.get().si(), taken.get());
@@ -145,8 +146,9 @@ final class OutdoorDrop implements Requirement {
                 x.rules().computed(),
                 Bound.AT_MOST,
                 TemperatureDifference.ofKelvin(most / (1 - tolerance)),
-                "All of the heat from dry air, airflow within tolerance: "
-                        + x.rules().setting(ExpectedSplit.TOLERANCE).source()));
+                Text.of(
+                        "All of the heat from dry air, airflow within tolerance: {source}",
+                        x.rules().setting(ExpectedSplit.TOLERANCE).source())));
         Finding finding = x.finding()
                 .step(OUTDOOR.title(), entering.quantity())
                 .step(OUTDOOR_LEAVING.title(), leaving.quantity())

@@ -83,7 +83,7 @@ final class PsychrometricFigure {
         Optional<Temperature> hottest =
                 band.flatMap(c -> supplyAt(c, heating ? Bound.AT_MOST : Bound.AT_LEAST, dryBulb));
         Drawing.Builder chart = Drawing.of(
-                heating ? component.title() + ", heating" : component.title(),
+                heating ? Text.of("{component}, heating", component.title()) : Text.plain(component.title()),
                 Frame.stretched(COLDEST - 2, -3, warmest + 5, MOST_GRAMS + 0.5));
         if (coldest.isPresent() && hottest.isPresent()) {
             chart.box(Role.PERMITTED, across(coldest.get()), 0, across(hottest.get()), MOST_GRAMS);

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
@@ -27,8 +26,10 @@ record Stages(List<Stage> seen) implements Notation.Listing {
      * @param shown a current, a frequency or a share
      */
     record Stage(String mode, String name, Quantity shown) {
-        private String said() {
-            return String.join(" ", name.isEmpty() ? mode : mode + " " + name, shown.toString());
+        private Text said() {
+            return name.isEmpty()
+                    ? Text.of("{mode} {shown}", mode, shown)
+                    : Text.of("{mode} {name} {shown}", mode, name, shown);
         }
     }
 
@@ -54,7 +55,7 @@ record Stages(List<Stage> seen) implements Notation.Listing {
 
     @Override
     public Text summary() {
-        return Text.of("{seen}", seen.stream().map(Stage::said).collect(Collectors.joining(", ")));
+        return Text.list(seen.stream().map(Stage::said).toList());
     }
 
     private static final class Written extends PartByPart<Stage, Stages> {

@@ -71,7 +71,7 @@ final class StagesSeen implements Requirement {
                     Verdict.NOT_SHOWN,
                     Text.of(
                             "The sheet knows two stages; they were not both seen in {single}.",
-                            staged.isEmpty() && single.isEmpty() ? "cooling or heating" : String.join(" and ", single)),
+                            staged.isEmpty() && single.isEmpty() ? "cooling or heating" : Text.all(single)),
                     "Call for each stage at the control, and note the compressor's current in each.");
         }
         return worst.orElseThrow();

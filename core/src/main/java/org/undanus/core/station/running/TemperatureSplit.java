@@ -265,8 +265,10 @@ final class TemperatureSplit implements Requirement {
                 x.rules().computed(),
                 bound,
                 TemperatureDifference.ofKelvin(split),
-                "Coil model from " + model.source() + ", airflow within tolerance: "
-                        + x.rules().setting(ExpectedSplit.TOLERANCE).source());
+                Text.of(
+                        "Coil model from {source}, airflow within tolerance: {toleranceSource}",
+                        model.source(),
+                        x.rules().setting(ExpectedSplit.TOLERANCE).source()));
     }
 
     private static Optional<Judgement> unsuitableWeather(Examination x) {
@@ -287,7 +289,7 @@ final class TemperatureSplit implements Requirement {
         return Optional.of(x.finding()
                 .waitsFor(needed)
                 .step("Outdoor air", outdoor.quantity())
-                .step("Limit", "", binding.value(), binding.source())
+                .step("Limit", binding.value(), binding.source())
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of("At {outdoor} outdoors a split in cooling says nothing.", outdoor.quantity()),

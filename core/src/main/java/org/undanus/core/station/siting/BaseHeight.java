@@ -20,6 +20,7 @@ import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.Text;
 
 /**
  * The base stands clear of ground, snow and flood: over the ground as the rule book asks; where it heats in winter, over the
@@ -61,21 +62,24 @@ final class BaseHeight implements Requirement {
                     x.rules().code(),
                     Bound.AT_LEAST,
                     Length.ofMetres(x.rules().number(SNOW) + x.rules().number(SNOW_MARGIN)),
-                    "Design snow " + x.rules().setting(SNOW).value() + " ("
-                            + x.rules().setting(SNOW).source() + ") and "
-                            + x.rules().setting(SNOW_MARGIN).value() + " ("
-                            + x.rules().setting(SNOW_MARGIN).source() + ")"));
+                    Text.of(
+                            "Design snow {snow} ({source}) and {margin} ({marginSource})",
+                            x.rules().setting(SNOW).value(),
+                            x.rules().setting(SNOW).source(),
+                            x.rules().setting(SNOW_MARGIN).value(),
+                            x.rules().setting(SNOW_MARGIN).source())));
         }
         x.number(FLOOD_LEVEL)
                 .ifPresent(flood -> limits.add(new Limit(
                         x.rules().code(),
                         Bound.AT_LEAST,
                         Length.ofMetres(flood + x.rules().number(FREEBOARD)),
-                        "Flood level and freeboard: "
-                                + x.rules().setting(FREEBOARD).source())));
+                        Text.of(
+                                "Flood level and freeboard: {source}",
+                                x.rules().setting(FREEBOARD).source()))));
         Optional<PlanGeometry> plan = Drawn.plan(x);
         Optional<Drawn.Distance> drawn = plan.flatMap(p -> p.unit(x.unit().id()))
                 .map(unit -> Drawn.distance(x, unit.base() - plan.get().ground(unit.id()), "the ground under it"));
-        return Clearance.judge(x, BASE_HEIGHT, LIMIT, limits, drawn, "Raise the unit");
+        return Clearance.judge(x, BASE_HEIGHT, LIMIT, limits, drawn, Text.of("Raise the unit"));
     }
 }

@@ -49,7 +49,7 @@ final class Clearance {
             LimitKey key,
             List<Limit> limits,
             Optional<Drawn.Distance> drawn,
-            String whatToMove) {
+            Text whatToMove) {
         Finding finding = x.finding();
         Optional<TapedOrDrawn> length = TapedOrDrawn.of(x, finding, point, drawn);
         return length.isEmpty()
@@ -72,7 +72,7 @@ final class Clearance {
             boolean there,
             Optional<Drawn.Distance> drawn,
             String nothing,
-            String whatToMove) {
+            Text whatToMove) {
         return there && drawn.isEmpty() && !x.read(point)
                 ? nothingThere(x, nothing)
                 : judge(x, point, key, limits, drawn, whatToMove);
@@ -90,7 +90,7 @@ final class Clearance {
             List<Limit> limits,
             Function<WallGeometry, Optional<WallGeometry.Distance>> found,
             String nothing,
-            String whatToMove) {
+            Text whatToMove) {
         Optional<WallGeometry> wall = Drawn.wall(x);
         return judgeOrNothing(
                 x,

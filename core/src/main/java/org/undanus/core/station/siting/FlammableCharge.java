@@ -59,7 +59,10 @@ final class FlammableCharge implements Requirement {
     @Override
     public Judgement judge(Examination x) {
         Refrigerant refrigerant = x.refrigerant(REFRIGERANT).orElseThrow();
-        Finding finding = x.finding().step("Refrigerant", refrigerant.name() + ", class " + refrigerant.safetyClass());
+        Finding finding = x.finding()
+                .step(
+                        "Refrigerant",
+                        Text.of("{refrigerant}, class {safetyClass}", refrigerant.name(), refrigerant.safetyClass()));
         if (!refrigerant.flammable()) {
             return finding.conclude(
                     Verdict.DOES_NOT_APPLY, Text.of("{refrigerant} does not burn.", refrigerant.name()), "");

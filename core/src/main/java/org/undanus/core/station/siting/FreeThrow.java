@@ -15,6 +15,7 @@ import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** A wall unit can throw its air across the room. Source: data sheet, installation space. */
 final class FreeThrow implements Requirement {
@@ -40,6 +41,6 @@ final class FreeThrow implements Requirement {
                 LIMIT,
                 x.limits(LIMIT, SheetLimit.atLeast(SheetValue.LEAST_THROW)),
                 drawn,
-                "Clear its way or hang it elsewhere");
+                Text.of("Clear its way or hang it elsewhere"));
     }
 }

@@ -12,6 +12,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** An outdoor unit keeps its distance from openings, vents, gas meters or antennas. Source: mechanical and fuel gas codes. */
 final class HazardDistance implements Requirement {
@@ -59,6 +60,6 @@ final class HazardDistance implements Requirement {
                 plan.isPresent(),
                 drawn,
                 "The drawing shows none on the site.",
-                "Move the unit away from it");
+                Text.of("Move the unit away from it"));
     }
 }

@@ -17,6 +17,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** A wall unit has the room at its sides, above and below that its sheet asks for. Source: data sheet, installation space. */
 final class IndoorClearance implements Requirement {
@@ -73,6 +74,6 @@ final class IndoorClearance implements Requirement {
                 Clearance.limits(x, limit, x.sheet().flatMap(sheet -> sheet.clearance(face, Optional.empty()))),
                 wall -> wall.clear(face),
                 "Only the floor is below it in the drawing.",
-                "Move the unit or what stands beside it");
+                Text.of("Move the unit or what stands beside it"));
     }
 }

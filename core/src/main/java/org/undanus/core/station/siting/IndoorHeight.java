@@ -17,6 +17,7 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** A wall unit hangs at the height over the floor that its sheet and the rule book ask for. */
 final class IndoorHeight implements Requirement {
@@ -53,6 +54,6 @@ final class IndoorHeight implements Requirement {
                 LIMIT, SheetLimit.atLeast(SheetValue.LOWEST_MOUNTING), SheetLimit.atMost(SheetValue.HIGHEST_MOUNTING));
         Optional<Drawn.Distance> drawn =
                 Drawn.wallView(x).map(SitePlan.WallView::underside).map(height -> Drawn.distance(x, height, ""));
-        return Clearance.judge(x, HEIGHT, LIMIT, limits, drawn, "Move the unit up or down");
+        return Clearance.judge(x, HEIGHT, LIMIT, limits, drawn, Text.of("Move the unit up or down"));
     }
 }

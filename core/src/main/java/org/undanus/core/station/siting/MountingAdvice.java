@@ -51,8 +51,9 @@ final class MountingAdvice implements Requirement {
                         suits
                                 ? Text.of("The height suits a room that needs mostly {led}.", led.get())
                                 : Text.of(
-                                        "Advice only: a {words} unit would suit a room that needs mostly {led} better.",
-                                        low ? "high" : "low",
+                                        low
+                                                ? "Advice only: a high unit would suit a room that needs mostly {led} better."
+                                                : "Advice only: a low unit would suit a room that needs mostly {led} better.",
                                         led.get()),
                         "");
     }

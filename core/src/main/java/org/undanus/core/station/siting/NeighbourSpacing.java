@@ -74,7 +74,7 @@ final class NeighbourSpacing implements Requirement {
         Optional<Drawn.Distance> drawn =
                 plan.flatMap(p -> p.neighbour(x.unit().id(), judged)).map(d -> Drawn.distance(x, d.metres(), d.to()));
         return Clearance.judge(
-                x, NEIGHBOUR_DISTANCE, LIMIT, limits(x, judged), drawn, "Set the two units farther apart");
+                x, NEIGHBOUR_DISTANCE, LIMIT, limits(x, judged), drawn, Text.of("Set the two units farther apart"));
     }
 
     /** The face with the least room beyond what is asked. */

@@ -22,6 +22,7 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /**
  * One face of the outdoor unit has the clear distance that code, maker and programme ask for. Front is where the air
@@ -98,6 +99,6 @@ final class OutdoorClearance implements Requirement {
                 plan.isPresent(),
                 drawn,
                 "Nothing stands on this side in the drawing.",
-                "Move the unit, or what stands before its " + face.key() + " face");
+                Text.of("Move the unit, or what stands before its {face} face", face.key()));
     }
 }

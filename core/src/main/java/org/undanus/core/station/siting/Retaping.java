@@ -23,6 +23,7 @@ import org.undanus.core.installation.SitePlan;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Step;
 import org.undanus.core.words.Text;
+import org.undanus.core.words.Worded;
 
 /** Tells which tape readings no longer hold when a unit is drawn in another place than before. */
 public final class Retaping {
@@ -65,9 +66,9 @@ public final class Retaping {
     }
 
     /** What the drawing says of a length that is judged as taped; empty where both are the same. */
-    public static Optional<Text> besideTheTape(Judgement judgement) {
+    public static Optional<Worded> besideTheTape(Judgement judgement) {
         return judgement.derivation().stream()
-                .filter(step -> step.name().equals(TapedOrDrawn.IN_THE_DRAWING))
+                .filter(step -> step.name().equals(Text.plain(TapedOrDrawn.IN_THE_DRAWING)))
                 .map(Step::value)
                 .findFirst();
     }

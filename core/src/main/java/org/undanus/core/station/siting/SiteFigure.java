@@ -44,7 +44,7 @@ public record SiteFigure(
         SitePlan plan,
         List<Placed> units,
         List<Measured> distances,
-        List<String> overlaps,
+        List<Text> overlaps,
         Cure cure,
         Map<String, List<MoveInWords.Near>> near) {
 
@@ -140,13 +140,13 @@ public record SiteFigure(
     }
 
     /** What cannot be built as drawn, a sentence each; the quick part of what a figure knows. */
-    public static List<String> overlaps(Case facts, Evidence evidence, SitePlan plan) {
+    public static List<Text> overlaps(Case facts, Evidence evidence, SitePlan plan) {
         Map<String, DataSheet.Size> sizes = Drawn.sizes(facts, evidence);
         return overlaps(plan, new PlanGeometry(plan, sizes), sizes);
     }
 
-    private static List<String> overlaps(SitePlan plan, PlanGeometry geometry, Map<String, DataSheet.Size> sizes) {
-        List<String> found = new ArrayList<>(geometry.overlaps());
+    private static List<Text> overlaps(SitePlan plan, PlanGeometry geometry, Map<String, DataSheet.Size> sizes) {
+        List<Text> found = new ArrayList<>(geometry.overlaps());
         for (SitePlan.WallView wall : plan.walls()) {
             Optional.ofNullable(sizes.get(wall.component()))
                     .or(wall::size)
@@ -254,7 +254,7 @@ public record SiteFigure(
         plan.features().stream()
                 .filter(f -> f.kind() != SitePlan.Kind.GROUND && !f.title().isBlank())
                 .forEach(f -> title(drawing, f, shown));
-        overlaps.forEach(sentence -> drawing.caption(Text.plain(sentence)));
+        overlaps.forEach(sentence -> drawing.caption(sentence));
         drawing.caption(cure.said);
         return drawing.spoken(cure.said);
     }

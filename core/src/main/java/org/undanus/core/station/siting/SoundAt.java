@@ -132,7 +132,9 @@ final class SoundAt implements Requirement {
                 v -> SoundSpread.at(known.get().si(), knownAt.get().si(), v[0]) + reflected, away.length());
         finding.step(
                 unit.title(),
-                "level − 20·log₁₀(distance ratio) + " + walls.get().intValue() + " walls",
+                Text.of(
+                        "level − 20·log₁₀(distance ratio) + {walls} walls",
+                        walls.get().intValue()),
                 Text.of(
                         "{known} at {knownAt} gives {level}",
                         known.get(),

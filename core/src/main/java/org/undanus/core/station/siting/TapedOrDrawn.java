@@ -26,7 +26,7 @@ record TapedOrDrawn(Uncertain length, double resolution) {
         }
         drawn.ifPresent(d -> finding.step(
                 "From the drawing",
-                d.to().isEmpty() ? "" : "to " + d.to(),
+                d.to().isEmpty() ? Text.empty() : Text.of("to {to}", d.to()),
                 Text.of("{metres}", Length.ofMetres(d.metres().value())),
                 "Site drawing"));
         return drawn.map(d -> new TapedOrDrawn(d.metres(), 0));
@@ -40,10 +40,11 @@ record TapedOrDrawn(Uncertain length, double resolution) {
                     IN_THE_DRAWING,
                     "the tape goes before it",
                     Text.of(
-                            "{drawn}, which is {drawn2} {words} than taped",
+                            drawn < taped
+                                    ? "{drawn}, which is {difference} less than taped"
+                                    : "{drawn}, which is {difference} more than taped",
                             Length.ofMetres(drawn),
-                            Length.ofMetres(Math.abs(drawn - taped)),
-                            drawn < taped ? "less" : "more"),
+                            Length.ofMetres(Math.abs(drawn - taped))),
                     "Site drawing");
         }
     }

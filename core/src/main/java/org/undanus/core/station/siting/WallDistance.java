@@ -10,6 +10,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.Text;
 
 /** A wall unit hangs away from heat and steam, electronics, curtains. Source: data sheet, place of installation. */
 final class WallDistance implements Requirement {
@@ -41,6 +42,6 @@ final class WallDistance implements Requirement {
                 x.rules().limits(limit),
                 wall -> wall.nearest(kind),
                 "The drawing shows none on its wall.",
-                "Move the unit or that away from it");
+                Text.of("Move the unit or that away from it"));
     }
 }

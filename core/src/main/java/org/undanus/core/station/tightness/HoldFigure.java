@@ -75,7 +75,13 @@ final class HoldFigure {
         }
         double origin = all.seconds(0);
         CurvePlot plot = new CurvePlot(
-                x.subject().title(), CurvePlot.Scale.LINEAR, Dimension.GAUGE_PRESSURE, begin, end, least, most);
+                Text.plain(x.subject().title()),
+                CurvePlot.Scale.LINEAR,
+                Dimension.GAUGE_PRESSURE,
+                begin,
+                end,
+                least,
+                most);
         look.beside()
                 .flatMap(other -> pressure(x.at(other)))
                 .ifPresent(other -> plot.beside(

@@ -441,8 +441,10 @@ final class HoldTest implements Requirement {
                 x.rules().practice(),
                 Bound.AT_MOST,
                 Leak.ofPascalCubicMetresPerSecond(held.tooMuch.orElseThrow()),
-                x.rules().setting(LEAST_LEAK).source() + "; as nitrogen at this pressure, of "
-                        + Math.round(jointsCounted(x)) + " joints"));
+                Text.of(
+                        "{source}; as nitrogen at this pressure, of {jointsCounted} joints",
+                        x.rules().setting(LEAST_LEAK).source(),
+                        Math.round(jointsCounted(x)))));
         return limits;
     }
 

@@ -149,7 +149,7 @@ final class TestPressure {
     /** Where more is asked for than the plate allows, nobody tests at either before it is settled which stands. */
     private static Optional<Judgement> contradicted(Examination x, Limit asked) {
         return plate(x).filter(most -> asked.value().si() > most).map(most -> x.finding()
-                .step("Asked for", "", asked.value(), asked.source())
+                .step("Asked for", asked.value(), asked.source())
                 .step("Plate, low side", "never more", GaugePressure.ofPascals(most), "Plate of the outdoor unit")
                 .conclude(
                         Verdict.REFER,

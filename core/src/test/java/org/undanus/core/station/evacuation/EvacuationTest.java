@@ -394,7 +394,8 @@ class EvacuationTest {
                 logged(25, t -> t < 600 ? 40 + 2000 * Math.exp(-t / 60) : 45 - 0.002 * (t - 600)),
                 "marks",
                 "0 min pump on, 10 min isolated, 20 min nitrogen in");
-        assertThat(curve(marked).derivation().stream().map(s -> s.how())).contains("as marked");
+        assertThat(curve(marked).derivation().stream().map(s -> s.how().toString()))
+                .contains("as marked");
         Judgements all = new Judgements(marked.judgements());
         Drawing drawn = VacuumFigure.draw(marked.facts(), marked.evidence(), CaseFixture.PLATE_BOOK, all)
                 .get(0);

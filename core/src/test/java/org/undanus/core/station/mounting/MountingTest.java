@@ -83,9 +83,11 @@ class MountingTest {
         }
         Judgement judged = bundle.judge("mounting.bundle-fits");
         assertThat(judged.verdict()).isEqualTo(verdict);
-        assertThat(judged.derivation().stream().filter(step -> step.name().startsWith("Cable")))
+        assertThat(judged.derivation().stream()
+                        .filter(step -> step.name().toString().startsWith("Cable")))
                 .hasSize("50 mm".equals(second) ? 2 : 1);
-        assertThat(judged.derivation().stream().anyMatch(step -> step.name().equals("Drain")))
+        assertThat(judged.derivation().stream()
+                        .anyMatch(step -> step.name().toString().equals("Drain")))
                 .isEqualTo(drain.equals("50 mm"));
     }
 
@@ -155,7 +157,7 @@ class MountingTest {
                 .indoor("mounting.sleeve", "yes");
         Judgement sleeve = twice.judge("mounting.sleeve");
         assertThat(sleeve.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(sleeve.derivation().get(0).how()).contains("the earlier one stands");
+        assertThat(sleeve.derivation().get(0).how().toString()).contains("the earlier one stands");
         assertThat(sleeve.derivation().get(0).value().toString()).isEqualTo("no");
         assertThat(twice.at(Stage.RE_VISIT)
                         .indoor("mounting.sleeve", "yes")

@@ -55,8 +55,8 @@ class PapersTest {
         Judgement judgement = fullPlate().judge("papers.plate-complete");
         assertThat(judgement.verdict()).isEqualTo(Verdict.MEETS);
         assertThat(judgement.derivation()).anySatisfy(step -> {
-            assertThat(step.name()).isEqualTo("Minimum circuit ampacity");
-            assertThat(step.source()).isEqualTo("Ondrel 4410, edition 3");
+            assertThat(step.name()).hasToString("Minimum circuit ampacity");
+            assertThat(step.source()).hasToString("Ondrel 4410, edition 3");
         });
     }
 

@@ -137,7 +137,7 @@ class RunningTest {
     void measuredAirflowTakesThePlaceOfTheSheets() {
         CaseFixture starved = running("51.0 °F").indoor("running.airflow", "800 cfm");
         assertThat(starved.judge("running.split").derivation())
-                .anyMatch(step -> step.how().equals("measured here, flow hood"));
+                .anyMatch(step -> step.how().toString().equals("measured here, flow hood"));
     }
 
     /** Bulbs good to ±0.2 K each, read to 0.1 °F: they may cross by 0.47 K of doubt, no more. */
@@ -184,7 +184,7 @@ class RunningTest {
                         .limits())
                 .allSatisfy(held -> {
                     assertThat(held.limit().authority().kind()).isEqualTo(Authority.Kind.COMPUTED);
-                    assertThat(held.limit().source()).contains("Ondrel 4410");
+                    assertThat(held.limit().source().toString()).contains("Ondrel 4410");
                 });
     }
 

@@ -78,7 +78,7 @@ class SitingTest {
         assertThat(withSheet.comparison().orElseThrow().limits())
                 .filteredOn(Comparison.Held::binds)
                 .singleElement()
-                .satisfies(held -> assertThat(held.limit().source()).contains("Ondrel 4410"));
+                .satisfies(held -> assertThat(held.limit().source().toString()).contains("Ondrel 4410"));
     }
 
     @Test
