@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.stream.Stream;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.StartRefusedException;
 
 /** The folder the data are kept in, looked at before anything is started. */
@@ -40,11 +41,12 @@ record DataFolder(Path path) {
             Files.delete(Files.createTempFile(path, "written", ".tmp"));
         } catch (IOException e) {
             throw new StartRefusedException(
-                    "Nothing can be written in the folder " + path + ". Choose another with --data.");
+                    Text.of("Nothing can be written in the folder {path}. Choose another with --data.", path));
         }
         if (inUse()) {
-            throw new StartRefusedException("The data in " + path
-                    + " are in use by another Undanus. Stop it, or choose another folder with --data.");
+            throw new StartRefusedException(Text.of(
+                    "The data in {path} are in use by another Undanus. Stop it, or choose another folder with --data.",
+                    path));
         }
     }
 

@@ -34,6 +34,7 @@ public final class Client {
     private static final long POLL = TimeUnit.MILLISECONDS.toNanos(20);
 
     private final String address;
+    private String language = "en";
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(cookies).build();
@@ -75,6 +76,12 @@ public final class Client {
     public Answer signIn(String name, String password) {
         get("/api/session");
         return post("/api/session", Map.of("name", name, "password", password));
+    }
+
+    /** Asks in another language from now on. */
+    public Client speaking(String tag) {
+        language = tag;
+        return this;
     }
 
     public Answer get(String path) {
@@ -157,6 +164,7 @@ public final class Client {
     }
 
     private Answer send(HttpRequest.Builder request) {
+        request.header("Accept-Language", language);
         try {
             Answer answer = new Answer(http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray()));
             HttpRequest asked = answer.response().request();

@@ -1,6 +1,5 @@
 package org.undanus.server;
 
-import org.undanus.core.quantity.Amount;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
@@ -16,6 +15,7 @@ import org.undanus.core.judgement.Comparison;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;

@@ -13,8 +13,8 @@ import org.undanus.core.drawing.Sheet;
 import org.undanus.core.drawing.Standing;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Wording;
 
 /**
  * A drawing laid out for a screen or a page, in dots: whoever shows it places nothing.
@@ -70,22 +70,22 @@ public record FigureView(
             Optional<String> thing) {}
 
     /** Every drawing of a station, as it now stands. */
-    public static List<FigureView> of(CaseFile file, Station station, UnitSystem units, int width, int height) {
+    public static List<FigureView> of(CaseFile file, Station station, Wording wording, int width, int height) {
         return Walk.plan(station)
                 .map(plan -> plan.draw(file.facts(), file.evidence(), file.rules(), file.judgements()))
                 .orElse(List.of())
                 .stream()
-                .map(drawing -> of(drawing, units, width, height))
+                .map(drawing -> of(drawing, wording, width, height))
                 .toList();
     }
 
     /** One drawing. */
-    public static FigureView of(Drawing drawing, UnitSystem units, int width, int height) {
-        Sheet sheet = Sheet.of(drawing, width, height, units);
+    public static FigureView of(Drawing drawing, Wording wording, int width, int height) {
+        Sheet sheet = Sheet.of(drawing, width, height, wording);
         return new FigureView(
-                drawing.title(),
-                drawing.spoken().in(units),
-                drawing.caption().stream().map(said -> said.in(units)).toList(),
+                drawing.title().in(wording),
+                drawing.spoken().in(wording),
+                drawing.caption().stream().map(said -> said.in(wording)).toList(),
                 sheet.width(),
                 sheet.height(),
                 MeasureView.of(sheet),

@@ -12,13 +12,13 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.MarginBar;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.Deferral;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Wording;
 
 /**
- * A judgement printed in a reader's units.
+ * A judgement printed in a reader's wording.
  *
  * @param brief verdict, margin and whose limit in a few words
  * @param line the line it is about first of all
@@ -84,82 +84,86 @@ public record JudgementView(
     /** What the requirement comes to by another school. */
     public record SchoolView(String title, Verdict verdict, String because, Optional<BarView> bar) {}
 
-    public static JudgementView of(Judgement judgement, Evidence evidence, UnitSystem units) {
+    public static JudgementView of(Judgement judgement, Evidence evidence, Wording wording) {
         return new JudgementView(
                 judgement.key(),
                 judgement.about().id(),
-                judgement.about().title(),
+                wording.say(judgement.about().title()),
                 judgement.component(),
-                judgement.subject(),
+                wording.say(judgement.subject()),
                 judgement.about().station().key(),
                 judgement.verdict(),
-                judgement.about().severity().title(),
-                judgement.brief().in(units),
-                judgement.because().in(units),
-                judgement.remedy().map(text -> text.in(units)),
-                bar(judgement, units),
+                wording.say(judgement.about().severity().title()),
+                judgement.brief().in(wording),
+                judgement.because().in(wording),
+                judgement.remedy().map(text -> text.in(wording)),
+                bar(judgement, wording),
                 judgement.comparison().stream()
                         .flatMap(c -> c.limits().stream())
-                        .map(held -> limit(held, units))
+                        .map(held -> limit(held, wording))
                         .toList(),
                 judgement
                         .comparison()
                         .filter(c -> c.measured().standardUncertainty() > 0)
                         .map(c -> String.format(Locale.ROOT, "%.1f %%", 100 * c.probabilityOfConforming())),
                 judgement.derivation().stream()
-                        .map(s -> new StepView(s.name(), s.how(), s.value().in(units), s.source()))
+                        .map(s -> new StepView(
+                                s.name().in(wording),
+                                s.how().in(wording),
+                                s.value().in(wording),
+                                s.source().in(wording)))
                         .toList(),
                 judgement.evidence().stream()
-                        .map(key -> evidence(key, evidence))
+                        .map(key -> evidence(key, evidence, wording))
                         .toList(),
                 judgement.line(evidence).map(key -> new LineKey(key.point(), key.component())),
                 judgement.about().sources(),
-                judgement.about().cautions(),
-                judgement.school().map(SchoolTopic.School::title),
+                judgement.about().cautions().stream().map(wording::say).toList(),
+                judgement.school().map(SchoolTopic.School::title).map(wording::say),
                 judgement.otherSchools().stream()
                         .map(other -> new SchoolView(
-                                other.school().orElseThrow().title(),
+                                wording.say(other.school().orElseThrow().title()),
                                 other.verdict(),
-                                other.because().in(units),
-                                bar(other, units)))
+                                other.because().in(wording),
+                                bar(other, wording)))
                         .toList());
     }
 
-    private static LimitView limit(Comparison.Held held, UnitSystem units) {
+    private static LimitView limit(Comparison.Held held, Wording wording) {
         return new LimitView(
                 held.limit().authority().name(),
                 held.limit().authority().note(),
-                held.limit().bound().words(),
-                QuantityFormat.of(units).format(held.limit().value()),
-                held.limit().source(),
+                wording.say(held.limit().bound().words()),
+                QuantityFormat.of(wording.units()).format(held.limit().value()),
+                held.limit().source().in(wording),
                 held.binds(),
-                held.deferral().map(Deferral::reason));
+                held.deferral().map(Deferral::reason).map(wording::say));
     }
 
-    private static EvidenceView evidence(PointKey key, Evidence evidence) {
+    private static EvidenceView evidence(PointKey key, Evidence evidence, Wording wording) {
         Optional<Reading> reading = evidence.latest(key);
         return new EvidenceView(
                 key.point(),
                 key.component(),
-                Walk.point(key.point()).map(Point::title).orElse(key.point()),
-                reading.map(Reading::said),
-                reading.map(r -> r.grade().title()),
+                Walk.point(key.point()).map(Point::title).map(wording::say).orElse(key.point()),
+                reading.map(read -> read.said().in(wording)),
+                reading.map(read -> wording.say(read.grade().title())),
                 reading.map(Reading::by));
     }
 
-    private static Optional<BarView> bar(Judgement judgement, UnitSystem units) {
+    private static Optional<BarView> bar(Judgement judgement, Wording wording) {
         return judgement.comparison().map(comparison -> {
             MarginBar bar = MarginBar.of(comparison);
             return new BarView(
                     bar.permittedFrom(),
                     bar.permittedTo(),
                     bar.ticks().stream()
-                            .map(t -> new TickView(t.position(), t.label().in(units), t.binds(), t.defers(), t.row()))
+                            .map(t -> new TickView(t.position(), t.label().in(wording), t.binds(), t.defers(), t.row()))
                             .toList(),
                     bar.needle(),
                     bar.whiskerFrom(),
                     bar.whiskerTo(),
-                    bar.reading().in(units));
+                    bar.reading().in(wording));
         });
     }
 }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Instrument;
@@ -23,8 +22,10 @@ import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WhatNext;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 /**
  * A station as it is shown: lines and judgements; its figures are asked for beside it.
@@ -152,7 +153,7 @@ public record StationView(
         }
     }
 
-    public static List<RouteStation> route(CaseFile file) {
+    public static List<RouteStation> route(CaseFile file, Wording wording) {
         return Arrays.stream(Station.values())
                 .map(station -> {
                     List<CaseFile.Line> lines = file.lines(station).stream()
@@ -165,7 +166,7 @@ public record StationView(
                     return new RouteStation(
                             station.key(),
                             station.number(),
-                            station.title(),
+                            wording.say(station.title()),
                             Walk.plan(station).isPresent(),
                             read,
                             (int) lines.stream()
@@ -174,23 +175,23 @@ public record StationView(
                                     .count(),
                             lines.size(),
                             file.linesRead(station).open(),
-                            file.linesRead(station).said(),
-                            next(file, station).size(),
+                            file.linesRead(station).said().in(wording),
+                            next(file, station, wording).size(),
                             summary.worst(),
                             summary.counts(),
-                            waits(file, station));
+                            waits(file, station, wording));
                 })
                 .toList();
     }
 
-    private static List<Waits> waits(CaseFile file, Station station) {
+    private static List<Waits> waits(CaseFile file, Station station, Wording wording) {
         return Walk.plan(station).map(StationPlan::precedents).orElse(List.of()).stream()
                 .filter(before -> unread(file, before.station()))
                 .map(before -> new Waits(
                         before.station().number(),
-                        before.station().title(),
+                        wording.say(before.station().title()),
                         before.station().key(),
-                        before.consequence()))
+                        wording.say(before.consequence())))
                 .toList();
     }
 
@@ -202,23 +203,23 @@ public record StationView(
     }
 
     /** @param office whether it is for the inspection office: which instruments it has is no crew's business */
-    public static StationView of(CaseFile file, Station station, UnitSystem units, boolean office) {
+    public static StationView of(CaseFile file, Station station, Wording wording, boolean office) {
         return new StationView(
                 station.key(),
                 station.number(),
-                station.title(),
-                station.question(),
+                wording.say(station.title()),
+                wording.say(station.question()),
                 file.lines(station).stream()
-                        .map(line -> line(line, file, units, office))
+                        .map(line -> line(line, file, wording, office))
                         .toList(),
                 file.judgements().of(station).stream()
-                        .map(j -> JudgementView.of(j, file.evidence(), units))
+                        .map(j -> JudgementView.of(j, file.evidence(), wording))
                         .toList(),
-                next(file, station),
+                next(file, station, wording),
                 Walk.plan(station).map(StationPlan::aids).orElse(Set.of()));
     }
 
-    public static List<NextLine> next(CaseFile file, Station station) {
+    public static List<NextLine> next(CaseFile file, Station station, Wording wording) {
         Map<PointKey, CaseFile.Line> lines = new LinkedHashMap<>();
         file.lines(station).stream().filter(line -> !file.pointless(line)).forEach(line -> lines.put(line.key(), line));
         return WhatNext.of(
@@ -231,47 +232,50 @@ public record StationView(
                 .map(next -> new NextLine(
                         next.line().point(),
                         next.line().component(),
-                        lines.get(next.line()).point().title(),
-                        next.reason()))
+                        wording.say(lines.get(next.line()).point().title()),
+                        next.reason().in(wording)))
                 .toList();
     }
 
-    private static Optional<String> becausePointless(CaseFile.Line line, CaseFile file) {
-        return file.sparedBy(line)
-                .map(reading -> Walk.point(reading.key().point()).orElseThrow().title() + ": " + reading.said());
+    private static Optional<String> becausePointless(CaseFile.Line line, CaseFile file, Wording wording) {
+        return file.sparedBy(line).map(reading -> Text.of(
+                        "{line}: {answer}",
+                        Walk.point(reading.key().point()).orElseThrow().title(),
+                        reading.said())
+                .in(wording));
     }
 
-    public static LineView line(CaseFile.Line line, CaseFile file, UnitSystem units, boolean office) {
+    public static LineView line(CaseFile.Line line, CaseFile file, Wording wording, boolean office) {
         Point point = line.point();
         Evidence evidence = file.evidence();
         return new LineView(
                 point.id(),
                 line.key().component(),
-                line.subject().title(),
-                point.title(),
-                point.how(),
-                point.caution(),
+                wording.say(line.subject().title()),
+                wording.say(point.title()),
+                wording.say(point.how()),
+                wording.say(point.caution()),
                 point.kind(),
-                point.options(),
+                point.options().stream().map(option -> shown(option, wording)).toList(),
                 point.example(),
                 point.units(),
-                point.notation().map(notation -> new ListView(notation.editing(), notation.offered(units))),
+                point.notation().map(notation -> new ListView(notation.editing(), notation.offered(wording.units()))),
                 point.optional(),
                 file.facts().stage().reached(point.due()) && file.within(line),
                 file.within(line),
-                point.due().title(),
+                wording.say(point.due().title()),
                 point.hidden(),
-                becausePointless(line, file),
+                becausePointless(line, file, wording),
                 point.instrument().key(),
                 point.timed(),
-                goodEnough(line, file, office),
-                evidence.answer(line.key()).map(reading -> reading(reading, units)),
-                evidence.beside(line.key()).map(reading -> reading(reading, units)),
+                goodEnough(line, file, office, wording),
+                evidence.answer(line.key()).map(reading -> reading(reading, wording)),
+                evidence.beside(line.key()).map(reading -> reading(reading, wording)),
                 evidence.history(line.key()).size()
                         - (evidence.answer(line.key()).isPresent() ? 1 : 0));
     }
 
-    private static Optional<String> goodEnough(CaseFile.Line line, CaseFile file, boolean office) {
+    private static Optional<String> goodEnough(CaseFile.Line line, CaseFile file, boolean office, Wording wording) {
         return BetterInstrument.forLine(
                         line.key(),
                         line.point().instrument(),
@@ -280,20 +284,28 @@ public record StationView(
                         file.judgements(),
                         file.facts().on())
                 .filter(better -> office && !better.isEmpty())
-                .map(better -> "Would settle it: "
-                        + better.stream().map(Instrument::title).collect(Collectors.joining(", ")));
+                .map(better -> Text.of(
+                                "Would settle it: {instruments}",
+                                Text.list(better.stream().map(Instrument::title).toList()))
+                        .in(wording));
     }
 
-    public static ReadingView reading(Reading reading, UnitSystem units) {
+    private static Option shown(Option option, Wording wording) {
+        return Option.of(option.id(), option.in(wording));
+    }
+
+    public static ReadingView reading(Reading reading, Wording wording) {
         return new ReadingView(
                 reading.id().toString(),
                 reading.typed(),
-                reading.said(),
-                reading.value().in(UnitSystem.US),
-                reading.value().in(UnitSystem.SI),
-                reading.value().uncertaintyIn(units),
+                reading.said().in(wording),
+                reading.value().in(wording.with(UnitSystem.US)),
+                reading.value().in(wording.with(UnitSystem.SI)),
+                reading.value().uncertaintyIn(wording.units()),
                 Says.of(reading.value()),
-                reading.value() instanceof Value.SetAside aside ? Optional.of(aside.why()) : Optional.empty(),
+                reading.value() instanceof Value.SetAside aside
+                        ? Optional.of(aside.why().in(wording))
+                        : Optional.empty(),
                 reading.instrument(),
                 reading.grade(),
                 reading.by(),

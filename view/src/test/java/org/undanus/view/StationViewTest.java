@@ -24,11 +24,12 @@ import org.undanus.core.installation.Site;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.rules.ShippedRuleBooks;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 class StationViewTest {
     private static final LocalDate DAY = LocalDate.of(2026, 9, 1);
@@ -84,7 +85,7 @@ class StationViewTest {
     }
 
     private static StationView.LineView line(CaseFile file, Station station, String point, String component) {
-        return StationView.of(file, station, UnitSystem.US, true).lines().stream()
+        return StationView.of(file, station, Wording.english(UnitSystem.US), true).lines().stream()
                 .filter(line -> line.point().equals(point) && line.component().equals(component))
                 .findFirst()
                 .orElseThrow();
@@ -138,11 +139,13 @@ class StationViewTest {
         CaseFile file = file();
         for (Station station : Station.values()) {
             if (Walk.plan(station).isPresent()) {
-                assertThat(StationView.of(file, station, UnitSystem.SI, false).number())
+                assertThat(StationView.of(file, station, Wording.english(UnitSystem.SI), false)
+                                .number())
                         .isEqualTo(station.number());
             }
         }
-        assertThat(StationView.next(file, Station.PAPERS)).isNotEmpty();
-        assertThat(StationView.route(file)).hasSizeGreaterThan(10);
+        assertThat(StationView.next(file, Station.PAPERS, Wording.english(UnitSystem.SI)))
+                .isNotEmpty();
+        assertThat(StationView.route(file, Wording.english(UnitSystem.SI))).hasSizeGreaterThan(10);
     }
 }

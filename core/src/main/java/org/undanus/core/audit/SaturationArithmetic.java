@@ -144,7 +144,7 @@ final class SaturationArithmetic implements Check {
                 paper.refrigerants().all().filter(other -> !other.equals(right)).flatMap(other -> Stream.of(
                                 paper.air(), SEA_LEVEL)
                         .map(air -> new Way(other, air, dew, Text.of("It fits a table of {other}.", other.name())))));
-        double asWritten = new Way(right, paper.air(), dew, Text.of("")).off(read, claimed, paper);
+        double asWritten = new Way(right, paper.air(), dew, Text.empty()).off(read, claimed, paper);
         return ways.filter(way -> way.off(read, claimed, paper) < Math.min(CLOSE, asWritten - CLOSE))
                 .min(Comparator.comparingDouble(way -> way.off(read, claimed, paper)))
                 .map(Way::says);

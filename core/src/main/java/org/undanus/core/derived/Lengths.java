@@ -13,21 +13,21 @@ final class Lengths {
     private Lengths() {}
 
     /** @param wrong refuses the part with a reason */
-    static double metres(String text, Function<String, Entry.Unsuitable> wrong) {
+    static double metres(String text, Function<Text, Entry.Unsuitable> wrong) {
         return si(text, Dimension.LENGTH, wrong);
     }
 
-    static double si(String text, Dimension dimension, Function<String, Entry.Unsuitable> wrong) {
+    static double si(String text, Dimension dimension, Function<Text, Entry.Unsuitable> wrong) {
         try {
             return FieldNotation.parse(text.strip(), dimension).value().si();
         } catch (FieldNotationException e) {
-            throw wrong.apply(e.getMessage());
+            throw wrong.apply(e.said());
         }
     }
 
     /** @param part from 0 */
     static Entry.Unsuitable wrong(int part, String written, String why) {
-        return wrong(part, written, Text.of(why));
+        return wrong(part, written, Text.plain(why));
     }
 
     static Entry.Unsuitable wrong(int part, String written, Text why) {

@@ -10,6 +10,7 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.FieldUnit;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.UnitSystem;
 
 /**
@@ -172,7 +173,7 @@ final class TraverseNotation implements Notation {
         try {
             FieldNotation.parse(number + " " + unit, dimension(unit));
         } catch (FieldNotationException e) {
-            throw new Entry.Unsuitable(e.getMessage());
+            throw new Entry.Unsuitable(RefusedException.said(e));
         }
         return number;
     }

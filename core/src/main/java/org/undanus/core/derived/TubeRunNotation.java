@@ -349,7 +349,7 @@ final class TubeRunNotation implements Notation {
         }
 
         private Entry.Unsuitable wrong(String why) {
-            return wrong(Text.of(why));
+            return wrong(Text.plain(why));
         }
 
         private Entry.Unsuitable wrong(Text why) {

@@ -9,7 +9,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 /**
  * A drawing laid out for a sheet of a given size, in dots from its upper left corner. No pen has to think any more: every piece has
@@ -89,9 +89,9 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
      * @param width of the sheet, dots
      * @param height of the sheet at most, dots; a drawing to scale may need less
      */
-    public static Sheet of(Drawing drawing, int width, int height, UnitSystem units) {
+    public static Sheet of(Drawing drawing, int width, int height, Wording wording) {
         Drawing shown = width < NARROW ? drawing.narrow().orElse(drawing) : drawing;
-        return new Layout(shown, width, height, units).sheet();
+        return new Layout(shown, width, height, wording).sheet();
     }
 
     private static double rounded(double dots) {
@@ -151,7 +151,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
         private final Drawing drawing;
         private final List<Element> elements;
         private final Frame frame;
-        private final UnitSystem units;
+        private final Wording wording;
         private final int width;
         private final int height;
         private final Scale scale;
@@ -160,12 +160,12 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
         /** What runs as lines over the sheet: words keep clear of it where there is room. */
         private final List<List<Place>> runs = new ArrayList<>();
 
-        Layout(Drawing drawing, int width, int height, UnitSystem units) {
+        Layout(Drawing drawing, int width, int height, Wording wording) {
             this.drawing = drawing;
             this.elements = drawing.elements().stream()
-                    .flatMap(element -> element.in(units))
+                    .flatMap(element -> element.in(wording.units()))
                     .toList();
-            this.units = units;
+            this.wording = wording;
             this.width = width;
             frame = drawing.interest()
                     .filter(part -> part.isPartOf(drawing.frame()))
@@ -302,7 +302,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
             if (element instanceof Element.Words words && frame.holds(words.at())) {
                 Place at = scale.onSheet(words.at());
                 write(
-                        words.text().in(units),
+                        words.text().in(wording),
                         around(
                                         at,
                                         words.sides(),
@@ -331,7 +331,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                     .toList();
             if (!places.isEmpty()) {
                 write(
-                        dimension.text().in(units),
+                        dimension.text().in(wording),
                         places.stream()
                                 .flatMap(place -> around(place, sides, 0, 0))
                                 .sorted(Comparator.comparingInt(Spot::away))

@@ -24,6 +24,7 @@ import java.util.function.LongConsumer;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.quantity.Years;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
 
 /**
@@ -155,7 +156,7 @@ public final class LoggerFile {
                 }
             }
         } catch (CsvParseException e) {
-            throw new TraceCsv.Unreadable("The file is not CSV: {message}.", e.getMessage());
+            throw new TraceCsv.Unreadable("The file is not CSV: {message}.", RefusedException.said(e));
         } catch (IOException e) {
             throw TraceCsv.failed(e);
         } catch (UncheckedIOException e) {
@@ -253,7 +254,7 @@ public final class LoggerFile {
                     "Row {startingLineNumber}: \"{all}\" {message}",
                     row.getStartingLineNumber(),
                     TraceCsv.shortened(all),
-                    e.getMessage());
+                    RefusedException.said(e));
         }
         throw noTime(row, all);
     }

@@ -58,7 +58,7 @@ public abstract class PartByPart<P, L extends Notation.Listing> implements Notat
         }
 
         public Entry.Unsuitable wrong(String why) {
-            return wrong(Text.of(why));
+            return wrong(Text.plain(why));
         }
 
         /** @param why what is wrong with it, as a whole sentence or as part of one */

@@ -126,7 +126,7 @@ public final class TraceCsv {
                 }
             }
         } catch (CsvParseException e) {
-            throw new Unreadable("The file is not CSV: {message}.", e.getMessage());
+            throw new Unreadable("The file is not CSV: {message}.", RefusedException.said(e));
         } catch (IOException e) {
             throw failed(e);
         } catch (UncheckedIOException e) {
@@ -189,7 +189,7 @@ public final class TraceCsv {
         double si = unit.toSi(value.doubleValue());
         if (!possible.test(si)) {
             throw new Unreadable(
-                    "Row " + row + ": " + value.toPlainString() + " " + unit.symbol() + " is not possible here.");
+                    "Row {row}: {value} {unit} is not possible here.", row, value.toPlainString(), unit.symbol());
         }
         first = first == null ? at : first;
         last = at;

@@ -105,7 +105,7 @@ public record RefrigerantFile(Refrigerant refrigerant, String text) {
         try {
             rows = Csv.read(text);
         } catch (CsvParseException e) {
-            throw new RefusedException("A row does not fit the heading: {message}.", e.getMessage());
+            throw new RefusedException("A row does not fit the heading: {message}.", RefusedException.said(e));
         }
         if (rows.size() < FEWEST || rows.size() > MOST) {
             throw new RefusedException("It has {rows} rows; {fewest} to {most} are needed.", rows.size(), FEWEST, MOST);
@@ -172,7 +172,7 @@ public record RefrigerantFile(Refrigerant refrigerant, String text) {
     }
 
     private static RefusedException wrong(int row, String column, String why) {
-        return wrong(row, column, Text.of(why));
+        return wrong(row, column, Text.plain(why));
     }
 
     private static RefusedException wrong(int row, String column, Text why) {

@@ -68,7 +68,7 @@ public final class RuleChange {
                     ruling(before, setting),
                     ruling(now, setting),
                     each -> each.map(r -> Text.of("{value} ({source})", r.value(), r.source()))
-                            .orElse(Text.of("")),
+                            .orElse(Text.empty()),
                     found);
         }
         for (SchoolTopic topic : new TreeMap<>(words.topics()).values()) {

@@ -8,6 +8,7 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
+import org.undanus.core.words.Text;
 
 /**
  * Which lines can still change what they are judged to: those that are read and leave a judgement too close to call, and those
@@ -20,7 +21,7 @@ public final class WhatNext {
     public record Line(PointKey key, boolean asked) {}
 
     /** @param reason what reading it decides, for example {@code decides: Overcurrent protective device} */
-    public record Next(PointKey line, String reason) {}
+    public record Next(PointKey line, Text reason) {}
 
     private record Candidate(Line line, Judgement judgement) {
         private boolean tooClose() {
@@ -30,7 +31,9 @@ public final class WhatNext {
         private Next next() {
             return new Next(
                     line.key(),
-                    (tooClose() ? "settles: " : "decides: ") + judgement.about().title());
+                    Text.of(
+                            tooClose() ? "settles: {requirement}" : "decides: {requirement}",
+                            judgement.about().title()));
         }
     }
 

@@ -12,7 +12,7 @@ public final class FieldNotationException extends RefusedException {
     private final List<String> choices;
 
     FieldNotationException(String message, int position) {
-        this(Text.of(message), position);
+        this(Text.plain(message), position);
     }
 
     FieldNotationException(Text message, int position) {

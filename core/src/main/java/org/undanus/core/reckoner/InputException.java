@@ -10,7 +10,7 @@ public final class InputException extends RefusedException {
     private final String input;
 
     public InputException(String input, String said) {
-        this(input, Text.of(said));
+        this(input, Text.plain(said));
     }
 
     public InputException(String input, Text said) {

@@ -22,6 +22,7 @@ import org.undanus.core.station.access.PassageFit;
 import org.undanus.core.station.mounting.HoleFall;
 import org.undanus.core.station.siting.Isolator;
 import org.undanus.core.station.siting.SoundSpread;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
 
 /** Every computation of the stations there are. What rule books decide stands in its inputs, with a common value typed in. */
@@ -320,7 +321,7 @@ public final class Reckoner {
         try {
             return Bundle.of(typed.each("diameters").stream().map(d -> d / 2).toList());
         } catch (IllegalArgumentException e) {
-            throw new InputException("diameters", e.getMessage());
+            throw new InputException("diameters", RefusedException.said(e));
         }
     }
 

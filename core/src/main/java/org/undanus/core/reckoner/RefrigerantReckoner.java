@@ -13,6 +13,8 @@ import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.TemperatureDifference;
 import org.undanus.core.station.charge.TargetSuperheat;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 
 /** Computations of release and charge. */
 final class RefrigerantReckoner {
@@ -45,7 +47,7 @@ final class RefrigerantReckoner {
         try {
             return found.get();
         } catch (IllegalArgumentException e) {
-            throw new InputException(input, e.getMessage() + ".");
+            throw new InputException(input, Text.of("{why}.", RefusedException.said(e)));
         }
     }
 

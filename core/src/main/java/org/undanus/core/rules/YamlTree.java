@@ -19,6 +19,7 @@ import org.snakeyaml.engine.v2.nodes.Node;
 import org.snakeyaml.engine.v2.nodes.NodeTuple;
 import org.snakeyaml.engine.v2.nodes.ScalarNode;
 import org.snakeyaml.engine.v2.nodes.SequenceNode;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
 
 /** A YAML document whose every value knows its line and key. Problems are gathered, not thrown one by one. */
@@ -53,7 +54,7 @@ final class YamlTree {
             int line = e.getProblemMark().map(mark -> mark.getLine() + 1).orElse(1);
             throw single(line, Text.of("This is not well-formed YAML: {problem}", e.getProblem()));
         } catch (YamlEngineException e) {
-            throw single(1, Text.of("This cannot be read as YAML: {message}", e.getMessage()));
+            throw single(1, Text.of("This cannot be read as YAML: {message}", RefusedException.said(e)));
         }
     }
 
@@ -75,7 +76,7 @@ final class YamlTree {
     }
 
     private static RuleBookException single(int line, String message) {
-        return single(line, Text.of(message));
+        return single(line, Text.plain(message));
     }
 
     private static RuleBookException single(int line, Text message) {
@@ -83,7 +84,7 @@ final class YamlTree {
     }
 
     void problem(String message) {
-        problem(Text.of(message));
+        problem(Text.plain(message));
     }
 
     void problem(Text message) {

@@ -52,7 +52,7 @@ public record Text(String template, String many, long count, List<Object> argume
 
     /** Whether it is one or more whole sentences. */
     public boolean whole() {
-        return template.endsWith(".");
+        return toString().endsWith(".");
     }
 
     /** One after the other, with commas; empty for none. */
@@ -73,6 +73,11 @@ public record Text(String template, String many, long count, List<Object> argume
     /** Any of them: the last with "or". */
     public static Text any(List<?> items) {
         return ended(items, (first, last) -> of("{first} or {last}", first, last));
+    }
+
+    /** Line after line. */
+    public static Text lines(List<?> items) {
+        return folded(items, (first, next) -> of("{first}\n{next}", first, next));
     }
 
     /** Sentence after sentence. */

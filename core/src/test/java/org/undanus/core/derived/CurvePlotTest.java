@@ -15,10 +15,11 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 class CurvePlotTest {
     private static List<String> words(Drawing drawing, UnitSystem units) {
-        return Sheet.of(drawing, 700, 220, units).pieces().stream()
+        return Sheet.of(drawing, 700, 220, Wording.english(units)).pieces().stream()
                 .filter(piece -> piece.kind() == Kind.WORDS)
                 .map(Sheet.Piece::text)
                 .toList();
@@ -62,7 +63,7 @@ class CurvePlotTest {
                         Text.empty(), CurvePlot.Scale.LINEAR, Dimension.ABSOLUTE_PRESSURE, 0, 160, 10, 30)
                 .curve(Outline.of(Instant.EPOCH, seconds, values), 0)
                 .spoken(Text.of(""));
-        assertThat(Sheet.of(drawing, 700, 220, UnitSystem.SI).pieces())
+        assertThat(Sheet.of(drawing, 700, 220, Wording.english(UnitSystem.SI)).pieces())
                 .filteredOn(piece -> piece.role() == Role.CURVE)
                 .hasSize(2);
         assertThat(words(drawing, UnitSystem.SI)).contains("gap");
@@ -74,7 +75,7 @@ class CurvePlotTest {
                         Text.empty(), CurvePlot.Scale.LOGARITHMIC, Dimension.ABSOLUTE_PRESSURE, 0, 100, 50, 10_000)
                 .course(new double[] {0, 20, 40, 60}, new double[] {10_000, 500, 100, 5}, Text.of("expected"))
                 .spoken(Text.of(""));
-        assertThat(Sheet.of(drawing, 700, 220, UnitSystem.SI).pieces())
+        assertThat(Sheet.of(drawing, 700, 220, Wording.english(UnitSystem.SI)).pieces())
                 .filteredOn(piece -> piece.role() == Role.GHOST)
                 .singleElement()
                 .satisfies(line -> assertThat(line.points()).hasSize(3));
@@ -95,7 +96,7 @@ class CurvePlotTest {
                 .curve(outline, 0)
                 .level(48, Text.of("asked"), Standing.of(new PointKey("a.b", "system")))
                 .spoken(Text.of(""));
-        Sheet sheet = Sheet.of(drawing, 700, 220, UnitSystem.SI);
+        Sheet sheet = Sheet.of(drawing, 700, 220, Wording.english(UnitSystem.SI));
         double top = sheet.pieces().stream()
                 .filter(piece -> piece.role() == Role.CURVE)
                 .flatMap(piece -> piece.points().stream())

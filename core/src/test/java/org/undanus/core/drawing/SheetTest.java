@@ -18,12 +18,13 @@ import org.undanus.core.drawing.Sheet.Piece;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 class SheetTest {
     private static final Text NOTHING = Text.of("");
 
     private static Sheet laid(Drawing.Builder drawing, int width, int height) {
-        return Sheet.of(drawing.spoken(NOTHING), width, height, UnitSystem.SI);
+        return Sheet.of(drawing.spoken(NOTHING), width, height, Wording.english(UnitSystem.SI));
     }
 
     private static List<Piece> of(Sheet sheet, Kind kind) {
@@ -61,7 +62,7 @@ class SheetTest {
                 .only(UnitSystem.SI, b -> b.words(Text.of("50 Pa"), Place.of(7, 0.5), Weight.QUIET, Side.CENTRE))
                 .spoken(NOTHING);
         for (UnitSystem units : UnitSystem.values()) {
-            assertThat(of(Sheet.of(drawing, 400, 200, units), Kind.WORDS))
+            assertThat(of(Sheet.of(drawing, 400, 200, Wording.english(units)), Kind.WORDS))
                     .singleElement()
                     .satisfies(words ->
                             assertThat(words.text()).isEqualTo(units == UnitSystem.US ? "500 micron" : "50 Pa"));
@@ -75,10 +76,11 @@ class SheetTest {
                 .words(Text.of("here"), Place.of(2, 0.5), Weight.PLAIN, Side.CENTRE)
                 .words(Text.of("there"), Place.of(8, 0.5), Weight.PLAIN, Side.CENTRE)
                 .spoken(NOTHING);
-        assertThat(of(Sheet.of(drawing, 360, 300, UnitSystem.SI), Kind.WORDS))
+        assertThat(of(Sheet.of(drawing, 360, 300, Wording.english(UnitSystem.SI)), Kind.WORDS))
                 .extracting(Piece::text)
                 .containsExactly("here");
-        assertThat(of(Sheet.of(drawing, 480, 300, UnitSystem.SI), Kind.WORDS)).hasSize(2);
+        assertThat(of(Sheet.of(drawing, 480, 300, Wording.english(UnitSystem.SI)), Kind.WORDS))
+                .hasSize(2);
     }
 
     @Test
@@ -175,11 +177,11 @@ class SheetTest {
                         Text.of("{length}", Length.ofMetres(1)),
                         new Standing(Optional.empty(), Optional.of("a@b"), Optional.empty(), Optional.empty()))
                 .spoken(NOTHING);
-        assertThat(of(Sheet.of(drawing, 400, 400, UnitSystem.SI), Kind.WORDS)
+        assertThat(of(Sheet.of(drawing, 400, 400, Wording.english(UnitSystem.SI)), Kind.WORDS)
                         .get(0)
                         .text())
                 .isEqualTo("1000 mm");
-        Sheet us = Sheet.of(drawing, 400, 400, UnitSystem.US);
+        Sheet us = Sheet.of(drawing, 400, 400, Wording.english(UnitSystem.US));
         assertThat(of(us, Kind.WORDS).get(0).text()).isNotEqualTo("1000 mm").isNotEmpty();
         assertThat(us.pieces())
                 .allSatisfy(piece ->

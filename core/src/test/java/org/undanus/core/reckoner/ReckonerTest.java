@@ -14,6 +14,7 @@ import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Sheet;
 import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 class ReckonerTest {
     private static final Reckoner RECKONER = Reckoner.of(Refrigerants.SHIPPED);
@@ -170,7 +171,8 @@ class ReckonerTest {
             Map<String, String> typed = new HashMap<>();
             computation.inputs().forEach(input -> typed.put(input.id(), input.example()));
             computation.drawing(typed).ifPresent(drawing -> assertThat(
-                            Sheet.of(drawing, 420, 280, UnitSystem.US).pieces())
+                            Sheet.of(drawing, 420, 280, Wording.english(UnitSystem.US))
+                                    .pieces())
                     .as(computation.id())
                     .isNotEmpty());
         }
@@ -182,11 +184,13 @@ class ReckonerTest {
                 .orElseThrow()
                 .drawing(Map.of("inner", "2 m", "outer", "2 m", "thickness", "0.3 m"))
                 .orElseThrow();
-        assertThat(Sheet.of(level, 420, 280, UnitSystem.SI).pieces()).isNotEmpty();
+        assertThat(Sheet.of(level, 420, 280, Wording.english(UnitSystem.SI)).pieces())
+                .isNotEmpty();
         Drawing bare = RECKONER.named("base")
                 .orElseThrow()
                 .drawing(Map.of("snow", "0 m", "margin", "0 m", "flood", "0 m", "freeboard", "0 m"))
                 .orElseThrow();
-        assertThat(Sheet.of(bare, 420, 280, UnitSystem.SI).pieces()).isNotEmpty();
+        assertThat(Sheet.of(bare, 420, 280, Wording.english(UnitSystem.SI)).pieces())
+                .isNotEmpty();
     }
 }

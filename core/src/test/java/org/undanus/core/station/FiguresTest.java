@@ -22,6 +22,7 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 /** Figures say what was read and judged, and leave open what was not. */
 class FiguresTest {
@@ -283,7 +284,7 @@ class FiguresTest {
         assertThat(site.elements())
                 .anyMatch(e -> e.standing().flatMap(Standing::thing).equals(Optional.of("house")));
         assertThat(verdicts(site)).contains(Verdict.FAILS);
-        Sheet sheet = Sheet.of(site, 700, 300, UnitSystem.SI);
+        Sheet sheet = Sheet.of(site, 700, 300, Wording.english(UnitSystem.SI));
         assertThat(sheet.pieces().stream().filter(p -> p.role() == Role.BOUNDARY))
                 .as("the plot, and the plot again in the corner")
                 .hasSize(2);

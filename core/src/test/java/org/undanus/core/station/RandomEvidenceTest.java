@@ -18,6 +18,7 @@ import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Step;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 /**
  * Whatever is read, within what is possible, is judged, drawn and printed without an exception. Seeded: a failure names
@@ -58,7 +59,8 @@ class RandomEvidenceTest {
         Judgements all = new Judgements(judgements);
         Walk.plans().stream()
                 .flatMap(plan -> plan.draw(facts, evidence, rules, all).stream())
-                .forEach(drawing -> List.of(340, 700).forEach(width -> Sheet.of(drawing, width, 220, UnitSystem.US)));
+                .forEach(drawing -> List.of(340, 700)
+                        .forEach(width -> Sheet.of(drawing, width, 220, Wording.english(UnitSystem.US))));
     }
 
     private static void print(Judgement judgement) {

@@ -2,6 +2,7 @@ package org.undanus.server.account;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 
 /** What a password may be. */
@@ -20,8 +21,9 @@ final class Passwords {
         if (!hashable(password)) {
             throw new UnsuitableException(
                     "password",
-                    "The password is too long: it holds at most " + MOST_BYTES
-                            + " letters of the plain alphabet; others count for two to four. Nothing was changed.");
+                    Text.of(
+                            "The password is too long: it holds at most {mostBytes} letters of the plain alphabet; others count for two to four. Nothing was changed.",
+                            MOST_BYTES));
         }
         String plain = plain(password);
         if (plain.equals(plain(person.name())) || plain.equals(plain(person.title()))) {

@@ -14,6 +14,8 @@ import javax.sql.DataSource;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.journal.SignedHeads;
 import org.undanus.server.problem.StartRefusedException;
 import org.undanus.server.signing.SigningKey;
@@ -64,7 +66,8 @@ public class Backup {
             Files.move(beside, file, StandardCopyOption.ATOMIC_MOVE);
         } catch (IOException | UncheckedIOException | DataAccessException e) {
             discard(beside);
-            throw new StartRefusedException("The backup could not be written to " + file + ": " + e.getMessage());
+            throw new StartRefusedException(
+                    Text.of("The backup could not be written to {file}: {message}", file, RefusedException.said(e)));
         }
     }
 
@@ -72,7 +75,7 @@ public class Backup {
         try {
             Files.deleteIfExists(beside);
         } catch (IOException e) {
-            throw new StartRefusedException("The unfinished backup " + beside + " could not be deleted.");
+            throw new StartRefusedException(Text.of("The unfinished backup {beside} could not be deleted.", beside));
         }
     }
 }

@@ -13,6 +13,8 @@ import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.springframework.util.FileSystemUtils;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.StartRefusedException;
 
 /** What the start script's {@code backup} and {@code restore} do without an application of their own. */
@@ -24,11 +26,11 @@ public final class BackupCommands {
     /** @throws StartRefusedException where the file is there already or its folder is not */
     public static void requireNew(Path file) {
         if (Files.exists(file)) {
-            throw new StartRefusedException("There is a file " + file + " already. Choose another name.");
+            throw new StartRefusedException(Text.of("There is a file {file} already. Choose another name.", file));
         }
         if (file.toAbsolutePath().getParent() == null
                 || !Files.isWritable(file.toAbsolutePath().getParent())) {
-            throw new StartRefusedException("Nothing can be written beside " + file + ".");
+            throw new StartRefusedException(Text.of("Nothing can be written beside {file}.", file));
         }
     }
 
@@ -37,7 +39,8 @@ public final class BackupCommands {
         try {
             BackupRequest.leave(folder).await(file, PATIENCE);
         } catch (IOException e) {
-            throw new StartRefusedException("The backup could not be written to " + file + ": " + e.getMessage());
+            throw new StartRefusedException(
+                    Text.of("The backup could not be written to {file}: {message}", file, RefusedException.said(e)));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new StartRefusedException("Stopped before the backup was there.");
@@ -52,7 +55,7 @@ public final class BackupCommands {
     public static void unpack(Path file, Path folder) {
         if (Backup.ENTRIES.stream().anyMatch(name -> Files.exists(folder.resolve(name)))) {
             throw new StartRefusedException(
-                    "The folder " + folder + " holds data already. Restore into an empty one with --data.");
+                    Text.of("The folder {folder} holds data already. Restore into an empty one with --data.", folder));
         }
         Optional<Path> beside = Optional.empty();
         try (ZipFile zip = new ZipFile(file.toFile())) {
@@ -62,7 +65,7 @@ public final class BackupCommands {
             names.removeAll(Backup.ENTRIES);
             names.remove(Backup.RETIRED);
             if (!whole || !names.isEmpty()) {
-                throw new StartRefusedException(file + " is no backup of Undanus.");
+                throw new StartRefusedException(Text.of("{file} is no backup of Undanus.", file));
             }
             Files.createDirectories(folder);
             beside = Optional.of(Files.createTempDirectory(folder, "restoring"));
@@ -77,7 +80,8 @@ public final class BackupCommands {
                 }
             }
         } catch (IOException e) {
-            throw new StartRefusedException(file + " cannot be read as a whole backup: " + e.getMessage());
+            throw new StartRefusedException(
+                    Text.of("{file} cannot be read as a whole backup: {message}", file, RefusedException.said(e)));
         } finally {
             beside.ifPresent(unfinished -> FileSystemUtils.deleteRecursively(unfinished.toFile()));
         }

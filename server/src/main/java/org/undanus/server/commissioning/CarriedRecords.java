@@ -10,6 +10,7 @@ import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.CarriedRecord.CarriedBox;
 import org.undanus.server.commissioning.CarriedRecord.CarriedQuestion;
@@ -193,7 +194,7 @@ public class CarriedRecords {
 
     private static Box box(CarriedBox box, List<String> papers) {
         if (box.paper() < 1 || box.paper() > papers.size()) {
-            throw new UnsuitableException("records", "A record has no paper number " + box.paper() + ".");
+            throw new UnsuitableException("records", Text.of("A record has no paper number {paper}.", box.paper()));
         }
         return new Box(papers.get(box.paper() - 1), box.page(), box.left(), box.top(), box.width(), box.height());
     }

@@ -28,7 +28,8 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentRow;
@@ -187,7 +188,8 @@ public class CommissioningRecords {
         List<RecordRow> before = of(file);
         if (before.size() >= MOST_RECORDS) {
             throw new UnsuitableException(
-                    "values", "An installation has " + MOST_RECORDS + " records at most." + NOTHING_SAVED);
+                    "values",
+                    Text.of("An installation has {mostRecords} records at most. Nothing was saved.", MOST_RECORDS));
         }
         Set<List<String>> said = said(claims, file);
         before.stream()
@@ -196,7 +198,7 @@ public class CommissioningRecords {
                 .filter(row -> said(mapper.claims(row.id()), file).equals(said))
                 .findFirst()
                 .ifPresent(row -> {
-                    throw new ConflictException("This record is in already." + NOTHING_SAVED, "", row.id());
+                    throw new ConflictException("This record is in already. Nothing was saved.", "", row.id());
                 });
     }
 
@@ -331,7 +333,7 @@ public class CommissioningRecords {
                 released,
                 version);
         if (mapper.update(wanted) == 0) {
-            throw new ConflictException("Somebody changed this record meanwhile." + NOTHING_SAVED, "", before);
+            throw new ConflictException("Somebody changed this record meanwhile. Nothing was saved.", "", before);
         }
         RecordRow now = mapper.find(id);
         journal.write(person.name(), "commissioning-record.amended", id, now);
@@ -357,11 +359,13 @@ public class CommissioningRecords {
         byte[] content = paper.content();
         String called = FileName.clean(paper.name());
         if (mapper.documents(id).size() >= MOST_DOCUMENTS) {
-            throw new UnsuitableException("file", "A record has " + MOST_DOCUMENTS + " documents at most.");
+            throw new UnsuitableException(
+                    "file", Text.of("A record has {mostDocuments} documents at most.", MOST_DOCUMENTS));
         }
         String type = Upload.mediaType(content)
                 .orElseThrow(() -> new UnsuitableException(
-                        "file", "A photo is a PNG or JPEG, or a PDF; this is none, by its content." + NOTHING_SAVED));
+                        "file",
+                        "A photo is a PNG or JPEG, or a PDF; this is none, by its content. Nothing was saved."));
         Integer pages = type.equals(PDF) ? gate.through(() -> PdfPages.count(content)) : null;
         DocumentRow row = new DocumentRow(
                 UUID.randomUUID().toString(),
@@ -424,15 +428,17 @@ public class CommissioningRecords {
     ClaimRow box(ClaimRow before, Optional<Box> box, Person person) {
         if (box.isPresent() && before.documentId() != null) {
             throw new ConflictException(
-                    "This value has its box already. Take that away first." + NOTHING_SAVED, "", before.documentId());
+                    "This value has its box already. Take that away first. Nothing was saved.",
+                    "",
+                    before.documentId());
         }
         box.ifPresent(drawn -> {
             DocumentRow document = mapper.document(drawn.document());
             if (document == null || !document.recordId().equals(before.recordId())) {
-                throw new UnsuitableException("document", "This record has no such document." + NOTHING_SAVED);
+                throw new UnsuitableException("document", "This record has no such document. Nothing was saved.");
             }
             if (!drawn.within() || drawn.page() > (document.pages() == null ? 1 : document.pages())) {
-                throw new UnsuitableException("box", "A box lies on a page, and has a size." + NOTHING_SAVED);
+                throw new UnsuitableException("box", "A box lies on a page, and has a size. Nothing was saved.");
             }
         });
         ClaimRow now = new ClaimRow(
@@ -478,10 +484,13 @@ public class CommissioningRecords {
                             && f.subject().equals(each.subject()))
                     .findFirst()
                     .orElseThrow(() -> new UnsuitableException(
-                            "questions", "Nothing is doubted there any more. Look again." + NOTHING_SAVED));
+                            "questions", "Nothing is doubted there any more. Look again. Nothing was saved."));
             if (before.containsKey(each)) {
                 throw new UnsuitableException(
-                        "questions", found.about().title() + ": this has been asked already." + NOTHING_SAVED);
+                        "questions",
+                        Text.of(
+                                "{found}: this has been asked already. Nothing was saved.",
+                                found.about().title()));
             }
             questions.add(new QuestionRow(
                     UUID.randomUUID().toString(),
@@ -543,7 +552,7 @@ public class CommissioningRecords {
             List<AnsweredReading> read,
             boolean confirmed,
             Person person,
-            UnitSystem units) {
+            Wording wording) {
         QuestionRow before = mapper.question(question);
         if (before == null) {
             throw new NotFoundException("There is no such question.");
@@ -555,7 +564,10 @@ public class CommissioningRecords {
         }
         if (words.isBlank() && read.isEmpty() || words.getBytes(StandardCharsets.UTF_8).length > LONGEST_ANSWER) {
             throw new UnsuitableException(
-                    "words", "Answer in 1 to " + LONGEST_ANSWER + " characters, or give a reading." + NOTHING_SAVED);
+                    "words",
+                    Text.of(
+                            "Answer in 1 to {longestAnswer} characters, or give a reading. Nothing was saved.",
+                            LONGEST_ANSWER));
         }
         QuestionRow answered = new QuestionRow(
                 before.id(),
@@ -568,9 +580,10 @@ public class CommissioningRecords {
                 words.strip(),
                 person.name(),
                 Moment.kept(clock.instant()),
-                String.join(" ", readings.answer(file.header().id(), read, confirmed, person, units)));
+                String.join(" ", readings.answer(file.header().id(), read, confirmed, person, wording)));
         if (mapper.answer(answered) == 0) {
-            throw new ConflictException("This question is answered already." + NOTHING_SAVED, words, before.answer());
+            throw new ConflictException(
+                    "This question is answered already. Nothing was saved.", words, before.answer());
         }
         journal.write(person.name(), "question.answered", answered.id(), answered);
         outbox.toOffice(

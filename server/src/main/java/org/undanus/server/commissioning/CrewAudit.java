@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import org.undanus.core.audit.CommissioningRecord;
 import org.undanus.core.audit.Found;
 import org.undanus.core.audit.JobFound;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.work.Underway;
 
 /** All records being audited, crew by crew: how far it is, and what has come of it so far. What is named is bounded. */
@@ -58,14 +58,14 @@ final class CrewAudit extends Underway.Work {
         private List<AmongJobs> among = List.of();
     }
 
-    private final UnitSystem units;
+    private final Wording wording;
     private final Map<String, Tally> crews = new TreeMap<>();
     private int done;
     private int total;
 
-    CrewAudit(String id, String person, UnitSystem units) {
+    CrewAudit(String id, String person, Wording wording) {
         super(id, person);
-        this.units = units;
+        this.wording = wording;
     }
 
     synchronized void begins(int records) {
@@ -119,7 +119,7 @@ final class CrewAudit extends Underway.Work {
         tally.among = doubts.stream()
                 .limit(MOST_NAMED)
                 .map(each -> new AmongJobs(
-                        FoundView.of(each.found(), "", units),
+                        FoundView.of(each.found(), "", wording),
                         each.record().map(CommissioningRecord::id),
                         each.record().map(CommissioningRecord::reference),
                         each.other().map(CommissioningRecord::reference)))

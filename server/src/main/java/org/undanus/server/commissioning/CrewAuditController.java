@@ -1,6 +1,5 @@
 package org.undanus.server.commissioning;
 
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -8,7 +7,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.words.UnitSystem;
@@ -16,6 +14,7 @@ import org.undanus.server.account.Person;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.words.Viewer;
 
 /** All records, crew by crew. */
 @RestController
@@ -31,11 +30,11 @@ class CrewAuditController {
     @PostMapping
     @ResponseStatus(HttpStatus.ACCEPTED)
     @KeepsNothing
-    CrewAudit.CrewAuditView begin(@RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
+    CrewAudit.CrewAuditView begin(Viewer viewer, @AuthenticationPrincipal Person person) {
         if (!person.inspects()) {
             throw new NotAllowedException("Crews are looked at by the inspection office.");
         }
-        return audits.begin(person.name(), units.orElse(UnitSystem.SI));
+        return audits.begin(person.name(), viewer.wording(UnitSystem.SI));
     }
 
     @GetMapping("/{id}")

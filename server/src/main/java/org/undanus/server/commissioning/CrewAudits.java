@@ -15,8 +15,8 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.undanus.core.audit.CommissioningRecord;
 import org.undanus.core.audit.JobsAuditor;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Wording;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
@@ -39,8 +39,8 @@ class CrewAudits {
     }
 
     /** Begins; one that this person has running ends. */
-    CrewAudit.CrewAuditView begin(String person, UnitSystem units) {
-        CrewAudit audit = new CrewAudit(UUID.randomUUID().toString(), person, units);
+    CrewAudit.CrewAuditView begin(String person, Wording wording) {
+        CrewAudit audit = new CrewAudit(UUID.randomUUID().toString(), person, wording);
         known.begin(audit);
         worker.execute(() -> run(audit));
         return audit.view();

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.undanus.core.audit.RecordLines;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.view.CaseFile;
 
@@ -54,7 +55,8 @@ record FilledTemplate(
     /** @throws UnsuitableException where it is of another form */
     RecordSheet sheet() {
         if (!format.equals(RecordSheet.FORMAT)) {
-            throw new UnsuitableException("format", "This reads " + RecordSheet.FORMAT + ". Nothing was saved.");
+            throw new UnsuitableException(
+                    "format", Text.of("This reads {format}. Nothing was saved.", RecordSheet.FORMAT));
         }
         List<RecordSheet.Row> rows = new ArrayList<>();
         int number = 0;

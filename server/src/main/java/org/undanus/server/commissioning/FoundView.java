@@ -8,7 +8,7 @@ import org.undanus.core.audit.Found;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 /**
  * What a check found, as a page shows it.
@@ -55,7 +55,7 @@ record FoundView(
 
     private static final double ROOM = 0.15;
 
-    static FoundView of(Found found, String subjectTitle, UnitSystem units) {
+    static FoundView of(Found found, String subjectTitle, Wording wording) {
         return new FoundView(
                 found.about().id(),
                 found.subject(),
@@ -65,8 +65,8 @@ record FoundView(
                 found.outcome().title(),
                 found.doubt().map(Doubt::words),
                 found.doubt().map(Doubt::likelihoodRatio),
-                found.because().in(units),
-                found.mistake().map(text -> text.in(units)),
+                found.because().in(wording),
+                found.mistake().map(text -> text.in(wording)),
                 found.about().tests(),
                 found.about().shows(),
                 found.about().cannot(),
@@ -74,11 +74,11 @@ record FoundView(
                 found.about().asks(),
                 found.about().sources(),
                 found.on(),
-                found.band().map(band -> band(band, units)),
+                found.band().map(band -> band(band, wording)),
                 found.overlay().map(FoundView::overlay));
     }
 
-    private static BandView band(Found.Band band, UnitSystem units) {
+    private static BandView band(Found.Band band, Wording wording) {
         boolean low = Double.isFinite(band.low());
         boolean high = Double.isFinite(band.high());
         double least = Math.min(band.claimed(), low ? band.low() : band.high());
@@ -90,13 +90,13 @@ record FoundView(
                 low ? (band.low() - start) / whole : 0,
                 high ? (band.high() - start) / whole : 1,
                 (band.claimed() - start) / whole,
-                low ? Optional.of(said(band, band.low(), units)) : Optional.empty(),
-                high ? Optional.of(said(band, band.high(), units)) : Optional.empty(),
-                said(band, band.claimed(), units));
+                low ? Optional.of(said(band, band.low(), wording)) : Optional.empty(),
+                high ? Optional.of(said(band, band.high(), wording)) : Optional.empty(),
+                said(band, band.claimed(), wording));
     }
 
-    private static String said(Found.Band band, double si, UnitSystem units) {
-        return QuantityFormat.of(units).format(band.dimension().of(si));
+    private static String said(Found.Band band, double si, Wording wording) {
+        return QuantityFormat.of(wording.units()).format(band.dimension().of(si));
     }
 
     private static OverlayView overlay(Found.Overlay overlay) {

@@ -3,7 +3,7 @@ package org.undanus.server.commissioning;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.undanus.core.audit.Found;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.journal.Kept;
 import org.undanus.server.report.RecordNotes;
 import org.undanus.server.store.Digest;
@@ -14,13 +14,13 @@ class KeptRecords {
 
     @Bean
     RecordNotes recordNotes(CommissioningRecords records) {
-        return (file, person, units) -> records.of(file).stream()
+        return (file, person, wording) -> records.of(file).stream()
                 .filter(row -> person.inspects() || row.released())
-                .map(row -> note(records.audited(row, file), units))
+                .map(row -> note(records.audited(row, file), wording))
                 .toList();
     }
 
-    private static RecordNotes.RecordNote note(CommissioningRecords.Audited audited, UnitSystem units) {
+    private static RecordNotes.RecordNote note(CommissioningRecords.Audited audited, Wording wording) {
         return new RecordNotes.RecordNote(
                 audited.record().on().toString(),
                 audited.record().signedBy(),
@@ -32,7 +32,7 @@ class KeptRecords {
                         .map(found -> new RecordNotes.DoubtNote(
                                 found.about().title(),
                                 found.doubt().orElseThrow().words(),
-                                found.because().in(units),
+                                found.because().in(wording),
                                 found.about().innocent()))
                         .toList());
     }

@@ -23,9 +23,11 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.audit.Found;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
 /** Commissioning records over HTTP: those of an installation, and one with what was found in it. */
@@ -119,26 +121,26 @@ class RecordController {
     @GetMapping("/records/{id}")
     RecordView one(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @RequestParam(defaultValue = "" + MINUTES) @Min(0) @Max(1000) int minutes,
             @AuthenticationPrincipal Person person) {
-        return view(records.visible(id, person), person, units.orElse(UnitSystem.SI), minutes);
+        return view(records.visible(id, person), person, viewer.wording(UnitSystem.SI), minutes);
     }
 
-    private RecordView view(RecordRow row, Person person, UnitSystem units, int minutes) {
+    private RecordView view(RecordRow row, Person person, Wording wording, int minutes) {
         CaseFile file = cases.open(row.installationId(), person);
-        return RecordView.of(row, file, records, maySee(row, person), units, minutes);
+        return RecordView.of(row, file, records, maySee(row, person), wording, minutes);
     }
 
     /** The weather of its day, and whether the crew's copy of the report has what was found. */
     @PutMapping("/records/{id}")
     RecordView amend(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody AmendedRecord wanted,
             @AuthenticationPrincipal Person person) {
         RecordRow now =
                 records.amend(id, wanted.coldest(), wanted.warmest(), wanted.released(), wanted.version(), person);
-        return view(now, person, units.orElse(UnitSystem.SI), MINUTES);
+        return view(now, person, viewer.wording(UnitSystem.SI), MINUTES);
     }
 }

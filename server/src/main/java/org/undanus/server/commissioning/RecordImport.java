@@ -3,6 +3,8 @@ package org.undanus.server.commissioning;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Wording;
 import org.undanus.server.work.Underway;
 
 /** Many records on their way in: how far it is, and what could not be taken. What is named is bounded. */
@@ -30,14 +32,16 @@ final class RecordImport extends Underway.Work {
             Optional<String> problem) {}
 
     private final int total;
+    private final Wording wording;
     private final List<RefusedRecord> named = new ArrayList<>();
     private int brought;
     private int already;
     private int refused;
 
-    RecordImport(String id, String person, int total) {
+    RecordImport(String id, String person, int total, Wording wording) {
         super(id, person);
         this.total = total;
+        this.wording = wording;
     }
 
     synchronized void brought() {
@@ -48,10 +52,10 @@ final class RecordImport extends Underway.Work {
         already++;
     }
 
-    synchronized void refused(String file, String why) {
+    synchronized void refused(String file, Text why) {
         refused++;
         if (named.size() < MOST_NAMED) {
-            named.add(new RefusedRecord(file, why));
+            named.add(new RefusedRecord(file, why.in(wording)));
         }
     }
 

@@ -13,9 +13,11 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.words.Viewer;
 
 /** Many filled-in templates at once. */
 @RestController
@@ -34,8 +36,9 @@ class RecordImportController {
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
             required = true,
             content = @Content(schema = @Schema(type = "string", format = "binary")))
-    RecordImport.RecordImportView beginImport(InputStream content, @AuthenticationPrincipal Person person) {
-        return imports.begin(content, person);
+    RecordImport.RecordImportView beginImport(
+            InputStream content, Viewer viewer, @AuthenticationPrincipal Person person) {
+        return imports.begin(content, person, viewer.wording(UnitSystem.SI));
     }
 
     @GetMapping("/{id}")

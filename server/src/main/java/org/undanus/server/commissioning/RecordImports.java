@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -22,6 +23,8 @@ import java.util.zip.ZipFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.ConflictException;
@@ -76,7 +79,7 @@ class RecordImports {
      * @throws ConflictException where another of this person still runs
      * @throws UnsuitableException where it is no ZIP file, or holds nothing
      */
-    RecordImport.RecordImportView begin(InputStream content, Person person) {
+    RecordImport.RecordImportView begin(InputStream content, Person person, Wording wording) {
         if (!person.inspects()) {
             throw new NotAllowedException("Records are brought in and audited by the inspection office.");
         }
@@ -91,7 +94,7 @@ class RecordImports {
         try {
             file = temporary.file(".zip");
             Files.copy(content, file, StandardCopyOption.REPLACE_EXISTING);
-            RecordImport made = new RecordImport(UUID.randomUUID().toString(), person.name(), count(file));
+            RecordImport made = new RecordImport(UUID.randomUUID().toString(), person.name(), count(file), wording);
             known.begin(made);
             Path taken = file;
             worker.execute(() -> run(made, taken, person));
@@ -112,9 +115,10 @@ class RecordImports {
             if (tables == 0 || tables > MOST_FILES) {
                 throw new UnsuitableException(
                         "file",
-                        "A file of records holds 1 to " + MOST_FILES
-                                + " filled-in templates (.csv or .json); this one holds " + tables
-                                + ". Nothing was saved.");
+                        Text.of(
+                                "A file of records holds 1 to {mostFiles} filled-in templates (.csv or .json); this one holds {tables}. Nothing was saved.",
+                                MOST_FILES,
+                                tables));
             }
             return tables;
         } catch (ZipException e) {
@@ -159,15 +163,17 @@ class RecordImports {
         try {
             FilledTemplate filled = json.readValue(text, FilledTemplate.class);
             validator.validate(filled).stream()
-                    .map(problem -> problem.getPropertyPath() + " " + problem.getMessage() + ".")
-                    .sorted()
-                    .findFirst()
+                    .min(Comparator.comparing(
+                            problem -> problem.getPropertyPath().toString()))
                     .ifPresent(problem -> {
-                        throw new UnsuitableException("file", problem);
+                        throw new UnsuitableException(
+                                "file", Text.of("{field} {wrong}.", problem.getPropertyPath(), problem.getMessage()));
                     });
             return filled;
         } catch (JacksonException e) {
-            throw new UnsuitableException("file", "This is no filled-in template in JSON: " + e.getOriginalMessage());
+            throw new UnsuitableException(
+                    "file",
+                    Text.of("This is no filled-in template in JSON: {originalMessage}", e.getOriginalMessage()));
         }
     }
 
@@ -184,14 +190,17 @@ class RecordImports {
             RecordSheet sheet = sheet(name, new String(table, StandardCharsets.UTF_8));
             CaseFiles.Named installation = installations.get(sheet.installation());
             if (installation == null) {
-                throw new NotFoundException("There is no installation \"" + sheet.installation() + "\".");
+                throw new NotFoundException(
+                        Text.of("There is no installation \"{installation}\".", sheet.installation()));
             }
             records.bring(installation.id(), reference -> sheet, person);
             made.brought();
         } catch (ConflictException same) {
             made.already();
-        } catch (UnsuitableException | NotFoundException | ZipException e) {
-            made.refused(called, e.getMessage());
+        } catch (UnsuitableException | NotFoundException e) {
+            made.refused(called, e.said());
+        } catch (ZipException e) {
+            made.refused(called, Text.plain(String.valueOf(e.getMessage())));
         }
     }
 

@@ -5,21 +5,21 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.walk.AnsweredReading;
+import org.undanus.server.words.Viewer;
 
 /** What a crew is asked about a record, and what it answers. */
 @RestController
@@ -52,7 +52,10 @@ class RecordQuestionController {
     @PostMapping("/records/{id}/questions")
     @ResponseStatus(HttpStatus.CREATED)
     List<RecordView.QuestionView> ask(
-            @PathVariable String id, @Valid @RequestBody AskedQuestions asked, @AuthenticationPrincipal Person person) {
+            @PathVariable String id,
+            Viewer viewer,
+            @Valid @RequestBody AskedQuestions asked,
+            @AuthenticationPrincipal Person person) {
         return records
                 .ask(
                         id,
@@ -61,7 +64,7 @@ class RecordQuestionController {
                                 .toList(),
                         person)
                 .stream()
-                .map(question -> question(question, person, UnitSystem.SI))
+                .map(question -> question(question, person, viewer.wording(UnitSystem.SI)))
                 .toList();
     }
 
@@ -69,17 +72,17 @@ class RecordQuestionController {
     @ResponseStatus(HttpStatus.CREATED)
     RecordView.QuestionView answer(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody Answer answer,
             @AuthenticationPrincipal Person person) {
-        UnitSystem system = units.orElse(UnitSystem.SI);
+        Wording wording = viewer.wording(UnitSystem.SI);
         QuestionRow answered =
-                records.answer(id, answer.words(), answer.readings(), answer.confirmed(), person, system);
-        return question(answered, person, system);
+                records.answer(id, answer.words(), answer.readings(), answer.confirmed(), person, wording);
+        return question(answered, person, wording);
     }
 
-    private RecordView.QuestionView question(QuestionRow row, Person person, UnitSystem units) {
+    private RecordView.QuestionView question(QuestionRow row, Person person, Wording wording) {
         return RecordView.question(
-                row, cases.open(records.visible(row.recordId(), person).installationId(), person), units);
+                row, cases.open(records.visible(row.recordId(), person).installationId(), person), wording);
     }
 }

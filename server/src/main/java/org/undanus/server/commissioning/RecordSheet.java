@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import org.undanus.core.audit.RecordLines;
 import org.undanus.core.installation.Case;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 
 /**
@@ -92,7 +93,8 @@ record RecordSheet(
         }
         if (head == lines.size() || !FORMAT.equals(of(lines, head, "format").orElse(""))) {
             throw new UnsuitableException(
-                    "file", "This reads " + FORMAT + ", with its head and its row of titles. Nothing was saved.");
+                    "file",
+                    Text.of("This reads {format}, with its head and its row of titles. Nothing was saved.", FORMAT));
         }
         List<Row> rows = new ArrayList<>();
         for (CsvRecord line : lines.subList(head + 1, lines.size())) {
@@ -100,7 +102,9 @@ record RecordSheet(
                     && !(line.getFieldCount() == 1 && line.getField(0).isBlank())) {
                 throw new UnsuitableException(
                         "file",
-                        "Line " + line.getStartingLineNumber() + ": it has fewer than four fields. Nothing was saved.");
+                        Text.of(
+                                "Line {startingLineNumber}: it has fewer than four fields. Nothing was saved.",
+                                line.getStartingLineNumber()));
             }
             if (line.getFieldCount() >= 4 && !line.getField(3).isBlank()) {
                 rows.add(new Row(
@@ -113,7 +117,8 @@ record RecordSheet(
             }
         }
         if (rows.size() > MOST_ROWS) {
-            throw new UnsuitableException("file", "A record has " + MOST_ROWS + " values at most. Nothing was saved.");
+            throw new UnsuitableException(
+                    "file", Text.of("A record has {mostRows} values at most. Nothing was saved.", MOST_ROWS));
         }
         return new RecordSheet(
                 of(lines, head, "installation").orElse(""),

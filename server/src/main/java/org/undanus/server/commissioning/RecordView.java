@@ -17,7 +17,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentRow;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
@@ -99,7 +99,7 @@ record RecordView(
      * @param minutes there are for reading lines again
      */
     static RecordView of(
-            RecordRow row, CaseFile file, CommissioningRecords records, boolean sees, UnitSystem units, int minutes) {
+            RecordRow row, CaseFile file, CommissioningRecords records, boolean sees, Wording wording, int minutes) {
         CommissioningRecords.Audited audited = records.audited(row, file);
         Evidence own = CommissioningRecords.own(file);
         List<Found> found = sees
@@ -116,10 +116,10 @@ record RecordView(
                                 audited.found(),
                                 Duration.ofSeconds(minutes * 60.0))
                         .stream()
-                        .map(line -> again(line, file, units))
+                        .map(line -> again(line, file, wording))
                         .toList()
                 : List.of();
-        QuantityFormat format = QuantityFormat.of(units);
+        QuantityFormat format = QuantityFormat.of(wording.units());
         return new RecordView(
                 row.id(),
                 row.installationId(),
@@ -134,15 +134,15 @@ record RecordView(
                 row.released(),
                 row.version(),
                 records.claims(row.id()).stream()
-                        .map(claim -> claim(claim, file, own, found, units))
+                        .map(claim -> claim(claim, file, own, found, wording))
                         .toList(),
                 records.documents(row.id()).stream().map(RecordView::paper).toList(),
                 found.stream()
-                        .map(each -> FoundView.of(each, subject(file, each.subject()), units))
+                        .map(each -> FoundView.of(each, subject(file, each.subject()), wording))
                         .toList(),
                 again,
                 records.questions(row.id()).stream()
-                        .map(asked -> question(asked, file, units))
+                        .map(asked -> question(asked, file, wording))
                         .toList());
     }
 
@@ -151,22 +151,23 @@ record RecordView(
         return found.doubtful() ? 0 : found.doubt().isPresent() ? 1 : 2;
     }
 
-    private static ReReadLine again(ReReadPlan.Line line, CaseFile file, UnitSystem units) {
+    private static ReReadLine again(ReReadPlan.Line line, CaseFile file, Wording wording) {
         Point point = RecordLines.point(line.key().point()).orElseThrow();
         return new ReReadLine(
                 line.key().point(),
                 line.key().component(),
                 title(point, subject(file, line.key().component())),
                 line.stake(),
-                line.because().about().title() + ": " + line.because().because().in(units),
+                line.because().about().title() + ": " + line.because().because().in(wording),
                 line.key().point().split("\\.")[0]);
     }
 
-    private static ClaimView claim(ClaimRow row, CaseFile file, Evidence own, List<Found> found, UnitSystem units) {
+    private static ClaimView claim(ClaimRow row, CaseFile file, Evidence own, List<Found> found, Wording wording) {
         PointKey key = new PointKey(row.point(), row.component());
         Optional<Point> point = RecordLines.point(row.point()).map(file.facts()::asked);
-        Optional<String> read =
-                own.latest(key).map(reading -> reading.value().in(units).orElseGet(reading::said));
+        Optional<String> read = own.latest(key)
+                .map(reading -> reading.value().in(wording).orElseGet(() -> reading.said()
+                        .in(wording)));
         return new ClaimView(
                 row.id(),
                 row.point(),
@@ -198,7 +199,7 @@ record RecordView(
                 row.addedAt());
     }
 
-    static QuestionView question(QuestionRow row, CaseFile file, UnitSystem units) {
+    static QuestionView question(QuestionRow row, CaseFile file, Wording wording) {
         List<String> ids = row.readingIds();
         return new QuestionView(
                 row.id(),
@@ -217,7 +218,9 @@ record RecordView(
                                                 point,
                                                 subject(file, reading.key().component())))
                                         .orElse(reading.key().point())
-                                + ": " + reading.value().in(units).orElseGet(reading::said))
+                                + ": "
+                                + reading.value().in(wording).orElseGet(() -> reading.said()
+                                        .in(wording)))
                         .toList());
     }
 

@@ -23,13 +23,14 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Years;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.view.CaseFile;
 
 /** What a sheet says, understood line by line: all of it, or none. */
 record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<ClaimRow> claims) {
-    private static final String NOTHING_SAVED = " Nothing was saved.";
     private static final int MOST_PROBLEMS = 20;
     private static final int LONGEST_NAME = 120;
     private static final int LONGEST_INSTRUMENT = 60;
@@ -49,17 +50,17 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
 
         /** @throws UnsuitableException where they are no temperatures, or one alone */
         static Weather of(Optional<String> coldest, Optional<String> warmest) {
-            List<String> problems = new ArrayList<>();
+            List<Text> problems = new ArrayList<>();
             Weather weather = of(coldest, warmest, problems);
             requireNone(problems, "weather");
             return weather;
         }
 
-        private static Weather of(Optional<String> coldest, Optional<String> warmest, List<String> problems) {
+        private static Weather of(Optional<String> coldest, Optional<String> warmest, List<Text> problems) {
             Optional<Double> low = temperature("Coldest of the day", coldest, problems);
             Optional<Double> high = temperature("Warmest of the day", warmest, problems);
             if (low.isPresent() != high.isPresent() || low.isPresent() && low.get() > high.get()) {
-                problems.add("Weather: give the coldest and the warmest of the day, or neither.");
+                problems.add(Text.of("Weather: give the coldest and the warmest of the day, or neither."));
             }
             return new Weather(low.orElse(null), high.orElse(null));
         }
@@ -71,59 +72,63 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
      * @throws UnsuitableException with every line that cannot be taken
      */
     static UnderstoodSheet of(RecordSheet sheet, String record, CaseFile file, LocalDate today) {
-        List<String> problems = new ArrayList<>();
+        List<Text> problems = new ArrayList<>();
         if (!sheet.installation().equals(file.header().reference())) {
-            problems.add("This is the record of "
-                    + (sheet.installation().isEmpty() ? "no installation" : sheet.installation()) + ", not of "
-                    + file.header().reference() + ".");
+            problems.add(Text.of(
+                    "This is the record of {installation}, not of {reference}.",
+                    sheet.installation().isEmpty() ? "no installation" : sheet.installation(),
+                    file.header().reference()));
             requireNone(problems, "installation");
         }
         Optional<LocalDate> day = day(sheet.day(), today, problems);
         if (sheet.signedBy().isBlank() || sheet.signedBy().length() > LONGEST_NAME) {
-            problems.add("Signed by: say who signed it, in 1 to " + LONGEST_NAME + " characters.");
+            problems.add(Text.of("Signed by: say who signed it, in 1 to {longestName} characters.", LONGEST_NAME));
         }
         Weather weather = Weather.of(sheet.coldest(), sheet.warmest(), problems);
         if (sheet.rows().isEmpty()) {
-            problems.add("No line has a value.");
+            problems.add(Text.of("No line has a value."));
         }
         List<ClaimRow> claims = claims(record, sheet.rows(), file, problems);
         requireNone(problems, "values");
         return new UnderstoodSheet(sheet.signedBy().strip(), day.orElseThrow(), weather, claims);
     }
 
-    private static void requireNone(List<String> problems, String field) {
+    private static void requireNone(List<Text> problems, String field) {
         if (!problems.isEmpty()) {
-            String first = problems.stream().limit(MOST_PROBLEMS).collect(Collectors.joining("\n"));
             int more = problems.size() - MOST_PROBLEMS;
-            throw new UnsuitableException(field, first + (more > 0 ? "\nAnd " + more + " more." : "") + NOTHING_SAVED);
+            Text first = Text.lines(problems.stream().limit(MOST_PROBLEMS).toList());
+            throw new UnsuitableException(
+                    field,
+                    (more > 0 ? Text.lines(List.of(first, Text.of("And {more} more.", more))) : first)
+                            .then(Text.of("Nothing was saved.")));
         }
     }
 
-    private static Optional<LocalDate> day(String written, LocalDate today, List<String> problems) {
+    private static Optional<LocalDate> day(String written, LocalDate today, List<Text> problems) {
         try {
             LocalDate day = LocalDate.parse(written);
             if (Years.OF_VISITS.hold(day) && !day.isAfter(today.plusDays(1))) {
                 return Optional.of(day);
             }
-            problems.add("Day: a record is of a day in " + Years.OF_VISITS + " that has been.");
+            problems.add(Text.of("Day: a record is of a day in {ofVisits} that has been.", Years.OF_VISITS));
         } catch (DateTimeParseException e) {
-            problems.add("Day: write it as 2026-09-01; not \"" + written + "\".");
+            problems.add(Text.of("Day: write it as 2026-09-01; not \"{written}\".", written));
         }
         return Optional.empty();
     }
 
-    private static Optional<Double> temperature(String what, Optional<String> written, List<String> problems) {
+    private static Optional<Double> temperature(String what, Optional<String> written, List<Text> problems) {
         try {
             return written.map(text ->
                     FieldNotation.parse(text, Dimension.TEMPERATURE).value().si());
         } catch (FieldNotationException e) {
-            problems.add(what + ": " + e.getMessage());
+            problems.add(Text.of("{what}: {why}", what, e.said()));
             return Optional.empty();
         }
     }
 
     private static List<ClaimRow> claims(
-            String record, List<RecordSheet.Row> rows, CaseFile file, List<String> problems) {
+            String record, List<RecordSheet.Row> rows, CaseFile file, List<Text> problems) {
         Map<PointKey, Point> lines = RecordLines.of(file.facts()).stream()
                 .collect(Collectors.toMap(RecordLines.Line::key, RecordLines.Line::point, (one, same) -> one));
         Set<PointKey> seen = new HashSet<>();
@@ -134,15 +139,15 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
             String kept = row.value();
             try {
                 if (point == null) {
-                    throw new IllegalArgumentException(
-                            "this installation's record has no line " + row.line() + " of " + row.of() + ".");
+                    throw new RefusedException(
+                            Text.of("this installation's record has no line {line} of {row}.", row.line(), row.of()));
                 }
                 if (!seen.add(key)) {
-                    throw new IllegalArgumentException("the line has a value already.");
+                    throw new RefusedException("the line has a value already.");
                 }
                 kept = kept(point, row, file);
             } catch (IllegalArgumentException e) {
-                problems.add("Line " + row.number() + ": " + e.getMessage());
+                problems.add(Text.of("Line {number}: {why}", row.number(), RefusedException.said(e)));
             }
             claims.add(ClaimRow.unboxed(
                     UUID.randomUUID().toString(),
@@ -167,12 +172,13 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
     private static String kept(Point point, RecordSheet.Row row, CaseFile file) {
         if (row.readAt().isPresent()
                 && row.readAt().flatMap(UnderstoodSheet::time).isEmpty()) {
-            throw new IllegalArgumentException("a time needs its day, as 2026-09-01 14:05; not \""
-                    + row.readAt().get() + "\".");
+            throw new RefusedException(Text.of(
+                    "a time needs its day, as 2026-09-01 14:05; not \"{readAt}\".",
+                    row.readAt().get()));
         }
         if (row.instrument().filter(name -> name.length() > LONGEST_INSTRUMENT).isPresent()) {
-            throw new IllegalArgumentException(
-                    "an instrument's name has " + LONGEST_INSTRUMENT + " characters at most.");
+            throw new RefusedException(
+                    Text.of("an instrument's name has {longestInstrument} characters at most.", LONGEST_INSTRUMENT));
         }
         Entry.Understood understood = Entry.understand(
                 point,

@@ -38,12 +38,14 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Trade;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.CalendarFile;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.walk.AnsweredReading;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
 /** Corrections over HTTP. */
@@ -157,28 +159,28 @@ class CorrectionController {
 
     /** What could be asked for: every judgement that leaves something open and that nobody has asked for yet. */
     @GetMapping("/installations/{id}/corrections/proposed")
-    List<Proposed> proposed(
-            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
+    List<Proposed> proposed(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         Map<Trade, List<ProposedItem>> byTrade = corrections.proposed(file).stream()
                 .collect(Collectors.groupingBy(
                         judgement -> Trade.of(judgement.about().station()),
                         TreeMap::new,
                         Collectors.mapping(
-                                judgement -> item(judgement, file, units.orElse(UnitSystem.SI)), Collectors.toList())));
+                                judgement -> item(judgement, file, viewer.wording(UnitSystem.SI)),
+                                Collectors.toList())));
         return byTrade.entrySet().stream()
                 .map(each -> new Proposed(each.getKey(), each.getKey().title(), each.getValue()))
                 .toList();
     }
 
-    private ProposedItem item(Judgement judgement, CaseFile file, UnitSystem units) {
+    private ProposedItem item(Judgement judgement, CaseFile file, Wording wording) {
         return new ProposedItem(
                 judgement.key(),
                 judgement.about().title() + (judgement.subject().isEmpty() ? "" : ", " + judgement.subject()),
                 judgement.verdict(),
                 judgement.about().severity(),
-                judgement.brief().in(units),
-                judgement.remedy().map(text -> text.in(units)).orElse(""),
+                judgement.brief().in(wording),
+                judgement.remedy().map(text -> text.in(wording)).orElse(""),
                 corrections.due(judgement, file));
     }
 
@@ -187,20 +189,19 @@ class CorrectionController {
     @ResponseStatus(HttpStatus.CREATED)
     List<Correction> raise(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody NewCorrections asked,
             @AuthenticationPrincipal Person person) {
         return corrections.raise(
                 id,
                 new Corrections.Asked(asked.judgements(), asked.words(), asked.due()),
                 person,
-                units.orElse(UnitSystem.SI));
+                viewer.wording(UnitSystem.SI));
     }
 
     @GetMapping("/corrections/{id}")
-    Thread thread(
-            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
-        return thread(corrections.visible(id, person), person, units.orElse(UnitSystem.SI));
+    Thread thread(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
+        return thread(corrections.visible(id, person), person, viewer.wording(UnitSystem.SI));
     }
 
     /** Other words, or another date. */
@@ -217,13 +218,13 @@ class CorrectionController {
     @ResponseStatus(HttpStatus.CREATED)
     Thread take(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody NewStep asked,
             @AuthenticationPrincipal Person person) {
-        UnitSystem system = units.orElse(UnitSystem.SI);
+        Wording wording = viewer.wording(UnitSystem.SI);
         Corrections.Doing doing = new Corrections.Doing(
                 asked.kind(), asked.words(), asked.readings(), asked.confirmed(), asked.version());
-        return thread(corrections.take(id, doing, person, system), person, system);
+        return thread(corrections.take(id, doing, person, wording), person, wording);
     }
 
     /** Hangs a PDF, a picture or plain text on it. */
@@ -258,7 +259,7 @@ class CorrectionController {
                 .body(file.content());
     }
 
-    private Thread thread(Correction correction, Person person, UnitSystem units) {
+    private Thread thread(Correction correction, Person person, Wording wording) {
         CaseFile file = cases.open(correction.installationId(), person);
         Optional<Judgement> judgement = file.judgements().all().stream()
                 .filter(j -> j.about().id().equals(correction.requirement())
@@ -273,7 +274,7 @@ class CorrectionController {
                 CorrectionLetters.trade(correction).title(),
                 correction.overdue(LocalDate.now(clock)),
                 corrections.steps(correction.id()).stream()
-                        .map(step -> view(step, file))
+                        .map(step -> view(step, file, wording))
                         .toList(),
                 corrections.attachments(correction.id()),
                 Arrays.stream(Step.Kind.values())
@@ -283,11 +284,11 @@ class CorrectionController {
                                         .filter(j -> Corrections.shown(correction, j, file))
                                         .isPresent())
                         .toList(),
-                judgement.map(j -> new Now(j.verdict(), j.brief().in(units))),
+                judgement.map(j -> new Now(j.verdict(), j.brief().in(wording))),
                 judgement.map(j -> lines(j, file)).orElse(List.of()));
     }
 
-    private static LetterStep view(Step step, CaseFile file) {
+    private static LetterStep view(Step step, CaseFile file, Wording wording) {
         List<Reading> with = file.evidence().readings().stream()
                 .filter(reading -> step.readings().contains(reading.id().toString()))
                 .toList();
@@ -296,9 +297,9 @@ class CorrectionController {
                 step.words(),
                 with.stream()
                         .map(reading -> new GivenReading(
-                                title(reading.key()),
-                                reading.said(),
-                                reading.grade().title()))
+                                wording.say(title(reading.key())),
+                                reading.said().in(wording),
+                                wording.say(reading.grade().title())))
                         .toList(),
                 step.by(),
                 step.at());

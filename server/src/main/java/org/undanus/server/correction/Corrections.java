@@ -19,7 +19,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.judgement.DueDates;
 import org.undanus.core.judgement.Judgement;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.CorrectionMapper.AttachmentRow;
 import org.undanus.server.correction.CorrectionMapper.AttachmentState;
@@ -169,14 +170,14 @@ public class Corrections {
      * @throws UnsuitableException when a judgement leaves nothing to correct, or has been asked for already
      */
     @Transactional
-    List<Correction> raise(String installation, Asked asked, Person person, UnitSystem units) {
+    List<Correction> raise(String installation, Asked asked, Person person, Wording wording) {
         CaseFile file = cases.openForWriting(installation, person);
         requireOffice(person);
         List<Correction> before = of(file);
         List<Correction> raised = new ArrayList<>();
         for (String key : new LinkedHashSet<>(asked.judgements())) {
             raised.add(raised(
-                    file, judgement(file, key), asked, before, before.size() + raised.size() + 1, person, units));
+                    file, judgement(file, key), asked, before, before.size() + raised.size() + 1, person, wording));
         }
         raised.forEach(correction -> keep(correction, person.name()));
         letters.raised(file.header(), raised, person);
@@ -197,18 +198,21 @@ public class Corrections {
             List<Correction> before,
             int number,
             Person person,
-            UnitSystem units) {
-        JudgementView view = JudgementView.of(judgement, file.evidence(), units);
+            Wording wording) {
+        JudgementView view = JudgementView.of(judgement, file.evidence(), wording);
         String what = view.title() + (view.subject().isEmpty() ? "" : ", " + view.subject());
         if (!judgement.verdict().open()) {
             throw new UnsuitableException(
                     "judgement",
-                    what + ": this " + judgement.verdict().title().toLowerCase(Locale.ROOT)
-                            + "; there is nothing to correct. Nothing was saved.");
+                    Text.of(
+                            "{what}: this {verdict}; there is nothing to correct. Nothing was saved.",
+                            what,
+                            judgement.verdict().title().toLowerCase(Locale.ROOT)));
         }
         if (before.stream().anyMatch(c -> isOpenFor(c, judgement))) {
             throw new UnsuitableException(
-                    "judgement", what + ": a correction for this judgement is already open. Nothing was saved.");
+                    "judgement",
+                    Text.of("{what}: a correction for this judgement is already open. Nothing was saved.", what));
         }
         return new Correction(
                 UUID.randomUUID().toString(),
@@ -288,7 +292,7 @@ public class Corrections {
      * @throws ConflictException when somebody did something about it meanwhile
      */
     @Transactional
-    Correction take(String id, Doing doing, Person person, UnitSystem units) {
+    Correction take(String id, Doing doing, Person person, Wording wording) {
         Correction before = lockedForWriting(id, person);
         Step.Kind kind = doing.kind();
         if (kind.office()) {
@@ -320,7 +324,7 @@ public class Corrections {
                 kind,
                 words,
                 kind == Step.Kind.ANSWERED
-                        ? readings.answer(before.installationId(), doing.readings(), doing.confirmed(), person, units)
+                        ? readings.answer(before.installationId(), doing.readings(), doing.confirmed(), person, wording)
                         : List.of(),
                 person.name(),
                 Moment.kept(clock.instant()));
@@ -341,8 +345,9 @@ public class Corrections {
         if (now.verdict().open()) {
             throw new UnsuitableException(
                     "kind",
-                    "It still reads: " + now.brief().in(file.rules().display())
-                            + ". Read it again at a re-visit; only what then meets is closed.");
+                    Text.of(
+                            "It still reads: {brief}. Read it again at a re-visit; only what then meets is closed.",
+                            now.brief().in(file.rules().display())));
         }
         if (!readSince(correction, now, file)) {
             throw new UnsuitableException(
@@ -403,7 +408,7 @@ public class Corrections {
         byte[] content = file.content();
         String called = FileName.clean(file.name());
         if (mapper.attachments(id).size() >= MOST_FILES) {
-            throw new UnsuitableException("file", "A correction has " + MOST_FILES + " files at most.");
+            throw new UnsuitableException("file", Text.of("A correction has {mostFiles} files at most.", MOST_FILES));
         }
         String type = Upload.mediaType(content)
                 .or(() -> isText(content) ? Optional.of("text/plain") : Optional.empty())
@@ -483,8 +488,9 @@ public class Corrections {
     private static void requireOpen(Correction correction) {
         if (correction.state().ended()) {
             throw new ConflictException(
-                    "This correction is " + correction.state().name().toLowerCase(Locale.ROOT)
-                            + " already. Nothing was saved.",
+                    Text.of(
+                            "This correction is {state} already. Nothing was saved.",
+                            correction.state().name().toLowerCase(Locale.ROOT)),
                     "",
                     correction);
         }

@@ -27,14 +27,16 @@ import org.undanus.core.installation.Component;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.SheetValue;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.siting.SheetFigure;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 import org.undanus.view.FigureView;
 import tools.jackson.databind.JsonNode;
@@ -129,10 +131,7 @@ class SheetController {
 
     @GetMapping("/sheet")
     @MayAlsoAnswer(HttpStatus.NOT_FOUND)
-    SheetView one(
-            @RequestParam String model,
-            @RequestParam Optional<Integer> version,
-            @RequestParam Optional<UnitSystem> units) {
+    SheetView one(@RequestParam String model, @RequestParam Optional<Integer> version, Viewer viewer) {
         List<SheetLibrary.Version> versions = library.versions(model);
         SheetLibrary.Version shown = version(versions, version);
         return new SheetView(
@@ -145,7 +144,8 @@ class SheetController {
                         .toList(),
                 sections(shown.sheet()),
                 SheetFigure.of(shown.sheet().sheet())
-                        .map(figure -> FigureView.of(figure, units.orElse(UnitSystem.US), FIGURE_WIDTH, FIGURE_HEIGHT)),
+                        .map(figure ->
+                                FigureView.of(figure, viewer.wording(UnitSystem.US), FIGURE_WIDTH, FIGURE_HEIGHT)),
                 shown.sheet().pairs().orElse(List.of()));
     }
 
@@ -176,7 +176,8 @@ class SheetController {
         return wanted.map(number -> versions.stream()
                         .filter(v -> v.version() == number)
                         .findFirst()
-                        .orElseThrow(() -> new NotFoundException("There is no version " + number + " of this sheet.")))
+                        .orElseThrow(() ->
+                                new NotFoundException(Text.of("There is no version {number} of this sheet.", number))))
                 .orElseGet(() -> versions.get(versions.size() - 1));
     }
 

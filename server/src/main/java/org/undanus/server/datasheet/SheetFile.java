@@ -1,6 +1,7 @@
 package org.undanus.server.datasheet;
 
 import java.util.List;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 
 /** A file of data sheets, as it goes out and comes in. */
@@ -14,7 +15,8 @@ public record SheetFile(String format, List<SheetRecord> dataSheets) {
      */
     public List<SheetRecord> sound() {
         if (!FORMAT.equals(format)) {
-            throw new UnsuitableException("format", "This reads " + FORMAT + ". The file says something else.");
+            throw new UnsuitableException(
+                    "format", Text.of("This reads {format}. The file says something else.", FORMAT));
         }
         if (dataSheets == null || dataSheets.isEmpty() || dataSheets.contains(null)) {
             throw new UnsuitableException("dataSheets", "The file holds no data sheet, or an empty place among them.");

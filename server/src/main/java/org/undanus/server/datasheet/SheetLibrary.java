@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.DataSheets;
+import org.undanus.core.words.Text;
 import org.undanus.server.datasheet.SheetMapper.SheetRow;
 import org.undanus.server.installation.CaseMaterial;
 import org.undanus.server.journal.Journal;
@@ -75,7 +76,7 @@ public class SheetLibrary implements CaseMaterial.Sheets {
     public List<Version> versions(String model) {
         List<Version> versions = mapper.of(model).stream().map(this::version).toList();
         if (versions.isEmpty()) {
-            throw new NotFoundException("There is no data sheet of " + model + ".");
+            throw new NotFoundException(Text.of("There is no data sheet of {model}.", model));
         }
         return versions;
     }
@@ -112,7 +113,9 @@ public class SheetLibrary implements CaseMaterial.Sheets {
                 keep(sheet, 1, by, at);
             } else if (kept.stream().noneMatch(row -> version(row).sheet().equals(sheet))) {
                 throw new ConflictException(
-                        "A different data sheet of " + sheet.model() + " is already saved. Nothing was changed.",
+                        Text.of(
+                                "A different data sheet of {model} is already saved. Nothing was changed.",
+                                sheet.model()),
                         sheet,
                         version(kept.get(kept.size() - 1)).sheet());
             }

@@ -32,6 +32,8 @@ import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Torque;
 import org.undanus.core.quantity.Voltage;
 import org.undanus.core.quantity.VolumeFlow;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 
 /**
@@ -122,7 +124,7 @@ public record SheetRecord(
     void require(Refrigerants known) {
         refrigerant
                 .filter(name -> known.named(name).isEmpty())
-                .ifPresent(name -> refuse("refrigerant", "No refrigerant is called " + name + "."));
+                .ifPresent(name -> refuse("refrigerant", Text.of("No refrigerant is called {name}.", name)));
     }
 
     /** @throws UnsuitableException naming the field that cannot be read or contradicts another */
@@ -161,7 +163,7 @@ public record SheetRecord(
                             .toList(),
                     torques.stream().flatMap(List::stream).map(this::torque).toList());
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("dataSheets." + model, e.getMessage());
+            throw new UnsuitableException("dataSheets." + model, RefusedException.said(e));
         }
     }
 
@@ -170,7 +172,7 @@ public record SheetRecord(
         mountingClearances.ifPresent(all -> all.forEach((key, faces) -> mountings.put(
                 Mounting.named(key)
                         .orElseThrow(() -> new UnsuitableException(
-                                where("mountingClearances"), "\"" + key + "\" is no way of mounting.")),
+                                where("mountingClearances"), Text.of("\"{key}\" is no way of mounting.", key))),
                 faces("mountingClearances." + key, faces))));
         return mountings;
     }
@@ -181,8 +183,8 @@ public record SheetRecord(
                 Arrays.stream(Face.values())
                         .filter(face -> face.key().equals(key))
                         .findFirst()
-                        .orElseThrow(
-                                () -> new UnsuitableException(where(field), "\"" + key + "\" is no face of a unit.")),
+                        .orElseThrow(() ->
+                                new UnsuitableException(where(field), Text.of("\"{key}\" is no face of a unit.", key))),
                 length(field + "." + key, text)));
         return faces;
     }
@@ -191,7 +193,8 @@ public record SheetRecord(
         Map<SheetValue, Quantity> read = new EnumMap<>(SheetValue.class);
         figures.forEach((key, text) -> {
             SheetValue figure = SheetValue.of(key)
-                    .orElseThrow(() -> new UnsuitableException(where(key), "A data sheet has no field " + key + "."));
+                    .orElseThrow(() ->
+                            new UnsuitableException(where(key), Text.of("A data sheet has no field {key}.", key)));
             read.put(figure, figure(key, text, figure.dimension(), figure.dimension()::of));
         });
         return read;
@@ -282,15 +285,19 @@ public record SheetRecord(
         try {
             read = make.apply(FieldNotation.parse(text, dimension).value().si());
         } catch (FieldNotationException e) {
-            throw new UnsuitableException(where(field), e.getMessage());
+            throw new UnsuitableException(where(field), RefusedException.said(e));
         }
         if (read.si() < 0 && dimension != Dimension.TEMPERATURE) {
-            throw new UnsuitableException(where(field), "A data sheet has no negative figures: " + text + ".");
+            throw new UnsuitableException(where(field), Text.of("A data sheet has no negative figures: {text}.", text));
         }
         return read;
     }
 
     private void refuse(String field, String sentence) {
+        refuse(field, Text.plain(sentence));
+    }
+
+    private void refuse(String field, Text sentence) {
         throw new UnsuitableException(where(field), sentence);
     }
 

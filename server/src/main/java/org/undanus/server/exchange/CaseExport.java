@@ -21,9 +21,10 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.Judgement;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.CarriedRecords;
 import org.undanus.server.correction.Correction;
@@ -216,9 +217,10 @@ public class CaseExport {
         if (size > largest.toBytes()) {
             throw new UnsuitableException(
                     "photos",
-                    "With its photos the file would have "
-                            + size / DataSize.ofMegabytes(1).toBytes() + " MB; " + largest.toMegabytes()
-                            + " MB can be imported again. Take it without photos.");
+                    Text.of(
+                            "With its photos the file would have {size} MB; {toMegabytes} MB can be imported again. Take it without photos.",
+                            size / DataSize.ofMegabytes(1).toBytes(),
+                            largest.toMegabytes()));
         }
     }
 
@@ -420,7 +422,7 @@ public class CaseExport {
                                 held.limit().authority().id(),
                                 held.limit().bound().words(),
                                 held.limit().value().si(),
-                                held.limit().source(),
+                                held.limit().source().in(UnitSystem.SI),
                                 held.binds()))
                         .toList(),
                 j.school().map(SchoolTopic.School::id));

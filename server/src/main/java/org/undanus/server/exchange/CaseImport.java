@@ -31,6 +31,8 @@ import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.CarriedRecord;
 import org.undanus.server.commissioning.CarriedRecords;
@@ -132,7 +134,11 @@ public class CaseImport {
         Instant now = clock.instant();
         if (!CaseDocument.FORMAT.equals(document.format())) {
             throw new UnsuitableException(
-                    "format", "This reads " + CaseDocument.FORMAT + ", not " + shortened(document.format()) + ".");
+                    "format",
+                    Text.of(
+                            "This reads {format}, not {shortened}.",
+                            CaseDocument.FORMAT,
+                            shortened(document.format())));
         }
         if (document.installations() == null || document.installations().isEmpty()) {
             throw new UnsuitableException("installations", "The file holds no installation.");
@@ -303,7 +309,7 @@ public class CaseImport {
                 if (number < 1 || number > recorded) {
                     throw new UnsuitableException(
                             where + ".files",
-                            "A file hangs on a correction or on a record; there is none " + number + ".");
+                            Text.of("A file hangs on a correction or on a record; there is none {number}.", number));
                 }
                 papers.get(number - 1).add(arrived);
             }
@@ -315,7 +321,7 @@ public class CaseImport {
         try {
             records.keep(file, record, papers, person);
         } catch (UnsuitableException e) {
-            throw new UnsuitableException(where, e.getMessage());
+            throw new UnsuitableException(where, RefusedException.said(e));
         }
     }
 
@@ -324,14 +330,14 @@ public class CaseImport {
                 .filter(c -> c.number() == number)
                 .map(Correction::id)
                 .findFirst()
-                .orElseThrow(() -> new UnsuitableException(where, "There is no correction " + number + "."));
+                .orElseThrow(() -> new UnsuitableException(where, Text.of("There is no correction {number}.", number)));
     }
 
     private RuleBook book(CaseDocument.BookRecord named, String where) {
         try {
             return books.book(named.id(), named.version());
         } catch (NotFoundException e) {
-            throw new UnsuitableException(where + ".ruleBook", e.getMessage());
+            throw new UnsuitableException(where + ".ruleBook", RefusedException.said(e));
         }
     }
 
@@ -339,7 +345,7 @@ public class CaseImport {
         try {
             return ZoneId.of(named);
         } catch (DateTimeException e) {
-            throw new UnsuitableException(where + ".zone", "\"" + named + "\" is no time zone.");
+            throw new UnsuitableException(where + ".zone", Text.of("\"{named}\" is no time zone.", named));
         }
     }
 
@@ -349,7 +355,7 @@ public class CaseImport {
                     FieldNotation.parse(record.elevation(), Dimension.LENGTH).value();
             return new Site(record.building(), elevation).elevation().si();
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException(where + ".elevation", e.getMessage());
+            throw new UnsuitableException(where + ".elevation", RefusedException.said(e));
         }
     }
 
@@ -372,28 +378,31 @@ public class CaseImport {
         List<CaseFile.Visit> visits = file.header().visits();
         int visit = record.visit().orElse(visits.size() - 1);
         if (visit < 0 || visit >= visits.size()) {
-            throw new UnsuitableException(where + ".visit", "There is no visit number " + visit + ".");
+            throw new UnsuitableException(where + ".visit", Text.of("There is no visit number {visit}.", visit));
         }
         CaseFile.Header header = file.header().at(visits.get(visit));
         PointKey key = new PointKey(record.point(), record.component().orElse(PointKey.SYSTEM));
         Point point = file.line(key)
                 .orElseThrow(() -> new UnsuitableException(
                         where,
-                        "The installation has no line " + shortened(record.point()) + " of "
-                                + shortened(key.component()) + "."))
+                        Text.of(
+                                "The installation has no line {shortened} of {shortened2}.",
+                                shortened(record.point()),
+                                shortened(key.component()))))
                 .point();
         Accuracy accuracy = instruments
                 .accuracy(record.instrument(), point, rules)
                 .orElseThrow(() -> new UnsuitableException(
                         where,
-                        "There is no instrument "
-                                + shortened(record.instrument().orElseThrow()) + "."));
+                        Text.of(
+                                "There is no instrument {shortened}.",
+                                shortened(record.instrument().orElseThrow()))));
         Entry.Understood understood;
         try {
             understood =
                     Entry.answer(point, record.typed(), accuracy, file.facts().traces());
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException(where, e.getMessage());
+            throw new UnsuitableException(where, RefusedException.said(e));
         }
         requireSame(record, understood.value(), where);
         UUID id = record.id().map(text -> uuid(text, where)).orElseGet(UUID::randomUUID);
@@ -421,7 +430,8 @@ public class CaseImport {
             double here = measured.quantity().si();
             if (Math.abs(told - here) > SAME * Math.max(1, Math.abs(here))) {
                 throw new UnsuitableException(
-                        where, "\"" + record.typed() + "\" is " + here + " in SI, but the file says " + told + ".");
+                        where,
+                        Text.of("\"{typed}\" is {here} in SI, but the file says {told}.", record.typed(), here, told));
             }
         }
     }
@@ -448,7 +458,10 @@ public class CaseImport {
             byte[] bytes = in.readNBytes((int) Photos.MOST_BYTES + 1);
             if (bytes.length > Photos.MOST_BYTES) {
                 throw new UnsuitableException(
-                        where, "A photo or paper in the file is larger than " + Photos.MOST_BYTES / 1024 + " kB.");
+                        where,
+                        Text.of(
+                                "A photo or paper in the file is larger than {mostBytes} kB.",
+                                Photos.MOST_BYTES / 1024));
             }
             return bytes;
         } catch (IOException e) {
@@ -470,7 +483,10 @@ public class CaseImport {
         Point point = Walk.point(record.point() == null ? "" : record.point())
                 .filter(known -> known.kind() == Point.Kind.CURVE)
                 .orElseThrow(() -> new UnsuitableException(
-                        where, "There is no line " + shortened(record.point()) + " that takes a logger's file."));
+                        where,
+                        Text.of(
+                                "There is no line {shortened} that takes a logger's file.",
+                                shortened(record.point()))));
         Trace trace;
         try (InputStream csv = content.open()) {
             trace = traces.keep(installation, point, csv, person.name(), now);
@@ -479,14 +495,14 @@ public class CaseImport {
         }
         if (!trace.sha256().equals(record.sha256())) {
             throw new UnsuitableException(
-                    where, "A curve is not the one it is called: its SHA-256 is " + trace.sha256() + ".");
+                    where, Text.of("A curve is not the one it is called: its SHA-256 is {sha256}.", trace.sha256()));
         }
     }
 
     private static FileContent beside(String kind, String name, Path folder, String where) {
         Path file = folder.resolve(kind).resolve(Path.of(name).getFileName());
         if (!name.equals(kind + file.getFileName()) || !Files.isRegularFile(file)) {
-            throw new UnsuitableException(where, "The file " + shortened(name) + " is not there.");
+            throw new UnsuitableException(where, Text.of("The file {shortened} is not there.", shortened(name)));
         }
         return FileContent.in(file);
     }

@@ -16,6 +16,8 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.trace.TraceStore;
@@ -73,7 +75,8 @@ final class CaseZip {
         Path folder = file.getParent();
         try (ZipFile zip = new ZipFile(file.toFile())) {
             if (zip.size() > MOST_ENTRIES) {
-                throw new UnsuitableException("zip", "A case file holds " + MOST_ENTRIES + " files at most.");
+                throw new UnsuitableException(
+                        "zip", Text.of("A case file holds {mostEntries} files at most.", MOST_ENTRIES));
             }
             for (String beside : FOLDERS) {
                 Files.createDirectories(folder.resolve(beside));
@@ -98,7 +101,8 @@ final class CaseZip {
             }
             return folder.resolve(CASE);
         } catch (ZipException e) {
-            throw new UnsuitableException("zip", "This ZIP file is damaged: " + e.getMessage() + ".");
+            throw new UnsuitableException(
+                    "zip", Text.of("This ZIP file is damaged: {message}.", RefusedException.said(e)));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -120,8 +124,11 @@ final class CaseZip {
                     throw new UnsuitableException(
                             "zip",
                             ofAll
-                                    ? "Unpacked the file is larger than what can be imported."
-                                    : entry.getName() + " in the file is larger than " + bound / 1024 + " kB.");
+                                    ? Text.of("Unpacked the file is larger than what can be imported.")
+                                    : Text.of(
+                                            "{name} in the file is larger than {bound} kB.",
+                                            entry.getName(),
+                                            bound / 1024));
                 }
                 out.write(buffer, 0, read);
             }

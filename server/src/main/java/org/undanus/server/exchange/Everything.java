@@ -24,6 +24,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.util.unit.DataSize;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Accounts;
 import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
@@ -236,7 +237,8 @@ class Everything {
     private List<String> read(ZipFile zip, Path folder, Person person, ImportProgress progress) throws IOException {
         List<? extends ZipEntry> entries = zip.stream().toList();
         if (entries.size() > MOST_ENTRIES) {
-            throw new UnsuitableException("zip", "The file holds more than " + MOST_ENTRIES + " files.");
+            throw new UnsuitableException(
+                    "zip", Text.of("The file holds more than {mostEntries} files.", MOST_ENTRIES));
         }
         for (ZipEntry entry : entries) {
             String name = entry.getName();
@@ -251,7 +253,7 @@ class Everything {
         }
         Contents contents = json.readValue(bytes(zip, CONTENTS), Contents.class);
         if (!FORMAT.equals(contents.format())) {
-            throw new UnsuitableException("format", "This reads " + FORMAT + ".");
+            throw new UnsuitableException("format", Text.of("This reads {format}.", FORMAT));
         }
         cases.library(json.readValue(bytes(zip, LIBRARY), CaseDocument.class), person);
         List<String> entered = new ArrayList<>();
@@ -284,7 +286,9 @@ class Everything {
             if (installation == null) {
                 throw new UnsuitableException(
                         "letters",
-                        "A letter is about " + letter.installation() + ", which is not here. Nothing was saved.");
+                        Text.of(
+                                "A letter is about {installation}, which is not here. Nothing was saved.",
+                                letter.installation()));
             }
             outbox.bringIn(letter.carried(installation), installation, person.name());
         }
@@ -302,7 +306,7 @@ class Everything {
     private byte[] bytes(ZipFile zip, String name) throws IOException {
         ZipEntry entry = zip.getEntry(name);
         if (entry == null) {
-            throw new UnsuitableException("zip", "The file holds no " + name + ". Nothing was saved.");
+            throw new UnsuitableException("zip", Text.of("The file holds no {name}. Nothing was saved.", name));
         }
         try (InputStream in = zip.getInputStream(entry)) {
             byte[] read = in.readNBytes((int) Math.min(Integer.MAX_VALUE - 8L, largest) + 1);
@@ -327,7 +331,8 @@ class Everything {
 
     private void requireSize(long size, String name) {
         if (size > largest) {
-            throw new UnsuitableException("zip", name + " is larger than what can be imported. Nothing was saved.");
+            throw new UnsuitableException(
+                    "zip", Text.of("{name} is larger than what can be imported. Nothing was saved.", name));
         }
     }
 }

@@ -6,6 +6,7 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.undanus.core.words.Text;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.trace.TraceStore;
@@ -100,7 +101,8 @@ final class FileContent {
             left -= length;
             if (left < 0) {
                 throw new UnsuitableException(
-                        "content", "A photo or curve in the file is larger than " + MOST_BYTES / 1024 + " kB.");
+                        "content",
+                        Text.of("A photo or curve in the file is larger than {mostBytes} kB.", MOST_BYTES / 1024));
             }
             inner.write(bytes, offset, length);
         }

@@ -9,6 +9,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
@@ -70,7 +71,10 @@ public class Holds {
                 file.line(key).orElseThrow(() -> new NotFoundException("This installation has no such line."));
         if (!line.point().timed()) {
             throw new UnsuitableException(
-                    "point", line.point().title() + " is no time that something is left alone for.");
+                    "point",
+                    Text.of(
+                            "{line} is no time that something is left alone for.",
+                            line.point().title()));
         }
         Duration ago = Duration.between(since, clock.instant());
         if (ago.isNegative() || ago.compareTo(LONGEST_AGO) > 0) {
@@ -86,7 +90,11 @@ public class Holds {
         Optional<Hold> other = running(installation, key);
         if (other.isPresent()) {
             throw new ConflictException(
-                    "It is being held already, by " + other.get().startedBy() + ".", id, other.get());
+                    Text.of(
+                            "It is being held already, by {startedBy}.",
+                            other.get().startedBy()),
+                    id,
+                    other.get());
         }
         Hold hold = new Hold(
                 id.toString(),

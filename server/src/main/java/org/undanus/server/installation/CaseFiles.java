@@ -39,6 +39,8 @@ import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Years;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.InstallationMapper.ComponentRow;
 import org.undanus.server.installation.InstallationMapper.InstallationRow;
@@ -95,19 +97,21 @@ public class CaseFiles {
             requireText("system", system, LONGEST);
             requireText("crew", crew, LONGEST_CREW);
             if (components.isEmpty() || components.size() > MOST_UNITS) {
-                throw new UnsuitableException("components", "A system holds 1 to " + MOST_UNITS + " units.");
+                throw new UnsuitableException(
+                        "components", Text.of("A system holds 1 to {mostUnits} units.", MOST_UNITS));
             }
             requireDay(visitedOn);
             try {
                 new Case(new Site(building, Length.ofMetres(elevation)), components, DataSheets.NONE, visitedOn);
             } catch (IllegalArgumentException e) {
-                throw new UnsuitableException("components", e.getMessage() + ".");
+                throw new UnsuitableException("components", Text.of("{why}.", RefusedException.said(e)));
             }
         }
 
         private static void requireText(String field, String text, int most) {
             if (text.isBlank() || text.length() > most) {
-                throw new UnsuitableException(field, "The " + field + " is a text of 1 to " + most + " characters.");
+                throw new UnsuitableException(
+                        field, Text.of("The {field} is a text of 1 to {most} characters.", field, most));
             }
         }
     }
@@ -118,7 +122,7 @@ public class CaseFiles {
 
     private static void requireDay(LocalDate visitedOn) {
         if (!Years.OF_VISITS.hold(visitedOn)) {
-            throw new UnsuitableException("visitedOn", "A visit lies in " + Years.OF_VISITS + ".");
+            throw new UnsuitableException("visitedOn", Text.of("A visit lies in {ofVisits}.", Years.OF_VISITS));
         }
     }
 
@@ -439,7 +443,7 @@ public class CaseFiles {
                     ? new Entry.Understood(measured(row, point), row.unit(), true)
                     : Entry.answer(point, row.typed(), Accuracy.EXACT, traces);
         } catch (IllegalArgumentException e) {
-            return new Entry.Understood(new Value.SetAside(e.getMessage()), row.unit(), true);
+            return new Entry.Understood(new Value.SetAside(RefusedException.said(e)), row.unit(), true);
         }
     }
 
@@ -447,7 +451,7 @@ public class CaseFiles {
         return point.possible(row.si())
                 ? new Value.Measured(
                         point.dimension().orElseThrow().of(row.si()), row.standardUncertainty(), row.resolution())
-                : new Value.SetAside("No such value is possible on this line.");
+                : new Value.SetAside(Text.of("No such value is possible on this line."));
     }
 
     /** On which visit each reading was taken, counted from 0. */
@@ -490,7 +494,9 @@ public class CaseFiles {
         header.visit().sealedAs().filter(number -> !reading.byCrew()).ifPresent(number -> {
             throw new UnsuitableException(
                     "visit",
-                    "This visit is sealed as " + number + ". Begin a re-visit to read again. Nothing was saved.");
+                    Text.of(
+                            "This visit is sealed as {number}. Begin a re-visit to read again. Nothing was saved.",
+                            number));
         });
         Optional<Value.Measured> measured =
                 reading.value() instanceof Value.Measured m ? Optional.of(m) : Optional.empty();
@@ -525,7 +531,7 @@ public class CaseFiles {
         opening.requireSuitable();
         if (mapper.countReference(opening.reference()) > 0) {
             throw new UnsuitableException(
-                    "reference", "The reference " + opening.reference() + " is already in the register.");
+                    "reference", Text.of("The reference {reference} is already in the register.", opening.reference()));
         }
         String siteId = siteId(opening, by);
         String id = UUID.randomUUID().toString();
@@ -579,14 +585,15 @@ public class CaseFiles {
         CaseFile file = openForWriting(id, person);
         List<SubjectRow> rows = mapper.subjects(id);
         if (rows.size() >= MOST_SUBJECTS) {
-            throw new UnsuitableException("title", "An installation has " + MOST_SUBJECTS + " of these at most.");
+            throw new UnsuitableException(
+                    "title", Text.of("An installation has {mostSubjects} of these at most.", MOST_SUBJECTS));
         }
         List<Subject> with = new ArrayList<>(file.facts().added());
         with.add(subject);
         try {
             file.facts().withAdded(with);
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("joins", e.getMessage() + ".");
+            throw new UnsuitableException("joins", Text.of("{why}.", RefusedException.said(e)));
         }
         SubjectRow row = new SubjectRow(
                 id,
@@ -626,7 +633,7 @@ public class CaseFiles {
                 .orElseThrow(() -> new NotFoundException("Nothing of this name was added to the installation."));
         if (file.evidence().readings().stream()
                 .anyMatch(r -> r.key().component().equals(subject))) {
-            throw new UnsuitableException("subject", row.title() + " has readings; it stays.");
+            throw new UnsuitableException("subject", Text.of("{row} has readings; it stays.", row.title()));
         }
         SubjectRow removed =
                 new SubjectRow(row.installationId(), row.id(), row.kind(), row.title(), row.joins(), row.place(), true);
@@ -646,7 +653,9 @@ public class CaseFiles {
         if (on.isBefore(file.header().visitedOn())) {
             throw new UnsuitableException(
                     "visitedOn",
-                    "The last visit was on " + file.header().visitedOn() + "; this one cannot lie before it.");
+                    Text.of(
+                            "The last visit was on {visitedOn}; this one cannot lie before it.",
+                            file.header().visitedOn()));
         }
         beginVisit(id, stage, on, unannounced, person.name());
     }
@@ -678,13 +687,17 @@ public class CaseFiles {
         CaseFile.Visit visit = file.header().visit();
         if (visit.sealedAs().isPresent()) {
             throw new UnsuitableException(
-                    "scopes", "This visit is sealed as " + visit.sealedAs().get() + "; what it looked at stays.");
+                    "scopes",
+                    Text.of(
+                            "This visit is sealed as {sealedAs}; what it looked at stays.",
+                            visit.sealedAs().get()));
         }
         scopes.stream()
                 .filter(scope -> !file.rules().scopes().containsKey(scope))
                 .findFirst()
                 .ifPresent(unknown -> {
-                    throw new UnsuitableException("scopes", "The rule book has no scope \"" + unknown + "\".");
+                    throw new UnsuitableException(
+                            "scopes", Text.of("The rule book has no scope \"{unknown}\".", unknown));
                 });
         mapper.confineVisit(visit.id(), scopes.isEmpty() ? null : String.join(" ", new LinkedHashSet<>(scopes)));
         VisitRow row = mapper.visit(visit.id());
@@ -752,7 +765,7 @@ public class CaseFiles {
                 h.version());
         Case facts = file.facts();
         if (asked.components().isEmpty() || asked.components().size() > MOST_UNITS) {
-            throw new UnsuitableException("components", "A system holds 1 to " + MOST_UNITS + " units.");
+            throw new UnsuitableException("components", Text.of("A system holds 1 to {mostUnits} units.", MOST_UNITS));
         }
         for (Component gone : facts.components()) {
             if (asked.components().stream().noneMatch(unit -> unit.id().equals(gone.id()))) {
@@ -762,7 +775,7 @@ public class CaseFiles {
         try {
             return file.corrected(header, facts.corrected(asked.components(), asked.replacement()), asked.rules());
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("components", e.getMessage() + ".");
+            throw new UnsuitableException("components", Text.of("{why}.", RefusedException.said(e)));
         }
     }
 
@@ -783,8 +796,9 @@ public class CaseFiles {
         if (read || drawn) {
             throw new UnsuitableException(
                     "components",
-                    unit.title()
-                            + " has readings or stands in the site drawing; it stays. Its kind and title can be put right.");
+                    Text.of(
+                            "{unit} has readings or stands in the site drawing; it stays. Its kind and title can be put right.",
+                            unit.title()));
         }
     }
 

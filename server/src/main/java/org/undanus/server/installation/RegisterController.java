@@ -57,13 +57,17 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Length;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
 /** The register: which installations there are and how each stands. */
@@ -113,15 +117,10 @@ class RegisterController {
             Optional<Station> station,
             Optional<Boolean> due,
             Optional<Standings.Order> order,
-            Optional<Boolean> reversed,
-            Optional<UnitSystem> units) {
+            Optional<Boolean> reversed) {
         private Standings.Wanted wanted() {
             return new Standings.Wanted(
                     words.orElse(""), crew.filter(c -> !c.isBlank()), worst, station, due.orElse(false));
-        }
-
-        private UnitSystem in() {
-            return units.orElse(UnitSystem.US);
         }
     }
 
@@ -268,6 +267,7 @@ class RegisterController {
     @GetMapping
     RegisterPage page(
             @ParameterObject @Valid Asked asked,
+            Viewer viewer,
             @RequestParam(defaultValue = "0") @Min(0) @Max(100_000) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(200) int size,
             @AuthenticationPrincipal Person person) {
@@ -280,7 +280,7 @@ class RegisterController {
                 size);
         return new RegisterPage(
                 found.entries().stream()
-                        .map(listed -> entry(listed, asked.in()))
+                        .map(listed -> entry(listed, viewer.wording(UnitSystem.US)))
                         .toList(),
                 found.total(),
                 found.all(),
@@ -303,7 +303,8 @@ class RegisterController {
 
     /** The register as a table for other programs, every row that fits. */
     @GetMapping(value = "/register.csv", produces = "text/csv")
-    ResponseEntity<byte[]> csv(@ParameterObject @Valid Asked asked, @AuthenticationPrincipal Person person) {
+    ResponseEntity<byte[]> csv(
+            @ParameterObject @Valid Asked asked, Viewer viewer, @AuthenticationPrincipal Person person) {
         List<RegisterEntry> entries = standings
                 .all(
                         person,
@@ -311,7 +312,7 @@ class RegisterController {
                         asked.order().orElse(Standings.Order.STAKE),
                         asked.reversed().orElse(false))
                 .stream()
-                .map(listed -> entry(listed, asked.in()))
+                .map(listed -> entry(listed, viewer.wording(UnitSystem.US)))
                 .toList();
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
@@ -399,7 +400,7 @@ class RegisterController {
         try {
             return Entry.understand(point, words, Accuracy.EXACT).value();
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("components", e.getMessage());
+            throw new UnsuitableException("components", RefusedException.said(e));
         }
     }
 
@@ -470,7 +471,8 @@ class RegisterController {
                     String id = unit.id()
                             .map(given -> {
                                 if (!known.contains(given)) {
-                                    throw new UnsuitableException("components", "There is no unit " + given + " here.");
+                                    throw new UnsuitableException(
+                                            "components", Text.of("There is no unit {given} here.", given));
                                 }
                                 return given;
                             })
@@ -554,7 +556,8 @@ class RegisterController {
         try {
             return ZoneId.of(named.strip());
         } catch (DateTimeException e) {
-            throw new UnsuitableException("zone", "\"" + named + "\" is no time zone: write it as America/Chicago.");
+            throw new UnsuitableException(
+                    "zone", Text.of("\"{named}\" is no time zone: write it as America/Chicago.", named));
         }
     }
 
@@ -565,9 +568,9 @@ class RegisterController {
             AbsolutePressure.ofStandardAtmosphere(height);
             return height.si();
         } catch (FieldNotationException e) {
-            throw new UnsuitableException("elevation", e.getMessage());
+            throw new UnsuitableException("elevation", RefusedException.said(e));
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("elevation", e.getMessage() + ".");
+            throw new UnsuitableException("elevation", Text.of("{why}.", RefusedException.said(e)));
         }
     }
 
@@ -593,7 +596,7 @@ class RegisterController {
         return stem + number;
     }
 
-    private static RegisterEntry entry(Standings.Listed listed, UnitSystem units) {
+    private static RegisterEntry entry(Standings.Listed listed, Wording wording) {
         StandingMapper.ListedRow row = listed.row();
         return new RegisterEntry(
                 row.id(),
@@ -607,7 +610,7 @@ class RegisterController {
                 listed.worst(),
                 listed.counts(),
                 Optional.ofNullable(row.readings()).orElse(0),
-                Optional.ofNullable(units == UnitSystem.US ? row.saidUs() : row.saidSi())
+                Optional.ofNullable(wording.units() == UnitSystem.US ? row.saidUs() : row.saidSi())
                         .orElse(""));
     }
 

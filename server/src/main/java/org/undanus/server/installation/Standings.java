@@ -27,6 +27,7 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.StandingMapper.AlikeRow;
 import org.undanus.server.installation.StandingMapper.Filter;
@@ -269,8 +270,8 @@ public class Standings {
                         .collect(Collectors.joining(" ")),
                 file.evidence().readings().size(),
                 outcome.stake(),
-                said(outcome, UnitSystem.US),
-                said(outcome, UnitSystem.SI),
+                said(outcome, Wording.english(UnitSystem.US)),
+                said(outcome, Wording.english(UnitSystem.SI)),
                 outcome.failing().stream()
                         .map(judgement -> judgement.about().station())
                         .distinct()
@@ -278,8 +279,8 @@ public class Standings {
                         .collect(Collectors.joining())));
     }
 
-    private static String said(Outcome outcome, UnitSystem units) {
-        String whole = outcome.pressing().map(text -> text.in(units)).orElse("");
+    private static String said(Outcome outcome, Wording wording) {
+        String whole = outcome.pressing().map(text -> text.in(wording)).orElse("");
         return whole.length() <= LONGEST_SAID ? whole : whole.substring(0, LONGEST_SAID - 1) + "…";
     }
 }

@@ -30,6 +30,7 @@ import org.undanus.core.plan.Marking;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
@@ -182,7 +183,7 @@ public class LiveStore {
                 .orElseThrow(() -> new NotFoundException("This installation has no such line."))
                 .point();
         if (point.kind() != Point.Kind.CURVE) {
-            throw new UnsuitableException("point", point.title() + " takes no curve.");
+            throw new UnsuitableException("point", Text.of("{point} takes no curve.", point.title()));
         }
         if (!senders(point, person).contains(instrument)) {
             throw new UnsuitableException(
@@ -366,7 +367,9 @@ public class LiveStore {
             Listening to = listening.get(i);
             if (to.samples() + added[i] > MOST_SAMPLES) {
                 throw new ConflictException(
-                        "A line has taken " + MOST_SAMPLES + " samples. Keep them, then let it listen anew.",
+                        Text.of(
+                                "A line has taken {mostSamples} samples. Keep them, then let it listen anew.",
+                                MOST_SAMPLES),
                         instrument,
                         null);
             }
@@ -425,7 +428,7 @@ public class LiveStore {
     @Transactional
     public boolean mark(Listening listening, Instant at, Marks.Act act, String by) {
         if (!offered(listening).contains(act)) {
-            throw new UnsuitableException("act", "\"" + act.title() + "\" is not marked at this line.");
+            throw new UnsuitableException("act", Text.of("\"{act}\" is not marked at this line.", act.title()));
         }
         Listening to = leading(listening);
         LiveMark mark = new LiveMark(to.id(), Moment.kept(at), act, by);
@@ -475,9 +478,10 @@ public class LiveStore {
         if (at.isAfter(now.plus(AHEAD)) || at.isBefore(to.startedAt().minus(BEHIND))) {
             throw new UnsuitableException(
                     "senml",
-                    "Record " + record + ": " + at
-                            + " is not the time of a visit that is under way. Set the instrument's clock."
-                            + " Nothing of the pack was taken.");
+                    Text.of(
+                            "Record {record}: {at} is not the time of a visit that is under way. Set the instrument's clock. Nothing of the pack was taken.",
+                            record,
+                            at));
         }
     }
 

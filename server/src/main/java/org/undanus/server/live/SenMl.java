@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.undanus.core.derived.Marks;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -94,10 +95,11 @@ final class SenMl {
         try {
             records = json.readTree(pack);
         } catch (JacksonException e) {
-            throw new UnsuitableException("senml", "The pack is not JSON: " + place(e) + ".");
+            throw new UnsuitableException("senml", Text.of("The pack is not JSON: {place}.", place(e)));
         }
         if (records == null || !records.isArray() || records.isEmpty() || records.size() > MOST_RECORDS) {
-            throw new UnsuitableException("senml", "A pack is a list of 1 to " + MOST_RECORDS + " records.");
+            throw new UnsuitableException(
+                    "senml", Text.of("A pack is a list of 1 to {mostRecords} records.", MOST_RECORDS));
         }
         SenMl reading = new SenMl(now);
         for (int i = 0; i < records.size(); i++) {
@@ -118,11 +120,11 @@ final class SenMl {
         }
         for (String field : record.propertyNames()) {
             if (field.endsWith("_")) {
-                throw wrong(number, "\"" + field + "\" must be understood and is not");
+                throw wrong(number, Text.of("\"{field}\" must be understood and is not", field));
             }
         }
         if (record.has("bver") && record.path("bver").asInt(Integer.MAX_VALUE) > VERSION) {
-            throw wrong(number, "its version is newer than " + VERSION);
+            throw wrong(number, Text.of("its version is newer than {version}", VERSION));
         }
         baseName = record.has("bn") ? text(number, record, "bn") : baseName;
         baseTime = record.has("bt") ? number(number, record, "bt") : baseTime;
@@ -139,12 +141,12 @@ final class SenMl {
         }
         String name = baseName + (record.has("n") ? text(number, record, "n") : "");
         if (!NAME.matcher(name).matches()) {
-            throw wrong(number, "\"" + name + "\" is no name");
+            throw wrong(number, Text.of("\"{name}\" is no name", name));
         }
         String unit = record.has("u") ? text(number, record, "u") : baseUnit;
         Kind kind = UNITS.get(unit);
         if (kind == null) {
-            throw wrong(number, "\"" + unit + "\" is none of Pa, Cel and K");
+            throw wrong(number, Text.of("\"{unit}\" is none of Pa, Cel and K", unit));
         }
         BigDecimal value = baseValue.add(number(number, record, "v"));
         measured.add(new Measured(
@@ -175,7 +177,7 @@ final class SenMl {
 
     private static String text(int number, JsonNode record, String field) {
         if (!record.path(field).isString()) {
-            throw wrong(number, field + " is no text");
+            throw wrong(number, Text.of("{field} is no text", field));
         }
         return record.path(field).asString();
     }
@@ -183,12 +185,17 @@ final class SenMl {
     private static BigDecimal number(int number, JsonNode record, String field) {
         JsonNode value = record.path(field);
         if (!value.isNumber() || Math.abs(value.asDouble()) > 1e12) {
-            throw wrong(number, field + " is no number");
+            throw wrong(number, Text.of("{field} is no number", field));
         }
         return value.decimalValue();
     }
 
     private static UnsuitableException wrong(int number, String why) {
-        return new UnsuitableException("senml", "Record " + number + ": " + why + ". Nothing of the pack was taken.");
+        return wrong(number, Text.plain(why));
+    }
+
+    private static UnsuitableException wrong(int number, Text why) {
+        return new UnsuitableException(
+                "senml", Text.of("Record {number}: {why}. Nothing of the pack was taken.", number, why));
     }
 }

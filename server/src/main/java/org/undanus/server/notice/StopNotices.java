@@ -7,7 +7,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
@@ -37,7 +37,7 @@ public class StopNotices {
      * @param changed what a reading changed
      */
     @Transactional
-    public void raise(String installation, List<Judgement> changed, Person person, UnitSystem units) {
+    public void raise(String installation, List<Judgement> changed, Person person, Wording wording) {
         List<StopNotice> standing = mapper.standing(installation);
         changed.stream()
                 .filter(judgement -> judgement.about().stops() && judgement.verdict() == Verdict.FAILS)
@@ -49,8 +49,8 @@ public class StopNotices {
                             installation,
                             judgement.key(),
                             judgement.about().title(),
-                            judgement.because().in(units),
-                            judgement.remedy().map(text -> text.in(units)).orElse(""),
+                            judgement.because().in(wording),
+                            judgement.remedy().map(text -> text.in(wording)).orElse(""),
                             person.name(),
                             Moment.kept(clock.instant()),
                             null,

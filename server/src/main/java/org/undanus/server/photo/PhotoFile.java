@@ -19,6 +19,7 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import net.coobird.thumbnailator.Thumbnails;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Digest;
 import org.undanus.server.upload.Upload;
@@ -58,8 +59,10 @@ record PhotoFile(
                         "A photo is a JPEG or PNG picture; this file is not, by its content. Nothing was saved."));
         int[] size = size(content);
         if ((long) size[0] * size[1] > MOST_MEGAPIXELS * MEGA) {
-            throw refused("This picture has " + Math.round((double) size[0] * size[1] / MEGA) + " megapixels; "
-                    + MOST_MEGAPIXELS + " can be taken. Let the camera take it smaller. Nothing was saved.");
+            throw refused(Text.of(
+                    "This picture has {megapixels} megapixels; {mostMegapixels} can be taken. Let the camera take it smaller. Nothing was saved.",
+                    Math.round((double) size[0] * size[1] / MEGA),
+                    MOST_MEGAPIXELS));
         }
         if (type.equals("image/png")) {
             PngChunks.requireModest(content);
@@ -77,6 +80,10 @@ record PhotoFile(
     }
 
     private static UnsuitableException refused(String sentence) {
+        return refused(Text.plain(sentence));
+    }
+
+    private static UnsuitableException refused(Text sentence) {
         return new UnsuitableException("photo", sentence);
     }
 

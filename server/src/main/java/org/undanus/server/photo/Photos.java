@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
@@ -163,7 +164,9 @@ public class Photos {
         if (marks.size() > MOST_MARKS || !marks.stream().allMatch(PhotoMark::within)) {
             throw new UnsuitableException(
                     "marks",
-                    "At most " + MOST_MARKS + " arrows and circles, all within the picture. Nothing was saved.");
+                    Text.of(
+                            "At most {mostMarks} arrows and circles, all within the picture. Nothing was saved.",
+                            MOST_MARKS));
         }
         if (photo(row).marksVersion() != version) {
             throw new ConflictException(

@@ -4,6 +4,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.zip.DataFormatException;
 import java.util.zip.Inflater;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 
 /**
@@ -34,8 +35,9 @@ final class PngChunks {
             if (unpacked > MOST_UNPACKED) {
                 throw new UnsuitableException(
                         "photo",
-                        "What is packed beside this picture is larger than " + MOST_UNPACKED / 1024 / 1024
-                                + " MB. Save it without texts and profile. Nothing was saved.");
+                        Text.of(
+                                "What is packed beside this picture is larger than {mostUnpacked} MB. Save it without texts and profile. Nothing was saved.",
+                                MOST_UNPACKED / 1024 / 1024));
             }
             at += FRAME + length;
         }

@@ -16,6 +16,9 @@ import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.util.unit.DataSize;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
+import org.undanus.server.words.Languages;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Bounds what a request may carry, whether or not it says beforehand how much that is. */
@@ -28,11 +31,13 @@ class BodySizeFilter extends OncePerRequestFilter {
     private static final long TRACE = 64 * 1024 * 1024L;
 
     private final JsonMapper json;
+    private final Languages languages;
     private final long caseFile;
 
-    BodySizeFilter(JsonMapper json, @Value("${undanus.largest-case-file}") DataSize caseFile) {
+    BodySizeFilter(JsonMapper json, Languages languages, @Value("${undanus.largest-case-file}") DataSize caseFile) {
         this.caseFile = caseFile.toBytes();
         this.json = json;
+        this.languages = languages;
     }
 
     @Override
@@ -42,7 +47,8 @@ class BodySizeFilter extends OncePerRequestFilter {
         if (request.getContentLengthLong() > most) {
             response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-            json.writeValue(response.getOutputStream(), new BodyTooLargeException(most).problem());
+            Wording wording = new Wording(UnitSystem.SI, languages.of(request.getLocale()));
+            json.writeValue(response.getOutputStream(), new BodyTooLargeException(most).problem(wording));
             return;
         }
         chain.doFilter(new Bounded(request, most), response);

@@ -3,6 +3,8 @@ package org.undanus.server.problem;
 import java.io.IOException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Wording;
 
 /** More was sent than this address takes. */
 final class BodyTooLargeException extends IOException {
@@ -15,11 +17,12 @@ final class BodyTooLargeException extends IOException {
         this.most = most;
     }
 
-    ProblemDetail problem() {
+    ProblemDetail problem(Wording wording) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(
                 HttpStatus.CONTENT_TOO_LARGE,
-                "This is larger than the " + most / 1024 + " kB that can be taken here. Nothing was changed.");
-        problem.setTitle("Too large");
+                Text.of("This is larger than the {most} kB that can be taken here. Nothing was changed.", most / 1024)
+                        .in(wording));
+        problem.setTitle(wording.say("Too large"));
         return problem;
     }
 }

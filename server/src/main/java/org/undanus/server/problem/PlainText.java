@@ -3,6 +3,7 @@ package org.undanus.server.problem;
 import java.text.Normalizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.undanus.core.words.RefusedException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.JacksonModule;
@@ -17,11 +18,11 @@ import tools.jackson.databind.module.SimpleModule;
 class PlainText {
 
     /** A control character in a text. */
-    static final class ControlCharacterException extends IllegalArgumentException {
+    static final class ControlCharacterException extends RefusedException {
         private static final long serialVersionUID = 1L;
 
         ControlCharacterException(int code) {
-            super("holds a control character (code " + code + "), which can be neither shown nor printed");
+            super("holds a control character (code {code}), which can be neither shown nor printed", code);
         }
     }
 

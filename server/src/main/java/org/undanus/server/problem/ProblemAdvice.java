@@ -2,12 +2,13 @@ package org.undanus.server.problem;
 
 import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
@@ -27,6 +28,10 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.undanus.core.rules.RuleBookException;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
+import org.undanus.server.words.Languages;
 import tools.jackson.core.JacksonException;
 
 /** Turns every failure into problem+json. */
@@ -34,19 +39,25 @@ import tools.jackson.core.JacksonException;
 class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
+    private final Languages languages;
+
+    ProblemAdvice(Languages languages) {
+        this.languages = languages;
+    }
+
     @ExceptionHandler
     ProblemDetail notFound(NotFoundException e) {
-        return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
+        return problem(HttpStatus.NOT_FOUND, "Not found", e.said());
     }
 
     @ExceptionHandler
     ProblemDetail notAllowed(NotAllowedException e) {
-        return problem(HttpStatus.FORBIDDEN, "Not allowed", e.getMessage());
+        return problem(HttpStatus.FORBIDDEN, "Not allowed", e.said());
     }
 
     @ExceptionHandler
     ProblemDetail notSignedIn(AuthenticationException e) {
-        ProblemDetail problem = problem(HttpStatus.UNAUTHORIZED, "Not signed in", e.getMessage());
+        ProblemDetail problem = problem(HttpStatus.UNAUTHORIZED, "Not signed in", Text.plain(e.getMessage()));
         if (e instanceof CodeNeededException) {
             problem.setProperty("code", true);
         }
@@ -58,9 +69,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return unsuitableProblem(e);
     }
 
-    private static ProblemDetail unsuitableProblem(UnsuitableException e) {
-        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Cannot be taken", e.getMessage());
-        problem.setProperty("fields", Map.of(e.field(), e.getMessage()));
+    private ProblemDetail unsuitableProblem(UnsuitableException e) {
+        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Cannot be taken", e.said());
+        problem.setProperty("fields", Map.of(e.field(), problem.getDetail()));
         if (!e.choices().isEmpty()) {
             problem.setProperty("choices", e.choices());
         }
@@ -69,14 +80,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail askFirst(AskFirstException e) {
-        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Unusual value", e.getMessage());
+        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Unusual value", e.said());
         problem.setProperty("ask", true);
         return problem;
     }
 
     @ExceptionHandler
     ProblemDetail conflict(ConflictException e) {
-        ProblemDetail problem = problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
+        ProblemDetail problem = problem(HttpStatus.CONFLICT, "Changed meanwhile", e.said());
         problem.setProperty("yours", e.yours());
         problem.setProperty("theirs", e.theirs());
         return problem;
@@ -86,28 +97,38 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     ResponseEntity<ProblemDetail> tooManyTries(TooManyTriesException e) {
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header(HttpHeaders.RETRY_AFTER, Long.toString(e.seconds()))
-                .body(problem(HttpStatus.TOO_MANY_REQUESTS, "Slow down", e.getMessage()));
+                .body(problem(HttpStatus.TOO_MANY_REQUESTS, "Slow down", e.said()));
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> busy(BusyException e) {
         return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
                 .header(HttpHeaders.RETRY_AFTER, Long.toString(e.retryAfter().toSeconds()))
-                .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.getMessage()));
+                .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "Busy", e.said()));
     }
 
     @ExceptionHandler
     ProblemDetail diskFull(DiskFullException e) {
-        return problem(HttpStatus.INSUFFICIENT_STORAGE, "Disk full", e.getMessage());
+        return problem(HttpStatus.INSUFFICIENT_STORAGE, "Disk full", e.said());
     }
+
+    private record BookProblem(int line, String key, String message) {}
 
     @ExceptionHandler
     ProblemDetail ruleBook(RuleBookException e) {
         ProblemDetail problem = problem(
                 HttpStatus.UNPROCESSABLE_CONTENT,
                 "Rule book cannot be read",
-                "The rule book has " + e.problems().size() + " problem(s); nothing was changed.");
-        problem.setProperty("problems", e.problems());
+                Text.of(
+                        "The rule book has {problems} problem(s); nothing was changed.",
+                        e.problems().size()));
+        Wording wording = wording();
+        problem.setProperty(
+                "problems",
+                e.problems().stream()
+                        .map(each -> new BookProblem(
+                                each.line(), each.key(), each.message().in(wording)))
+                        .toList());
         return problem;
     }
 
@@ -116,12 +137,15 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return problem(
                 HttpStatus.BAD_REQUEST,
                 "Cannot be read",
-                "\"" + shortened(String.valueOf(e.getValue())) + "\" is not a value for " + e.getName() + ".");
+                Text.of(
+                        "\"{shortened}\" is not a value for {name}.",
+                        shortened(String.valueOf(e.getValue())),
+                        e.getName()));
     }
 
     @ExceptionHandler
     ProblemDetail empty(EmptyParameterException e) {
-        return problem(HttpStatus.BAD_REQUEST, "Cannot be read", e.getMessage());
+        return problem(HttpStatus.BAD_REQUEST, "Cannot be read", e.said());
     }
 
     @ExceptionHandler
@@ -130,7 +154,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return problem(
                 HttpStatus.UNPROCESSABLE_CONTENT,
                 "Cannot be taken",
-                "Something in it is missing, too long or already there. Nothing was saved.");
+                Text.of("Something in it is missing, too long or already there. Nothing was saved."));
     }
 
     @ExceptionHandler
@@ -139,9 +163,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return problem(
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "Database",
-                Saved.marked()
-                        ? "It was saved, but the database did not answer in time for the rest. Load the page again."
-                        : "The database did not answer in time. Nothing was saved; what you typed is still here. Try again.");
+                Text.of(
+                        Saved.marked()
+                                ? "It was saved, but the database did not answer in time for the rest. Load the page again."
+                                : "The database did not answer in time. Nothing was saved; what you typed is still here. Try again."));
     }
 
     @ExceptionHandler
@@ -150,10 +175,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "Unexpected",
-                Saved.marked()
-                        ? "It was saved, but the answer to it could not be made. Load the page again and look before you go"
-                                + " on. The server's log says more."
-                        : "Something went wrong here that should not. Nothing was saved. The server's log says more.");
+                Text.of(
+                        Saved.marked()
+                                ? "It was saved, but the answer to it could not be made. Load the page again and look before you go on. The server's log says more."
+                                : "Something went wrong here that should not. Nothing was saved. The server's log says more."));
     }
 
     @Override
@@ -166,25 +191,27 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         ProblemDetail problem = problem(
                 HttpStatus.BAD_REQUEST,
                 "Cannot be taken",
-                "Please mend: "
-                        + String.join(
-                                "; ",
-                                fields.entrySet().stream()
-                                        .map(f -> f.getKey() + " " + f.getValue())
-                                        .toList())
-                        + ".");
+                mend(fields.entrySet().stream()
+                        .map(field -> Text.of("{field} {wrong}", field.getKey(), field.getValue()))
+                        .toList()));
         problem.setProperty("fields", fields);
         return handleExceptionInternal(e, problem, headers, status, request);
+    }
+
+    private static Text mend(List<Text> wrong) {
+        return Text.of("Please mend: {wrong}.", Text.series(wrong));
     }
 
     @Override
     protected ResponseEntity<Object> handleHandlerMethodValidationException(
             HandlerMethodValidationException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        String wrong = e.getParameterValidationResults().stream()
-                .map(result -> result.getMethodParameter().getParameterName() + " "
-                        + result.getResolvableErrors().get(0).getDefaultMessage())
-                .collect(Collectors.joining("; "));
-        ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, "Cannot be taken", "Please mend: " + wrong + ".");
+        List<Text> wrong = e.getParameterValidationResults().stream()
+                .map(result -> Text.of(
+                        "{field} {wrong}",
+                        result.getMethodParameter().getParameterName(),
+                        result.getResolvableErrors().get(0).getDefaultMessage()))
+                .toList();
+        ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, "Cannot be taken", mend(wrong));
         return handleExceptionInternal(e, problem, headers, status, request);
     }
 
@@ -205,14 +232,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail streamTooLarge(UncheckedIOException e) {
         return cause(e, BodyTooLargeException.class)
-                .map(BodyTooLargeException::problem)
+                .map(large -> large.problem(wording()))
                 .orElseGet(() -> unexpected(e));
     }
 
-    private static ProblemDetail unreadable(Throwable e) {
+    private ProblemDetail unreadable(Throwable e) {
         Optional<BodyTooLargeException> tooLarge = cause(e, BodyTooLargeException.class);
         if (tooLarge.isPresent()) {
-            return tooLarge.get().problem();
+            return tooLarge.get().problem(wording());
         }
         Optional<UnsuitableException> unsuitable = cause(e, UnsuitableException.class);
         if (unsuitable.isPresent()) {
@@ -225,22 +252,35 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             ProblemDetail problem = problem(
                     HttpStatus.BAD_REQUEST,
                     "Cannot be taken",
-                    "\"" + shortened(field) + "\" " + control.get().getMessage() + ". Nothing was changed.");
-            problem.setProperty("fields", Map.of(field, control.get().getMessage()));
+                    Text.of(
+                            "\"{field}\" {wrong}. Nothing was changed.",
+                            shortened(field),
+                            control.get().said()));
+            problem.setProperty("fields", Map.of(field, control.get().said().in(wording())));
             return problem;
         }
-        String where = cause(e, JacksonException.class)
-                .map(j -> {
-                    String path = path(j);
-                    long line = j.getLocation() == null ? 0 : j.getLocation().getLineNr();
-                    return (path.isEmpty() ? "" : " at \"" + shortened(path) + "\"")
-                            + (line > 0 ? " in line " + line : "");
-                })
-                .orElse("");
         return problem(
                 HttpStatus.BAD_REQUEST,
                 "Cannot be read",
-                "What was sent is not the JSON expected" + where + ". Nothing was changed.");
+                cause(e, JacksonException.class)
+                        .map(ProblemAdvice::notExpected)
+                        .orElse(Text.of("What was sent is not the JSON expected. Nothing was changed.")));
+    }
+
+    private static Text notExpected(JacksonException e) {
+        String path = shortened(path(e));
+        long line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
+        if (path.isEmpty()) {
+            return line > 0
+                    ? Text.of("What was sent is not the JSON expected in line {line}. Nothing was changed.", line)
+                    : Text.of("What was sent is not the JSON expected. Nothing was changed.");
+        }
+        return line > 0
+                ? Text.of(
+                        "What was sent is not the JSON expected at \"{path}\" in line {line}. Nothing was changed.",
+                        path,
+                        line)
+                : Text.of("What was sent is not the JSON expected at \"{path}\". Nothing was changed.", path);
     }
 
     /** Where in what was sent: {@code installations.[0].title}. */
@@ -257,7 +297,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return problem(
                 HttpStatus.BAD_REQUEST,
                 "Cannot be read",
-                "The request is malformed: its parts or parameters cannot be told apart. Nothing was changed.");
+                Text.of(
+                        "The request is malformed: its parts or parameters cannot be told apart. Nothing was changed."));
     }
 
     private static <T extends Throwable> Optional<T> cause(Throwable thrown, Class<T> kind) {
@@ -273,9 +314,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return words.length() <= 80 ? words : words.substring(0, 80) + "…";
     }
 
-    private static ProblemDetail problem(HttpStatus status, String title, String detail) {
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
-        problem.setTitle(title);
+    private ProblemDetail problem(HttpStatus status, String title, Text detail) {
+        Wording wording = wording();
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail.in(wording));
+        problem.setTitle(wording.say(title));
         return problem;
+    }
+
+    private Wording wording() {
+        return new Wording(UnitSystem.SI, languages.of(LocaleContextHolder.getLocale()));
     }
 }

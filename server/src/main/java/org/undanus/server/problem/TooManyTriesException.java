@@ -1,13 +1,19 @@
 package org.undanus.server.problem;
 
+import org.undanus.core.words.Text;
+
 /** Too many wrong passwords; says how long to wait. */
-public final class TooManyTriesException extends RuntimeException {
+public final class TooManyTriesException extends SaidException {
     private static final long serialVersionUID = 1L;
 
     private final long seconds;
 
     public TooManyTriesException(long seconds) {
-        super("Too many wrong passwords. Wait " + seconds + " seconds, then try again.");
+        super(Text.counted(
+                seconds,
+                "Too many wrong passwords. Wait {seconds} second, then try again.",
+                "Too many wrong passwords. Wait {seconds} seconds, then try again.",
+                seconds));
         this.seconds = seconds;
     }
 

@@ -8,18 +8,18 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.undanus.core.quantity.Dimension;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.reckoner.Computation;
 import org.undanus.core.reckoner.InputException;
 import org.undanus.core.reckoner.Reckoner;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.FigureView;
 
 /** Computations without a case: nothing is kept. */
@@ -55,14 +55,14 @@ class ReckonerController {
     }
 
     @GetMapping
-    List<ComputationView> all() {
-        return reckoner().all().stream().map(ReckonerController::view).toList();
+    List<ComputationView> all(Viewer viewer) {
+        Wording wording = viewer.wording(UnitSystem.SI);
+        return reckoner().all().stream().map(each -> view(each, wording)).toList();
     }
 
     @PostMapping("/{id}")
     @KeepsNothing
-    AnswerView answer(
-            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @RequestBody Map<String, String> typed) {
+    AnswerView answer(@PathVariable String id, Viewer viewer, @RequestBody Map<String, String> typed) {
         Computation computation =
                 reckoner().named(id).orElseThrow(() -> new NotFoundException("There is no such computation."));
         typed.forEach((input, text) -> {
@@ -70,35 +70,41 @@ class ReckonerController {
                 throw new UnsuitableException(input, "This is longer than a figure can be, or nothing at all.");
             }
         });
-        UnitSystem system = units.orElse(UnitSystem.SI);
+        Wording wording = viewer.wording(UnitSystem.SI);
         try {
             return new AnswerView(
                     computation.answer(typed).stream()
                             .map(step -> new ReckonedStep(
-                                    step.name(), step.how(), step.value().in(system)))
+                                    step.name().in(wording),
+                                    step.how().in(wording),
+                                    step.value().in(wording)))
                             .toList(),
-                    computation.drawing(typed).map(drawn -> FigureView.of(drawn, system, FIGURE_WIDTH, FIGURE_HEIGHT)));
+                    computation
+                            .drawing(typed)
+                            .map(drawn -> FigureView.of(drawn, wording, FIGURE_WIDTH, FIGURE_HEIGHT)));
         } catch (InputException e) {
-            throw new UnsuitableException(e.input(), e.getMessage());
+            throw new UnsuitableException(e.input(), e.said());
         }
     }
 
-    private static ComputationView view(Computation computation) {
+    private static ComputationView view(Computation computation, Wording wording) {
         return new ComputationView(
                 computation.id(),
                 computation.station(),
                 Walk.plans().stream()
                         .filter(plan -> plan.station().number() == computation.station())
-                        .map(plan -> plan.station().title())
+                        .map(plan -> wording.say(plan.station().title()))
                         .findFirst()
                         .orElse(""),
-                computation.title(),
-                computation.source(),
+                wording.say(computation.title()),
+                wording.say(computation.source()),
                 computation.inputs().stream()
                         .map(input -> new InputView(
                                 input.id(),
-                                input.title(),
-                                input.dimension().map(Dimension::example).orElse(""),
+                                wording.say(input.title()),
+                                input.dimension()
+                                        .map(dimension -> dimension.example().in(wording))
+                                        .orElse(""),
                                 input.options(),
                                 input.several(),
                                 input.example()))

@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.installation.Refrigerants;
@@ -21,6 +20,7 @@ import org.undanus.server.account.Person;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.refrigerant.RefrigerantMapper.RefrigerantRow;
+import org.undanus.server.words.Viewer;
 
 /** Refrigerants over HTTP. */
 @RestController
@@ -51,7 +51,7 @@ class RefrigerantController {
     }
 
     @GetMapping
-    RefrigerantList all(@RequestParam Optional<UnitSystem> units) {
+    RefrigerantList all(Viewer viewer) {
         Map<String, RefrigerantRow> brought =
                 refrigerants.brought().stream().collect(Collectors.toMap(RefrigerantRow::name, Function.identity()));
         return new RefrigerantList(
@@ -62,7 +62,7 @@ class RefrigerantController {
                                 each.lowerFlammabilityLimit().map(limit -> limit + " kg/m³"),
                                 each.warmingPotential(),
                                 Text.of("{coldest} to {warmest}", each.coldest(), each.warmest())
-                                        .in(units.orElse(UnitSystem.US)),
+                                        .in(viewer.wording(UnitSystem.US)),
                                 Optional.ofNullable(brought.get(each.name())).map(RefrigerantRow::addedBy)))
                         .toList(),
                 Refrigerants.columns());
@@ -72,12 +72,12 @@ class RefrigerantController {
     @PostMapping(consumes = "text/csv")
     @ResponseStatus(HttpStatus.CREATED)
     @MayAlsoAnswer(HttpStatus.CONFLICT)
-    RefrigerantLine bring(@RequestBody String file, @AuthenticationPrincipal Person person) {
+    RefrigerantLine bring(@RequestBody String file, Viewer viewer, @AuthenticationPrincipal Person person) {
         if (!person.leads()) {
             throw new NotAllowedException("Refrigerants are kept by the quality lead.");
         }
         String name = refrigerants.bring(file, person.name());
-        return all(Optional.empty()).refrigerants().stream()
+        return all(viewer).refrigerants().stream()
                 .filter(line -> line.name().equals(name))
                 .findFirst()
                 .orElseThrow();

@@ -6,6 +6,8 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.undanus.core.installation.Refrigerants;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.UnsuitableException;
@@ -61,7 +63,7 @@ public class RefrigerantStore {
         try {
             name = Refrigerants.nameIn(content);
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("file", e.getMessage() + " Nothing was imported.");
+            throw new UnsuitableException("file", Text.of("{message} Nothing was imported.", RefusedException.said(e)));
         }
         Optional<RefrigerantRow> kept =
                 mapper.all().stream().filter(row -> row.name().equals(name)).findFirst();
@@ -70,7 +72,9 @@ public class RefrigerantStore {
         }
         if (kept.isPresent() || Refrigerants.ships(name)) {
             throw new ConflictException(
-                    name + " is known already, and what was judged by it stays. Nothing was imported.", name, null);
+                    Text.of("{name} is known already, and what was judged by it stays. Nothing was imported.", name),
+                    name,
+                    null);
         }
         RefrigerantRow row = new RefrigerantRow(name, content, by, clock.instant());
         transactions.executeWithoutResult(status -> {

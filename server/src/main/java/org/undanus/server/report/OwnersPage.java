@@ -9,14 +9,13 @@ import java.util.stream.Stream;
 import org.undanus.core.derived.UnitPoints;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.charge.ChargeLabel;
 import org.undanus.core.station.handover.HandoverPoints;
+import org.undanus.core.words.Wording;
 import org.undanus.server.photo.Photo;
 import org.undanus.view.CaseFile;
 
@@ -63,21 +62,21 @@ record OwnersPage(
     }
 
     /** @param photos of the installation, numbered */
-    static OwnersPage of(CaseFile file, List<ReportModel.PhotoPart> photos, UnitSystem units) {
+    static OwnersPage of(CaseFile file, List<ReportModel.PhotoPart> photos, Wording wording) {
         return new OwnersPage(
                 file.facts().subjects(Scope.UNIT).stream()
-                        .map(unit -> new Row(unit.title(), unitWords(file, unit)))
+                        .map(unit -> new Row(wording.say(unit.title()), unitWords(file, unit, wording)))
                         .toList(),
                 file.facts().subjects(Scope.OUTDOOR_UNIT).stream()
                         .flatMap(unit -> ChargeLabel.of(file.facts(), file.evidence(), file.rules(), unit).stream()
                                 .map(label ->
-                                        new Row(unit.title(), label.words().in(units))))
+                                        new Row(unit.title(), label.words().in(wording))))
                         .toList(),
                 TOLD.stream()
-                        .flatMap(point ->
-                                said(file, point, PointKey.SYSTEM).stream().map(text -> new Row(point.title(), text)))
+                        .flatMap(point -> said(file, point, PointKey.SYSTEM, wording).stream()
+                                .map(text -> new Row(wording.say(point.title()), text)))
                         .toList(),
-                said(file, HandoverPoints.RECOMMENDED, PointKey.SYSTEM),
+                said(file, HandoverPoints.RECOMMENDED, PointKey.SYSTEM, wording),
                 photos.stream()
                         .filter(photo -> photo.forOwner() && !photo.source().isEmpty())
                         .limit(MOST_PICTURES)
@@ -85,16 +84,17 @@ record OwnersPage(
                 file.header().crew());
     }
 
-    private static String unitWords(CaseFile file, Subject unit) {
+    private static String unitWords(CaseFile file, Subject unit, Wording wording) {
         List<String> words = new ArrayList<>();
         Stream.of(PlatePoints.MAKER, PlatePoints.MODEL)
-                .flatMap(point -> said(file, point, unit.id()).stream())
+                .flatMap(point -> said(file, point, unit.id(), wording).stream())
                 .forEach(words::add);
         return String.join(", ", words);
     }
 
-    private static Optional<String> said(CaseFile file, Point point, String component) {
-        return file.evidence().latest(new PointKey(point.id(), component)).map(Reading::said);
+    private static Optional<String> said(CaseFile file, Point point, String component, Wording wording) {
+        return file.evidence().latest(new PointKey(point.id(), component)).map(reading -> reading.said()
+                .in(wording));
     }
 
     /** The first day of the month in which the crew comes again; empty where none is arranged. */

@@ -1,7 +1,7 @@
 package org.undanus.server.report;
 
 import java.util.List;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.view.CaseFile;
 
@@ -20,5 +20,5 @@ public interface RecordNotes {
     record DoubtNote(String title, String strength, String because, List<String> innocent) {}
 
     /** Of those that this person may see: a crew only what is released to it. */
-    List<RecordNote> of(CaseFile file, Person person, UnitSystem units);
+    List<RecordNote> of(CaseFile file, Person person, Wording wording);
 }

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.CalendarFile;
@@ -24,6 +25,7 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.upload.PdfPages;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
 /** Report, site note and owner's page over HTTP: as PDF, as a page for a screen and, for looking before printing, page by page. */
@@ -52,14 +54,14 @@ class ReportController {
     /** What may be asked of a report; readings are in it unless asked otherwise, derivations and photos are not. */
     record Asked(
             Optional<Paper> paper,
-            Optional<UnitSystem> units,
             Optional<Boolean> readings,
             Optional<Boolean> derivations,
             Optional<Boolean> photos) {
-        private Reports.Wanted of(Reports.Document document, Paper usual, CaseFile file, HttpServletRequest request) {
+        private Reports.Wanted of(
+                Reports.Document document, Paper usual, CaseFile file, Viewer viewer, HttpServletRequest request) {
             return new Reports.Wanted(
                     document,
-                    units.orElse(file.rules().display()),
+                    viewer.wording(file.rules().display()),
                     paper.orElse(usual),
                     new Contents(readings.orElse(true), derivations.orElse(false), photos.orElse(false)),
                     ServletUriComponentsBuilder.fromContextPath(request)
@@ -73,9 +75,10 @@ class ReportController {
     ResponseEntity<byte[]> pdf(
             @PathVariable String id,
             @ParameterObject Asked asked,
+            Viewer viewer,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        return download(id, asked, person, request, Reports.Document.REPORT, "");
+        return download(id, asked, viewer, person, request, Reports.Document.REPORT, "");
     }
 
     /** For reading on a screen, a telephone's too. */
@@ -83,9 +86,10 @@ class ReportController {
     ResponseEntity<String> html(
             @PathVariable String id,
             @ParameterObject Asked asked,
+            Viewer viewer,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        return onScreen(id, asked, person, request, Reports.Document.REPORT);
+        return onScreen(id, asked, viewer, person, request, Reports.Document.REPORT);
     }
 
     /** On one page, what a crew has to put right, with a code that leads to it. */
@@ -93,9 +97,10 @@ class ReportController {
     ResponseEntity<byte[]> siteNote(
             @PathVariable String id,
             @ParameterObject Asked asked,
+            Viewer viewer,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        return download(id, asked, person, request, Reports.Document.SITE_NOTE, "-site-note");
+        return download(id, asked, viewer, person, request, Reports.Document.SITE_NOTE, "-site-note");
     }
 
     /** On one page, what the owner keeps. */
@@ -103,9 +108,10 @@ class ReportController {
     ResponseEntity<byte[]> owner(
             @PathVariable String id,
             @ParameterObject Asked asked,
+            Viewer viewer,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        return download(id, asked, person, request, Reports.Document.OWNERS_PAGE, "-owner");
+        return download(id, asked, viewer, person, request, Reports.Document.OWNERS_PAGE, "-owner");
     }
 
     /** The owner's page for a telephone. */
@@ -113,15 +119,16 @@ class ReportController {
     ResponseEntity<String> ownerOnScreen(
             @PathVariable String id,
             @ParameterObject Asked asked,
+            Viewer viewer,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        return onScreen(id, asked, person, request, Reports.Document.OWNERS_PAGE);
+        return onScreen(id, asked, viewer, person, request, Reports.Document.OWNERS_PAGE);
     }
 
     /** The next service as a day in a calendar. */
     @GetMapping(value = "/next-service.ics", produces = "text/calendar")
     @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
-    ResponseEntity<byte[]> nextService(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    ResponseEntity<byte[]> nextService(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         LocalDate month = OwnersPage.nextService(file)
                 .orElseThrow(() -> new UnsuitableException(
@@ -130,7 +137,7 @@ class ReportController {
                 file.header().id() + "-next-service",
                 clock.instant(),
                 month.atTime(MORNING).atZone(file.facts().site().zone()).toInstant(),
-                "Service, " + file.header().title(),
+                Text.of("Service, {installation}", file.header().title()).in(viewer.wording(UnitSystem.SI)),
                 file.header().building() + ". " + file.header().crew() + ".");
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"next-service.ics\"")
@@ -138,17 +145,23 @@ class ReportController {
     }
 
     private ResponseEntity<String> onScreen(
-            String id, Asked asked, Person person, HttpServletRequest request, Reports.Document document) {
+            String id,
+            Asked asked,
+            Viewer viewer,
+            Person person,
+            HttpServletRequest request,
+            Reports.Document document) {
         CaseFile file = cases.open(id, person);
         return ResponseEntity.ok()
                 .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
                 .header("Content-Security-Policy", CONTENT_POLICY)
-                .body(reports.html(file, asked.of(document, Paper.SCREEN, file, request), person));
+                .body(reports.html(file, asked.of(document, Paper.SCREEN, file, viewer, request), person));
     }
 
     private ResponseEntity<byte[]> download(
             String id,
             Asked asked,
+            Viewer viewer,
             Person person,
             HttpServletRequest request,
             Reports.Document document,
@@ -157,16 +170,17 @@ class ReportController {
         String name = file.header().reference().replaceAll("[^A-Za-z0-9-]", "-") + suffix + ".pdf";
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(reports.pdf(file, asked.of(document, Paper.A4, file, request), person));
+                .body(reports.pdf(file, asked.of(document, Paper.A4, file, viewer, request), person));
     }
 
     @GetMapping("/report")
     Preview preview(
             @PathVariable String id,
             @ParameterObject Asked asked,
+            Viewer viewer,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        return new Preview(PdfPages.count(made(id, asked, person, request)));
+        return new Preview(PdfPages.count(made(id, asked, viewer, person, request)));
     }
 
     @GetMapping(value = "/report/pages/{number}", produces = MediaType.IMAGE_PNG_VALUE)
@@ -174,13 +188,14 @@ class ReportController {
             @PathVariable String id,
             @PathVariable int number,
             @ParameterObject Asked asked,
+            Viewer viewer,
             @AuthenticationPrincipal Person person,
             HttpServletRequest request) {
-        return ResponseEntity.ok(reports.page(made(id, asked, person, request), number));
+        return ResponseEntity.ok(reports.page(made(id, asked, viewer, person, request), number));
     }
 
-    private byte[] made(String id, @ParameterObject Asked asked, Person person, HttpServletRequest request) {
+    private byte[] made(String id, Asked asked, Viewer viewer, Person person, HttpServletRequest request) {
         CaseFile file = cases.open(id, person);
-        return reports.pdf(file, asked.of(Reports.Document.REPORT, Paper.A4, file, request), person);
+        return reports.pdf(file, asked.of(Reports.Document.REPORT, Paper.A4, file, viewer, request), person);
     }
 }

@@ -17,10 +17,11 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.InspectionScope;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Wording;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.qr.QrCode;
 import org.undanus.view.CaseFile;
@@ -158,7 +159,7 @@ public record ReportModel(
             CaseFile file,
             List<Correction> corrections,
             List<PhotoPart> photos,
-            UnitSystem units,
+            Wording wording,
             int width,
             int height,
             String link,
@@ -184,11 +185,16 @@ public record ReportModel(
                 Walk.plans().stream().map(plan -> station(from, plan.station())).toList();
         return new ReportModel(
                 file.header(),
-                QuantityFormat.of(from.units).format(file.facts().site().elevation(), WHOLE_FOOT),
-                file.rules().title() + ", version " + file.rules().version(),
+                QuantityFormat.of(from.wording.units())
+                        .format(file.facts().site().elevation(), WHOLE_FOOT),
+                Text.of(
+                                "{rules}, version {version}",
+                                file.rules().title(),
+                                file.rules().version())
+                        .in(from.wording),
                 file.rules().decisionRule().key(),
                 file.rules().note(),
-                outcome.sentence().in(from.units),
+                outcome.sentence().in(from.wording),
                 Stream.of(Verdict.values())
                         .map(v -> new CountLine(VerdictPrint.mark(v), v.title(), summary.count(v)))
                         .toList(),
@@ -208,7 +214,7 @@ public record ReportModel(
                         .flatMap(j -> j.view.cautions().stream())
                         .distinct()
                         .toList(),
-                OwnersPage.of(file, from.photos, from.units),
+                OwnersPage.of(file, from.photos, from.wording),
                 QrCode.svg(from.link, CODE_SIDE),
                 from.seal.map(SealPart::of),
                 from.records,
@@ -247,9 +253,9 @@ public record ReportModel(
                 judgement.about().severity().title(),
                 judgement.about().title(),
                 judgement.subject(),
-                judgement.finding().in(from.units),
-                limit(judgement, from.units),
-                judgement.remedy().map(remedy -> remedy.in(from.units)).orElse(""),
+                judgement.finding().in(from.wording),
+                limit(judgement, from.wording),
+                judgement.remedy().map(remedy -> remedy.in(from.wording)).orElse(""),
                 from.photos.stream()
                         .filter(photo -> shows(photo, judgement))
                         .map(photo -> "" + photo.number)
@@ -258,17 +264,17 @@ public record ReportModel(
                 judgement.about().cautions());
     }
 
-    private static String limit(Judgement judgement, UnitSystem units) {
+    private static String limit(Judgement judgement, Wording wording) {
         return judgement
                 .comparison()
                 .map(comparison -> comparison.binding().limit())
-                .map(limit -> limit(limit, units))
+                .map(limit -> limit(limit, wording))
                 .orElseGet(() -> String.join("; ", judgement.about().sources()));
     }
 
-    private static String limit(Limit limit, UnitSystem units) {
+    private static String limit(Limit limit, Wording wording) {
         return limit.authority().name() + ": " + limit.bound().words() + " "
-                + QuantityFormat.of(units).format(limit.value())
+                + QuantityFormat.of(wording.units()).format(limit.value())
                 + (limit.source().isEmpty() ? "" : " (" + limit.source() + ")");
     }
 
@@ -295,7 +301,7 @@ public record ReportModel(
                 .toList();
         Verdict worst = StationSummary.of(told).worst();
         List<JudgementPart> all = told.stream()
-                .map(j -> judgement(JudgementView.of(j, file.evidence(), from.units)))
+                .map(j -> judgement(JudgementView.of(j, file.evidence(), from.wording)))
                 .toList();
         return new StationPart(
                 station.number(),
@@ -316,21 +322,23 @@ public record ReportModel(
                         .collect(Collectors.joining("; ")),
                 file.lines(station).stream()
                         .flatMap(line -> file.evidence().latest(line.key()).stream()
-                                .map(reading -> reading(line, reading, from.units)))
+                                .map(reading -> reading(line, reading, from.wording)))
                         .toList(),
                 file.lines(station).stream()
                         .flatMap(line -> file.evidence().unread(line.key()).stream()
                                 .map(unread -> new UnreadLine(
-                                        line.subject().title(), line.point().title(), unread.said())))
+                                        from.wording.say(line.subject().title()),
+                                        from.wording.say(line.point().title()),
+                                        unread.said().in(from.wording))))
                         .toList());
     }
 
     /** Several stand beside each other, each as wide as half the page. */
     private static List<FigurePart> figures(Material from, Station station) {
-        List<FigureView> alone = FigureView.of(from.file, station, from.units, from.width, from.height);
+        List<FigureView> alone = FigureView.of(from.file, station, from.wording, from.width, from.height);
         List<FigureView> drawn = alone.size() < 2
                 ? alone
-                : FigureView.of(from.file, station, from.units, Math.max(LEAST_WIDTH, from.width / 2), from.height);
+                : FigureView.of(from.file, station, from.wording, Math.max(LEAST_WIDTH, from.width / 2), from.height);
         return drawn.stream()
                 .map(figure -> new FigurePart(figure.title(), FigurePrint.html(figure), figure.caption()))
                 .toList();
@@ -344,13 +352,13 @@ public record ReportModel(
                 view.bar().map(bar -> VerdictPrint.bar(bar, view.verdict())).orElse(""));
     }
 
-    private static ReadingLine reading(CaseFile.Line line, Reading reading, UnitSystem units) {
+    private static ReadingLine reading(CaseFile.Line line, Reading reading, Wording wording) {
         return new ReadingLine(
                 line.subject().title(),
-                line.point().title(),
-                reading.said(),
-                reading.value().in(units).orElse(""),
-                reading.value().uncertaintyIn(units).orElse(""),
+                wording.say(line.point().title()),
+                reading.said().in(wording),
+                reading.value().in(wording).orElse(""),
+                reading.value().uncertaintyIn(wording.units()).orElse(""),
                 reading.grade().title().toLowerCase(Locale.ROOT),
                 reading.by());
     }

@@ -28,8 +28,8 @@ import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Subject;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
@@ -63,7 +63,7 @@ class Reports {
      *
      * @param link where corrections are answered
      */
-    record Wanted(Document document, UnitSystem units, Paper paper, Contents contents, String link) {}
+    record Wanted(Document document, Wording wording, Paper paper, Contents contents, String link) {}
 
     /** Everything a document says comes from these. */
     private record Key(
@@ -136,7 +136,7 @@ class Reports {
                 file.rules().id() + "@" + file.rules().version(),
                 raised,
                 hung,
-                records.of(file, person, wanted.units),
+                records.of(file, person, wanted.wording),
                 wanted,
                 person.title());
         // whoever asks for the same meanwhile waits for this making
@@ -179,12 +179,12 @@ class Reports {
                 IntStream.range(0, hung.size())
                         .mapToObj(i -> part(i + 1, hung.get(i), file, shown(hung.get(i), wanted), person))
                         .toList(),
-                wanted.units,
+                wanted.wording,
                 screen ? SCREEN_FIGURE_WIDTH : FIGURE_WIDTH,
                 screen ? SCREEN_FIGURE_HEIGHT : FIGURE_HEIGHT,
                 wanted.link,
                 seals.of(file),
-                records.of(file, person, wanted.units),
+                records.of(file, person, wanted.wording),
                 clock.instant(),
                 person.title()));
     }

@@ -24,7 +24,6 @@ import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.RuleChange;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.AsKept;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.RuleBook;
@@ -33,11 +32,15 @@ import org.undanus.core.rules.RuleBookException;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.words.Viewer;
 
 /** Rule books to read, and the quality lead's way to bring in a new version. */
 @RestController
@@ -108,25 +111,21 @@ class RuleBookController {
 
     /** What a later version says otherwise than an earlier one. */
     @GetMapping("/{id}/changes")
-    List<ChangeView> changes(
-            @PathVariable String id,
-            @RequestParam int from,
-            @RequestParam int to,
-            @RequestParam Optional<UnitSystem> units) {
-        return changes(books.book(id, from), books.book(id, to), units);
+    List<ChangeView> changes(@PathVariable String id, @RequestParam int from, @RequestParam int to, Viewer viewer) {
+        return changes(books.book(id, from), books.book(id, to), viewer);
     }
 
     /** Something that two versions say otherwise. */
     record ChangeView(String kind, String title, String before, String now) {}
 
-    private static List<ChangeView> changes(RuleBook before, RuleBook now, Optional<UnitSystem> units) {
-        UnitSystem shown = units.orElse(now.display());
+    private static List<ChangeView> changes(RuleBook before, RuleBook now, Viewer viewer) {
+        Wording wording = viewer.wording(now.display());
         return RuleChange.between(before, now, Walk.vocabulary()).differences().stream()
                 .map(each -> new ChangeView(
                         each.kind().title(),
                         each.title(),
-                        each.before().in(shown),
-                        each.now().in(shown)))
+                        each.before().in(wording),
+                        each.now().in(wording)))
                 .toList();
     }
 
@@ -165,7 +164,7 @@ class RuleBookController {
     @KeepsNothing
     DraftView draft(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody BookDraft asked,
             @AuthenticationPrincipal Person person) {
         requireLead(person);
@@ -182,7 +181,7 @@ class RuleBookController {
                         .toList(),
                 asked.note());
         RuleBook draft = books.read(text(newest, changes));
-        return new DraftView(draft.yaml(), draft.version(), changes(newest, draft, units));
+        return new DraftView(draft.yaml(), draft.version(), changes(newest, draft, viewer));
     }
 
     private static String text(RuleBook newest, RuleBookDraft.Changes changes) {
@@ -191,7 +190,7 @@ class RuleBookController {
         } catch (RuleBookException e) {
             throw e;
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("changes", e.getMessage());
+            throw new UnsuitableException("changes", RefusedException.said(e));
         }
     }
 
@@ -207,12 +206,9 @@ class RuleBookController {
 
     /** @param version the newest where it is left out */
     @GetMapping("/{id}")
-    BookView one(
-            @PathVariable String id,
-            @RequestParam Optional<Integer> version,
-            @RequestParam Optional<UnitSystem> units) {
+    BookView one(@PathVariable String id, @RequestParam Optional<Integer> version, Viewer viewer) {
         RuleBook book = version.map(number -> books.book(id, number)).orElseGet(() -> newest(id));
-        UnitSystem reader = units.orElse(book.display());
+        Wording wording = viewer.wording(book.display());
         return new BookView(
                 summary(book),
                 book.decisionRule().words(),
@@ -229,8 +225,8 @@ class RuleBookController {
                                         limit.authority().name(),
                                         limit.bound(),
                                         limit.bound().words(),
-                                        AsKept.written(limit.value(), reader),
-                                        limit.source(),
+                                        AsKept.written(limit.value(), wording.units()),
+                                        limit.source().in(wording),
                                         named(book, book.layer(key, limit)),
                                         users(about -> about.limits().contains(key)))))
                         .toList(),
@@ -240,7 +236,7 @@ class RuleBookController {
                         .toList(),
                 Walk.vocabulary().settings().values().stream()
                         .sorted(Comparator.comparing(setting -> setting.id()))
-                        .map(setting -> setting(setting, book, reader))
+                        .map(setting -> setting(setting, book, wording))
                         .toList(),
                 book.yaml());
     }
@@ -273,7 +269,7 @@ class RuleBookController {
                 named(book, book.layer(layer -> layer.schools().get(topic.id()))));
     }
 
-    private static BookSetting setting(Setting setting, RuleBook book, UnitSystem reader) {
+    private static BookSetting setting(Setting setting, RuleBook book, Wording wording) {
         if (!book.decides(setting)) {
             return new BookSetting(
                     setting.id(), setting.title(), "", "Left to a book that extends this one", "", users(setting));
@@ -282,7 +278,7 @@ class RuleBookController {
         return new BookSetting(
                 setting.id(),
                 setting.title(),
-                AsKept.written(ruling.value(), reader),
+                AsKept.written(ruling.value(), wording.units()),
                 ruling.source(),
                 named(book, book.layer(layer -> layer.settings().get(setting.id()))),
                 users(setting));

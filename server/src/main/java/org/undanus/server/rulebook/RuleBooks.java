@@ -13,6 +13,7 @@ import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.RuleBookException;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Text;
 import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
@@ -47,7 +48,7 @@ public class RuleBooks {
         if (known == null) {
             RuleBookMapper.BookRow row = mapper.find(id, version);
             if (row == null) {
-                throw new NotFoundException("There is no rule book " + id + " in version " + version + ".");
+                throw new NotFoundException(Text.of("There is no rule book {id} in version {version}.", id, version));
             }
             known = RuleBookReader.readKept(row.yaml(), Walk.vocabulary(), this::kept);
             read.put(key, known);
@@ -125,8 +126,9 @@ public class RuleBooks {
             } else {
                 throw new UnsuitableException(
                         "untried",
-                        "This text was not tried to its end on the archive as it stands. Try it, or say in at least "
-                                + SHORTEST_REASON + " letters why it is published untried. Nothing was saved.");
+                        Text.of(
+                                "This text was not tried to its end on the archive as it stands. Try it, or say in at least {shortestReason} letters why it is published untried. Nothing was saved.",
+                                SHORTEST_REASON));
             }
         }
         RuleBook added = add(book, yaml, by);
@@ -151,8 +153,10 @@ public class RuleBooks {
             journal.write(by, "rule-book.added", row.subject(), row);
         } else if (!kept.yaml().equals(yaml)) {
             throw new ConflictException(
-                    "Version " + book.version() + " of " + book.id()
-                            + " is already saved and says something else. Raise the version number; nothing was changed.",
+                    Text.of(
+                            "Version {version} of {book} is already saved and says something else. Raise the version number; nothing was changed.",
+                            book.version(),
+                            book.id()),
                     yaml,
                     kept.yaml());
         }

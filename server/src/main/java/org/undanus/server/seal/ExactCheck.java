@@ -20,6 +20,7 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
+import org.undanus.core.words.Text;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -45,20 +46,20 @@ final class ExactCheck {
     }
 
     /** Adds what is not as it was sealed. */
-    void into(List<String> problems) throws IOException {
+    void into(List<Text> problems) throws IOException {
         int before = problems.size();
         if (zip.size() > SealArchive.MOST_ENTRIES) {
-            problems.add("It holds more than " + SealArchive.MOST_ENTRIES + " files.");
+            problems.add(Text.of("It holds more than {mostEntries} files.", SealArchive.MOST_ENTRIES));
             return;
         }
         Map<String, ZipEntry> there = new HashMap<>();
         for (ZipEntry entry : Collections.list(zip.entries())) {
             if (there.put(entry.getName(), entry) != null) {
-                problems.add("It holds " + entry.getName() + " twice.");
+                problems.add(Text.of("It holds {name} twice.", entry.getName()));
             }
         }
         if (!asLargeAsTheFile(there.values())) {
-            problems.add("It is packed otherwise than a sealed file is.");
+            problems.add(Text.of("It is packed otherwise than a sealed file is."));
         }
         left = Math.max(Files.size(file), MOST_UNFOLDED);
         entries(there, problems);
@@ -79,16 +80,16 @@ final class ExactCheck {
         return bytes <= Files.size(file);
     }
 
-    private void entries(Map<String, ZipEntry> there, List<String> problems) throws IOException {
+    private void entries(Map<String, ZipEntry> there, List<Text> problems) throws IOException {
         Set<String> sealed = new HashSet<>(Set.of(Seal.FILE));
         for (SealArchive.Entry entry : seal.entries()) {
             if (!sealed.add(entry.name())) {
-                problems.add("The seal names " + entry.name() + " twice.");
+                problems.add(Text.of("The seal names {entry} twice.", entry.name()));
                 return;
             }
             ZipEntry now = there.get(entry.name());
             if (now == null) {
-                problems.add("Missing: " + SealParts.FILE + entry.name() + ".");
+                problems.add(Text.of("Missing: {file}{entry}.", SealParts.FILE, entry.name()));
             } else {
                 SealArchive.Entry is = SealArchive.Entry.of(entry.name(), new Limited(zip.getInputStream(now), left));
                 left -= is.bytes();
@@ -100,13 +101,13 @@ final class ExactCheck {
         there.keySet().stream()
                 .filter(name -> !sealed.contains(name))
                 .sorted()
-                .forEach(name -> problems.add("Added: " + SealParts.FILE + name + "."));
+                .forEach(name -> problems.add(Text.of("Added: {file}{name}.", SealParts.FILE, name)));
     }
 
     /** Of the case each part that says something else, where one does. */
-    private void changed(SealArchive.Entry entry, List<String> problems) throws IOException {
+    private void changed(SealArchive.Entry entry, List<Text> problems) throws IOException {
         if (!entry.name().equals(SealCheck.CASE)) {
-            problems.add("Changed: " + SealParts.FILE + entry.name() + ".");
+            problems.add(Text.of("Changed: {file}{entry}.", SealParts.FILE, entry.name()));
             return;
         }
         int before = problems.size();
@@ -117,11 +118,11 @@ final class ExactCheck {
             SealCheck.compare(was, is, problems);
         }
         if (problems.size() == before) {
-            problems.add("Changed: how case.json is written.");
+            problems.add(Text.of("Changed: how case.json is written."));
         }
     }
 
-    private void form(Map<String, ZipEntry> there, List<String> problems) throws IOException {
+    private void form(Map<String, ZipEntry> there, List<Text> problems) throws IOException {
         byte[] signed = bytes(seal, json);
         List<SealArchive.Entry> entries = new ArrayList<>(seal.entries());
         entries.add(SealArchive.Entry.of(Seal.FILE, new ByteArrayInputStream(signed)));
@@ -137,7 +138,7 @@ final class ExactCheck {
             }
             long other = compared.firstOther();
             if (other >= 0) {
-                problems.add("Changed: the archive around its files, from byte " + other + " on.");
+                problems.add(Text.of("Changed: the archive around its files, from byte {other} on.", other));
             }
         }
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.undanus.core.words.Text;
 import org.undanus.server.journal.Anchored;
 import org.undanus.server.journal.Kept;
 import org.undanus.server.journal.Verified;
@@ -55,7 +56,7 @@ class KeptSeals {
                 .toList();
     }
 
-    private static List<String> problems(String number, SealStore store, TemporaryFiles temporary, SealCheck check) {
+    private static List<Text> problems(String number, SealStore store, TemporaryFiles temporary, SealCheck check) {
         try {
             Path file = temporary.file(".zip");
             try {
@@ -64,8 +65,8 @@ class KeptSeals {
                 }
                 return check.check(file).problems();
             } catch (UncheckedIOException e) {
-                return List.of(
-                        "it cannot be put together again: " + e.getCause().getMessage() + ".");
+                return List.of(Text.of(
+                        "it cannot be put together again: {why}.", e.getCause().getMessage()));
             } finally {
                 Files.deleteIfExists(file);
             }

@@ -14,6 +14,8 @@ import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.signing.PublicKeyPart;
 import org.undanus.server.store.Digest;
 import tools.jackson.core.JacksonException;
@@ -30,8 +32,8 @@ public final class SealCheck {
     /** Bytes; of what is signed. */
     private static final long LARGEST_SEAL = 32 << 20;
 
-    private static final String OLDER =
-            " It is of the older, weaker kind: it holds what the case says, not every byte of the file.";
+    private static final Text OLDER =
+            Text.of("It is of the older, weaker kind: it holds what the case says, not every byte of the file.");
 
     private static final int MOST_NAMED = 40;
 
@@ -48,8 +50,8 @@ public final class SealCheck {
     public record Outcome(
             boolean sound,
             boolean exact,
-            String sentence,
-            List<String> problems,
+            Text sentence,
+            List<Text> problems,
             String fingerprint,
             Optional<Boolean> known) {}
 
@@ -66,33 +68,34 @@ public final class SealCheck {
         try (ZipFile zip = new ZipFile(file.toFile())) {
             return check(zip, file);
         } catch (ZipException e) {
-            return unreadable("This is no whole ZIP file: " + e.getMessage() + ".");
+            return unreadable(Text.of("This is no whole ZIP file: {message}.", RefusedException.said(e)));
         } catch (IOException | IllegalArgumentException e) {
-            return unreadable("The file cannot be read: " + e.getMessage() + ".");
+            return unreadable(Text.of("The file cannot be read: {message}.", RefusedException.said(e)));
         }
     }
 
-    private static Outcome unreadable(String why) {
-        return new Outcome(false, false, "This is no sealed file.", List.of(why), "", Optional.empty());
+    private static Outcome unreadable(Text why) {
+        return new Outcome(false, false, Text.of("This is no sealed file."), List.of(why), "", Optional.empty());
     }
 
     private Outcome check(ZipFile zip, Path file) throws IOException {
         Optional<Seal> read = seal(zip, json);
         if (read.isEmpty()) {
-            return unreadable("It holds no seal.json that says what was sealed.");
+            return unreadable(Text.of("It holds no seal.json that says what was sealed."));
         }
         Seal seal = read.get();
-        List<String> problems = new ArrayList<>();
+        List<Text> problems = new ArrayList<>();
         PublicKeyPart key = new PublicKeyPart(seal.key());
         if (!key.signed(Canonical.of(json.writeValueAsString(seal.with(""))), seal.signature())) {
-            problems.add("The signature does not belong to what the seal says: seal.json was changed.");
+            problems.add(Text.of("The signature does not belong to what the seal says: seal.json was changed."));
         }
         if (!HashTree.root(seal.parts()).equals(seal.root())) {
-            problems.add("The hash over all parts is not the one that was signed.");
+            problems.add(Text.of("The hash over all parts is not the one that was signed."));
         }
         Optional<Boolean> known = office.map(keys -> keys.contains(key));
         if (known.filter(one -> !one).isPresent()) {
-            problems.add("It was signed by a key that is not of this office: " + key.fingerprint() + ".");
+            problems.add(
+                    Text.of("It was signed by a key that is not of this office: {fingerprint}.", key.fingerprint()));
         }
         if (seal.older()) {
             compare(seal.parts(), parts(zip, problems), problems);
@@ -100,24 +103,35 @@ public final class SealCheck {
             new ExactCheck(seal, zip, file, json).into(problems);
         }
         boolean sound = problems.isEmpty();
-        String what = seal.number() + ", " + seal.title() + ", " + seal.stage() + " visit of " + seal.visitedOn()
-                + ", sealed by " + seal.sealedBy() + " on " + seal.sealedAt() + ", key " + key.fingerprint() + "."
-                + (seal.older() ? OLDER : "");
+        Text what = Text.of(
+                "{number}, {title}, {stage} visit of {day}, sealed by {person} on {at}, key {key}.",
+                seal.number(),
+                seal.title(),
+                seal.stage(),
+                seal.visitedOn(),
+                seal.sealedBy(),
+                seal.sealedAt(),
+                key.fingerprint());
         return new Outcome(
                 sound,
                 sound && !seal.older(),
-                (sound ? "Nothing was changed since it was sealed: " : "This is not what was sealed: ") + what,
+                Text.of(
+                                sound
+                                        ? "Nothing was changed since it was sealed: {what}"
+                                        : "This is not what was sealed: {what}",
+                                what)
+                        .then(seal.older() ? OLDER : Text.empty()),
                 shortened(problems),
                 key.fingerprint(),
                 known);
     }
 
-    private static List<String> shortened(List<String> problems) {
+    private static List<Text> shortened(List<Text> problems) {
         if (problems.size() <= MOST_NAMED) {
             return problems;
         }
-        List<String> first = new ArrayList<>(problems.subList(0, MOST_NAMED));
-        first.add("And " + (problems.size() - MOST_NAMED) + " more.");
+        List<Text> first = new ArrayList<>(problems.subList(0, MOST_NAMED));
+        first.add(Text.of("And {problems} more.", (problems.size() - MOST_NAMED)));
         return first;
     }
 
@@ -152,16 +166,16 @@ public final class SealCheck {
     }
 
     /** What a file of the older kind holds now. */
-    private SortedMap<String, String> parts(ZipFile zip, List<String> problems) throws IOException {
+    private SortedMap<String, String> parts(ZipFile zip, List<Text> problems) throws IOException {
         if (zip.size() > MOST_ENTRIES) {
-            problems.add("It holds more than " + MOST_ENTRIES + " files.");
+            problems.add(Text.of("It holds more than {mostEntries} files.", MOST_ENTRIES));
             return new TreeMap<>();
         }
         SortedMap<String, String> parts = caseParts(zip, json, problems);
         Set<String> names = new HashSet<>();
         for (ZipEntry entry : Collections.list(zip.entries())) {
             if (!names.add(entry.getName())) {
-                problems.add("It holds " + entry.getName() + " twice.");
+                problems.add(Text.of("It holds {name} twice.", entry.getName()));
             } else if (!entry.getName().equals(CASE) && !entry.getName().equals(Seal.FILE)) {
                 parts.put(
                         SealParts.FILE + entry.getName(),
@@ -172,32 +186,33 @@ public final class SealCheck {
     }
 
     /** The parts of the document alone. */
-    static SortedMap<String, String> caseParts(ZipFile zip, JsonMapper json, List<String> problems) throws IOException {
+    static SortedMap<String, String> caseParts(ZipFile zip, JsonMapper json, List<Text> problems) throws IOException {
         ZipEntry document = zip.getEntry(CASE);
         if (document == null) {
-            problems.add("It holds no case.json.");
+            problems.add(Text.of("It holds no case.json."));
             return new TreeMap<>();
         }
         try (InputStream in = new Limited(zip.getInputStream(document), LARGEST)) {
             return SealParts.of(in, json).digests();
         } catch (JacksonException | IllegalArgumentException e) {
-            problems.add("case.json cannot be read: "
-                    + (e instanceof JacksonException j ? j.getOriginalMessage() : e.getMessage()) + ".");
+            problems.add(Text.of(
+                    "case.json cannot be read: {why}.",
+                    e instanceof JacksonException j ? j.getOriginalMessage() : RefusedException.said(e)));
             return new TreeMap<>();
         }
     }
 
-    static void compare(SortedMap<String, String> was, SortedMap<String, String> is, List<String> problems) {
+    static void compare(SortedMap<String, String> was, SortedMap<String, String> is, List<Text> problems) {
         was.forEach((name, digest) -> {
             String now = is.get(name);
             if (now == null) {
-                problems.add("Missing: " + name + ".");
+                problems.add(Text.of("Missing: {name}.", name));
             } else if (!now.equals(digest)) {
-                problems.add("Changed: " + name + ".");
+                problems.add(Text.of("Changed: {name}.", name));
             }
         });
         is.keySet().stream()
                 .filter(name -> !was.containsKey(name))
-                .forEach(name -> problems.add("Added: " + name + "."));
+                .forEach(name -> problems.add(Text.of("Added: {name}.", name)));
     }
 }

@@ -24,21 +24,22 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.space.KeepsNothing;
 import org.undanus.server.store.TemporaryFiles;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 import tools.jackson.databind.JsonNode;
 
@@ -92,11 +93,10 @@ class SealController {
     }
 
     @GetMapping("/installations/{id}/seals")
-    List<SealedView> all(
-            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
+    List<SealedView> all(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         return seals.of(file).stream()
-                .map(seal -> view(seal, file, units.orElse(file.rules().display())))
+                .map(seal -> view(seal, file, viewer.wording(file.rules().display())))
                 .toList();
     }
 
@@ -116,23 +116,44 @@ class SealController {
                 .body(to -> seals.write(seal.number(), to));
     }
 
+    /** What the check of a sealed file came to: see {@link SealCheck.Outcome}. */
+    record CheckedSeal(
+            boolean sound,
+            boolean exact,
+            String sentence,
+            List<String> problems,
+            String fingerprint,
+            Optional<Boolean> known) {
+        private static CheckedSeal of(SealCheck.Outcome checked, Wording wording) {
+            return new CheckedSeal(
+                    checked.sound(),
+                    checked.exact(),
+                    checked.sentence().in(wording),
+                    checked.problems().stream()
+                            .map(problem -> problem.in(wording))
+                            .toList(),
+                    checked.fingerprint(),
+                    checked.known());
+        }
+    }
+
     /** Checks a sealed file and says what in it was changed. */
     @PostMapping(path = "/sealed/check", consumes = ZIP)
     @KeepsNothing
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
             required = true,
             content = @Content(mediaType = ZIP, schema = @Schema(type = "string", format = "binary")))
-    SealCheck.Outcome check(InputStream content, @AuthenticationPrincipal Person person) throws IOException {
+    CheckedSeal check(InputStream content, Viewer viewer, @AuthenticationPrincipal Person person) throws IOException {
         Path file = temporary.file(".zip");
         try {
             Files.copy(content, file, StandardCopyOption.REPLACE_EXISTING);
-            return seals.check(file);
+            return CheckedSeal.of(seals.check(file), viewer.wording(UnitSystem.SI));
         } finally {
             Files.deleteIfExists(file);
         }
     }
 
-    private SealedView view(Seals.Sealed seal, CaseFile now, UnitSystem units) {
+    private SealedView view(Seals.Sealed seal, CaseFile now, Wording wording) {
         JsonNode sealed = seals.document(seal.number()).path("installations").path(0);
         Map<String, Verdict> verdicts = new HashMap<>();
         Map<Verdict, Integer> counts = new HashMap<>();
@@ -156,7 +177,7 @@ class SealController {
                         judgement.subject(),
                         before,
                         judgement.verdict(),
-                        judgement.because().in(units)));
+                        judgement.because().in(wording)));
             }
         }
         return new SealedView(

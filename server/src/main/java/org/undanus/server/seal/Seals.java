@@ -17,6 +17,7 @@ import java.util.zip.ZipFile;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.exchange.CaseExport;
 import org.undanus.server.exchange.SealedFiles;
@@ -127,7 +128,7 @@ public class Seals implements SealedFiles {
         CaseFile.Header header = file.header();
         header.visit().sealedAs().ifPresent(number -> {
             throw new ConflictException(
-                    "This visit is sealed already, as " + number + ". Nothing was changed.", "", number);
+                    Text.of("This visit is sealed already, as {number}. Nothing was changed.", number), "", number);
         });
         requireNothingRuns(installation);
         Journal.End end = journal.end().orElseThrow();
@@ -135,8 +136,9 @@ public class Seals implements SealedFiles {
         if (now.isBefore(end.at())) {
             throw new UnsuitableException(
                     "clock",
-                    "The clock of this machine is behind the journal's last entry, of " + end.at()
-                            + ". Set it right, then seal. Nothing was changed.");
+                    Text.of(
+                            "The clock of this machine is behind the journal's last entry, of {at}. Set it right, then seal. Nothing was changed.",
+                            end.at()));
         }
         String number = header.reference() + "/" + header.visits().size();
         SigningKey key = SigningKey.ensuredIn(folder);
@@ -248,7 +250,7 @@ public class Seals implements SealedFiles {
     public void keep(Path sealed, Person person) {
         SealCheck.Outcome outcome = new SealCheck(json, Optional.empty()).check(sealed);
         if (!outcome.sound()) {
-            throw new UnsuitableException("seals", outcome.sentence() + " Nothing was saved.");
+            throw new UnsuitableException("seals", Text.of("{sentence} Nothing was saved.", outcome.sentence()));
         }
         Seal seal = SealCheck.seal(sealed, json).orElseThrow();
         int slash = seal.number().lastIndexOf('/');
@@ -258,7 +260,7 @@ public class Seals implements SealedFiles {
                 .map(each -> cases.open(each.id(), person).header())
                 .filter(found -> isVisit(seal.number().substring(slash + 1), found))
                 .orElseThrow(() -> new UnsuitableException(
-                        "seals", "The seal " + seal.number() + " is of no visit here. Nothing was saved."));
+                        "seals", Text.of("The seal {number} is of no visit here. Nothing was saved.", seal.number())));
         CaseFile.Header visit =
                 header.at(header.visits().get(Integer.parseInt(seal.number().substring(slash + 1)) - 1));
         // its anchor is in another journal: here there is nothing to hold it against

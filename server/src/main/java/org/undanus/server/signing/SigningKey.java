@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.StartRefusedException;
 
 /**
@@ -58,7 +59,8 @@ public final class SigningKey {
                     keys.generatePublic(new X509EncodedKeySpec(decoded(PUBLIC, pem))),
                     keys.generatePrivate(new PKCS8EncodedKeySpec(decoded(PRIVATE, pem))))));
         } catch (IOException | GeneralSecurityException | IllegalArgumentException e) {
-            throw new StartRefusedException("The signing key " + file + " cannot be read. Put back a copy of it.");
+            throw new StartRefusedException(
+                    Text.of("The signing key {file} cannot be read. Put back a copy of it.", file));
         }
     }
 

@@ -19,6 +19,8 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.derived.Marks;
 import org.undanus.core.simulated.Act;
 import org.undanus.core.simulated.VirtualRun;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
@@ -140,7 +142,7 @@ class SimulatedController {
         } else if (Act.NAMES.contains(asked.name())) {
             there.start(asked.name(), asked.speed());
         } else {
-            throw new UnsuitableException("name", "There are " + String.join(", ", Act.NAMES) + ".");
+            throw new UnsuitableException("name", Text.of("There are {names}.", String.join(", ", Act.NAMES)));
         }
         return simulated();
     }
@@ -150,7 +152,7 @@ class SimulatedController {
             there.start(
                     asked.name(), asked.speed(), refrigerant, !asked.orifice().orElse(false));
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("name", e.getMessage());
+            throw new UnsuitableException("name", RefusedException.said(e));
         }
     }
 

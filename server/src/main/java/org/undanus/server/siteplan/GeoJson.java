@@ -9,6 +9,8 @@ import org.undanus.core.evidence.Grade;
 import org.undanus.core.installation.DataSheet;
 import org.undanus.core.installation.SitePlan;
 import org.undanus.core.quantity.Length;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -42,7 +44,8 @@ public final class GeoJson {
         try {
             root = json.readTree(text);
         } catch (JacksonException e) {
-            throw new UnsuitableException("plan", "This is not JSON: " + e.getOriginalMessage() + ".");
+            throw new UnsuitableException(
+                    "plan", Text.of("This is not JSON: {originalMessage}.", e.getOriginalMessage()));
         }
         if (!"FeatureCollection".equals(root.path("type").asString(""))) {
             throw new UnsuitableException(
@@ -52,8 +55,9 @@ public final class GeoJson {
         if (!FORMAT.equals(mark.path("format").asString(""))) {
             throw new UnsuitableException(
                     "undanus",
-                    "This GeoJSON does not say that it is a site drawing in local metres (" + FORMAT
-                            + "). Common GeoJSON holds degrees of longitude and latitude, which cannot be judged by.");
+                    Text.of(
+                            "This GeoJSON does not say that it is a site drawing in local metres ({format}). Common GeoJSON holds degrees of longitude and latitude, which cannot be judged by.",
+                            FORMAT));
         }
         if (root.has("crs")) {
             throw new UnsuitableException("crs", "A site drawing has local metres, no other reference system.");
@@ -70,13 +74,13 @@ public final class GeoJson {
                     features.add(feature(node, where));
                 }
             } catch (IllegalArgumentException e) {
-                throw new UnsuitableException(where, e.getMessage());
+                throw new UnsuitableException(where, RefusedException.said(e));
             }
         }
         try {
             return new SitePlan(features, units, walls(mark), grade(mark), optional(mark, "accuracy", "undanus"));
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("plan", e.getMessage());
+            throw new UnsuitableException("plan", RefusedException.said(e));
         }
     }
 
@@ -86,7 +90,8 @@ public final class GeoJson {
         SitePlan.Kind kind = Arrays.stream(SitePlan.Kind.values())
                 .filter(k -> k.key().equals(key))
                 .findFirst()
-                .orElseThrow(() -> new UnsuitableException(where + ".properties.kind", "\"" + key + "\" is no kind."));
+                .orElseThrow(() ->
+                        new UnsuitableException(where + ".properties.kind", Text.of("\"{key}\" is no kind.", key)));
         JsonNode geometry = node.path("geometry");
         JsonNode coordinates = geometry.path("coordinates");
         String type = geometry.path("type").asString("");
@@ -99,7 +104,7 @@ public final class GeoJson {
                     default ->
                         throw new UnsuitableException(
                                 where + ".geometry.type",
-                                "Outlines are Point, LineString or Polygon, not \"" + type + "\".");
+                                Text.of("Outlines are Point, LineString or Polygon, not \"{type}\".", type));
                 };
         return new SitePlan.Feature(
                 node.path("id").asString(""),
@@ -172,7 +177,8 @@ public final class GeoJson {
                         Arrays.stream(SitePlan.ItemKind.values())
                                 .filter(k -> k.key().equals(key))
                                 .findFirst()
-                                .orElseThrow(() -> new UnsuitableException(where, "\"" + key + "\" is no kind.")),
+                                .orElseThrow(
+                                        () -> new UnsuitableException(where, Text.of("\"{key}\" is no kind.", key))),
                         item.path("title").asString(""),
                         needed(item, "x", where),
                         needed(item, "y", where),
@@ -206,7 +212,8 @@ public final class GeoJson {
 
     private static double needed(JsonNode node, String field, String where) {
         return optional(node, field, where)
-                .orElseThrow(() -> new UnsuitableException(where + "." + field, "There is no " + field + "."));
+                .orElseThrow(
+                        () -> new UnsuitableException(where + "." + field, Text.of("There is no {field}.", field)));
     }
 
     private static Optional<Double> optional(JsonNode node, String field, String where) {
@@ -215,7 +222,7 @@ public final class GeoJson {
             return Optional.empty();
         }
         if (!value.isNumber()) {
-            throw new UnsuitableException(where + "." + field, "\"" + field + "\" is a number, in metres.");
+            throw new UnsuitableException(where + "." + field, Text.of("\"{field}\" is a number, in metres.", field));
         }
         return Optional.of(value.asDouble());
     }

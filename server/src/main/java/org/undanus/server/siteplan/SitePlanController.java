@@ -30,13 +30,14 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Quantity;
-import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.words.Text;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.siting.Retaping;
 import org.undanus.core.station.siting.SiteFigure;
 import org.undanus.core.station.siting.SitedUnit;
 import org.undanus.core.station.siting.WallFigure;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
@@ -45,6 +46,7 @@ import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.report.FigurePrint;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 import org.undanus.view.FigureView;
 import tools.jackson.core.type.TypeReference;
@@ -79,7 +81,7 @@ class SitePlanController {
     record TrialView(
             Optional<FigureView> figure,
             List<NearView> near,
-            List<String> overlaps,
+            List<Text> overlaps,
             Optional<CureView> cure,
             List<SitedUnitView> units,
             List<VerdictView> judgements) {}
@@ -135,21 +137,20 @@ class SitePlanController {
     }
 
     @GetMapping("/installations/{id}/site-plan")
-    DrawingView drawing(
-            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
-        return view(cases.open(id, person), units);
+    DrawingView drawing(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
+        return view(cases.open(id, person), viewer);
     }
 
-    private DrawingView view(CaseFile file, Optional<UnitSystem> units) {
+    private DrawingView view(CaseFile file, Viewer viewer) {
         int version =
                 plans.of(file.header().id()).map(SitePlans.Drawing::version).orElse(0);
         return new DrawingView(
                 version,
                 file.facts().plan().map(plan -> json.readValue(plans.geoJson().write(plan), JSON_OBJECT)),
-                sited(file, units.orElse(file.rules().display())));
+                sited(file, viewer.wording(file.rules().display())));
     }
 
-    private static List<SitedUnitView> sited(CaseFile file, UnitSystem system) {
+    private static List<SitedUnitView> sited(CaseFile file, Wording wording) {
         return SitedUnit.all(file.facts(), file.evidence(), file.judgements()).stream()
                 .map(unit -> new SitedUnitView(
                         unit.component().id(),
@@ -158,8 +159,11 @@ class SitePlanController {
                         unit.size().width().si(),
                         unit.size().depth().si(),
                         unit.size().height().si(),
-                        Text.of("{width} × {depth}", unit.size().width(), unit.size().depth())
-                                .in(system)))
+                        Text.of(
+                                        "{width} × {depth}",
+                                        unit.size().width(),
+                                        unit.size().depth())
+                                .in(wording)))
                 .toList();
     }
 
@@ -178,7 +182,7 @@ class SitePlanController {
     @KeepsNothing
     TrialView trial(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @RequestParam(defaultValue = "640") @Min(240) @Max(2000) int width,
             @RequestParam(defaultValue = "400") @Min(120) @Max(2000) int height,
             @RequestParam Optional<String> wall,
@@ -197,25 +201,25 @@ class SitePlanController {
                         .plan()
                         .map(kept -> Retaping.awaited(now.evidence(), kept, plan))
                         .orElse(now.evidence()));
-        UnitSystem system = units.orElse(now.rules().display());
+        Wording wording = viewer.wording(now.rules().display());
         Optional<Frame> frame = view.map(SitePlanController::frame);
         Optional<SiteFigure> site = wall.isPresent() ? Optional.empty() : site(then, mayTurn);
         Optional<Drawing> figure = wall.map(unit -> hung(then, unit))
                 .orElseGet(() -> site.map(s ->
                         s.drawing("Site", frame.or(() -> Optional.of(s.whole()).filter(all -> whole)), chosen)));
         return new TrialView(
-                figure.map(f -> FigureView.of(f, system, width, height)),
+                figure.map(f -> FigureView.of(f, wording, width, height)),
                 site.map(s -> s.near().getOrDefault(chosen, List.of())).orElse(List.of()).stream()
                         .limit(NEAREST)
                         .map(near -> new NearView(
-                                near.name(), QuantityFormat.of(system).format(near.distance())))
+                                near.name().in(wording), near.distance().in(wording)))
                         .toList(),
                 site.map(SiteFigure::overlaps)
                         .orElseGet(() -> SiteFigure.overlaps(then.facts(), then.evidence(), plan)),
-                site.map(s -> cure(s.cure(), system)),
-                sited(then, system),
+                site.map(s -> cure(s.cure(), wording)),
+                sited(then, wording),
                 then.judgements().of(Station.SITING).stream()
-                        .map(after -> verdict(after, now, system))
+                        .map(after -> verdict(after, now, wording))
                         .toList());
     }
 
@@ -230,9 +234,9 @@ class SitePlanController {
                 .flatMap(unit -> WallFigure.of(file.facts(), unit));
     }
 
-    private static CureView cure(SiteFigure.Cure cure, UnitSystem system) {
+    private static CureView cure(SiteFigure.Cure cure, Wording wording) {
         return new CureView(
-                cure.said().in(system),
+                cure.said().in(wording),
                 cure.moves().stream()
                         .map(move -> new MoveView(
                                 move.component(),
@@ -250,18 +254,18 @@ class SitePlanController {
         }
     }
 
-    private static VerdictView verdict(Judgement after, CaseFile now, UnitSystem system) {
+    private static VerdictView verdict(Judgement after, CaseFile now, Wording wording) {
         return new VerdictView(
                 after.key(),
                 after.about().title(),
                 after.subject(),
                 after.verdict(),
-                after.because().in(system),
+                after.because().in(wording),
                 now.judgements()
                         .find(after.about(), after.component())
                         .map(Judgement::verdict)
                         .filter(before -> before != after.verdict()),
-                Retaping.besideTheTape(after).map(words -> words.in(system)));
+                Retaping.besideTheTape(after).map(words -> words.in(wording)));
     }
 
     /** Keeps a drawing, if nobody else has drawn meanwhile and it can be built. */
@@ -270,7 +274,7 @@ class SitePlanController {
     DrawingView keep(
             @PathVariable String id,
             @RequestParam int basedOn,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @RequestBody Map<String, Object> drawn,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.openForWriting(id, person);
@@ -283,16 +287,16 @@ class SitePlanController {
                 .filter(unit -> file.facts().component(unit).isEmpty())
                 .toList();
         if (!unknown.isEmpty()) {
-            throw new UnsuitableException("plan", "This installation has no unit " + unknown.get(0) + ".");
+            throw new UnsuitableException("plan", Text.of("This installation has no unit {unknown}.", unknown.get(0)));
         }
         SitePlans.requireSound(plan);
         CaseFile then = file.with(file.facts().with(plan));
-        List<String> overlaps = SiteFigure.overlaps(then.facts(), then.evidence(), plan);
+        List<Text> overlaps = SiteFigure.overlaps(then.facts(), then.evidence(), plan);
         if (!overlaps.isEmpty()) {
-            throw new UnsuitableException("plan", String.join(" ", overlaps) + " Nothing was saved.");
+            throw new UnsuitableException("plan", Text.sentences(overlaps).then(Text.of("Nothing was saved.")));
         }
         plans.keep(id, plan, basedOn, person.name(), clock.instant());
-        return view(cases.open(id, person), units);
+        return view(cases.open(id, person), viewer);
     }
 
     private SitePlan read(Map<String, Object> drawn) {
@@ -306,8 +310,7 @@ class SitePlanController {
     }
 
     @GetMapping(path = "/installations/{id}/site-plan.svg", produces = "image/svg+xml")
-    ResponseEntity<String> svg(
-            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
+    ResponseEntity<String> svg(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         drawn(file);
         Drawing drawing = site(file, false).orElseThrow().drawing("Site");
@@ -316,7 +319,7 @@ class SitePlanController {
                 "svg",
                 "image/svg+xml",
                 FigurePrint.svg(
-                        FigureView.of(drawing, units.orElse(file.rules().display()), PRINTED_WIDTH, PRINTED_HEIGHT)));
+                        FigureView.of(drawing, viewer.wording(file.rules().display()), PRINTED_WIDTH, PRINTED_HEIGHT)));
     }
 
     private static SitePlan drawn(CaseFile file) {
@@ -334,13 +337,12 @@ class SitePlanController {
     /** A length in any notation of the field, for drawing by typed dimensions. */
     @GetMapping("/length")
     @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
-    LengthView length(@RequestParam String typed, @RequestParam Optional<UnitSystem> units) {
+    LengthView length(@RequestParam String typed, Viewer viewer) {
         try {
             Quantity length = FieldNotation.parse(typed, Dimension.LENGTH).value();
-            return new LengthView(
-                    length.si(), QuantityFormat.of(units.orElse(UnitSystem.SI)).format(length));
+            return new LengthView(length.si(), length.in(viewer.wording(UnitSystem.SI)));
         } catch (FieldNotationException e) {
-            throw new UnsuitableException("typed", e.getMessage());
+            throw new UnsuitableException("typed", RefusedException.said(e));
         }
     }
 }

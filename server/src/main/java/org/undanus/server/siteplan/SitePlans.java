@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.core.geometry.PlanGeometry;
 import org.undanus.core.installation.SitePlan;
+import org.undanus.core.words.RefusedException;
 import org.undanus.server.installation.CaseMaterial;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
@@ -102,7 +103,7 @@ public class SitePlans implements CaseMaterial.Drawings {
         try {
             new PlanGeometry(plan, Map.of());
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("plan", e.getMessage());
+            throw new UnsuitableException("plan", RefusedException.said(e));
         }
     }
 }

@@ -7,7 +7,6 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -17,10 +16,10 @@ import org.undanus.core.judgement.Outcome;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.VisitSummary;
 import org.undanus.core.judgement.Weather;
-import org.undanus.core.words.Text;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
 import org.undanus.core.station.handover.WantedPicture;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Corrections;
 import org.undanus.server.hold.Holds;
@@ -28,6 +27,7 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
 /** What binds an installation, and what is open before its visit can be closed, over HTTP. */
@@ -93,31 +93,30 @@ class SummaryController {
     }
 
     @GetMapping
-    Summary summary(
-            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
+    Summary summary(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
-        UnitSystem shown = units.orElse(file.rules().display());
+        Wording wording = viewer.wording(file.rules().display());
         List<Judgement> all = file.judgements().all();
         VisitSummary summary = VisitSummary.of(all);
         return new Summary(
-                Outcome.of(all).sentence().in(shown),
-                briefs(summary.decisive().stream().limit(FEW).toList(), file, shown),
+                Outcome.of(all).sentence().in(wording),
+                briefs(summary.decisive().stream().limit(FEW).toList(), file, wording),
                 summary.lesser() + Math.max(0, summary.decisive().size() - FEW),
-                briefs(summary.couldChange().stream().limit(FEW).toList(), file, shown),
+                briefs(summary.couldChange().stream().limit(FEW).toList(), file, wording),
                 Math.max(0, summary.couldChange().size() - FEW),
                 summary.revisits().entrySet().stream()
                         .map(entry -> new Revisit(
-                                words(entry.getKey()).in(shown),
+                                words(entry.getKey()).in(wording),
                                 entry.getValue().stream()
                                         .map(judgement -> judgement.about().title())
                                         .distinct()
                                         .toList()))
                         .toList(),
-                open(file),
+                open(file, wording),
                 missing(file, all));
     }
 
-    private static List<Brief> briefs(List<Judgement> judgements, CaseFile file, UnitSystem units) {
+    private static List<Brief> briefs(List<Judgement> judgements, CaseFile file, Wording wording) {
         return judgements.stream()
                 .map(judgement -> {
                     Optional<PointKey> line = judgement.line(file.evidence());
@@ -128,8 +127,8 @@ class SummaryController {
                             judgement.subject(),
                             judgement.verdict(),
                             judgement.about().severity().title(),
-                            judgement.finding().in(units),
-                            judgement.remedy().map(remedy -> remedy.in(units)),
+                            judgement.finding().in(wording),
+                            judgement.remedy().map(remedy -> remedy.in(wording)),
                             line.map(PointKey::point),
                             line.map(PointKey::component));
                 })
@@ -140,19 +139,25 @@ class SummaryController {
         return Text.of("{bound} {outdoors} outdoors", weather.bound().words(), weather.outdoors());
     }
 
-    private List<Open> open(CaseFile file) {
+    private List<Open> open(CaseFile file, Wording wording) {
         String id = file.header().id();
         List<Open> open = new ArrayList<>();
         holds.running().stream()
                 .filter(hold -> hold.installationId().equals(id))
-                .map(hold -> new Open("Hold is running", where(file, hold.key())))
+                .map(hold -> new Open(wording.say("Hold is running"), where(file, hold.key())))
                 .forEach(open::add);
         live.at(id).stream()
-                .map(listening -> new Open("Line listens to " + listening.instrument(), where(file, listening.key())))
+                .map(listening -> new Open(
+                        Text.of("Line listens to {instrument}", listening.instrument())
+                                .in(wording),
+                        where(file, listening.key())))
                 .forEach(open::add);
         corrections.of(file).stream()
                 .filter(correction -> !correction.state().ended())
-                .map(correction -> new Open("Correction " + correction.number() + " is open", correction.what()))
+                .map(correction -> new Open(
+                        Text.of("Correction {number} is open", correction.number())
+                                .in(wording),
+                        correction.what()))
                 .forEach(open::add);
         return open;
     }

@@ -31,13 +31,14 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.judgement.WhatChanged;
 import org.undanus.core.quantity.QuantityFormat;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.installation.Experience;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
 /** The visits of an installation: what each changed, and what the next has to look at. Over HTTP. */
@@ -125,10 +126,9 @@ class VisitsController {
     }
 
     @GetMapping("/visits")
-    List<VisitReport> visits(
-            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
+    List<VisitReport> visits(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
-        UnitSystem shown = units.orElse(file.rules().display());
+        Wording wording = viewer.wording(file.rules().display());
         Map<UUID, Integer> readAt = cases.visitNumbers(file.header());
         List<VisitReport> reports = new ArrayList<>();
         List<Judgement> before = List.of();
@@ -139,7 +139,7 @@ class VisitsController {
                     .filter(reading -> readAt.get(reading.id()) <= last)
                     .toList());
             List<Judgement> then = file.at(visit, readByThen).judgements().all();
-            reports.add(report(number + 1, visit, number == 0 ? then : before, then, shown));
+            reports.add(report(number + 1, visit, number == 0 ? then : before, then, wording));
             before = then;
             number++;
         }
@@ -147,7 +147,7 @@ class VisitsController {
     }
 
     private static VisitReport report(
-            int number, CaseFile.Visit visit, List<Judgement> before, List<Judgement> then, UnitSystem units) {
+            int number, CaseFile.Visit visit, List<Judgement> before, List<Judgement> then, Wording wording) {
         Map<Verdict, Integer> counts = new EnumMap<>(Verdict.class);
         then.forEach(judgement -> counts.merge(judgement.verdict(), 1, Integer::sum));
         return new VisitReport(
@@ -158,19 +158,19 @@ class VisitsController {
                 visit.sealedAs(),
                 counts,
                 WhatChanged.between(before, then).stream()
-                        .map(change -> change(change, units))
+                        .map(change -> change(change, wording))
                         .toList());
     }
 
-    private static Change change(WhatChanged change, UnitSystem units) {
+    private static Change change(WhatChanged change, Wording wording) {
         Judgement shown = change.either();
         return new Change(
-                shown.about().station().title(),
-                shown.about().title(),
-                shown.subject(),
+                wording.say(shown.about().station().title()),
+                wording.say(shown.about().title()),
+                wording.say(shown.subject()),
                 change.before().map(Judgement::verdict),
                 change.now().map(Judgement::verdict),
-                shown.finding().in(units));
+                shown.finding().in(wording));
     }
 
     /** @param on the day of the re-visit; today where it is left out */
@@ -178,10 +178,11 @@ class VisitsController {
     PlanView revisit(
             @PathVariable String id,
             @RequestParam Optional<LocalDate> on,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
-        QuantityFormat format = QuantityFormat.of(units.orElse(file.rules().display()));
+        QuantityFormat format =
+                QuantityFormat.of(viewer.wording(file.rules().display()).units());
         RevisitPlan plan = RevisitPlan.of(
                 file.facts(),
                 file.evidence(),

@@ -17,6 +17,8 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.GaugePressure;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 
 /**
@@ -96,14 +98,14 @@ public record InstrumentRecord(
         InstrumentKind known = Arrays.stream(InstrumentKind.values())
                 .filter(k -> k.key().equals(kind))
                 .findFirst()
-                .orElseThrow(() -> unsuitable("kind", "\"" + kind + "\" is no kind of instrument."));
+                .orElseThrow(() -> unsuitable("kind", Text.of("\"{kind}\" is no kind of instrument.", kind)));
         if (channels.isPresent()
                 && Stream.of(dimension, ofReading, ofFullScale, fullScale, constant, resolution, range)
                         .anyMatch(Optional::isPresent)) {
             throw unsuitable("channels", "Either the instrument states its accuracy or its channels do.");
         }
         if (shown().size() > MOST_CHANNELS || shown().stream().anyMatch(Objects::isNull)) {
-            throw unsuitable("channels", "An instrument shows " + MOST_CHANNELS + " things at most.");
+            throw unsuitable("channels", Text.of("An instrument shows {mostChannels} things at most.", MOST_CHANNELS));
         }
         try {
             return new Instrument(
@@ -119,14 +121,14 @@ public record InstrumentRecord(
                             .map(this::calibration)
                             .toList());
         } catch (IllegalArgumentException e) {
-            throw unsuitable("range", e.getMessage());
+            throw unsuitable("range", RefusedException.said(e));
         }
     }
 
     private Channel channel(ChannelRecord record, InstrumentKind known) {
         Dimension stated = record.dimension
                 .map(name -> dimensionNamed(name)
-                        .orElseThrow(() -> unsuitable("dimension", "\"" + name + "\" is no dimension.")))
+                        .orElseThrow(() -> unsuitable("dimension", Text.of("\"{name}\" is no dimension.", name))))
                 .or(known::dimension)
                 .orElseThrow(() -> unsuitable("kind", "What is read off is read without an instrument."));
         double share = accuracy("ofFullScale", record.ofFullScale, Dimension.RATIO);
@@ -156,7 +158,7 @@ public record InstrumentRecord(
         try {
             return new Instrument.Calibration(record.on, record.months, record.certificate.orElse(""));
         } catch (IllegalArgumentException e) {
-            throw unsuitable("calibrations", e.getMessage());
+            throw unsuitable("calibrations", RefusedException.said(e));
         }
     }
 
@@ -167,7 +169,7 @@ public record InstrumentRecord(
                 .filter(name -> known.named(name).isEmpty())
                 .findFirst()
                 .ifPresent(name -> {
-                    throw unsuitable("refrigerants", "No refrigerant is called " + name + ".");
+                    throw unsuitable("refrigerants", Text.of("No refrigerant is called {name}.", name));
                 });
     }
 
@@ -191,11 +193,15 @@ public record InstrumentRecord(
         try {
             return FieldNotation.parse(text, stated).value().si();
         } catch (FieldNotationException e) {
-            throw unsuitable(field, e.getMessage());
+            throw unsuitable(field, RefusedException.said(e));
         }
     }
 
     private UnsuitableException unsuitable(String field, String sentence) {
+        return unsuitable(field, Text.plain(sentence));
+    }
+
+    private UnsuitableException unsuitable(String field, Text sentence) {
         return new UnsuitableException("instruments." + id + "." + field, sentence);
     }
 }

@@ -11,6 +11,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Toolcase;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
@@ -64,7 +65,7 @@ public class Instruments {
                 .map(read -> i.channel(read)
                         .map(Channel::accuracy)
                         .orElseThrow(() -> new UnsuitableException(
-                                "instrument", i.title() + " does not show " + read.named() + ".")))
+                                "instrument", Text.of("{title} does not show {named}.", i.title(), read.named()))))
                 .orElse(Accuracy.EXACT));
     }
 
@@ -127,7 +128,9 @@ public class Instruments {
                 journal.write(by, "instrument.added", added.id(), added);
             } else if (!kept(row).instrument().equals(instrument)) {
                 throw new ConflictException(
-                        "A different instrument " + instrument.id() + " is already saved. Nothing was changed.",
+                        Text.of(
+                                "A different instrument {instrument} is already saved. Nothing was changed.",
+                                instrument.id()),
                         instrument,
                         kept(row).instrument());
             }

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
@@ -86,7 +87,8 @@ class ToolcaseController {
     InstrumentView add(@RequestBody InstrumentRecord instrument, @AuthenticationPrincipal Person person) {
         requireLead(person);
         if (instrument.id() != null && instruments.find(instrument.id()).isPresent()) {
-            throw new UnsuitableException("id", "An instrument " + instrument.id() + " is already in the toolcase.");
+            throw new UnsuitableException(
+                    "id", Text.of("An instrument {instrument} is already in the toolcase.", instrument.id()));
         }
         instruments.add(List.of(instrument), person.name());
         return all(person).stream()

@@ -43,6 +43,8 @@ import org.undanus.core.evidence.TraceCsv;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
@@ -120,7 +122,7 @@ class LogController {
                         start,
                         Collections.nCopies(columns, ""));
             } catch (IllegalArgumentException e) {
-                throw new UnsuitableException("file", e.getMessage());
+                throw new UnsuitableException("file", RefusedException.said(e));
             }
         }
     }
@@ -180,7 +182,8 @@ class LogController {
         try {
             return ZoneId.of(name);
         } catch (DateTimeException e) {
-            throw new UnsuitableException("zone", "There is no time zone \"" + name + "\". Choose one, or UTC.");
+            throw new UnsuitableException(
+                    "zone", Text.of("There is no time zone \"{name}\". Choose one, or UTC.", name));
         }
     }
 
@@ -239,7 +242,7 @@ class LogController {
                     first(head, dialect),
                     takers.stream().map(taker -> taker(taker, takers, dialect)).toList());
         } catch (TraceCsv.Unreadable e) {
-            throw new UnsuitableException("file", e.getMessage());
+            throw new UnsuitableException("file", RefusedException.said(e));
         }
     }
 
@@ -286,7 +289,7 @@ class LogController {
                 .orElseThrow(() -> new NotFoundException("This installation has no such line."))
                 .point();
         if (asked.kind() != Point.Kind.CURVE) {
-            throw new UnsuitableException("point", asked.title() + " takes no logger's file.");
+            throw new UnsuitableException("point", Text.of("{asked} takes no logger's file.", asked.title()));
         }
         return Arrays.stream(Station.values())
                 .map(file::lines)
@@ -342,13 +345,15 @@ class LogController {
                 .point();
         int column = Integer.parseInt(parts[1]);
         if (point.kind() != Point.Kind.CURVE || column >= writing.columns()) {
-            throw new UnsuitableException("take", point.title() + " cannot take that column.");
+            throw new UnsuitableException("take", Text.of("{point} cannot take that column.", point.title()));
         }
         FieldUnit unit = FieldUnit.named(point.dimension().orElseThrow(), parts[2])
                 .orElseThrow(() -> new UnsuitableException(
                         "take",
-                        "\"" + parts[2] + "\" is no unit of "
-                                + point.dimension().orElseThrow().named() + "."));
+                        Text.of(
+                                "\"{words}\" is no unit of {named}.",
+                                parts[2],
+                                point.dimension().orElseThrow().named())));
         return new TraceStore.Column(point, column, unit);
     }
 

@@ -29,6 +29,7 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Trace;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
@@ -109,7 +110,7 @@ class TraceController {
                 .orElseThrow(() -> new NotFoundException("This installation has no such line."))
                 .point();
         if (point.kind() != Point.Kind.CURVE) {
-            throw new UnsuitableException("point", point.title() + " takes no logger's file.");
+            throw new UnsuitableException("point", Text.of("{point} takes no logger's file.", point.title()));
         }
         return point;
     }

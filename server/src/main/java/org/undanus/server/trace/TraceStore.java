@@ -27,6 +27,7 @@ import org.undanus.core.evidence.TraceCsv;
 import org.undanus.core.evidence.Traces;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
+import org.undanus.core.words.RefusedException;
 import org.undanus.server.installation.CaseMaterial;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.NotFoundException;
@@ -192,7 +193,7 @@ public class TraceStore implements CaseMaterial.Curves {
         try {
             return reading.get();
         } catch (TraceCsv.Unreadable e) {
-            throw new UnsuitableException("file", e.getMessage());
+            throw new UnsuitableException("file", RefusedException.said(e));
         }
     }
 

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.datasheet.SheetFile;
 import org.undanus.server.datasheet.SheetLibrary;
@@ -66,7 +67,7 @@ class TrialController {
         RuleBook newest = books.newest(id).orElseThrow(() -> new NotFoundException("There is no such rule book."));
         RuleBook draft = books.read(yaml);
         if (!draft.id().equals(id)) {
-            throw new UnsuitableException("id", "This is a text of " + draft.id() + ", not of " + id + ".");
+            throw new UnsuitableException("id", Text.of("This is a text of {draft}, not of {id}.", draft.id(), id));
         }
         return trials.begin(draft, newest, person.name());
     }
@@ -116,8 +117,10 @@ class TrialController {
             if (!file.rules().id().equals(id)) {
                 throw new UnsuitableException(
                         "ids",
-                        file.header().reference() + " is judged by another book, "
-                                + file.rules().title() + ". None was moved.");
+                        Text.of(
+                                "{reference} is judged by another book, {rules}. None was moved.",
+                                file.header().reference(),
+                                file.rules().title()));
             }
             if (file.rules().version() != version) {
                 cases.amend(file, CaseFiles.Amended.of(file, book), person);

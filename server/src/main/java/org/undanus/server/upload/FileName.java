@@ -1,5 +1,6 @@
 package org.undanus.server.upload;
 
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 
 /** What a file that came in is called. */
@@ -16,7 +17,7 @@ public final class FileName {
     public static String clean(String name) {
         String called = name.strip().replaceAll("[\\p{Cntrl}/\\\\\"]", "-");
         if (called.isEmpty() || called.length() > LONGEST) {
-            throw new UnsuitableException("name", "A file's name has 1 to " + LONGEST + " characters.");
+            throw new UnsuitableException("name", Text.of("A file's name has 1 to {longest} characters.", LONGEST));
         }
         return called;
     }

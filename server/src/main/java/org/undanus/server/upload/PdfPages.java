@@ -21,6 +21,7 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
+import org.undanus.core.words.Text;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 
@@ -81,8 +82,9 @@ public final class PdfPages {
         if (pixels > MOST_PIXELS) {
             throw new UnsuitableException(
                     "file",
-                    "A picture in this PDF has more than " + MOST_PIXELS / 1_000_000
-                            + " million pixels. Scan it less fine. Nothing was saved.");
+                    Text.of(
+                            "A picture in this PDF has more than {mostPixels} million pixels. Scan it less fine. Nothing was saved.",
+                            MOST_PIXELS / 1_000_000));
         }
     }
 
@@ -96,7 +98,7 @@ public final class PdfPages {
         try (PDDocument document = Loader.loadPDF(pdf);
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             if (number < 1 || number > document.getNumberOfPages()) {
-                throw new NotFoundException("It has " + document.getNumberOfPages() + " pages.");
+                throw new NotFoundException(Text.of("It has {numberOfPages} pages.", document.getNumberOfPages()));
             }
             PDRectangle page = document.getPage(number - 1).getCropBox();
             double longest = Math.max(page.getWidth(), page.getHeight()) / POINTS_PER_INCH;

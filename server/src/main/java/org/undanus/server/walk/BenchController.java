@@ -17,13 +17,15 @@ import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.Charts;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 import org.undanus.view.FigureView;
 
@@ -114,7 +116,7 @@ class BenchController {
             @RequestParam Optional<Double> cursor,
             @RequestParam(defaultValue = "900") @Min(240) @Max(2000) int width,
             @RequestParam(defaultValue = "480") @Min(120) @Max(2000) int height,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @AuthenticationPrincipal Person person) {
         CaseFile file = file(id, person);
         Charts.Look look = look(
@@ -125,10 +127,10 @@ class BenchController {
                 cursor);
         Charts.Chart chart = chart(file, station, subject(file, component), look)
                 .orElseThrow(() -> new NotFoundException("There is no curve of it yet."));
-        UnitSystem system = units.orElse(file.rules().display());
+        Wording wording = viewer.wording(file.rules().display());
         return new ChartView(
-                FigureView.of(chart.drawing(), system, width, height),
-                chart.sentence().in(system),
+                FigureView.of(chart.drawing(), wording, width, height),
+                chart.sentence().in(wording),
                 look.begin(chart.lasting()),
                 look.end(chart.lasting()),
                 chart.lasting(),
@@ -145,7 +147,7 @@ class BenchController {
                     beside,
                     cursor.filter(Double::isFinite).map(OptionalDouble::of).orElse(OptionalDouble.empty()));
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("from", e.getMessage());
+            throw new UnsuitableException("from", RefusedException.said(e));
         }
     }
 }

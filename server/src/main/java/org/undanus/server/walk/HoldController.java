@@ -28,8 +28,8 @@ import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.Holding;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.words.UnitSystem;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.CalendarFile;
 import org.undanus.server.hold.Hold;
@@ -38,6 +38,7 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 import org.undanus.view.StationView;
 
@@ -103,13 +104,11 @@ class HoldController {
     /** Those of this person that go on, and whoever's at the installation that is looked at. */
     @GetMapping("/holds")
     List<HoldView> running(
-            @RequestParam Optional<String> installation,
-            @RequestParam Optional<UnitSystem> units,
-            @AuthenticationPrincipal Person person) {
+            @RequestParam Optional<String> installation, Viewer viewer, @AuthenticationPrincipal Person person) {
         return holds.running().stream()
                 .filter(hold -> hold.startedBy().equals(person.name())
                         || installation.filter(hold.installationId()::equals).isPresent())
-                .flatMap(hold -> opened(hold, person).flatMap(file -> view(hold, file, units)).stream())
+                .flatMap(hold -> opened(hold, person).flatMap(file -> view(hold, file, viewer)).stream())
                 .toList();
     }
 
@@ -126,7 +125,7 @@ class HoldController {
     @ResponseStatus(HttpStatus.CREATED)
     HoldView start(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody NewHold started,
             @AuthenticationPrincipal Person person) {
         Hold hold = holds.start(
@@ -135,7 +134,7 @@ class HoldController {
                 new PointKey(started.point(), started.component()),
                 clock.instant().minusSeconds(Math.max(-FAR, Math.min(FAR, started.ago()))),
                 person);
-        return view(hold, cases.open(id, person), units).orElseThrow();
+        return view(hold, cases.open(id, person), viewer).orElseThrow();
     }
 
     /** Ends one, early or not; its time becomes a reading unless it is left. */
@@ -170,10 +169,10 @@ class HoldController {
     @GetMapping(path = "/installations/{id}/holds/{hold}/calendar", produces = "text/calendar")
     @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
     ResponseEntity<byte[]> calendar(
-            @PathVariable String id, @PathVariable String hold, @AuthenticationPrincipal Person person) {
+            @PathVariable String id, @PathVariable String hold, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         Hold running = holds.of(id, hold);
-        HoldView view = view(running, file, Optional.empty())
+        HoldView view = view(running, file, viewer)
                 .orElseThrow(() -> new UnsuitableException("hold", "The line that was held is no more."));
         double needed = view.needed()
                 .orElseThrow(() ->
@@ -189,12 +188,12 @@ class HoldController {
                 .body(content);
     }
 
-    private Optional<HoldView> view(Hold hold, CaseFile file, Optional<UnitSystem> units) {
+    private Optional<HoldView> view(Hold hold, CaseFile file, Viewer viewer) {
         return file.line(hold.key())
-                .map(line -> view(hold, line, file, units.orElse(file.rules().display())));
+                .map(line -> view(hold, line, file, viewer.wording(file.rules().display())));
     }
 
-    private HoldView view(Hold hold, CaseFile.Line line, CaseFile file, UnitSystem units) {
+    private HoldView view(Hold hold, CaseFile.Line line, CaseFile file, Wording wording) {
         Instant now = clock.instant();
         Station station = file.station(line);
         Optional<Holding> holding = Walk.plan(station).map(StationPlan::holdings).orElse(List.of()).stream()
@@ -211,20 +210,20 @@ class HoldController {
                 station.key(),
                 hold.point(),
                 hold.component(),
-                line.point().title(),
-                line.subject().title(),
+                wording.say(line.point().title()),
+                wording.say(line.subject().title()),
                 hold.startedBy(),
                 hold.startedAt(),
                 now,
                 holding.flatMap(each -> each.needed().apply(looked.orElseThrow())),
                 holding.flatMap(each -> each.power().after(looked.orElseThrow(), seconds))
-                        .map(text -> text.in(units)),
-                meanwhile(file, station));
+                        .map(text -> text.in(wording)),
+                meanwhile(file, station, wording));
     }
 
     /** The first station with open lines that does not wait for this one. */
-    private static Optional<Meanwhile> meanwhile(CaseFile file, Station held) {
-        return StationView.route(file).stream()
+    private static Optional<Meanwhile> meanwhile(CaseFile file, Station held, Wording wording) {
+        return StationView.route(file, wording).stream()
                 .filter(each -> each.undecided() > 0 && !waits(each.key(), held))
                 .min(Comparator.comparingInt(StationView.RouteStation::number))
                 .map(each -> new Meanwhile(each.key(), each.number(), each.title(), each.undecided()));

@@ -10,6 +10,7 @@ import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.quantity.QuantityFormat;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.Hold;
 import org.undanus.server.hold.Holds;
@@ -46,6 +47,6 @@ class HoldTimes {
                         file.evidence().answer(running.key()).map(Reading::id),
                         true),
                 person,
-                UnitSystem.SI));
+                Wording.english(UnitSystem.SI)));
     }
 }

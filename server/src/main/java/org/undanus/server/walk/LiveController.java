@@ -34,7 +34,9 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.live.Displays;
@@ -46,6 +48,7 @@ import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.toolcase.Instruments;
 import org.undanus.server.trace.TraceStore;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
 /** Lines that listen to instruments, over HTTP. */
@@ -139,15 +142,14 @@ class LiveController {
 
     /** The lines that listen here, with what they heard last. */
     @GetMapping
-    List<LiveView> listening(
-            @PathVariable String id, @RequestParam Optional<UnitSystem> units, @AuthenticationPrincipal Person person) {
+    List<LiveView> listening(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         return live.at(id).stream()
-                .map(each -> view(each, units.orElse(file.rules().display())))
+                .map(each -> view(each, viewer.wording(file.rules().display())))
                 .toList();
     }
 
-    private LiveView view(Listening listening, UnitSystem units) {
+    private LiveView view(Listening listening, Wording wording) {
         Optional<LiveStore.TraceSample> last = live.last(listening);
         return new LiveView(
                 listening.id(),
@@ -159,16 +161,16 @@ class LiveController {
                 listening.samples(),
                 last.map(LiveStore.TraceSample::at),
                 last.flatMap(sample -> LiveStore.dimension(listening)
-                        .map(dimension -> QuantityFormat.of(units).format(dimension.of(sample.si())))),
+                        .map(dimension -> QuantityFormat.of(wording.units()).format(dimension.of(sample.si())))),
                 live.leading(listening).equals(listening)
                         ? LiveStore.offered(listening).stream()
                                 .map(act -> new ActView(act, act.title()))
                                 .toList()
                         : List.of(),
-                marks(listening, units));
+                marks(listening, wording));
     }
 
-    private List<MarkView> marks(Listening listening, UnitSystem units) {
+    private List<MarkView> marks(Listening listening, Wording wording) {
         List<Marks.Mark> counted = live.counted(listening).map(Marks::marks).orElse(List.of());
         List<LiveMark> marks = live.marks(listening);
         return IntStream.range(0, marks.size())
@@ -178,7 +180,7 @@ class LiveController {
                         marks.get(i).at(),
                         counted.isEmpty()
                                 ? Optional.empty()
-                                : Optional.of(QuantityFormat.of(units)
+                                : Optional.of(QuantityFormat.of(wording.units())
                                         .format(Duration.ofSeconds(
                                                 counted.get(i).seconds())))))
                 .toList();
@@ -225,7 +227,7 @@ class LiveController {
         Point asked = Readings.line(cases.open(id, person), new PointKey(point, component))
                 .point();
         if (asked.kind() != Point.Kind.CURVE) {
-            throw new UnsuitableException("point", asked.title() + " takes no curve.");
+            throw new UnsuitableException("point", Text.of("{asked} takes no curve.", asked.title()));
         }
         return live.senders(asked, person).stream()
                 .flatMap(sender -> instruments.find(sender).stream())
@@ -247,14 +249,15 @@ class LiveController {
             @PathVariable String id,
             @RequestParam String point,
             @RequestParam String component,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         Point asked = Readings.line(file, new PointKey(point, component)).point();
         if (asked.kind() != Point.Kind.QUANTITY) {
-            throw new UnsuitableException("point", asked.title() + " is not read off an instrument.");
+            throw new UnsuitableException("point", Text.of("{asked} is not read off an instrument.", asked.title()));
         }
-        QuantityFormat format = QuantityFormat.of(units.orElse(file.rules().display()));
+        QuantityFormat format =
+                QuantityFormat.of(viewer.wording(file.rules().display()).units());
         Instant now = clock.instant();
         List<String> heard = live.sending(person);
         return displays.of(asked).stream()
@@ -274,12 +277,12 @@ class LiveController {
     @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
     LiveView listen(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody NewListening asked,
             @AuthenticationPrincipal Person person) {
         Listening listening =
                 live.listen(id, asked.id(), new PointKey(asked.point(), asked.component()), asked.instrument(), person);
-        return view(listening, units.orElse(UnitSystem.SI));
+        return view(listening, viewer.wording(UnitSystem.SI));
     }
 
     /** Keeps what a line took as its curve; it listens no more. */
@@ -311,7 +314,7 @@ class LiveController {
                             file.evidence().answer(taken.key()).map(Reading::id),
                             true),
                     person,
-                    UnitSystem.SI);
+                    Wording.english(UnitSystem.SI));
             keepMarks(file, taken, person);
             live.forget(taken, person.name());
         });
@@ -336,7 +339,7 @@ class LiveController {
                             before.map(Reading::id),
                             true),
                     person,
-                    UnitSystem.SI));
+                    Wording.english(UnitSystem.SI)));
         });
     }
 

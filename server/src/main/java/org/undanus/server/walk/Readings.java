@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -23,7 +22,9 @@ import org.undanus.core.evidence.Value;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.FieldNotationException;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.live.Listening;
@@ -85,7 +86,7 @@ public class Readings {
      * @throws ConflictException when someone else has read the line meanwhile
      */
     @Transactional
-    public Outcome save(String installation, Typed typed, Person person, UnitSystem units) {
+    public Outcome save(String installation, Typed typed, Person person, Wording wording) {
         CaseFile before = cases.openForWriting(installation, person);
         CaseFile.Line line = line(before, typed.key());
         requireGrade(person, typed.grade());
@@ -99,19 +100,21 @@ public class Readings {
             throw new ConflictException(
                     "Someone has read this line meanwhile. Yours is not saved yet; choose which one stands.",
                     typed.typed(),
-                    latest.map(reading -> StationView.reading(reading, units)).orElse(null));
+                    latest.map(reading -> StationView.reading(reading, wording)).orElse(null));
         }
         Entry.Understood understood = understand(line.point(), typed.typed(), typed.instrument(), before);
         if (!understood.plausible() && !typed.confirmed()) {
-            throw new AskFirstException("\"" + typed.typed().strip() + "\" is far from what is usual for "
-                    + line.point().title().toLowerCase(Locale.ROOT) + ". Save it as it is?");
+            throw new AskFirstException(Text.of(
+                    "\"{typed}\" is far from what is usual for {line}. Save it as it is?",
+                    typed.typed().strip(),
+                    Text.lowered(line.point().title())));
         }
         Reading reading = reading(before, typed, understood, person);
         requireInPlace(reading, latest);
         cases.keep(reading, before.header(), person.name());
         CaseFile after = before.with(reading);
         List<Judgement> changed = changed(before, after);
-        notices.raise(installation, changed, person, units);
+        notices.raise(installation, changed, person, wording);
         cases.remember(after);
         return new Outcome(after, line, others(before, after, line, changed), changed);
     }
@@ -134,7 +137,7 @@ public class Readings {
      */
     @Transactional
     public List<String> answer(
-            String installation, List<AnsweredReading> answered, boolean confirmed, Person person, UnitSystem units) {
+            String installation, List<AnsweredReading> answered, boolean confirmed, Person person, Wording wording) {
         List<String> kept = new ArrayList<>();
         for (AnsweredReading each : answered) {
             Optional<UUID> latest = cases.open(installation, person)
@@ -146,7 +149,7 @@ public class Readings {
                     installation,
                     new Typed(id, each.key(), each.typed(), Optional.empty(), each.grade(), latest, confirmed),
                     person,
-                    units);
+                    wording);
             kept.add(id.toString());
         }
         return kept;
@@ -237,9 +240,9 @@ public class Readings {
             Entry.requireSaidFromWhere(point, typed, understood);
             return understood;
         } catch (FieldNotationException e) {
-            throw new UnsuitableException("typed", e.getMessage(), e.choices());
+            throw new UnsuitableException("typed", e.said(), e.choices());
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("typed", e.getMessage());
+            throw new UnsuitableException("typed", RefusedException.said(e));
         }
     }
 

@@ -17,7 +17,8 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.SpokenRun;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.view.CaseFile;
@@ -29,7 +30,7 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
 
     /**
      * @param component the unit or part in hand
-     * @param held symbols of units said before, by kind of instrument
+     * @param held symbols of wording said before, by kind of instrument
      * @param instruments the one in use, by its kind
      */
     record Said(
@@ -61,8 +62,7 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
 
     record LeftView(String words, String why) {}
 
-    static SpokenView of(
-            CaseFile file, Station station, Said said, Readings readings, Person person, UnitSystem units) {
+    static SpokenView of(CaseFile file, Station station, Said said, Readings readings, Person person, Wording wording) {
         SpokenRun.Heard heard = SpokenRun.hear(
                 said.text(),
                 file.lines(station).stream()
@@ -74,7 +74,7 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
                 said.component().orElse(""),
                 byKind(said.held().orElse(Map.of())));
         List<LeftView> left = new ArrayList<>(heard.left().stream()
-                .map(one -> new LeftView(one.words(), one.why()))
+                .map(one -> new LeftView(one.words(), one.why().in(wording)))
                 .toList());
         List<Readings.Typed> taken = new ArrayList<>();
         CaseFile after = file;
@@ -84,12 +84,15 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
                 after = readings.tried(after, typed, person);
                 taken.add(typed);
             } catch (UnsuitableException e) {
-                left.add(new LeftView(placed.line().point().title() + " " + placed.typed(), e.getMessage()));
+                left.add(new LeftView(
+                        Text.of("{line} {typed}", placed.line().point().title(), placed.typed())
+                                .in(wording),
+                        e.said().in(wording)));
             }
         }
         CaseFile last = after;
         return new SpokenView(
-                taken.stream().map(typed -> placed(typed, file, last, units)).toList(), left);
+                taken.stream().map(typed -> placed(typed, file, last, wording)).toList(), left);
     }
 
     private static Map<InstrumentKind, List<String>> byKind(Map<String, List<String>> held) {
@@ -110,7 +113,7 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
                 false);
     }
 
-    private static PlacedView placed(Readings.Typed typed, CaseFile before, CaseFile after, UnitSystem units) {
+    private static PlacedView placed(Readings.Typed typed, CaseFile before, CaseFile after, Wording wording) {
         CaseFile.Line line = Readings.line(after, typed.key());
         var reading = after.evidence().history(typed.key());
         var standing = before.evidence().answer(typed.key());
@@ -121,10 +124,10 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
                 line.point().title(),
                 typed.typed(),
                 typed.instrument(),
-                StationView.reading(reading.get(reading.size() - 1), units),
-                standing.map(now -> now.said()),
+                StationView.reading(reading.get(reading.size() - 1), wording),
+                standing.map(now -> now.said().in(wording)),
                 standing.map(now -> now.id().toString()),
-                pressing(typed.key(), after).map(j -> JudgementView.of(j, after.evidence(), units)));
+                pressing(typed.key(), after).map(j -> JudgementView.of(j, after.evidence(), wording)));
     }
 
     /** What a line is judged to: of those about it first of all, else of all that look at it, the one that presses most. */

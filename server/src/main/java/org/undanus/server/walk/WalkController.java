@@ -27,12 +27,15 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.judgement.Station;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.space.KeepsNothing;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 import org.undanus.view.FigureView;
 import org.undanus.view.JudgementView;
@@ -66,7 +69,7 @@ class WalkController {
             List<StationView.NextLine> next,
             List<StationView.RouteStation> route) {}
 
-    /** @param held symbols of units said before of the same instrument, the last one first */
+    /** @param held symbols of wording said before of the same instrument, the last one first */
     record Question(
             @NotBlank(message = "is empty") String point,
             @NotBlank(message = "is empty") String component,
@@ -120,18 +123,19 @@ class WalkController {
     }
 
     @GetMapping("/installations/{id}/route")
-    List<StationView.RouteStation> route(@PathVariable String id, @AuthenticationPrincipal Person person) {
-        return StationView.route(cases.open(id, person));
+    List<StationView.RouteStation> route(
+            @PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
+        return StationView.route(cases.open(id, person), viewer.wording(UnitSystem.SI));
     }
 
     @GetMapping("/installations/{id}/stations/{station}")
     StationView station(
             @PathVariable String id,
             @PathVariable String station,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @AuthenticationPrincipal Person person) {
         CaseFile file = readings.asHeard(cases.open(id, person), person);
-        return StationView.of(file, named(station), units.orElse(file.rules().display()), person.inspects());
+        return StationView.of(file, named(station), viewer.wording(file.rules().display()), person.inspects());
     }
 
     /**
@@ -145,7 +149,7 @@ class WalkController {
     List<FigureView> drawings(
             @PathVariable String id,
             @PathVariable String station,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @RequestParam(defaultValue = "640") @Min(240) @Max(2000) int width,
             @RequestParam(defaultValue = "220") @Min(120) @Max(2000) int height,
             @RequestParam Optional<String> point,
@@ -157,7 +161,7 @@ class WalkController {
         CaseFile file = point.isPresent() && component.isPresent() && typed.isPresent()
                 ? readings.asIf(kept, new PointKey(point.get(), component.get()), typed.get(), person)
                 : kept;
-        return FigureView.of(file, named(station), units.orElse(file.rules().display()), width, height);
+        return FigureView.of(file, named(station), viewer.wording(file.rules().display()), width, height);
     }
 
     /** Every reading of one line, oldest first. */
@@ -166,13 +170,13 @@ class WalkController {
             @PathVariable String id,
             @RequestParam String point,
             @RequestParam String component,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         CaseFile.Line line = Readings.line(file, new PointKey(point, component));
         return file.evidence().history(line.key()).stream()
                 .map(reading ->
-                        StationView.reading(reading, units.orElse(file.rules().display())))
+                        StationView.reading(reading, viewer.wording(file.rules().display())))
                 .toList();
     }
 
@@ -193,10 +197,10 @@ class WalkController {
     @ResponseStatus(HttpStatus.CREATED)
     SavedReading save(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody TypedReading typed,
             @AuthenticationPrincipal Person person) {
-        UnitSystem system = units.orElse(UnitSystem.SI);
+        Wording wording = viewer.wording(UnitSystem.SI);
         Readings.Outcome outcome = readings.save(
                 id,
                 new Readings.Typed(
@@ -208,17 +212,17 @@ class WalkController {
                         typed.basedOn(),
                         typed.confirmed()),
                 person,
-                system);
+                wording);
         return new SavedReading(
-                StationView.line(outcome.line(), outcome.file(), system, person.inspects()),
+                StationView.line(outcome.line(), outcome.file(), wording, person.inspects()),
                 outcome.others().stream()
-                        .map(line -> StationView.line(line, outcome.file(), system, person.inspects()))
+                        .map(line -> StationView.line(line, outcome.file(), wording, person.inspects()))
                         .toList(),
                 outcome.changed().stream()
-                        .map(j -> JudgementView.of(j, outcome.file().evidence(), system))
+                        .map(j -> JudgementView.of(j, outcome.file().evidence(), wording))
                         .toList(),
-                StationView.next(outcome.file(), outcome.file().station(outcome.line())),
-                StationView.route(outcome.file()));
+                StationView.next(outcome.file(), outcome.file().station(outcome.line()), wording),
+                StationView.route(outcome.file(), wording));
     }
 
     /** How a text would be understood, in both unit systems. Nothing is kept. */
@@ -226,13 +230,14 @@ class WalkController {
     @KeepsNothing
     Echo understand(
             @PathVariable String id,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody Question question,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         CaseFile.Line line = Readings.line(file, new PointKey(question.point(), question.component()));
         Optional<String> full =
                 Entry.completed(line.point(), question.typed(), question.held().orElse(List.of()));
+        Wording wording = viewer.wording(file.rules().display());
         Entry.Understood understood;
         try {
             understood = readings.understand(line.point(), full.orElse(question.typed()), question.instrument(), file);
@@ -243,15 +248,15 @@ class WalkController {
                     Optional.empty(),
                     Optional.empty(),
                     false,
-                    Optional.of(e.getMessage()),
+                    Optional.of(e.said().in(wording)),
                     e.choices(),
                     parts(line.point(), question.typed()));
         }
         return new Echo(
                 full,
-                understood.value().in(UnitSystem.US),
-                understood.value().in(UnitSystem.SI),
-                understood.value().uncertaintyIn(units.orElse(file.rules().display())),
+                understood.value().in(wording.with(UnitSystem.US)),
+                understood.value().in(wording.with(UnitSystem.SI)),
+                understood.value().uncertaintyIn(wording.units()),
                 understood.plausible(),
                 Optional.empty(),
                 List.of(),
@@ -275,7 +280,7 @@ class WalkController {
         try {
             return new ChangedList(notation.changed(change.typed(), change.thing(), change.change(), change.other()));
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("thing", e.getMessage());
+            throw new UnsuitableException("thing", RefusedException.said(e));
         }
     }
 
@@ -285,7 +290,7 @@ class WalkController {
     SpokenView hear(
             @PathVariable String id,
             @PathVariable String station,
-            @RequestParam Optional<UnitSystem> units,
+            Viewer viewer,
             @Valid @RequestBody SpokenView.Said said,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
@@ -295,7 +300,7 @@ class WalkController {
                 said,
                 readings,
                 person,
-                units.orElse(file.rules().display()));
+                viewer.wording(file.rules().display()));
     }
 
     static Station named(String key) {

@@ -139,7 +139,7 @@ class SealBytesTest {
         assertThat(outcome.problems()).isEmpty();
         assertThat(outcome.sound()).isTrue();
         assertThat(outcome.exact()).isTrue();
-        assertThat(outcome.sentence()).contains("X-1/1").doesNotContain("weaker");
+        assertThat(outcome.sentence().toString()).contains("X-1/1").doesNotContain("weaker");
     }
 
     @Test
@@ -296,7 +296,7 @@ class SealBytesTest {
 
     @Test
     void aFileOfTheOlderKindVerifiesAndIsSaidToBeWeaker() throws IOException {
-        assertThat(checked(older(CASE, CASE)).sentence()).contains("older, weaker kind");
+        assertThat(checked(older(CASE, CASE)).sentence().toString()).contains("older, weaker kind");
         assertThat(checked(older(CASE, CASE)).sound()).isTrue();
         assertThat(checked(older(CASE, CASE)).exact()).isFalse();
         assertNamed(older(CASE, CASE.replace("12 in", "13 in")), "Changed: readings 1: a.b");

@@ -54,7 +54,7 @@ final class AirflowEnough implements Requirement {
             return x.notShown(
                     List.of(AirPoints.STATIC_RETURN, AirPoints.STATIC_SUPPLY),
                     rated.map(flow -> Text.of("By hood, grid, fan table or strip heat it must come near {flow}.", flow))
-                            .orElse(Text.of("")));
+                            .orElse(Text.empty()));
         }
         Finding finding = x.finding();
         airflow.estimates()

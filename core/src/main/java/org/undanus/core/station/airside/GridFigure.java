@@ -94,11 +94,12 @@ final class GridFigure {
                         Place.of(-wide / 14, high),
                         Text.of("{high}", Length.ofMetres(high)),
                         Optional.of(Standing.of(new PointKey(AirPoints.DUCT_HEIGHT.id(), ducts.id())))));
-        drawing.caption(Text.of(
-                "{read}{equalAreas}: lines at {shares} of the width.",
-                read.map(grid -> Text.of("In {unit}. ", grid.unit())).orElse(Text.of("")),
-                equalAreas ? Airflow.EQUAL_AREAS : Airflow.TCHEBYCHEFF,
-                shares(across)));
+        drawing.caption(read.map(grid -> Text.of("In {unit}.", grid.unit()))
+                .orElse(Text.empty())
+                .then(Text.of(
+                        "{method}: lines at {shares} of the width.",
+                        equalAreas ? Airflow.EQUAL_AREAS : Airflow.TCHEBYCHEFF,
+                        shares(across))));
         return Optional.of(drawing.spoken(Text.of(
                 "A grid of {rows} by {columns}; {read} places not read",
                 rows,

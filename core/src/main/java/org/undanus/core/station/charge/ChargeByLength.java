@@ -119,8 +119,14 @@ final class ChargeByLength implements Requirement {
                 charged > free ? each.get() : shorter,
                 charged <= free
                         ? "lines no longer than the charge is for: what the maker has taken out"
-                        : (plate.isPresent() ? "by plate or sheet" : "what the liquid line holds: ρ·π·d²/4")
-                                + (port.isPresent() ? ", port by port" : "")));
+                        : how(plate.isPresent(), port.isPresent())));
+    }
+
+    private static String how(boolean given, boolean byPort) {
+        if (byPort) {
+            return given ? "by plate or sheet, port by port" : "what the liquid line holds: ρ·π·d²/4, port by port";
+        }
+        return given ? "by plate or sheet" : "what the liquid line holds: ρ·π·d²/4";
     }
 
     /** Those of this outdoor unit. */

@@ -46,20 +46,27 @@ public record ChargeLabel(
 
     /** In a line. */
     public Text words() {
-        return Text.of(
-                "{refrigerant}, safety class {safetyClass}, warming potential {warmingPotential}. {mass} in it from the factory, {mass2} added, {mass3} in all{carbonDioxide}.{bears}",
+        Text what = Text.of(
+                "{refrigerant}, safety class {safetyClass}, warming potential {warmingPotential}.",
                 refrigerant.name(),
                 refrigerant.safetyClass(),
-                Math.round(refrigerant.warmingPotential()),
-                mass(factory),
-                mass(added),
-                mass(total()),
-                carbonDioxide()
-                        .map(kilograms ->
-                                Text.of(", as {kilograms} of carbon dioxide", Mass.ofKilograms(Math.rint(kilograms))))
-                        .orElse(Text.of("")),
-                bears.map(kilograms -> Text.of(" Its smallest room bears {kilograms}.", Mass.ofKilograms(kilograms)))
-                        .orElse(Text.of("")));
+                Math.round(refrigerant.warmingPotential()));
+        Text masses = carbonDioxide()
+                .map(kilograms -> Text.of(
+                        "{factory} in it from the factory, {added} added, {total} in all, as {kilograms} of carbon dioxide.",
+                        mass(factory),
+                        mass(added),
+                        mass(total()),
+                        Mass.ofKilograms(Math.rint(kilograms))))
+                .orElseGet(() -> Text.of(
+                        "{factory} in it from the factory, {added} added, {total} in all.",
+                        mass(factory),
+                        mass(added),
+                        mass(total())));
+        return what.then(masses)
+                .then(bears.map(kilograms ->
+                                Text.of("Its smallest room bears {kilograms}.", Mass.ofKilograms(kilograms)))
+                        .orElse(Text.empty()));
     }
 
     private static Object mass(Optional<Double> kilograms) {

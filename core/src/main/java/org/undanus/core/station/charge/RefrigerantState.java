@@ -21,6 +21,7 @@ import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Setting;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
 
 /**
@@ -131,7 +132,7 @@ record RefrigerantState(Examination x, Refrigerant refrigerant, Saturation table
                                     .step(point.title(), read.get().quantity())
                                     .conclude(
                                             Verdict.NOT_SHOWN,
-                                            Text.of("{point}: {message}.", point.title(), e.getMessage()),
+                                            Text.of("{point}: {message}.", point.title(), RefusedException.said(e)),
                                             "Read the gauge and the plate's refrigerant again; a gauge counts from the air's pressure."));
                 }
             }

@@ -190,7 +190,7 @@ final class Protection {
         Optional<Boolean> fitted = x.affirmed(DrainPoints.ELBOW);
         Text water = meltwater(x)
                 .map(flow -> Text.of("Up to {flow} of meltwater must get away.", flow))
-                .orElse(Text.of(""));
+                .orElse(Text.empty());
         if (support.isEmpty() || fitted.isEmpty()) {
             return x.notShown(List.of(support.isEmpty() ? UnitPoints.SUPPORT : DrainPoints.ELBOW), water);
         }

@@ -132,7 +132,7 @@ final class VacuumFigure {
         Text said = judgements
                 .find(Dryness.CURVE_ABOUT, x.subject().id())
                 .map(Judgement::because)
-                .orElse(Text.of(""));
+                .orElse(Text.empty());
         return new Charts.Chart(
                 plot.spoken(Text.of("Vacuum over time. {said}", said)),
                 said,

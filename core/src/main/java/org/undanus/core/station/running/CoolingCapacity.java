@@ -30,6 +30,7 @@ import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
 
 /** Heat taken from the air, by its enthalpies and flow, as a share of what this coil should take in this air. */
@@ -77,7 +78,7 @@ final class CoolingCapacity implements Requirement {
             return x.finding()
                     .conclude(
                             Verdict.NOT_SHOWN,
-                            Text.of("These air states cannot be used together: {message}.", e.getMessage()),
+                            Text.of("These air states cannot be used together: {message}.", RefusedException.said(e)),
                             "Read dry and wet bulb again at the same place and moment.");
         }
     }

@@ -105,7 +105,9 @@ final class PerformanceFigure {
         double low = Math.floor((coldest - MARGIN) / TICK) * TICK;
         double high = Math.ceil((warmest + MARGIN) / TICK) * TICK;
         Drawing.Builder chart = Drawing.of(
-                x.unit().title() + (mode == DataSheet.Mode.HEATING ? ", capacity in heating" : ", capacity in cooling"),
+                Text.of(
+                        mode == DataSheet.Mode.HEATING ? "{unit}, capacity in heating" : "{unit}, capacity in cooling",
+                        x.unit().title()),
                 Frame.stretched(low - (high - low) / 8, -most / 8, high, most));
         axes(chart, low, high, most);
         List<Place> line = new ArrayList<>();

@@ -34,6 +34,7 @@ import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
 
 /**
@@ -102,7 +103,7 @@ final class TemperatureSplit implements Requirement {
                                         TemperatureDifference.ofKelvin(
                                                 c.measured().value()),
                                         c.binding().limit().value()),
-                                notYet.remedy().orElse(Text.of(""))))
+                                notYet.remedy().orElse(Text.empty())))
                 .orElse(notYet);
     }
 
@@ -144,7 +145,7 @@ final class TemperatureSplit implements Requirement {
             return x.finding()
                     .conclude(
                             Verdict.NOT_SHOWN,
-                            Text.of("{message}.", e.getMessage()),
+                            Text.of("{message}.", RefusedException.said(e)),
                             "Ask the maker for the correct rating.");
         }
         if (model.isEmpty()) {
@@ -170,7 +171,7 @@ final class TemperatureSplit implements Requirement {
             return x.finding()
                     .conclude(
                             Verdict.NOT_SHOWN,
-                            Text.of("These air states cannot be used together: {message}.", e.getMessage()),
+                            Text.of("These air states cannot be used together: {message}.", RefusedException.said(e)),
                             "Read dry and wet bulb again at the same place and moment.");
         }
     }

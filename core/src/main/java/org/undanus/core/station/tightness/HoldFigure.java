@@ -109,7 +109,7 @@ final class HoldFigure {
         Text because = judgements
                 .find(HoldTest.ABOUT, x.subject().id())
                 .map(Judgement::because)
-                .orElse(Text.of(""));
+                .orElse(Text.empty());
         plot.caption(Text.of(
                 "Line: as the gauge showed it. Dashed: by the temperature alone, with the band it may lie in."));
         Drawing drawing = plot.spoken(Text.of(

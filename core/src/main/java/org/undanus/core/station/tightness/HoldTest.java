@@ -500,15 +500,16 @@ final class HoldTest implements Requirement {
                     Text.of("It was held for {lasting}; {asked} are asked for.", Duration.ofSeconds(lasting), asked),
                     Text.of("Hold it {asked}.", asked));
         }
-        Text said = Text.of(
-                "Held for {lasting} ({asked} asked) without a loss that temperature does not explain{volume}.",
-                Duration.ofSeconds(lasting),
-                asked,
-                held.volume
-                        .map(v -> Text.of(
-                                "; a leak of {lossOf} a year would have shown",
-                                lossOf(x, smallest(held.hold, v), held.hold)))
-                        .orElse(Text.of("")));
+        Text said = held.volume
+                .map(v -> Text.of(
+                        "Held for {lasting} ({asked} asked) without a loss that temperature does not explain; a leak of {smallest} a year would have shown.",
+                        Duration.ofSeconds(lasting),
+                        asked,
+                        lossOf(x, smallest(held.hold, v), held.hold)))
+                .orElseGet(() -> Text.of(
+                        "Held for {lasting} ({asked} asked) without a loss that temperature does not explain.",
+                        Duration.ofSeconds(lasting),
+                        asked));
         if (x.by(BY_TIME)) {
             return finding.conclude(Verdict.MEETS, said, "");
         }

@@ -28,6 +28,7 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.Charts;
 import org.undanus.core.plan.Holding;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 
 class EvacuationTest {
     private static final String LINES = "@line-set-indoor";
@@ -293,7 +294,7 @@ class EvacuationTest {
                         new Charts.Look(0, Double.POSITIVE_INFINITY, options, Optional.empty(), OptionalDouble.empty()))
                 .orElseThrow()
                 .drawing();
-        return Sheet.of(drawing, 900, 480, UnitSystem.SI).pieces().stream()
+        return Sheet.of(drawing, 900, 480, Wording.english(UnitSystem.SI)).pieces().stream()
                 .map(Sheet.Piece::text)
                 .filter(Objects::nonNull)
                 .toList();

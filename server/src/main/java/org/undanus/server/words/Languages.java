@@ -1,0 +1,100 @@
+package org.undanus.server.words;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.fedorahosted.tennera.jgettext.Catalog;
+import org.fedorahosted.tennera.jgettext.Message;
+import org.fedorahosted.tennera.jgettext.PoParser;
+import org.fedorahosted.tennera.jgettext.catalog.parse.ParseException;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.stereotype.Component;
+import org.undanus.core.words.Language;
+import org.undanus.core.words.Text;
+import org.undanus.server.problem.StartRefusedException;
+
+/**
+ * The languages there are: English stands in the code, others in {@code .po} files (GNU gettext), one a language, each
+ * called by its tag.
+ */
+@Component
+public class Languages {
+    private static final String ENDING = ".po";
+
+    private final Map<String, Translated> byTag = new HashMap<>();
+
+    /**
+     * @param where the pattern of the files' places
+     * @throws StartRefusedException where a file is none
+     */
+    Languages(@Value("${undanus.languages}") String where) {
+        try {
+            for (Resource file : new PathMatchingResourcePatternResolver().getResources(where)) {
+                String name = file.getFilename();
+                byTag.put(name.substring(0, name.length() - ENDING.length()), read(file));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static Translated read(Resource file) throws IOException {
+        try {
+            return new Translated(new PoParser().parseCatalog(file.getInputStream(), false));
+        } catch (ParseException e) {
+            throw new StartRefusedException(
+                    Text.of("The language file {file} cannot be read.", String.valueOf(file.getFilename())));
+        }
+    }
+
+    /** English where there is no other of it. */
+    public Language of(Locale asked) {
+        return asked == null ? Language.ENGLISH : of(asked.toLanguageTag());
+    }
+
+    private Language of(String tag) {
+        return byTag.containsKey(tag) ? byTag.get(tag) : Language.ENGLISH;
+    }
+
+    /**
+     * What pages say in it, by what they say in English: one text, or one for each of its plurals.
+     *
+     * @param tag empty or of no language: nothing
+     */
+    public Map<String, List<String>> pages(String tag) {
+        return byTag.containsKey(tag) ? byTag.get(tag).said : Map.of();
+    }
+
+    /** What a file of templates says of each. Plurals are those of English: one, and any other number. */
+    private static final class Translated implements Language {
+        private final Map<String, List<String>> said = new HashMap<>();
+
+        Translated(Catalog catalog) {
+            for (Message message : catalog) {
+                List<String> forms = message.isPlural() ? message.getMsgstrPlural() : List.of(message.getMsgstr());
+                if (!message.isHeader() && forms.stream().noneMatch(String::isEmpty)) {
+                    said.put(message.getMsgid(), List.copyOf(forms));
+                }
+            }
+        }
+
+        @Override
+        public String say(String template) {
+            List<String> forms = said.get(template);
+            return forms == null ? template : forms.get(0);
+        }
+
+        @Override
+        public String say(String one, String many, long count) {
+            List<String> forms = said.get(one);
+            return forms == null || forms.size() < 2
+                    ? Language.ENGLISH.say(one, many, count)
+                    : forms.get(count == 1 ? 0 : 1);
+        }
+    }
+}
