@@ -2127,6 +2127,12 @@ export interface components {
             old: string;
             fresh: string;
         };
+        Language: unknown;
+        Viewer: {
+            /** @enum {string} */
+            units?: "US" | "SI";
+            language: components["schemas"]["Language"];
+        };
         AmendedRecord: {
             coldest?: string;
             warmest?: string;
@@ -2604,7 +2610,7 @@ export interface components {
             /** Format: int32 */
             marked: number;
         };
-        Outcome: {
+        CheckedSeal: {
             sound: boolean;
             exact: boolean;
             sentence: string;
@@ -3110,10 +3116,18 @@ export interface components {
             name: string;
             distance: string;
         };
+        Text: {
+            template: string;
+            many: string;
+            /** Format: int64 */
+            count: number;
+            arguments: unknown[];
+            empty?: boolean;
+        };
         TrialView: {
             figure?: components["schemas"]["FigureView"];
             near: components["schemas"]["NearView"][];
-            overlaps: string[];
+            overlaps: components["schemas"]["Text"][];
             cure?: components["schemas"]["CureView"];
             units: components["schemas"]["SitedUnitView"][];
             judgements: components["schemas"]["VerdictView"][];
@@ -4659,9 +4673,10 @@ export interface operations {
     };
     one: {
         parameters: {
-            query?: {
-                units?: "US" | "SI";
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 minutes?: number;
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -4690,7 +4705,8 @@ export interface operations {
     };
     amend: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -4803,7 +4819,10 @@ export interface operations {
     };
     change_1: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path: {
                 id: string;
@@ -4905,7 +4924,8 @@ export interface operations {
     };
     drawing: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -4937,6 +4957,7 @@ export interface operations {
         parameters: {
             query: {
                 basedOn: number;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5014,7 +5035,8 @@ export interface operations {
     };
     thread: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5410,7 +5432,9 @@ export interface operations {
     };
     check: {
         parameters: {
-            query?: never;
+            query?: {
+                units?: "US" | "SI";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5427,7 +5451,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Outcome"];
+                    "application/json": components["schemas"]["CheckedSeal"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -5442,7 +5466,10 @@ export interface operations {
     };
     all: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5467,8 +5494,10 @@ export interface operations {
     };
     add: {
         parameters: {
-            query?: {
+            query: {
                 untried?: string;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path?: never;
@@ -5578,7 +5607,8 @@ export interface operations {
     };
     draft: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5615,7 +5645,8 @@ export interface operations {
     };
     all_1: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5642,7 +5673,10 @@ export interface operations {
     };
     bring: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5676,7 +5710,10 @@ export interface operations {
     };
     ask: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path: {
                 id: string;
@@ -5752,7 +5789,9 @@ export interface operations {
     };
     beginImport: {
         parameters: {
-            query?: never;
+            query?: {
+                units?: "US" | "SI";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5786,7 +5825,8 @@ export interface operations {
     };
     begin_2: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5813,7 +5853,8 @@ export interface operations {
     };
     answer: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5852,7 +5893,8 @@ export interface operations {
     };
     answer_1: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5950,7 +5992,10 @@ export interface operations {
     };
     all_3: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5975,7 +6020,10 @@ export interface operations {
     };
     add_2: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -6078,7 +6126,7 @@ export interface operations {
     };
     page: {
         parameters: {
-            query?: {
+            query: {
                 words?: string;
                 crew?: string;
                 worst?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
@@ -6086,9 +6134,10 @@ export interface operations {
                 due?: boolean;
                 order?: "STAKE" | "REFERENCE" | "TITLE" | "SYSTEM" | "CREW" | "VISITED";
                 reversed?: boolean;
-                units?: "US" | "SI";
+                viewer: components["schemas"]["Viewer"];
                 page?: number;
                 size?: number;
+                units?: "US" | "SI";
             };
             header?: never;
             path?: never;
@@ -6148,7 +6197,8 @@ export interface operations {
     };
     visits: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6215,7 +6265,8 @@ export interface operations {
     };
     understand: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6329,7 +6380,8 @@ export interface operations {
     };
     hear: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6367,8 +6419,8 @@ export interface operations {
     };
     trial: {
         parameters: {
-            query?: {
-                units?: "US" | "SI";
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 width?: number;
                 height?: number;
                 wall?: string;
@@ -6376,6 +6428,7 @@ export interface operations {
                 mayTurn?: boolean;
                 whole?: boolean;
                 view?: number[];
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -6413,7 +6466,8 @@ export interface operations {
     };
     all_4: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6669,7 +6723,8 @@ export interface operations {
     };
     save: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6956,7 +7011,8 @@ export interface operations {
     };
     listening: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6986,7 +7042,8 @@ export interface operations {
     };
     listen: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7197,7 +7254,8 @@ export interface operations {
     };
     start_1: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7302,7 +7360,8 @@ export interface operations {
     };
     raise: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7536,7 +7595,8 @@ export interface operations {
     };
     take_1: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7614,7 +7674,10 @@ export interface operations {
     };
     words: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -7720,8 +7783,9 @@ export interface operations {
     };
     one_2: {
         parameters: {
-            query?: {
+            query: {
                 version?: number;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7751,7 +7815,10 @@ export interface operations {
     };
     versions: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path: {
                 id: string;
@@ -7782,6 +7849,7 @@ export interface operations {
             query: {
                 from: number;
                 to: number;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7982,7 +8050,10 @@ export interface operations {
     };
     all_8: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -8178,6 +8249,7 @@ export interface operations {
         parameters: {
             query: {
                 typed: string;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8237,7 +8309,10 @@ export interface operations {
     };
     kinds: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -8320,7 +8395,8 @@ export interface operations {
     };
     summary: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8350,7 +8426,8 @@ export interface operations {
     };
     station: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8381,13 +8458,14 @@ export interface operations {
     };
     drawings: {
         parameters: {
-            query?: {
-                units?: "US" | "SI";
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 width?: number;
                 height?: number;
                 point?: string;
                 component?: string;
                 typed?: string;
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -8446,7 +8524,7 @@ export interface operations {
     };
     curve: {
         parameters: {
-            query?: {
+            query: {
                 from?: number;
                 until?: number;
                 options?: ("EVEN_SCALE" | "OTHER_SCHOOLS")[];
@@ -8454,6 +8532,7 @@ export interface operations {
                 cursor?: number;
                 width?: number;
                 height?: number;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8486,7 +8565,8 @@ export interface operations {
     };
     svg: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8544,12 +8624,13 @@ export interface operations {
     };
     siteNote: {
         parameters: {
-            query?: {
+            query: {
                 paper?: "A4" | "LETTER" | "SCREEN";
-                units?: "US" | "SI";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -8607,7 +8688,10 @@ export interface operations {
     };
     route: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path: {
                 id: string;
@@ -8635,8 +8719,9 @@ export interface operations {
     };
     revisit: {
         parameters: {
-            query?: {
+            query: {
                 on?: string;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8666,12 +8751,13 @@ export interface operations {
     };
     preview_1: {
         parameters: {
-            query?: {
+            query: {
                 paper?: "A4" | "LETTER" | "SCREEN";
-                units?: "US" | "SI";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -8700,12 +8786,13 @@ export interface operations {
     };
     page_2: {
         parameters: {
-            query?: {
+            query: {
                 paper?: "A4" | "LETTER" | "SCREEN";
-                units?: "US" | "SI";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -8735,12 +8822,13 @@ export interface operations {
     };
     pdf: {
         parameters: {
-            query?: {
+            query: {
                 paper?: "A4" | "LETTER" | "SCREEN";
-                units?: "US" | "SI";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -8769,12 +8857,13 @@ export interface operations {
     };
     html: {
         parameters: {
-            query?: {
+            query: {
                 paper?: "A4" | "LETTER" | "SCREEN";
-                units?: "US" | "SI";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -8859,12 +8948,13 @@ export interface operations {
     };
     owner: {
         parameters: {
-            query?: {
+            query: {
                 paper?: "A4" | "LETTER" | "SCREEN";
-                units?: "US" | "SI";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -8893,12 +8983,13 @@ export interface operations {
     };
     ownerOnScreen: {
         parameters: {
-            query?: {
+            query: {
                 paper?: "A4" | "LETTER" | "SCREEN";
-                units?: "US" | "SI";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -8955,7 +9046,10 @@ export interface operations {
     };
     nextService: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path: {
                 id: string;
@@ -8987,6 +9081,7 @@ export interface operations {
             query: {
                 point: string;
                 component: string;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9078,6 +9173,8 @@ export interface operations {
         parameters: {
             query: {
                 minutes: number;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path: {
@@ -9106,7 +9203,10 @@ export interface operations {
     };
     calendar: {
         parameters: {
-            query?: never;
+            query: {
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
+            };
             header?: never;
             path: {
                 id: string;
@@ -9139,6 +9239,7 @@ export interface operations {
             query: {
                 point: string;
                 component: string;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9168,7 +9269,8 @@ export interface operations {
     };
     proposed: {
         parameters: {
-            query?: {
+            query: {
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9260,7 +9362,7 @@ export interface operations {
     };
     csv_1: {
         parameters: {
-            query?: {
+            query: {
                 words?: string;
                 crew?: string;
                 worst?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
@@ -9268,6 +9370,7 @@ export interface operations {
                 due?: boolean;
                 order?: "STAKE" | "REFERENCE" | "TITLE" | "SYSTEM" | "CREW" | "VISITED";
                 reversed?: boolean;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9379,8 +9482,9 @@ export interface operations {
     };
     running: {
         parameters: {
-            query?: {
+            query: {
                 installation?: string;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9410,6 +9514,8 @@ export interface operations {
             query: {
                 words: string;
                 installation?: string;
+                viewer: components["schemas"]["Viewer"];
+                units?: "US" | "SI";
             };
             header?: never;
             path?: never;
@@ -9489,6 +9595,7 @@ export interface operations {
             query: {
                 model: string;
                 version?: number;
+                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;

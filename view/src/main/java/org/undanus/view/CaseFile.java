@@ -31,6 +31,7 @@ import org.undanus.core.plan.StationPlan;
 import org.undanus.core.rules.InspectionScope;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Text;
 
 /** Everything known of one installation; it is judged when somebody asks for that, once. */
 public final class CaseFile {
@@ -189,8 +190,10 @@ public final class CaseFile {
         }
 
         /** What it is called among those of all subjects. */
-        public String title() {
-            return point.title() + (subject.title().isEmpty() ? "" : ", " + subject.title());
+        public Text called() {
+            return subject.title().isEmpty()
+                    ? Text.of(point.title())
+                    : Text.of("{line}, {subject}", point.title(), subject.title());
         }
     }
 

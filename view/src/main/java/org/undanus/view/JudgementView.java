@@ -131,8 +131,8 @@ public record JudgementView(
 
     private static LimitView limit(Comparison.Held held, Wording wording) {
         return new LimitView(
-                held.limit().authority().name(),
-                held.limit().authority().note(),
+                wording.say(held.limit().authority().name()),
+                wording.say(held.limit().authority().note()),
                 wording.say(held.limit().bound().words()),
                 QuantityFormat.of(wording.units()).format(held.limit().value()),
                 held.limit().source().in(wording),

@@ -47,6 +47,11 @@ public record Judgement(
         return about.id() + "@" + component;
     }
 
+    /** Its requirement, and of which subject where it is one of several. */
+    public Text called() {
+        return subject.isEmpty() ? Text.of(about.title()) : Text.of("{requirement}, {subject}", about.title(), subject);
+    }
+
     /** Verdict, margin and whose limit in a few words: {@code Meets, 26 mm inside the maker's 100 mm}. */
     public Text brief() {
         Optional<Text> held =

@@ -87,13 +87,7 @@ public final class Outcome {
     /** The title of what presses most and what was found, for a list of many installations. */
     public Optional<Text> pressing() {
         return mostPressing()
-                .map(judgement -> judgement.subject().isEmpty()
-                        ? Text.of("{requirement}: {finding}", judgement.about().title(), judgement.finding())
-                        : Text.of(
-                                "{requirement}, {subject}: {finding}",
-                                judgement.about().title(),
-                                judgement.subject(),
-                                judgement.finding()));
+                .map(judgement -> Text.of("{requirement}: {finding}", judgement.called(), judgement.finding()));
     }
 
     /** In a sentence or two. What is not shown is never called a pass. */

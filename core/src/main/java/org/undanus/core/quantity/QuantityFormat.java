@@ -86,12 +86,21 @@ public final class QuantityFormat {
     }
 
     /** Prints a change of a gas's pressure in what its gauges are marked in, with three digits. */
-    String formatOfGas(double pascals) {
+    String formatOfGas(double pascals, double expanded) {
         FieldUnit unit = FieldUnit.of(Dimension.PRESSURE_DIFFERENCE, system == UnitSystem.US ? "psi" : "kPa");
-        BigDecimal digits =
-                BigDecimal.valueOf(unit.fromSi(pascals)).round(new MathContext(GAS_DIGITS, RoundingMode.HALF_UP));
-        String plain = digits.signum() == 0 ? "0" : digits.stripTrailingZeros().toPlainString();
-        return plain + " " + unit.symbol();
+        MathContext digits = new MathContext(GAS_DIGITS, RoundingMode.HALF_UP);
+        BigDecimal value = BigDecimal.valueOf(unit.fromSi(pascals));
+        if (expanded == 0) {
+            return plain(value.round(digits)) + " " + unit.symbol();
+        }
+        // no digit finer than what it is uncertain by (JCGM 100, 7.2.6)
+        BigDecimal uncertain = BigDecimal.valueOf(unit.fromSi(expanded)).round(digits);
+        return plain(value.setScale(uncertain.scale(), RoundingMode.HALF_UP)) + " " + unit.symbol() + " ± "
+                + plain(uncertain) + " " + unit.symbol();
+    }
+
+    private static String plain(BigDecimal number) {
+        return number.signum() == 0 ? "0" : number.stripTrailingZeros().toPlainString();
     }
 
     /** Prints a half-width of which no more is allowed: one digit, rounded down. */

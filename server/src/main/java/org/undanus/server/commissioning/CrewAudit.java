@@ -97,16 +97,16 @@ final class CrewAudit extends Underway.Work {
                         record.on().toString(),
                         record.signedBy(),
                         doubts.stream()
-                                .map(found -> found.about().title())
+                                .map(found -> wording.say(found.about().title()))
                                 .distinct()
                                 .toList()));
             }
         }
     }
 
-    private static void count(Tally tally, Found found) {
+    private void count(Tally tally, Found found) {
         tally.kinds.computeIfAbsent(found.about().id(), any -> new int[1])[0]++;
-        tally.titles.put(found.about().id(), found.about().title());
+        tally.titles.put(found.about().id(), wording.say(found.about().title()));
     }
 
     synchronized void take(String crew, List<JobFound> found) {

@@ -30,7 +30,7 @@ class KeptRecords {
                 audited.found().stream()
                         .filter(Found::doubtful)
                         .map(found -> new RecordNotes.DoubtNote(
-                                found.about().title(),
+                                wording.say(found.about().title()),
                                 found.doubt().orElseThrow().words(),
                                 found.because().in(wording),
                                 found.about().innocent()))

@@ -158,7 +158,8 @@ record RecordView(
                 line.key().component(),
                 title(point, subject(file, line.key().component())),
                 line.stake(),
-                line.because().about().title() + ": " + line.because().because().in(wording),
+                wording.say(line.because().about().title()) + ": "
+                        + line.because().because().in(wording),
                 line.key().point().split("\\.")[0]);
     }
 

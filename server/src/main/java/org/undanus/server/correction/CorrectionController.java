@@ -161,22 +161,22 @@ class CorrectionController {
     @GetMapping("/installations/{id}/corrections/proposed")
     List<Proposed> proposed(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
+        Wording wording = viewer.wording(UnitSystem.SI);
         Map<Trade, List<ProposedItem>> byTrade = corrections.proposed(file).stream()
                 .collect(Collectors.groupingBy(
                         judgement -> Trade.of(judgement.about().station()),
                         TreeMap::new,
-                        Collectors.mapping(
-                                judgement -> item(judgement, file, viewer.wording(UnitSystem.SI)),
-                                Collectors.toList())));
+                        Collectors.mapping(judgement -> item(judgement, file, wording), Collectors.toList())));
         return byTrade.entrySet().stream()
-                .map(each -> new Proposed(each.getKey(), each.getKey().title(), each.getValue()))
+                .map(each ->
+                        new Proposed(each.getKey(), wording.say(each.getKey().title()), each.getValue()))
                 .toList();
     }
 
     private ProposedItem item(Judgement judgement, CaseFile file, Wording wording) {
         return new ProposedItem(
                 judgement.key(),
-                judgement.about().title() + (judgement.subject().isEmpty() ? "" : ", " + judgement.subject()),
+                judgement.called().in(wording),
                 judgement.verdict(),
                 judgement.about().severity(),
                 judgement.brief().in(wording),
@@ -285,7 +285,7 @@ class CorrectionController {
                                         .isPresent())
                         .toList(),
                 judgement.map(j -> new Now(j.verdict(), j.brief().in(wording))),
-                judgement.map(j -> lines(j, file)).orElse(List.of()));
+                judgement.map(j -> lines(j, file, wording)).orElse(List.of()));
     }
 
     private static LetterStep view(Step step, CaseFile file, Wording wording) {
@@ -305,7 +305,7 @@ class CorrectionController {
                 step.at());
     }
 
-    private static List<AnswerLine> lines(Judgement judgement, CaseFile file) {
+    private static List<AnswerLine> lines(Judgement judgement, CaseFile file, Wording wording) {
         List<AnswerLine> lines = new ArrayList<>();
         // what it is about first of all stands first
         List<PointKey> keys = Stream.concat(judgement.line(file.evidence()).stream(), judgement.evidence().stream())
@@ -314,12 +314,7 @@ class CorrectionController {
         for (PointKey key : keys) {
             file.line(key)
                     .ifPresent(line -> lines.add(new AnswerLine(
-                            key.point(),
-                            key.component(),
-                            line.point().title()
-                                    + (line.subject().title().isEmpty()
-                                            ? ""
-                                            : ", " + line.subject().title()))));
+                            key.point(), key.component(), line.called().in(wording))));
         }
         return lines;
     }

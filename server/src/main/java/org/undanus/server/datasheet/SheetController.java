@@ -30,6 +30,7 @@ import org.undanus.core.installation.SheetValue;
 import org.undanus.core.station.siting.SheetFigure;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
@@ -142,14 +143,14 @@ class SheetController {
                 versions.stream()
                         .map(v -> new VersionView(v.version(), v.sheet().document(), v.addedBy(), v.addedAt()))
                         .toList(),
-                sections(shown.sheet()),
+                sections(shown.sheet(), viewer.wording(UnitSystem.US)),
                 SheetFigure.of(shown.sheet().sheet())
                         .map(figure ->
                                 FigureView.of(figure, viewer.wording(UnitSystem.US), FIGURE_WIDTH, FIGURE_HEIGHT)),
                 shown.sheet().pairs().orElse(List.of()));
     }
 
-    private List<SectionView> sections(SheetRecord sheet) {
+    private List<SectionView> sections(SheetRecord sheet, Wording wording) {
         Map<SheetSection, List<FieldView>> sections = new EnumMap<>(SheetSection.class);
         fields(sheet).forEach((key, value) -> {
             if (!key.startsWith("pairs")) {
@@ -158,7 +159,7 @@ class SheetController {
             }
         });
         return sections.entrySet().stream()
-                .map(section -> new SectionView(section.getKey().title(), section.getValue()))
+                .map(section -> new SectionView(wording.say(section.getKey().title()), section.getValue()))
                 .toList();
     }
 

@@ -20,11 +20,15 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.reckoner.Reckoner;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.refrigerant.RefrigerantStore;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
 /** Whatever is called so: each with the address it is at. */
@@ -78,17 +82,19 @@ class FindController {
     List<Found> find(
             @RequestParam @Size(max = 100) String words,
             @RequestParam Optional<String> installation,
+            Viewer viewer,
             @AuthenticationPrincipal Person person) {
         List<String> parts = Arrays.stream(words.toLowerCase(Locale.ROOT).split("\\s+"))
                 .filter(part -> !part.isEmpty())
                 .toList();
+        Wording wording = viewer.wording(UnitSystem.SI);
         Optional<CaseFile> file = installation.map(id -> cases.open(id, person));
         return Stream.of(
-                        file.stream().flatMap(FindController::lines),
-                        file.stream().flatMap(FindController::judgements),
-                        calculators(),
-                        sheets(),
-                        limits())
+                        file.stream().flatMap(found -> lines(found, wording)),
+                        file.stream().flatMap(found -> judgements(found, wording)),
+                        calculators(wording),
+                        sheets(wording),
+                        limits(wording))
                 .flatMap(kind -> kind.filter(named -> named.isCalled(parts))
                         .sorted(Comparator.comparingInt(named -> named.farOff(parts)))
                         .limit(OF_A_KIND))
@@ -96,55 +102,64 @@ class FindController {
                 .toList();
     }
 
-    private static Stream<Named> lines(CaseFile file) {
+    private static Stream<Named> lines(CaseFile file, Wording wording) {
         return Arrays.stream(Station.values()).flatMap(station -> file.lines(station).stream()
                 .map(line -> new Named(
-                        line.point().title(),
-                        "line, " + station.title()
-                                + (line.subject().title().isEmpty()
-                                        ? ""
-                                        : ", " + line.subject().title()),
+                        wording.say(line.point().title()),
+                        (line.subject().title().isEmpty()
+                                        ? Text.of("line, {station}", station.title())
+                                        : Text.of(
+                                                "line, {station}, {subject}",
+                                                station.title(),
+                                                line.subject().title()))
+                                .in(wording),
                         "/installations/" + file.header().id() + "/" + station.key() + "?line="
                                 + encoded(line.key().point() + "@" + line.key().component()),
                         line.point().aliases())));
     }
 
-    private static Stream<Named> judgements(CaseFile file) {
+    private static Stream<Named> judgements(CaseFile file, Wording wording) {
         return file.judgements().all().stream()
                 .map(judgement -> new Named(
-                        judgement.about().title(),
-                        judgement.verdict().title() + (judgement.subject().isEmpty() ? "" : ", " + judgement.subject()),
+                        wording.say(judgement.about().title()),
+                        (judgement.subject().isEmpty()
+                                        ? Text.of(judgement.verdict().title())
+                                        : Text.of(
+                                                "{verdict}, {subject}",
+                                                judgement.verdict().title(),
+                                                judgement.subject()))
+                                .in(wording),
                         "/installations/" + file.header().id() + "/"
                                 + judgement.about().station().key() + "?judgement=" + encoded(judgement.key()),
                         List.of("judgement")));
     }
 
-    private Stream<Named> calculators() {
+    private Stream<Named> calculators(Wording wording) {
         return Reckoner.of(refrigerants.known()).all().stream()
                 .map(computation -> new Named(
-                        computation.title(),
-                        "calculator",
+                        wording.say(computation.title()),
+                        wording.say("calculator"),
                         "/reckoner/" + computation.id(),
                         computation.inputs().stream()
-                                .map(input -> input.title())
+                                .map(input -> wording.say(input.title()))
                                 .collect(Collectors.toCollection(() -> new ArrayList<>(List.of(computation.id()))))));
     }
 
-    private Stream<Named> sheets() {
+    private Stream<Named> sheets(Wording wording) {
         return library.newest().stream()
                 .map(version -> version.sheet().sheet())
                 .map(sheet -> new Named(
                         sheet.model(),
-                        "data sheet, " + sheet.maker(),
+                        Text.of("data sheet, {maker}", sheet.maker()).in(wording),
                         "/data-sheets?model=" + encoded(sheet.model()),
                         List.of(sheet.document())));
     }
 
-    private static Stream<Named> limits() {
+    private static Stream<Named> limits(Wording wording) {
         return Walk.vocabulary().limits().values().stream()
                 .map(limit -> new Named(
-                        limit.title(),
-                        "limits in rule books",
+                        wording.say(limit.title()),
+                        wording.say("limits in rule books"),
                         "/rule-books?find=" + encoded(limit.title()),
                         List.of(limit.id())));
     }

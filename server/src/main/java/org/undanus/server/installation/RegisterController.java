@@ -67,6 +67,7 @@ import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.rulebook.RuleBooks;
+import org.undanus.server.words.Languages;
 import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
@@ -250,13 +251,20 @@ class RegisterController {
     private final RuleBooks books;
     private final Standings standings;
     private final Choices choices;
+    private final Languages languages;
 
-    RegisterController(Clock clock, CaseFiles cases, RuleBooks books, Standings standings, Choices choices) {
+    RegisterController(
+            Clock clock, CaseFiles cases, RuleBooks books, Standings standings, Choices choices, Languages languages) {
+        this.languages = languages;
         this.clock = clock;
         this.choices = choices;
         this.cases = cases;
         this.books = books;
         this.standings = standings;
+    }
+
+    private Wording wording() {
+        return new Wording(UnitSystem.SI, languages.ofRequest());
     }
 
     /**
@@ -288,15 +296,15 @@ class RegisterController {
                 view(found.strip()));
     }
 
-    private static StripView view(Standings.Strip strip) {
+    private StripView view(Standings.Strip strip) {
         return new StripView(
                 strip.verdicts(),
                 strip.crews().stream()
                         .map(crew -> new CrewCount(crew.crew(), crew.installations(), crew.failing()))
                         .toList(),
                 strip.stations().entrySet().stream()
-                        .map(each ->
-                                new StationCount(each.getKey(), each.getKey().title(), each.getValue()))
+                        .map(each -> new StationCount(
+                                each.getKey(), wording().say(each.getKey().title()), each.getValue()))
                         .toList(),
                 strip.dueThisWeek());
     }
@@ -427,22 +435,19 @@ class RegisterController {
         Set<PointKey> were = file.lines().stream().map(CaseFile.Line::key).collect(Collectors.toSet());
         return new AmendmentView(
                 WhatChanged.between(file.judgements().all(), then.judgements().all()).stream()
-                        .map(RegisterController::changed)
+                        .map(this::changed)
                         .toList(),
                 (int) stay.stream().filter(key -> !were.contains(key)).count(),
                 (int) were.stream().filter(key -> !stay.contains(key)).count(),
                 file.answered().stream()
                         .filter(line -> !stay.contains(line.key()))
-                        .map(line -> line.point().title()
-                                + (line.subject().title().isEmpty()
-                                        ? ""
-                                        : ", " + line.subject().title()))
+                        .map(line -> line.called().in(wording()))
                         .toList());
     }
 
-    private static ChangedVerdict changed(WhatChanged changed) {
+    private ChangedVerdict changed(WhatChanged changed) {
         return new ChangedVerdict(
-                changed.either().about().title(),
+                wording().say(changed.either().about().title()),
                 changed.either().subject(),
                 changed.before().map(Judgement::verdict),
                 changed.now().map(Judgement::verdict));
@@ -614,7 +619,7 @@ class RegisterController {
                         .orElse(""));
     }
 
-    private static InstallationView view(CaseFile file) {
+    private InstallationView view(CaseFile file) {
         CaseFile.Header h = file.header();
         return new InstallationView(
                 h.id(),
@@ -624,10 +629,11 @@ class RegisterController {
                 h.system(),
                 h.crew(),
                 h.replacement(),
-                h.stage().title(),
+                wording().say(h.stage().title()),
                 h.visitedOn(),
                 h.visits().stream()
-                        .map(v -> new VisitView(v.stage().title(), v.on(), v.unannounced(), v.sealedAs(), v.scopes()))
+                        .map(v -> new VisitView(
+                                wording().say(v.stage().title()), v.on(), v.unannounced(), v.sealedAs(), v.scopes()))
                         .toList(),
                 h.version(),
                 file.rules().id(),
@@ -645,7 +651,7 @@ class RegisterController {
                         .map(subject -> new SubjectView(
                                 subject.id(),
                                 subject.kind(),
-                                subject.kind().title(),
+                                wording().say(subject.kind().title()),
                                 subject.title(),
                                 subject.joins().stream()
                                         .map(file.facts()::title)

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -12,7 +13,9 @@ import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.words.Language;
 import org.undanus.server.correction.Correction;
+import org.undanus.server.words.Viewer;
 
 /** The words for what comes in kinds, so that no screen has its own. */
 @RestController
@@ -53,28 +56,31 @@ class WordsController {
     record CorrectionWord(Correction.State id, String title, boolean ended) {}
 
     @GetMapping("/api/words")
-    ResponseEntity<Words> words() {
+    ResponseEntity<Words> words(Viewer viewer) {
+        Language language = viewer.language();
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.maxAge(KEPT))
+                .varyBy(HttpHeaders.ACCEPT_LANGUAGE)
                 .body(new Words(
                         Stream.of(Verdict.values())
-                                .map(v -> new VerdictWord(v, v.title(), v.counted(), v.open()))
+                                .map(v -> new VerdictWord(
+                                        v, language.say(v.title()), language.say(v.counted()), v.open()))
                                 .toList(),
                         Stream.of(Grade.values())
-                                .map(g -> new GradeWord(g, g.title(), g.meaning()))
+                                .map(g -> new GradeWord(g, language.say(g.title()), language.say(g.meaning())))
                                 .toList(),
                         Stream.of(Stage.values())
-                                .map(s -> new StageWord(s, s.title()))
+                                .map(s -> new StageWord(s, language.say(s.title())))
                                 .toList(),
                         Stream.of(Component.Kind.values())
-                                .map(k -> new UnitWord(k, k.title()))
+                                .map(k -> new UnitWord(k, language.say(k.title())))
                                 .toList(),
                         Stream.of(Subject.Kind.values())
                                 .filter(Subject.Kind::addable)
-                                .map(k -> new PartWord(k, k.title()))
+                                .map(k -> new PartWord(k, language.say(k.title())))
                                 .toList(),
                         Stream.of(Correction.State.values())
-                                .map(s -> new CorrectionWord(s, s.title(), s.ended()))
+                                .map(s -> new CorrectionWord(s, language.say(s.title()), s.ended()))
                                 .toList()));
     }
 }

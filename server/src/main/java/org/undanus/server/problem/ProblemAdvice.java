@@ -8,7 +8,6 @@ import java.util.Optional;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
@@ -322,6 +321,6 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     private Wording wording() {
-        return new Wording(UnitSystem.SI, languages.of(LocaleContextHolder.getLocale()));
+        return new Wording(UnitSystem.SI, languages.ofRequest());
     }
 }

@@ -3,7 +3,6 @@ package org.undanus.server.report;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -196,9 +195,9 @@ public record ReportModel(
                 file.rules().note(),
                 outcome.sentence().in(from.wording),
                 Stream.of(Verdict.values())
-                        .map(v -> new CountLine(VerdictPrint.mark(v), v.title(), summary.count(v)))
+                        .map(v -> new CountLine(VerdictPrint.mark(v), from.wording.say(v.title()), summary.count(v)))
                         .toList(),
-                scoped(file) + file.linesRead().said(),
+                scoped(file) + file.linesRead().said().in(from.wording),
                 toDo(outcome.failing(), from),
                 toDo(outcome.unsettled(), from),
                 toDo(outcome.notShown(), from),
@@ -207,7 +206,7 @@ public record ReportModel(
                 from.corrections,
                 file.facts().toolcase().instruments().stream()
                         .filter(instrument -> used.contains(instrument.id()))
-                        .map(ReportModel::instrument)
+                        .map(instrument -> instrument(instrument, from.wording))
                         .toList(),
                 stations.stream()
                         .flatMap(s -> s.open.stream())
@@ -250,8 +249,8 @@ public record ReportModel(
         return new ToDo(
                 number,
                 VerdictPrint.mark(judgement.verdict()),
-                judgement.about().severity().title(),
-                judgement.about().title(),
+                from.wording.say(judgement.about().severity().title()),
+                from.wording.say(judgement.about().title()),
                 judgement.subject(),
                 judgement.finding().in(from.wording),
                 limit(judgement, from.wording),
@@ -261,7 +260,7 @@ public record ReportModel(
                         .map(photo -> "" + photo.number)
                         .collect(Collectors.joining(", ")),
                 correction,
-                judgement.about().cautions());
+                judgement.about().cautions().stream().map(from.wording::say).toList());
     }
 
     private static String limit(Judgement judgement, Wording wording) {
@@ -273,9 +272,12 @@ public record ReportModel(
     }
 
     private static String limit(Limit limit, Wording wording) {
-        return limit.authority().name() + ": " + limit.bound().words() + " "
-                + QuantityFormat.of(wording.units()).format(limit.value())
-                + (limit.source().isEmpty() ? "" : " (" + limit.source() + ")");
+        Text said = Text.of(
+                "{authority}: {bound} {limit}",
+                limit.authority().name(),
+                limit.bound().words(),
+                limit.value());
+        return (limit.source().isEmpty() ? said : Text.of("{limit} ({source})", said, limit.source())).in(wording);
     }
 
     /** Hung on a line that the judgement looked at. */
@@ -285,13 +287,21 @@ public record ReportModel(
                         && photo.component.filter(key.component()::equals).isPresent());
     }
 
-    private static String instrument(Instrument instrument) {
-        return instrument.title() + " (" + instrument.kind().title()
-                + instrument
-                        .calibration()
-                        .map(c -> ", calibrated " + c.on() + ", valid until " + c.until() + ", " + c.certificate())
-                        .orElse("")
-                + ")";
+    private static String instrument(Instrument instrument, Wording wording) {
+        return instrument
+                .calibration()
+                .map(c -> Text.of(
+                        "{instrument} ({kind}, calibrated {on}, valid until {until}, {certificate})",
+                        instrument.title(),
+                        instrument.kind().title(),
+                        c.on(),
+                        c.until(),
+                        c.certificate()))
+                .orElseGet(() -> Text.of(
+                        "{instrument} ({kind})",
+                        instrument.title(),
+                        instrument.kind().title()))
+                .in(wording);
     }
 
     private static StationPart station(Material from, Station station) {
@@ -301,14 +311,14 @@ public record ReportModel(
                 .toList();
         Verdict worst = StationSummary.of(told).worst();
         List<JudgementPart> all = told.stream()
-                .map(j -> judgement(JudgementView.of(j, file.evidence(), from.wording)))
+                .map(j -> judgement(JudgementView.of(j, file.evidence(), from.wording), from.wording))
                 .toList();
         return new StationPart(
                 station.number(),
-                station.title(),
-                station.question(),
+                from.wording.say(station.title()),
+                from.wording.say(station.question()),
                 VerdictPrint.mark(worst),
-                worst.title(),
+                from.wording.say(worst.title()),
                 figures(from, station),
                 all,
                 all.stream().filter(part -> part.view.verdict().open()).toList(),
@@ -344,22 +354,22 @@ public record ReportModel(
                 .toList();
     }
 
-    private static JudgementPart judgement(JudgementView view) {
+    private static JudgementPart judgement(JudgementView view, Wording wording) {
         return new JudgementPart(
                 view,
                 VerdictPrint.mark(view.verdict()),
-                view.verdict().title(),
+                wording.say(view.verdict().title()),
                 view.bar().map(bar -> VerdictPrint.bar(bar, view.verdict())).orElse(""));
     }
 
     private static ReadingLine reading(CaseFile.Line line, Reading reading, Wording wording) {
         return new ReadingLine(
-                line.subject().title(),
+                wording.say(line.subject().title()),
                 wording.say(line.point().title()),
                 reading.said().in(wording),
                 reading.value().in(wording).orElse(""),
                 reading.value().uncertaintyIn(wording.units()).orElse(""),
-                reading.grade().title().toLowerCase(Locale.ROOT),
+                Text.lowered(reading.grade().title()).in(wording),
                 reading.by());
     }
 }

@@ -32,7 +32,9 @@ import org.undanus.core.rules.RuleBookException;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.Language;
 import org.undanus.core.words.RefusedException;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
@@ -95,17 +97,19 @@ class RuleBookController {
     }
 
     @GetMapping
-    List<BookSummary> all() {
-        return books.newest().stream().map(RuleBookController::summary).toList();
+    List<BookSummary> all(Viewer viewer) {
+        return books.newest().stream()
+                .map(book -> summary(book, viewer.language()))
+                .toList();
     }
 
     /** The versions there are, the newest first. */
     @GetMapping("/{id}/versions")
-    List<BookSummary> versions(@PathVariable String id) {
+    List<BookSummary> versions(@PathVariable String id, Viewer viewer) {
         newest(id);
         return books.versions(id).stream()
                 .sorted(Comparator.comparing(RuleBook::version).reversed())
-                .map(RuleBookController::summary)
+                .map(book -> summary(book, viewer.language()))
                 .toList();
     }
 
@@ -122,7 +126,7 @@ class RuleBookController {
         Wording wording = viewer.wording(now.display());
         return RuleChange.between(before, now, Walk.vocabulary()).differences().stream()
                 .map(each -> new ChangeView(
-                        each.kind().title(),
+                        wording.say(each.kind().title()),
                         each.title(),
                         each.before().in(wording),
                         each.now().in(wording)))
@@ -210,7 +214,7 @@ class RuleBookController {
         RuleBook book = version.map(number -> books.book(id, number)).orElseGet(() -> newest(id));
         Wording wording = viewer.wording(book.display());
         return new BookView(
-                summary(book),
+                summary(book, viewer.language()),
                 book.decisionRule().words(),
                 Walk.vocabulary().limits().values().stream()
                         .sorted(Comparator.comparing(RuleBookController::station)
@@ -224,7 +228,7 @@ class RuleBookController {
                                         limit.authority().id(),
                                         limit.authority().name(),
                                         limit.bound(),
-                                        limit.bound().words(),
+                                        wording.say(limit.bound().words()),
                                         AsKept.written(limit.value(), wording.units()),
                                         limit.source().in(wording),
                                         named(book, book.layer(key, limit)),
@@ -232,7 +236,7 @@ class RuleBookController {
                         .toList(),
                 Walk.vocabulary().topics().values().stream()
                         .sorted(Comparator.comparing(SchoolTopic::id))
-                        .map(topic -> schools(topic, book))
+                        .map(topic -> schools(topic, book, wording))
                         .toList(),
                 Walk.vocabulary().settings().values().stream()
                         .sorted(Comparator.comparing(setting -> setting.id()))
@@ -251,20 +255,21 @@ class RuleBookController {
     BookSummary add(
             @RequestBody String yaml,
             @RequestParam Optional<@Size(max = 1000, message = "is longer than 1000 characters") String> untried,
+            Viewer viewer,
             @AuthenticationPrincipal Person person) {
         requireLead(person);
-        return summary(books.publish(yaml, untried, person.name()));
+        return summary(books.publish(yaml, untried, person.name()), viewer.language());
     }
 
-    private static BookSchool schools(SchoolTopic topic, RuleBook book) {
+    private static BookSchool schools(SchoolTopic topic, RuleBook book, Wording wording) {
         SchoolTopic.School chosen = book.school(topic);
         return new BookSchool(
                 topic.id(),
-                topic.title(),
-                chosen.title(),
+                wording.say(topic.title()),
+                wording.say(chosen.title()),
                 topic.schools().stream()
                         .filter(school -> !school.equals(chosen))
-                        .map(school -> new SchoolChoice(school.id(), school.title()))
+                        .map(school -> new SchoolChoice(school.id(), wording.say(school.title())))
                         .toList(),
                 named(book, book.layer(layer -> layer.schools().get(topic.id()))));
     }
@@ -272,12 +277,17 @@ class RuleBookController {
     private static BookSetting setting(Setting setting, RuleBook book, Wording wording) {
         if (!book.decides(setting)) {
             return new BookSetting(
-                    setting.id(), setting.title(), "", "Left to a book that extends this one", "", users(setting));
+                    setting.id(),
+                    wording.say(setting.title()),
+                    "",
+                    "Left to a book that extends this one",
+                    "",
+                    users(setting));
         }
         RuleBook.Ruling ruling = book.setting(setting);
         return new BookSetting(
                 setting.id(),
-                setting.title(),
+                wording.say(setting.title()),
                 AsKept.written(ruling.value(), wording.units()),
                 ruling.source(),
                 named(book, book.layer(layer -> layer.settings().get(setting.id()))),
@@ -300,10 +310,11 @@ class RuleBookController {
         return layer.equals(book) ? "" : layer.title();
     }
 
-    private static BookSummary summary(RuleBook book) {
+    private static BookSummary summary(RuleBook book, Language language) {
         List<String> extending = book.layers().stream()
                 .filter(layer -> !layer.equals(book))
-                .map(layer -> layer.title() + ", version " + layer.version())
+                .map(layer -> Text.of("{book}, version {version}", layer.title(), layer.version())
+                        .in(new Wording(UnitSystem.SI, language)))
                 .toList();
         return new BookSummary(book.id(), book.version(), book.title(), book.display(), book.note(), extending);
     }

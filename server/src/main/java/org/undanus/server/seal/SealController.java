@@ -173,7 +173,7 @@ class SealController {
             Verdict before = verdicts.get(judgement.key());
             if (before != null && before != judgement.verdict()) {
                 beside.add(new Beside(
-                        judgement.about().title(),
+                        wording.say(judgement.about().title()),
                         judgement.subject(),
                         before,
                         judgement.verdict(),
@@ -182,7 +182,7 @@ class SealController {
         }
         return new SealedView(
                 seal.number(),
-                then.header().stage().title(),
+                wording.say(then.header().stage().title()),
                 seal.sealedAt(),
                 seal.sealedBy(),
                 seal.root(),

@@ -257,7 +257,7 @@ class SitePlanController {
     private static VerdictView verdict(Judgement after, CaseFile now, Wording wording) {
         return new VerdictView(
                 after.key(),
-                after.about().title(),
+                wording.say(after.about().title()),
                 after.subject(),
                 after.verdict(),
                 after.because().in(wording),

@@ -108,7 +108,8 @@ class SummaryController {
                         .map(entry -> new Revisit(
                                 words(entry.getKey()).in(wording),
                                 entry.getValue().stream()
-                                        .map(judgement -> judgement.about().title())
+                                        .map(judgement ->
+                                                wording.say(judgement.about().title()))
                                         .distinct()
                                         .toList()))
                         .toList(),
@@ -123,10 +124,10 @@ class SummaryController {
                     return new Brief(
                             judgement.key(),
                             judgement.about().station().key(),
-                            judgement.about().title(),
+                            wording.say(judgement.about().title()),
                             judgement.subject(),
                             judgement.verdict(),
-                            judgement.about().severity().title(),
+                            wording.say(judgement.about().severity().title()),
                             judgement.finding().in(wording),
                             judgement.remedy().map(remedy -> remedy.in(wording)),
                             line.map(PointKey::point),
@@ -144,13 +145,13 @@ class SummaryController {
         List<Open> open = new ArrayList<>();
         holds.running().stream()
                 .filter(hold -> hold.installationId().equals(id))
-                .map(hold -> new Open(wording.say("Hold is running"), where(file, hold.key())))
+                .map(hold -> new Open(wording.say("Hold is running"), where(file, hold.key(), wording)))
                 .forEach(open::add);
         live.at(id).stream()
                 .map(listening -> new Open(
                         Text.of("Line listens to {instrument}", listening.instrument())
                                 .in(wording),
-                        where(file, listening.key())))
+                        where(file, listening.key(), wording)))
                 .forEach(open::add);
         corrections.of(file).stream()
                 .filter(correction -> !correction.state().ended())
@@ -162,11 +163,11 @@ class SummaryController {
         return open;
     }
 
-    private static String where(CaseFile file, PointKey key) {
+    private static String where(CaseFile file, PointKey key, Wording wording) {
         String line = Walk.point(key.point()).map(Point::title).orElse(key.point());
         String subject =
                 file.facts().subject(key.component()).map(Subject::title).orElse("");
-        return subject.isEmpty() ? line : line + ", " + subject;
+        return (subject.isEmpty() ? Text.of(line) : Text.of("{line}, {subject}", line, subject)).in(wording);
     }
 
     private List<Open> missing(CaseFile file, List<Judgement> judgements) {

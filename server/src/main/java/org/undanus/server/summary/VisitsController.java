@@ -152,7 +152,7 @@ class VisitsController {
         then.forEach(judgement -> counts.merge(judgement.verdict(), 1, Integer::sum));
         return new VisitReport(
                 number,
-                visit.stage().title(),
+                wording.say(visit.stage().title()),
                 visit.on(),
                 visit.unannounced(),
                 visit.sealedAs(),
@@ -181,8 +181,8 @@ class VisitsController {
             Viewer viewer,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
-        QuantityFormat format =
-                QuantityFormat.of(viewer.wording(file.rules().display()).units());
+        Wording wording = viewer.wording(file.rules().display());
+        QuantityFormat format = QuantityFormat.of(wording.units());
         RevisitPlan plan = RevisitPlan.of(
                 file.facts(),
                 file.evidence(),
@@ -191,10 +191,10 @@ class VisitsController {
                 Walk::point,
                 on.orElseGet(() -> LocalDate.now(clock)));
         return new PlanView(
-                plan.stops().stream().map(stop -> stop(stop, file)).toList(),
+                plan.stops().stream().map(stop -> stop(stop, file, wording)).toList(),
                 plan.tools().stream()
                         .map(tool -> new ToolView(
-                                tool.kind().title(),
+                                wording.say(tool.kind().title()),
                                 tool.needed().map(needed -> format.format(needed, needed.si() / DIGITS)),
                                 person.inspects()
                                         ? tool.atHand().stream()
@@ -203,7 +203,7 @@ class VisitsController {
                                         : List.of(),
                                 tool.enough()))
                         .toList(),
-                plan.holds().stream().map(key -> titled(key, file)).toList(),
+                plan.holds().stream().map(key -> titled(key, file, wording)).toList(),
                 plan.time().map(format::format),
                 plan.stops().stream().mapToInt(stop -> stop.lines().size()).sum());
     }
@@ -217,6 +217,7 @@ class VisitsController {
     HourView hour(
             @PathVariable String id,
             @RequestParam @Min(0) @Max(100_000) int minutes,
+            Viewer viewer,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         if (!person.inspects()) {
@@ -227,6 +228,7 @@ class VisitsController {
                     "ruleBook",
                     "This version of the rule book does not say what a plan goes by. Move the installation to a newer one.");
         }
+        Wording wording = viewer.wording(file.rules().display());
         LineTimes times = experience.times();
         Map<PointKey, CaseFile.Line> lines = new LinkedHashMap<>();
         file.lines().stream().filter(file::due).forEach(line -> lines.putIfAbsent(line.key(), line));
@@ -244,38 +246,44 @@ class VisitsController {
                 Duration.ofMinutes(minutes),
                 file.header().visitId());
         return new HourView(
-                plan.lines().stream().map(key -> planned(lines.get(key), file)).toList(),
+                plan.lines().stream()
+                        .map(key -> planned(lines.get(key), file, wording))
+                        .toList(),
                 plan.confirm().stream()
-                        .map(key -> planned(lines.get(key), file))
+                        .map(key -> planned(lines.get(key), file, wording))
                         .toList(),
                 Math.round(plan.time().toSeconds() / 60.0),
                 plan.stake() == 0 ? 1 : plan.resolved() / plan.stake(),
                 plan.open().entrySet().stream()
-                        .map(each -> new StaysOpen(each.getKey().title(), each.getValue()))
+                        .map(each -> new StaysOpen(wording.say(each.getKey().title()), each.getValue()))
                         .toList(),
                 plan.unreached(),
-                plan.hopeless().stream().map(key -> titled(key, file)).toList());
+                plan.hopeless().stream().map(key -> titled(key, file, wording)).toList());
     }
 
-    private static HourLine planned(CaseFile.Line line, CaseFile file) {
+    private static HourLine planned(CaseFile.Line line, CaseFile file, Wording wording) {
         Station station = file.station(line);
-        return new HourLine(station.key(), line.key().point(), line.key().component(), line.title(), station.title());
+        return new HourLine(
+                station.key(),
+                line.key().point(),
+                line.key().component(),
+                line.called().in(wording),
+                wording.say(station.title()));
     }
 
-    private static StopView stop(RevisitPlan.Stop stop, CaseFile file) {
+    private static StopView stop(RevisitPlan.Stop stop, CaseFile file, Wording wording) {
         return new StopView(
                 stop.station().key(),
-                stop.station().title(),
+                wording.say(stop.station().title()),
                 stop.lines().stream()
-                        .map(key -> new PlannedLine(key.point(), key.component(), titled(key, file)))
+                        .map(key -> new PlannedLine(key.point(), key.component(), titled(key, file, wording)))
                         .toList(),
                 stop.open().stream()
-                        .map(judgement -> judgement.about().title()
-                                + (judgement.subject().isEmpty() ? "" : ", " + judgement.subject()))
+                        .map(judgement -> judgement.called().in(wording))
                         .toList());
     }
 
-    private static String titled(PointKey key, CaseFile file) {
-        return file.line(key).map(CaseFile.Line::title).orElse(key.point());
+    private static String titled(PointKey key, CaseFile file, Wording wording) {
+        return file.line(key).map(line -> line.called().in(wording)).orElse(key.point());
     }
 }

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Instrument;
@@ -64,13 +63,17 @@ public record InstrumentRecord(
             Optional<RangeRecord> range) {
 
         /** As its maker states it: "1 % of reading + 0.3 V". */
-        String accuracy() {
-            return Stream.of(
-                            ofReading.map(share -> share + " of reading"),
-                            ofFullScale.map(share -> share + " of " + fullScale.orElse("full scale")),
-                            constant)
+        Text accuracy() {
+            List<Text> parts = Stream.of(
+                            ofReading.map(share -> Text.of("{share} of reading", share)),
+                            ofFullScale.map(
+                                    share -> Text.of("{share} of {scale}", share, fullScale.orElse("full scale"))),
+                            constant.map(Text::plain))
                     .flatMap(Optional::stream)
-                    .collect(Collectors.joining(" + "));
+                    .toList();
+            return parts.stream()
+                    .reduce((first, other) -> Text.of("{first} + {other}", first, other))
+                    .orElse(Text.empty());
         }
     }
 

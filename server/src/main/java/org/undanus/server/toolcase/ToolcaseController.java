@@ -22,9 +22,11 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Instrument;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
 import org.undanus.server.account.Person;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.words.Viewer;
 
 /** The toolcase over HTTP. */
 @RestController
@@ -69,29 +71,32 @@ class ToolcaseController {
     }
 
     @GetMapping
-    List<InstrumentView> all(@AuthenticationPrincipal Person person) {
-        return instruments.visible(person).stream().map(this::view).toList();
+    List<InstrumentView> all(Viewer viewer, @AuthenticationPrincipal Person person) {
+        return instruments.visible(person).stream()
+                .map(kept -> view(kept, viewer))
+                .toList();
     }
 
     /** The kinds an instrument may be of. */
     @GetMapping("/kinds")
-    List<KindView> kinds() {
+    List<KindView> kinds(Viewer viewer) {
         return Arrays.stream(InstrumentKind.values())
                 .filter(kind -> kind.dimension().isPresent())
-                .map(kind -> new KindView(kind.key(), kind.title()))
+                .map(kind -> new KindView(kind.key(), viewer.language().say(kind.title())))
                 .toList();
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    InstrumentView add(@RequestBody InstrumentRecord instrument, @AuthenticationPrincipal Person person) {
+    InstrumentView add(
+            @RequestBody InstrumentRecord instrument, Viewer viewer, @AuthenticationPrincipal Person person) {
         requireLead(person);
         if (instrument.id() != null && instruments.find(instrument.id()).isPresent()) {
             throw new UnsuitableException(
                     "id", Text.of("An instrument {instrument} is already in the toolcase.", instrument.id()));
         }
         instruments.add(List.of(instrument), person.name());
-        return all(person).stream()
+        return all(viewer, person).stream()
                 .filter(view -> view.id().equals(instrument.id()))
                 .findFirst()
                 .orElseThrow();
@@ -99,12 +104,15 @@ class ToolcaseController {
 
     @PutMapping("/{id}")
     InstrumentView change(
-            @PathVariable String id, @RequestBody ChangedInstrument changed, @AuthenticationPrincipal Person person) {
+            @PathVariable String id,
+            @RequestBody ChangedInstrument changed,
+            Viewer viewer,
+            @AuthenticationPrincipal Person person) {
         requireLead(person);
         if (changed.instrument() == null || !id.equals(changed.instrument().id())) {
             throw new UnsuitableException("id", "An instrument's id stays what it is.");
         }
-        return view(instruments.change(changed.instrument(), changed.version(), person.name()));
+        return view(instruments.change(changed.instrument(), changed.version(), person.name()), viewer);
     }
 
     /** Keeps a certificate's file; told by its content. */
@@ -138,7 +146,7 @@ class ToolcaseController {
         }
     }
 
-    private InstrumentView view(Instruments.Kept kept) {
+    private InstrumentView view(Instruments.Kept kept, Viewer viewer) {
         Instrument instrument = kept.instrument().instrument();
         Optional<LocalDate> until = instrument.calibration().map(Instrument.Calibration::until);
         return new InstrumentView(
@@ -146,11 +154,11 @@ class ToolcaseController {
                 instrument.id(),
                 instrument.title(),
                 instrument.kind().key(),
-                instrument.kind().title(),
+                viewer.language().say(instrument.kind().title()),
                 kept.instrument().shown().stream()
                         .map(c -> new ChannelView(
                                 c.name().orElse(""),
-                                c.accuracy(),
+                                c.accuracy().in(viewer.wording(UnitSystem.SI)),
                                 c.resolution(),
                                 c.range().map(r -> r.lowest() + " … " + r.highest())))
                         .toList(),

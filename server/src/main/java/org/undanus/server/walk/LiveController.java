@@ -164,7 +164,7 @@ class LiveController {
                         .map(dimension -> QuantityFormat.of(wording.units()).format(dimension.of(sample.si())))),
                 live.leading(listening).equals(listening)
                         ? LiveStore.offered(listening).stream()
-                                .map(act -> new ActView(act, act.title()))
+                                .map(act -> new ActView(act, wording.say(act.title())))
                                 .toList()
                         : List.of(),
                 marks(listening, wording));

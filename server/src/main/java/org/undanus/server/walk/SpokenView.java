@@ -69,7 +69,7 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
                         .map(line -> new SpokenRun.Line(
                                 line.point(),
                                 line.key().component(),
-                                line.subject().title()))
+                                wording.say(line.subject().title())))
                         .toList(),
                 said.component().orElse(""),
                 byKind(said.held().orElse(Map.of())));
@@ -120,8 +120,8 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
         return new PlacedView(
                 typed.key().point(),
                 typed.key().component(),
-                line.subject().title(),
-                line.point().title(),
+                wording.say(line.subject().title()),
+                wording.say(line.point().title()),
                 typed.typed(),
                 typed.instrument(),
                 StationView.reading(reading.get(reading.size() - 1), wording),

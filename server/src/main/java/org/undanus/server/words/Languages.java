@@ -11,6 +11,7 @@ import org.fedorahosted.tennera.jgettext.Message;
 import org.fedorahosted.tennera.jgettext.PoParser;
 import org.fedorahosted.tennera.jgettext.catalog.parse.ParseException;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
@@ -55,6 +56,11 @@ public class Languages {
     /** English where there is no other of it. */
     public Language of(Locale asked) {
         return asked == null ? Language.ENGLISH : of(asked.toLanguageTag());
+    }
+
+    /** That of whoever asks on this thread. */
+    public Language ofRequest() {
+        return of(LocaleContextHolder.getLocale());
     }
 
     private Language of(String tag) {

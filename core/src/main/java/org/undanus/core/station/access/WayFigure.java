@@ -412,9 +412,7 @@ final class WayFigure {
     }
 
     private static Text said(Judgement judgement) {
-        String title = judgement.subject().isEmpty()
-                ? judgement.about().title()
-                : judgement.about().title() + ", " + judgement.subject();
+        Text title = judgement.called();
         return judgement
                 .comparison()
                 .map(c -> Text.of(

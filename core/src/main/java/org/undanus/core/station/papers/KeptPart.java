@@ -102,7 +102,10 @@ final class KeptPart implements Requirement {
                     x.rules().maker(),
                     each.bound(),
                     value,
-                    served.get().title() + ", " + each.value().title())));
+                    Text.of(
+                            "{unit}, {value}",
+                            served.get().title(),
+                            each.value().title()))));
         }
         return limits.isEmpty()
                 ? finding.conclude(

@@ -20,15 +20,9 @@ import org.undanus.core.quantity.Dimension;
 public final class Papers {
     private Papers() {}
 
-    private static Observed document(Point point, String name, String remedy) {
+    private static Observed document(Point point, String there, String missing, String remedy) {
         return Observed.that(
-                Station.PAPERS,
-                point,
-                Severity.RECORD,
-                "Rules of the building authority",
-                name + " at hand.",
-                name + " not at hand.",
-                remedy);
+                Station.PAPERS, point, Severity.RECORD, "Rules of the building authority", there, missing, remedy);
     }
 
     public static StationPlan plan() {
@@ -58,12 +52,25 @@ public final class Papers {
                 PaperPoints.OLD_DRAIN,
                 PaperPoints.KEPT_FLUE));
         List<Requirement> requirements = new ArrayList<>(List.of(
-                document(PaperPoints.PERMIT, "The permit is", "Ask for the permit before work goes on."),
-                document(PaperPoints.MANUALS, "The manuals are", "Ask the installer for the makers' manuals."),
-                document(PaperPoints.LOAD_SUMMARY, "The load summary is", "Ask the designer for the load summary."),
+                document(
+                        PaperPoints.PERMIT,
+                        "The permit is at hand.",
+                        "The permit is not at hand.",
+                        "Ask for the permit before work goes on."),
+                document(
+                        PaperPoints.MANUALS,
+                        "The manuals are at hand.",
+                        "The manuals are not at hand.",
+                        "Ask the installer for the makers' manuals."),
+                document(
+                        PaperPoints.LOAD_SUMMARY,
+                        "The load summary is at hand.",
+                        "The load summary is not at hand.",
+                        "Ask the designer for the load summary."),
                 document(
                         PaperPoints.COMMISSIONING_RECORD,
-                        "The commissioning record is",
+                        "The commissioning record is at hand.",
+                        "The commissioning record is not at hand.",
                         "Ask the installer for it; without it tests have to be witnessed again."),
                 new LicenceRecorded(PaperPoints.REFRIGERANT_LICENCE),
                 new LicenceRecorded(PaperPoints.POWER_LICENCE),

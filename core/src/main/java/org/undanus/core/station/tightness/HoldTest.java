@@ -359,7 +359,7 @@ final class HoldTest implements Requirement {
                 .step(
                         "Change that temperature does not explain",
                         "p2 − p2,expected; one gauge's calibration error is in both",
-                        Text.of("{ofGas} ± {ofGas2}", ofGas(change.value()), ofGas(change.expanded())),
+                        new OfGas(change.value(), change.expanded()),
                         "JCGM 100")
                 .step("Held for", Duration.ofSeconds(hold.lasting()));
     }
