@@ -5,7 +5,7 @@ import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 
 /** Checks a sealed file and says what in it was changed. */
-const outcome = ref<Schemas["Outcome"]>();
+const outcome = ref<Schemas["CheckedSeal"]>();
 const name = ref("");
 const problem = ref("");
 const busy = ref(false);

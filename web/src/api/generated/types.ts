@@ -2127,12 +2127,6 @@ export interface components {
             old: string;
             fresh: string;
         };
-        Language: unknown;
-        Viewer: {
-            /** @enum {string} */
-            units?: "US" | "SI";
-            language: components["schemas"]["Language"];
-        };
         AmendedRecord: {
             coldest?: string;
             warmest?: string;
@@ -3116,18 +3110,10 @@ export interface components {
             name: string;
             distance: string;
         };
-        Text: {
-            template: string;
-            many: string;
-            /** Format: int64 */
-            count: number;
-            arguments: unknown[];
-            empty?: boolean;
-        };
         TrialView: {
             figure?: components["schemas"]["FigureView"];
             near: components["schemas"]["NearView"][];
-            overlaps: components["schemas"]["Text"][];
+            overlaps: string[];
             cure?: components["schemas"]["CureView"];
             units: components["schemas"]["SitedUnitView"][];
             judgements: components["schemas"]["VerdictView"][];
@@ -4673,8 +4659,7 @@ export interface operations {
     };
     one: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 minutes?: number;
                 units?: "US" | "SI";
             };
@@ -4705,8 +4690,7 @@ export interface operations {
     };
     amend: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -4819,8 +4803,7 @@ export interface operations {
     };
     change_1: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -4924,8 +4907,7 @@ export interface operations {
     };
     drawing: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -4957,7 +4939,6 @@ export interface operations {
         parameters: {
             query: {
                 basedOn: number;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5035,8 +5016,7 @@ export interface operations {
     };
     thread: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5466,8 +5446,7 @@ export interface operations {
     };
     all: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5494,9 +5473,8 @@ export interface operations {
     };
     add: {
         parameters: {
-            query: {
+            query?: {
                 untried?: string;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5607,8 +5585,7 @@ export interface operations {
     };
     draft: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5645,8 +5622,7 @@ export interface operations {
     };
     all_1: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5673,8 +5649,7 @@ export interface operations {
     };
     bring: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5710,8 +5685,7 @@ export interface operations {
     };
     ask: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5825,8 +5799,7 @@ export interface operations {
     };
     begin_2: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5853,8 +5826,7 @@ export interface operations {
     };
     answer: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5893,8 +5865,7 @@ export interface operations {
     };
     answer_1: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -5992,8 +5963,7 @@ export interface operations {
     };
     all_3: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6020,8 +5990,7 @@ export interface operations {
     };
     add_2: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6126,7 +6095,7 @@ export interface operations {
     };
     page: {
         parameters: {
-            query: {
+            query?: {
                 words?: string;
                 crew?: string;
                 worst?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
@@ -6134,7 +6103,6 @@ export interface operations {
                 due?: boolean;
                 order?: "STAKE" | "REFERENCE" | "TITLE" | "SYSTEM" | "CREW" | "VISITED";
                 reversed?: boolean;
-                viewer: components["schemas"]["Viewer"];
                 page?: number;
                 size?: number;
                 units?: "US" | "SI";
@@ -6197,8 +6165,7 @@ export interface operations {
     };
     visits: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6265,8 +6232,7 @@ export interface operations {
     };
     understand: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6380,8 +6346,7 @@ export interface operations {
     };
     hear: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6419,8 +6384,7 @@ export interface operations {
     };
     trial: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 width?: number;
                 height?: number;
                 wall?: string;
@@ -6466,8 +6430,7 @@ export interface operations {
     };
     all_4: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -6723,8 +6686,7 @@ export interface operations {
     };
     save: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7011,8 +6973,7 @@ export interface operations {
     };
     listening: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7042,8 +7003,7 @@ export interface operations {
     };
     listen: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7254,8 +7214,7 @@ export interface operations {
     };
     start_1: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7360,8 +7319,7 @@ export interface operations {
     };
     raise: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7595,8 +7553,7 @@ export interface operations {
     };
     take_1: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7674,8 +7631,7 @@ export interface operations {
     };
     words: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7783,9 +7739,8 @@ export interface operations {
     };
     one_2: {
         parameters: {
-            query: {
+            query?: {
                 version?: number;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7815,8 +7770,7 @@ export interface operations {
     };
     versions: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -7849,7 +7803,6 @@ export interface operations {
             query: {
                 from: number;
                 to: number;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8050,8 +8003,7 @@ export interface operations {
     };
     all_8: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8249,7 +8201,6 @@ export interface operations {
         parameters: {
             query: {
                 typed: string;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8309,8 +8260,7 @@ export interface operations {
     };
     kinds: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8395,8 +8345,7 @@ export interface operations {
     };
     summary: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8426,8 +8375,7 @@ export interface operations {
     };
     station: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8458,8 +8406,7 @@ export interface operations {
     };
     drawings: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 width?: number;
                 height?: number;
                 point?: string;
@@ -8524,7 +8471,7 @@ export interface operations {
     };
     curve: {
         parameters: {
-            query: {
+            query?: {
                 from?: number;
                 until?: number;
                 options?: ("EVEN_SCALE" | "OTHER_SCHOOLS")[];
@@ -8532,7 +8479,6 @@ export interface operations {
                 cursor?: number;
                 width?: number;
                 height?: number;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8565,8 +8511,7 @@ export interface operations {
     };
     svg: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8624,12 +8569,11 @@ export interface operations {
     };
     siteNote: {
         parameters: {
-            query: {
+            query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8688,8 +8632,7 @@ export interface operations {
     };
     route: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8719,9 +8662,8 @@ export interface operations {
     };
     revisit: {
         parameters: {
-            query: {
+            query?: {
                 on?: string;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8751,12 +8693,11 @@ export interface operations {
     };
     preview_1: {
         parameters: {
-            query: {
+            query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8786,12 +8727,11 @@ export interface operations {
     };
     page_2: {
         parameters: {
-            query: {
+            query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8822,12 +8762,11 @@ export interface operations {
     };
     pdf: {
         parameters: {
-            query: {
+            query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8857,12 +8796,11 @@ export interface operations {
     };
     html: {
         parameters: {
-            query: {
+            query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8948,12 +8886,11 @@ export interface operations {
     };
     owner: {
         parameters: {
-            query: {
+            query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -8983,12 +8920,11 @@ export interface operations {
     };
     ownerOnScreen: {
         parameters: {
-            query: {
+            query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9046,8 +8982,7 @@ export interface operations {
     };
     nextService: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9081,7 +9016,6 @@ export interface operations {
             query: {
                 point: string;
                 component: string;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9173,7 +9107,6 @@ export interface operations {
         parameters: {
             query: {
                 minutes: number;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9203,8 +9136,7 @@ export interface operations {
     };
     calendar: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9239,7 +9171,6 @@ export interface operations {
             query: {
                 point: string;
                 component: string;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9269,8 +9200,7 @@ export interface operations {
     };
     proposed: {
         parameters: {
-            query: {
-                viewer: components["schemas"]["Viewer"];
+            query?: {
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9362,7 +9292,7 @@ export interface operations {
     };
     csv_1: {
         parameters: {
-            query: {
+            query?: {
                 words?: string;
                 crew?: string;
                 worst?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
@@ -9370,7 +9300,6 @@ export interface operations {
                 due?: boolean;
                 order?: "STAKE" | "REFERENCE" | "TITLE" | "SYSTEM" | "CREW" | "VISITED";
                 reversed?: boolean;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9482,9 +9411,8 @@ export interface operations {
     };
     running: {
         parameters: {
-            query: {
+            query?: {
                 installation?: string;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9514,7 +9442,6 @@ export interface operations {
             query: {
                 words: string;
                 installation?: string;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;
@@ -9595,7 +9522,6 @@ export interface operations {
             query: {
                 model: string;
                 version?: number;
-                viewer: components["schemas"]["Viewer"];
                 units?: "US" | "SI";
             };
             header?: never;

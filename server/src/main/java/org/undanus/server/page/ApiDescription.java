@@ -28,13 +28,14 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.undanus.server.account.Person;
+import org.undanus.server.words.Viewer;
 
 /** Makes the OpenAPI document say what the records say: everything is there but what is {@link Optional}. */
 @Configuration
 class ApiDescription {
     static {
         // filled in by the framework, not by whoever calls
-        SpringDocUtils.getConfig().addRequestWrapperToIgnore(Person.class, CsrfToken.class);
+        SpringDocUtils.getConfig().addRequestWrapperToIgnore(Person.class, CsrfToken.class, Viewer.class);
     }
 
     @Bean

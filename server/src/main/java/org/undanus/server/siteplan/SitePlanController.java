@@ -81,7 +81,7 @@ class SitePlanController {
     record TrialView(
             Optional<FigureView> figure,
             List<NearView> near,
-            List<Text> overlaps,
+            List<String> overlaps,
             Optional<CureView> cure,
             List<SitedUnitView> units,
             List<VerdictView> judgements) {}
@@ -214,8 +214,12 @@ class SitePlanController {
                         .map(near -> new NearView(
                                 near.name().in(wording), near.distance().in(wording)))
                         .toList(),
-                site.map(SiteFigure::overlaps)
-                        .orElseGet(() -> SiteFigure.overlaps(then.facts(), then.evidence(), plan)),
+                site
+                        .map(SiteFigure::overlaps)
+                        .orElseGet(() -> SiteFigure.overlaps(then.facts(), then.evidence(), plan))
+                        .stream()
+                        .map(sentence -> sentence.in(wording))
+                        .toList(),
                 site.map(s -> cure(s.cure(), wording)),
                 sited(then, wording),
                 then.judgements().of(Station.SITING).stream()
