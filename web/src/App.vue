@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useRoute } from "vue-router";
-import AppFrame from "./frame/AppFrame.vue";
+import AppFrame from "./shell/AppFrame.vue";
 import NoticeStrip from "./frame/NoticeStrip.vue";
 
 const route = useRoute();

@@ -11,8 +11,8 @@ import { usePlaces } from "../frame/usePlaces";
 import { useUnits } from "../frame/useUnits";
 import { when } from "../frame/when";
 import { useSession } from "../session/useSession";
-import VerdictMark from "../walk/VerdictMark.vue";
-import VisitSummary from "../walk/VisitSummary.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
+import VisitSummary from "../shown/VisitSummary.vue";
 import { capital, countsInWords } from "../words/words";
 
 /** What comes after a walk: corrections, the seal, what visits changed, and the plan of the next. */

@@ -7,9 +7,9 @@ import { sentence } from "../api/problems";
 import { useKeys } from "../frame/useKeys";
 import { usePlaces } from "../frame/usePlaces";
 import { useUnits } from "../frame/useUnits";
-import DrawingFigure from "../walk/figures/DrawingFigure.vue";
-import UnitTabs from "../walk/figures/UnitTabs.vue";
-import { useLive } from "../walk/useLive";
+import DrawingFigure from "../shown/figures/DrawingFigure.vue";
+import UnitTabs from "../shown/figures/UnitTabs.vue";
+import { useLive } from "../shown/useLive";
 import { useBench } from "./useBench";
 
 /** A station's curves, one at a time: near or far, beside another, and told at every moment. */

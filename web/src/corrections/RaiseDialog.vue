@@ -5,7 +5,7 @@ import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { useUnits } from "../frame/useUnits";
-import VerdictMark from "../walk/VerdictMark.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
 
 /** Several corrections at once, trade by trade; what fails is chosen beforehand. */
 const props = defineProps<{ installation: string }>();

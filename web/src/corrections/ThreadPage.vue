@@ -5,14 +5,14 @@ import { api, ProblemError } from "../api/client";
 import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
-import GivenReadings, { sent, type Given } from "../walk/GivenReadings.vue";
+import GivenReadings, { sent, type Given } from "../shown/GivenReadings.vue";
 import { useUnits } from "../frame/useUnits";
 import { when } from "../frame/when";
 import MarkedPhoto from "../photos/MarkedPhoto.vue";
 import PhotoStrip from "../photos/PhotoStrip.vue";
 import { usePhotos } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
-import VerdictMark from "../walk/VerdictMark.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
 import DueDate from "./DueDate.vue";
 import { STEPS, type StepKind, type Thread } from "./states";
 

@@ -7,7 +7,7 @@ import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { carried } from "../frame/carried";
 import { useUnits } from "../frame/useUnits";
-import DrawingFigure from "../walk/figures/DrawingFigure.vue";
+import DrawingFigure from "../shown/figures/DrawingFigure.vue";
 
 /** Each computation by itself: type, see, copy. The address carries what was typed. */
 const route = useRoute();

@@ -4,7 +4,7 @@ import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
-import GivenReadings, { sent, type Given } from "../walk/GivenReadings.vue";
+import GivenReadings, { sent, type Given } from "../shown/GivenReadings.vue";
 import { useUnits } from "../frame/useUnits";
 
 /** A crew answers a question about its record: in words, by readings, or both. */

@@ -8,7 +8,7 @@ import { useLatest } from "../api/useLatest";
 import { useUnits } from "../frame/useUnits";
 import { useSession } from "../session/useSession";
 import { countsInWords, words as known, type Verdict } from "../words/words";
-import VerdictMark from "../walk/VerdictMark.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
 import ImportButton from "./ImportButton.vue";
 import NewInstallation from "./NewInstallation.vue";
 import { useSavedFilters } from "./useSavedFilters";

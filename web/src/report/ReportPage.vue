@@ -6,7 +6,7 @@ import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { usePlaces } from "../frame/usePlaces";
 import { useUnits } from "../frame/useUnits";
-import VisitSummary from "../walk/VisitSummary.vue";
+import VisitSummary from "../shown/VisitSummary.vue";
 
 const props = defineProps<{ id: string }>();
 const { units, ofBook } = useUnits();

@@ -9,7 +9,7 @@ import { saysAll } from "../frame/saysAll";
 import { notice } from "../frame/notice";
 import { useUnits } from "../frame/useUnits";
 import { useSession } from "../session/useSession";
-import DrawingFigure from "../walk/figures/DrawingFigure.vue";
+import DrawingFigure from "../shown/figures/DrawingFigure.vue";
 import TrialResult from "../trial/TrialResult.vue";
 import { useTrial } from "../trial/useTrial";
 import RefrigerantTable from "./RefrigerantTable.vue";

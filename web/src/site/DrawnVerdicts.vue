@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Schemas } from "../api/client";
-import VerdictMark from "../walk/VerdictMark.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
 import { pressing, words } from "../words/words";
 
 /** What is open as drawn, of one unit or of all; what would turn out otherwise than kept comes first. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { at } from "../api/address";
 import { notice } from "../frame/notice";
-import UnitTabs from "../walk/figures/UnitTabs.vue";
+import UnitTabs from "../shown/figures/UnitTabs.vue";
 import type { useSite } from "./useSite";
 
 /** Which drawing is shown, what is done with it as a whole, and its files. */

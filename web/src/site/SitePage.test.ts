@@ -3,7 +3,7 @@ import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { ProblemError } from "../api/client";
 import { answering } from "../api/mocked";
 import { emptyPlan, type Plan } from "./plan";
-import { drawing, onScreen, piece } from "../walk/figures/drawing.fixture";
+import { drawing, onScreen, piece } from "../shown/figures/drawing.fixture";
 import SitePage from "./SitePage.vue";
 
 vi.mock("../api/client", async (original) => ({

@@ -4,7 +4,7 @@ import { useKeys } from "../frame/useKeys";
 import { usePlaces } from "../frame/usePlaces";
 import { when } from "../frame/when";
 import { words } from "../words/words";
-import DrawingFigure from "../walk/figures/DrawingFigure.vue";
+import DrawingFigure from "../shown/figures/DrawingFigure.vue";
 import DrawnVerdicts from "./DrawnVerdicts.vue";
 import FeaturePanel from "./FeaturePanel.vue";
 import LengthField from "./LengthField.vue";

@@ -1,6 +1,6 @@
 import { mount } from "@vue/test-utils";
 import { expect, test, vi } from "vitest";
-import { drawing, onScreen, piece } from "../walk/figures/drawing.fixture";
+import { drawing, onScreen, piece } from "../shown/figures/drawing.fixture";
 import LengthField from "./LengthField.vue";
 import type { Wall } from "./plan";
 import WallEditor from "./WallEditor.vue";

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
-import DrawingFigure from "../walk/figures/DrawingFigure.vue";
+import DrawingFigure from "../shown/figures/DrawingFigure.vue";
 import LengthField from "./LengthField.vue";
 import { ITEM_KINDS, snapped, type Wall, type WallItem } from "./plan";
 import ThingFields from "./ThingFields.vue";

@@ -1,5 +1,5 @@
 import { onBeforeUnmount, ref, watch, type Ref } from "vue";
-import { within } from "../walk/figures/useDrawings";
+import { within } from "../shown/figures/useDrawings";
 
 /** The room that an element has for a drawing, as long as it is there; the last one after that. */
 export function useRoom(element: Ref<HTMLElement | undefined>) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from "../api/client";
-import VerdictMark from "../walk/VerdictMark.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
 import { words } from "../words/words";
 
 /** What a changed rule book or data sheet would do to the archive, while it is tried and after. */

@@ -2,7 +2,7 @@
 import { notice } from "../frame/notice";
 import { ref, watch } from "vue";
 import { sentence } from "../api/problems";
-import type { Judgement } from "./useWalk";
+import type { Judgement } from "../shown/lines";
 
 const props = defineProps<{
   judgement?: Judgement;

@@ -4,7 +4,7 @@ import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { when } from "../frame/when";
 import { gradeWord } from "../words/words";
-import type { Line } from "./useWalk";
+import type { Line } from "../shown/lines";
 
 const props = defineProps<{ line?: Line; history: (line: Line) => Promise<Schemas["ReadingView"][]> }>();
 const open = defineModel<boolean>({ required: true });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import type { Line } from "./useWalk";
+import type { Line } from "../shown/lines";
 
 /** What may be said of a line instead of a reading: why there is none, or that the one that stands is taken back. */
 const props = defineProps<{ line: Line; busy: boolean }>();

@@ -2,7 +2,7 @@ import { mount } from "@vue/test-utils";
 import { expect, test } from "vitest";
 import JudgementItem from "./JudgementItem.vue";
 import { judgement } from "./judgement.fixture";
-import VerdictMark from "./VerdictMark.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
 import { words } from "../words/words";
 
 test("a failure says why and what to do without being opened", () => {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from "../api/client";
-import MarginBar from "./MarginBar.vue";
-import type { Judgement } from "./useWalk";
-import VerdictMark from "./VerdictMark.vue";
+import MarginBar from "../shown/MarginBar.vue";
+import type { Judgement } from "../shown/lines";
+import VerdictMark from "../shown/VerdictMark.vue";
 
 defineProps<{ judgement: Judgement; chosen: boolean; correction?: Schemas["Correction"] }>();
 const emit = defineEmits<{ choose: []; why: []; evidence: []; correct: [] }>();

@@ -2,7 +2,7 @@
 import { nextTick, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import JudgementItem from "./JudgementItem.vue";
-import type { Judgement } from "./useWalk";
+import type { Judgement } from "../shown/lines";
 
 const props = defineProps<{
   judgements: Judgement[];

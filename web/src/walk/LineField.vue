@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { useLive } from "./useLive";
-import type { Line, Option } from "./useWalk";
+import { useLive } from "../shown/useLive";
+import type { Line, Option } from "../shown/lines";
 
 /** Where a line is answered: a few choices as buttons, many as a list, anything else typed. */
 const props = defineProps<{

@@ -8,7 +8,7 @@ import { reactive, ref } from "vue";
 import { HAND } from "./hand";
 import { useUnsaved } from "./useUnsaved";
 import type { Using } from "./useUsing";
-import type { Judgement, Line } from "./useWalk";
+import type { Judgement, Line } from "../shown/lines";
 
 const line: Line = {
   point: "siting.outdoor-clearance-front",

@@ -6,19 +6,20 @@ import PhotoStrip from "../photos/PhotoStrip.vue";
 import type { Photo } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
 import { gradeWord, words } from "../words/words";
-import type { Judgement, Line, Tool } from "./useWalk";
+import type { Judgement, Line, Tool } from "../shown/lines";
 import LineField from "./LineField.vue";
 import LiveLine from "./LiveLine.vue";
 import ListEditor from "./ListEditor.vue";
-import MarginSpark from "./MarginSpark.vue";
+import MarginSpark from "../shown/MarginSpark.vue";
 import ShownNow from "./ShownNow.vue";
 import StopWatch from "./StopWatch.vue";
-import { useLive } from "./useLive";
+import { useLive } from "../shown/useLive";
 import { HAND } from "./hand";
 import InsteadOfReading from "./InsteadOfReading.vue";
-import { useReading, type Place } from "./useReading";
+import type { Place } from "../shown/lines";
+import { useReading } from "./useReading";
 import type { Using } from "./useUsing";
-import VerdictMark from "./VerdictMark.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
 
 const props = defineProps<{
   place: Place;

@@ -4,7 +4,7 @@ import { ref } from "vue";
 import { useSession } from "../session/useSession";
 import { HAND } from "./hand";
 import LineTable from "./LineTable.vue";
-import type { Line } from "./useWalk";
+import type { Line } from "../shown/lines";
 
 function line(point: string, over: Partial<Line> = {}): Line {
   return {

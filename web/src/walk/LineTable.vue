@@ -4,9 +4,9 @@ import type { Schemas } from "../api/client";
 import type { Photo } from "../photos/usePhotos";
 import { homes } from "./homes";
 import LineRow from "./LineRow.vue";
-import type { Place } from "./useReading";
+import type { Place } from "../shown/lines";
 import type { Using } from "./useUsing";
-import { lineKey, type Judgement, type Line, type Tool } from "./useWalk";
+import { lineKey, type Judgement, type Line, type Tool } from "../shown/lines";
 
 const props = defineProps<{
   /** Where these lines stand; another place wants another table. */

@@ -2,8 +2,8 @@ import { enableAutoUnmount, flushPromises, mount } from "@vue/test-utils";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Schemas } from "../api/client";
 import ListEditor from "./ListEditor.vue";
-import { taken } from "./useTried";
-import type { Line } from "./useWalk";
+import { taken } from "../shown/figures/useTried";
+import type { Line } from "../shown/lines";
 
 const line = { point: "piping.run", component: "line-set-indoor-1", title: "Run of the lines" } as Line;
 const parts = ["3 m out", "elbow", "up 2 m"].map((text, index) => ({

@@ -2,8 +2,8 @@
 import { computed, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
-import { taken } from "./useTried";
-import { lineKey, type Line } from "./useWalk";
+import { taken } from "../shown/figures/useTried";
+import { lineKey, type Line } from "../shown/lines";
 
 /** Works on a list part by part: what is tapped in the drawing comes here, and the server writes the change. */
 const props = defineProps<{

@@ -3,8 +3,8 @@ import { beforeEach, expect, test } from "vitest";
 import { spied } from "../api/mocked";
 import { ProblemError } from "../api/client";
 import LiveLine from "./LiveLine.vue";
-import { useLive, type Live } from "./useLive";
-import type { Line } from "./useWalk";
+import { useLive, type Live } from "../shown/useLive";
+import type { Line } from "../shown/lines";
 
 const line = { point: "evacuation.log", component: "line-set", title: "Vacuum logged" } as Line;
 const heard: Live = {

@@ -3,8 +3,8 @@ import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { capital } from "../words/words";
-import { useLive } from "./useLive";
-import type { Line } from "./useWalk";
+import { useLive } from "../shown/useLive";
+import type { Line } from "../shown/lines";
 
 /** A line that takes a curve while it happens: which instrument it listens to, what that shows, and what becomes of it. */
 const props = defineProps<{ line: Line }>();

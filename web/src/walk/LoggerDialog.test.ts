@@ -3,7 +3,7 @@ import { beforeEach, expect, test } from "vitest";
 import { spied } from "../api/mocked";
 import { ProblemError, type Schemas } from "../api/client";
 import LoggerDialog from "./LoggerDialog.vue";
-import type { Line } from "./useWalk";
+import type { Line } from "../shown/lines";
 
 const look: Schemas["Look"] = {
   plain: false,

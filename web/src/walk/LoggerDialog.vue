@@ -2,7 +2,7 @@
 import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
 import { useLog, type Taking } from "./useLog";
-import type { Line } from "./useWalk";
+import type { Line } from "../shown/lines";
 
 /** A logger's own file as it is understood: put right where it was guessed wrong, then taken in. */
 const props = defineProps<{ installation: string }>();

@@ -3,7 +3,7 @@ import { reactive } from "vue";
 import { expect, test } from "vitest";
 import ReadingWith from "./ReadingWith.vue";
 import type { Using } from "./useUsing";
-import type { Line } from "./useWalk";
+import type { Line } from "../shown/lines";
 
 const lines = [
   { point: "a", kind: "QUANTITY", instrumentKind: "tape" },

@@ -3,7 +3,7 @@ import { computed, ref } from "vue";
 import { useSession } from "../session/useSession";
 import { gradeWord, words } from "../words/words";
 import type { Using } from "./useUsing";
-import type { Line, Tool } from "./useWalk";
+import type { Line, Tool } from "../shown/lines";
 
 /** Grade and instruments of a station, said once for all of its lines. */
 const props = defineProps<{ using: Using; lines: Line[]; instruments: Tool[] }>();

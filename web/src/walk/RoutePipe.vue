@@ -2,7 +2,7 @@
 import { nextTick, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { countsInWords } from "../words/words";
-import VerdictMark from "./VerdictMark.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
 
 const props = defineProps<{ id: string; stations: Schemas["RouteStation"][]; current: string }>();
 

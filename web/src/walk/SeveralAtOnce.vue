@@ -2,8 +2,8 @@
 import { computed, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
-import MarginSpark from "./MarginSpark.vue";
-import VerdictMark from "./VerdictMark.vue";
+import MarginSpark from "../shown/MarginSpark.vue";
+import VerdictMark from "../shown/VerdictMark.vue";
 
 /** One field for a run of readings, spoken or typed; nothing is kept before it has been looked over. */
 const props = defineProps<{

@@ -3,7 +3,7 @@ import { beforeEach, expect, test } from "vitest";
 import { ProblemError } from "../api/client";
 import { spied } from "../api/mocked";
 import ShownNow from "./ShownNow.vue";
-import type { Line } from "./useWalk";
+import type { Line } from "../shown/lines";
 
 const asked = spied("get");
 const line = {

@@ -2,8 +2,8 @@
 import { ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
-import { useLive } from "./useLive";
-import type { Line } from "./useWalk";
+import { useLive } from "../shown/useLive";
+import type { Line } from "../shown/lines";
 
 /** What instruments that send show now; a tap takes it over as the line's reading. */
 const props = defineProps<{ line: Line }>();

@@ -1,7 +1,7 @@
 import { mount } from "@vue/test-utils";
 import { expect, test } from "vitest";
 import { judgement as failed } from "./judgement.fixture";
-import type { Judgement } from "./useWalk";
+import type { Judgement } from "../shown/lines";
 import WhyDrawer from "./WhyDrawer.vue";
 
 const judgement: Judgement = {

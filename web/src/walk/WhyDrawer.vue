@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import MarginBar from "./MarginBar.vue";
-import type { Judgement } from "./useWalk";
-import VerdictMark from "./VerdictMark.vue";
+import MarginBar from "../shown/MarginBar.vue";
+import type { Judgement } from "../shown/lines";
+import VerdictMark from "../shown/VerdictMark.vue";
 
 defineProps<{ judgement?: Judgement }>();
 const open = defineModel<boolean>({ required: true });

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { homes } from "./homes";
 import { judgement } from "./judgement.fixture";
-import type { Judgement, Line } from "./useWalk";
+import type { Judgement, Line } from "../shown/lines";
 
 const line = (point: string, group = "Burner") => ({ point, component: "furnace", group }) as Line;
 const key = (point: string) => `${point}@furnace`;

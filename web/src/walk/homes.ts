@@ -1,4 +1,4 @@
-import { lineKey, type Judgement, type Line } from "./useWalk";
+import { lineKey, type Judgement, type Line } from "../shown/lines";
 
 /**
  * The line under which each judgement stands, once: the last of the lines next to each other that feed it, those of the line that

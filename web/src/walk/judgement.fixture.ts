@@ -1,4 +1,4 @@
-import type { Judgement } from "./useWalk";
+import type { Judgement } from "../shown/lines";
 
 /** A failed judgement for tests, with another school beside it. */
 export const judgement: Judgement = {

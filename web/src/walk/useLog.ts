@@ -2,7 +2,7 @@ import { ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
-import type { Line } from "./useWalk";
+import type { Line } from "../shown/lines";
 
 export type Writing = Schemas["Writing"];
 /** Which line takes a column, and in which unit. */

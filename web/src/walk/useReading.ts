@@ -3,9 +3,9 @@ import { ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { pressOver } from "../frame/press";
-import { lineKey, type Grade, type Judgement, type Line, type Tool } from "./useWalk";
+import { lineKey, type Grade, type Judgement, type Line, type Tool, type Place } from "../shown/lines";
 import { pressing } from "../words/words";
-import { tried } from "./useTried";
+import { tried } from "../shown/figures/useTried";
 import { heldUnits, hold, type Using } from "./useUsing";
 import { useUnsaved } from "./useUnsaved";
 
@@ -38,12 +38,6 @@ export interface Row {
   done: () => void;
   /** The line in hand: whoever went on to another while this one was saved stays there. */
   inHand: () => string;
-}
-
-/** An installation and a station of it. */
-export interface Place {
-  installation: string;
-  station: string;
 }
 
 const PAUSE_MS = 250;

@@ -1,6 +1,6 @@
 import { computed, ref, watch } from "vue";
 import { useSession } from "../session/useSession";
-import type { Grade } from "./useWalk";
+import type { Grade } from "../shown/lines";
 
 /** What was typed on a line and is not saved yet: it waits on this device, for whoever typed it. */
 export interface Unsaved {

@@ -1,5 +1,5 @@
 import { reactive, ref, watch } from "vue";
-import type { Grade, Line } from "./useWalk";
+import type { Grade, Line } from "../shown/lines";
 
 /** With what is read at a station: the grade, one instrument of each kind, and the unit last said of each. */
 export interface Using {

@@ -3,7 +3,8 @@ import { beforeEach, expect, test } from "vitest";
 import { effectScope, ref } from "vue";
 import { spied } from "../api/mocked";
 import { useUnits } from "../frame/useUnits";
-import { lineKey, useWalk, type Judgement, type Line } from "./useWalk";
+import { lineKey, type Judgement, type Line } from "../shown/lines";
+import { useWalk } from "./useWalk";
 
 function judgement(key: string, verdict: Judgement["verdict"], point: string): Judgement {
   const [requirement = "", component = ""] = key.split("@");

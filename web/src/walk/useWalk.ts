@@ -6,19 +6,8 @@ import { sentence } from "../api/problems";
 import { pressOver } from "../frame/press";
 import { useUnits } from "../frame/useUnits";
 import { pressing } from "../words/words";
-import type { Place } from "./useReading";
+import { lineKey, type Grade, type Judgement, type Line, type Place } from "../shown/lines";
 import { unitsByKind, type Using } from "./useUsing";
-
-export type Line = Schemas["LineView"];
-export type Option = Schemas["Option"];
-export type Judgement = Schemas["JudgementView"];
-/** What a line needs to know of an instrument. */
-export type Tool = Pick<Schemas["InstrumentView"], "id" | "title" | "kind" | "lapsed">;
-export type Grade = Schemas["TypedReading"]["grade"];
-
-export function lineKey(line: { point: string; component: string }): string {
-  return `${line.point}@${line.component}`;
-}
 
 /** One station of one installation, kept in step with the server as readings are saved. */
 export function useWalk(id: Ref<string>, stationKey: Ref<string>) {

@@ -2,7 +2,7 @@ import type { Ref } from "vue";
 import { at } from "../../api/address";
 import { useLatest } from "../../api/useLatest";
 import { useUnits } from "../../frame/useUnits";
-import { tried } from "../useTried";
+import { tried } from "./useTried";
 
 /** Room for a figure, in dots. */
 export interface Room {
