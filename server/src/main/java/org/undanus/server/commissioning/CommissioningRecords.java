@@ -37,6 +37,7 @@ import org.undanus.server.commissioning.RecordMapper.DocumentState;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.installation.KeptReadings;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.mail.Outbox;
 import org.undanus.server.problem.ConflictException;
@@ -86,17 +87,25 @@ public class CommissioningRecords {
     private final Clock clock;
     private final RecordMapper mapper;
     private final CaseFiles cases;
+    private final KeptReadings keptReadings;
     private final Journal journal;
     private final Outbox outbox;
     private final Readings readings;
     private final Gate gate = new Gate(DRAWN_AT_ONCE, PATIENCE);
 
     CommissioningRecords(
-            Clock clock, RecordMapper mapper, CaseFiles cases, Journal journal, Outbox outbox, Readings readings) {
+            Clock clock,
+            RecordMapper mapper,
+            CaseFiles cases,
+            KeptReadings keptReadings,
+            Journal journal,
+            Outbox outbox,
+            Readings readings) {
         this.clock = clock;
         this.readings = readings;
         this.mapper = mapper;
         this.cases = cases;
+        this.keptReadings = keptReadings;
         this.journal = journal;
         this.outbox = outbox;
     }
@@ -232,7 +241,7 @@ public class CommissioningRecords {
         }
         Claim understood = claim(claim, file);
         LocalDateTime at = understood.at().orElse(row.recordedOn().atStartOfDay());
-        cases.keep(
+        keptReadings.keep(
                 new Reading(
                         understood.id(),
                         understood.key(),

@@ -38,6 +38,7 @@ import org.undanus.server.exchange.CaseDocument.LimitRecord;
 import org.undanus.server.exchange.CaseDocument.ReadingRecord;
 import org.undanus.server.exchange.CaseDocument.UnderstoodRecord;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.installation.KeptReadings;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.UnsuitableException;
@@ -62,6 +63,7 @@ public class CaseExport {
 
     private final Clock clock;
     private final CaseFiles cases;
+    private final KeptReadings keptReadings;
     private final Corrections corrections;
     private final SheetLibrary sheets;
     private final Instruments instruments;
@@ -75,6 +77,7 @@ public class CaseExport {
     CaseExport(
             Clock clock,
             CaseFiles cases,
+            KeptReadings keptReadings,
             Corrections corrections,
             SheetLibrary sheets,
             Instruments instruments,
@@ -86,6 +89,7 @@ public class CaseExport {
             @org.springframework.beans.factory.annotation.Value("${undanus.largest-case-file}") DataSize largest) {
         this.clock = clock;
         this.cases = cases;
+        this.keptReadings = keptReadings;
         this.corrections = corrections;
         this.sheets = sheets;
         this.instruments = instruments;
@@ -234,7 +238,7 @@ public class CaseExport {
 
     private InstallationRecord installation(CaseFile file, ExchangeController.PhotoChoice choice, Person person) {
         CaseFile.Header h = file.header();
-        Map<UUID, Integer> visits = cases.visitNumbers(h);
+        Map<UUID, Integer> visits = keptReadings.visitNumbers(h);
         List<Correction> raised = corrections.of(file);
         List<CarriedRecords.WithPapers> carried = records.of(file);
         return new InstallationRecord(

@@ -44,7 +44,11 @@ import org.undanus.server.exchange.CaseDocument.CorrectionRecord;
 import org.undanus.server.exchange.CaseDocument.FileRecord;
 import org.undanus.server.exchange.CaseDocument.InstallationRecord;
 import org.undanus.server.exchange.CaseDocument.ReadingRecord;
+import org.undanus.server.installation.AddedSubjects;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.installation.KeptReadings;
+import org.undanus.server.installation.Register;
+import org.undanus.server.installation.Visits;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.problem.NotFoundException;
@@ -65,6 +69,10 @@ public class CaseImport {
 
     private final Clock clock;
     private final CaseFiles cases;
+    private final KeptReadings keptReadings;
+    private final AddedSubjects addedSubjects;
+    private final Register register;
+    private final Visits visits;
     private final Corrections corrections;
     private final RuleBooks books;
     private final RefrigerantStore refrigerants;
@@ -80,6 +88,10 @@ public class CaseImport {
     CaseImport(
             Clock clock,
             CaseFiles cases,
+            KeptReadings keptReadings,
+            AddedSubjects addedSubjects,
+            Register register,
+            Visits visits,
             Corrections corrections,
             RuleBooks books,
             RefrigerantStore refrigerants,
@@ -93,6 +105,10 @@ public class CaseImport {
             TransactionTemplate transactions) {
         this.clock = clock;
         this.cases = cases;
+        this.keptReadings = keptReadings;
+        this.addedSubjects = addedSubjects;
+        this.register = register;
+        this.visits = visits;
         this.corrections = corrections;
         this.books = books;
         this.refrigerants = refrigerants;
@@ -205,18 +221,18 @@ public class CaseImport {
         Optional.ofNullable(visit.scopes())
                 .flatMap(scopes -> scopes)
                 .filter(scopes -> !scopes.isEmpty())
-                .ifPresent(scopes -> cases.confine(id, scopes, person));
+                .ifPresent(scopes -> visits.confine(id, scopes, person));
     }
 
     private String enter(InstallationRecord record, Path folder, Person person, Instant now, ImportProgress progress) {
         String where = "installations." + record.reference();
         RuleBook rules = book(record.ruleBook(), where);
-        List<CaseDocument.VisitRecord> visits =
+        List<CaseDocument.VisitRecord> recorded =
                 new ArrayList<>(record.earlierVisits().orElse(List.of()));
-        visits.add(new CaseDocument.VisitRecord(
+        recorded.add(new CaseDocument.VisitRecord(
                 record.stage(), record.visitedOn(), record.unannounced(), record.scopes()));
-        String id = cases.enter(
-                new CaseFiles.Opening(
+        String id = register.enter(
+                new Register.Opening(
                         record.reference(),
                         record.title(),
                         record.building(),
@@ -225,15 +241,15 @@ public class CaseImport {
                         record.system(),
                         record.crew(),
                         record.replacement(),
-                        visits.get(0).stage(),
-                        visits.get(0).visitedOn(),
-                        visits.get(0).unannounced().orElse(false),
+                        recorded.get(0).stage(),
+                        recorded.get(0).visitedOn(),
+                        recorded.get(0).unannounced().orElse(false),
                         record.components(),
                         rules),
                 person.name());
-        confine(id, visits.get(0), person);
-        visits.stream().skip(1).forEach(v -> {
-            cases.visit(id, v.stage(), v.visitedOn(), v.unannounced().orElse(false), person);
+        confine(id, recorded.get(0), person);
+        recorded.stream().skip(1).forEach(v -> {
+            visits.begin(id, v.stage(), v.visitedOn(), v.unannounced().orElse(false), person);
             confine(id, v, person);
         });
         for (Subject subject : record.subjects().orElse(List.of())) {
@@ -241,7 +257,7 @@ public class CaseImport {
                 throw new UnsuitableException(
                         where + ".subjects", "Units and the system are no subjects of their own.");
             }
-            cases.add(id, subject, person);
+            addedSubjects.add(id, subject, person);
         }
         record.sitePlan()
                 .ifPresent(plan ->
@@ -406,7 +422,7 @@ public class CaseImport {
         }
         requireSame(record, understood.value(), where);
         UUID id = record.id().map(text -> uuid(text, where)).orElseGet(UUID::randomUUID);
-        cases.keep(
+        keptReadings.keep(
                 new Reading(
                         id,
                         key,
@@ -549,7 +565,7 @@ public class CaseImport {
 
     private void requireNewIds(List<ReadingRecord> readings, String where) {
         List<String> ids = readings.stream().flatMap(r -> r.id().stream()).toList();
-        Set<String> taken = cases.keptAmong(ids);
+        Set<String> taken = keptReadings.keptAmong(ids);
         for (int index = 0; index < readings.size(); index++) {
             String id = readings.get(index).id().orElse(null);
             if (id != null && !taken.add(id)) {

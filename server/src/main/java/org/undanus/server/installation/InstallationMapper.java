@@ -59,7 +59,11 @@ interface InstallationMapper {
     }
 
     /** As the journal keeps it. */
-    record InstallationState(InstallationRow installation, List<ComponentRow> components) {}
+    record InstallationState(InstallationRow installation, List<ComponentRow> components) {
+        static InstallationState of(InstallationMapper mapper, String id) {
+            return new InstallationState(mapper.find(id), mapper.components(id));
+        }
+    }
 
     /**
      * @param unannounced null where it was agreed

@@ -248,17 +248,37 @@ class RegisterController {
 
     private final Clock clock;
     private final CaseFiles cases;
+    private final AddedSubjects addedSubjects;
+    private final Visits visits;
+    private final KeptReadings keptReadings;
+    private final Register register;
+    private final Amendments amendments;
     private final RuleBooks books;
     private final Standings standings;
     private final Choices choices;
     private final Languages languages;
 
     RegisterController(
-            Clock clock, CaseFiles cases, RuleBooks books, Standings standings, Choices choices, Languages languages) {
+            Clock clock,
+            CaseFiles cases,
+            AddedSubjects addedSubjects,
+            Visits visits,
+            KeptReadings keptReadings,
+            Register register,
+            Amendments amendments,
+            RuleBooks books,
+            Standings standings,
+            Choices choices,
+            Languages languages) {
         this.languages = languages;
         this.clock = clock;
         this.choices = choices;
         this.cases = cases;
+        this.addedSubjects = addedSubjects;
+        this.visits = visits;
+        this.keptReadings = keptReadings;
+        this.register = register;
+        this.amendments = amendments;
         this.books = books;
         this.standings = standings;
     }
@@ -352,8 +372,8 @@ class RegisterController {
     InstallationView enter(@Valid @RequestBody NewInstallation asked, @AuthenticationPrincipal Person person) {
         requireInspector(person);
         List<Component> units = components(asked.components());
-        String id = cases.enter(
-                new CaseFiles.Opening(
+        String id = register.enter(
+                new Register.Opening(
                         asked.reference().strip(),
                         asked.title().strip(),
                         asked.building().strip(),
@@ -378,11 +398,11 @@ class RegisterController {
         for (int i = 0; i < units.size(); i++) {
             Component unit = units.get(i);
             asked.get(i).model().map(String::strip).ifPresent(model -> {
-                cases.keep(stated(PlatePoints.MODEL, unit, model, file, person), file.header(), person.name());
+                keptReadings.keep(stated(PlatePoints.MODEL, unit, model, file, person), file.header(), person.name());
                 file.facts()
                         .sheets()
                         .of(model)
-                        .ifPresent(sheet -> cases.keep(
+                        .ifPresent(sheet -> keptReadings.keep(
                                 stated(PlatePoints.MAKER, unit, sheet.maker(), file, person),
                                 file.header(),
                                 person.name()));
@@ -419,7 +439,7 @@ class RegisterController {
             @PathVariable String id, @Valid @RequestBody Amendment asked, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.openForWriting(id, person);
         requireInspector(person);
-        cases.amend(file, amended(asked, file, person), person);
+        amendments.amend(file, amended(asked, file, person), person);
         return view(cases.open(id, person));
     }
 
@@ -430,7 +450,7 @@ class RegisterController {
             @PathVariable String id, @Valid @RequestBody Amendment asked, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         requireInspector(person);
-        CaseFile then = cases.amended(file, amended(asked, file, person));
+        CaseFile then = amendments.amended(file, amended(asked, file, person));
         Set<PointKey> stay = then.lines().stream().map(CaseFile.Line::key).collect(Collectors.toSet());
         Set<PointKey> were = file.lines().stream().map(CaseFile.Line::key).collect(Collectors.toSet());
         return new AmendmentView(
@@ -453,11 +473,11 @@ class RegisterController {
                 changed.now().map(Judgement::verdict));
     }
 
-    private CaseFiles.Amended amended(Amendment asked, CaseFile file, Person person) {
+    private Amendments.Amended amended(Amendment asked, CaseFile file, Person person) {
         List<Component> units = asked.components()
                 .map(given -> units(given, file.facts().components()))
                 .orElse(file.facts().components());
-        return new CaseFiles.Amended(
+        return new Amendments.Amended(
                 asked.title().strip(),
                 asked.system().strip(),
                 asked.crew().strip(),
@@ -501,8 +521,8 @@ class RegisterController {
             @PathVariable String id, @Valid @RequestBody NewVisit asked, @AuthenticationPrincipal Person person) {
         cases.open(id, person);
         requireInspector(person);
-        cases.visit(id, asked.stage(), asked.visitedOn(), asked.unannounced().orElse(false), person);
-        asked.scopes().filter(scopes -> !scopes.isEmpty()).ifPresent(scopes -> cases.confine(id, scopes, person));
+        visits.begin(id, asked.stage(), asked.visitedOn(), asked.unannounced().orElse(false), person);
+        asked.scopes().filter(scopes -> !scopes.isEmpty()).ifPresent(scopes -> visits.confine(id, scopes, person));
         return view(cases.open(id, person));
     }
 
@@ -513,7 +533,7 @@ class RegisterController {
             @PathVariable String id, @Valid @RequestBody Confined asked, @AuthenticationPrincipal Person person) {
         cases.open(id, person);
         requireInspector(person);
-        cases.confine(id, asked.scopes(), person);
+        visits.confine(id, asked.scopes(), person);
         return view(cases.open(id, person));
     }
 
@@ -528,10 +548,10 @@ class RegisterController {
         if (!asked.kind().addable()) {
             throw new UnsuitableException("kind", "Units and the system are entered with the installation.");
         }
-        cases.add(
+        addedSubjects.add(
                 id,
                 new Subject(
-                        cases.freeId(id, asked.kind()),
+                        addedSubjects.freeId(id, asked.kind()),
                         asked.kind(),
                         asked.title().strip(),
                         asked.joins()),
@@ -547,7 +567,7 @@ class RegisterController {
             @PathVariable String id, @PathVariable String subject, @AuthenticationPrincipal Person person) {
         cases.openForWriting(id, person);
         requireInspector(person);
-        cases.remove(id, subject, person);
+        addedSubjects.remove(id, subject, person);
         return view(cases.open(id, person));
     }
 

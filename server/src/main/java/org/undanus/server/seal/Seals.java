@@ -23,6 +23,7 @@ import org.undanus.server.exchange.CaseExport;
 import org.undanus.server.exchange.SealedFiles;
 import org.undanus.server.hold.Holds;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.installation.Visits;
 import org.undanus.server.journal.HeadKeeper;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.live.LiveStore;
@@ -55,6 +56,7 @@ public class Seals implements SealedFiles {
     private final SealMapper mapper;
     private final SealStore store;
     private final CaseFiles cases;
+    private final Visits visits;
     private final CaseExport export;
     private final Holds holds;
     private final LiveStore live;
@@ -68,6 +70,7 @@ public class Seals implements SealedFiles {
             SealMapper mapper,
             SealStore store,
             CaseFiles cases,
+            Visits visits,
             CaseExport export,
             Holds holds,
             LiveStore live,
@@ -79,6 +82,7 @@ public class Seals implements SealedFiles {
         this.mapper = mapper;
         this.store = store;
         this.cases = cases;
+        this.visits = visits;
         this.export = export;
         this.holds = holds;
         this.live = live;
@@ -155,7 +159,7 @@ public class Seals implements SealedFiles {
                 person.name(),
                 now);
         keep(row, seal, frozen, person);
-        cases.seal(header, number, person);
+        visits.seal(header, number, person);
         Commit.after(() -> heads.sign("seal " + number));
         return listed(row);
     }
@@ -285,7 +289,7 @@ public class Seals implements SealedFiles {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        cases.seal(visit, seal.number(), person);
+        visits.seal(visit, seal.number(), person);
     }
 
     private static boolean isVisit(String number, CaseFile.Header header) {

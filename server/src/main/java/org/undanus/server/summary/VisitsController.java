@@ -36,6 +36,7 @@ import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.installation.Experience;
+import org.undanus.server.installation.KeptReadings;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.words.Viewer;
@@ -117,19 +118,21 @@ class VisitsController {
 
     private final Clock clock;
     private final CaseFiles cases;
+    private final KeptReadings keptReadings;
     private final Experience experience;
 
-    VisitsController(Clock clock, CaseFiles cases, Experience experience) {
+    VisitsController(Clock clock, CaseFiles cases, KeptReadings keptReadings, Experience experience) {
         this.clock = clock;
         this.experience = experience;
         this.cases = cases;
+        this.keptReadings = keptReadings;
     }
 
     @GetMapping("/visits")
     List<VisitReport> visits(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         Wording wording = viewer.wording(file.rules().display());
-        Map<UUID, Integer> readAt = cases.visitNumbers(file.header());
+        Map<UUID, Integer> readAt = keptReadings.visitNumbers(file.header());
         List<VisitReport> reports = new ArrayList<>();
         List<Judgement> before = List.of();
         int number = 0;

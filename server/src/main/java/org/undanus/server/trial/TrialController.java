@@ -23,6 +23,7 @@ import org.undanus.server.account.Person;
 import org.undanus.server.datasheet.SheetFile;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.datasheet.SheetRecord;
+import org.undanus.server.installation.Amendments;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
@@ -46,13 +47,15 @@ class TrialController {
     private final Trials trials;
     private final RuleBooks books;
     private final CaseFiles cases;
+    private final Amendments amendments;
     private final SheetLibrary library;
 
-    TrialController(Trials trials, RuleBooks books, CaseFiles cases, SheetLibrary library) {
+    TrialController(Trials trials, RuleBooks books, CaseFiles cases, Amendments amendments, SheetLibrary library) {
         this.library = library;
         this.trials = trials;
         this.books = books;
         this.cases = cases;
+        this.amendments = amendments;
     }
 
     /** Tries a text on every installation judged by a version of the book; how it goes on is asked under its id. */
@@ -123,7 +126,7 @@ class TrialController {
                                 file.rules().title()));
             }
             if (file.rules().version() != version) {
-                cases.amend(file, CaseFiles.Amended.of(file, book), person);
+                amendments.amend(file, Amendments.Amended.of(file, book), person);
                 moved++;
             }
         }

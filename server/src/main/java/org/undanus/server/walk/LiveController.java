@@ -39,6 +39,7 @@ import org.undanus.core.words.UnitSystem;
 import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.installation.KeptReadings;
 import org.undanus.server.live.Displays;
 import org.undanus.server.live.Listening;
 import org.undanus.server.live.LiveFeed;
@@ -112,6 +113,7 @@ class LiveController {
     private final Clock clock;
     private final LiveStore live;
     private final CaseFiles cases;
+    private final KeptReadings keptReadings;
     private final Readings readings;
     private final TraceStore traces;
     private final Instruments instruments;
@@ -123,6 +125,7 @@ class LiveController {
             Clock clock,
             LiveStore live,
             CaseFiles cases,
+            KeptReadings keptReadings,
             Readings readings,
             TraceStore traces,
             Instruments instruments,
@@ -133,6 +136,7 @@ class LiveController {
         this.displays = displays;
         this.live = live;
         this.cases = cases;
+        this.keptReadings = keptReadings;
         this.readings = readings;
         this.traces = traces;
         this.instruments = instruments;
@@ -296,7 +300,7 @@ class LiveController {
             @AuthenticationPrincipal Person person) {
         transactions.executeWithoutResult(status -> {
             CaseFile file = cases.openForWriting(id, person);
-            if (cases.keptReading(asked.reading()).isPresent()) {
+            if (keptReadings.keptReading(asked.reading()).isPresent()) {
                 return;
             }
             Listening taken = live.holdOwn(id, listening, person);

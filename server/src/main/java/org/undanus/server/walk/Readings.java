@@ -27,6 +27,7 @@ import org.undanus.core.words.Text;
 import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.installation.KeptReadings;
 import org.undanus.server.live.Listening;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.notice.StopNotices;
@@ -65,15 +66,23 @@ public class Readings {
 
     private final Clock clock;
     private final CaseFiles cases;
+    private final KeptReadings keptReadings;
     private final Instruments instruments;
 
     private final StopNotices notices;
     private final LiveStore live;
 
-    Readings(Clock clock, CaseFiles cases, Instruments instruments, StopNotices notices, LiveStore live) {
+    Readings(
+            Clock clock,
+            CaseFiles cases,
+            KeptReadings keptReadings,
+            Instruments instruments,
+            StopNotices notices,
+            LiveStore live) {
         this.clock = clock;
         this.live = live;
         this.cases = cases;
+        this.keptReadings = keptReadings;
         this.instruments = instruments;
         this.notices = notices;
     }
@@ -90,7 +99,7 @@ public class Readings {
         CaseFile before = cases.openForWriting(installation, person);
         CaseFile.Line line = line(before, typed.key());
         requireGrade(person, typed.grade());
-        Optional<Map.Entry<String, Reading>> kept = cases.keptReading(typed.id());
+        Optional<Map.Entry<String, Reading>> kept = keptReadings.keptReading(typed.id());
         if (kept.isPresent()) {
             requireSame(kept.get(), installation, typed);
             return new Outcome(before, line, before.lines(before.station(line)), List.of());
@@ -111,7 +120,7 @@ public class Readings {
         }
         Reading reading = reading(before, typed, understood, person);
         requireInPlace(reading, latest);
-        cases.keep(reading, before.header(), person.name());
+        keptReadings.keep(reading, before.header(), person.name());
         CaseFile after = before.with(reading);
         List<Judgement> changed = changed(before, after);
         notices.raise(installation, changed, person, wording);

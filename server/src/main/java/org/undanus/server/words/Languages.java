@@ -16,8 +16,6 @@ import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
 import org.undanus.core.words.Language;
-import org.undanus.core.words.Text;
-import org.undanus.server.problem.StartRefusedException;
 
 /**
  * The languages there are: English stands in the code, others in {@code .po} files (GNU gettext), one a language, each
@@ -31,7 +29,7 @@ public class Languages {
 
     /**
      * @param where the pattern of the files' places
-     * @throws StartRefusedException where a file is none
+     * @throws IllegalStateException where a file is none
      */
     Languages(@Value("${undanus.languages}") String where) {
         try {
@@ -48,32 +46,19 @@ public class Languages {
         try {
             return new Translated(new PoParser().parseCatalog(file.getInputStream(), false));
         } catch (ParseException e) {
-            throw new StartRefusedException(
-                    Text.of("The language file {file} cannot be read.", String.valueOf(file.getFilename())));
+            throw new IllegalStateException("The language file " + file.getFilename() + " cannot be read.", e);
         }
     }
 
     /** English where there is no other of it. */
     public Language of(Locale asked) {
-        return asked == null ? Language.ENGLISH : of(asked.toLanguageTag());
+        Translated known = byTag.get(asked.toLanguageTag());
+        return known == null ? Language.ENGLISH : known;
     }
 
     /** That of whoever asks on this thread. */
     public Language ofRequest() {
         return of(LocaleContextHolder.getLocale());
-    }
-
-    private Language of(String tag) {
-        return byTag.containsKey(tag) ? byTag.get(tag) : Language.ENGLISH;
-    }
-
-    /**
-     * What pages say in it, by what they say in English: one text, or one for each of its plurals.
-     *
-     * @param tag empty or of no language: nothing
-     */
-    public Map<String, List<String>> pages(String tag) {
-        return byTag.containsKey(tag) ? byTag.get(tag).said : Map.of();
     }
 
     /** What a file of templates says of each. Plurals are those of English: one, and any other number. */

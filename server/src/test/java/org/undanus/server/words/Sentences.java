@@ -27,7 +27,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.fedorahosted.tennera.jgettext.Catalog;
@@ -67,10 +66,6 @@ final class Sentences {
             Pattern.compile(".*/(simulated|demo)/.*|.*/(FieldUnit|TubeRunNotation)\\.java");
     private static final Pattern NO_WORDS = Pattern.compile(
             "\\\\[sdwWSb.]|\\(\\?|SELECT |WHERE |INSERT |ORDER BY|#\\{|^<|^%|^\\s*\\W*$|stroke-|urn:|data:|%[.,0-9]*[dfs]|--+");
-    private static final Pattern IN_PAGES =
-            Pattern.compile("\\$gettext\\(\\s*(\"(?:[^\"\\\\]|\\\\.)*\"|'(?:[^'\\\\]|\\\\.)*')");
-    private static final Pattern COUNTED_IN_PAGES = Pattern.compile(
-            "\\$ngettext\\(\\s*(\"(?:[^\"\\\\]|\\\\.)*\"|'(?:[^'\\\\]|\\\\.)*'),\\s*(\"(?:[^\"\\\\]|\\\\.)*\"|'(?:[^'\\\\]|\\\\.)*')");
 
     /** By the English, or the English of one: that of any other number, empty where nothing is counted. */
     private final Map<String, String> all = new TreeMap<>();
@@ -80,10 +75,6 @@ final class Sentences {
         SAYING.forEach(folder -> files(folder, ".java")
                 .filter(file -> !WITHOUT.matcher(file.toString()).matches())
                 .forEach(this::source));
-        Stream.of("web/src").forEach(folder -> Stream.of(".vue", ".ts")
-                .flatMap(ending -> files(folder, ending))
-                .filter(file -> !file.toString().endsWith(".test.ts"))
-                .forEach(this::page));
         registered();
         enumerated();
     }
@@ -169,24 +160,6 @@ final class Sentences {
                 ? constant(both.getLeft())
                         .flatMap(left -> constant(both.getRight()).map(right -> left + right))
                 : Optional.empty();
-    }
-
-    private void page(Path file) {
-        String source = read(file);
-        Matcher one = IN_PAGES.matcher(source);
-        while (one.find()) {
-            all.putIfAbsent(unquoted(one.group(1)), "");
-        }
-        Matcher counted = COUNTED_IN_PAGES.matcher(source);
-        while (counted.find()) {
-            all.put(unquoted(counted.group(1)), unquoted(counted.group(2)));
-        }
-    }
-
-    private static String unquoted(String literal) {
-        return literal.substring(1, literal.length() - 1)
-                .replaceAll("\\\\([\"'])", "$1")
-                .replace("\\n", "\n");
     }
 
     private void registered() {
