@@ -145,11 +145,12 @@ public record Text(String template, String many, long count, List<Object> argume
         for (int open = said.indexOf('{'); open >= 0; open = said.indexOf('{', from)) {
             int close = said.indexOf('}', open);
             int argument = close < 0 ? -1 : names.indexOf(said.substring(open + 1, close));
-            if (argument < 0) {
-                throw new IllegalStateException("A name without an argument in: " + said);
+            // a slip in a language file is shown rather than stopping the page
+            sentence.append(said, from, argument < 0 ? open + 1 : open);
+            if (argument >= 0) {
+                sentence.append(print(arguments.get(argument), wording));
             }
-            sentence.append(said, from, open).append(print(arguments.get(argument), wording));
-            from = close + 1;
+            from = argument < 0 ? open + 1 : close + 1;
         }
         return sentence.append(said, from, said.length()).toString();
     }
