@@ -19,6 +19,10 @@ import org.undanus.core.words.UnitSystem;
 
 class RuleBookReaderTest {
     private static final String BOOK = ShippedRuleBooks.general().get(0);
+    /** The line of the shipped book's version: a test must not name what the next change of a book raises. */
+    private static final String VERSION =
+            "version: " + RuleBookReader.read(BOOK, Walk.vocabulary()).version();
+
     private static final String BOROUGH = ShippedRuleBooks.demo().get(0);
 
     private static RuleBookException refused(String yaml) {
@@ -88,12 +92,13 @@ class RuleBookReaderTest {
                 id: own
                 title: Own
                 version: 1
-                extends: {id: general-plate, version: 7}
+                extends: {id: general-plate, VERSION}
                 settings:
                   papers.design-summer: {value: 91 °F, source: x}
                   papers.design-winter: {value: 7 °F, source: x}
                   siting.snow-margin: {value: 10 in, source: x}
                 """
+                                .replace("VERSION", VERSION)
                         + more,
                 Walk.vocabulary());
     }
@@ -171,7 +176,7 @@ class RuleBookReaderTest {
                 "access.passage-length:|access.passage-colour:|limits.access.passage-colour|No limit is called",
                 "running.split: psychrometric|running.split: astrological|schools.running.split|is not one of psychrometric",
                 "decision-rule: guarded|decision-rule: lenient|decision-rule|is not one of guarded",
-                "version: 7|version: one|version|whole number",
+                "VERSION|version: one|version|whole number",
                 "title: Plate|tittle: Plate|tittle|Unknown key",
                 "[15 A, 20 A|[20 A, 15 A|sizes.electrical.device-sizes[1]|rise from first",
                 "electrical: recorded|electrical: rumoured|minimum-grades.electrical|is not one of witnessed",
@@ -181,7 +186,8 @@ class RuleBookReaderTest {
                 "kind: maker|kind: wizard|authorities.maker.kind|is not one of code",
                 "conductors: plate-practice|conductors: guesswork|tables.electrical.conductors|is not one of",
             })
-    void namesLineAndKey(String from, String to, String key, String words) {
+    void namesLineAndKey(String found, String to, String key, String words) {
+        String from = found.replace("VERSION", VERSION);
         assertThat(BOOK).contains(from);
         RuleBookException refused = refused(BOOK.replace(from, to));
         assertThat(refused.problems()).anySatisfy(problem -> {
@@ -194,7 +200,7 @@ class RuleBookReaderTest {
     @Test
     void findsEveryProblemInOneReading() {
         RuleBookException refused =
-                refused(BOOK.replace("version: 7", "version: x").replace("at-most: 20 ft", "at-most: 3 psig"));
+                refused(BOOK.replace(VERSION, "version: x").replace("at-most: 20 ft", "at-most: 3 psig"));
         assertThat(refused.problems()).hasSize(2);
     }
 
