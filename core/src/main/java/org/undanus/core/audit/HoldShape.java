@@ -93,7 +93,7 @@ final class HoldShape implements Check {
                 line.id(),
                 doubt,
                 Text.of(
-                        "{size} readings lie within {dimension} of one line, on the mean; rounded to {dimension2} they would by about {dimension3}.",
+                        "{count} readings lie within {off} of one line, on the mean; rounded to {step} they would by about {usual}.",
                         size,
                         new Amount(written.dimension().of(root(squares, size) * step), step / 100, 0),
                         new Amount(written.dimension().of(step), step, 0),

@@ -111,7 +111,7 @@ final class LastDigits implements JobCheck {
                         PointKey.SYSTEM,
                         new Doubt(Math.max(0, tally.chance())),
                         Text.of(
-                                "{title}: of {count} numbers {words} end in {commonest}; about {count2} would.",
+                                "{line}: of {count} numbers {often} end in {digit}; about {expected} would.",
                                 title,
                                 tally.count,
                                 tally.digits[tally.commonest()],

@@ -55,7 +55,7 @@ final class NamedInstruments implements Check {
                 PointKey.SYSTEM,
                 new Doubt(Math.pow(slip.get(), out.size())),
                 out.isEmpty()
-                        ? Text.of("{named} named, each in calibration on that day.", named.size())
+                        ? Text.of("{count} named, each in calibration on that day.", named.size())
                         : Text.of(
                                 "{out} was not in calibration on {on}.",
                                 out.get(0).title(),

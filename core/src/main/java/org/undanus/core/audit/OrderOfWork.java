@@ -77,8 +77,8 @@ final class OrderOfWork implements Check {
                 doubt,
                 Text.of(
                         worst > 0
-                                ? "{late}: {at}. {early}: {at2}. The first has to come before the second."
-                                : "{late}: {at}. {early}: {at2}. They follow each other as they have to.",
+                                ? "{late}: {lateAt}. {early}: {earlyAt}. The first has to come before the second."
+                                : "{late}: {lateAt}. {early}: {earlyAt}. They follow each other as they have to.",
                         late.orElseThrow().point().title(),
                         MINUTE.format(late.get().at()),
                         early.orElseThrow().point().title(),

@@ -101,7 +101,7 @@ final class TwoPlaces implements JobCheck {
                         clash.here().record().id(),
                         Doubt.beyond(clash.deviations(u)),
                         Text.of(
-                                "{signedBy} signed for {building} at {at} and for {building2} at {at2}.",
+                                "{signedBy} signed for {here} at {at} and for {there} at {then}.",
                                 clash.here().record().signedBy(),
                                 clash.here().record().building(),
                                 MINUTE.format(clash.here().at()),

@@ -119,10 +119,10 @@ public record ExpectedSplit(
         steps.add(new Step(
                 Text.of("Airflow taken"),
                 measured.isPresent()
-                        ? Text.of("measured here, {named}", found.named())
+                        ? Text.of("measured here, {methods}", found.named())
                         : found.estimates().isEmpty()
                                 ? Text.of("as rated, by volume")
-                                : Text.of("as rated: {named} disagree, and none of them is taken", found.named()),
+                                : Text.of("as rated: {methods} disagree, and none of them is taken", found.named()),
                 Amount.of(Dimension.VOLUME_FLOW, airflow, 0),
                 Text.empty()));
         AbsolutePressure atmosphere = x.facts().site().atmosphere();

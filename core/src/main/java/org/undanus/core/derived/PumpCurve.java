@@ -46,7 +46,7 @@ public record PumpCurve(List<Point> points) implements Notation.Listing {
         Point first = points.get(0);
         Point last = points.get(points.size() - 1);
         return Text.of(
-                "{flow} at {lift} to {flow2} at {lift2}",
+                "{firstFlow} at {firstLift} to {lastFlow} at {lastLift}",
                 LiquidFlow.ofCubicMetresPerSecond(first.flow),
                 Length.ofMetres(first.lift),
                 LiquidFlow.ofCubicMetresPerSecond(last.flow),

@@ -31,7 +31,7 @@ public record Readings(Dimension dimension, Outline outline, double resolution) 
     public Text summary() {
         int last = outline.size() - 1;
         return Text.of(
-                "{outline} readings in {lasting}, {mean} to {mean2}",
+                "{count} readings in {lasting}, {first} to {last}",
                 outline.size(),
                 Duration.ofSeconds(outline.lasting()),
                 new Amount(dimension.of(outline.mean(0)), resolution, 0),

@@ -67,7 +67,7 @@ final class TraverseNotation implements Notation {
         for (int i = 0; i < values.size(); i++) {
             if (values.get(i).size() != columns) {
                 throw new Entry.Unsuitable(
-                        "Row {value} has {values} readings, the first {columns}. Write - where a place was not read.",
+                        "Row {row} has {count} readings, the first {columns}. Write - where a place was not read.",
                         (i + 1),
                         values.get(i).size(),
                         columns);

@@ -119,7 +119,9 @@ public record Instrument(
                 channels.stream().filter(c -> c.shows(value.dimension())).toList();
         if (able.isEmpty()) {
             return Optional.of(Text.of(
-                    "{title} does not show {named}.", title, value.dimension().named()));
+                    "{instrument} does not show {quantity}.",
+                    title,
+                    value.dimension().named()));
         }
         boolean inside = able.stream()
                 .anyMatch(c -> c.range().filter(r -> !r.holds(value.si())).isEmpty());
@@ -128,7 +130,7 @@ public record Instrument(
         }
         Channel.Range r = able.get(0).range().orElseThrow();
         return Optional.of(Text.of(
-                "{title} shows {dimension} to {dimension2} only; this reading is out of its range.",
+                "{instrument} shows {least} to {most} only; this reading is out of its range.",
                 title,
                 r.dimension().of(r.lowest()),
                 r.dimension().of(r.highest())));

@@ -221,7 +221,7 @@ public final class LoggerFile {
         number = dialect.decimalComma() ? number.replace(',', '.') : number;
         if (!TraceCsv.NUMBER.matcher(number).matches()) {
             throw new TraceCsv.Unreadable(
-                    "Row {line}: \"{text}\" is no number with a decimal {words}",
+                    "Row {line}: \"{text}\" is no number with a decimal {point}",
                     line,
                     TraceCsv.shortened(text),
                     (dialect.decimalComma() ? "comma." : "point."));
@@ -251,7 +251,7 @@ public final class LoggerFile {
             }
         } catch (DateTimeException e) {
             throw new TraceCsv.Unreadable(
-                    "Row {startingLineNumber}: \"{all}\" {message}",
+                    "Row {row}: \"{all}\" {message}",
                     row.getStartingLineNumber(),
                     TraceCsv.shortened(all),
                     RefusedException.said(e));
@@ -261,7 +261,7 @@ public final class LoggerFile {
 
     private static TraceCsv.Unreadable noTime(CsvRecord row, String text) {
         return new TraceCsv.Unreadable(Text.of(
-                "Row {startingLineNumber}: \"{text}\" is no time as this logger writes it.",
+                "Row {row}: \"{text}\" is no time as this logger writes it.",
                 row.getStartingLineNumber(),
                 TraceCsv.shortened(text)));
     }

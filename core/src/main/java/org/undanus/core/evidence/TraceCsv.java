@@ -116,7 +116,7 @@ public final class TraceCsv {
             for (CsvRecord row : rows) {
                 if (row.getFieldCount() != COLUMNS) {
                     throw new Unreadable(
-                            "Row {startingLineNumber}: a time and one value are wanted; more channels go into files of their own.",
+                            "Row {row}: a time and one value are wanted; more channels go into files of their own.",
                             row.getStartingLineNumber());
                 }
                 if (reading == null) {
@@ -161,7 +161,7 @@ public final class TraceCsv {
         }
         return FieldUnit.named(dimension, symbol)
                 .orElseThrow(() -> new Unreadable(Text.of(
-                        "\"{shortened}\" in the heading is no unit of {named}. Write {example}.",
+                        "\"{unit}\" in the heading is no unit of {quantity}. Write {example}.",
                         shortened(symbol),
                         dimension.named(),
                         dimension.example())));

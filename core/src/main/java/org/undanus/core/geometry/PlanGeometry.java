@@ -49,10 +49,10 @@ public final class PlanGeometry {
         shapes = plan.features().stream().map(f -> new Shape(f, Shapes.of(f))).toList();
         for (Shape shape : shapes) {
             if (!shape.geometry.isSimple() || !shape.geometry.isValid()) {
-                throw new RefusedException("The outline of {named} crosses itself.", named(shape.feature));
+                throw new RefusedException("The outline of {thing} crosses itself.", named(shape.feature));
             }
             if (shape.feature.closed() && shape.geometry.getArea() < OVERLAP) {
-                throw new RefusedException("The outline of {named} encloses nothing.", named(shape.feature));
+                throw new RefusedException("The outline of {thing} encloses nothing.", named(shape.feature));
             }
         }
         for (SitePlan.PlacedUnit unit : plan.units()) {

@@ -230,7 +230,7 @@ public record DataSheet(
         values.forEach((what, value) -> {
             if (value.dimension() != what.dimension()) {
                 throw new RefusedException(
-                        "{what} must be {named}.",
+                        "{what} must be {quantity}.",
                         what.title(),
                         what.dimension().named());
             }
@@ -253,7 +253,7 @@ public record DataSheet(
             }
             if (point.airflow.si() > before.airflow.si()) {
                 throw new RefusedException(
-                        "The fan table turns back: {airflow} at {staticPressure} is more than {airflow2} at {staticPressure2}.",
+                        "The fan table turns back: {airflow} at {pressure} is more than {before} at {pressureBefore}.",
                         point.airflow,
                         point.staticPressure,
                         before.airflow,
@@ -267,7 +267,7 @@ public record DataSheet(
                 && values.containsKey(high)
                 && values.get(low).si() > values.get(high).si()) {
             throw new RefusedException(
-                    "The sheet contradicts itself: \"{low}\" ({values}) lies above \"{high}\" ({values2}).",
+                    "The sheet contradicts itself: \"{low}\" ({lowValue}) lies above \"{high}\" ({highValue}).",
                     low.title(),
                     values.get(low),
                     high.title(),

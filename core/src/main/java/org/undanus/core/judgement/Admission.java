@@ -65,7 +65,7 @@ final class Admission {
         Optional<Grade> least = rules.minimumGrade(about.id(), about.station().key());
         if (least.isPresent() && !reading.grade().atLeast(least.get())) {
             return Optional.of(Text.of(
-                    "the rule book asks for evidence at least {lower}; what is there is {lower2}.",
+                    "the rule book asks for evidence at least {least}; what is there is {there}.",
                     lower(least.get()),
                     lower(reading.grade())));
         }
@@ -91,7 +91,7 @@ final class Admission {
                     evidence.latest(key).flatMap(chosen -> chosen.value().answer());
             return then.filter(chosen -> !now.equals(then))
                     .map(chosen -> Text.of(
-                            "it was read while {state} was \"{state2}\"; since then it is \"{now}\". Read it again.",
+                            "it was read while {state} was \"{then}\"; since then it is \"{now}\". Read it again.",
                             Text.lowered(state.title()),
                             state.said(chosen),
                             now.map(state::said).orElse("not known")));

@@ -172,7 +172,7 @@ record WrittenNumber(
             if (parted) {
                 throw new FieldNotationException(
                         Text.of(
-                                "\"{written} {group}\" could be one number or two. Write {written2}{group2} or one of them.",
+                                "\"{first} {other}\" could be one number or two. Write {joined}{end} or one of them.",
                                 number.written,
                                 another.group(2),
                                 number.written,

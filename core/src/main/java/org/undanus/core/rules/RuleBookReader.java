@@ -113,7 +113,7 @@ public final class RuleBookReader {
         }
         text(sections, "format").ifPresent(format -> {
             if (!format.equals(FORMAT)) {
-                sections.get("format").problem(Text.of("This reads {format}, not {format2}.", FORMAT, format));
+                sections.get("format").problem(Text.of("This reads {format}, not {other}.", FORMAT, format));
             }
         });
         String id = text(sections, "id").orElse("");
@@ -533,7 +533,7 @@ public final class RuleBookReader {
         Optional<T> found = Optional.ofNullable(words.get(id));
         if (found.isEmpty() && complete) {
             tree.problem(Text.of(
-                    "No {kind} is called \"{id}\". Known: {sorted}.",
+                    "No {kind} is called \"{id}\". Known: {known}.",
                     kind,
                     id,
                     Text.list(words.keySet().stream().sorted().toList())));

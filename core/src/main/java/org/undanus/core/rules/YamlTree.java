@@ -116,7 +116,7 @@ final class YamlTree {
         entries.forEach((name, value) -> {
             if (!known.contains(name)) {
                 value.problem(Text.of(
-                        "Unknown key \"{name}\". Known here: {sorted}.",
+                        "Unknown key \"{name}\". Known here: {known}.",
                         name,
                         Text.list(known.stream().sorted().toList())));
             }

@@ -172,8 +172,7 @@ class RecordImports {
             return filled;
         } catch (JacksonException e) {
             throw new UnsuitableException(
-                    "file",
-                    Text.of("This is no filled-in template in JSON: {originalMessage}", e.getOriginalMessage()));
+                    "file", Text.of("This is no filled-in template in JSON: {why}", e.getOriginalMessage()));
         }
     }
 

@@ -103,7 +103,7 @@ record RecordSheet(
                 throw new UnsuitableException(
                         "file",
                         Text.of(
-                                "Line {startingLineNumber}: it has fewer than four fields. Nothing was saved.",
+                                "Line {line}: it has fewer than four fields. Nothing was saved.",
                                 line.getStartingLineNumber()));
             }
             if (line.getFieldCount() >= 4 && !line.getField(3).isBlank()) {

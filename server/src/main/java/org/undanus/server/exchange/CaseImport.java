@@ -151,10 +151,7 @@ public class CaseImport {
         if (!CaseDocument.FORMAT.equals(document.format())) {
             throw new UnsuitableException(
                     "format",
-                    Text.of(
-                            "This reads {format}, not {shortened}.",
-                            CaseDocument.FORMAT,
-                            shortened(document.format())));
+                    Text.of("This reads {format}, not {other}.", CaseDocument.FORMAT, shortened(document.format())));
         }
         if (document.installations() == null || document.installations().isEmpty()) {
             throw new UnsuitableException("installations", "The file holds no installation.");
@@ -361,7 +358,7 @@ public class CaseImport {
         try {
             return ZoneId.of(named);
         } catch (DateTimeException e) {
-            throw new UnsuitableException(where + ".zone", Text.of("\"{named}\" is no time zone.", named));
+            throw new UnsuitableException(where + ".zone", Text.of("\"{zone}\" is no time zone.", named));
         }
     }
 
@@ -402,7 +399,7 @@ public class CaseImport {
                 .orElseThrow(() -> new UnsuitableException(
                         where,
                         Text.of(
-                                "The installation has no line {shortened} of {shortened2}.",
+                                "The installation has no line {line} of {subject}.",
                                 shortened(record.point()),
                                 shortened(key.component()))))
                 .point();
@@ -411,7 +408,7 @@ public class CaseImport {
                 .orElseThrow(() -> new UnsuitableException(
                         where,
                         Text.of(
-                                "There is no instrument {shortened}.",
+                                "There is no instrument {instrument}.",
                                 shortened(record.instrument().orElseThrow()))));
         Entry.Understood understood;
         try {
@@ -500,9 +497,7 @@ public class CaseImport {
                 .filter(known -> known.kind() == Point.Kind.CURVE)
                 .orElseThrow(() -> new UnsuitableException(
                         where,
-                        Text.of(
-                                "There is no line {shortened} that takes a logger's file.",
-                                shortened(record.point()))));
+                        Text.of("There is no line {line} that takes a logger's file.", shortened(record.point()))));
         Trace trace;
         try (InputStream csv = content.open()) {
             trace = traces.keep(installation, point, csv, person.name(), now);
@@ -518,7 +513,7 @@ public class CaseImport {
     private static FileContent beside(String kind, String name, Path folder, String where) {
         Path file = folder.resolve(kind).resolve(Path.of(name).getFileName());
         if (!name.equals(kind + file.getFileName()) || !Files.isRegularFile(file)) {
-            throw new UnsuitableException(where, Text.of("The file {shortened} is not there.", shortened(name)));
+            throw new UnsuitableException(where, Text.of("The file {name} is not there.", shortened(name)));
         }
         return FileContent.in(file);
     }

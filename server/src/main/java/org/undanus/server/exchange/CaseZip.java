@@ -75,8 +75,7 @@ final class CaseZip {
         Path folder = file.getParent();
         try (ZipFile zip = new ZipFile(file.toFile())) {
             if (zip.size() > MOST_ENTRIES) {
-                throw new UnsuitableException(
-                        "zip", Text.of("A case file holds {mostEntries} files at most.", MOST_ENTRIES));
+                throw new UnsuitableException("zip", Text.of("A case file holds {most} files at most.", MOST_ENTRIES));
             }
             for (String beside : FOLDERS) {
                 Files.createDirectories(folder.resolve(beside));

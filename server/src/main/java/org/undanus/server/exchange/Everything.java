@@ -237,8 +237,7 @@ class Everything {
     private List<String> read(ZipFile zip, Path folder, Person person, ImportProgress progress) throws IOException {
         List<? extends ZipEntry> entries = zip.stream().toList();
         if (entries.size() > MOST_ENTRIES) {
-            throw new UnsuitableException(
-                    "zip", Text.of("The file holds more than {mostEntries} files.", MOST_ENTRIES));
+            throw new UnsuitableException("zip", Text.of("The file holds more than {most} files.", MOST_ENTRIES));
         }
         for (ZipEntry entry : entries) {
             String name = entry.getName();

@@ -582,7 +582,7 @@ class RegisterController {
             return ZoneId.of(named.strip());
         } catch (DateTimeException e) {
             throw new UnsuitableException(
-                    "zone", Text.of("\"{named}\" is no time zone: write it as America/Chicago.", named));
+                    "zone", Text.of("\"{zone}\" is no time zone: write it as America/Chicago.", named));
         }
     }
 

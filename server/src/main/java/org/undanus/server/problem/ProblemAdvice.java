@@ -137,7 +137,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 HttpStatus.BAD_REQUEST,
                 "Cannot be read",
                 Text.of(
-                        "\"{shortened}\" is not a value for {name}.",
+                        "\"{value}\" is not a value for {name}.",
                         shortened(String.valueOf(e.getValue())),
                         e.getName()));
     }

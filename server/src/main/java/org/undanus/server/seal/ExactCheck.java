@@ -49,7 +49,7 @@ final class ExactCheck {
     void into(List<Text> problems) throws IOException {
         int before = problems.size();
         if (zip.size() > SealArchive.MOST_ENTRIES) {
-            problems.add(Text.of("It holds more than {mostEntries} files.", SealArchive.MOST_ENTRIES));
+            problems.add(Text.of("It holds more than {most} files.", SealArchive.MOST_ENTRIES));
             return;
         }
         Map<String, ZipEntry> there = new HashMap<>();

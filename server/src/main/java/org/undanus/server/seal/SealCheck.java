@@ -168,7 +168,7 @@ public final class SealCheck {
     /** What a file of the older kind holds now. */
     private SortedMap<String, String> parts(ZipFile zip, List<Text> problems) throws IOException {
         if (zip.size() > MOST_ENTRIES) {
-            problems.add(Text.of("It holds more than {mostEntries} files.", MOST_ENTRIES));
+            problems.add(Text.of("It holds more than {most} files.", MOST_ENTRIES));
             return new TreeMap<>();
         }
         SortedMap<String, String> parts = caseParts(zip, json, problems);

@@ -44,8 +44,7 @@ public final class GeoJson {
         try {
             root = json.readTree(text);
         } catch (JacksonException e) {
-            throw new UnsuitableException(
-                    "plan", Text.of("This is not JSON: {originalMessage}.", e.getOriginalMessage()));
+            throw new UnsuitableException("plan", Text.of("This is not JSON: {why}.", e.getOriginalMessage()));
         }
         if (!"FeatureCollection".equals(root.path("type").asString(""))) {
             throw new UnsuitableException(

@@ -65,7 +65,8 @@ public class Instruments {
                 .map(read -> i.channel(read)
                         .map(Channel::accuracy)
                         .orElseThrow(() -> new UnsuitableException(
-                                "instrument", Text.of("{title} does not show {named}.", i.title(), read.named()))))
+                                "instrument",
+                                Text.of("{instrument} does not show {quantity}.", i.title(), read.named()))))
                 .orElse(Accuracy.EXACT));
     }
 

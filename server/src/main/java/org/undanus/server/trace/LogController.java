@@ -351,7 +351,7 @@ class LogController {
                 .orElseThrow(() -> new UnsuitableException(
                         "take",
                         Text.of(
-                                "\"{words}\" is no unit of {named}.",
+                                "\"{unit}\" is no unit of {quantity}.",
                                 parts[2],
                                 point.dimension().orElseThrow().named())));
         return new TraceStore.Column(point, column, unit);

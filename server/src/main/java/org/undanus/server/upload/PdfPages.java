@@ -98,7 +98,7 @@ public final class PdfPages {
         try (PDDocument document = Loader.loadPDF(pdf);
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             if (number < 1 || number > document.getNumberOfPages()) {
-                throw new NotFoundException(Text.of("It has {numberOfPages} pages.", document.getNumberOfPages()));
+                throw new NotFoundException(Text.of("It has {count} pages.", document.getNumberOfPages()));
             }
             PDRectangle page = document.getPage(number - 1).getCropBox();
             double longest = Math.max(page.getWidth(), page.getHeight()) / POINTS_PER_INCH;

@@ -9,7 +9,9 @@ import com.github.javaparser.ast.expr.AnnotationExpr;
 import com.github.javaparser.ast.expr.BinaryExpr;
 import com.github.javaparser.ast.expr.ConditionalExpr;
 import com.github.javaparser.ast.expr.EnclosedExpr;
+import com.github.javaparser.ast.expr.Expression;
 import com.github.javaparser.ast.expr.MethodCallExpr;
+import com.github.javaparser.ast.expr.ObjectCreationExpr;
 import com.github.javaparser.ast.expr.StringLiteralExpr;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -21,12 +23,14 @@ import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.fedorahosted.tennera.jgettext.Catalog;
@@ -58,6 +62,7 @@ final class Sentences {
     /** A figure with its unit, as examples of what is typed are. */
     private static final Pattern FIGURE = Pattern.compile("[-+\\d.,/'\" ]+[^ ]*( [a-z.]+)?");
 
+    private static final Pattern NAME = Pattern.compile("\\{(\\w*)\\}");
     private static final Pattern LOWER_WORD = Pattern.compile("[a-z]+");
     /** What puts phrases into a sentence. */
     private static final Pattern PUTTING = Pattern.compile("of|counted|plain|say|step|conclude|orElse|lowered|capital");
@@ -136,6 +141,58 @@ final class Sentences {
         return node.getParentNode()
                 .filter(parent -> parent instanceof AnnotationExpr || annotated(parent))
                 .isPresent();
+    }
+
+    /** Templates whose names are not as many as the arguments they are given, with the file they stand in. */
+    static List<String> mismatched() {
+        StaticJavaParser.getParserConfiguration().setLanguageLevel(ParserConfiguration.LanguageLevel.JAVA_17);
+        List<String> found = new ArrayList<>();
+        SAYING.forEach(folder -> files(folder, ".java").forEach(file -> {
+            CompilationUnit source = StaticJavaParser.parse(read(file));
+            source.findAll(MethodCallExpr.class).stream()
+                    .filter(call -> call.getScope()
+                            .filter(scope -> scope.toString().equals("Text"))
+                            .isPresent())
+                    .forEach(call -> {
+                        if (call.getNameAsString().equals("of")) {
+                            mismatched(file, call.getArguments(), 0, found);
+                        } else if (call.getNameAsString().equals("counted")) {
+                            mismatched(file, call.getArguments(), 2, found);
+                        }
+                    });
+            source.findAll(ObjectCreationExpr.class).stream()
+                    .filter(made -> made.getType().getNameAsString().matches("RefusedException|Unsuitable|Unreadable"))
+                    .filter(made -> !made.getArguments().isEmpty())
+                    .forEach(made -> mismatched(file, made.getArguments(), 0, found));
+        }));
+        return found;
+    }
+
+    /** @param at where among the arguments the template stands; what it names comes after it */
+    private static void mismatched(Path file, List<Expression> arguments, int at, List<String> found) {
+        for (String template : alternatives(arguments.get(at))) {
+            long names = NAME.matcher(template)
+                    .results()
+                    .map(MatchResult::group)
+                    .distinct()
+                    .count();
+            if (names != arguments.size() - at - 1) {
+                found.add(file.getFileName() + ": " + template);
+            }
+        }
+    }
+
+    /** What a template may be, where it is written out. */
+    private static List<String> alternatives(Node said) {
+        if (said instanceof EnclosedExpr within) {
+            return alternatives(within.getInner());
+        }
+        if (said instanceof ConditionalExpr either) {
+            return Stream.of(either.getThenExpr(), either.getElseExpr())
+                    .flatMap(one -> alternatives(one).stream())
+                    .toList();
+        }
+        return constant(said).map(List::of).orElse(List.of());
     }
 
     /** The concatenation that a literal is part of, or itself. */

@@ -10,6 +10,12 @@ import org.junit.jupiter.api.Test;
 class SentencesTest {
     private static final Path KEPT = Path.of("src/main/resources/words/undanus.pot");
 
+    /** A slip here would be met only where the sentence is said for the first time. */
+    @Test
+    void everyTemplateIsGivenWhatItNames() {
+        assertThat(Sentences.mismatched()).isEmpty();
+    }
+
     /** Whoever translates, and whoever reviews a change of words, reads this file. */
     @Test
     void theFileForTranslatorsHasEverySentence() throws IOException {

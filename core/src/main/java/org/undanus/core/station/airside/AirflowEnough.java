@@ -77,7 +77,7 @@ final class AirflowEnough implements Requirement {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of(
-                                    "The methods disagree by more than their uncertainties can explain: {named}.",
+                                    "The methods disagree by more than their uncertainties can explain: {methods}.",
                                     airflow.named()),
                             "Read the one that is out of line again; until then none of them is used.");
         }

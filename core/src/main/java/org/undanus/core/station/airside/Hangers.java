@@ -84,7 +84,7 @@ final class Hangers implements Requirement {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Keep clear below it; have {needed} rods of this kind, or rods of {needed2} each.",
+                        "Keep clear below it; have {count} rods of this kind, or rods of {size} each.",
                         (int) Math.ceil(needed / each.value() - 1e-9),
                         new AtLeast(Force.ofNewtons(needed / rods))));
     }

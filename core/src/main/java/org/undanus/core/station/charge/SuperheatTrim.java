@@ -121,7 +121,7 @@ final class SuperheatTrim implements Requirement {
                                     "The suction line is {read} colder than its vapour condenses: liquid comes back to the compressor.",
                                     TemperatureDifference.ofKelvin(-read.value())),
                             Text.of(
-                                    "Switch it off before the compressor breaks. Look at airflow and metering piece; then: {value}",
+                                    "Switch it off before the compressor breaks. Look at airflow and metering piece; then: {advice}",
                                     Trim.advice(x, false)));
         }
         Optional<Judgement> outside = outside(
@@ -164,7 +164,7 @@ final class SuperheatTrim implements Requirement {
                 .conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
-                                "{key}: {bound} {limit}; here it is {value}.",
+                                "{key}: {bound} {limit}; here it is {found}.",
                                 key.title(),
                                 limit.bound().words(),
                                 limit.value(),

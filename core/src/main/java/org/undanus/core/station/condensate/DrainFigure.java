@@ -61,7 +61,7 @@ final class DrainFigure {
                 .flatMap(Judgement::remedy)
                 .ifPresent(drawing::caption);
         return drawing.spoken(Text.of(
-                "{summary}. Fall: {judgements}; sags: {judgements2}; trap: {judgements3}",
+                "{summary}. Fall: {fall}; sags: {sags}; trap: {trap}",
                 run.summary(),
                 of(judgements, DrainFall.EACH, drain).said(),
                 of(judgements, DrainFall.SAGS, drain).said(),

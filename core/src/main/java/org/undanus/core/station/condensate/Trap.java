@@ -137,7 +137,7 @@ public final class Trap {
                 .filter(any -> x.rules().decides(MARGIN))
                 .map(s -> drop(Math.max(0, s.value()), x.rules().number(MARGIN)));
         return needed.map(height -> Text.of(
-                        "Have a trap fitted: {height} before the seal and a seal of {height2} at least.",
+                        "Have a trap fitted: {before} before the seal and a seal of {seal} at least.",
                         new AtLeast(Length.ofMetres(height)),
                         new AtLeast(Length.ofMetres(height * x.rules().number(SHARE)))))
                 .or(() -> drawn.map(seal -> Text.of("Have one fitted with a seal of {seal}, as drawn.", seal)))

@@ -104,7 +104,7 @@ final class Panel {
             return x.notShown(
                     List.of(LISTED_LOAD),
                     Text.of(
-                            "The building may need {service} by its list, or {service2} as measured peak.",
+                            "The building may need {listed} by its list, or {measured} as measured peak.",
                             Current.ofAmperes(Math.max(0, service - machine)),
                             Current.ofAmperes(Math.max(0, (service - machine) / factor))));
         }

@@ -141,7 +141,7 @@ public final class SupplyQuality {
                 held.get().verdict(),
                 finding.room(),
                 Text.of(
-                        "A licensed electrician looks for the loose or loaded phase: every line within {mean} to {mean2}.",
+                        "A licensed electrician looks for the loose or loaded phase: every line within {least} to {most}.",
                         Voltage.ofVolts(mean * (1 - most)),
                         Voltage.ofVolts(mean * (1 + most))));
     }

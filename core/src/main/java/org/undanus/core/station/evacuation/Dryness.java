@@ -142,7 +142,7 @@ final class Dryness {
         finding.step(
                         "Leak",
                         "a·V, every course that fits as well as chance allows, and the gauge's gain",
-                        Text.of("{leak} to {leak2}", leak(leaks.least() * v), leak(leaks.most() * v)),
+                        Text.of("{least} to {most}", leak(leaks.least() * v), leak(leaks.most() * v)),
                         "")
                 .step(
                         "Leak that is too much",
@@ -154,11 +154,11 @@ final class Dryness {
                     Verdict.FAILS,
                     moist
                             ? Text.of(
-                                    "It climbs on and levels off: a leak of {leak} to {leak2}, and moisture.",
+                                    "It climbs on and levels off: a leak of {least} to {most}, and moisture.",
                                     leak(leaks.least() * v),
                                     leak(leaks.most() * v))
                             : Text.of(
-                                    "It climbs straight on: a leak of {leak} to {leak2}.",
+                                    "It climbs straight on: a leak of {least} to {most}.",
                                     leak(leaks.least() * v),
                                     leak(leaks.most() * v)),
                     "Break the vacuum with dry nitrogen, find the leak under pressure, then evacuate anew.");
@@ -192,7 +192,7 @@ final class Dryness {
             Examination x, Finding finding, Rise rise, Rise.Leaks leaks, double v, double tooMuch) {
         OptionalDouble whole = rise.needed(tooMuch / v, mostMoisture(x));
         Text because = Text.of(
-                "It cannot be told yet whether it leaks or is wet: the leak may be anything from {leak} to {leak2}.",
+                "It cannot be told yet whether it leaks or is wet: the leak may be anything from {least} to {most}.",
                 leak(leaks.least() * v),
                 leak(leaks.most() * v));
         return whole.isPresent() && whole.getAsDouble() > rise.lasting()

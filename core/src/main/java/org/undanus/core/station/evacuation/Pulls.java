@@ -23,7 +23,7 @@ record Pulls(List<Double> depths) implements Notation.Listing {
     @Override
     public Text summary() {
         return Text.of(
-                "{depths} pulls, the last to {depths2}",
+                "{count} pulls, the last to {depth}",
                 depths.size(),
                 AbsolutePressure.ofPascals(depths.get(depths.size() - 1)));
     }

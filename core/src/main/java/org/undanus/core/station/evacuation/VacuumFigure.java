@@ -126,7 +126,7 @@ final class VacuumFigure {
                 .ifPresent(at -> plot.cursor(
                         at,
                         Text.of(
-                                "{at} at {at2}",
+                                "{value} at {time}",
                                 AbsolutePressure.ofPascals(shown.at(origin + at)),
                                 Duration.ofSeconds(at))));
         Text said = judgements

@@ -69,14 +69,14 @@ final class EnergyCompared implements Requirement {
                 ? finding.conclude(
                         Verdict.MEETS,
                         Text.of(
-                                "{ratio} less than before in the same weather, within {ratio2}.",
+                                "{share} less than before in the same weather, within {uncertainty}.",
                                 ratio(less),
                                 ratio(share.expanded())),
                         "")
                 : finding.conclude(
                         Verdict.REFER,
                         Text.of(
-                                "{ratio} more than before in the same weather, within {ratio2}.",
+                                "{share} more than before in the same weather, within {uncertainty}.",
                                 ratio(-less),
                                 ratio(share.expanded())),
                         "Ask how it is used now, then look at settings, back-up heat and capacity.");

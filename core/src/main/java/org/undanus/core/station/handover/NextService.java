@@ -37,7 +37,7 @@ final class NextService implements Requirement {
     public Judgement judge(Examination x) {
         Value.Within month = x.within(HandoverPoints.SERVICE).orElseThrow();
         LocalDate today = x.facts().on();
-        Finding finding = x.finding().step("Between", Text.of("{month} and {month2}", month.first(), month.last()));
+        Finding finding = x.finding().step("Between", Text.of("{first} and {last}", month.first(), month.last()));
         if (month.last().isBefore(today)) {
             return finding.conclude(
                     Verdict.FAILS,

@@ -131,7 +131,7 @@ final class PenetrationFigure {
                         Place.of(WALL_RIGHT, outside + BORE / 2),
                         Place.of(WALL_LEFT, inside + BORE / 2))
                 .words(
-                        fall.map(f -> Text.of("fall {value}", f)).orElse(Text.of("fall not read")),
+                        fall.map(f -> Text.of("fall {fall}", f)).orElse(Text.of("fall not read")),
                         Place.of(middle, 146),
                         Weight.STRONG,
                         drains,

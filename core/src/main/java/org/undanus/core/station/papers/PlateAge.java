@@ -37,7 +37,7 @@ final class PlateAge implements Requirement {
     public Judgement judge(Examination x) {
         Value.Within made = x.within(MANUFACTURED).orElseThrow();
         LocalDate today = x.facts().on();
-        Finding finding = x.finding().step("Made between", Text.of("{made} and {made2}", made.first(), made.last()));
+        Finding finding = x.finding().step("Made between", Text.of("{first} and {last}", made.first(), made.last()));
         if (made.first().isAfter(today)) {
             return finding.conclude(
                     Verdict.FAILS,

@@ -154,7 +154,7 @@ final class Joints {
                 .map(Limit::value)
                 .min((a, b) -> Double.compare(a.si(), b.si()));
         if (low.isPresent() && high.isPresent()) {
-            return Text.of("{fine} to {fine2}", fine(low.get()), fine(high.get()));
+            return Text.of("{least} to {most}", fine(low.get()), fine(high.get()));
         }
         return high.map(most -> Text.of("at most {fine}", fine(most)))
                 .or(() -> low.map(least -> Text.of("at least {fine}", fine(least))))

@@ -124,7 +124,7 @@ final class OilReturn {
                     .conclude(
                             Verdict.DOES_NOT_APPLY,
                             from.map(f -> Text.of(
-                                            "The sheet asks for one from {value} of height on; here it is {lift}.",
+                                            "The sheet asks for one from {least} of height on; here it is {lift}.",
                                             f,
                                             Run.metres(lift.value())))
                                     .orElse(Text.of("The sheet asks for none.")),

@@ -77,7 +77,7 @@ final class RunFigure {
         }
         captions(drawing);
         return drawing.spoken(Text.of(
-                "{summary}. Length: {standing}; height: {standing2}; low spots: {standing3}; insulation: {about}",
+                "{summary}. Length: {length}; height: {height}; low spots: {spots}; insulation: {insulation}",
                 run.summary(),
                 standing(LineLengths.LENGTH).said(),
                 standing(LineLengths.LIFT).said(),

@@ -95,7 +95,7 @@ final class PsychrometricFigure {
                         Place.of(across(t), 0),
                         Place.of(across(t), MOST_GRAMS))
                 .words(
-                        Text.of("supply {value}", t),
+                        Text.of("supply {supply}", t),
                         Place.of(across(t), MOST_GRAMS - 2),
                         Weight.STRONG,
                         standing.on(key(AirPoints.SUPPLY_DRY_BULB)),

@@ -111,7 +111,7 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
                         : x.finding()
                                 .conclude(
                                         Verdict.NOT_SHOWN,
-                                        Text.of("{named} disagree: no airflow can be taken.", flow.named()),
+                                        Text.of("{methods} disagree: no airflow can be taken.", flow.named()),
                                         "Measure the airflow again."));
     }
 

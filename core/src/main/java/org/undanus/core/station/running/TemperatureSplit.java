@@ -230,7 +230,7 @@ final class TemperatureSplit implements Requirement {
                 model.explainingShare(inputs[0].value(), inputs[2].value(), inputs[3].value(), inputs[1].value());
         Text explanation = share.isPresent()
                 ? Text.of(
-                        "Airflow of {share} would explain it, {share2} % of the expected.",
+                        "Airflow of {airflow} would explain it, {percent} % of the expected.",
                         VolumeFlow.ofCubicMetresPerSecond(
                                 share.getAsDouble() * model.airflow().value()),
                         Math.round(100 * share.getAsDouble()))

@@ -69,7 +69,7 @@ final class DrainFallAvailable implements Requirement {
                 "Height to fall",
                 "outlet − end",
                 Text.of(
-                        "{length} over {length2}",
+                        "{fall} over {run}",
                         Length.ofMetres(outlet.get().length().value()
                                 - exit.get().length().value()),
                         Length.ofMetres(run.get().length().value())),

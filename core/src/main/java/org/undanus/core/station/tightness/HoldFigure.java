@@ -101,7 +101,7 @@ final class HoldFigure {
                 .ifPresent(at -> plot.cursor(
                         at,
                         Text.of(
-                                "{at} at {at2}; by temperature {applyAsDouble}",
+                                "{pressure} at {time}; by temperature {expected}",
                                 GaugePressure.ofPascals(shown.at(origin + at)),
                                 Duration.ofSeconds(at),
                                 GaugePressure.ofPascals(alone.applyAsDouble(Math.max(began, Math.min(at, ended)))))));
@@ -113,7 +113,7 @@ final class HoldFigure {
         plot.caption(Text.of(
                 "Line: as the gauge showed it. Dashed: by the temperature alone, with the band it may lie in."));
         Drawing drawing = plot.spoken(Text.of(
-                "Held from {hold} to {hold2}; by temperature alone it would end at {expected}. {standing}: {because}",
+                "Held from {first} to {last}; by temperature alone it would end at {expected}. {standing}: {because}",
                 GaugePressure.ofPascals(hold.first() - air),
                 GaugePressure.ofPascals(hold.last() - air),
                 GaugePressure.ofPascals(hold.expected() - air),

@@ -376,7 +376,7 @@ final class HoldTest implements Requirement {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "The pressure stayed while the temperature moved; it should have changed by {ofGas}.",
+                            "The pressure stayed while the temperature moved; it should have changed by {change}.",
                             ofGas(explained)),
                     AGAIN);
         }
@@ -384,7 +384,7 @@ final class HoldTest implements Requirement {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
                     Text.of(
-                            "It gained {ofGas} beyond what its temperature explains: that temperature was not the gas's.",
+                            "It gained {change} beyond what its temperature explains: that temperature was not the gas's.",
                             ofGas(change.value())),
                     AGAIN);
         }
@@ -566,7 +566,7 @@ final class HoldTest implements Requirement {
     private static Text lostIn(Examination x, Held held) {
         Hold hold = held.hold;
         Text lost = Text.of(
-                "{ofGas} were lost beyond what its temperature explains",
+                "{change} were lost beyond what its temperature explains",
                 ofGas(-hold.change().value()));
         return held.volume
                 .map(volume -> Text.of(

@@ -53,7 +53,7 @@ final class SmallestLeak implements Requirement {
                 .step("Leak that would have shown", "V·U(Δp)/Δt", Leak.ofPascalCubicMetresPerSecond(smallest), "")
                 .step("Leak that is too much", Leak.ofPascalCubicMetresPerSecond(tooMuch.get()));
         Text shown = Text.of(
-                "A leak of {value} a year would have shown; {value2} a year are too much.",
+                "A leak of {smallest} a year would have shown; {tooMuch} a year are too much.",
                 HoldTest.lossOf(x, smallest, hold.get()),
                 HoldTest.lossOf(x, tooMuch.get(), hold.get()));
         if (smallest <= tooMuch.get()) {

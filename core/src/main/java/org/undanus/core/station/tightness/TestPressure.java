@@ -324,7 +324,7 @@ final class TestPressure {
                             "A screen at {asked} finds large leaks; it shows no tightness at the pressure of use.",
                             asked.get().value()),
                     plate(x).map(p -> Text.of(
-                                    "Hold it at {fraction}, and not over {value}.",
+                                    "Hold it at {screen}, and not over {most}.",
                                     GaugePressure.ofPascals(x.rules().number(FRACTION) * p),
                                     GaugePressure.ofPascals(p)))
                             .orElse(Text.of("Hold it at the maker's figure.")));
