@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -69,7 +70,7 @@ async function seal() {
   refusal.value = "";
   try {
     const made = await api.post(at("/api/installations/{id}/seals", { path: { id: props.id } }), undefined);
-    notice.done(`Sealed as ${made.number}.`);
+    notice.done($gettext("Sealed as %{number}.", { number: made.number }));
   } catch (thrown) {
     refusal.value = sentence(thrown);
   } finally {
@@ -89,79 +90,112 @@ function visitOf(number: string): number {
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>What comes after the walk?</h1>
+        <h1>{{ $gettext("What comes after the walk?") }}</h1>
         <p class="quiet">{{ installation?.reference }} {{ installation?.title }}</p>
       </div>
       <div class="actions">
-        <RouterLink class="button" :to="`/installations/${id}/papers`">Walk</RouterLink>
-        <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
-        <RouterLink class="button" :to="`/installations/${id}/record`">Record</RouterLink>
+        <RouterLink class="button" :to="`/installations/${id}/papers`">{{ $gettext("Walk") }}</RouterLink>
+        <RouterLink class="button" :to="`/installations/${id}/report`">{{ $gettext("Report") }}</RouterLink>
+        <RouterLink class="button" :to="`/installations/${id}/record`">{{ $gettext("Record") }}</RouterLink>
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">
-      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
     <VisitSummary :id="id" :judged="installation" />
 
     <section>
-      <h2>Corrections</h2>
+      <h2>{{ $gettext("Corrections") }}</h2>
       <p>
         {{
           corrections.length
-            ? `${corrections.length} raised, ${open ? `${open} open` : "none open"}.`
-            : "None raised yet."
+            ? open
+              ? $gettext("%{corrections} raised, %{open} open.", { corrections: corrections.length, open })
+              : $gettext("%{corrections} raised, none open.", { corrections: corrections.length })
+            : $gettext("None raised yet.")
         }}
       </p>
       <div class="actions">
         <button v-if="inspects" type="button" class="button primary" @click="raising = true">
-          Raise corrections
+          {{ $gettext("Raise corrections") }}
         </button>
         <RouterLink class="button" :to="{ path: '/corrections', query: { installation: id } }">
-          Look at them
+          {{ $gettext("Look at them") }}
         </RouterLink>
       </div>
     </section>
 
     <section>
-      <h2>Seal</h2>
+      <h2>{{ $gettext("Seal") }}</h2>
       <template v-if="sealedAs">
         <p>
-          This visit is sealed as <strong class="mono">{{ sealedAs }}</strong>. It takes no more readings of
-          the office; begin another visit to read again.
+          {{
+            $gettext(
+              "This visit is sealed as %{seal}. It takes no more readings of the office; begin another visit to read again.",
+              { seal: sealedAs },
+            )
+          }}
         </p>
       </template>
       <template v-else>
         <p>
-          Freezes readings, judgements, rule book, sheets, photos and curves as they stand now, signed. It
-          cannot be undone.
+          {{
+            $gettext(
+              "Freezes readings, judgements, rule book, sheets, photos and curves as they stand now, signed. It cannot be undone.",
+            )
+          }}
         </p>
         <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
         <div v-if="inspects" class="actions">
-          <button v-if="!sure" type="button" class="button" @click="sure = true">Seal this visit</button>
+          <button v-if="!sure" type="button" class="button" @click="sure = true">
+            {{ $gettext("Seal this visit") }}
+          </button>
           <template v-else>
             <button type="button" class="button primary" :disabled="busy" @click="seal">
-              Yes, seal it as it stands
+              {{ $gettext("Yes, seal it as it stands") }}
             </button>
-            <button type="button" class="button" @click="sure = false">Not yet</button>
+            <button type="button" class="button" @click="sure = false">{{ $gettext("Not yet") }}</button>
           </template>
         </div>
       </template>
       <article v-for="each in seals" :key="each.number" class="sealed">
         <div>
-          <strong class="mono">{{ each.number }}</strong> {{ each.stage }} visit, {{ each.sealedBy }},
-          {{ when(each.sealedAt) }}: {{ countsInWords(each.verdicts) }}
-          <p class="quiet mono root">root {{ each.root }}, key {{ each.fingerprint }}</p>
+          <strong class="mono">{{ each.number }}</strong>
+          {{
+            $gettext("%{stage} visit, %{sealedBy}, %{sealedAt}: %{counts}", {
+              stage: each.stage,
+              sealedBy: each.sealedBy,
+              sealedAt: when(each.sealedAt),
+              counts: countsInWords(each.verdicts),
+            })
+          }}
+          <p class="quiet mono root">
+            {{
+              $gettext("root %{root}, key %{fingerprint}", { root: each.root, fingerprint: each.fingerprint })
+            }}
+          </p>
           <p v-if="!each.beside.length" class="quiet">
-            {{ each.ruleBook }}, version {{ each.version
-            }}{{ each.newest > each.version ? `; version ${each.newest} would say the same` : "" }}.
+            {{
+              each.newest > each.version
+                ? $gettext("%{ruleBook}, version %{version}; version %{newest} would say the same.", {
+                    ruleBook: each.ruleBook,
+                    version: each.version,
+                    newest: each.newest,
+                  })
+                : $gettext("%{ruleBook}, version %{version}.", {
+                    ruleBook: each.ruleBook,
+                    version: each.version,
+                  })
+            }}
           </p>
           <ul v-else>
             <li v-for="other in each.beside" :key="other.title + other.subject">
               <VerdictMark :verdict="other.byNewest" />
               <span>
                 {{ other.title }}<template v-if="other.subject">, {{ other.subject }}</template
-                >: sealed as <VerdictMark :verdict="other.asSealed" worded />; by version {{ each.newest }} of
-                the rule book it would be <VerdictMark :verdict="other.byNewest" worded />.
+                >: {{ $gettext("when sealed") }} <VerdictMark :verdict="other.asSealed" worded />,
+                {{ $gettext("by version %{newest} of the rule book", { newest: each.newest }) }}
+                <VerdictMark :verdict="other.byNewest" worded />
               </span>
             </li>
           </ul>
@@ -174,18 +208,25 @@ function visitOf(number: string): number {
             })
           "
           download
-          >Sealed file</a
+          >{{ $gettext("Sealed file") }}</a
         >
       </article>
-      <p><RouterLink to="/seals">Check a sealed file</RouterLink></p>
+      <p>
+        <RouterLink to="/seals">{{ $gettext("Check a sealed file") }}</RouterLink>
+      </p>
     </section>
 
     <section>
-      <h2>Visits</h2>
+      <h2>{{ $gettext("Visits") }}</h2>
       <article v-for="visit in [...visits].reverse()" :key="visit.number">
         <h3>
-          {{ visit.number }}. {{ capital(visit.stage) }}, {{ visit.on
-          }}<template v-if="visit.unannounced">, unannounced</template>{{ " " }}
+          {{ visit.number }}.
+          {{
+            visit.unannounced
+              ? $gettext("%{stage}, %{day}, unannounced", { stage: capital(visit.stage), day: visit.on })
+              : $gettext("%{stage}, %{day}", { stage: capital(visit.stage), day: visit.on })
+          }}
+
           <span class="quiet">{{ countsInWords(visit.counts) }}</span>
         </h3>
         <ul v-if="visit.changes.length">
@@ -194,49 +235,74 @@ function visitOf(number: string): number {
             <span>
               {{ change.title }}<template v-if="change.subject">, {{ change.subject }}</template
               >:
-              <template v-if="change.before">was <VerdictMark :verdict="change.before" worded />, </template>
-              <template v-if="change.now">now <VerdictMark :verdict="change.now" worded />.</template>
-              <template v-else>not asked any more.</template>
+              <template v-if="change.before"
+                >{{ $gettext("before") }} <VerdictMark :verdict="change.before" worded />,
+              </template>
+              <template v-if="change.now"
+                >{{ $gettext("now") }} <VerdictMark :verdict="change.now" worded />.</template
+              >
+              <template v-else>{{ $gettext("not asked any more.") }}</template>
               <span class="quiet">{{ change.said }}</span>
             </span>
           </li>
         </ul>
-        <p v-else-if="visit.number > 1" class="quiet">Nothing changed against the visit before.</p>
+        <p v-else-if="visit.number > 1" class="quiet">
+          {{ $gettext("Nothing changed against the visit before.") }}
+        </p>
       </article>
     </section>
 
     <section v-if="plan">
-      <h2>Next visit</h2>
-      <p v-if="!plan.stops.length">Nothing is left to look at.</p>
+      <h2>{{ $gettext("Next visit") }}</h2>
+      <p v-if="!plan.stops.length">{{ $gettext("Nothing is left to look at.") }}</p>
       <template v-else>
         <p>
-          {{ plan.lines }} {{ plan.lines === 1 ? "line" : "lines" }} at {{ plan.stops.length }}
-          {{ plan.stops.length === 1 ? "station" : "stations"
-          }}<template v-if="plan.time">, about {{ plan.time }} to read</template
-          ><template v-if="plan.holds.length">; holds come on top: {{ plan.holds.join(", ") }}</template
-          >.
+          {{
+            $gettext("Lines to read: %{lines}, at stations: %{stations}.", {
+              lines: plan.lines,
+              stations: plan.stops.length,
+            })
+          }}
+          <template v-if="plan.time">{{
+            $gettext("About %{time} to read.", { time: plan.time })
+          }}</template>{{ " " }}
+          <template v-if="plan.holds.length">{{
+            $gettext("Holds come on top: %{holds}.", { holds: plan.holds.join(", ") })
+          }}</template>
         </p>
-        <h3>To bring</h3>
+        <h3>{{ $gettext("To bring") }}</h3>
         <table class="table">
           <tbody>
             <tr v-for="tool in plan.tools" :key="tool.kind">
               <td>{{ capital(tool.kind) }}</td>
-              <td class="mono">{{ tool.needed ? `± ${tool.needed} or better` : "any" }}</td>
+              <td class="mono">
+                {{
+                  tool.needed ? $gettext("± %{needed} or better", { needed: tool.needed }) : $gettext("any")
+                }}
+              </td>
               <td :class="{ lacking: !tool.enough }">
-                <template v-if="!tool.atHand.length">none at hand</template>
-                <template v-else
-                  >{{ tool.atHand.join(", ")
-                  }}<template v-if="!tool.enough">: not good enough for the closest</template></template
-                >
+                <template v-if="!tool.atHand.length">{{ $gettext("none at hand") }}</template>
+                <template v-else>{{
+                  tool.enough
+                    ? tool.atHand.join(", ")
+                    : $gettext("%{instruments}: not good enough for the closest", {
+                        instruments: tool.atHand.join(", "),
+                      })
+                }}</template>
               </td>
             </tr>
           </tbody>
         </table>
-        <h3>To read, in walking order</h3>
+        <h3>{{ $gettext("To read, in walking order") }}</h3>
         <details v-for="stop in plan.stops" :key="stop.station">
           <summary>
             {{ stop.title }}
-            <span class="quiet">{{ stop.lines.length }} lines, {{ stop.open.length }} open</span>
+            <span class="quiet">{{
+              $ngettext("%{lines} line, %{open} open", "%{lines} lines, %{open} open", stop.lines.length, {
+                lines: stop.lines.length,
+                open: stop.open.length,
+              })
+            }}</span>
           </summary>
           <ul class="lines">
             <li v-for="line in stop.lines" :key="line.point + line.component">

@@ -35,46 +35,50 @@ async function check(event: Event) {
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Is this what was sealed?</h1>
+        <h1>{{ $gettext("Is this what was sealed?") }}</h1>
         <p class="quiet">
-          A sealed file speaks for itself: <span class="mono">undanus verify FILE</span> says the same
-          anywhere, without a network.
+          {{
+            $gettext(
+              "A sealed file speaks for itself: %{command} says the same anywhere, without a network.",
+              { command: "undanus verify FILE" },
+            )
+          }}
         </p>
       </div>
     </div>
     <label class="button primary">
-      Choose a sealed file
+      {{ $gettext("Choose a sealed file") }}
       <input
         class="visually-hidden"
         type="file"
         accept=".zip,application/zip"
-        aria-label="Sealed file"
+        :aria-label="$gettext('Sealed file')"
         :disabled="busy"
         @change="check"
       />
     </label>
-    <p v-if="busy">Checking {{ name }}.</p>
+    <p v-if="busy">{{ $gettext("Checking %{name}.", { name }) }}</p>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
     <section
       v-if="outcome"
       class="outcome"
       :class="{ sound: outcome.exact, older: outcome.sound && !outcome.exact }"
-      aria-label="What the check says"
+      :aria-label="$gettext('What the check says')"
     >
       <p class="verdict">
         {{
           outcome.exact
-            ? "Unchanged"
+            ? $gettext("Unchanged")
             : outcome.sound
-              ? "Unchanged, as far as an older seal tells"
-              : "Changed, or none of ours"
+              ? $gettext("Unchanged, as far as an older seal tells")
+              : $gettext("Changed, or none of ours")
         }}
       </p>
       <p>{{ outcome.sentence }}</p>
       <ul>
         <li v-for="each in outcome.problems" :key="each">{{ each }}</li>
       </ul>
-      <p v-if="outcome.known" class="quiet">The key is one of this office.</p>
+      <p v-if="outcome.known" class="quiet">{{ $gettext("The key is one of this office.") }}</p>
     </section>
   </div>
 </template>

@@ -102,8 +102,8 @@ test("a visit says what it changed, and the plan what to bring and to read", asy
   const text = (await page()).text().replace(/\s+/g, " ");
   expect(text).toContain("2 raised, 1 open.");
   expect(text).toContain("unannounced");
-  expect(text).toContain("Clearance, back, Outdoor unit: was FAILS, now MEETS.");
-  expect(text).toContain("1 line at 1 station, about 2 min to read; holds come on top: Hold.");
+  expect(text).toContain("Clearance, back, Outdoor unit: before FAILS, now MEETS.");
+  expect(text).toContain("Lines to read: 1, at stations: 1. About 2 min to read. Holds come on top: Hold.");
   expect(text).toContain("± 2 mm or better");
   expect(text).toContain("Tape 3: not good enough for the closest");
 });
@@ -142,7 +142,7 @@ test("a sealed verdict stands, and beside it what the newest rules would say", a
   const wrapper = await page();
   const text = wrapper.text().replace(/\s+/g, " ");
   expect(text).toContain("This visit is sealed as LH-07/1");
-  expect(text).toContain("sealed as MEETS; by version 8 of the rule book it would be FAILS.");
+  expect(text).toContain("when sealed MEETS, by version 8 of the rule book FAILS");
   expect(wrapper.find(".sealed a").attributes("href")).toBe("/api/installations/i/seals/1/file");
   expect(wrapper.findAll("button").some((each) => each.text() === "Seal this visit")).toBe(false);
 });

@@ -1,3 +1,4 @@
+import { $gettext } from "../language/language";
 import createClient, { type FetchResponse, type RequestBodyOption } from "openapi-fetch";
 import { ref } from "vue";
 import type { Address, Asked } from "./address";
@@ -36,8 +37,9 @@ export function whenSignedOut(action: () => void) {
 
 const NO_CONNECTION: Problem = {
   status: 0,
-  detail:
+  detail: $gettext(
     "No connection to the server. Whether it was saved is not known; what you typed is still here. Try again.",
+  ),
 };
 
 function token(): string {
@@ -52,7 +54,10 @@ async function problemOf(response: Response): Promise<Problem> {
   }
   return {
     status: response.status,
-    detail: `The server answered ${response.status} and no more. Load the page again and look whether it was saved.`,
+    detail: $gettext(
+      "The server answered %{status} and no more. Load the page again and look whether it was saved.",
+      { status: response.status },
+    ),
   };
 }
 

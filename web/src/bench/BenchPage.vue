@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onBeforeUnmount, onMounted, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { at } from "../api/address";
@@ -82,8 +83,11 @@ onBeforeUnmount(() => {
 });
 
 const OPTIONS = {
-  EVEN_SCALE: { label: "Even scale", title: "Even steps, or powers of ten (l)" },
-  OTHER_SCHOOLS: { label: "Other schools", title: "Limits of the schools that were not chosen (o)" },
+  EVEN_SCALE: { label: $gettext("Even scale"), title: $gettext("Even steps, or powers of ten (l)") },
+  OTHER_SCHOOLS: {
+    label: $gettext("Other schools"),
+    title: $gettext("Limits of the schools that were not chosen (o)"),
+  },
 };
 
 const others = computed(() => curves.value.filter((each) => each.component !== chosen.value));
@@ -151,25 +155,55 @@ useKeys({
 <template>
   <div class="bench">
     <div class="head">
-      <h1>{{ chart?.sentence ?? "Curve" }}</h1>
-      <RouterLink class="button" :to="`/installations/${id}/${station}`">Back to the station</RouterLink>
+      <h1>{{ chart?.sentence ?? $gettext("Curve") }}</h1>
+      <RouterLink class="button" :to="`/installations/${id}/${station}`">{{
+        $gettext("Back to the station")
+      }}</RouterLink>
     </div>
     <p v-if="listProblem || problem" class="error" role="alert">{{ listProblem || problem }}</p>
-    <p v-else-if="!curves.length" class="quiet">No curve has been taken at this station yet.</p>
-    <UnitTabs v-model="chosen" :units="curves" label="Whose curve" />
-    <div class="tools" role="toolbar" aria-label="How it is looked at">
-      <button type="button" class="button" aria-label="Nearer" title="Nearer (+)" @click="zoom(true)">
+    <p v-else-if="!curves.length" class="quiet">
+      {{ $gettext("No curve has been taken at this station yet.") }}
+    </p>
+    <UnitTabs v-model="chosen" :units="curves" :label="$gettext('Whose curve')" />
+    <div class="tools" role="toolbar" :aria-label="$gettext('How it is looked at')">
+      <button
+        type="button"
+        class="button"
+        :aria-label="$gettext('Nearer')"
+        :title="$gettext('Nearer (+)')"
+        @click="zoom(true)"
+      >
         +
       </button>
-      <button type="button" class="button" aria-label="Farther" title="Farther (-)" @click="zoom(false)">
+      <button
+        type="button"
+        class="button"
+        :aria-label="$gettext('Farther')"
+        :title="$gettext('Farther (-)')"
+        @click="zoom(false)"
+      >
         −
       </button>
-      <button type="button" class="button" :disabled="!zoomed" title="Earlier ([)" @click="earlier">
-        Earlier
+      <button
+        type="button"
+        class="button"
+        :disabled="!zoomed"
+        :title="$gettext('Earlier ([)')"
+        @click="earlier"
+      >
+        {{ $gettext("Earlier") }}
       </button>
-      <button type="button" class="button" :disabled="!zoomed" title="Later (])" @click="later">Later</button>
-      <button type="button" class="button" :disabled="!zoomed" title="All of it (0)" @click="whole">
-        Whole
+      <button type="button" class="button" :disabled="!zoomed" :title="$gettext('Later (])')" @click="later">
+        {{ $gettext("Later") }}
+      </button>
+      <button
+        type="button"
+        class="button"
+        :disabled="!zoomed"
+        :title="$gettext('All of it (0)')"
+        @click="whole"
+      >
+        {{ $gettext("Whole") }}
       </button>
       <button
         v-for="each in chart?.options ?? []"
@@ -183,9 +217,9 @@ useKeys({
         {{ OPTIONS[each].label }}
       </button>
       <label v-if="others.length" class="beside">
-        <span class="label">Beside</span>
+        <span class="label">{{ $gettext("Beside") }}</span>
         <select v-model="beside" class="field">
-          <option value="">nothing</option>
+          <option value="">{{ $gettext("nothing") }}</option>
           <option v-for="other in others" :key="other.component" :value="other.component">
             {{ other.title }}
           </option>
@@ -206,7 +240,9 @@ useKeys({
     </div>
     <p v-if="chart" class="quiet caption">
       <span v-for="said in chart.figure.caption" :key="said">{{ said }}</span>
-      <span>Point at a moment for its values; drag to move, turn the wheel to come nearer.</span>
+      <span>{{
+        $gettext("Point at a moment for its values; drag to move, turn the wheel to come nearer.")
+      }}</span>
     </p>
   </div>
 </template>

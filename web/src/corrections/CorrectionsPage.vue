@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref } from "vue";
 import { useRoute } from "vue-router";
 import { at } from "../api/address";
@@ -54,7 +55,7 @@ const sections = computed(() => {
 
 function openOf(items: Listed[]): string {
   const open = items.filter((item) => !ended(item.correction)).length;
-  return open ? `${open} open` : "none open";
+  return open ? $gettext("%{open} open", { open }) : $gettext("none open");
 }
 
 async function load() {
@@ -72,44 +73,62 @@ void load();
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>What is still to be put right?</h1>
+        <h1>{{ $gettext("What is still to be put right?") }}</h1>
         <p class="quiet">
-          <strong v-if="late" class="late">{{ late }} overdue.</strong>{{ " " }}
+          <strong v-if="late" class="late">{{ $gettext("%{late} overdue.", { late }) }}</strong>{{ " " }}
           <template v-if="waiting && inspects">
-            {{ waiting === 1 ? "1 answer waits" : `${waiting} answers wait` }} to be looked at.
+            {{
+              $ngettext(
+                "%{waiting} answer waits to be looked at.",
+                "%{waiting} answers wait to be looked at.",
+                waiting,
+                { waiting },
+              )
+            }}
           </template>
-          Each keeps the limit and its source as they stood when it was raised.
+          {{ $gettext("Each keeps the limit and its source as they stood when it was raised.") }}
         </p>
       </div>
       <div class="actions">
         <button v-if="inspects && only" type="button" class="button primary" @click="raising = true">
-          Raise corrections
+          {{ $gettext("Raise corrections") }}
         </button>
-        <a class="button" :href="at('/api/due-dates')" download>Dates for a calendar</a>
-        <RouterLink class="button" to="/letters">Letters</RouterLink>
+        <a class="button" :href="at('/api/due-dates')" download>{{ $gettext("Dates for a calendar") }}</a>
+        <RouterLink class="button" to="/letters">{{ $gettext("Letters") }}</RouterLink>
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">
-      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
     <p v-else-if="listed && !listed.length && !only">
-      No correction has been raised. On a walk, choose a failed judgement and press
-      <span class="key">f</span>.
+      {{
+        $gettext("No correction has been raised. On a walk, choose a failed judgement and press %{key}.", {
+          key: "f",
+        })
+      }}
     </p>
     <p v-else-if="only" class="only">
-      {{ shown?.length ? `Only those of ${shown[0]?.title}.` : "None is open for this installation." }}
-      <RouterLink class="button" to="/corrections">All installations</RouterLink>
+      {{
+        shown?.length
+          ? $gettext("Only those of %{title}.", { title: shown[0]?.title ?? "" })
+          : $gettext("None is open for this installation.")
+      }}
+      <RouterLink class="button" to="/corrections">{{ $gettext("All installations") }}</RouterLink>
     </p>
     <div v-if="listed?.length" class="filters">
       <input
         v-model="find"
         class="field find"
-        placeholder="Find by installation, crew or words"
-        aria-label="Find"
+        :placeholder="$gettext('Find by installation, crew or words')"
+        :aria-label="$gettext('Find')"
       />
-      <button type="button" class="button" :aria-pressed="all" @click="all = !all">Ended ones too</button>
+      <button type="button" class="button" :aria-pressed="all" @click="all = !all">
+        {{ $gettext("Ended ones too") }}
+      </button>
     </div>
-    <p v-if="listed?.length && find && !shown?.length">No correction says so. Try fewer letters.</p>
+    <p v-if="listed?.length && find && !shown?.length">
+      {{ $gettext("No correction says so. Try fewer letters.") }}
+    </p>
     <section v-for="items in sections" :key="items[0]?.correction.installationId" class="of">
       <h2>
         {{ items[0]?.reference }} {{ items[0]?.title }}

@@ -9,9 +9,9 @@ defineProps<{ correction: Correction; overdue: boolean }>();
   <span class="state" :class="{ overdue, ended: ended(correction) }">
     <strong>{{ stateWord(correction) }}</strong>
     <template v-if="!ended(correction)">
-      <span v-if="overdue">overdue since {{ correction.due }}</span>
-      <span v-else-if="correction.due">by {{ correction.due }}</span>
-      <span v-else class="quiet">no date set</span>
+      <span v-if="overdue">{{ $gettext("overdue since %{due}", { due: correction.due ?? "" }) }}</span>
+      <span v-else-if="correction.due">{{ $gettext("by %{due}", { due: correction.due }) }}</span>
+      <span v-else class="quiet">{{ $gettext("no date set") }}</span>
     </template>
   </span>
 </template>

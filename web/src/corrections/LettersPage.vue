@@ -24,36 +24,44 @@ void load();
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>What was written to whom?</h1>
+        <h1>{{ $gettext("What was written to whom?") }}</h1>
         <p class="quiet">
-          A stand-in for mail: nothing is sent from here. Each letter is a file that every mail program opens.
+          {{
+            $gettext(
+              "A stand-in for mail: nothing is sent from here. Each letter is a file that every mail program opens.",
+            )
+          }}
         </p>
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">
-      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
-    <p v-if="letters && !letters.length">No letter has been written yet.</p>
+    <p v-if="letters && !letters.length">{{ $gettext("No letter has been written yet.") }}</p>
     <table v-if="letters?.length" class="table">
       <thead>
         <tr>
-          <th>When</th>
-          <th>To</th>
-          <th>About</th>
-          <th><span class="visually-hidden">What can be done</span></th>
+          <th>{{ $gettext("When") }}</th>
+          <th>{{ $gettext("To") }}</th>
+          <th>{{ $gettext("About") }}</th>
+          <th>
+            <span class="visually-hidden">{{ $gettext("What can be done") }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="letter in letters" :key="letter.id">
           <td>{{ when(letter.writtenAt) }}</td>
-          <td>{{ letter.crew || "Inspection office" }}</td>
+          <td>{{ letter.crew || $gettext("Inspection office") }}</td>
           <td>
             <RouterLink :to="{ path: '/corrections', query: { installation: letter.installationId } }">
               {{ letter.subject }}
             </RouterLink>
           </td>
           <td>
-            <a class="button" :href="at('/api/letters/{id}', { path: { id: letter.id } })" download>Open</a>
+            <a class="button" :href="at('/api/letters/{id}', { path: { id: letter.id } })" download>{{
+              $gettext("Open")
+            }}</a>
           </td>
         </tr>
       </tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -63,8 +64,8 @@ async function raise() {
     open.value = false;
     notice.done(
       raised.length === 1
-        ? "1 correction raised; the crew gets a letter."
-        : `${raised.length} corrections raised; the crew gets one letter.`,
+        ? $gettext("1 correction raised; the crew gets a letter.")
+        : $gettext("%{raised} corrections raised; the crew gets one letter.", { raised: raised.length }),
     );
     emit("raised");
   } catch (thrown) {
@@ -76,13 +77,23 @@ async function raise() {
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Raise corrections" width="min(720px, 96vw)" top="4vh" append-to-body>
-    <p v-if="trades && !items.length">Nothing is open that has not been asked for already.</p>
+  <el-dialog
+    v-model="open"
+    :title="$gettext('Raise corrections')"
+    width="min(720px, 96vw)"
+    top="4vh"
+    append-to-body
+  >
+    <p v-if="trades && !items.length">
+      {{ $gettext("Nothing is open that has not been asked for already.") }}
+    </p>
     <form v-else @submit.prevent="raise">
       <div class="pick">
-        <button type="button" class="button" @click="only('FAILS')">All that fail</button>
-        <button type="button" class="button" @click="only(undefined)">All that is open</button>
-        <button type="button" class="button" @click="chosen = []">None</button>
+        <button type="button" class="button" @click="only('FAILS')">{{ $gettext("All that fail") }}</button>
+        <button type="button" class="button" @click="only(undefined)">
+          {{ $gettext("All that is open") }}
+        </button>
+        <button type="button" class="button" @click="chosen = []">{{ $gettext("None") }}</button>
       </div>
       <div class="trades">
         <fieldset v-for="trade in trades" :key="trade.trade">
@@ -94,13 +105,19 @@ async function raise() {
               <strong>{{ item.what }}</strong>
               <span class="quiet">{{ item.remedy || item.brief }}</span>
             </span>
-            <span class="quiet due">{{ item.due ? `by ${item.due}` : "no date" }}</span>
+            <span class="quiet due">{{
+              item.due ? $gettext("by %{due}", { due: item.due }) : $gettext("no date")
+            }}</span>
           </label>
         </fieldset>
       </div>
       <p class="error" role="alert">{{ problem }}</p>
       <button class="button primary" :disabled="busy || !chosen.length">
-        Raise {{ chosen.length === 1 ? "1 correction" : `${chosen.length} corrections` }}
+        {{
+          $ngettext("Raise %{count} correction", "Raise %{count} corrections", chosen.length, {
+            count: chosen.length,
+          })
+        }}
       </button>
     </form>
   </el-dialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref, toRef, watch } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError } from "../api/client";
@@ -82,7 +83,7 @@ async function take(kind: StepKind) {
     if (kind !== "SEEN") {
       words.value = "";
       given.value = [];
-      notice.done("Saved; the other side gets a letter.");
+      notice.done($gettext("Saved; the other side gets a letter."));
     }
     confirmed.value = false;
   } catch (thrown) {
@@ -120,7 +121,7 @@ async function amend() {
       version: correction.value?.version ?? 0,
     });
     editing.value = false;
-    notice.done("Saved; the crew gets a letter.");
+    notice.done($gettext("Saved; the crew gets a letter."));
     await load();
   } catch (thrown) {
     const said = sentence(thrown);
@@ -151,9 +152,11 @@ async function attach(event: Event) {
 
 <template>
   <div class="page letter">
-    <p><RouterLink to="/corrections">All corrections</RouterLink></p>
+    <p>
+      <RouterLink to="/corrections">{{ $gettext("All corrections") }}</RouterLink>
+    </p>
     <p v-if="problem" class="error" role="alert">
-      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
     <template v-if="thread && correction">
       <div class="page-head">
@@ -171,21 +174,24 @@ async function attach(event: Event) {
         <p>{{ correction.finding }}</p>
         <p v-if="correction.limits" class="quiet">{{ correction.limits }}</p>
         <p v-if="thread.now" class="now">
-          <VerdictMark :verdict="thread.now.verdict" /> Now: {{ thread.now.brief }}
+          <VerdictMark :verdict="thread.now.verdict" />
+          {{ $gettext("Now: %{brief}", { brief: thread.now.brief }) }}
         </p>
         <p class="quiet signed">
           {{ correction.raisedBy }}, {{ when(correction.raisedAt) }}
           <RouterLink :to="`/installations/${correction.installationId}/${station}`">
-            Open its station
+            {{ $gettext("Open its station") }}
           </RouterLink>
-          <button v-if="may('WITHDRAWN')" type="button" class="button" @click="edit">Change</button>
+          <button v-if="may('WITHDRAWN')" type="button" class="button" @click="edit">
+            {{ $gettext("Change") }}
+          </button>
         </p>
         <div v-if="about.length || own.length" class="pictures">
           <MarkedPhoto v-for="photo in [...about, ...own]" :key="photo.id" :photo="photo" />
         </div>
         <PhotoStrip
           :photos="[...about, ...own]"
-          :label="`correction ${correction.number}`"
+          :label="$gettext('correction %{number}', { number: correction.number })"
           @add="photos.hang({ correction: props.id }, $event)"
         />
       </article>
@@ -205,11 +211,15 @@ async function attach(event: Event) {
       <ul v-if="thread.files.length" class="files">
         <li v-for="file in thread.files" :key="file.id">
           <a :href="at('/api/attachments/{id}', { path: { id: file.id } })" download>{{ file.name }}</a>
-          <span class="quiet">{{ Math.ceil(file.bytes / 1024) }} kB, {{ file.addedBy }}</span>
+          <span class="quiet">{{
+            $gettext("%{size} kB, %{addedBy}", { size: Math.ceil(file.bytes / 1024), addedBy: file.addedBy })
+          }}</span>
         </li>
       </ul>
       <form v-if="thread.may.length" class="answer" @submit.prevent="take('ANSWERED')">
-        <label class="label" for="answer">{{ inspects ? "What do you say to it?" : "What was done?" }}</label>
+        <label class="label" for="answer">{{
+          inspects ? $gettext("What do you say to it?") : $gettext("What was done?")
+        }}</label>
         <textarea id="answer" v-model="words" class="field" rows="3" maxlength="2000"></textarea>
         <template v-if="may('ANSWERED')">
           <GivenReadings v-model="given" :lines="thread.lines" />
@@ -218,7 +228,7 @@ async function attach(event: Event) {
         <div class="buttons">
           <template v-if="may('ANSWERED')">
             <button class="button primary" :disabled="busy">
-              {{ confirmed ? "Answer with it as it is" : "Answer" }}
+              {{ confirmed ? $gettext("Answer with it as it is") : $gettext("Answer") }}
             </button>
             <button
               v-if="thread.lines.length"
@@ -226,7 +236,7 @@ async function attach(event: Event) {
               class="button"
               @click="given.push({ line: 0, typed: '', grade: 'RECORDED' })"
             >
-              Add a reading
+              {{ $gettext("Add a reading") }}
             </button>
           </template>
           <template v-if="inspects">
@@ -237,7 +247,7 @@ async function attach(event: Event) {
               :disabled="busy"
               @click="take('CLOSED')"
             >
-              Close: read again, and it meets
+              {{ $gettext("Close: read again, and it meets") }}
             </button>
             <button
               v-if="may('ACCEPTED')"
@@ -246,7 +256,7 @@ async function attach(event: Event) {
               :disabled="busy"
               @click="take('ACCEPTED')"
             >
-              Accept the answer
+              {{ $gettext("Accept the answer") }}
             </button>
             <button
               v-if="may('REFUSED')"
@@ -255,7 +265,7 @@ async function attach(event: Event) {
               :disabled="busy"
               @click="take('REFUSED')"
             >
-              Refuse, and say why
+              {{ $gettext("Refuse, and say why") }}
             </button>
             <button
               v-if="may('WITHDRAWN')"
@@ -264,30 +274,39 @@ async function attach(event: Event) {
               :disabled="busy"
               @click="take('WITHDRAWN')"
             >
-              Withdraw, and say why
+              {{ $gettext("Withdraw, and say why") }}
             </button>
           </template>
           <label class="button">
-            Add a file
+            {{ $gettext("Add a file") }}
             <input
               class="visually-hidden"
               type="file"
               accept="application/pdf,image/*,text/*"
-              aria-label="File for this correction"
+              :aria-label="$gettext('File for this correction')"
               @change="attach"
             />
           </label>
         </div>
       </form>
-      <el-dialog v-model="editing" title="Change a correction" width="min(520px, 94vw)">
+      <el-dialog v-model="editing" :title="$gettext('Change a correction')" width="min(520px, 94vw)">
         <form @submit.prevent="amend">
-          <label class="label" for="words">What is to be done</label>
+          <label class="label" for="words">{{ $gettext("What is to be done") }}</label>
           <textarea id="words" v-model="asked" class="field" rows="4" maxlength="2000"></textarea>
-          <label class="label" for="due">By when</label>
+          <label class="label" for="due">{{ $gettext("By when") }}</label>
           <el-date-picker id="due" v-model="due" value-format="YYYY-MM-DD" format="YYYY-MM-DD" />
           <p class="error" role="alert">{{ refusal }}</p>
-          <p v-if="conflict" class="theirs">What stands now: {{ correction.words }} {{ correction.due }}</p>
-          <button class="button primary">{{ conflict ? "Save mine over it" : "Save" }}</button>
+          <p v-if="conflict" class="theirs">
+            {{
+              $gettext("What stands now: %{words} %{due}", {
+                words: correction.words,
+                due: correction.due ?? "",
+              })
+            }}
+          </p>
+          <button class="button primary">
+            {{ conflict ? $gettext("Save mine over it") : $gettext("Save") }}
+          </button>
         </form>
       </el-dialog>
     </template>

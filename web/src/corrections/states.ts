@@ -1,3 +1,4 @@
+import { $gettext } from "../language/language";
 import { words } from "../words/words";
 import type { Schemas } from "../api/client";
 
@@ -17,10 +18,10 @@ export function stateWord({ state }: Correction): string {
 
 /** What was done, in a letter's margin. */
 export const STEPS: Record<StepKind, string> = {
-  SEEN: "has seen it",
-  ANSWERED: "answers",
-  ACCEPTED: "accepts the answer",
-  REFUSED: "refuses the answer",
-  CLOSED: "closes it: read again, and it meets",
-  WITHDRAWN: "withdraws it",
+  SEEN: $gettext("has seen it"),
+  ANSWERED: $gettext("answers"),
+  ACCEPTED: $gettext("accepts the answer"),
+  REFUSED: $gettext("refuses the answer"),
+  CLOSED: $gettext("closes it: read again, and it meets"),
+  WITHDRAWN: $gettext("withdraws it"),
 };

@@ -113,13 +113,13 @@ defineExpose({ show });
 </script>
 
 <template>
-  <el-dialog v-model="open" width="560px" top="12vh" :show-close="false" title="Go to anything">
+  <el-dialog v-model="open" width="560px" top="12vh" :show-close="false" :title="$gettext('Go to anything')">
     <input
       ref="input"
       v-model="words"
       class="field"
-      placeholder="Installation, line, limit, sheet, calculator, page"
-      aria-label="Go to"
+      :placeholder="$gettext('Installation, line, limit, sheet, calculator, page')"
+      :aria-label="$gettext('Go to')"
       @input="marked = 0"
       @keydown.down.prevent="move(1)"
       @keydown.up.prevent="move(-1)"
@@ -132,7 +132,9 @@ defineExpose({ show });
           <span class="quiet">{{ place.detail }}</span>
         </button>
       </li>
-      <li v-if="!found.length" class="quiet none">Nothing by that name. Try fewer letters.</li>
+      <li v-if="!found.length" class="quiet none">
+        {{ $gettext("Nothing by that name. Try fewer letters.") }}
+      </li>
     </ul>
   </el-dialog>
 </template>

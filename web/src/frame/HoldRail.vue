@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onBeforeUnmount, onMounted, watch } from "vue";
 import { useRoute } from "vue-router";
 import { at } from "../api/address";
@@ -33,7 +34,7 @@ watch(
       told.add(id);
       sessionStorage.setItem("holds-told", JSON.stringify([...told]));
       if (hold) {
-        signal("Held long enough", `${hold.title}, ${hold.subject}, ${hold.installation}`);
+        signal($gettext("Held long enough"), `${hold.title}, ${hold.subject}, ${hold.installation}`);
       }
     }
   },
@@ -47,16 +48,20 @@ const first = computed(() =>
 function said(hold: Hold): string {
   const still = left(hold);
   return still === undefined
-    ? `${clock(lasting(hold))} so far`
+    ? $gettext("%{clock} so far", { clock: clock(lasting(hold)) })
     : still > 0
-      ? `${clock(still)} left of ${clock(hold.needed ?? 0)}`
-      : `held long enough, ${clock(lasting(hold))}`;
+      ? $gettext("%{left} left of %{whole}", { left: clock(still), whole: clock(hold.needed ?? 0) })
+      : $gettext("held long enough, %{clock}", { clock: clock(lasting(hold)) });
 }
 
 async function finish(hold: Hold, keep: boolean) {
   try {
     const lasted = await end(hold, keep);
-    notice.done(keep ? `${hold.title}: ${lasted}, saved.` : "Left, nothing saved.");
+    notice.done(
+      keep
+        ? $gettext("%{title}: %{lasted}, saved.", { title: hold.title, lasted })
+        : $gettext("Left, nothing saved."),
+    );
   } catch (thrown) {
     notice.problem(sentence(thrown));
   }
@@ -69,7 +74,7 @@ function calendar(hold: Hold): string {
 </script>
 
 <template>
-  <aside v-if="holds.length && (asked || first)" class="rail" aria-label="Running holds">
+  <aside v-if="holds.length && (asked || first)" class="rail" :aria-label="$gettext('Running holds')">
     <button
       v-if="!asked && first"
       type="button"
@@ -81,8 +86,12 @@ function calendar(hold: Hold): string {
       <strong class="what">{{ first.title }}, {{ first.subject }}</strong>
       <strong class="mono time" role="timer">{{ said(first) }}</strong>
       <span v-if="first.installationId !== here" class="quiet where">{{ first.installation }}</span>
-      <span v-else-if="first.meanwhile" class="quiet meanwhile">meanwhile {{ first.meanwhile.title }}</span>
-      <span v-if="pressing.length > 1" class="quiet">and {{ pressing.length - 1 }} more</span>
+      <span v-else-if="first.meanwhile" class="quiet meanwhile">{{
+        $gettext("meanwhile %{title}", { title: first.meanwhile.title })
+      }}</span>
+      <span v-if="pressing.length > 1" class="quiet">{{
+        $gettext("and %{count} more", { count: pressing.length - 1 })
+      }}</span>
     </button>
     <template v-if="asked">
       <div v-for="hold in holds" :key="hold.id" class="hold" :class="{ over: over(hold) }">
@@ -97,7 +106,7 @@ function calendar(hold: Hold): string {
           <strong class="mono time" role="timer">{{ said(hold) }}</strong>
           <span v-if="hold.power && hold.installationId === here" class="quiet power">{{ hold.power }}</span>
           <span v-if="hold.meanwhile && hold.installationId === here" class="quiet meanwhile"
-            >Meanwhile:
+            >{{ $gettext("Meanwhile") }}
             <RouterLink :to="`/installations/${hold.installationId}/${hold.meanwhile.key}`"
               >{{ hold.meanwhile.number }} {{ hold.meanwhile.title }}</RouterLink
             ></span
@@ -108,15 +117,17 @@ function calendar(hold: Hold): string {
           class="done"
           :max="hold.needed"
           :value="Math.min(hold.needed, lasting(hold))"
-          :aria-label="`${hold.title}, held so far`"
+          :aria-label="$gettext('%{title}, held so far', { title: hold.title })"
         ></progress>
         <div class="acts">
-          <button type="button" class="button" @click="finish(hold, true)">End</button>
-          <button type="button" class="button" @click="finish(hold, false)">Leave</button>
-          <a v-if="hold.needed" class="button" :href="calendar(hold)" download>Calendar</a>
+          <button type="button" class="button" @click="finish(hold, true)">{{ $gettext("End") }}</button>
+          <button type="button" class="button" @click="finish(hold, false)">{{ $gettext("Leave") }}</button>
+          <a v-if="hold.needed" class="button" :href="calendar(hold)" download>{{ $gettext("Calendar") }}</a>
         </div>
       </div>
-      <button type="button" class="button fold" aria-expanded="true" @click="asked = false">Fold</button>
+      <button type="button" class="button fold" aria-expanded="true" @click="asked = false">
+        {{ $gettext("Fold") }}
+      </button>
     </template>
   </aside>
 </template>

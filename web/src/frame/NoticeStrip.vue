@@ -7,7 +7,9 @@ import { said, unsay } from "./notice";
   <div class="strip" :aria-live="said?.kind === 'problem' ? 'off' : 'polite'">
     <p v-if="said" :class="said.kind" :role="said.kind === 'problem' ? 'alert' : undefined">
       <span>{{ said.message }}</span>
-      <button type="button" class="button" aria-label="Close this notice" @click="unsay">Close</button>
+      <button type="button" class="button" :aria-label="$gettext('Close this notice')" @click="unsay">
+        {{ $gettext("Close") }}
+      </button>
     </p>
   </div>
 </template>

@@ -18,7 +18,7 @@ watch(pending, (count) => {
 
 <template>
   <div v-if="shown" class="progress" role="status">
-    <span class="visually-hidden">Working</span>
+    <span class="visually-hidden">{{ $gettext("Working") }}</span>
   </div>
 </template>
 

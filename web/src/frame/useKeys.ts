@@ -1,3 +1,4 @@
+import { $gettext } from "../language/language";
 import { onBeforeUnmount, onMounted, ref } from "vue";
 
 const KEPT = "single-keys";
@@ -16,22 +17,22 @@ export function useSingleKeys() {
 
 /** What each key does, in the order the help lists them. */
 export const KEYS: readonly { key: string; does: string }[] = [
-  { key: "n", does: "the line that can change most" },
-  { key: "p", does: "previous line" },
-  { key: "Enter", does: "the first open line, from the top of the page" },
-  { key: "e", does: "evidence of the chosen judgement" },
-  { key: "w", does: "why: how the judgement follows" },
-  { key: "f", does: "raise a correction" },
-  { key: "h", does: "begin or end a hold: the line in hand, else the station's own" },
-  { key: "b", does: "bench: the station's curves, looked at closely" },
-  { key: "d", does: "fold the drawing away, or show it" },
-  { key: "[", does: "previous station" },
-  { key: "]", does: "next station" },
-  { key: "z", does: "undo, in a drawing" },
-  { key: "u", does: "other unit system" },
-  { key: "?", does: "all keys" },
-  { key: "Ctrl K", does: "go to anything" },
-  { key: "Esc", does: "leave the field" },
+  { key: "n", does: $gettext("the line that can change most") },
+  { key: "p", does: $gettext("previous line") },
+  { key: "Enter", does: $gettext("the first open line, from the top of the page") },
+  { key: "e", does: $gettext("evidence of the chosen judgement") },
+  { key: "w", does: $gettext("why: how the judgement follows") },
+  { key: "f", does: $gettext("raise a correction") },
+  { key: "h", does: $gettext("begin or end a hold: the line in hand, else the station's own") },
+  { key: "b", does: $gettext("bench: the station's curves, looked at closely") },
+  { key: "d", does: $gettext("fold the drawing away, or show it") },
+  { key: "[", does: $gettext("previous station") },
+  { key: "]", does: $gettext("next station") },
+  { key: "z", does: $gettext("undo, in a drawing") },
+  { key: "u", does: $gettext("other unit system") },
+  { key: "?", does: $gettext("all keys") },
+  { key: "Ctrl K", does: $gettext("go to anything") },
+  { key: "Esc", does: $gettext("leave the field") },
 ];
 
 function visible(element: Element): boolean {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { onMounted, reactive, ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
@@ -9,9 +10,17 @@ import SessionsDialog from "../session/SessionsDialog.vue";
 type Someone = Schemas["PersonView"];
 
 const ROLES: { id: Someone["role"]; title: string; may: string }[] = [
-  { id: "INSPECTOR", title: "Inspector", may: "walks and judges every installation" },
-  { id: "QUALITY_LEAD", title: "Quality lead", may: "keeps rule books, sheets, instruments and people too" },
-  { id: "CREW", title: "Crew", may: "sees its own installations and fills in its record" },
+  { id: "INSPECTOR", title: $gettext("Inspector"), may: $gettext("walks and judges every installation") },
+  {
+    id: "QUALITY_LEAD",
+    title: $gettext("Quality lead"),
+    may: $gettext("keeps rule books, sheets, instruments and people too"),
+  },
+  {
+    id: "CREW",
+    title: $gettext("Crew"),
+    may: $gettext("sees its own installations and fills in its record"),
+  },
 ];
 
 const all = ref<Someone[]>();
@@ -77,7 +86,11 @@ async function save() {
       await api.post(at("/api/people"), { ...rest, crew, name, password });
     }
     open.value = false;
-    notice.done(shown.value ? `${form.title} has been changed.` : `${form.title} may sign in as ${name}.`);
+    notice.done(
+      shown.value
+        ? $gettext("%{title} has been changed.", { title: form.title })
+        : $gettext("%{title} may sign in as %{name}.", { title: form.title, name }),
+    );
     await load();
   } catch (thrown) {
     fields.value = (thrown instanceof ProblemError && thrown.problem.fields) || {};
@@ -89,7 +102,7 @@ async function save() {
 async function loseFactor(someone: Someone) {
   try {
     await api.remove(at("/api/people/{name}/second-factor", { path: { name: someone.name } }));
-    notice.done(`The password alone signs ${someone.title} in now.`);
+    notice.done($gettext("The password alone signs %{title} in now.", { title: someone.title }));
     await load();
   } catch (thrown) {
     notice.problem(sentence(thrown));
@@ -105,21 +118,25 @@ function roleOf(someone: Someone) {
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Who may sign in?</h1>
-        <p class="quiet">Who is switched off keeps what they have read and done, and signs in no more.</p>
+        <h1>{{ $gettext("Who may sign in?") }}</h1>
+        <p class="quiet">
+          {{ $gettext("Who is switched off keeps what they have read and done, and signs in no more.") }}
+        </p>
       </div>
-      <button type="button" class="button primary" @click="edit()">Add somebody</button>
+      <button type="button" class="button primary" @click="edit()">{{ $gettext("Add somebody") }}</button>
     </div>
     <p v-if="problem" class="error" role="alert">
-      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
     <table v-if="all?.length" class="table">
       <thead>
         <tr>
-          <th>Person</th>
-          <th>Signs in as</th>
-          <th>Role</th>
-          <th><span class="visually-hidden">What can be done</span></th>
+          <th>{{ $gettext("Person") }}</th>
+          <th>{{ $gettext("Signs in as") }}</th>
+          <th>{{ $gettext("Role") }}</th>
+          <th>
+            <span class="visually-hidden">{{ $gettext("What can be done") }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -129,45 +146,54 @@ function roleOf(someone: Someone) {
           </td>
           <td class="mono">{{ someone.name }}</td>
           <td>
-            {{ roleOf(someone) }}<span v-if="someone.crew" class="quiet"> of {{ someone.crew }}</span>
-            <span v-if="!someone.active"> · switched off</span>
+            {{
+              someone.crew
+                ? $gettext("%{role} of %{crew}", { role: roleOf(someone), crew: someone.crew })
+                : roleOf(someone)
+            }}
+            <span v-if="!someone.active"> · {{ $gettext("switched off") }}</span>
           </td>
           <td>
             <button type="button" class="button" @click="edit(someone)">
-              Change<span class="visually-hidden"> {{ someone.title }}</span>
+              {{ $gettext("Change") }}<span class="visually-hidden">: {{ someone.title }}</span>
             </button>
             <button type="button" class="button" @click="((signedIn = someone.name), (sessionsOpen = true))">
-              Signed in<span class="visually-hidden"> as {{ someone.title }}</span>
+              {{ $gettext("Signed in") }}<span class="visually-hidden">: {{ someone.title }}</span>
             </button>
             <button v-if="someone.secondFactor" type="button" class="button" @click="loseFactor(someone)">
-              Phone lost<span class="visually-hidden"
-                >: take the second factor of {{ someone.title }} away</span
+              {{ $gettext("Phone lost")
+              }}<span class="visually-hidden"
+                >: {{ $gettext("take the second factor of %{title} away", { title: someone.title }) }}</span
               >
             </button>
           </td>
         </tr>
       </tbody>
     </table>
-    <el-dialog v-model="open" :title="shown ? shown.title : 'Add somebody'" width="min(460px, 94vw)">
+    <el-dialog
+      v-model="open"
+      :title="shown ? shown.title : $gettext('Add somebody')"
+      width="min(460px, 94vw)"
+    >
       <form class="form" @submit.prevent="save">
         <label v-if="!shown">
-          <span class="label">Signs in as</span>
+          <span class="label">{{ $gettext("Signs in as") }}</span>
           <input
             v-model="form.name"
             class="field mono"
             autocomplete="off"
-            placeholder="small letters, for example wren"
+            :placeholder="$gettext('small letters, for example wren')"
             :aria-invalid="!!fields.name"
           />
           <span v-if="fields.name" class="error">{{ fields.name }}</span>
         </label>
         <label>
-          <span class="label">Name, as others see it</span>
+          <span class="label">{{ $gettext("Name, as others see it") }}</span>
           <input v-model="form.title" class="field" :aria-invalid="!!fields.title" />
           <span v-if="fields.title" class="error">{{ fields.title }}</span>
         </label>
         <fieldset>
-          <legend class="label">Role</legend>
+          <legend class="label">{{ $gettext("Role") }}</legend>
           <label v-for="role in ROLES" :key="role.id" class="role">
             <input v-model="form.role" type="radio" name="role" :value="role.id" />
             <span
@@ -176,7 +202,7 @@ function roleOf(someone: Someone) {
           </label>
         </fieldset>
         <label v-if="form.role === 'CREW'">
-          <span class="label">Crew</span>
+          <span class="label">{{ $gettext("Crew") }}</span>
           <input v-model="form.crew" class="field" list="people-crews" :aria-invalid="!!fields.crew" />
           <datalist id="people-crews">
             <option v-for="crew in crews" :key="crew" :value="crew" />
@@ -184,21 +210,23 @@ function roleOf(someone: Someone) {
           <span v-if="fields.crew" class="error">{{ fields.crew }}</span>
         </label>
         <label>
-          <span class="label">{{ shown ? "New password, if it is to change" : "Password" }}</span>
+          <span class="label">{{
+            shown ? $gettext("New password, if it is to change") : $gettext("Password")
+          }}</span>
           <input
             v-model="form.password"
             type="password"
             class="field mono"
             autocomplete="new-password"
-            placeholder="ten characters or more"
+            :placeholder="$gettext('ten characters or more')"
             :aria-invalid="!!fields.password"
           />
           <span v-if="fields.password" class="error">{{ fields.password }}</span>
         </label>
         <label v-if="shown" class="role">
-          <input v-model="form.active" type="checkbox" /> <span>May sign in</span>
+          <input v-model="form.active" type="checkbox" /> <span>{{ $gettext("May sign in") }}</span>
         </label>
-        <button type="submit" class="button primary">{{ shown ? "Save" : "Add" }}</button>
+        <button type="submit" class="button primary">{{ shown ? $gettext("Save") : $gettext("Add") }}</button>
       </form>
     </el-dialog>
     <SessionsDialog v-if="signedIn" :key="signedIn" v-model="sessionsOpen" :name="signedIn" />

@@ -51,7 +51,12 @@ defineExpose({ place });
 </script>
 
 <template>
-  <svg ref="drawing" :viewBox="`0 0 ${size.width} ${size.height}`" role="img" aria-label="Photo, enlarged">
+  <svg
+    ref="drawing"
+    :viewBox="`0 0 ${size.width} ${size.height}`"
+    role="img"
+    :aria-label="$gettext('Photo, enlarged')"
+  >
     <image :href="address" :width="size.width" :height="size.height" />
     <g v-for="(mark, index) in marks" :key="index" class="mark">
       <path class="halo" :d="path(mark)" />

@@ -35,19 +35,19 @@ function dropped(event: DragEvent) {
       :key="photo.id"
       type="button"
       class="thumbnail"
-      :aria-label="`Photo of ${label}, ${photo.addedAt.slice(0, 10)}`"
+      :aria-label="$gettext('Photo of %{label}, %{day}', { label, day: photo.addedAt.slice(0, 10) })"
       @click="open = true"
     >
       <img :src="at('/api/photos/{id}/thumbnail', { path: { id: photo.id } })" alt="" loading="lazy" />
     </button>
     <label class="button">
-      Add photo
+      {{ $gettext("Add photo") }}
       <input
         class="visually-hidden"
         type="file"
         accept="image/jpeg,image/png"
         multiple
-        :aria-label="`Photo of ${label}`"
+        :aria-label="$gettext('Photo of %{label}', { label })"
         @change="taken"
       />
     </label>

@@ -107,14 +107,16 @@ function push(event: PointerEvent) {
       />
     </div>
     <div class="tools">
-      <button type="button" class="button" aria-label="Closer" @click="closer(1.5)">+</button>
-      <button type="button" class="button" aria-label="Farther" @click="closer(1 / 1.5)">−</button>
-      <button type="button" class="button" @click="turn += 90">Turn</button>
+      <button type="button" class="button" :aria-label="$gettext('Closer')" @click="closer(1.5)">+</button>
+      <button type="button" class="button" :aria-label="$gettext('Farther')" @click="closer(1 / 1.5)">
+        −
+      </button>
+      <button type="button" class="button" @click="turn += 90">{{ $gettext("Turn") }}</button>
       <button type="button" class="button" :aria-pressed="pen === 'ARROW'" @click="take('ARROW')">
-        Arrow
+        {{ $gettext("Arrow") }}
       </button>
       <button type="button" class="button" :aria-pressed="pen === 'CIRCLE'" @click="take('CIRCLE')">
-        Circle
+        {{ $gettext("Circle") }}
       </button>
       <button
         v-if="asDrawn(photo).marks.length"
@@ -122,7 +124,7 @@ function push(event: PointerEvent) {
         class="button"
         @click="keep(asDrawn(photo).marks.slice(0, -1))"
       >
-        Rub out the last
+        {{ $gettext("Rub out the last") }}
       </button>
       <button
         v-if="photos.length > 1"
@@ -130,7 +132,7 @@ function push(event: PointerEvent) {
         class="button"
         @click="index = (index + 1) % photos.length"
       >
-        {{ index + 1 }} of {{ photos.length }}
+        {{ $gettext("%{number} of %{photos}", { number: index + 1, photos: photos.length }) }}
       </button>
       <span class="quiet">{{ (photo.takenAt ?? photo.addedAt).slice(0, 10) }}, {{ photo.addedBy }}</span>
     </div>

@@ -1,3 +1,4 @@
+import { $gettext } from "../language/language";
 import { shallowReactive, shallowRef, watch, type Ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -53,7 +54,7 @@ export function usePhotos(id: Ref<string>) {
   async function hang(hook: Hook, files: Iterable<File>) {
     for (const file of files) {
       if (file.size > MOST_BYTES) {
-        notice.problem(`${file.name} is larger than 12 MB. Nothing was saved.`);
+        notice.problem($gettext("%{name} is larger than 12 MB. Nothing was saved.", { name: file.name }));
         continue;
       }
       try {

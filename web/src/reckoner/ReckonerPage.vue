@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onMounted, reactive, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { at } from "../api/address";
@@ -84,7 +85,7 @@ async function ask() {
 /** To be put into a line of a visit. */
 function take(step: Schemas["ReckonedStep"]) {
   carried.value = { name: step.name, value: step.value };
-  notice.done(`${step.value} goes along. On a walk, tap its line and put it in.`);
+  notice.done($gettext("%{step} goes along. On a walk, tap its line and put it in.", { step: step.value }));
 }
 
 async function copy() {
@@ -96,21 +97,21 @@ async function copy() {
     computation.title,
     ...computation.inputs.map((input) => `${input.title}: ${typed[input.id]}`),
     ...answer.value.map((step) => `${step.name}: ${step.value}${step.how ? ` (${step.how})` : ""}`),
-    `Source: ${computation.source}`,
+    $gettext("Source: %{source}", { source: computation.source }),
     window.location.href,
   ];
   try {
     await navigator.clipboard.writeText(lines.join("\n"));
-    notice.done("Copied as text.");
+    notice.done($gettext("Copied as text."));
   } catch {
-    notice.problem("The browser does not let this page copy. Select the text instead.");
+    notice.problem($gettext("The browser does not let this page copy. Select the text instead."));
   }
 }
 </script>
 
 <template>
   <div class="page reckoner">
-    <nav aria-label="Computations">
+    <nav :aria-label="$gettext('Computations')">
       <section v-for="station in stations" :key="station">
         <h2>{{ station }}</h2>
         <RouterLink
@@ -140,7 +141,9 @@ async function copy() {
             @input="typing"
           />
           <span v-if="fields[input.id]" class="error" role="alert">{{ fields[input.id] }}</span>
-          <span v-else-if="input.several" class="quiet hint">Several, parted by semicolons</span>
+          <span v-else-if="input.several" class="quiet hint">{{
+            $gettext("Several, parted by semicolons")
+          }}</span>
         </label>
       </form>
       <p v-if="problem && !Object.keys(fields).length" class="error" role="alert">{{ problem }}</p>
@@ -151,15 +154,22 @@ async function copy() {
           </dt>
           <dd class="mono">
             {{ step.value }}
-            <button type="button" class="button" :aria-label="`Take ${step.name} along`" @click="take(step)">
-              Take along
+            <button
+              type="button"
+              class="button"
+              :aria-label="$gettext('Take %{name} along', { name: step.name })"
+              @click="take(step)"
+            >
+              {{ $gettext("Take along") }}
             </button>
           </dd>
         </div>
       </dl>
       <DrawingFigure v-if="figure" :drawing="figure" :lit="[]" />
       <p class="quiet">{{ chosen.source }}</p>
-      <button type="button" class="button" :disabled="!answer.length" @click="copy">Copy as text</button>
+      <button type="button" class="button" :disabled="!answer.length" @click="copy">
+        {{ $gettext("Copy as text") }}
+      </button>
     </section>
     <p v-else-if="problem" class="error" role="alert">{{ problem }}</p>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
@@ -31,7 +32,7 @@ async function answer() {
         confirmed: confirmed.value,
       },
     );
-    notice.done("Answered; the office gets a letter.");
+    notice.done($gettext("Answered; the office gets a letter."));
     emit("answered");
   } catch (thrown) {
     refusal.value = sentence(thrown);
@@ -44,18 +45,26 @@ async function answer() {
 
 <template>
   <form class="answering" @submit.prevent="answer">
-    <textarea v-model="words" class="field" rows="2" aria-label="Answer" maxlength="2000"></textarea>
+    <textarea
+      v-model="words"
+      class="field"
+      rows="2"
+      :aria-label="$gettext('Answer')"
+      maxlength="2000"
+    ></textarea>
     <GivenReadings v-model="given" :lines="record.values" />
     <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
     <div class="tools">
       <button type="submit" class="button primary" :disabled="busy">
-        {{ confirmed ? "Answer with it as it is" : "Answer" }}
+        {{ confirmed ? $gettext("Answer with it as it is") : $gettext("Answer") }}
       </button>
       <button type="button" class="button" @click="given.push({ line: 0, typed: '', grade: 'RECORDED' })">
-        Add a reading
+        {{ $gettext("Add a reading") }}
       </button>
     </div>
-    <p class="quiet">A photo or PDF that shows it is added under the record's papers, before you answer.</p>
+    <p class="quiet">
+      {{ $gettext("A photo or PDF that shows it is added under the record's papers, before you answer.") }}
+    </p>
   </form>
 </template>
 

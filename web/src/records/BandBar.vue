@@ -17,17 +17,17 @@ function percent(share: number): string {
     </div>
     <figcaption>
       <span>
-        expected
+        {{ $gettext("expected") }}
         <span class="mono">{{
           band.low && band.high
-            ? `${band.low} to ${band.high}`
+            ? $gettext("%{low} to %{high}", { low: band.low, high: band.high })
             : band.low
-              ? `${band.low} or more`
-              : `${band.high} or less`
+              ? $gettext("%{low} or more", { low: band.low })
+              : $gettext("%{high} or less", { high: band.high ?? "" })
         }}</span>
       </span>
       <span>
-        claimed <strong class="mono" :class="{ doubtful }">{{ band.claimed }}</strong>
+        {{ $gettext("claimed") }} <strong class="mono" :class="{ doubtful }">{{ band.claimed }}</strong>
       </span>
     </figcaption>
   </figure>

@@ -11,13 +11,17 @@ function line(places: Schemas["Place"][]): string {
 
 <template>
   <figure class="overlay">
-    <svg viewBox="-4 0 308 100" role="img" :aria-label="`${overlay.firstOf} over ${overlay.secondOf}`">
+    <svg
+      viewBox="-4 0 308 100"
+      role="img"
+      :aria-label="$gettext('%{first} over %{second}', { first: overlay.firstOf, second: overlay.secondOf })"
+    >
       <polyline class="second" :points="line(overlay.second)" />
       <polyline class="first" :points="line(overlay.first)" />
     </svg>
     <figcaption>
-      <span class="first">{{ overlay.firstOf }}, drawn through</span>
-      <span class="second">{{ overlay.secondOf }}, dashed</span>
+      <span class="first">{{ $gettext("%{course}, drawn through", { course: overlay.firstOf }) }}</span>
+      <span class="second">{{ $gettext("%{course}, dashed", { course: overlay.secondOf }) }}</span>
     </figcaption>
   </figure>
 </template>

@@ -67,42 +67,58 @@ void begin();
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Whose records fit together?</h1>
+        <h1>{{ $gettext("Whose records fit together?") }}</h1>
         <p class="quiet">
-          Every record held against physics, and those of a crew beside each other. Of all doubts told here
-          chance alone raises no more than the rule book allows.
+          {{
+            $gettext(
+              "Every record held against physics, and those of a crew beside each other. Of all doubts told here chance alone raises no more than the rule book allows.",
+            )
+          }}
         </p>
       </div>
       <div class="tools">
         <label v-if="coming?.state !== 'RUNNING'" class="button">
-          Bring in many records
+          {{ $gettext("Bring in many records") }}
           <input class="visually-hidden" type="file" accept=".zip,application/zip" @change="bring" />
         </label>
-        <button v-if="audit?.state === 'RUNNING'" type="button" class="button" @click="stop">Stop</button>
-        <button v-else type="button" class="button" @click="begin">Audit again</button>
+        <button v-if="audit?.state === 'RUNNING'" type="button" class="button" @click="stop">
+          {{ $gettext("Stop") }}
+        </button>
+        <button v-else type="button" class="button" @click="begin">{{ $gettext("Audit again") }}</button>
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
-    <progress v-if="sent" :value="sent" max="1" aria-label="Sent"></progress>
-    <section v-if="coming" aria-label="Records coming in" class="coming">
+    <progress v-if="sent" :value="sent" max="1" :aria-label="$gettext('Sent')"></progress>
+    <section v-if="coming" :aria-label="$gettext('Records coming in')" class="coming">
       <p role="status">
-        <strong>{{ coming.brought }} of {{ coming.total }} records are saved</strong>
-        <template v-if="coming.already">; {{ coming.already }} were in already</template>
-        <template v-if="coming.refused">; {{ coming.refused }} cannot be taken</template>
-        <template v-if="coming.state === 'CANCELLED'">. Stopped; what is saved stays.</template>
+        <strong>{{
+          $gettext("%{brought} of %{total} records are saved", {
+            brought: coming.brought,
+            total: coming.total,
+          })
+        }}</strong>
+        <template v-if="coming.already"
+          >; {{ $gettext("%{already} were in already", { already: coming.already }) }}</template
+        >
+        <template v-if="coming.refused"
+          >; {{ $gettext("%{refused} cannot be taken", { refused: coming.refused }) }}</template
+        >
+        <template v-if="coming.state === 'CANCELLED'"
+          >. {{ $gettext("Stopped; what is saved stays.") }}</template
+        >
         <button v-if="coming.state === 'RUNNING'" type="button" class="button" @click="stopComing">
-          Stop
+          {{ $gettext("Stop") }}
         </button>
       </p>
       <progress
         v-if="coming.state === 'RUNNING'"
         :value="coming.done"
         :max="coming.total"
-        aria-label="Records read"
+        :aria-label="$gettext('Records read')"
       ></progress>
       <p v-if="coming.problem" class="error" role="alert">{{ coming.problem }}</p>
       <details v-if="coming.named.length" open>
-        <summary>What cannot be taken, file by file</summary>
+        <summary>{{ $gettext("What cannot be taken, file by file") }}</summary>
         <ul>
           <li v-for="each in coming.named" :key="each.file">
             <strong class="mono">{{ each.file }}</strong>
@@ -110,9 +126,11 @@ void begin();
           </li>
         </ul>
         <p v-if="coming.refused > coming.named.length">
-          And {{ coming.refused - coming.named.length }} more.
+          {{ $gettext("And %{refused} more.", { refused: coming.refused - coming.named.length }) }}
         </p>
-        <p class="quiet">Mend these, then bring the file in again: what is in already stays as it is.</p>
+        <p class="quiet">
+          {{ $gettext("Mend these, then bring the file in again: what is in already stays as it is.") }}
+        </p>
       </details>
     </section>
     <template v-if="audit">
@@ -120,26 +138,39 @@ void begin();
         v-if="audit.state === 'RUNNING'"
         :value="audit.done"
         :max="Math.max(1, audit.total)"
-        aria-label="Records audited"
+        :aria-label="$gettext('Records audited')"
       ></progress>
-      <p v-if="audit.state === 'CANCELLED'">Stopped after {{ audit.done }} of {{ audit.total }} records.</p>
+      <p v-if="audit.state === 'CANCELLED'">
+        {{ $gettext("Stopped after %{done} of %{total} records.", { done: audit.done, total: audit.total }) }}
+      </p>
       <p v-if="audit.problem" class="error" role="alert">{{ audit.problem }}</p>
-      <p v-if="audit.state === 'DONE' && !audit.total">No record has come in yet.</p>
+      <p v-if="audit.state === 'DONE' && !audit.total">{{ $gettext("No record has come in yet.") }}</p>
       <section v-for="crew in audit.crews" :key="crew.crew" :aria-label="crew.crew">
         <h2>{{ crew.crew }}</h2>
         <p class="verdict" :class="{ doubtful: crew.doubtful }">
-          {{ crew.doubtful }} of {{ crew.checks }} checks leave a doubt
+          {{
+            $gettext("%{doubtful} of %{checks} checks leave a doubt", {
+              doubtful: crew.doubtful,
+              checks: crew.checks,
+            })
+          }}
           <span class="quiet">
-            {{ crew.records }} {{ crew.records === 1 ? "record" : "records" }}, {{ crew.doubted }} with a
-            doubt of its own
+            {{
+              $ngettext(
+                "%{records} record, %{doubted} with a doubt of its own",
+                "%{records} records, %{doubted} with a doubt of its own",
+                crew.records,
+                { records: crew.records, doubted: crew.doubted },
+              )
+            }}
           </span>
         </p>
         <div class="tables">
           <table v-if="crew.kinds.length" class="table">
             <thead>
               <tr>
-                <th>Kind</th>
-                <th>Doubts</th>
+                <th>{{ $gettext("Kind") }}</th>
+                <th>{{ $gettext("Doubts") }}</th>
               </tr>
             </thead>
             <tbody>
@@ -152,14 +183,21 @@ void begin();
           <table class="table">
             <thead>
               <tr>
-                <th>Month</th>
-                <th>Records with a doubt</th>
+                <th>{{ $gettext("Month") }}</th>
+                <th>{{ $gettext("Records with a doubt") }}</th>
               </tr>
             </thead>
             <tbody>
               <tr v-for="month in crew.months" :key="month.month">
                 <td class="mono">{{ month.month }}</td>
-                <td class="mono">{{ month.doubtful }} of {{ month.records }}</td>
+                <td class="mono">
+                  {{
+                    $gettext("%{doubtful} of %{records}", {
+                      doubtful: month.doubtful,
+                      records: month.records,
+                    })
+                  }}
+                </td>
               </tr>
             </tbody>
           </table>
@@ -174,7 +212,7 @@ void begin();
           </li>
         </ul>
         <template v-if="crew.among.length">
-          <h3>Beside each other</h3>
+          <h3>{{ $gettext("Beside each other") }}</h3>
           <div v-for="(each, index) in crew.among" :key="index">
             <RouterLink v-if="each.record" :to="`/records/${each.record}`">{{ each.reference }}</RouterLink>
             <FoundCard :found="each.found" />

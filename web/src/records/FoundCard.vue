@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import type { Schemas } from "../api/client";
 import BandBar from "./BandBar.vue";
 import CourseOverlay from "./CourseOverlay.vue";
@@ -9,8 +10,8 @@ const chosen = defineModel<boolean>({ default: false });
 
 function likelier(times: number): string {
   return times >= 1e6
-    ? "over a million times"
-    : `at most ${Number(times.toPrecision(2)).toLocaleString("en")} times`;
+    ? $gettext("over a million times")
+    : $gettext("at most %{times} times", { times: Number(times.toPrecision(2)).toLocaleString("en") });
 }
 </script>
 
@@ -21,32 +22,44 @@ function likelier(times: number): string {
     </h3>
     <p class="outcome">
       <strong>{{ found.outcomeTitle }}</strong><template v-if="found.outcome === 'DOUBTFUL' && found.strength"
-        >: {{ found.strength }} for a doubt, {{ likelier(found.times ?? 1) }} likelier if it did not come
-        about as written
+        >:
+        {{
+          $gettext("%{strength} for a doubt, %{likelier} likelier if it did not come about as written", {
+            strength: found.strength,
+            likelier: likelier(found.times ?? 1),
+          })
+        }}
       </template>
     </p>
     <p>{{ found.because }}</p>
     <p v-if="found.mistake" class="mistake">
-      <strong>An honest mistake would explain it.</strong> {{ found.mistake }}
+      <strong>{{ $gettext("An honest mistake would explain it.") }}</strong> {{ found.mistake }}
     </p>
     <BandBar v-if="found.band" :band="found.band" :doubtful="found.outcome === 'DOUBTFUL'" />
     <CourseOverlay v-if="found.overlay" :overlay="found.overlay" />
     <template v-if="found.outcome === 'DOUBTFUL'">
-      <h4>How it may have come about</h4>
+      <h4>{{ $gettext("How it may have come about") }}</h4>
       <ul>
         <li v-for="each in found.innocent" :key="each">{{ each }}</li>
       </ul>
     </template>
     <details>
-      <summary>What this check is</summary>
+      <summary>{{ $gettext("What this check is") }}</summary>
       <p>{{ found.tests }}.</p>
-      <p>It can show: {{ found.shows }}. It cannot show: {{ found.cannot }}.</p>
+      <p>
+        {{
+          $gettext("It can show: %{shows}. It cannot show: %{cannot}.", {
+            shows: found.shows,
+            cannot: found.cannot,
+          })
+        }}
+      </p>
       <p class="quiet">{{ found.sources.join("; ") }}</p>
     </details>
-    <p v-if="asked" class="quiet">Asked.</p>
+    <p v-if="asked" class="quiet">{{ $gettext("Asked.") }}</p>
     <label v-else-if="askable && found.outcome === 'DOUBTFUL'" class="ask">
       <input v-model="chosen" type="checkbox" />
-      <span>Ask: {{ found.asks }}</span>
+      <span>{{ $gettext("Ask: %{asks}", { asks: found.asks }) }}</span>
     </label>
   </article>
 </template>

@@ -134,7 +134,7 @@ const styled = (box: { left: number; top: number; width: number; height: number 
   <section class="papers">
     <div class="tools">
       <label v-if="adds" class="button">
-        Add a photo or PDF of the paper
+        {{ $gettext("Add a photo or PDF of the paper") }}
         <input
           class="visually-hidden"
           type="file"
@@ -153,26 +153,30 @@ const styled = (box: { left: number; top: number; width: number; height: number 
         {{ each.name }}
       </button>
       <label v-if="inspects && document && unboxed.length">
-        <span class="visually-hidden">Value to draw a box round</span>
+        <span class="visually-hidden">{{ $gettext("Value to draw a box round") }}</span>
         <select v-model="claim" class="field">
-          <option value="">Draw a box round…</option>
+          <option value="">{{ $gettext("Draw a box round…") }}</option>
           <option v-for="each in unboxed" :key="each.id" :value="each.id">
             {{ each.title }}: {{ each.typed }}
           </option>
         </select>
       </label>
     </div>
-    <progress v-if="sent" :value="sent" max="1" aria-label="Sent"></progress>
-    <p v-if="claim" class="quiet">Draw it on the paper, from corner to corner.</p>
+    <progress v-if="sent" :value="sent" max="1" :aria-label="$gettext('Sent')"></progress>
+    <p v-if="claim" class="quiet">{{ $gettext("Draw it on the paper, from corner to corner.") }}</p>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
     <div v-if="document?.pages && document.pages > 1" class="tools pages">
-      <button type="button" class="button" :disabled="page < 2" @click="page--">Page before</button>
+      <button type="button" class="button" :disabled="page < 2" @click="page--">
+        {{ $gettext("Page before") }}
+      </button>
       <span>
-        Page <span class="mono">{{ page }}</span> of <span class="mono">{{ document.pages }}</span>
-        <template v-if="elsewhere.length">; boxes on page {{ elsewhere.join(", ") }} too</template>
+        {{ $gettext("Page %{page} of %{pages}", { page, pages: document.pages })
+        }}<template v-if="elsewhere.length"
+          >; {{ $gettext("boxes on page %{pages} too", { pages: elsewhere.join(", ") }) }}</template
+        >
       </span>
       <button type="button" class="button" :disabled="page >= document.pages" @click="page++">
-        Next page
+        {{ $gettext("Next page") }}
       </button>
     </div>
     <div
@@ -186,20 +190,20 @@ const styled = (box: { left: number; top: number; width: number; height: number 
       <img
         v-if="document.pages"
         :src="at('/api/record-documents/{id}/pages/{number}', { path: { id: document.id, number: page } })"
-        :alt="`Paper: ${document.name}, page ${page}`"
+        :alt="$gettext('Paper: %{name}, page %{page}', { name: document.name, page })"
         draggable="false"
       />
       <img
         v-else
         :src="at('/api/record-documents/{id}', { path: { id: document.id } })"
-        :alt="`Paper: ${document.name}`"
+        :alt="$gettext('Paper: %{name}', { name: document.name })"
         draggable="false"
       />
       <div v-for="each in boxes" :key="each.id" class="box" :style="styled(each.box!)">
         <button
           type="button"
           :title="`${each.title}: ${each.typed}`"
-          :aria-label="`Take the box of ${each.title} away`"
+          :aria-label="$gettext('Take the box of %{title} away', { title: each.title })"
           :disabled="!inspects"
           @click="unbox(each.id)"
         >

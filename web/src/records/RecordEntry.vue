@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, reactive, ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -56,7 +57,11 @@ async function keep(line: Schemas["RecordLineView"], event: Event) {
       file,
     );
     values[key(line)] = sha256;
-    curves[key(line)] = `${samples} samples, ${when(from)} to ${when(to)}`;
+    curves[key(line)] = $gettext("%{samples} samples, %{from} to %{to}", {
+      samples,
+      from: when(from),
+      to: when(to),
+    });
   } catch (thrown) {
     problem.value = `${file.name}: ${sentence(thrown)}`;
   }
@@ -96,23 +101,32 @@ async function bring() {
 </script>
 
 <template>
-  <form class="entry" aria-label="Type a record" @submit.prevent="bring">
+  <form class="entry" :aria-label="$gettext('Type a record')" @submit.prevent="bring">
     <div class="head">
-      <label>Signed by <input v-model="signedBy" class="field" required maxlength="120" /></label>
-      <label>Day <input v-model="day" class="field mono" type="date" required /></label>
-      <label>Coldest that day <input v-model="coldest" class="field mono" placeholder="14 °C" /></label>
-      <label>Warmest that day <input v-model="warmest" class="field mono" placeholder="27 °C" /></label>
+      <label
+        >{{ $gettext("Signed by") }} <input v-model="signedBy" class="field" required maxlength="120"
+      /></label>
+      <label>{{ $gettext("Day") }} <input v-model="day" class="field mono" type="date" required /></label>
+      <label
+        >{{ $gettext("Coldest that day") }} <input v-model="coldest" class="field mono" placeholder="14 °C"
+      /></label>
+      <label
+        >{{ $gettext("Warmest that day") }} <input v-model="warmest" class="field mono" placeholder="27 °C"
+      /></label>
     </div>
     <p class="quiet">
-      Only what stands in the record; leave the rest. Several values parted by ; go to the lines that follow.
-      A time alone is of the record's day; of another day write 2026-09-01 14:05.
+      {{
+        $gettext(
+          "Only what stands in the record; leave the rest. Several values parted by ; go to the lines that follow. A time alone is of the record's day; of another day write 2026-09-01 14:05.",
+        )
+      }}
     </p>
     <table class="table">
       <thead>
         <tr>
-          <th>Line</th>
-          <th>Value</th>
-          <th>Read at</th>
+          <th>{{ $gettext("Line") }}</th>
+          <th>{{ $gettext("Value") }}</th>
+          <th>{{ $gettext("Read at") }}</th>
         </tr>
       </thead>
       <tbody>
@@ -132,7 +146,7 @@ async function bring() {
             </select>
             <template v-else-if="line.kind === 'CURVE'">
               <label class="button">
-                {{ curves[key(line)] ? "Another file" : "The logger's file" }}
+                {{ curves[key(line)] ? $gettext("Another file") : $gettext("The logger's file") }}
                 <input
                   class="visually-hidden"
                   type="file"
@@ -156,8 +170,8 @@ async function bring() {
             <input
               v-model="times[key(line)]"
               class="field mono time"
-              :aria-label="`Time of ${line.title}`"
-              placeholder="hh:mm"
+              :aria-label="$gettext('Time of %{title}', { title: line.title })"
+              :placeholder="$gettext('hh:mm')"
             />
           </td>
         </tr>
@@ -166,7 +180,9 @@ async function bring() {
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
     <div class="save">
       <button type="submit" class="button primary" :disabled="busy || !written.length">
-        Save {{ written.length }} {{ written.length === 1 ? "value" : "values" }}
+        {{
+          $ngettext("Save %{count} value", "Save %{count} values", written.length, { count: written.length })
+        }}
       </button>
     </div>
   </form>

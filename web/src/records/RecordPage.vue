@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onBeforeUnmount, reactive, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -28,7 +29,11 @@ const chosen = reactive<Record<string, boolean>>({});
 const last = lastOnly();
 const weather = reactive({ coldest: "", warmest: "" });
 
-const AGREEMENT = { AGREES: "agrees", DISAGREES: "disagrees", CANNOT_TELL: "cannot tell" };
+const AGREEMENT = {
+  AGREES: $gettext("agrees"),
+  DISAGREES: $gettext("disagrees"),
+  CANNOT_TELL: $gettext("cannot tell"),
+};
 
 const doubts = computed(() => record.value?.found.filter((each) => each.outcome === "DOUBTFUL") ?? []);
 const others = computed(() => record.value?.found.filter((each) => each.outcome !== "DOUBTFUL") ?? []);
@@ -78,7 +83,7 @@ const ask = () =>
       api.post(at("/api/records/{id}/questions", { path: { id: props.id } }), {
         questions: wanted.value.map(({ check, subject }) => ({ check, subject })),
       }),
-    "The letter is in the outbox.",
+    $gettext("The letter is in the outbox."),
   );
 
 const amend = (released: boolean) =>
@@ -90,14 +95,14 @@ const amend = (released: boolean) =>
         released,
         version: record.value?.version ?? 0,
       }),
-    "Saved.",
+    $gettext("Saved."),
   );
 </script>
 
 <template>
   <div class="page wide">
     <p v-if="problem" class="error" role="alert">
-      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
     <template v-if="record">
       <div class="page-head">
@@ -105,41 +110,57 @@ const amend = (released: boolean) =>
           <h1 v-if="record.found.length" :class="{ doubtful: doubts.length }">
             {{
               doubts.length
-                ? `${doubts.length} of ${told} checks ${doubts.length === 1 ? "leaves" : "leave"} a doubt`
-                : `${told} checks, nothing doubted`
+                ? $ngettext(
+                    "%{doubts} of %{told} checks leaves a doubt",
+                    "%{doubts} of %{told} checks leave a doubt",
+                    doubts.length,
+                    { doubts: doubts.length, told },
+                  )
+                : $gettext("%{told} checks, nothing doubted", { told })
             }}
           </h1>
-          <h1 v-else>Commissioning record</h1>
+          <h1 v-else>{{ $gettext("Commissioning record") }}</h1>
           <p class="quiet">
-            {{ record.reference }} {{ record.title }}: record of {{ record.day }}, signed by
-            {{ record.signedBy }}, {{ record.crew }}. A doubt is a question, not a charge: there is often a
-            plain explanation.
+            {{
+              $gettext(
+                "%{reference} %{title}: record of %{day}, signed by %{signedBy}, %{crew}. A doubt is a question, not a charge: there is often a plain explanation.",
+                {
+                  reference: record.reference,
+                  title: record.title,
+                  day: record.day,
+                  signedBy: record.signedBy,
+                  crew: record.crew,
+                },
+              )
+            }}
           </p>
         </div>
         <div class="tools">
-          <RouterLink class="button" :to="`/installations/${record.installationId}/record`"
-            >Records</RouterLink
-          >
-          <RouterLink class="button" :to="`/installations/${record.installationId}/papers`">Walk</RouterLink>
+          <RouterLink class="button" :to="`/installations/${record.installationId}/record`">{{
+            $gettext("Records")
+          }}</RouterLink>
+          <RouterLink class="button" :to="`/installations/${record.installationId}/papers`">{{
+            $gettext("Walk")
+          }}</RouterLink>
         </div>
       </div>
       <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
       <div class="halves">
         <div class="left">
-          <h2>The record</h2>
+          <h2>{{ $gettext("The record") }}</h2>
           <table class="table">
             <thead>
               <tr>
-                <th>Line</th>
-                <th>Record</th>
-                <th>Own reading</th>
+                <th>{{ $gettext("Line") }}</th>
+                <th>{{ $gettext("Record") }}</th>
+                <th>{{ $gettext("Own reading") }}</th>
               </tr>
             </thead>
             <tbody>
               <tr v-for="each in record.values" :key="each.id" :class="{ doubted: each.doubted }">
                 <td>
                   {{ each.title }}
-                  <span v-if="each.doubted" class="flag">doubt</span>
+                  <span v-if="each.doubted" class="flag">{{ $gettext("doubt") }}</span>
                 </td>
                 <td>
                   <span class="mono">{{ each.typed }}</span>
@@ -158,15 +179,21 @@ const amend = (released: boolean) =>
           </table>
           <PaperBoxes :record="record" :inspects="inspects" @changed="load" />
           <form v-if="inspects" class="weather" @submit.prevent="amend(record.released)">
-            <label>Coldest that day <input v-model="weather.coldest" class="field mono" /></label>
-            <label>Warmest that day <input v-model="weather.warmest" class="field mono" /></label>
-            <button type="submit" class="button">Save weather</button>
+            <label
+              >{{ $gettext("Coldest that day") }} <input v-model="weather.coldest" class="field mono"
+            /></label>
+            <label
+              >{{ $gettext("Warmest that day") }} <input v-model="weather.warmest" class="field mono"
+            /></label>
+            <button type="submit" class="button">{{ $gettext("Save weather") }}</button>
           </form>
         </div>
         <div class="right">
           <section v-if="record.found.length">
-            <h2>What does not fit together</h2>
-            <p v-if="!doubts.length">Nothing. {{ told }} checks could tell, and all fit.</p>
+            <h2>{{ $gettext("What does not fit together") }}</h2>
+            <p v-if="!doubts.length">
+              {{ $gettext("Nothing. %{told} checks could tell, and all fit.", { told }) }}
+            </p>
             <FoundCard
               v-for="each in doubts"
               :key="key(each)"
@@ -177,22 +204,39 @@ const amend = (released: boolean) =>
             />
             <div v-if="inspects && doubts.length" class="tools">
               <button type="button" class="button primary" :disabled="!wanted.length" @click="ask">
-                Write to the crew: {{ wanted.length }} {{ wanted.length === 1 ? "question" : "questions" }}
+                {{
+                  $ngettext(
+                    "Write to the crew: %{count} question",
+                    "Write to the crew: %{count} questions",
+                    wanted.length,
+                    { count: wanted.length },
+                  )
+                }}
               </button>
               <button type="button" class="button" @click="amend(!record.released)">
-                {{ record.released ? "Take back from the crew's copy" : "Release to the crew's copy" }}
+                {{
+                  record.released
+                    ? $gettext("Take back from the crew's copy")
+                    : $gettext("Release to the crew's copy")
+                }}
               </button>
             </div>
             <details>
-              <summary>{{ others.length }} more checks: consistent, or nothing can be told</summary>
+              <summary>
+                {{
+                  $gettext("%{others} more checks: consistent, or nothing can be told", {
+                    others: others.length,
+                  })
+                }}
+              </summary>
               <FoundCard v-for="each in others" :key="key(each)" :found="each" />
             </details>
           </section>
           <section v-if="record.readAgain.length" class="again">
-            <h2>Read again, in this order</h2>
+            <h2>{{ $gettext("Read again, in this order") }}</h2>
             <p>
               <label class="time">
-                in
+                {{ $gettext("in") }}
                 <input
                   v-model.number.lazy="minutes"
                   class="field mono minutes"
@@ -200,7 +244,7 @@ const amend = (released: boolean) =>
                   min="0"
                   max="1000"
                 />
-                minutes
+                {{ $gettext("minutes") }}
               </label>
             </p>
             <ol>
@@ -213,7 +257,7 @@ const amend = (released: boolean) =>
             </ol>
           </section>
           <section v-if="record.questions.length">
-            <h2>Questions to the crew</h2>
+            <h2>{{ $gettext("Questions to the crew") }}</h2>
             <article v-for="each in record.questions" :key="each.id" class="question">
               <p>{{ each.question }}</p>
               <p class="quiet">{{ each.askedBy }}, {{ when(each.askedAt) }}</p>
@@ -223,7 +267,7 @@ const amend = (released: boolean) =>
                 <span class="quiet">{{ each.answeredBy }}, {{ when(each.answeredAt) }}</span>
               </p>
               <AnswerForm v-else-if="!inspects" :record="record" :question="each" @answered="load" />
-              <p v-else class="quiet">Not answered yet.</p>
+              <p v-else class="quiet">{{ $gettext("Not answered yet.") }}</p>
             </article>
           </section>
         </div>

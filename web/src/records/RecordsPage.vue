@@ -78,47 +78,57 @@ async function read(event: Event) {
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>What does the commissioning record say?</h1>
+        <h1>{{ $gettext("What does the commissioning record say?") }}</h1>
         <p class="quiet">{{ installation?.reference }} {{ installation?.title }}</p>
       </div>
       <div class="tools">
-        <RouterLink class="button" :to="`/installations/${id}/papers`">Walk</RouterLink>
+        <RouterLink class="button" :to="`/installations/${id}/papers`">{{ $gettext("Walk") }}</RouterLink>
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">
-      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
-    <p v-if="records && !records.length">None has come in yet.</p>
+    <p v-if="records && !records.length">{{ $gettext("None has come in yet.") }}</p>
     <ul v-if="records?.length" class="records">
       <li v-for="each in records" :key="each.id">
         <RouterLink :to="`/records/${each.id}`">
           <strong v-if="each.doubts !== undefined" :class="{ doubtful: each.doubts }">
-            {{ each.doubts ? `${each.doubts} ${each.doubts === 1 ? "doubt" : "doubts"}` : "Nothing doubted" }}
+            {{
+              each.doubts
+                ? $ngettext("%{doubts} doubt", "%{doubts} doubts", each.doubts, { doubts: each.doubts })
+                : $gettext("Nothing doubted")
+            }}
           </strong>
-          <span>{{ each.day }}, signed by {{ each.signedBy }}</span>
+          <span>{{
+            $gettext("%{day}, signed by %{signedBy}", { day: each.day, signedBy: each.signedBy })
+          }}</span>
           <span class="quiet">
-            {{ each.values }} {{ each.values === 1 ? "value" : "values"
-            }}{{ each.open ? `, ${each.open} unanswered` : "" }}
+            {{ $ngettext("%{values} value", "%{values} values", each.values, { values: each.values })
+            }}<template v-if="each.open"
+              >, {{ $gettext("%{open} unanswered", { open: each.open }) }}</template
+            >
           </span>
         </RouterLink>
       </li>
     </ul>
     <section v-if="inspects">
-      <h2>Bring one in</h2>
+      <h2>{{ $gettext("Bring one in") }}</h2>
       <div class="tools">
-        <button v-if="!typing" type="button" class="button primary" @click="typing = true">Type it</button>
+        <button v-if="!typing" type="button" class="button primary" @click="typing = true">
+          {{ $gettext("Type it") }}
+        </button>
         <a class="button" :href="at('/api/installations/{id}/record-template.csv', own)" download>
-          Empty table to fill in
+          {{ $gettext("Empty table to fill in") }}
         </a>
         <a
           class="button"
           :href="at('/api/installations/{id}/record-template.json', own)"
           :download="`${id}.json`"
         >
-          The same as JSON
+          {{ $gettext("The same as JSON") }}
         </a>
         <label class="button">
-          Read a filled one
+          {{ $gettext("Read a filled one") }}
           <input
             class="visually-hidden"
             type="file"

@@ -98,12 +98,17 @@ function add() {
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Put this installation right" width="min(640px, 94vw)" top="5vh">
+  <el-dialog
+    v-model="open"
+    :title="$gettext('Put this installation right')"
+    width="min(640px, 94vw)"
+    top="5vh"
+  >
     <form @submit.prevent="same() ? save() : look()">
-      <label class="label" for="right-title">Name</label>
+      <label class="label" for="right-title">{{ $gettext("Name") }}</label>
       <input id="right-title" v-model="asked.title" class="field" :aria-invalid="!!fields.title" />
       <p v-if="fields.title" class="error">{{ fields.title }}</p>
-      <h2>Units</h2>
+      <h2>{{ $gettext("Units") }}</h2>
       <UnitRow
         v-for="(unit, index) in asked.components"
         :key="unit.id ?? index"
@@ -114,16 +119,20 @@ function add() {
         :alone="asked.components.length === 1"
         @leave-out="asked.components.splice(index, 1)"
       >
-        <input v-model="unit.title" class="field" :aria-label="`Title of unit ${index + 1}`" />
+        <input
+          v-model="unit.title"
+          class="field"
+          :aria-label="$gettext('Title of unit %{number}', { number: index + 1 })"
+        />
       </UnitRow>
-      <button type="button" class="button" @click="add">Add a unit</button>
+      <button type="button" class="button" @click="add">{{ $gettext("Add a unit") }}</button>
       <div class="grid">
         <div>
-          <label class="label" for="right-system">System</label>
+          <label class="label" for="right-system">{{ $gettext("System") }}</label>
           <input id="right-system" v-model="asked.system" class="field" :aria-invalid="!!fields.system" />
         </div>
         <div>
-          <label class="label" for="right-crew">Crew</label>
+          <label class="label" for="right-crew">{{ $gettext("Crew") }}</label>
           <input
             id="right-crew"
             v-model="asked.crew"
@@ -136,39 +145,49 @@ function add() {
           </datalist>
         </div>
         <div>
-          <label class="label" for="right-book">Rule book</label>
+          <label class="label" for="right-book">{{ $gettext("Rule book") }}</label>
           <select id="right-book" v-model="asked.ruleBook" class="field">
             <option v-for="book in books" :key="book.id" :value="book.id">{{ book.title }}</option>
           </select>
         </div>
         <label class="check"
-          ><input v-model="asked.replacement" type="checkbox" /> replaces an older system</label
+          ><input v-model="asked.replacement" type="checkbox" />
+          {{ $gettext("replaces an older system") }}</label
         >
       </div>
       <section v-if="shown && same()" class="changes" aria-live="polite">
         <p>
-          <strong>{{ shown.verdicts.length }}</strong>
-          {{ shown.verdicts.length === 1 ? "judgement changes" : "judgements change" }},
-          {{ shown.come }} lines come, {{ shown.go }} go.
+          {{
+            $ngettext(
+              "%{changed} judgement changes, %{come} lines come, %{go} go.",
+              "%{changed} judgements change, %{come} lines come, %{go} go.",
+              shown.verdicts.length,
+              { changed: shown.verdicts.length, come: shown.come, go: shown.go },
+            )
+          }}
         </p>
         <p v-if="shown.putAway.length" class="error">
-          Read already, and out of sight then: {{ shown.putAway.join("; ") }}. It is kept, and is there again
-          when the line is.
+          {{
+            $gettext(
+              "Read already, and out of sight then: %{putAway}. It is kept, and is there again when the line is.",
+              { putAway: shown.putAway.join("; ") },
+            )
+          }}
         </p>
         <ul>
           <li v-for="(each, index) in shown.verdicts" :key="index">
             {{ each.title }}<template v-if="each.subject">, {{ each.subject }}</template
-            >: {{ each.before ? verdictWord(each.before) : "not asked" }} →
-            {{ each.now ? verdictWord(each.now) : "not asked" }}
+            >: {{ each.before ? verdictWord(each.before) : $gettext("not asked") }} →
+            {{ each.now ? verdictWord(each.now) : $gettext("not asked") }}
           </li>
         </ul>
       </section>
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
       <div class="buttons">
         <button type="submit" class="button primary" :disabled="busy">
-          {{ same() ? "Save it so" : "Show what that changes" }}
+          {{ same() ? $gettext("Save it so") : $gettext("Show what that changes") }}
         </button>
-        <button type="button" class="button" @click="open = false">Cancel</button>
+        <button type="button" class="button" @click="open = false">{{ $gettext("Cancel") }}</button>
       </div>
     </form>
   </el-dialog>

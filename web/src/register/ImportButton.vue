@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onUnmounted, ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
@@ -20,13 +21,16 @@ onUnmounted(() => clearTimeout(timer));
 const words = computed(() => {
   const now = running.value;
   if (!now) {
-    return "sending";
+    return $gettext("sending");
   }
   if (now.state === "WAITING") {
-    return "waiting for another import to end";
+    return $gettext("waiting for another import to end");
   }
   return now.steps
-    ? `${now.done.toLocaleString("en")} of ${now.steps.toLocaleString("en")} entries`
+    ? $gettext("%{done} of %{steps} entries", {
+        done: now.done.toLocaleString("en"),
+        steps: now.steps.toLocaleString("en"),
+      })
     : "reading";
 });
 
@@ -53,11 +57,11 @@ async function take() {
 function settle(now: Import) {
   if (now.state === "DONE") {
     running.value = undefined;
-    notice.done(`Imported: ${now.installations.length}.`);
+    notice.done($gettext("Imported: %{installations}.", { installations: now.installations.length }));
     emit("imported");
   } else if (now.state === "CANCELLED") {
     running.value = undefined;
-    notice.hint("Cancelled. Nothing of the file was saved.");
+    notice.hint($gettext("Cancelled. Nothing of the file was saved."));
   } else {
     running.value = now;
     timer = setTimeout(() => void ask(now.id), ASK_EVERY_MS);
@@ -102,10 +106,10 @@ async function cancel() {
         :value="running?.steps ? running.done : undefined"
       ></progress>
     </div>
-    <button v-if="running" type="button" class="button" @click="cancel">Cancel</button>
+    <button v-if="running" type="button" class="button" @click="cancel">{{ $gettext("Cancel") }}</button>
   </div>
   <label v-else class="button">
-    Import a case file
+    {{ $gettext("Import a case file") }}
     <input
       ref="input"
       class="visually-hidden"

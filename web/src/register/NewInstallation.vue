@@ -211,41 +211,43 @@ async function submit() {
 </script>
 
 <template>
-  <el-dialog v-model="open" title="New installation" width="640px" top="5vh">
+  <el-dialog v-model="open" :title="$gettext('New installation')" width="640px" top="5vh">
     <form @submit.prevent="submit">
-      <label class="label" for="new-like">Like one that is in the register, if any</label>
+      <label class="label" for="new-like">{{ $gettext("Like one that is in the register, if any") }}</label>
       <input
         id="new-like"
         v-model="like"
         class="field"
         list="new-others"
-        placeholder="Type to find it"
+        :placeholder="$gettext('Type to find it')"
         @input="find"
         @change="find"
       />
       <datalist id="new-others">
         <option v-for="each in others" :key="each.id" :value="`${each.reference} ${each.title}`" />
       </datalist>
-      <h2>Units</h2>
+      <h2>{{ $gettext("Units") }}</h2>
       <UnitRow
         v-for="(each, index) in asked.components"
         :key="index"
         v-model:kind="each.kind"
         v-model:own-supply="each.ownSupply"
         :number="index + 1"
-        :named="`unit ${index + 1}`"
+        :named="$gettext('unit %{number}', { number: index + 1 })"
         :alone="asked.components.length === 1"
         @chosen="chosenByHand.add(each)"
         @leave-out="asked.components.splice(index, 1)"
       >
         <div>
-          <label class="label" :for="`new-model-${index}`">{{ titleOf(each, index) }}, model</label>
+          <label class="label" :for="`new-model-${index}`">{{
+            $gettext("%{unit}, model", { unit: titleOf(each, index) })
+          }}</label>
           <input
             :id="`new-model-${index}`"
             v-model="each.model"
             class="field mono"
             :list="`new-models-${index}`"
-            placeholder="type to find its sheet"
+            :placeholder="$gettext('type to find its sheet')"
             autocomplete="off"
           />
           <datalist :id="`new-models-${index}`">
@@ -256,18 +258,18 @@ async function submit() {
         </div>
       </UnitRow>
       <button type="button" class="button" @click="asked.components.push(unit('INDOOR_WALL'))">
-        Add a unit
+        {{ $gettext("Add a unit") }}
       </button>
-      <h2>Where, and by whom</h2>
+      <h2>{{ $gettext("Where, and by whom") }}</h2>
       <div class="grid">
         <div>
-          <label class="label" for="new-building">Building</label>
+          <label class="label" for="new-building">{{ $gettext("Building") }}</label>
           <input
             id="new-building"
             v-model="asked.building"
             class="field"
             list="new-places"
-            placeholder="choose, or type a new one"
+            :placeholder="$gettext('choose, or type a new one')"
             :aria-invalid="!!fields.building"
           />
           <datalist id="new-places">
@@ -276,39 +278,41 @@ async function submit() {
           <p v-if="fields.building" class="error">{{ fields.building }}</p>
         </div>
         <div v-if="!place || elsewhere">
-          <label class="label" for="new-elevation">Height above sea level</label>
+          <label class="label" for="new-elevation">{{ $gettext("Height above sea level") }}</label>
           <input
             id="new-elevation"
             v-model="asked.elevation"
             class="field"
-            placeholder="640 m or 2100 ft"
+            :placeholder="$gettext('640 m or 2100 ft')"
             :aria-invalid="!!fields.elevation"
           />
           <p v-if="fields.elevation" class="error">{{ fields.elevation }}</p>
         </div>
         <p v-else class="quiet stands">
-          {{ place.elevation }} above sea level
-          <button type="button" class="button" @click="standsElsewhere">Another height here</button>
+          {{ $gettext("%{elevation} above sea level", { elevation: place.elevation }) }}
+          <button type="button" class="button" @click="standsElsewhere">
+            {{ $gettext("Another height here") }}
+          </button>
         </p>
         <div v-if="asked.building && !place">
-          <label class="label" for="new-zone">Time zone of its clocks</label>
+          <label class="label" for="new-zone">{{ $gettext("Time zone of its clocks") }}</label>
           <input
             id="new-zone"
             v-model="asked.zone"
             class="field"
-            placeholder="America/Chicago"
+            :placeholder="$gettext('America/Chicago')"
             :aria-invalid="!!fields.zone"
           />
           <p v-if="fields.zone" class="error">{{ fields.zone }}</p>
         </div>
         <div>
-          <label class="label" for="new-crew">Crew</label>
+          <label class="label" for="new-crew">{{ $gettext("Crew") }}</label>
           <input
             id="new-crew"
             v-model="asked.crew"
             class="field"
             list="new-crews"
-            placeholder="choose, or type a new one"
+            :placeholder="$gettext('choose, or type a new one')"
             :aria-invalid="!!fields.crew"
           />
           <datalist id="new-crews">
@@ -317,40 +321,40 @@ async function submit() {
           <p v-if="fields.crew" class="error">{{ fields.crew }}</p>
         </div>
         <div>
-          <label class="label" for="new-book">Rule book</label>
+          <label class="label" for="new-book">{{ $gettext("Rule book") }}</label>
           <select id="new-book" v-model="asked.ruleBook" class="field">
             <option v-for="book in books" :key="book.id" :value="book.id">{{ book.title }}</option>
           </select>
         </div>
       </div>
       <button type="button" class="button later" :aria-expanded="more" @click="more = !more">
-        {{ more ? "Less" : "More, which can wait" }}
+        {{ more ? $gettext("Less") : $gettext("More, which can wait") }}
       </button>
       <div v-if="more" class="grid">
         <div>
-          <label class="label" for="new-reference">Reference</label>
+          <label class="label" for="new-reference">{{ $gettext("Reference") }}</label>
           <input
             id="new-reference"
             v-model="asked.reference"
             class="field"
-            placeholder="LH-50"
+            :placeholder="$gettext('LH-50')"
             :aria-invalid="!!fields.reference"
           />
           <p v-if="fields.reference" class="error">{{ fields.reference }}</p>
         </div>
         <div>
-          <label class="label" for="new-title">What it is</label>
+          <label class="label" for="new-title">{{ $gettext("What it is") }}</label>
           <input
             id="new-title"
             v-model="asked.title"
             class="field"
-            placeholder="Reading room, wall split"
+            :placeholder="$gettext('Reading room, wall split')"
             :aria-invalid="!!fields.title"
           />
           <p v-if="fields.title" class="error">{{ fields.title }}</p>
         </div>
         <div>
-          <label class="label" for="new-system">System</label>
+          <label class="label" for="new-system">{{ $gettext("System") }}</label>
           <input
             id="new-system"
             v-model="asked.system"
@@ -361,7 +365,9 @@ async function submit() {
           <p v-if="fields.system" class="error">{{ fields.system }}</p>
         </div>
         <div v-for="(each, index) in asked.components" :key="index">
-          <label class="label" :for="`new-unit-${index}`">Title of unit {{ index + 1 }}</label>
+          <label class="label" :for="`new-unit-${index}`">{{
+            $gettext("Title of unit %{number}", { number: index + 1 })
+          }}</label>
           <input
             :id="`new-unit-${index}`"
             v-model="each.title"
@@ -370,7 +376,7 @@ async function submit() {
           />
         </div>
         <div>
-          <label class="label" for="new-stage">Visit</label>
+          <label class="label" for="new-stage">{{ $gettext("Visit") }}</label>
           <select id="new-stage" v-model="asked.stage" class="field">
             <option v-for="stage in words.stages" :key="stage.id" :value="stage.id">
               {{ capital(stage.title) }}
@@ -378,7 +384,7 @@ async function submit() {
           </select>
         </div>
         <div>
-          <label class="label" for="new-date">Day of the visit</label>
+          <label class="label" for="new-date">{{ $gettext("Day of the visit") }}</label>
           <el-date-picker
             id="new-date"
             v-model="asked.visitedOn"
@@ -388,11 +394,14 @@ async function submit() {
           />
         </div>
         <label class="check"
-          ><input v-model="asked.replacement" type="checkbox" /> Replaces an older system</label
+          ><input v-model="asked.replacement" type="checkbox" />
+          {{ $gettext("Replaces an older system") }}</label
         >
       </div>
       <p class="error" role="alert">{{ problem }}</p>
-      <button class="button primary" :disabled="busy">Enter {{ asked.reference }} in the register</button>
+      <button class="button primary" :disabled="busy">
+        {{ $gettext("Enter %{reference} in the register", { reference: asked.reference }) }}
+      </button>
     </form>
   </el-dialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onScopeDispose, reactive, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
 import { at } from "../api/address";
@@ -22,12 +23,12 @@ const SIZE = 50;
 const PAUSE_MS = 250;
 type Order = NonNullable<NonNullable<paths["/api/installations"]["get"]["parameters"]["query"]>["order"]>;
 const COLUMNS: { order?: Order; title: string }[] = [
-  { order: "STAKE", title: "Most pressing" },
-  { order: "TITLE", title: "Installation" },
-  { order: "SYSTEM", title: "System" },
-  { order: "CREW", title: "Crew" },
-  { order: "VISITED", title: "Visit" },
-  { title: "Open" },
+  { order: "STAKE", title: $gettext("Most pressing") },
+  { order: "TITLE", title: $gettext("Installation") },
+  { order: "SYSTEM", title: $gettext("System") },
+  { order: "CREW", title: $gettext("Crew") },
+  { order: "VISITED", title: $gettext("Visit") },
+  { title: $gettext("Open") },
 ];
 
 type StationId = Schemas["StationCount"]["station"];
@@ -118,23 +119,28 @@ function entered(id: string) {
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Which installations still need something?</h1>
-        <p class="quiet">What is most at stake stands first. Open one to walk it.</p>
+        <h1>{{ $gettext("Which installations still need something?") }}</h1>
+        <p class="quiet">{{ $gettext("What is most at stake stands first. Open one to walk it.") }}</p>
       </div>
       <div class="actions">
         <template v-if="person?.role === 'QUALITY_LEAD'">
-          <a class="button" :href="at('/api/everything')" download title="Everything there is, as open files">
-            Export all
+          <a
+            class="button"
+            :href="at('/api/everything')"
+            download
+            :title="$gettext('Everything there is, as open files')"
+          >
+            {{ $gettext("Export all") }}
           </a>
           <ImportButton @imported="load" />
         </template>
         <button v-if="person?.role !== 'CREW'" type="button" class="button primary" @click="entering = true">
-          New installation
+          {{ $gettext("New installation") }}
         </button>
       </div>
     </div>
-    <section v-if="register?.all" class="strip" aria-label="The programme at a glance">
-      <div class="kind" role="group" aria-label="By most pressing verdict">
+    <section v-if="register?.all" class="strip" :aria-label="$gettext('The programme at a glance')">
+      <div class="kind" role="group" :aria-label="$gettext('By most pressing verdict')">
         <button
           v-for="verdict in verdicts"
           :key="verdict.id"
@@ -146,12 +152,12 @@ function entered(id: string) {
           <VerdictMark :verdict="verdict.id" worded /> <strong>{{ verdict.count }}</strong>
         </button>
         <button type="button" class="button" :aria-pressed="filter.due" @click="toggle('due', !filter.due)">
-          Corrections due this week <strong>{{ register.strip.dueThisWeek }}</strong>
+          {{ $gettext("Corrections due this week") }} <strong>{{ register.strip.dueThisWeek }}</strong>
         </button>
       </div>
       <details>
-        <summary>By crew and by station</summary>
-        <div class="kind" role="group" aria-label="By crew">
+        <summary>{{ $gettext("By crew and by station") }}</summary>
+        <div class="kind" role="group" :aria-label="$gettext('By crew')">
           <button
             v-for="each in register.strip.crews"
             :key="each.crew"
@@ -160,10 +166,16 @@ function entered(id: string) {
             :aria-pressed="filter.crew === each.crew"
             @click="toggle('crew', each.crew)"
           >
-            {{ each.crew }} <strong>{{ each.failing }} of {{ each.installations }} fail</strong>
+            {{ each.crew }}
+            <strong>{{
+              $gettext("%{failing} of %{installations} fail", {
+                failing: each.failing,
+                installations: each.installations,
+              })
+            }}</strong>
           </button>
         </div>
-        <div class="kind" role="group" aria-label="By station where something fails">
+        <div class="kind" role="group" :aria-label="$gettext('By station where something fails')">
           <button
             v-for="each in register.strip.stations"
             :key="each.station"
@@ -181,20 +193,22 @@ function entered(id: string) {
       <input
         v-model="filter.words"
         class="field"
-        placeholder="Find by reference, place or system"
-        aria-label="Find"
+        :placeholder="$gettext('Find by reference, place or system')"
+        :aria-label="$gettext('Find')"
       />
-      <select v-model="filter.crew" class="field" aria-label="Crew">
-        <option value="">All crews</option>
+      <select v-model="filter.crew" class="field" :aria-label="$gettext('Crew')">
+        <option value="">{{ $gettext("All crews") }}</option>
         <option v-for="each in register?.strip.crews" :key="each.crew">{{ each.crew }}</option>
       </select>
-      <select v-model="filter.station" class="field" aria-label="Station where something fails">
-        <option value="">Any station</option>
+      <select v-model="filter.station" class="field" :aria-label="$gettext('Station where something fails')">
+        <option value="">{{ $gettext("Any station") }}</option>
         <option v-for="each in register?.strip.stations" :key="each.station" :value="each.station">
-          fails at {{ each.title }}
+          {{ $gettext("fails at %{title}", { title: each.title }) }}
         </option>
       </select>
-      <a class="button" :href="at('/api/installations/register.csv', { query: asked })" download>CSV</a>
+      <a class="button" :href="at('/api/installations/register.csv', { query: asked })" download>{{
+        $gettext("CSV")
+      }}</a>
     </div>
     <div v-if="filtered || saved.names.value.length" class="kept">
       <button
@@ -212,10 +226,10 @@ function entered(id: string) {
           class="field"
           maxlength="60"
           required
-          aria-label="Name of this filter"
-          placeholder="Name this filter"
+          :aria-label="$gettext('Name of this filter')"
+          :placeholder="$gettext('Name this filter')"
         />
-        <button type="submit" class="button">Keep filter</button>
+        <button type="submit" class="button">{{ $gettext("Keep filter") }}</button>
       </form>
       <button
         v-if="saved.names.value.includes(saved.name.value)"
@@ -223,16 +237,22 @@ function entered(id: string) {
         class="button"
         @click="saved.forget()"
       >
-        Forget {{ saved.name.value }}
+        {{ $gettext("Forget %{name}", { name: saved.name.value }) }}
       </button>
-      <button v-if="filtered" type="button" class="button" @click="showAll()">Show all</button>
+      <button v-if="filtered" type="button" class="button" @click="showAll()">
+        {{ $gettext("Show all") }}
+      </button>
     </div>
     <p v-if="problem" class="error" role="alert">
-      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
     <p v-if="register?.outdated" class="quiet" role="status">
-      {{ register.outdated }} installations are being judged again; load once more to see how they stand.
-      <button type="button" class="button" @click="load">Load</button>
+      {{
+        $gettext("%{outdated} installations are being judged again; load once more to see how they stand.", {
+          outdated: register.outdated,
+        })
+      }}
+      <button type="button" class="button" @click="load">{{ $gettext("Load") }}</button>
     </p>
     <table v-if="shown.length" class="table register">
       <thead>
@@ -250,7 +270,7 @@ function entered(id: string) {
         <tr v-for="entry in shown" :key="entry.id" @click="open(entry.id)">
           <td class="pressing">
             <VerdictMark v-if="entry.worst" :verdict="entry.worst" worded /><template v-else>–</template>
-            <div class="said">{{ entry.readings ? entry.said : "nothing read yet" }}</div>
+            <div class="said">{{ entry.readings ? entry.said : $gettext("nothing read yet") }}</div>
           </td>
           <td>
             <RouterLink :to="`/installations/${entry.id}/papers`" @click.stop>{{ entry.title }}</RouterLink>
@@ -270,29 +290,41 @@ function entered(id: string) {
     </table>
     <ol v-else-if="register && !register.all" class="first">
       <li v-if="person?.role === 'QUALITY_LEAD'">
-        <strong>Choose what to judge by.</strong> Two general rule books are here; a book of your place goes
-        on top of one of them. <RouterLink class="button" to="/rule-books">Rule books</RouterLink>
+        <strong>{{ $gettext("Choose what to judge by.") }}</strong>
+        {{ $gettext("Two general rule books are here; a book of your place goes on top of one of them.") }}
+        <RouterLink class="button" to="/rule-books">{{ $gettext("Rule books") }}</RouterLink>
       </li>
       <li v-if="person?.role === 'QUALITY_LEAD'">
-        <strong>Let others in.</strong> Inspectors, and crews that fill in their own record.
-        <RouterLink class="button" to="/people">People</RouterLink>
+        <strong>{{ $gettext("Let others in.") }}</strong>
+        {{ $gettext("Inspectors, and crews that fill in their own record.") }}
+        <RouterLink class="button" to="/people">{{ $gettext("People") }}</RouterLink>
       </li>
       <li>
-        <strong>Enter the first installation</strong>, from its models or step by step; a quality lead may
-        import a case file instead.
+        <strong>{{ $gettext("Enter the first installation.") }}</strong>
+        {{ $gettext("From its models or step by step; a quality lead may import a case file instead.") }}
         <button v-if="person?.role !== 'CREW'" type="button" class="button primary" @click="entering = true">
-          New installation
+          {{ $gettext("New installation") }}
         </button>
       </li>
     </ol>
     <p v-else-if="register" class="empty">
-      No installation fits these filters.
-      <button type="button" class="button" @click="showAll()">Show all</button>
+      {{ $gettext("No installation fits these filters.") }}
+      <button type="button" class="button" @click="showAll()">{{ $gettext("Show all") }}</button>
     </p>
-    <nav v-if="register && last > 0" class="pages" aria-label="Pages of the register">
-      <button type="button" class="button" :disabled="number === 0" @click="number--">Back</button>
-      <span>{{ number * SIZE + 1 }} to {{ number * SIZE + shown.length }} of {{ register.total }}</span>
-      <button type="button" class="button" :disabled="number >= last" @click="number++">Next</button>
+    <nav v-if="register && last > 0" class="pages" :aria-label="$gettext('Pages of the register')">
+      <button type="button" class="button" :disabled="number === 0" @click="number--">
+        {{ $gettext("Back") }}
+      </button>
+      <span>{{
+        $gettext("%{first} to %{last} of %{total}", {
+          first: number * SIZE + 1,
+          last: number * SIZE + shown.length,
+          total: register.total,
+        })
+      }}</span>
+      <button type="button" class="button" :disabled="number >= last" @click="number++">
+        {{ $gettext("Next") }}
+      </button>
     </nav>
     <NewInstallation v-model="entering" @entered="entered" />
   </div>

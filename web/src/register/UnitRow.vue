@@ -12,15 +12,20 @@ const emit = defineEmits<{ chosen: []; leaveOut: [] }>();
 <template>
   <div class="unit">
     <slot />
-    <select v-model="kind" class="field" :aria-label="`Kind of unit ${number}`" @change="emit('chosen')">
+    <select
+      v-model="kind"
+      class="field"
+      :aria-label="$gettext('Kind of unit %{number}', { number })"
+      @change="emit('chosen')"
+    >
       <option v-for="known in words.units" :key="known.id" :value="known.id">{{ known.title }}</option>
     </select>
-    <label class="check"><input v-model="ownSupply" type="checkbox" /> own circuit</label>
+    <label class="check"><input v-model="ownSupply" type="checkbox" /> {{ $gettext("own circuit") }}</label>
     <button
       type="button"
       class="button"
       :disabled="alone"
-      :aria-label="`Leave out ${named}`"
+      :aria-label="$gettext('Leave out %{unit}', { unit: named })"
       @click="emit('leaveOut')"
     >
       −

@@ -58,71 +58,84 @@ onBeforeUnmount(() => (heading.value = undefined));
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Does the report say it all?</h1>
+        <h1>{{ $gettext("Does the report say it all?") }}</h1>
         <p class="quiet">
-          {{ installation?.reference }}: what is printed below is the PDF itself, page by page.
+          {{
+            $gettext("%{reference}: what is printed below is the PDF itself, page by page.", {
+              reference: installation?.reference ?? "",
+            })
+          }}
         </p>
       </div>
       <div class="actions">
-        <RouterLink class="button" :to="`/installations/${id}/papers`">Walk</RouterLink>
-        <RouterLink class="button" :to="`/installations/${id}/after`">After the walk</RouterLink>
-        <div class="papers" role="group" aria-label="Paper">
+        <RouterLink class="button" :to="`/installations/${id}/papers`">{{ $gettext("Walk") }}</RouterLink>
+        <RouterLink class="button" :to="`/installations/${id}/after`">{{
+          $gettext("After the walk")
+        }}</RouterLink>
+        <div class="papers" role="group" :aria-label="$gettext('Paper')">
           <button type="button" class="button" :aria-pressed="paper === 'A4'" @click="paper = 'A4'">
             A4
           </button>
           <button type="button" class="button" :aria-pressed="paper === 'LETTER'" @click="paper = 'LETTER'">
-            Letter
+            {{ $gettext("Letter") }}
           </button>
         </div>
-        <a class="button" :href="at('/api/installations/{id}/report.html', onScreen)" target="_blank"
-          >For a phone</a
-        >
-        <a class="button" :href="at('/api/installations/{id}/site-note.pdf', asked)" download>Site note</a>
-        <a class="button" :href="at('/api/installations/{id}/owner.pdf', asked)" download>Owner's page</a>
-        <a class="button primary" :href="at('/api/installations/{id}/report.pdf', asked)" download
-          >Report, PDF</a
-        >
+        <a class="button" :href="at('/api/installations/{id}/report.html', onScreen)" target="_blank">{{
+          $gettext("For a phone")
+        }}</a>
+        <a class="button" :href="at('/api/installations/{id}/site-note.pdf', asked)" download>{{
+          $gettext("Site note")
+        }}</a>
+        <a class="button" :href="at('/api/installations/{id}/owner.pdf', asked)" download>{{
+          $gettext("Owner's page")
+        }}</a>
+        <a class="button primary" :href="at('/api/installations/{id}/report.pdf', asked)" download>{{
+          $gettext("Report, PDF")
+        }}</a>
       </div>
     </div>
     <div class="holds">
       <fieldset>
-        <legend class="label">The report also holds</legend>
-        <label><input v-model="holds.readings" type="checkbox" /> readings</label>
-        <label><input v-model="holds.derivations" type="checkbox" /> how each judgement follows</label>
-        <label><input v-model="holds.photos" type="checkbox" /> photos</label>
+        <legend class="label">{{ $gettext("The report also holds") }}</legend>
+        <label><input v-model="holds.readings" type="checkbox" /> {{ $gettext("readings") }}</label>
+        <label
+          ><input v-model="holds.derivations" type="checkbox" />
+          {{ $gettext("how each judgement follows") }}</label
+        >
+        <label><input v-model="holds.photos" type="checkbox" /> {{ $gettext("photos") }}</label>
       </fieldset>
       <div class="data">
-        <span class="label">Open data</span>
-        <select v-model="photos" class="field photos" aria-label="Photos in the open data">
-          <option value="NONE">without photos</option>
-          <option value="STRIPPED">with photos</option>
-          <option value="POSITIONED">with photos and where they were taken</option>
+        <span class="label">{{ $gettext("Open data") }}</span>
+        <select v-model="photos" class="field photos" :aria-label="$gettext('Photos in the open data')">
+          <option value="NONE">{{ $gettext("without photos") }}</option>
+          <option value="STRIPPED">{{ $gettext("with photos") }}</option>
+          <option value="POSITIONED">{{ $gettext("with photos and where they were taken") }}</option>
         </select>
         <a
           class="button"
           :href="at('/api/installations/{id}/case.json', { ...own, query: { photos } })"
           download
-          >JSON</a
+          >{{ $gettext("JSON") }}</a
         >
         <a
           class="button"
           :href="at('/api/installations/{id}/case.zip', { ...own, query: { photos } })"
           download
-          >ZIP</a
+          >{{ $gettext("ZIP") }}</a
         >
       </div>
     </div>
     <VisitSummary :id="id" />
     <p v-if="problem" class="error" role="alert">
-      {{ problem }} <button type="button" class="button" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
-    <p v-else-if="!pages" class="quiet">Laying out the pages.</p>
+    <p v-else-if="!pages" class="quiet">{{ $gettext("Laying out the pages.") }}</p>
     <div class="sheets">
       <img
         v-for="number in pages ?? 0"
         :key="page(number)"
         :src="page(number)"
-        :alt="`Page ${number} of ${pages}`"
+        :alt="$gettext('Page %{number} of %{pages}', { number, pages: pages ?? 0 })"
         loading="lazy"
       />
     </div>

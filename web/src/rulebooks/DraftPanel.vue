@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Problem, type Schemas } from "../api/client";
@@ -70,7 +71,11 @@ async function publish() {
     const why = { untried: untried.value || undefined };
     const added = await api.post(at("/api/rule-books", { query: why }), yaml, "text/plain");
     props.draft.clear();
-    notice.done(`Version ${added.version} is published. No installation is moved to it yet.`);
+    notice.done(
+      $gettext("Version %{version} is published. No installation is moved to it yet.", {
+        version: added.version,
+      }),
+    );
     emit("published", added.version);
   } catch (thrown) {
     told(thrown);
@@ -81,18 +86,28 @@ async function publish() {
 </script>
 
 <template>
-  <section class="draft" aria-label="Draft of the next version">
-    <h2>Draft: {{ draft.count.value }} {{ draft.count.value === 1 ? "change" : "changes" }}</h2>
+  <section class="draft" :aria-label="$gettext('Draft of the next version')">
+    <h2>
+      {{
+        $ngettext("Draft: %{count} change", "Draft: %{count} changes", draft.count.value, {
+          count: draft.count.value,
+        })
+      }}
+    </h2>
     <div v-for="{ key, change, giveUp } in numbers" :key="key" class="change">
       <span>{{ change.title }}</span>
-      <input v-model="change.value" class="field mono" :aria-label="`Value of ${change.title}`" />
+      <input
+        v-model="change.value"
+        class="field mono"
+        :aria-label="$gettext('Value of %{title}', { title: change.title })"
+      />
       <input
         v-model="change.source"
         class="field"
-        placeholder="Where it comes from"
-        :aria-label="`Source of ${change.title}`"
+        :placeholder="$gettext('Where it comes from')"
+        :aria-label="$gettext('Source of %{title}', { title: change.title })"
       />
-      <button type="button" class="button" @click="giveUp">Give up</button>
+      <button type="button" class="button" @click="giveUp">{{ $gettext("Give up") }}</button>
     </div>
     <div v-for="[topic, school] in draft.schools" :key="topic" class="change">
       <span>{{ schools.find((each) => each.id === topic)?.topic }}</span>
@@ -100,9 +115,11 @@ async function publish() {
         schools.find((each) => each.id === topic)?.others.find((other) => other.id === school)?.title
       }}</strong>
       <span></span>
-      <button type="button" class="button" @click="draft.schools.delete(topic)">Give up</button>
+      <button type="button" class="button" @click="draft.schools.delete(topic)">
+        {{ $gettext("Give up") }}
+      </button>
     </div>
-    <label class="label" for="draft-note">What changed and why</label>
+    <label class="label" for="draft-note">{{ $gettext("What changed and why") }}</label>
     <input id="draft-note" v-model="note" class="field" maxlength="1000" />
     <div v-if="problem" class="error" role="alert">
       <p>{{ problem.detail }}</p>
@@ -113,19 +130,21 @@ async function publish() {
       </ul>
     </div>
     <label v-if="asksWhy" class="label">
-      Why it is published untried
+      {{ $gettext("Why it is published untried") }}
       <input v-model="untried" class="field" maxlength="1000" />
     </label>
     <div class="buttons">
       <button type="button" class="button primary" :disabled="busy" @click="attempt">
-        Try on the archive
+        {{ $gettext("Try on the archive") }}
       </button>
       <button type="button" class="button" :disabled="busy || trial?.state === 'RUNNING'" @click="publish">
-        Publish as the next version
+        {{ $gettext("Publish as the next version") }}
       </button>
-      <button type="button" class="button" @click="draft.clear()">Give all up</button>
+      <button type="button" class="button" @click="draft.clear()">{{ $gettext("Give all up") }}</button>
     </div>
-    <p v-if="!trial" class="quiet">Published as it was tried, to the letter; or with a word why not.</p>
+    <p v-if="!trial" class="quiet">
+      {{ $gettext("Published as it was tried, to the letter; or with a word why not.") }}
+    </p>
     <TrialResult v-if="trial" :trial="trial" @cancel="stop" />
   </section>
 </template>

@@ -4,7 +4,7 @@ defineProps<{ layer: string }>();
 </script>
 
 <template>
-  <span v-if="layer" class="quiet layer">from {{ layer }}</span>
+  <span v-if="layer" class="quiet layer">{{ $gettext("from %{layer}", { layer }) }}</span>
 </template>
 
 <style scoped>

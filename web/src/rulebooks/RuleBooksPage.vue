@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import DraftPanel from "./DraftPanel.vue";
 import FromLayer from "./FromLayer.vue";
 import { useDraft } from "./useDraft";
@@ -95,7 +96,9 @@ async function add() {
     const why = { untried: untried.value || undefined };
     const added = await api.post(at("/api/rule-books", { query: why }), text.value, "text/plain");
     adding.value = false;
-    notice.done(`${added.title}, version ${added.version}, is saved.`);
+    notice.done(
+      $gettext("%{title}, version %{version}, is saved.", { title: added.title, version: added.version }),
+    );
     shown.value = "";
     await load();
     shown.value = added.id;
@@ -109,14 +112,20 @@ async function add() {
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Whose limits are these?</h1>
+        <h1>{{ $gettext("Whose limits are these?") }}</h1>
         <p class="quiet">
-          Every limit with its authority and source. Installations keep the version they were entered with.
+          {{
+            $gettext(
+              "Every limit with its authority and source. Installations keep the version they were entered with.",
+            )
+          }}
         </p>
       </div>
-      <button v-if="leads" type="button" class="button" @click="startAdding">New version as text</button>
+      <button v-if="leads" type="button" class="button" @click="startAdding">
+        {{ $gettext("New version as text") }}
+      </button>
     </div>
-    <div class="books" role="group" aria-label="Rule book">
+    <div class="books" role="group" :aria-label="$gettext('Rule book')">
       <button
         v-for="item in books"
         :key="item.id"
@@ -125,14 +134,18 @@ async function add() {
         :aria-pressed="item.id === shown"
         @click="shown = item.id"
       >
-        {{ item.title }}, version {{ item.version }}
+        {{ $gettext("%{title}, version %{version}", { title: item.title, version: item.version }) }}
       </button>
     </div>
     <p v-if="problem && !adding" class="error" role="alert">{{ problem.detail }}</p>
     <template v-if="book">
       <p class="quiet">{{ book.book.note }} {{ book.decisionRule }}</p>
       <p v-if="book.book.extending.length">
-        Extends {{ book.book.extending.join(", which extends ") }}. What comes from there says so.
+        {{
+          $gettext("Extends %{extending}. What comes from there says so.", {
+            extending: book.book.extending.join(", which extends "),
+          })
+        }}
       </p>
       <VersionsPanel :key="book.book.id" :book="book.book.id" :newest="book.book.version" :leads="leads" />
       <DraftPanel
@@ -145,21 +158,25 @@ async function add() {
       <input
         v-model="find"
         class="field find"
-        placeholder="Find a limit, school or setting"
-        aria-label="Find"
+        :placeholder="$gettext('Find a limit, school or setting')"
+        :aria-label="$gettext('Find')"
       />
       <details v-for="[station, limits] in sections" :key="station" :open="!!find || sections.length < 3">
         <summary>
           <h2>{{ station }}</h2>
-          <span class="quiet">{{ limits.length === 1 ? "1 limit" : `${limits.length} limits` }}</span>
+          <span class="quiet">{{
+            limits.length === 1
+              ? $gettext("1 limit")
+              : $gettext("%{limits} limits", { limits: limits.length })
+          }}</span>
         </summary>
         <table class="table">
           <thead>
             <tr>
-              <th>What</th>
-              <th>Authority</th>
-              <th>Limit</th>
-              <th>Source</th>
+              <th>{{ $gettext("What") }}</th>
+              <th>{{ $gettext("Authority") }}</th>
+              <th>{{ $gettext("Limit") }}</th>
+              <th>{{ $gettext("Source") }}</th>
               <th v-if="leads"></th>
             </tr>
           </thead>
@@ -169,7 +186,7 @@ async function add() {
                 {{ limit.title }}
                 <div class="quiet mono">{{ limit.key }}</div>
                 <div v-if="limit.requirements.length" class="quiet">
-                  judges: {{ limit.requirements.join(", ") }}
+                  {{ $gettext("judges: %{requirements}", { requirements: limit.requirements.join(", ") }) }}
                 </div>
               </td>
               <td>{{ limit.authority }}</td>
@@ -180,10 +197,15 @@ async function add() {
                   type="button"
                   class="button"
                   :aria-pressed="draft.limits.has(draft.key(limit))"
-                  :aria-label="`Change ${limit.title}, ${limit.authority}`"
+                  :aria-label="
+                    $gettext('Change %{title}, %{authority}', {
+                      title: limit.title,
+                      authority: limit.authority,
+                    })
+                  "
                   @click="draft.toggleLimit(limit)"
                 >
-                  Change
+                  {{ $gettext("Change") }}
                 </button>
               </td>
             </tr>
@@ -191,10 +213,17 @@ async function add() {
         </table>
       </details>
       <details v-if="schools.length" open>
-        <summary><h2>Schools</h2></summary>
+        <summary>
+          <h2>{{ $gettext("Schools") }}</h2>
+        </summary>
         <p v-for="school in schools" :key="school.topic">
           {{ school.topic }}: <strong>{{ school.chosen }}</strong>
-          <span class="quiet">; also {{ school.others.map((other) => other.title).join(", ") }}</span>
+          <span class="quiet"
+            >;
+            {{
+              $gettext("also %{others}", { others: school.others.map((other) => other.title).join(", ") })
+            }}</span
+          >
           <FromLayer :layer="school.layer" />
           <template v-if="leads">
             <button
@@ -212,7 +241,7 @@ async function add() {
       </details>
       <details v-if="settings.length" :open="!!find">
         <summary>
-          <h2>Settings</h2>
+          <h2>{{ $gettext("Settings") }}</h2>
           <span class="quiet">{{ settings.length }}</span>
         </summary>
         <table class="table">
@@ -221,9 +250,15 @@ async function add() {
               <td>
                 {{ setting.title }}
                 <div v-if="setting.requirements.length" class="quiet">
-                  needed by: {{ setting.requirements.slice(0, 4).join(", ")
-                  }}{{
-                    setting.requirements.length > 4 ? ` and ${setting.requirements.length - 4} more` : ""
+                  {{
+                    setting.requirements.length > 4
+                      ? $gettext("needed by: %{requirements} and %{more} more", {
+                          requirements: setting.requirements.slice(0, 4).join(", "),
+                          more: setting.requirements.length - 4,
+                        })
+                      : $gettext("needed by: %{requirements}", {
+                          requirements: setting.requirements.join(", "),
+                        })
                   }}
                 </div>
               </td>
@@ -234,10 +269,10 @@ async function add() {
                   type="button"
                   class="button"
                   :aria-pressed="draft.settings.has(setting.id)"
-                  :aria-label="`Change ${setting.title}`"
+                  :aria-label="$gettext('Change %{title}', { title: setting.title })"
                   @click="draft.toggleSetting(setting)"
                 >
-                  Change
+                  {{ $gettext("Change") }}
                 </button>
               </td>
             </tr>
@@ -245,25 +280,29 @@ async function add() {
         </table>
       </details>
       <p v-if="find && !sections.length && !schools.length && !settings.length">
-        Nothing here is called so. Try fewer letters.
+        {{ $gettext("Nothing here is called so. Try fewer letters.") }}
       </p>
     </template>
-    <el-dialog v-model="adding" title="New version of a rule book" width="860px" top="4vh">
+    <el-dialog v-model="adding" :title="$gettext('New version of a rule book')" width="860px" top="4vh">
       <p class="quiet">
-        Change the text, raise the version number. Nothing is saved unless all of it can be read.
+        {{
+          $gettext(
+            "Change the text, raise the version number. Nothing is saved unless all of it can be read.",
+          )
+        }}
       </p>
       <textarea
         v-model="text"
         class="field mono yaml"
         rows="20"
         spellcheck="false"
-        aria-label="Rule book, YAML"
+        :aria-label="$gettext('Rule book, YAML')"
       ></textarea>
       <div v-if="problem" class="error" role="alert">
         <p>{{ problem.detail }}</p>
         <ul v-if="problem.problems">
           <li v-for="(item, index) in problem.problems" :key="index">
-            Line {{ item.line
+            {{ $gettext("Line %{line}", { line: item.line })
             }}<template v-if="item.key"
               >, <span class="mono">{{ item.key }}</span></template
             >:
@@ -272,10 +311,10 @@ async function add() {
         </ul>
       </div>
       <label v-if="problem?.fields?.untried || untried" class="label">
-        Why it is published untried
+        {{ $gettext("Why it is published untried") }}
         <input v-model="untried" class="field" maxlength="1000" />
       </label>
-      <button type="button" class="button primary" @click="add">Save this version</button>
+      <button type="button" class="button primary" @click="add">{{ $gettext("Save this version") }}</button>
     </el-dialog>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -58,8 +59,8 @@ async function move(version: number) {
     );
     notice.done(
       moved === 1
-        ? `1 installation is judged by version ${version} now.`
-        : `${moved} installations are judged by version ${version} now.`,
+        ? $gettext("1 installation is judged by version %{version} now.", { version })
+        : $gettext("%{moved} installations are judged by version %{version} now.", { moved, version }),
     );
     problem.value = "";
   } catch (thrown) {
@@ -72,24 +73,25 @@ async function move(version: number) {
 <template>
   <details>
     <summary>
-      <h2>Versions</h2>
+      <h2>{{ $gettext("Versions") }}</h2>
       <span class="quiet">{{ versions.length }}</span>
     </summary>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
     <p v-for="each in versions" :key="each.version" class="version">
-      <strong>Version {{ each.version }}</strong> <span class="quiet">{{ each.note }}</span>
+      <strong>{{ $gettext("Version %{version}", { version: each.version }) }}</strong>
+      <span class="quiet">{{ each.note }}</span>
       <template v-if="leads">
         <button v-if="sure !== each.version" type="button" class="button" @click="sure = each.version">
-          Judge all by it
+          {{ $gettext("Judge all by it") }}
         </button>
         <button v-else type="button" class="button primary" @click="move(each.version)">
-          Yes, all installations of this book
+          {{ $gettext("Yes, all installations of this book") }}
         </button>
       </template>
     </p>
     <form v-if="versions.length > 1" class="compare" @submit.prevent="compare">
       <label>
-        <span class="label">From version</span>
+        <span class="label">{{ $gettext("From version") }}</span>
         <select v-model="from" class="field">
           <option v-for="each in versions" :key="each.version" :value="each.version">
             {{ each.version }}
@@ -97,22 +99,22 @@ async function move(version: number) {
         </select>
       </label>
       <label>
-        <span class="label">to version</span>
+        <span class="label">{{ $gettext("to version") }}</span>
         <select v-model="to" class="field">
           <option v-for="each in versions" :key="each.version" :value="each.version">
             {{ each.version }}
           </option>
         </select>
       </label>
-      <button class="button">Compare</button>
+      <button class="button">{{ $gettext("Compare") }}</button>
     </form>
-    <p v-if="changes && !changes.length">They say the same.</p>
+    <p v-if="changes && !changes.length">{{ $gettext("They say the same.") }}</p>
     <table v-if="changes?.length" class="table">
       <thead>
         <tr>
-          <th>What</th>
-          <th>Before</th>
-          <th>After</th>
+          <th>{{ $gettext("What") }}</th>
+          <th>{{ $gettext("Before") }}</th>
+          <th>{{ $gettext("After") }}</th>
         </tr>
       </thead>
       <tbody>
@@ -120,8 +122,8 @@ async function move(version: number) {
           <td>
             {{ each.title }} <span class="quiet">{{ each.kind }}</span>
           </td>
-          <td>{{ each.before || "nothing" }}</td>
-          <td>{{ each.now || "nothing" }}</td>
+          <td>{{ each.before || $gettext("nothing") }}</td>
+          <td>{{ each.now || $gettext("nothing") }}</td>
         </tr>
       </tbody>
     </table>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { ref, watch } from "vue";
 import { at } from "../api/address";
 import { api } from "../api/client";
@@ -19,7 +20,7 @@ watch(open, () => {
 
 async function change() {
   if (fresh.value !== again.value) {
-    problem.value = "The new password was not typed the same twice.";
+    problem.value = $gettext("The new password was not typed the same twice.");
     return;
   }
   busy.value = true;
@@ -27,7 +28,7 @@ async function change() {
   try {
     await api.put(at("/api/session/password"), { old: old.value, fresh: fresh.value });
     open.value = false;
-    notice.done("Password changed. Whatever else was signed in under your name is not any more.");
+    notice.done($gettext("Password changed. Whatever else was signed in under your name is not any more."));
   } catch (thrown) {
     problem.value = sentence(thrown);
   } finally {
@@ -37,22 +38,22 @@ async function change() {
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Change password" width="min(420px, 94vw)">
+  <el-dialog v-model="open" :title="$gettext('Change password')" width="min(420px, 94vw)">
     <form class="form" @submit.prevent="change">
       <label>
-        <span class="label">Old password</span>
+        <span class="label">{{ $gettext("Old password") }}</span>
         <input v-model="old" class="field" type="password" autocomplete="current-password" required />
       </label>
       <label>
-        <span class="label">New password, 10 characters or more</span>
+        <span class="label">{{ $gettext("New password, 10 characters or more") }}</span>
         <input v-model="fresh" class="field" type="password" autocomplete="new-password" required />
       </label>
       <label>
-        <span class="label">The new one again</span>
+        <span class="label">{{ $gettext("The new one again") }}</span>
         <input v-model="again" class="field" type="password" autocomplete="new-password" required />
       </label>
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
-      <button type="submit" class="button primary" :disabled="busy">Change password</button>
+      <button type="submit" class="button primary" :disabled="busy">{{ $gettext("Change password") }}</button>
     </form>
   </el-dialog>
 </template>

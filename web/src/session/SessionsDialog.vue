@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -32,7 +33,7 @@ async function end() {
     } else {
       await api.remove(at("/api/session/others"));
     }
-    notice.done(props.name ? "Ended everywhere." : "Ended everywhere but here.");
+    notice.done(props.name ? $gettext("Ended everywhere.") : $gettext("Ended everywhere but here."));
     await load();
   } catch (thrown) {
     problem.value = sentence(thrown);
@@ -43,20 +44,22 @@ async function end() {
 <template>
   <el-dialog
     v-model="open"
-    :title="name ? `Where ${name} is signed in` : 'Where you are signed in'"
+    :title="name ? $gettext('Where %{name} is signed in', { name }) : $gettext('Where you are signed in')"
     width="min(560px, 94vw)"
   >
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
-    <p v-if="sessions && !sessions.length">Nowhere.</p>
+    <p v-if="sessions && !sessions.length">{{ $gettext("Nowhere.") }}</p>
     <ul>
       <li v-for="(each, index) in sessions" :key="index">
         <strong>{{ when(each.last) }}</strong>
-        <span class="quiet">since {{ when(each.since) }}, {{ each.from }}</span>
+        <span class="quiet">{{
+          $gettext("since %{since}, %{from}", { since: when(each.since), from: each.from })
+        }}</span>
         <div class="quiet device">{{ each.device }}</div>
       </li>
     </ul>
     <button v-if="sessions && sessions.length > (name ? 0 : 1)" type="button" class="button" @click="end">
-      {{ name ? "End all of them" : "End all others" }}
+      {{ name ? $gettext("End all of them") : $gettext("End all others") }}
     </button>
   </el-dialog>
 </template>

@@ -45,13 +45,15 @@ function take(account: { name: string; password: string }) {
   <main class="sign-in">
     <form @submit.prevent="submit">
       <img src="/mark.svg" alt="" width="44" height="44" />
-      <h1>Undanus</h1>
+      <h1>{{ $gettext("Undanus") }}</h1>
       <p class="quiet">
-        Checks cooling and heating installations against code, makers' instructions and records.
+        {{
+          $gettext("Checks cooling and heating installations against code, makers' instructions and records.")
+        }}
       </p>
-      <label class="label" for="name">Name</label>
+      <label class="label" for="name">{{ $gettext("Name") }}</label>
       <input id="name" v-model="name" class="field" autocomplete="username" autocapitalize="none" required />
-      <label class="label" for="password">Password</label>
+      <label class="label" for="password">{{ $gettext("Password") }}</label>
       <input
         id="password"
         v-model="password"
@@ -61,7 +63,7 @@ function take(account: { name: string; password: string }) {
         required
       />
       <template v-if="coded">
-        <label class="label" for="code">Code that your app shows now</label>
+        <label class="label" for="code">{{ $gettext("Code that your app shows now") }}</label>
         <input
           id="code"
           v-model="code"
@@ -72,9 +74,9 @@ function take(account: { name: string; password: string }) {
         />
       </template>
       <p class="error" role="alert">{{ problem }}</p>
-      <button class="button primary" :disabled="busy">Sign in</button>
+      <button class="button primary" :disabled="busy">{{ $gettext("Sign in") }}</button>
       <section v-if="demoAccounts.length" class="demo">
-        <h2>Demo accounts</h2>
+        <h2>{{ $gettext("Demo accounts") }}</h2>
         <button
           v-for="account in demoAccounts"
           :key="account.name"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { onMounted, ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -30,7 +31,7 @@ async function bring(event: Event) {
   problem.value = "";
   try {
     const brought = await api.file(at("/api/refrigerants"), file, "text/csv");
-    notice.done(`${brought.name} is known now.`);
+    notice.done($gettext("%{name} is known now.", { name: brought.name }));
     await load();
   } catch (thrown) {
     problem.value = sentence(thrown);
@@ -41,14 +42,16 @@ onMounted(load);
 </script>
 
 <template>
-  <section v-if="all" class="refrigerants" aria-label="Refrigerants">
+  <section v-if="all" class="refrigerants" :aria-label="$gettext('Refrigerants')">
     <div class="page-head">
       <div>
-        <h2>Refrigerants</h2>
-        <p class="quiet">Saturation, density and enthalpy of each are known over the range named here.</p>
+        <h2>{{ $gettext("Refrigerants") }}</h2>
+        <p class="quiet">
+          {{ $gettext("Saturation, density and enthalpy of each are known over the range named here.") }}
+        </p>
       </div>
       <label v-if="leads" class="button">
-        Import a refrigerant
+        {{ $gettext("Import a refrigerant") }}
         <input type="file" accept=".csv,text/csv" class="visually-hidden" @change="bring" />
       </label>
     </div>
@@ -57,12 +60,12 @@ onMounted(load);
       <table class="table">
         <thead>
           <tr>
-            <th>Designation</th>
-            <th>Safety class</th>
-            <th>Lower flammability limit</th>
-            <th>Warming potential, 100 years</th>
-            <th>Described</th>
-            <th>Imported by</th>
+            <th>{{ $gettext("Designation") }}</th>
+            <th>{{ $gettext("Safety class") }}</th>
+            <th>{{ $gettext("Lower flammability limit") }}</th>
+            <th>{{ $gettext("Warming potential, 100 years") }}</th>
+            <th>{{ $gettext("Described") }}</th>
+            <th>{{ $gettext("Imported by") }}</th>
           </tr>
         </thead>
         <tbody>
@@ -80,10 +83,13 @@ onMounted(load);
       </table>
     </div>
     <details v-if="leads">
-      <summary>How the file is written</summary>
+      <summary>{{ $gettext("How the file is written") }}</summary>
       <p>
-        Comma-separated values, UTF-8: a heading row, then a row for each temperature from cold to warm. The
-        first six columns are the same in every row.
+        {{
+          $gettext(
+            "Comma-separated values, UTF-8: a heading row, then a row for each temperature from cold to warm. The first six columns are the same in every row.",
+          )
+        }}
       </p>
       <p class="mono columns">{{ all.columns.join(", ") }}</p>
     </details>

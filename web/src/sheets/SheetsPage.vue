@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onMounted, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { at } from "../api/address";
@@ -116,7 +117,11 @@ async function bring() {
   }
   try {
     const brought = await api.file(at("/api/data-sheets"), new Blob([held.text]), JSON_FILE);
-    notice.done(brought.models.length ? `Saved: ${brought.models.join(", ")}.` : "Nothing in it was new.");
+    notice.done(
+      brought.models.length
+        ? $gettext("Saved: %{models}.", { models: brought.models.join(", ") })
+        : $gettext("Nothing in it was new."),
+    );
     await cancel();
     await load();
     const first = brought.models[0];
@@ -159,24 +164,30 @@ onMounted(load);
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Data sheets</h1>
-        <p class="quiet">What makers say of each model. The newest version of a sheet is judged by.</p>
+        <h1>{{ $gettext("Data sheets") }}</h1>
+        <p class="quiet">
+          {{ $gettext("What makers say of each model. The newest version of a sheet is judged by.") }}
+        </p>
       </div>
       <div class="tools">
         <label class="button">
-          Read a file
+          {{ $gettext("Read a file") }}
           <input class="visually-hidden" type="file" accept=".json,application/json" @change="read" />
         </label>
-        <a class="button" :href="at('/api/data-sheets/file.json')" download>All as a file</a>
+        <a class="button" :href="at('/api/data-sheets/file.json')" download>{{
+          $gettext("All as a file")
+        }}</a>
       </div>
     </div>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
 
-    <section v-if="waiting" class="waiting" aria-label="What this file would change">
-      <h2>What this file would change</h2>
+    <section v-if="waiting" class="waiting" :aria-label="$gettext('What this file would change')">
+      <h2>{{ $gettext("What this file would change") }}</h2>
       <div v-for="change in waiting.preview.sheets" :key="change.model">
-        <h3>{{ change.model }}{{ change.known ? "" : ", new" }}</h3>
-        <p v-if="change.known && !change.differences.length" class="quiet">Nothing: it is saved as it is.</p>
+        <h3>{{ change.known ? change.model : $gettext("%{model}, new", { model: change.model }) }}</h3>
+        <p v-if="change.known && !change.differences.length" class="quiet">
+          {{ $gettext("Nothing: it is saved as it is.") }}
+        </p>
         <table v-else-if="change.known" class="table">
           <tbody>
             <tr v-for="d in change.differences" :key="d.key">
@@ -189,22 +200,31 @@ onMounted(load);
       </div>
       <TrialResult v-if="trial" :trial="trial" @cancel="stop" />
       <div class="tools">
-        <button type="button" class="button primary" :disabled="!leads" @click="bring">Import</button>
-        <button type="button" class="button" @click="cancel">Cancel</button>
-        <span v-if="!leads" class="quiet">The library is kept by the quality lead.</span>
+        <button type="button" class="button primary" :disabled="!leads" @click="bring">
+          {{ $gettext("Import") }}
+        </button>
+        <button type="button" class="button" @click="cancel">{{ $gettext("Cancel") }}</button>
+        <span v-if="!leads" class="quiet">{{ $gettext("The library is kept by the quality lead.") }}</span>
       </div>
     </section>
 
     <div class="library">
       <div>
-        <input v-model="find" class="field" placeholder="Find a model" aria-label="Find a model" />
-        <p v-if="all.length && !found.length" class="quiet">No sheet is called so.</p>
-        <ul aria-label="Models">
+        <input
+          v-model="find"
+          class="field"
+          :placeholder="$gettext('Find a model')"
+          :aria-label="$gettext('Find a model')"
+        />
+        <p v-if="all.length && !found.length" class="quiet">{{ $gettext("No sheet is called so.") }}</p>
+        <ul :aria-label="$gettext('Models')">
           <li v-for="line in found" :key="line.model">
             <button type="button" :aria-pressed="line.model === sheet?.model" @click="choose(line.model)">
               <strong>{{ line.model }}</strong>
               <span class="quiet">{{ line.maker }} · {{ line.refrigerant }}</span>
-              <span class="quiet">{{ line.installations }} in use</span>
+              <span class="quiet">{{
+                $gettext("%{installations} in use", { installations: line.installations })
+              }}</span>
             </button>
           </li>
         </ul>
@@ -213,46 +233,52 @@ onMounted(load);
         <div class="page-head">
           <div>
             <h2>{{ sheet.maker }} {{ sheet.model }}</h2>
-            <p class="quiet">{{ sheet.document }}, version {{ sheet.version }}</p>
+            <p class="quiet">
+              {{
+                $gettext("%{document}, version %{version}", {
+                  document: sheet.document,
+                  version: sheet.version,
+                })
+              }}
+            </p>
           </div>
           <div class="tools">
             <label v-if="sheet.versions.length > 1">
-              <span class="visually-hidden">Version shown</span>
+              <span class="visually-hidden">{{ $gettext("Version shown") }}</span>
               <select
                 class="field"
                 :value="sheet.version"
                 @change="show(sheet.model, Number(($event.target as HTMLSelectElement).value))"
               >
                 <option v-for="v in sheet.versions" :key="v.version" :value="v.version">
-                  Version {{ v.version }}, {{ v.document }}
+                  {{
+                    $gettext("Version %{version}, %{document}", { version: v.version, document: v.document })
+                  }}
                 </option>
               </select>
             </label>
             <label v-if="sheet.versions.length > 1">
-              <span class="visually-hidden">Compare with</span>
+              <span class="visually-hidden">{{ $gettext("Compare with") }}</span>
               <select v-model="from" class="field">
-                <option :value="undefined">Compare with…</option>
+                <option :value="undefined">{{ $gettext("Compare with…") }}</option>
                 <option
                   v-for="v in sheet.versions.filter((each) => each.version !== sheet?.version)"
                   :key="v.version"
                   :value="v.version"
                 >
-                  version {{ v.version }}
+                  {{ $gettext("version %{version}", { version: v.version }) }}
                 </option>
               </select>
             </label>
-            <a class="button" :href="file(sheet.model, sheet.version)" download>As a file</a>
+            <a class="button" :href="file(sheet.model, sheet.version)" download>{{
+              $gettext("As a file")
+            }}</a>
           </div>
         </div>
         <table v-if="differences" class="table">
           <caption class="quiet">
-            Version
             {{
-              from
-            }}
-            → version
-            {{
-              sheet.version
+              $gettext("Version %{from} → version %{version}", { from: from ?? "", version: sheet.version })
             }}
           </caption>
           <tbody>
@@ -262,15 +288,15 @@ onMounted(load);
               <td class="mono">→ {{ d.after ?? "–" }}</td>
             </tr>
             <tr v-if="!differences.length">
-              <td>They do not differ.</td>
+              <td>{{ $gettext("They do not differ.") }}</td>
             </tr>
           </tbody>
         </table>
         <template v-else>
-          <section v-for="section in sheet.sections" :key="section.title" class="section">
+          <section v-for="section in sheet.sections" :key="section.part" class="section">
             <h3>{{ section.title }}</h3>
             <DrawingFigure
-              v-if="section.title === 'Clearances' && sheet.figure"
+              v-if="section.part === 'CLEARANCES' && sheet.figure"
               class="figure"
               :drawing="sheet.figure"
               :lit="[]"
@@ -292,15 +318,17 @@ onMounted(load);
             </dl>
           </section>
           <section v-for="pair in sheet.pairs" :key="pair.indoorModel" class="pair">
-            <h3>Listed with {{ pair.indoorModel }}</h3>
+            <h3>{{ $gettext("Listed with %{indoorModel}", { indoorModel: pair.indoorModel }) }}</h3>
             <p class="mono">
               {{
                 [
-                  pair.cooling && `cooling ${pair.cooling}`,
-                  pair.heating && `heating ${pair.heating}`,
+                  pair.cooling && $gettext("cooling %{cooling}", { cooling: pair.cooling }),
+                  pair.heating && $gettext("heating %{heating}", { heating: pair.heating }),
                   pair.airflow,
-                  pair.sensibleRatio && `sensible ${pair.sensibleRatio}`,
-                  pair.meteringSize && `orifice ${pair.meteringSize}`,
+                  pair.sensibleRatio &&
+                    $gettext("sensible %{sensibleRatio}", { sensibleRatio: pair.sensibleRatio }),
+                  pair.meteringSize &&
+                    $gettext("orifice %{meteringSize}", { meteringSize: pair.meteringSize }),
                 ]
                   .filter(Boolean)
                   .join(" · ")
@@ -309,12 +337,14 @@ onMounted(load);
             <table v-if="pair.capacities?.length" class="table">
               <thead>
                 <tr>
-                  <th><span class="visually-hidden">What can be done</span></th>
-                  <th>Outdoors</th>
-                  <th>Indoors</th>
-                  <th>Total</th>
-                  <th>Sensible</th>
-                  <th>Power taken</th>
+                  <th>
+                    <span class="visually-hidden">{{ $gettext("What can be done") }}</span>
+                  </th>
+                  <th>{{ $gettext("Outdoors") }}</th>
+                  <th>{{ $gettext("Indoors") }}</th>
+                  <th>{{ $gettext("Total") }}</th>
+                  <th>{{ $gettext("Sensible") }}</th>
+                  <th>{{ $gettext("Power taken") }}</th>
                 </tr>
               </thead>
               <tbody>

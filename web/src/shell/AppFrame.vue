@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { whenSignedOut } from "../api/client";
@@ -56,26 +57,34 @@ async function signOut() {
   await router.push({ name: "sign-in" });
 }
 
+const PAGE = $gettext("page");
+const ACTION = $gettext("action");
 const actions = computed(() => [
-  { title: "Register", detail: "page", go: () => void router.push("/register") },
-  { title: "Corrections", detail: "page", go: () => void router.push("/corrections") },
+  { title: $gettext("Register"), detail: PAGE, go: () => void router.push("/register") },
+  { title: $gettext("Corrections"), detail: PAGE, go: () => void router.push("/corrections") },
   ...(inspects.value
-    ? [{ title: "Crews and their records", detail: "page", go: () => void router.push("/crews") }]
+    ? [{ title: $gettext("Crews and their records"), detail: PAGE, go: () => void router.push("/crews") }]
     : []),
-  { title: "Letters", detail: "page", go: () => void router.push("/letters") },
-  { title: "Check a sealed file", detail: "page", go: () => void router.push("/seals") },
-  { title: "Rule books", detail: "page", go: () => void router.push("/rule-books") },
-  { title: "Data sheets", detail: "page", go: () => void router.push("/data-sheets") },
-  { title: "Instruments", detail: "page", go: () => void router.push("/toolcase") },
-  { title: "Calculators", detail: "page", go: () => void router.push("/reckoner") },
-  ...(leads.value ? [{ title: "People", detail: "page", go: () => void router.push("/people") }] : []),
-  { title: "Other unit system", detail: "action", go: toggleUnits },
-  { title: theme.value === "light" ? "Attic theme" : "Light theme", detail: "action", go: toggleTheme },
-  { title: "All keys", detail: "action", go: () => (keysOpen.value = true) },
-  { title: "Change password", detail: "action", go: () => (passwordOpen.value = true) },
-  { title: "Second factor", detail: "action", go: () => (factorOpen.value = true) },
-  { title: "Where you are signed in", detail: "action", go: () => (sessionsOpen.value = true) },
-  { title: "Sign out", detail: "action", go: () => void signOut() },
+  { title: $gettext("Letters"), detail: PAGE, go: () => void router.push("/letters") },
+  { title: $gettext("Check a sealed file"), detail: PAGE, go: () => void router.push("/seals") },
+  { title: $gettext("Rule books"), detail: PAGE, go: () => void router.push("/rule-books") },
+  { title: $gettext("Data sheets"), detail: PAGE, go: () => void router.push("/data-sheets") },
+  { title: $gettext("Instruments"), detail: PAGE, go: () => void router.push("/toolcase") },
+  { title: $gettext("Calculators"), detail: PAGE, go: () => void router.push("/reckoner") },
+  ...(leads.value
+    ? [{ title: $gettext("People"), detail: PAGE, go: () => void router.push("/people") }]
+    : []),
+  { title: $gettext("Other unit system"), detail: ACTION, go: toggleUnits },
+  {
+    title: theme.value === "light" ? $gettext("Attic theme") : $gettext("Light theme"),
+    detail: ACTION,
+    go: toggleTheme,
+  },
+  { title: $gettext("All keys"), detail: ACTION, go: () => (keysOpen.value = true) },
+  { title: $gettext("Change password"), detail: ACTION, go: () => (passwordOpen.value = true) },
+  { title: $gettext("Second factor"), detail: ACTION, go: () => (factorOpen.value = true) },
+  { title: $gettext("Where you are signed in"), detail: ACTION, go: () => (sessionsOpen.value = true) },
+  { title: $gettext("Sign out"), detail: ACTION, go: () => void signOut() },
 ]);
 
 useKeys({
@@ -93,20 +102,20 @@ function leave() {
   <div class="frame">
     <ProgressLine />
     <header>
-      <RouterLink class="name" to="/register">Undanus</RouterLink>
+      <RouterLink class="name" to="/register">{{ $gettext("Undanus") }}</RouterLink>
       <div v-if="heading" class="heading">
         <strong>{{ heading.title }}</strong>
         <span class="quiet detail">{{ heading.detail }}</span>
         <span class="counts">{{ heading.counts }}</span>
       </div>
-      <nav v-else class="heading" aria-label="Pages">
-        <RouterLink to="/register">Register</RouterLink>
-        <RouterLink to="/corrections">Corrections</RouterLink>
-        <RouterLink v-if="inspects" to="/crews">Crews</RouterLink>
-        <RouterLink to="/rule-books">Rule books</RouterLink>
-        <RouterLink to="/data-sheets">Data sheets</RouterLink>
-        <RouterLink to="/toolcase">Instruments</RouterLink>
-        <RouterLink to="/reckoner">Calculators</RouterLink>
+      <nav v-else class="heading" :aria-label="$gettext('Pages')">
+        <RouterLink to="/register">{{ $gettext("Register") }}</RouterLink>
+        <RouterLink to="/corrections">{{ $gettext("Corrections") }}</RouterLink>
+        <RouterLink v-if="inspects" to="/crews">{{ $gettext("Crews") }}</RouterLink>
+        <RouterLink to="/rule-books">{{ $gettext("Rule books") }}</RouterLink>
+        <RouterLink to="/data-sheets">{{ $gettext("Data sheets") }}</RouterLink>
+        <RouterLink to="/toolcase">{{ $gettext("Instruments") }}</RouterLink>
+        <RouterLink to="/reckoner">{{ $gettext("Calculators") }}</RouterLink>
       </nav>
       <div class="tools">
         <button
@@ -114,8 +123,22 @@ function leave() {
           type="button"
           class="button mono"
           :aria-expanded="asked"
-          :aria-label="`${holds.length} ${holds.length === 1 ? 'hold' : 'holds'} running, next end in ${nextEnd}`"
-          :title="`${holds.length === 1 ? 'A hold runs' : `${holds.length} holds run`}; the next ends in ${nextEnd}`"
+          :aria-label="
+            $ngettext(
+              '%{holds} hold running, next end in %{nextEnd}',
+              '%{holds} holds running, next end in %{nextEnd}',
+              holds.length,
+              { holds: holds.length, nextEnd },
+            )
+          "
+          :title="
+            $ngettext(
+              'A hold runs; it ends in %{nextEnd}',
+              '%{holds} holds run; the next ends in %{nextEnd}',
+              holds.length,
+              { holds: holds.length, nextEnd },
+            )
+          "
           @click="asked = !asked"
         >
           {{ nextEnd }}
@@ -123,20 +146,25 @@ function leave() {
         <button
           type="button"
           class="button"
-          :title="`${units()} units: change them (u)`"
-          :aria-label="`${units()} units, change them`"
+          :title="$gettext('%{units} units: change them (u)', { units: units() })"
+          :aria-label="$gettext('%{units} units, change them', { units: units() })"
           @click="toggleUnits"
         >
-          {{ units() }}<span class="wide">&nbsp;units</span>
+          {{ units() }}<span class="wide">{{ $gettext("units") }}</span>
         </button>
-        <button type="button" class="button go" title="Go to anything (Ctrl K)" @click="palette?.show()">
-          Go to<span class="key wide">Ctrl K</span>
+        <button
+          type="button"
+          class="button go"
+          :title="$gettext('Go to anything (Ctrl K)')"
+          @click="palette?.show()"
+        >
+          {{ $gettext("Go to") }}<span class="key wide">{{ $gettext("Ctrl K") }}</span>
         </button>
         <button
           type="button"
           class="button menu"
           :aria-expanded="menuOpen"
-          aria-label="Menu"
+          :aria-label="$gettext('Menu')"
           @click="menuOpen = !menuOpen"
         >
           <svg viewBox="0 0 16 12" width="16" height="12" aria-hidden="true">
@@ -146,21 +174,27 @@ function leave() {
       </div>
       <div v-if="menuOpen" class="menu-sheet" @click="leave">
         <p class="quiet">{{ session.person.value?.title }}</p>
-        <RouterLink class="button" to="/register">Register</RouterLink>
-        <RouterLink class="button" to="/corrections">Corrections</RouterLink>
-        <RouterLink class="button" to="/rule-books">Rule books</RouterLink>
-        <RouterLink class="button" to="/data-sheets">Data sheets</RouterLink>
-        <RouterLink class="button" to="/toolcase">Instruments</RouterLink>
-        <RouterLink class="button" to="/reckoner">Calculators</RouterLink>
-        <RouterLink v-if="leads" class="button" to="/people">People</RouterLink>
+        <RouterLink class="button" to="/register">{{ $gettext("Register") }}</RouterLink>
+        <RouterLink class="button" to="/corrections">{{ $gettext("Corrections") }}</RouterLink>
+        <RouterLink class="button" to="/rule-books">{{ $gettext("Rule books") }}</RouterLink>
+        <RouterLink class="button" to="/data-sheets">{{ $gettext("Data sheets") }}</RouterLink>
+        <RouterLink class="button" to="/toolcase">{{ $gettext("Instruments") }}</RouterLink>
+        <RouterLink class="button" to="/reckoner">{{ $gettext("Calculators") }}</RouterLink>
+        <RouterLink v-if="leads" class="button" to="/people">{{ $gettext("People") }}</RouterLink>
         <button type="button" class="button" @click="toggleTheme">
-          {{ theme === "light" ? "Attic theme" : "Light theme" }}
+          {{ theme === "light" ? $gettext("Attic theme") : $gettext("Light theme") }}
         </button>
-        <button type="button" class="button" @click="keysOpen = true">All keys</button>
-        <button type="button" class="button" @click="passwordOpen = true">Change password</button>
-        <button type="button" class="button" @click="factorOpen = true">Second factor</button>
-        <button type="button" class="button" @click="sessionsOpen = true">Where you are signed in</button>
-        <button type="button" class="button" @click="signOut">Sign out</button>
+        <button type="button" class="button" @click="keysOpen = true">{{ $gettext("All keys") }}</button>
+        <button type="button" class="button" @click="passwordOpen = true">
+          {{ $gettext("Change password") }}
+        </button>
+        <button type="button" class="button" @click="factorOpen = true">
+          {{ $gettext("Second factor") }}
+        </button>
+        <button type="button" class="button" @click="sessionsOpen = true">
+          {{ $gettext("Where you are signed in") }}
+        </button>
+        <button type="button" class="button" @click="signOut">{{ $gettext("Sign out") }}</button>
       </div>
     </header>
     <main>
@@ -172,9 +206,9 @@ function leave() {
     <SessionsDialog v-model="sessionsOpen" />
     <FactorDialog v-model="factorOpen" />
     <CommandPalette ref="palette" :actions="actions" />
-    <el-dialog v-model="keysOpen" title="Keys" width="420px">
+    <el-dialog v-model="keysOpen" :title="$gettext('Keys')" width="420px">
       <button type="button" class="button" :aria-pressed="singleKeys" @click="toggleSingleKeys">
-        Single keys are {{ singleKeys ? "on" : "off" }}
+        {{ singleKeys ? $gettext("Single keys are on") : $gettext("Single keys are off") }}
       </button>
       <table class="table">
         <tbody>

@@ -30,18 +30,18 @@ const given = defineModel<Given[]>({ required: true });
 
 <template>
   <div v-for="(reading, index) in given" :key="index" class="given">
-    <select v-model="reading.line" class="field" aria-label="Line">
+    <select v-model="reading.line" class="field" :aria-label="$gettext('Line')">
       <option v-for="(line, place) in lines" :key="place" :value="place">{{ line.title }}</option>
     </select>
     <input
       v-model="reading.typed"
       class="field mono"
-      aria-label="Reading, with its unit"
-      placeholder="Reading, with its unit"
+      :aria-label="$gettext('Reading, with its unit')"
+      :placeholder="$gettext('Reading, with its unit')"
     />
-    <select v-model="reading.grade" class="field" aria-label="How it is known">
-      <option value="RECORDED">recorded</option>
-      <option value="STATED">stated</option>
+    <select v-model="reading.grade" class="field" :aria-label="$gettext('How it is known')">
+      <option value="RECORDED">{{ $gettext("recorded") }}</option>
+      <option value="STATED">{{ $gettext("stated") }}</option>
     </select>
   </div>
 </template>

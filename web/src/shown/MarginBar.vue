@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed } from "vue";
 import type { Schemas } from "../api/client";
 import { verdictWord, type Verdict } from "../words/words";
@@ -26,9 +27,12 @@ function anchor(position: number, text: string): "start" | "middle" | "end" {
   return x(position) < half ? "start" : x(position) > WIDTH - half ? "end" : "middle";
 }
 
-const spoken = computed(
-  () =>
-    `${verdictWord(props.verdict)}: ${props.bar.reading}; limits: ${props.bar.ticks.map((t) => t.label).join(", ")}`,
+const spoken = computed(() =>
+  $gettext("%{verdict}: %{reading}; limits: %{limits}", {
+    verdict: verdictWord(props.verdict),
+    reading: props.bar.reading,
+    limits: props.bar.ticks.map((t) => t.label).join(", "),
+  }),
 );
 </script>
 

@@ -58,7 +58,10 @@ test("what goes wrong is said", async () => {
   asked.mockImplementation(async () => {
     throw new ProblemError({ status: 0, detail: "The server cannot be reached." });
   });
-  const wrapper = mount(VisitSummary, { props: { id: "1" } });
+  const wrapper = mount(VisitSummary, {
+    props: { id: "1" },
+    global: { stubs: { RouterLink: RouterLinkStub } },
+  });
   await flushPromises();
   expect(wrapper.get("[role=alert]").text()).toContain("cannot be reached");
 });

@@ -9,7 +9,7 @@ import VerdictMark from "./VerdictMark.vue";
 /** What binds an installation, what could still change it, and what is left before its visit is closed. */
 const props = defineProps<{ id: string; judged?: unknown; unfolded?: boolean }>();
 const { units } = useUnits();
-const summary = ref<Schemas["Summary"]>();
+const summary = ref<Schemas["SummaryView"]>();
 const problem = ref("");
 
 watch(
@@ -34,12 +34,12 @@ function line(brief: Schemas["Brief"]): string {
 </script>
 
 <template>
-  <section aria-label="What the visit comes to">
+  <section :aria-label="$gettext('What the visit comes to')">
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
     <details v-if="summary" class="summary" :open="unfolded">
       <summary>{{ summary.outcome }}</summary>
       <div v-if="summary.decisive.length">
-        <h2>What decides it</h2>
+        <h2>{{ $gettext("What decides it") }}</h2>
         <ul>
           <li v-for="each in summary.decisive" :key="each.key">
             <VerdictMark :verdict="each.verdict" />
@@ -50,10 +50,12 @@ function line(brief: Schemas["Brief"]): string {
             </span>
           </li>
         </ul>
-        <p v-if="summary.lesser" class="quiet">{{ summary.lesser }} more fail.</p>
+        <p v-if="summary.lesser" class="quiet">
+          {{ $gettext("%{lesser} more fail.", { lesser: summary.lesser }) }}
+        </p>
       </div>
       <div v-if="summary.couldChange.length">
-        <h2>What could still change it</h2>
+        <h2>{{ $gettext("What could still change it") }}</h2>
         <ul>
           <li v-for="each in summary.couldChange" :key="each.key">
             <VerdictMark :verdict="each.verdict" />
@@ -65,22 +67,22 @@ function line(brief: Schemas["Brief"]): string {
             </span>
           </li>
         </ul>
-        <p v-if="summary.more" class="quiet">{{ summary.more }} more.</p>
+        <p v-if="summary.more" class="quiet">{{ $gettext("%{more} more.", { more: summary.more }) }}</p>
       </div>
       <div v-if="summary.revisits.length">
-        <h2>What waits for other weather</h2>
+        <h2>{{ $gettext("What waits for other weather") }}</h2>
         <p v-for="each in summary.revisits" :key="each.weather">
           <strong>{{ each.weather }}</strong>: {{ each.what.join(", ") }}
         </p>
       </div>
       <div v-if="summary.open.length">
-        <h2>Still open before it is sealed</h2>
+        <h2>{{ $gettext("Still open before it is sealed") }}</h2>
         <p v-for="each in summary.open" :key="each.what + each.where">
           <strong>{{ each.what }}</strong>: {{ each.where }}
         </p>
       </div>
       <div v-if="summary.pictures.length">
-        <h2>Photos still missing</h2>
+        <h2>{{ $gettext("Photos still missing") }}</h2>
         <p>
           {{
             summary.pictures

@@ -16,17 +16,21 @@ const listed = computed(() =>
 </script>
 
 <template>
-  <p v-if="!listed" class="quiet">Not judged yet.</p>
-  <p v-else-if="!listed.length" class="quiet">Nothing is open here, as drawn.</p>
-  <ul class="verdicts" aria-label="Judged as drawn">
+  <p v-if="!listed" class="quiet">{{ $gettext("Not judged yet.") }}</p>
+  <p v-else-if="!listed.length" class="quiet">{{ $gettext("Nothing is open here, as drawn.") }}</p>
+  <ul class="verdicts" :aria-label="$gettext('Judged as drawn')">
     <li v-for="j in listed" :key="j.key">
       <VerdictMark :verdict="j.verdict" worded />
       <span>
         {{ j.title }}<template v-if="j.subject">, {{ j.subject }}</template>
-        <span v-if="j.before" class="quiet"> (saved: <VerdictMark :verdict="j.before" :size="12" />)</span>
+        <span v-if="j.before" class="quiet">
+          ({{ $gettext("saved:") }} <VerdictMark :verdict="j.before" :size="12" />)</span
+        >
       </span>
       <span class="quiet because">{{ j.because }}</span>
-      <span v-if="j.drawn" class="quiet because">The tape stands. In the drawing: {{ j.drawn }}.</span>
+      <span v-if="j.drawn" class="quiet because">{{
+        $gettext("The tape stands. In the drawing: %{drawn}.", { drawn: j.drawn })
+      }}</span>
     </li>
   </ul>
 </template>

@@ -45,10 +45,10 @@ function turn() {
 </script>
 
 <template>
-  <section class="panel" :aria-label="`Chosen: ${title}`">
+  <section class="panel" :aria-label="$gettext('Chosen: %{title}', { title })">
     <div class="head">
       <h2>{{ title }}</h2>
-      <button type="button" class="button" @click="emit('remove')">Remove</button>
+      <button type="button" class="button" @click="emit('remove')">{{ $gettext("Remove") }}</button>
     </div>
     <div class="fields">
       <ThingFields
@@ -59,47 +59,49 @@ function turn() {
         @change="set"
       />
       <LengthField
-        :label="spot ? 'From the left' : 'Left edge'"
+        :label="spot ? $gettext('From the left') : $gettext('Left edge')"
         :model-value="box.left"
         @update:model-value="(v) => place(v ?? 0, box.low)"
       />
       <LengthField
-        :label="spot ? 'Up the sheet' : 'Lower edge'"
+        :label="spot ? $gettext('Up the sheet') : $gettext('Lower edge')"
         :model-value="box.low"
         @update:model-value="(v) => place(box.left, v ?? 0)"
       />
       <template v-if="!spot">
         <LengthField
-          label="Across"
+          :label="$gettext('Across')"
           :model-value="box.right - box.left"
           @update:model-value="(v) => stretch(v ?? 0, box.high - box.low)"
         />
         <LengthField
-          label="Up the sheet"
+          :label="$gettext('Up the sheet')"
           :model-value="box.high - box.low"
           @update:model-value="(v) => stretch(box.right - box.left, v ?? 0)"
         />
       </template>
       <template v-if="unit">
         <LengthField
-          label="Base over datum"
+          :label="$gettext('Base over datum')"
           :model-value="feature.properties.base ?? 0"
           @update:model-value="(v) => set({ base: v ?? 0 })"
         />
         <div class="turn">
-          <span class="label">Front faces {{ feature.properties.facing ?? 0 }}°</span>
-          <button type="button" class="button" @click="turn">Turn a quarter</button>
+          <span class="label">{{
+            $gettext("Front faces %{facing}°", { facing: feature.properties.facing ?? 0 })
+          }}</span>
+          <button type="button" class="button" @click="turn">{{ $gettext("Turn a quarter") }}</button>
         </div>
-        <p v-if="cabinet" class="quiet wide">Cabinet {{ cabinet }}</p>
+        <p v-if="cabinet" class="quiet wide">{{ $gettext("Cabinet %{cabinet}", { cabinet }) }}</p>
       </template>
       <template v-else>
         <LengthField
-          label="Bottom, height"
+          :label="$gettext('Bottom, height')"
           :model-value="feature.properties.bottom ?? 0"
           @update:model-value="(v) => set({ bottom: v ?? 0 })"
         />
         <LengthField
-          label="Top, height"
+          :label="$gettext('Top, height')"
           :model-value="feature.properties.top ?? 0"
           @update:model-value="(v) => set({ top: v ?? 0 })"
         />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { at } from "../api/address";
 import { notice } from "../frame/notice";
 import UnitTabs from "../shown/figures/UnitTabs.vue";
@@ -15,7 +16,7 @@ const { past, unsaved } = props.site;
 
 async function save() {
   if (await props.site.save()) {
-    notice.done("The drawing is saved.");
+    notice.done($gettext("The drawing is saved."));
   }
 }
 
@@ -30,7 +31,7 @@ async function bringIn(event: Event) {
   try {
     read = JSON.parse(await file.text());
   } catch {
-    props.site.refuse("This file is not JSON. The drawing is as it was.");
+    props.site.refuse($gettext("This file is not JSON. The drawing is as it was."));
     return;
   }
   await props.site.bring(read);
@@ -39,15 +40,19 @@ async function bringIn(event: Event) {
 
 <template>
   <div class="bar">
-    <RouterLink class="button" :to="`/installations/${id}/siting`">Back to siting</RouterLink>
-    <UnitTabs v-model="tab" :units="tabs" label="Drawing" />
+    <RouterLink class="button" :to="`/installations/${id}/siting`">{{
+      $gettext("Back to siting")
+    }}</RouterLink>
+    <UnitTabs v-model="tab" :units="tabs" :label="$gettext('Drawing')" />
     <span class="space"></span>
-    <button type="button" class="button" :disabled="!past.length" @click="site.undo()">Undo</button>
+    <button type="button" class="button" :disabled="!past.length" @click="site.undo()">
+      {{ $gettext("Undo") }}
+    </button>
     <details class="files">
-      <summary class="button">Files</summary>
+      <summary class="button">{{ $gettext("Files") }}</summary>
       <div class="sheet">
         <label class="button">
-          Import GeoJSON
+          {{ $gettext("Import GeoJSON") }}
           <input
             class="visually-hidden"
             type="file"
@@ -55,15 +60,20 @@ async function bringIn(event: Event) {
             @change="bringIn"
           />
         </label>
-        <a class="button" :href="at('/api/installations/{id}/site-plan.geojson', { path: { id } })" download
-          >GeoJSON</a
+        <a
+          class="button"
+          :href="at('/api/installations/{id}/site-plan.geojson', { path: { id } })"
+          download
+          >{{ $gettext("GeoJSON") }}</a
         >
-        <a class="button" :href="at('/api/installations/{id}/site-plan.svg', { path: { id } })" download
-          >SVG</a
-        >
+        <a class="button" :href="at('/api/installations/{id}/site-plan.svg', { path: { id } })" download>{{
+          $gettext("SVG")
+        }}</a>
       </div>
     </details>
-    <button type="button" class="button primary" :disabled="!unsaved" @click="save">Save the drawing</button>
+    <button type="button" class="button primary" :disabled="!unsaved" @click="save">
+      {{ $gettext("Save the drawing") }}
+    </button>
   </div>
 </template>
 

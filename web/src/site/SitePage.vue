@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onBeforeUnmount, ref, toRef, watch, watchEffect } from "vue";
 import { useKeys } from "../frame/useKeys";
 import { usePlaces } from "../frame/usePlaces";
 import { when } from "../frame/when";
-import { words } from "../words/words";
+import { thingWord, words } from "../words/words";
 import DrawingFigure from "../shown/figures/DrawingFigure.vue";
 import DrawnVerdicts from "./DrawnVerdicts.vue";
 import FeaturePanel from "./FeaturePanel.vue";
@@ -11,7 +12,6 @@ import LengthField from "./LengthField.vue";
 import {
   begun,
   freeId,
-  inWords,
   KINDS,
   outline,
   placed,
@@ -46,15 +46,22 @@ const canvas = ref<HTMLElement>();
 
 watchEffect(() => {
   const facts = installation.value;
-  heading.value = facts && { title: facts.title, detail: `${facts.building} · site drawing`, counts: "" };
+  heading.value = facts && {
+    title: facts.title,
+    detail: $gettext("%{building} · site drawing", { building: facts.building }),
+    counts: "",
+  };
 });
 onBeforeUnmount(() => (heading.value = undefined));
 
 const outdoor = computed(() => installation.value?.components.filter((c) => c.kind === "OUTDOOR") ?? []);
 const indoor = computed(() => sizes.value.filter((s) => !s.outdoor));
 const tabs = computed(() => [
-  { component: PLAN, title: "Plan" },
-  ...indoor.value.map((s) => ({ component: s.component, title: `Wall of ${s.title}` })),
+  { component: PLAN, title: $gettext("Plan") },
+  ...indoor.value.map((s) => ({
+    component: s.component,
+    title: $gettext("Wall of %{title}", { title: s.title }),
+  })),
 ]);
 const feature = computed(() => plan.value.features.find((f) => f.id === chosen.value));
 const unplaced = computed(() => outdoor.value.filter((c) => !plan.value.features.some((f) => f.id === c.id)));
@@ -65,7 +72,7 @@ const wall = computed(() => plan.value.undanus.walls.find((w) => w.component ===
 function titleOf(id: string): string {
   return (
     outdoor.value.find((c) => c.id === id)?.title ??
-    (feature.value?.properties.title || inWords(feature.value?.properties.kind ?? ""))
+    (feature.value?.properties.title || thingWord(feature.value?.properties.kind ?? ""))
   );
 }
 
@@ -182,15 +189,21 @@ useKeys({ z: () => site.undo() });
 
 <template>
   <div class="site-page">
-    <h1 class="visually-hidden">Where does everything stand?</h1>
+    <h1 class="visually-hidden">{{ $gettext("Where does everything stand?") }}</h1>
     <SiteBar :id="id" v-model="tab" :site="site" :tabs="tabs" />
     <div v-if="problem" class="problem" role="alert">
       <span class="error">{{ problem }}</span>
-      <button v-if="clash" type="button" class="button" @click="site.giveUp()">Take theirs</button>
+      <button v-if="clash" type="button" class="button" @click="site.giveUp()">
+        {{ $gettext("Take theirs") }}
+      </button>
     </div>
     <p v-if="takenUp" class="problem" role="status">
-      <span>Restored: drawn here {{ when(takenUp) }} and not saved.</span>
-      <button type="button" class="button" @click="site.giveUp()">Revert to what is saved</button>
+      <span>{{
+        $gettext("Restored: drawn here %{takenUp} and not saved.", { takenUp: when(takenUp) })
+      }}</span>
+      <button type="button" class="button" @click="site.giveUp()">
+        {{ $gettext("Revert to what is saved") }}
+      </button>
     </p>
     <div v-if="installation" class="body">
       <div class="sheet">
@@ -205,8 +218,11 @@ useKeys({ z: () => site.undo() });
             @wheel="seen.wheel"
           >
             <p v-if="!plan.features.length" class="empty">
-              Nothing is drawn yet. Add the house wall and what stands near, then place the unit; distances
-              are judged as you drag.
+              {{
+                $gettext(
+                  "Nothing is drawn yet. Add the house wall and what stands near, then place the unit; distances are judged as you drag.",
+                )
+              }}
             </p>
             <DrawingFigure
               v-if="view?.figure"
@@ -238,19 +254,25 @@ useKeys({ z: () => site.undo() });
             </DrawingFigure>
           </div>
           <div class="adds">
-            <select v-model="adding" class="field" aria-label="What to add">
-              <option v-for="kind in KINDS" :key="kind" :value="kind">{{ inWords(kind) }}</option>
+            <select v-model="adding" class="field" :aria-label="$gettext('What to add')">
+              <option v-for="kind in KINDS" :key="kind" :value="kind">{{ thingWord(kind) }}</option>
             </select>
-            <button type="button" class="button" @click="add">Add</button>
-            <button type="button" class="button" aria-label="Closer" @click="seen.closer()">+</button>
-            <button type="button" class="button" aria-label="Farther" @click="seen.farther()">−</button>
+            <button type="button" class="button" @click="add">{{ $gettext("Add") }}</button>
+            <button type="button" class="button" :aria-label="$gettext('Closer')" @click="seen.closer()">
+              +
+            </button>
+            <button type="button" class="button" :aria-label="$gettext('Farther')" @click="seen.farther()">
+              −
+            </button>
             <button type="button" class="button" :aria-pressed="whole" @click="wholeSite()">
-              {{ whole ? "What stands there" : "Whole site" }}
+              {{ whole ? $gettext("What stands there") : $gettext("Whole site") }}
             </button>
             <button v-if="feature" type="button" class="button" @click="seen.onto(corners(feature))">
-              This {{ feature.properties.kind === "unit" ? "unit" : "thing" }}
+              {{ feature.properties.kind === "unit" ? $gettext("This unit") : $gettext("This thing") }}
             </button>
-            <button v-if="seen.zoomed.value" type="button" class="button" @click="seen.reset()">Fit</button>
+            <button v-if="seen.zoomed.value" type="button" class="button" @click="seen.reset()">
+              {{ $gettext("Fit") }}
+            </button>
             <button
               v-for="component in unplaced"
               :key="component.id"
@@ -258,7 +280,7 @@ useKeys({ z: () => site.undo() });
               class="button"
               @click="placeUnit(component.id)"
             >
-              Place {{ component.title }}
+              {{ $gettext("Place %{title}", { title: component.title }) }}
             </button>
           </div>
         </template>
@@ -273,9 +295,12 @@ useKeys({ z: () => site.undo() });
       <aside>
         <section v-if="view?.cure && !wallOf" class="cure">
           <p role="status">{{ view.cure.sentence }}</p>
-          <label><input v-model="mayTurn" type="checkbox" /> Units may be turned by quarter turns</label>
+          <label
+            ><input v-model="mayTurn" type="checkbox" />
+            {{ $gettext("Units may be turned by quarter turns") }}</label
+          >
           <button v-if="view.cure.moves.length" type="button" class="button" @click="doTheMove">
-            Do this move
+            {{ $gettext("Do this move") }}
           </button>
         </section>
         <p v-for="overlap in view?.overlaps" :key="overlap" class="error" role="alert">{{ overlap }}</p>
@@ -289,16 +314,21 @@ useKeys({ z: () => site.undo() });
         />
         <p v-if="view?.near.length && !wallOf" class="near">
           <span v-for="each in view.near" :key="each.name"
-            ><strong class="mono">{{ each.distance }}</strong> from {{ each.name }}</span
+            ><strong class="mono">{{ each.distance }}</strong>
+            {{ $gettext("from %{name}", { name: each.name }) }}</span
           >
         </p>
         <p v-if="!feature && !wallOf" class="quiet">
-          Drag things, or tap one to type its dimensions. Edges snap to each other and to whole centimetres.
+          {{
+            $gettext(
+              "Drag things, or tap one to type its dimensions. Edges snap to each other and to whole centimetres.",
+            )
+          }}
         </p>
         <DrawnVerdicts :judgements="judgements" :unit="unit" />
         <section class="how">
           <label>
-            <span class="label">How it is known</span>
+            <span class="label">{{ $gettext("How it is known") }}</span>
             <select
               class="field"
               :value="plan.undanus.grade"
@@ -308,7 +338,7 @@ useKeys({ z: () => site.undo() });
             </select>
           </label>
           <LengthField
-            label="Right to within ±"
+            :label="$gettext('Right to within ±')"
             optional
             :model-value="plan.undanus.accuracy"
             @update:model-value="(v) => mark({ accuracy: v })"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inWords } from "./plan";
+import { thingWord } from "../words/words";
 
 /** What a drawn thing is called and what it is. */
 defineProps<{ title?: string; kind: string; kinds: string[] }>();
@@ -8,7 +8,7 @@ const emit = defineEmits<{ change: [said: { title?: string; kind?: string }] }>(
 
 <template>
   <label class="wide">
-    <span class="label">Title</span>
+    <span class="label">{{ $gettext("Title") }}</span>
     <input
       class="field"
       maxlength="80"
@@ -17,13 +17,13 @@ const emit = defineEmits<{ change: [said: { title?: string; kind?: string }] }>(
     />
   </label>
   <label class="wide">
-    <span class="label">What it is</span>
+    <span class="label">{{ $gettext("What it is") }}</span>
     <select
       class="field"
       :value="kind"
       @change="emit('change', { kind: ($event.target as HTMLSelectElement).value })"
     >
-      <option v-for="each in kinds" :key="each" :value="each">{{ inWords(each) }}</option>
+      <option v-for="each in kinds" :key="each" :value="each">{{ thingWord(each) }}</option>
     </select>
   </label>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
 import DrawingFigure from "../shown/figures/DrawingFigure.vue";
@@ -23,20 +24,20 @@ const ITEM = "item-";
 type Lengths<T> = { [K in keyof T]-?: T[K] extends number | undefined ? K : never }[keyof T];
 /** What is typed of a wall, and whether it may stay open. */
 const SIZES: [Lengths<Wall>, string, boolean][] = [
-  ["width", "Wall, width", false],
-  ["ceiling", "Ceiling", false],
-  ["left", "Unit from the left", false],
-  ["underside", "Unit over the floor", false],
-  ["throw", "Free throw", true],
-  ["drainOutlet", "Drain outlet", true],
-  ["drainExit", "Drain's end", true],
-  ["drainRun", "Drain, length", true],
+  ["width", $gettext("Wall, width"), false],
+  ["ceiling", $gettext("Ceiling"), false],
+  ["left", $gettext("Unit from the left"), false],
+  ["underside", $gettext("Unit over the floor"), false],
+  ["throw", $gettext("Free throw"), true],
+  ["drainOutlet", $gettext("Drain outlet"), true],
+  ["drainExit", $gettext("Drain's end"), true],
+  ["drainRun", $gettext("Drain, length"), true],
 ];
 const ITEM_SIZES: [Lengths<WallItem>, string][] = [
-  ["x", "From the left"],
-  ["y", "Over the floor"],
-  ["width", "Across"],
-  ["height", "Height"],
+  ["x", $gettext("From the left")],
+  ["y", $gettext("Over the floor")],
+  ["width", $gettext("Across")],
+  ["height", $gettext("Height")],
 ];
 
 const drawing = ref<InstanceType<typeof DrawingFigure>>();
@@ -100,7 +101,10 @@ function items(): WallItem[] {
 
 function add() {
   set({
-    items: [...items(), { kind: "obstacle", title: "Shelf", x: 0.1, y: 1.2, width: 0.6, height: 0.3 }],
+    items: [
+      ...items(),
+      { kind: "obstacle", title: $gettext("Shelf"), x: 0.1, y: 1.2, width: 0.6, height: 0.3 },
+    ],
   });
   chosen.value = items().length;
 }
@@ -113,8 +117,8 @@ function remove() {
 
 <template>
   <p v-if="!wall" class="begin">
-    <span class="quiet">This wall is not drawn yet, and not judged by.</span>
-    <button type="button" class="button" @click="begin">Draw this wall</button>
+    <span class="quiet">{{ $gettext("This wall is not drawn yet, and not judged by.") }}</span>
+    <button type="button" class="button" @click="begin">{{ $gettext("Draw this wall") }}</button>
   </p>
   <div v-else class="wall-editor">
     <div ref="sheet" class="sheet" @pointermove="move" @pointerup="drop" @pointercancel="drop">
@@ -135,8 +139,8 @@ function remove() {
         :model-value="wall[size]"
         @update:model-value="(v) => set({ [size]: v })"
       />
-      <button type="button" class="button" @click="add">Add to the wall</button>
-      <button type="button" class="button" :disabled="!item" @click="remove">Remove</button>
+      <button type="button" class="button" @click="add">{{ $gettext("Add to the wall") }}</button>
+      <button type="button" class="button" :disabled="!item" @click="remove">{{ $gettext("Remove") }}</button>
       <template v-if="item">
         <ThingFields
           :title="item.title"

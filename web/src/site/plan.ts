@@ -63,10 +63,6 @@ export function emptyPlan(): Plan {
   };
 }
 
-export function inWords(kind: string): string {
-  return kind.replace(/-/g, " ");
-}
-
 /** The corners of a feature, the closing one left out. */
 export function outline(feature: PlanFeature): Position[] {
   const g = feature.geometry;

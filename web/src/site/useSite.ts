@@ -1,3 +1,4 @@
+import { $gettext } from "../language/language";
 import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
@@ -145,7 +146,7 @@ export function useSite(id: Ref<string>) {
       await trial(read as Plan);
       change(read as Plan);
     } catch (thrown) {
-      refuse(`${sentence(thrown)} The drawing is as it was.`);
+      refuse($gettext("%{sentence} The drawing is as it was.", { sentence: sentence(thrown) }));
     }
   }
 

@@ -33,22 +33,28 @@ async function give() {
 
 <template>
   <div class="token">
-    <h3>Sends by itself</h3>
+    <h3>{{ $gettext("Sends by itself") }}</h3>
     <p v-if="token">
-      Its token, shown once: <code class="mono">{{ token }}</code>
+      {{ $gettext("Its token, shown once:") }} <code class="mono">{{ token }}</code>
     </p>
     <p v-else class="quiet">
-      With a token it sends what it shows to a line that listens. A new token ends the one before.
+      {{
+        $gettext(
+          "With a token it sends what it shows to a line that listens. A new token ends the one before.",
+        )
+      }}
     </p>
     <label class="label">
-      Who hears it
+      {{ $gettext("Who hears it") }}
       <select v-model="crew" class="field">
-        <option value="">the inspection office alone</option>
-        <option v-for="each in crews" :key="each" :value="each">handed to {{ each }}</option>
+        <option value="">{{ $gettext("the inspection office alone") }}</option>
+        <option v-for="each in crews" :key="each" :value="each">
+          {{ $gettext("handed to %{crew}", { crew: each }) }}
+        </option>
       </select>
     </label>
     <button type="button" class="button" @click="give">
-      {{ token ? "Another token" : "Give it a token" }}
+      {{ token ? $gettext("Another token") : $gettext("Give it a token") }}
     </button>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
   </div>

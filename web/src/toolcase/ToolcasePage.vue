@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, onMounted, reactive, ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
@@ -26,14 +27,14 @@ const EMPTY = {
 };
 /** What of a channel is typed, with an example. */
 const FIGURES: [Exclude<keyof ChannelForm, "dimension">, string, string][] = [
-  ["name", "Name, where it shows several things", "low side"],
-  ["ofReading", "± of the reading", "1 %"],
-  ["ofFullScale", "± of the full scale", "0.5 %"],
-  ["fullScale", "Full scale", "500 psig"],
-  ["constant", "± fixed", "3 mm"],
-  ["resolution", "Step of its display", "1 mm"],
-  ["lowest", "Range, lowest", "0 psig"],
-  ["highest", "Range, highest", "500 psig"],
+  ["name", $gettext("Name, where it shows several things"), $gettext("low side")],
+  ["ofReading", $gettext("± of the reading"), "1 %"],
+  ["ofFullScale", $gettext("± of the full scale"), "0.5 %"],
+  ["fullScale", $gettext("Full scale"), "500 psig"],
+  ["constant", $gettext("± fixed"), "3 mm"],
+  ["resolution", $gettext("Step of its display"), "1 mm"],
+  ["lowest", $gettext("Range, lowest"), "0 psig"],
+  ["highest", $gettext("Range, highest"), "500 psig"],
 ];
 
 const { person } = useSession();
@@ -188,7 +189,7 @@ async function save() {
       await api.post(at("/api/instruments"), record());
     }
     open.value = false;
-    notice.done("Saved.");
+    notice.done($gettext("Saved."));
     await load();
   } catch (thrown) {
     fields.value = (thrown instanceof ProblemError && thrown.problem.fields) || {};
@@ -210,7 +211,7 @@ const byKind = computed(() => {
 });
 
 function ratedFor(i: Instrument) {
-  const rated = [...(i.refrigerants ?? []), ...(i.flammable ? ["flammable"] : []), i.mostPressure];
+  const rated = [...(i.refrigerants ?? []), ...(i.flammable ? [$gettext("flammable")] : []), i.mostPressure];
   return rated.filter(Boolean).join(", ") || "–";
 }
 
@@ -223,29 +224,35 @@ function last(i: Instrument) {
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Instruments</h1>
-        <p class="quiet">Choosing an instrument on a line sets that reading's uncertainty.</p>
+        <h1>{{ $gettext("Instruments") }}</h1>
+        <p class="quiet">
+          {{ $gettext("Choosing an instrument on a line sets that reading's uncertainty.") }}
+        </p>
       </div>
-      <button v-if="leads" type="button" class="button primary" @click="edit()">Add an instrument</button>
+      <button v-if="leads" type="button" class="button primary" @click="edit()">
+        {{ $gettext("Add an instrument") }}
+      </button>
     </div>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
     <input
       v-model="find"
       class="field find"
-      placeholder="Find an instrument"
-      aria-label="Find an instrument"
+      :placeholder="$gettext('Find an instrument')"
+      :aria-label="$gettext('Find an instrument')"
     />
     <div class="scroll">
       <table class="table">
         <thead>
           <tr>
-            <th>Instrument</th>
-            <th>Accuracy ±</th>
-            <th>Step</th>
-            <th>Range</th>
-            <th>Rated for</th>
-            <th>Calibration valid until</th>
-            <th><span class="visually-hidden">What can be done</span></th>
+            <th>{{ $gettext("Instrument") }}</th>
+            <th>{{ $gettext("Accuracy ±") }}</th>
+            <th>{{ $gettext("Step") }}</th>
+            <th>{{ $gettext("Range") }}</th>
+            <th>{{ $gettext("Rated for") }}</th>
+            <th>{{ $gettext("Calibration valid until") }}</th>
+            <th>
+              <span class="visually-hidden">{{ $gettext("What can be done") }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -275,50 +282,61 @@ function last(i: Instrument) {
               </td>
               <td>{{ ratedFor(view.instrument) }}</td>
               <td>
-                <span class="mono">{{ view.until ?? "none on record" }}</span>
-                <strong v-if="view.lapsed" class="error"> lapsed</strong><br />
+                <span class="mono">{{ view.until ?? $gettext("none on record") }}</span>{{ " "
+                }}<strong v-if="view.lapsed" class="error">{{ $gettext("lapsed") }}</strong
+                ><br />
                 <a v-if="last(view.instrument)?.file" :href="certificateAddress(view)" download>{{
-                  last(view.instrument)?.certificate ?? "certificate"
+                  last(view.instrument)?.certificate ?? $gettext("certificate")
                 }}</a>
                 <span v-else class="quiet">{{ last(view.instrument)?.certificate }}</span>
               </td>
               <td>
                 <button v-if="leads" type="button" class="button" @click="edit(view)">
-                  Change<span class="visually-hidden"> {{ view.title }}</span>
+                  {{ $gettext("Change") }}<span class="visually-hidden">: {{ view.title }}</span>
                 </button>
               </td>
             </tr>
           </template>
           <tr v-if="all.length && !byKind.length">
-            <td colspan="7">No instrument is called so.</td>
+            <td colspan="7">{{ $gettext("No instrument is called so.") }}</td>
           </tr>
         </tbody>
       </table>
     </div>
-    <el-dialog v-model="open" :title="shown ? shown.title : 'Add an instrument'" width="min(720px, 94vw)">
+    <el-dialog
+      v-model="open"
+      :title="shown ? shown.title : $gettext('Add an instrument')"
+      width="min(720px, 94vw)"
+    >
       <form class="form" @submit.prevent="save">
         <label v-if="!shown">
-          <span class="label">Id, lower-case</span>
+          <span class="label">{{ $gettext("Id, lower-case") }}</span>
           <input v-model="form.id" class="field mono" placeholder="tape-3" />
         </label>
         <label>
-          <span class="label">Title</span>
+          <span class="label">{{ $gettext("Title") }}</span>
           <input v-model="form.title" class="field" />
         </label>
         <label v-if="!shown">
-          <span class="label">Kind</span>
+          <span class="label">{{ $gettext("Kind") }}</span>
           <select v-model="form.kind" class="field">
             <option v-for="kind in kinds" :key="kind.key" :value="kind.key">{{ kind.title }}</option>
           </select>
         </label>
         <fieldset v-for="(channel, index) in form.channels" :key="index" class="channel">
-          <legend class="label">What it shows{{ form.channels.length > 1 ? ` (${index + 1})` : "" }}</legend>
+          <legend class="label">
+            {{
+              form.channels.length > 1
+                ? $gettext("What it shows (%{number})", { number: index + 1 })
+                : $gettext("What it shows")
+            }}
+          </legend>
           <label v-for="[field, label, example] in FIGURES" :key="field">
             <span class="label">{{ label }}</span>
             <input v-model="channel[field]" class="field mono" :placeholder="example" />
           </label>
           <label>
-            <span class="label">Quantity, where it is not that of its kind</span>
+            <span class="label">{{ $gettext("Quantity, where it is not that of its kind") }}</span>
             <input v-model="channel.dimension" class="field mono" placeholder="temperature-difference" />
           </label>
           <button
@@ -327,45 +345,46 @@ function last(i: Instrument) {
             class="button"
             @click="form.channels.splice(index, 1)"
           >
-            Remove
+            {{ $gettext("Remove") }}
           </button>
         </fieldset>
         <button type="button" class="button wide" @click="form.channels.push(emptyChannel())">
-          It shows another thing
+          {{ $gettext("It shows another thing") }}
         </button>
         <label>
-          <span class="label">Refrigerants, by commas</span>
+          <span class="label">{{ $gettext("Refrigerants, by commas") }}</span>
           <input v-model="form.refrigerants" class="field mono" placeholder="R32, R410A" />
         </label>
         <label>
-          <span class="label">Greatest pressure</span>
-          <input v-model="form.mostPressure" class="field mono" placeholder="800 psig" />
+          <span class="label">{{ $gettext("Greatest pressure") }}</span>
+          <input v-model="form.mostPressure" class="field mono" :placeholder="$gettext('800 psig')" />
         </label>
         <label class="check"
-          ><input v-model="form.flammable" type="checkbox" /> Rated for flammable refrigerant</label
+          ><input v-model="form.flammable" type="checkbox" />
+          {{ $gettext("Rated for flammable refrigerant") }}</label
         >
-        <h3>{{ shown ? "New calibration" : "Calibration" }}</h3>
+        <h3>{{ shown ? $gettext("New calibration") : $gettext("Calibration") }}</h3>
         <label>
-          <span class="label">Calibrated on</span>
+          <span class="label">{{ $gettext("Calibrated on") }}</span>
           <input v-model="form.on" class="field mono" type="date" />
         </label>
         <label>
-          <span class="label">Holds for, months</span>
+          <span class="label">{{ $gettext("Holds for, months") }}</span>
           <input v-model.number="form.months" class="field mono" type="number" min="1" max="120" />
         </label>
         <label>
-          <span class="label">Certificate, number</span>
+          <span class="label">{{ $gettext("Certificate, number") }}</span>
           <input v-model="form.certificate" class="field mono" />
         </label>
         <label v-if="shown">
-          <span class="label">Certificate, file (PDF or picture)</span>
+          <span class="label">{{ $gettext("Certificate, file (PDF or picture)") }}</span>
           <input ref="certificate" class="field" type="file" accept=".pdf,image/png,image/jpeg" />
         </label>
         <TokenGiver v-if="shown" :key="shown.id" :instrument="shown.id" />
         <p v-for="(words, field) in fields" :key="field" class="error" role="alert">{{ words }}</p>
         <div class="buttons">
-          <button type="submit" class="button primary">Save</button>
-          <button type="button" class="button" @click="open = false">Cancel</button>
+          <button type="submit" class="button primary">{{ $gettext("Save") }}</button>
+          <button type="button" class="button" @click="open = false">{{ $gettext("Cancel") }}</button>
         </div>
       </form>
     </el-dialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import type { Schemas } from "../api/client";
 import VerdictMark from "../shown/VerdictMark.vue";
 import { words } from "../words/words";
@@ -8,43 +9,62 @@ defineProps<{ trial: Schemas["ArchiveTrial"] }>();
 const emit = defineEmits<{ cancel: [] }>();
 
 const SAID: Record<Schemas["ArchiveTrial"]["state"], string> = {
-  RUNNING: "being tried",
-  DONE: "tried on all",
-  CANCELLED: "ended before all were tried",
-  FAILED: "not tried to the end",
+  RUNNING: $gettext("being tried"),
+  DONE: $gettext("tried on all"),
+  CANCELLED: $gettext("ended before all were tried"),
+  FAILED: $gettext("not tried to the end"),
 };
 </script>
 
 <template>
-  <section class="trial" aria-label="What it would change">
+  <section class="trial" :aria-label="$gettext('What it would change')">
     <p class="verdict" aria-live="polite">
-      {{ trial.changed }} of {{ trial.done }} {{ trial.done === 1 ? "installation" : "installations" }} would
-      change
-      <span class="quiet"
-        >{{ SAID[trial.state] }}: {{ trial.done }} of {{ trial.total }},
-        {{ trial.seconds.toFixed(1) }} s</span
-      >
+      {{
+        $ngettext(
+          "%{changed} of %{done} installation would change",
+          "%{changed} of %{done} installations would change",
+          trial.done,
+          { changed: trial.changed, done: trial.done },
+        )
+      }}
+      <span class="quiet">{{
+        $gettext("%{state}: %{done} of %{total}, %{seconds} s", {
+          state: SAID[trial.state],
+          done: trial.done,
+          total: trial.total,
+          seconds: trial.seconds.toFixed(1),
+        })
+      }}</span>
       <button v-if="trial.state === 'RUNNING'" type="button" class="button" @click="emit('cancel')">
-        Stop
+        {{ $gettext("Stop") }}
       </button>
     </p>
-    <progress :value="trial.done" :max="Math.max(1, trial.total)" aria-label="Installations tried"></progress>
+    <progress
+      :value="trial.done"
+      :max="Math.max(1, trial.total)"
+      :aria-label="$gettext('Installations tried')"
+    ></progress>
     <p v-if="trial.problem" class="error" role="alert">{{ trial.problem }}</p>
     <p v-if="trial.requirements.length" class="quiet">
-      Touched:
-      {{ trial.requirements.slice(0, 8).join(", ")
-      }}{{ trial.requirements.length > 8 ? ` and ${trial.requirements.length - 8} more` : "" }}.
+      {{
+        trial.requirements.length > 8
+          ? $gettext("Touched: %{requirements} and %{more} more.", {
+              requirements: trial.requirements.slice(0, 8).join(", "),
+              more: trial.requirements.length - 8,
+            })
+          : $gettext("Touched: %{requirements}.", { requirements: trial.requirements.join(", ") })
+      }}
     </p>
     <p v-else-if="!trial.changed && trial.state === 'DONE'" class="quiet">
-      No verdict rests on what is changed.
+      {{ $gettext("No verdict rests on what is changed.") }}
     </p>
     <div class="tables">
       <table class="table">
         <thead>
           <tr>
-            <th>Verdict</th>
-            <th>Before</th>
-            <th>After</th>
+            <th>{{ $gettext("Verdict") }}</th>
+            <th>{{ $gettext("Before") }}</th>
+            <th>{{ $gettext("After") }}</th>
           </tr>
         </thead>
         <tbody>
@@ -66,9 +86,9 @@ const SAID: Record<Schemas["ArchiveTrial"]["state"], string> = {
       <table v-if="trial.stations.length" class="table">
         <thead>
           <tr>
-            <th>Station</th>
-            <th>Worse</th>
-            <th>Better</th>
+            <th>{{ $gettext("Station") }}</th>
+            <th>{{ $gettext("Worse") }}</th>
+            <th>{{ $gettext("Better") }}</th>
           </tr>
         </thead>
         <tbody>
@@ -82,14 +102,21 @@ const SAID: Record<Schemas["ArchiveTrial"]["state"], string> = {
       <table class="table">
         <thead>
           <tr>
-            <th>Crew</th>
-            <th>Change</th>
+            <th>{{ $gettext("Crew") }}</th>
+            <th>{{ $gettext("Change") }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="each in trial.crews" :key="each.crew">
             <td>{{ each.crew }}</td>
-            <td class="mono">{{ each.changed }} of {{ each.installations }}</td>
+            <td class="mono">
+              {{
+                $gettext("%{changed} of %{installations}", {
+                  changed: each.changed,
+                  installations: each.installations,
+                })
+              }}
+            </td>
           </tr>
         </tbody>
       </table>
@@ -105,7 +132,7 @@ const SAID: Record<Schemas["ArchiveTrial"]["state"], string> = {
       </p>
     </details>
     <p v-if="trial.changed > trial.installations.length" class="quiet">
-      And {{ trial.changed - trial.installations.length }} more.
+      {{ $gettext("And %{changed} more.", { changed: trial.changed - trial.installations.length }) }}
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { notice } from "../frame/notice";
 import { ref, watch } from "vue";
 import { sentence } from "../api/problems";
@@ -32,7 +33,7 @@ async function submit() {
   try {
     const number = await props.raise(props.judgement, words.value, due.value || undefined);
     open.value = false;
-    notice.done(`Correction ${number} raised; the crew gets a letter.`);
+    notice.done($gettext("Correction %{number} raised; the crew gets a letter.", { number }));
   } catch (thrown) {
     problem.value = sentence(thrown);
   } finally {
@@ -42,22 +43,23 @@ async function submit() {
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Raise a correction" width="520px">
+  <el-dialog v-model="open" :title="$gettext('Raise a correction')" width="520px">
     <form v-if="judgement" @submit.prevent="submit">
       <p>
         <strong>{{ judgement.title }}</strong>
         <template v-if="judgement.subject">, {{ judgement.subject }}</template>
       </p>
       <p>{{ judgement.because }}</p>
-      <p class="quiet">Limits and their sources are saved with it as they now stand.</p>
-      <label class="label" for="correction-words">What is to be done</label>
+      <p class="quiet">{{ $gettext("Limits and their sources are saved with it as they now stand.") }}</p>
+      <label class="label" for="correction-words">{{ $gettext("What is to be done") }}</label>
       <textarea id="correction-words" v-model="words" class="field" rows="4" maxlength="2000"></textarea>
       <label class="label" for="correction-due"
-        >By when <span class="quiet">(empty: as the rule book says)</span></label
+        >{{ $gettext("By when") }}
+        <span class="quiet">{{ $gettext("(empty: as the rule book says)") }}</span></label
       >
       <el-date-picker id="correction-due" v-model="due" value-format="YYYY-MM-DD" format="YYYY-MM-DD" />
       <p class="error" role="alert">{{ problem }}</p>
-      <button class="button primary" :disabled="busy">Raise correction</button>
+      <button class="button primary" :disabled="busy">{{ $gettext("Raise correction") }}</button>
     </form>
   </el-dialog>
 </template>

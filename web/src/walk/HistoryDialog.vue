@@ -30,10 +30,10 @@ watch(open, async (now) => {
     <table class="table">
       <thead>
         <tr>
-          <th>Reading</th>
-          <th>Grade</th>
-          <th>By</th>
-          <th>When</th>
+          <th>{{ $gettext("Reading") }}</th>
+          <th>{{ $gettext("Grade") }}</th>
+          <th>{{ $gettext("By") }}</th>
+          <th>{{ $gettext("When") }}</th>
         </tr>
       </thead>
       <tbody>

@@ -33,8 +33,8 @@ async function dialog(look = vi.fn().mockResolvedValue(plan)) {
 test("it says what is resolved and what stays open before anything is begun", async () => {
   const { wrapper, look } = await dialog();
   expect(look).toHaveBeenCalledWith(60);
-  expect(wrapper.text()).toContain("2 lines and 1 of the crew's record read again, about 58 min: 83 %");
-  expect(wrapper.text()).toContain("2 for safety; 40 lines are not read");
+  expect(wrapper.text()).toContain("2 lines, with 1 of the crew's record read again: about 58 min for 83 %");
+  expect(wrapper.text().replace(/\s+/g, " ")).toContain("2 for safety. 40 lines are not read");
   expect(wrapper.text()).toContain("1 line is out of sight by now");
   expect(wrapper.emitted("begin")).toBeUndefined();
   await wrapper.find("button.primary").trigger("click");

@@ -58,49 +58,80 @@ function end() {
 </script>
 
 <template>
-  <el-dialog v-model="open" title="What can be looked at in the time there is?" width="min(520px, 94vw)">
+  <el-dialog
+    v-model="open"
+    :title="$gettext('What can be looked at in the time there is?')"
+    width="min(520px, 94vw)"
+  >
     <form class="time" @submit.prevent="show">
       <label class="label">
-        Minutes
+        {{ $gettext("Minutes") }}
         <input v-model.number="minutes" class="field mono" type="number" min="0" max="6000" step="5" />
       </label>
-      <button type="submit" class="button" :disabled="busy">Plan it</button>
+      <button type="submit" class="button" :disabled="busy">{{ $gettext("Plan it") }}</button>
     </form>
     <p v-if="problem" class="error" role="alert">{{ problem }}</p>
     <template v-if="plan">
       <p class="sum">
-        <strong>{{ plan.lines.length }} {{ plan.lines.length === 1 ? "line" : "lines" }}</strong
-        ><template v-if="plan.confirm.length">
-          and {{ plan.confirm.length }} of the crew's record read again</template
-        >, about {{ plan.minutes }} min: <strong>{{ Math.round(100 * plan.resolved) }} %</strong> of what is
-        at stake.
+        <strong>{{
+          $ngettext("%{lines} line", "%{lines} lines", plan.lines.length, { lines: plan.lines.length })
+        }}</strong><template v-if="plan.confirm.length"
+          >,
+          {{
+            $gettext("with %{confirm} of the crew's record read again", { confirm: plan.confirm.length })
+          }}</template
+        >:
+        {{
+          $gettext("about %{minutes} min for %{share} % of what is at stake.", {
+            minutes: plan.minutes,
+            share: Math.round(100 * plan.resolved),
+          })
+        }}
       </p>
       <ul v-if="stations.length">
         <li v-for="[title, count] in stations" :key="title">{{ title }}: {{ count }}</li>
       </ul>
       <p>
         <template v-if="plan.open.length || plan.unreached">
-          Stays open:
-          <template v-for="(each, index) in plan.open" :key="each.severity"
-            ><template v-if="index">, </template>{{ each.judgements }} for {{ each.severity }}</template
-          ><template v-if="plan.unreached">; {{ plan.unreached }} lines are not read</template>. What is not
-          read is not shown, which is no pass.
+          <template v-if="plan.open.length">{{
+            $gettext("Stays open: %{open}.", {
+              open: plan.open
+                .map((each) =>
+                  $gettext("%{judgements} for %{severity}", {
+                    judgements: each.judgements,
+                    severity: each.severity,
+                  }),
+                )
+                .join(", "),
+            })
+          }}</template>{{ " " }}
+          <template v-if="plan.unreached">{{
+            $gettext("%{unreached} lines are not read.", { unreached: plan.unreached })
+          }}</template>
+          {{ $gettext("What is not read is not shown, which is no pass.") }}
         </template>
-        <template v-else>Nothing that can be decided stays open.</template>
+        <template v-else>{{ $gettext("Nothing that can be decided stays open.") }}</template>
       </p>
       <details v-if="plan.hopeless.length">
         <summary>
-          {{ plan.hopeless.length }} {{ plan.hopeless.length === 1 ? "line is" : "lines are" }} out of sight
-          by now: only a photo or a record from before cover shows
-          {{ plan.hopeless.length === 1 ? "it" : "them" }}.
+          {{
+            $ngettext(
+              "%{count} line is out of sight by now: only a photo or a record from before cover shows it.",
+              "%{count} lines are out of sight by now: only a photo or a record from before cover shows them.",
+              plan.hopeless.length,
+              { count: plan.hopeless.length },
+            )
+          }}
         </summary>
         <p class="quiet">{{ plan.hopeless.join("; ") }}.</p>
       </details>
       <div class="buttons">
         <button type="button" class="button primary" :disabled="busy || !plan.lines.length" @click="begin">
-          {{ running ? "Go on with this plan" : "Begin" }}
+          {{ running ? $gettext("Go on with this plan") : $gettext("Begin") }}
         </button>
-        <button v-if="running" type="button" class="button" @click="end">Walk the whole again</button>
+        <button v-if="running" type="button" class="button" @click="end">
+          {{ $gettext("Walk the whole again") }}
+        </button>
       </div>
     </template>
   </el-dialog>

@@ -22,31 +22,33 @@ function say() {
 <template>
   <form v-if="asks" class="why" @submit.prevent="say" @keydown.escape.stop="asks = ''">
     <label class="label">
-      {{ asks === TAKEN_BACK ? "Why it is taken back" : "Why it cannot be read" }}
+      {{ asks === TAKEN_BACK ? $gettext("Why it is taken back") : $gettext("Why it cannot be read") }}
       <input
         v-model="because"
         class="field"
         maxlength="200"
         autocomplete="off"
         enterkeyhint="done"
-        :placeholder="asks === TAKEN_BACK ? 'typed on the wrong line' : 'hatch is screwed shut'"
+        :placeholder="
+          asks === TAKEN_BACK ? $gettext('typed on the wrong line') : $gettext('hatch is screwed shut')
+        "
       />
     </label>
     <button type="submit" class="button primary" :disabled="busy || !because.trim()">
-      {{ asks === TAKEN_BACK ? "Take it back" : "Say so" }}
+      {{ asks === TAKEN_BACK ? $gettext("Take it back") : $gettext("Say so") }}
     </button>
-    <button type="button" class="button" @click="asks = ''">Cancel</button>
+    <button type="button" class="button" @click="asks = ''">{{ $gettext("Cancel") }}</button>
   </form>
   <div v-else class="choices">
     <button v-if="read" type="button" class="button" :disabled="busy" @click="asks = TAKEN_BACK">
-      Take this reading back
+      {{ $gettext("Take this reading back") }}
     </button>
     <template v-else>
       <button type="button" class="button" :disabled="busy" @click="asks = NOT_ACCESSIBLE">
-        Not accessible
+        {{ $gettext("Not accessible") }}
       </button>
       <button type="button" class="button" :disabled="busy" @click="emit('say', 'Not looked at')">
-        Not looked at
+        {{ $gettext("Not looked at") }}
       </button>
     </template>
   </div>

@@ -36,28 +36,30 @@ function open(judgement: Judgement): boolean {
     <template v-if="chosen">
       <p v-for="caution in judgement.cautions" :key="caution" class="caution">{{ caution }}</p>
       <div class="actions">
-        <button type="button" class="button" title="Why (w)" @click.stop="emit('why')">
-          <span class="key">w</span>why
+        <button type="button" class="button" :title="$gettext('Why (w)')" @click.stop="emit('why')">
+          <span class="key">{{ "w" }}</span>{{ $gettext("why") }}
         </button>
-        <button type="button" class="button" title="Evidence (e)" @click.stop="emit('evidence')">
-          <span class="key">e</span>evidence
+        <button type="button" class="button" :title="$gettext('Evidence (e)')" @click.stop="emit('evidence')">
+          <span class="key">{{ "e" }}</span>{{ $gettext("evidence") }}
         </button>
         <button
           v-if="open(judgement) && !correction"
           type="button"
           class="button"
-          title="Raise a correction (f)"
+          :title="$gettext('Raise a correction (f)')"
           @click.stop="emit('correct')"
         >
-          <span class="key">f</span>correction
+          <span class="key">{{ "f" }}</span>{{ $gettext("correction") }}
         </button>
       </div>
       <p v-for="school in judgement.otherSchools" :key="school.title" class="school">
         <VerdictMark :verdict="school.verdict" :size="12" worded />
-        <span>by {{ school.title }}</span>
+        <span>{{ $gettext("by %{school}", { school: school.title }) }}</span>
       </p>
     </template>
-    <p v-if="correction" class="raised">Correction {{ correction.number }} is open.</p>
+    <p v-if="correction" class="raised">
+      {{ $gettext("Correction %{number} is open.", { number: correction.number }) }}
+    </p>
   </article>
 </template>
 

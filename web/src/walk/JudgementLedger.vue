@@ -32,8 +32,10 @@ watch(
 </script>
 
 <template>
-  <aside ref="list" class="ledger" aria-label="Judgements" tabindex="0">
-    <div class="head"><h2>Judgements</h2></div>
+  <aside ref="list" class="ledger" :aria-label="$gettext('Judgements')" tabindex="0">
+    <div class="head">
+      <h2>{{ $gettext("Judgements") }}</h2>
+    </div>
     <JudgementItem
       v-for="judgement in judgements"
       :key="judgement.key"

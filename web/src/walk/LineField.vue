@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref } from "vue";
 import { useLive } from "../shown/useLive";
 import type { Line, Option } from "../shown/lines";
@@ -34,7 +35,7 @@ const hint = computed(() =>
   props.line.kind === "QUANTITY" || props.line.kind === "LIST"
     ? props.line.example
     : props.line.kind === "MONTH"
-      ? "2025-03 or 2025-W14"
+      ? $gettext("2025-03 or 2025-W14")
       : "",
 );
 const field = ref<HTMLElement>();
@@ -100,7 +101,13 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
   </div>
   <div v-else-if="line.kind === 'CURVE'" class="log">
     <label class="button">
-      {{ busy ? "Reading the file" : line.reading ? "Another file" : "Logger's file" }}
+      {{
+        busy
+          ? $gettext("Reading the file")
+          : line.reading
+            ? $gettext("Another file")
+            : $gettext("Logger's file")
+      }}
       <input
         :id="id"
         ref="field"
@@ -116,16 +123,16 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
       v-if="line.reading && !live.on(line)"
       :href="logAddress(line.reading.typed)"
       :title="line.reading.said"
-      :aria-label="`${line.title}: ${line.reading.said}, as CSV`"
+      :aria-label="$gettext('%{title}: %{said}, as CSV', { title: line.title, said: line.reading.said })"
       download
-      >CSV</a
+      >{{ $gettext("CSV") }}</a
     >
     <a
       v-if="line.reading && !live.on(line)"
       :href="`${logAddress(line.reading.typed)}/senml`"
-      :aria-label="`${line.title}: ${line.reading.said}, as SenML`"
+      :aria-label="$gettext('%{title}: %{said}, as SenML', { title: line.title, said: line.reading.said })"
       download
-      >SenML</a
+      >{{ $gettext("SenML") }}</a
     >
   </div>
   <select
@@ -140,7 +147,7 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
     @keydown="pressedInList"
     @change="changedInList"
   >
-    <option value="" disabled>choose</option>
+    <option value="" disabled>{{ $gettext("choose") }}</option>
     <option v-for="option in options" :key="option.id" :value="option.id">{{ option.words }}</option>
   </select>
   <textarea
@@ -171,7 +178,7 @@ defineExpose({ buttons, focus: () => field.value?.focus() });
       :class="{ unsaved }"
       :placeholder="unit ? '' : hint"
       :aria-invalid="invalid"
-      :aria-description="unit && `A bare number is taken in ${unit}`"
+      :aria-description="unit && $gettext('A bare number is taken in %{unit}', { unit })"
       autocomplete="off"
       autocapitalize="off"
       spellcheck="false"

@@ -5,7 +5,7 @@ import { clock, useHolds } from "../frame/useHolds";
 import PhotoStrip from "../photos/PhotoStrip.vue";
 import type { Photo } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
-import { gradeWord, words } from "../words/words";
+import { gradeWord, instrumentWord, words } from "../words/words";
 import type { Judgement, Line, Tool } from "../shown/lines";
 import LineField from "./LineField.vue";
 import LiveLine from "./LiveLine.vue";
@@ -206,17 +206,26 @@ defineExpose({ focus: () => field.value?.focus(), put });
     @focusout="left"
   >
     <component :is="buttons ? 'span' : 'label'" :for="buttons ? undefined : fieldId" class="title">
-      {{ line.title }}<span v-if="line.optional" class="quiet optional"> optional</span
-      ><span v-else-if="!line.due && !line.reading" class="quiet optional"> due at {{ line.dueAt }}</span
-      ><span v-if="line.hidden" class="hidden" title="Out of sight once covers are closed: read it before."
-        >hidden later</span
+      {{ line.title }}
+      <span v-if="line.optional" class="quiet optional"> {{ $gettext("optional") }}</span><span
+        v-else-if="!line.due && !line.reading"
+        class="quiet optional"
+      >
+        {{ $gettext("due at %{dueAt}", { dueAt: line.dueAt }) }}</span
+      ><span
+        v-if="line.hidden"
+        class="hidden"
+        :title="$gettext('Out of sight once covers are closed: read it before.')"
+        >{{ $gettext("hidden later") }}</span
       >
     </component>
     <p v-if="one && line.caution" class="caution">{{ line.caution }}</p>
     <p v-if="one && line.how" class="how">{{ line.how }}</p>
     <div v-if="closed" class="entry closed">
       <span class="mono">{{ line.reading?.said }}</span>
-      <button type="button" class="button" @click="otherwise = true">Record otherwise</button>
+      <button type="button" class="button" @click="otherwise = true">
+        {{ $gettext("Record otherwise") }}
+      </button>
     </div>
     <div v-else class="entry" :class="{ timed: line.instrumentKind === 'stopwatch' || line.holds }">
       <LineField
@@ -241,15 +250,24 @@ defineExpose({ focus: () => field.value?.focus(), put });
         type="button"
         class="button hold"
         :class="{ held }"
-        :aria-label="held ? `End the hold of ${line.title}` : `Begin the hold of ${line.title}`"
-        :title="held ? 'End and save its time (h)' : 'Left alone from now on (h)'"
+        :aria-label="
+          held
+            ? $gettext('End the hold of %{title}', { title: line.title })
+            : $gettext('Begin the hold of %{title}', { title: line.title })
+        "
+        :title="held ? $gettext('End and save its time (h)') : $gettext('Left alone from now on (h)')"
         @click="emit('hold')"
       >
-        {{ held ? clock(lasting(held)) : "Begin" }}
+        {{ held ? clock(lasting(held)) : $gettext("Begin") }}
       </button>
       <StopWatch v-if="line.instrumentKind === 'stopwatch'" @timed="timed" />
     </div>
-    <div v-if="one && !closed && line.kind === 'QUANTITY'" class="unit-keys" role="group" aria-label="Units">
+    <div
+      v-if="one && !closed && line.kind === 'QUANTITY'"
+      class="unit-keys"
+      role="group"
+      :aria-label="$gettext('Units')"
+    >
       <button
         v-for="symbol in line.units"
         :key="symbol"
@@ -273,10 +291,20 @@ defineExpose({ focus: () => field.value?.focus(), put });
         type="button"
         class="button witness"
         :disabled="busy"
-        :title="`${line.reading?.grade === 'STATED' ? 'Stated' : 'In the record'} as ${line.reading?.said}: seen so, it is witnessed`"
+        :title="
+          line.reading?.grade === 'STATED'
+            ? $gettext('Stated as %{said}: seen so, it is witnessed', { said: line.reading.said })
+            : $gettext('In the record as %{said}: seen so, it is witnessed', {
+                said: line.reading?.said ?? '',
+              })
+        "
         @click="witness"
       >
-        {{ line.reading?.grade === "STATED" ? "stated" : "record" }}: {{ line.reading?.said }} · witness
+        {{
+          line.reading?.grade === "STATED"
+            ? $gettext("stated: %{said} · witness", { said: line.reading.said })
+            : $gettext("record: %{said} · witness", { said: line.reading?.said ?? "" })
+        }}
       </button>
       <span v-if="worst && line.reading && !changed" class="said" :title="worst.judgement.title">
         <VerdictMark :verdict="worst.judgement.verdict" :size="13" />
@@ -294,8 +322,10 @@ defineExpose({ focus: () => field.value?.focus(), put });
         v-if="line.earlier"
         type="button"
         class="earlier"
-        :title="`${line.earlier} earlier`"
-        :aria-label="`${line.earlier} earlier readings of ${line.title}`"
+        :title="$gettext('%{earlier} earlier', { earlier: line.earlier })"
+        :aria-label="
+          $gettext('%{earlier} earlier readings of %{title}', { earlier: line.earlier, title: line.title })
+        "
         @click="emit('history')"
       >
         +{{ line.earlier }}
@@ -308,18 +338,22 @@ defineExpose({ focus: () => field.value?.focus(), put });
       role="alert"
     >
       <span v-if="problem" class="error">{{ problem }}</span>
-      <span v-else class="quiet">Which one is meant?</span>
+      <span v-else class="quiet">{{ $gettext("Which one is meant?") }}</span>
       <span v-if="meant.length" class="meant" @keydown="byLetter">
         <button v-for="choice in meant" :key="choice" type="button" class="button mono" @click="mean(choice)">
           {{ choice }}
         </button>
       </span>
-      <button v-if="ask" type="button" class="button" @click="commit(true)">Save as it is</button>
+      <button v-if="ask" type="button" class="button" @click="commit(true)">
+        {{ $gettext("Save as it is") }}
+      </button>
       <template v-if="theirs">
         <button type="button" class="button" @click="commit(false, theirs.id)">
-          Save mine{{ line.kind === "CURVE" ? "" : `, ${typed}` }}
+          {{ line.kind === "CURVE" ? $gettext("Save mine") : $gettext("Save mine, %{typed}", { typed }) }}
         </button>
-        <button type="button" class="button" @click="emit('history')">Take theirs, {{ theirs.said }}</button>
+        <button type="button" class="button" @click="emit('history')">
+          {{ $gettext("Take theirs, %{said}", { said: theirs.said }) }}
+        </button>
       </template>
     </div>
     <div v-if="line.list && unfolded && !closed" class="in-parts">
@@ -331,17 +365,19 @@ defineExpose({ focus: () => field.value?.focus(), put });
         :disabled="busy"
         @click="commit()"
       >
-        Save this list
+        {{ $gettext("Save this list") }}
       </button>
     </div>
     <p v-if="line.beside" class="beside">
-      {{ line.beside.byCrew ? "The crew says" : "Also said" }}
-      <span class="mono">{{ line.beside.said }}</span> ({{ gradeWord(line.beside.grade) }}). What was read
-      before stands.
-      <button v-if="inspects" type="button" class="button" @click="offer">Write it in</button>
+      {{ line.beside.byCrew ? $gettext("The crew says") : $gettext("Also said") }}
+      <span class="mono">{{ line.beside.said }}</span>
+      ({{ gradeWord(line.beside.grade) }}). {{ $gettext("What was read before stands.") }}
+      <button v-if="inspects" type="button" class="button" @click="offer">
+        {{ $gettext("Write it in") }}
+      </button>
     </p>
     <p v-if="line.reading?.setAside" class="aside">
-      Saved but set aside: {{ line.reading.setAside }} Read it again.
+      {{ $gettext("Saved but set aside: %{setAside} Read it again.", { setAside: line.reading.setAside }) }}
     </p>
     <p v-if="line.goodEnough" class="better">{{ line.goodEnough }}</p>
     <PhotoStrip
@@ -359,8 +395,13 @@ defineExpose({ focus: () => field.value?.focus(), put });
           <p v-if="line.how" class="how">{{ line.how }}</p>
         </template>
         <div v-if="!closed" class="how-known">
-          <span class="quiet small-text">This line with</span>
-          <select v-model="grade" class="small" :aria-label="`Grade of ${line.title}`" @change="regrade">
+          <span class="quiet small-text">{{ $gettext("This line with") }}</span>
+          <select
+            v-model="grade"
+            class="small"
+            :aria-label="$gettext('Grade of %{title}', { title: line.title })"
+            @change="regrade"
+          >
             <option
               v-for="g in words.grades"
               :key="g.id"
@@ -374,12 +415,16 @@ defineExpose({ focus: () => field.value?.focus(), put });
             v-if="fitting.length"
             v-model="instrument"
             class="small"
-            :aria-label="`Instrument for ${line.title}`"
+            :aria-label="$gettext('Instrument for %{title}', { title: line.title })"
             @change="regrade"
           >
-            <option value="">any {{ line.instrumentKind.replace("-", " ") }}</option>
+            <option value="">
+              {{ $gettext("any %{kind}", { kind: instrumentWord(line.instrumentKind) }) }}
+            </option>
             <option v-for="i in fitting" :key="i.id" :value="i.id">
-              {{ i.title }}{{ i.lapsed ? ", out of calibration" : "" }}
+              {{
+                i.lapsed ? $gettext("%{instrument}, out of calibration", { instrument: i.title }) : i.title
+              }}
             </option>
           </select>
           <ShownNow

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $ngettext } from "../language/language";
 import { computed, nextTick, ref, watchEffect } from "vue";
 import type { Schemas } from "../api/client";
 import type { Photo } from "../photos/usePhotos";
@@ -127,11 +128,26 @@ function foldedWords(group: { title: string; lines: Line[] }): string {
   const answers = [...new Set(pointless.map((line) => line.pointless))].join(", ");
   return [
     pointless.length &&
-      `${pointless.length} ${pointless.length === 1 ? "line does" : "lines do"} not apply (${answers})`,
+      $ngettext(
+        "%{lines} line does not apply (%{answers})",
+        "%{lines} lines do not apply (%{answers})",
+        pointless.length,
+        { lines: pointless.length, answers },
+      ),
     outside.length &&
-      `${outside.length} ${outside.length === 1 ? "line is" : "lines are"} outside of what this visit looks at`,
+      $ngettext(
+        "%{lines} line is outside of what this visit looks at",
+        "%{lines} lines are outside of what this visit looks at",
+        outside.length,
+        { lines: outside.length },
+      ),
     rest &&
-      `${rest} more ${rest === 1 ? "line" : "lines"}, read only where ${rest === 1 ? "it applies" : "they apply"}`,
+      $ngettext(
+        "%{lines} more line, read only where it applies",
+        "%{lines} more lines, read only where they apply",
+        rest,
+        { lines: rest },
+      ),
   ]
     .filter(Boolean)
     .join("; ");
@@ -228,11 +244,13 @@ defineExpose({ firstOpen, nextOpen, previous, goTo, put });
 </script>
 
 <template>
-  <div class="lines" tabindex="0" role="group" aria-label="Lines">
-    <section v-for="group in groups" :key="group.title" :aria-label="group.title || 'System'">
+  <div class="lines" tabindex="0" role="group" :aria-label="$gettext('Lines')">
+    <section v-for="group in groups" :key="group.title" :aria-label="group.title || $gettext('System')">
       <h2 v-if="group.title || one">
-        {{ group.title || "System"
-        }}<span v-if="one" class="quiet place">{{ number }} of {{ walked.length }}</span>
+        {{ group.title || $gettext("System")
+        }}<span v-if="one" class="quiet place">{{
+          $gettext("%{number} of %{walked}", { number, walked: walked.length })
+        }}</span>
       </h2>
       <LineRow
         v-for="line in shown(group)"
@@ -265,8 +283,10 @@ defineExpose({ firstOpen, nextOpen, previous, goTo, put });
       </button>
     </section>
     <div v-if="one && walked.length" class="steps">
-      <button type="button" class="button" :disabled="number <= 1" @click="previous">Back</button>
-      <button type="button" class="button primary" @click="following">Next line</button>
+      <button type="button" class="button" :disabled="number <= 1" @click="previous">
+        {{ $gettext("Back") }}
+      </button>
+      <button type="button" class="button primary" @click="following">{{ $gettext("Next line") }}</button>
     </div>
   </div>
 </template>

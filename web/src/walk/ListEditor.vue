@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -27,11 +28,11 @@ const part = computed(() =>
 const named = computed(() => {
   switch (props.list.editing) {
     case "PARTS":
-      return `Part ${Number(thing.value) + 1}`;
+      return $gettext("Part %{number}", { number: Number(thing.value) + 1 });
     case "PAIRS":
-      return `From ${thing.value}`;
+      return $gettext("From %{thing}", { thing: thing.value });
     default:
-      return `At ${thing.value}`;
+      return $gettext("At %{thing}", { thing: thing.value });
   }
 });
 
@@ -87,7 +88,7 @@ watch(
 </script>
 
 <template>
-  <div class="list" role="group" :aria-label="`${line.title}, part by part`">
+  <div class="list" role="group" :aria-label="$gettext('%{title}, part by part', { title: line.title })">
     <ol v-if="list.editing === 'PARTS' && parts.length" class="parts">
       <li v-for="(each, index) in parts" :key="index">
         <button
@@ -114,25 +115,25 @@ watch(
           spellcheck="false"
           @keydown.enter.prevent="apply('REPLACE', other)"
         />
-        <span v-else class="quiet">tap the other end</span>
+        <span v-else class="quiet">{{ $gettext("tap the other end") }}</span>
       </label>
       <template v-if="list.editing !== 'PAIRS'">
         <button type="button" class="button" :disabled="!other.trim()" @click="apply('REPLACE', other)">
-          {{ list.editing === "PARTS" ? "Change" : "Put in" }}
+          {{ list.editing === "PARTS" ? $gettext("Change") : $gettext("Put in") }}
         </button>
       </template>
       <template v-if="list.editing === 'PARTS'">
         <button type="button" class="button" :disabled="!other.trim()" @click="apply('BEFORE', other)">
-          Before
+          {{ $gettext("Before") }}
         </button>
         <button type="button" class="button" :disabled="!other.trim()" @click="apply('AFTER', other)">
-          After
+          {{ $gettext("After") }}
         </button>
       </template>
-      <button type="button" class="button" @click="apply('REMOVE', '')">Remove</button>
+      <button type="button" class="button" @click="apply('REMOVE', '')">{{ $gettext("Remove") }}</button>
     </div>
     <div v-if="list.offered.length" class="offered">
-      <span class="quiet">{{ part ? "After it:" : "Add:" }}</span>
+      <span class="quiet">{{ part ? $gettext("After it:") : $gettext("Add:") }}</span>
       <button v-for="each in list.offered" :key="each" type="button" class="part mono" @click="offer(each)">
         {{ each }}
       </button>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -36,8 +37,9 @@ function ask() {
     if (there.length === 1 && there[0]) {
       await live.listen(props.line, there[0].id);
     } else if (!there.length) {
-      problem.value =
-        "No instrument that shows this may send yet: the quality lead gives it a token, under Instruments.";
+      problem.value = $gettext(
+        "No instrument that shows this may send yet: the quality lead gives it a token, under Instruments.",
+      );
     }
   });
 }
@@ -53,8 +55,10 @@ function listen(id: string) {
     <template v-if="heard">
       <span class="now" role="status">
         <span class="dot" aria-hidden="true"></span>{{ heard.instrument }}:
-        <strong class="mono">{{ heard.shown ?? "nothing yet" }}</strong>
-        <span class="quiet">{{ heard.samples }} {{ heard.samples === 1 ? "sample" : "samples" }}</span>
+        <strong class="mono">{{ heard.shown ?? $gettext("nothing yet") }}</strong>
+        <span class="quiet">{{
+          $ngettext("%{samples} sample", "%{samples} samples", heard.samples, { samples: heard.samples })
+        }}</span>
       </span>
       <button
         type="button"
@@ -62,19 +66,24 @@ function listen(id: string) {
         :disabled="busy || heard.samples < 2"
         @click="tried(() => live.keep(heard!))"
       >
-        Keep
+        {{ $gettext("Keep") }}
       </button>
       <button
         type="button"
         class="button"
-        title="What it heard is struck: kept, and no reading"
+        :title="$gettext('What it heard is struck: kept, and no reading')"
         :disabled="busy"
         @click="tried(() => live.leave(heard!))"
       >
-        Leave
+        {{ $gettext("Leave") }}
       </button>
-      <span v-if="heard.acts.length" class="marks" role="group" aria-label="Mark what is done now">
-        <span class="label">Mark</span>
+      <span
+        v-if="heard.acts.length"
+        class="marks"
+        role="group"
+        :aria-label="$gettext('Mark what is done now')"
+      >
+        <span class="label">{{ $gettext("Mark") }}</span>
         <button
           v-for="each in heard.acts"
           :key="each.act"
@@ -93,8 +102,10 @@ function listen(id: string) {
           type="button"
           class="button done"
           :disabled="busy"
-          :aria-label="`Take back: ${done.title} ${done.after ?? ''}`"
-          title="Take it back"
+          :aria-label="
+            $gettext('Take back: %{title} %{after}', { title: done.title, after: done.after ?? '' })
+          "
+          :title="$gettext('Take it back')"
           @click="tried(() => live.unmark(heard!, done))"
         >
           {{ capital(done.title) }} <span class="mono">{{ done.after }}</span>
@@ -117,11 +128,11 @@ function listen(id: string) {
       v-else
       type="button"
       class="button"
-      :aria-label="`Listen to an instrument for ${line.title}`"
+      :aria-label="$gettext('Listen to an instrument for %{title}', { title: line.title })"
       :disabled="busy"
       @click="ask"
     >
-      Listen
+      {{ $gettext("Listen") }}
     </button>
     <span v-if="problem" class="error" role="alert">{{ problem }}</span>
   </span>

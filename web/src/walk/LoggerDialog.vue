@@ -86,29 +86,37 @@ defineExpose({ bring });
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Logger's file" width="min(820px, 96vw)" top="5vh" @closed="closed">
+  <el-dialog
+    v-model="open"
+    :title="$gettext(`Logger's file`)"
+    width="min(820px, 96vw)"
+    top="5vh"
+    @closed="closed"
+  >
     <template v-if="look && writing">
       <p class="first">
-        <strong v-if="first">First sample: {{ first }}.</strong>
-        <strong v-else>Its first time cannot be read so.</strong>
-        <span class="quiet"
-          >&ensp;Is that when {{ file?.name }} begins, and is each column what it says?</span
-        >
+        <strong v-if="first">{{ $gettext("First sample: %{first}.", { first }) }}</strong>
+        <strong v-else>{{ $gettext("Its first time cannot be read so.") }}</strong>
+        <span class="quiet">{{
+          $gettext("Is that when %{name} begins, and is each column what it says?", {
+            name: file?.name ?? "",
+          })
+        }}</span>
       </p>
       <div class="sheet">
-        <table class="table" aria-label="First rows">
+        <table class="table" :aria-label="$gettext('First rows')">
           <thead>
             <tr>
               <th v-for="value in values" :key="value.column">
-                <span v-if="value.timed" class="quiet">time</span>
+                <span v-if="value.timed" class="quiet">{{ $gettext("time") }}</span>
                 <template v-else>
                   <select
                     class="field"
-                    :aria-label="`Line for column ${value.column + 1}`"
+                    :aria-label="$gettext('Line for column %{column}', { column: value.column + 1 })"
                     :value="value.taker?.point ?? ''"
                     @change="give(value.column, ($event.target as HTMLSelectElement).value)"
                   >
-                    <option value="">not taken</option>
+                    <option value="">{{ $gettext("not taken") }}</option>
                     <option v-for="taker in look.takers" :key="taker.point" :value="taker.point">
                       {{ taker.title }}
                     </option>
@@ -117,9 +125,9 @@ defineExpose({ bring });
                     v-if="value.taker"
                     v-model="takes[value.taker.point]!.unit"
                     class="field"
-                    :aria-label="`Unit of column ${value.column + 1}`"
+                    :aria-label="$gettext('Unit of column %{column}', { column: value.column + 1 })"
                   >
-                    <option :value="undefined" disabled>unit?</option>
+                    <option :value="undefined" disabled>{{ $gettext("unit?") }}</option>
                     <option v-for="unit in value.taker.units" :key="unit">{{ unit }}</option>
                   </select>
                 </template>
@@ -139,49 +147,51 @@ defineExpose({ bring });
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
       <div class="end">
         <template v-if="sent !== undefined">
-          <progress :value="sent < 1 ? sent : undefined" aria-label="Sent"></progress>
-          <span class="quiet">{{ sent < 1 ? `${Math.round(sent * 100)} % sent` : "Being read" }}</span>
-          <button type="button" class="button" @click="cancel">Cancel</button>
+          <progress :value="sent < 1 ? sent : undefined" :aria-label="$gettext('Sent')"></progress>
+          <span class="quiet">{{
+            sent < 1 ? $gettext("%{sent} % sent", { sent: Math.round(sent * 100) }) : $gettext("Being read")
+          }}</span>
+          <button type="button" class="button" @click="cancel">{{ $gettext("Cancel") }}</button>
         </template>
         <template v-else>
-          <button type="button" class="button primary" @click="accept">Take it in</button>
-          <button type="button" class="button" @click="open = false">Leave it</button>
+          <button type="button" class="button primary" @click="accept">{{ $gettext("Take it in") }}</button>
+          <button type="button" class="button" @click="open = false">{{ $gettext("Leave it") }}</button>
         </template>
       </div>
       <fieldset class="writing" @change="again">
-        <legend class="label">How it is written</legend>
+        <legend class="label">{{ $gettext("How it is written") }}</legend>
         <label>
-          <span class="label">Columns parted by</span>
+          <span class="label">{{ $gettext("Columns parted by") }}</span>
           <select v-model="writing.delimiter" class="field">
-            <option value=",">comma</option>
-            <option value=";">semicolon</option>
-            <option :value="'\t'">tab</option>
-            <option value="|">upright stroke</option>
+            <option value=",">{{ $gettext("comma") }}</option>
+            <option value=";">{{ $gettext("semicolon") }}</option>
+            <option :value="'\t'">{{ $gettext("tab") }}</option>
+            <option value="|">{{ $gettext("upright stroke") }}</option>
           </select>
         </label>
         <label>
-          <span class="label">Decimals after</span>
+          <span class="label">{{ $gettext("Decimals after") }}</span>
           <select v-model="writing.decimalComma" class="field">
-            <option :value="false">a point</option>
-            <option :value="true">a comma</option>
+            <option :value="false">{{ $gettext("a point") }}</option>
+            <option :value="true">{{ $gettext("a comma") }}</option>
           </select>
         </label>
         <label>
-          <span class="label">Rows of heading</span>
+          <span class="label">{{ $gettext("Rows of heading") }}</span>
           <input v-model.number="writing.headings" class="field mono" type="number" min="0" max="200" />
         </label>
         <label>
-          <span class="label">Times</span>
+          <span class="label">{{ $gettext("Times") }}</span>
           <select v-model="writing.clock" class="field">
-            <option value="YEAR_FIRST">year first</option>
-            <option value="DAY_FIRST">day first</option>
-            <option value="MONTH_FIRST">month first</option>
-            <option value="SECONDS">seconds from its start</option>
-            <option value="MINUTES">minutes from its start</option>
+            <option value="YEAR_FIRST">{{ $gettext("year first") }}</option>
+            <option value="DAY_FIRST">{{ $gettext("day first") }}</option>
+            <option value="MONTH_FIRST">{{ $gettext("month first") }}</option>
+            <option value="SECONDS">{{ $gettext("seconds from its start") }}</option>
+            <option value="MINUTES">{{ $gettext("minutes from its start") }}</option>
           </select>
         </label>
         <label>
-          <span class="label">Time in column</span>
+          <span class="label">{{ $gettext("Time in column") }}</span>
           <select v-model="writing.time" class="field">
             <option v-for="(title, column) in look.titles" :key="column" :value="column">
               {{ column + 1 }}{{ title ? `, ${title}` : "" }}
@@ -189,11 +199,11 @@ defineExpose({ bring });
           </select>
         </label>
         <label v-if="elapsed">
-          <span class="label">Started, by this device's clock</span>
+          <span class="label">{{ $gettext("Started, by this device's clock") }}</span>
           <input v-model="start" class="field mono" type="datetime-local" step="1" />
         </label>
         <label v-else>
-          <span class="label">Time zone of its clock</span>
+          <span class="label">{{ $gettext("Time zone of its clock") }}</span>
           <input v-model="writing.zone" class="field" list="time-zones" autocomplete="off" />
           <datalist id="time-zones">
             <option v-for="zone in zones" :key="zone" :value="zone" />

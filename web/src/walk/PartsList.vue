@@ -42,35 +42,37 @@ const remove = (subject: string) =>
 
 <template>
   <section class="parts">
-    <h2>Parts of this system</h2>
+    <h2>{{ $gettext("Parts of this system") }}</h2>
     <ul>
       <li v-for="part in installation.subjects" :key="part.id">
         <span>
           {{ part.title }}
           <span v-if="part.added" class="quiet">{{ part.kindTitle }}, {{ part.joins.join(" to ") }}</span>
         </span>
-        <button v-if="part.added" type="button" class="button" @click="remove(part.id)">Remove</button>
+        <button v-if="part.added" type="button" class="button" @click="remove(part.id)">
+          {{ $gettext("Remove") }}
+        </button>
       </li>
     </ul>
     <form class="form" @submit.prevent="add">
       <label>
-        <span class="label">Add</span>
+        <span class="label">{{ $gettext("Add") }}</span>
         <select v-model="kind" class="field">
           <option v-for="part in words.parts" :key="part.id" :value="part.id">{{ part.title }}</option>
         </select>
       </label>
       <label>
-        <span class="label">Title</span>
+        <span class="label">{{ $gettext("Title") }}</span>
         <input v-model="title" class="field" maxlength="120" required />
       </label>
       <fieldset>
-        <legend class="label">Between or of</legend>
+        <legend class="label">{{ $gettext("Between or of") }}</legend>
         <label v-for="unit in installation.components" :key="unit.id" class="unit">
           <input v-model="joins" type="checkbox" :value="unit.id" /> {{ unit.title }}
         </label>
       </fieldset>
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
-      <button type="submit" class="button" :disabled="!joins.length">Add this part</button>
+      <button type="submit" class="button" :disabled="!joins.length">{{ $gettext("Add this part") }}</button>
     </form>
   </section>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { computed, ref } from "vue";
 import { useSession } from "../session/useSession";
-import { gradeWord, words } from "../words/words";
+import { gradeWord, instrumentWord, words } from "../words/words";
 import type { Using } from "./useUsing";
 import type { Line, Tool } from "../shown/lines";
 
@@ -12,10 +13,6 @@ const { person } = useSession();
 const inspects = computed(() => person.value?.role !== "CREW");
 const open = ref(false);
 const used = computed(() => props.using);
-
-function plain(kind: string): string {
-  return kind.replaceAll("-", " ");
-}
 
 /** The kinds read here of which the toolcase holds one. */
 const kinds = computed(() =>
@@ -32,7 +29,16 @@ const said = computed(() => {
   const tools = kinds.value.flatMap(({ kind, fitting }) => {
     const tool = fitting.find((each) => each.id === props.using.instruments[kind]);
     const held = unit(kind);
-    return tool || held ? [`${tool?.title ?? plain(kind)}${held ? ` in ${held}` : ""}`] : [];
+    return tool || held
+      ? [
+          held
+            ? $gettext("%{instrument} in %{unit}", {
+                instrument: tool?.title ?? instrumentWord(kind),
+                unit: held,
+              })
+            : (tool?.title ?? instrumentWord(kind)),
+        ]
+      : [];
   });
   return [inspects.value ? gradeWord(props.using.grade) : gradeWord("RECORDED"), ...tools].join(", ");
 });
@@ -45,28 +51,32 @@ function forget(kind: string) {
 <template>
   <div class="with" @keydown.escape="open = false">
     <button type="button" class="button" :aria-expanded="open" @click="open = !open">
-      <span class="quiet">Reading with</span> <span class="said">{{ said }}</span>
+      <span class="quiet">{{ $gettext("Reading with") }}</span> <span class="said">{{ said }}</span>
     </button>
     <div v-if="open" class="sheet">
       <label v-if="inspects">
-        <span class="label">Grade</span>
+        <span class="label">{{ $gettext("Grade") }}</span>
         <select v-model="used.grade" class="field">
           <option v-for="grade in words.grades" :key="grade.id" :value="grade.id">{{ grade.title }}</option>
         </select>
       </label>
       <label v-for="{ kind, fitting } in kinds" :key="kind">
-        <span class="label">{{ plain(kind) }}</span>
+        <span class="label">{{ instrumentWord(kind) }}</span>
         <select v-model="used.instruments[kind]" class="field">
-          <option :value="undefined">any {{ plain(kind) }}</option>
+          <option :value="undefined">{{ $gettext("any %{kind}", { kind: instrumentWord(kind) }) }}</option>
           <option v-for="tool in fitting" :key="tool.id" :value="tool.id">
-            {{ tool.title }}{{ tool.lapsed ? ", out of calibration" : "" }}
+            {{
+              tool.lapsed
+                ? $gettext("%{instrument}, out of calibration", { instrument: tool.title })
+                : tool.title
+            }}
           </option>
         </select>
         <button v-if="unit(kind)" type="button" class="button" @click="forget(kind)">
-          Bare numbers in {{ unit(kind) }}: ask again
+          {{ $gettext("Bare numbers in %{unit}: ask again", { unit: unit(kind) ?? "" }) }}
         </button>
       </label>
-      <button type="button" class="button done" @click="open = false">Done</button>
+      <button type="button" class="button done" @click="open = false">{{ $gettext("Done") }}</button>
     </div>
   </div>
 </template>

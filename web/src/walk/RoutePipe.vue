@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import { nextTick, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { countsInWords } from "../words/words";
@@ -19,19 +20,21 @@ watch(
 
 function state(station: Schemas["RouteStation"]): string {
   if (!station.built) {
-    return "not yet judged here";
+    return $gettext("not yet judged here");
   }
   if (!station.lines) {
-    return "nothing of it here";
+    return $gettext("nothing of it here");
   }
-  const open = station.counts.FAILS ? ` · ${countsInWords({ FAILS: station.counts.FAILS })}` : "";
-  const unread = station.unread ? `, ${station.unread} not` : "";
-  return `${station.read} of ${station.lines}${unread}${open}`;
+  const { read, lines, unread, counts } = station;
+  const said = unread
+    ? $gettext("%{read} of %{lines}, %{unread} not", { read, lines, unread })
+    : $gettext("%{read} of %{lines}", { read, lines });
+  return counts.FAILS ? `${said} · ${countsInWords({ FAILS: counts.FAILS })}` : said;
 }
 </script>
 
 <template>
-  <nav ref="list" class="route" aria-label="Stations">
+  <nav ref="list" class="route" :aria-label="$gettext('Stations')">
     <component
       :is="station.built ? 'RouterLink' : 'span'"
       v-for="station in stations"
@@ -56,7 +59,11 @@ function state(station: Schemas["RouteStation"]): string {
           v-if="station.waits.length && station.read + station.unread < station.lines"
           class="state waits"
         >
-          after {{ station.waits.map((earlier) => earlier.number).join(", ") }}
+          {{
+            $gettext("after %{stations}", {
+              stations: station.waits.map((earlier) => earlier.number).join(", "),
+            })
+          }}
         </span>
       </span>
     </component>

@@ -94,8 +94,8 @@ defineExpose({ focus: () => field.value?.focus() });
       v-model="text"
       class="field mono"
       maxlength="2000"
-      aria-label="Several readings at once"
-      placeholder="Several at once: back 7 in, left 12, pad sound"
+      :aria-label="$gettext('Several readings at once')"
+      :placeholder="$gettext('Several at once: back 7 in, left 12, pad sound')"
       autocomplete="off"
       autocapitalize="off"
       spellcheck="false"
@@ -110,7 +110,10 @@ defineExpose({ focus: () => field.value?.focus() });
             >{{ each.title }}<span v-if="each.subject" class="quiet"> · {{ each.subject }}</span></span
           >
           <span class="mono"
-            >{{ each.typed }}<span v-if="each.before" class="quiet">, was {{ each.before }}</span></span
+            >{{ each.typed
+            }}<span v-if="each.before" class="quiet"
+              >, {{ $gettext("was %{before}", { before: each.before }) }}</span
+            ></span
           >
           <span v-if="each.judgement" class="says">
             <VerdictMark :verdict="each.judgement.verdict" :size="13" />
@@ -121,8 +124,13 @@ defineExpose({ focus: () => field.value?.focus() });
               :verdict="each.judgement.verdict"
             />
           </span>
-          <button type="button" class="button" :aria-label="`Leave out ${each.title}`" @click="without(each)">
-            Leave out
+          <button
+            type="button"
+            class="button"
+            :aria-label="$gettext('Leave out %{title}', { title: each.title })"
+            @click="without(each)"
+          >
+            {{ $gettext("Leave out") }}
           </button>
         </li>
       </ul>
@@ -131,10 +139,14 @@ defineExpose({ focus: () => field.value?.focus() });
       </p>
       <div class="buttons">
         <button v-if="placed.length" type="submit" class="button primary" :disabled="busy">
-          Keep {{ placed.length === 1 ? "this reading" : `these ${placed.length} readings` }}
+          {{
+            $ngettext("Keep this reading", "Keep these %{placed} readings", placed.length, {
+              placed: placed.length,
+            })
+          }}
         </button>
         <button type="button" class="button" @click="clear()">
-          {{ placed.length ? "Keep none" : "Close" }}
+          {{ placed.length ? $gettext("Keep none") : $gettext("Close") }}
         </button>
       </div>
     </div>

@@ -37,20 +37,22 @@ watch(
     <button
       type="button"
       class="button"
-      :aria-label="`What instruments show for ${line.title}`"
+      :aria-label="$gettext('What instruments show for %{title}', { title: line.title })"
       @mousedown.prevent
       @click="look"
     >
-      Shown now
+      {{ $gettext("Shown now") }}
     </button>
     <span v-if="problem" class="error" role="alert">{{ problem }}</span>
-    <span v-else-if="shown && !shown.length" class="quiet" role="status">No instrument sends this.</span>
+    <span v-else-if="shown && !shown.length" class="quiet" role="status">{{
+      $gettext("No instrument sends this.")
+    }}</span>
     <button
       v-for="each in shown ?? []"
       :key="each.instrument + each.name"
       type="button"
       class="button mono"
-      :title="`${each.title}, ${each.ago} s ago`"
+      :title="$gettext('%{title}, %{ago} s ago', { title: each.title, ago: each.ago })"
       @mousedown.prevent
       @click="take(each)"
     >

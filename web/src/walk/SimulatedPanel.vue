@@ -42,16 +42,21 @@ onBeforeUnmount(end);
 </script>
 
 <template>
-  <div v-if="simulated?.there" class="simulated" role="group" aria-label="Simulated instruments">
+  <div v-if="simulated?.there" class="simulated" role="group" :aria-label="$gettext('Simulated instruments')">
     <template v-if="simulated.running">
       <span class="now" role="status">
-        <span class="dot" aria-hidden="true"></span>Simulated, {{ simulated.running.name }}:
-        <strong v-if="simulated.running.machine">{{ simulated.running.runs ? "running" : "at rest" }}</strong>
-        <strong v-else>{{ simulated.running.done ?? "nothing done yet" }}</strong>
-        <span class="quiet"
-          >{{ clockTime(simulated.running.clock) }} by its clock, {{ simulated.running.speed }} times as fast
-          as life</span
-        >
+        <span class="dot" aria-hidden="true"></span
+        >{{ $gettext("Simulated, %{name}:", { name: simulated.running.name }) }}
+        <strong v-if="simulated.running.machine">{{
+          simulated.running.runs ? $gettext("running") : $gettext("at rest")
+        }}</strong>
+        <strong v-else>{{ simulated.running.done ?? $gettext("nothing done yet") }}</strong>
+        <span class="quiet">{{
+          $gettext("%{time} by its clock, %{speed} times as fast as life", {
+            time: clockTime(simulated.running.clock),
+            speed: simulated.running.speed,
+          })
+        }}</span>
       </span>
       <button
         v-if="simulated.running.machine"
@@ -60,7 +65,7 @@ onBeforeUnmount(end);
         :disabled="busy"
         @click="tried(() => run(!simulated!.running!.runs))"
       >
-        {{ simulated.running.runs ? "Stop the machine" : "Start the machine" }}
+        {{ simulated.running.runs ? $gettext("Stop the machine") : $gettext("Start the machine") }}
       </button>
       <template v-else>
         <button
@@ -80,14 +85,16 @@ onBeforeUnmount(end);
           :disabled="busy"
           @click="tried(() => warm(!simulated!.running!.warmed))"
         >
-          Warm the lines
+          {{ $gettext("Warm the lines") }}
         </button>
       </template>
-      <button type="button" class="button" :disabled="busy" @click="tried(stop)">Switch off</button>
+      <button type="button" class="button" :disabled="busy" @click="tried(stop)">
+        {{ $gettext("Switch off") }}
+      </button>
     </template>
     <template v-else-if="open">
       <label class="choice">
-        <span class="label">{{ machine ? "Machine" : "Line set" }}</span>
+        <span class="label">{{ machine ? $gettext("Machine") : $gettext("Line set") }}</span>
         <select v-model="name" class="field">
           <option v-for="each in machine ? simulated.machines : simulated.names" :key="each" :value="each">
             {{ each }}
@@ -95,24 +102,30 @@ onBeforeUnmount(end);
         </select>
       </label>
       <label v-if="machine" class="choice">
-        <span class="label">Refrigerant</span>
+        <span class="label">{{ $gettext("Refrigerant") }}</span>
         <select v-model="refrigerant" class="field">
           <option v-for="each in simulated.refrigerants" :key="each" :value="each">{{ each }}</option>
         </select>
       </label>
       <label v-if="machine" class="choice">
-        <input v-model="orifice" type="checkbox" /> <span>fixed orifice</span>
+        <input v-model="orifice" type="checkbox" /> <span>{{ $gettext("fixed orifice") }}</span>
       </label>
       <label class="choice">
-        <span class="label">Speed</span>
+        <span class="label">{{ $gettext("Speed") }}</span>
         <select v-model.number="speed" class="field">
-          <option v-for="each in SPEEDS" :key="each" :value="each">{{ each }} times</option>
+          <option v-for="each in SPEEDS" :key="each" :value="each">
+            {{ $gettext("%{speed} times", { speed: each }) }}
+          </option>
         </select>
       </label>
-      <button type="button" class="button" :disabled="busy" @click="tried(on)">Switch on</button>
-      <button type="button" class="button" @click="open = false">Close</button>
+      <button type="button" class="button" :disabled="busy" @click="tried(on)">
+        {{ $gettext("Switch on") }}
+      </button>
+      <button type="button" class="button" @click="open = false">{{ $gettext("Close") }}</button>
     </template>
-    <button v-else type="button" class="button" @click="open = true">Simulated instruments</button>
+    <button v-else type="button" class="button" @click="open = true">
+      {{ $gettext("Simulated instruments") }}
+    </button>
     <span v-if="problem" class="error" role="alert">{{ problem }}</span>
   </div>
 </template>

@@ -41,20 +41,26 @@ onMounted(async () => {
       aria-describedby="stop-orders"
       tabindex="-1"
     >
-      <h2 id="stop-title">STOP. Everybody leaves.</h2>
+      <h2 id="stop-title">{{ $gettext("STOP. Everybody leaves.") }}</h2>
       <p id="stop-orders" class="orders">{{ notice.orders }}</p>
       <p>{{ notice.title }}: {{ notice.finding }}</p>
       <p class="quiet">
-        Read by {{ notice.raisedBy }}, {{ new Date(notice.raisedAt).toLocaleTimeString() }}. The reading
-        stays.
+        {{
+          $gettext("Read by %{raisedBy}, %{time}. The reading stays.", {
+            raisedBy: notice.raisedBy,
+            time: new Date(notice.raisedAt).toLocaleTimeString(),
+          })
+        }}
       </p>
       <form v-if="inspects" class="down" @submit.prevent="down()">
-        <label for="stop-reason">Why it is safe again, and who said so</label>
+        <label for="stop-reason">{{ $gettext("Why it is safe again, and who said so") }}</label>
         <textarea id="stop-reason" v-model="reason" class="field" rows="2" maxlength="400" required />
         <p v-if="problem" class="error" role="alert">{{ problem }}</p>
-        <button type="submit" class="button" :disabled="!reason.trim()">Take this notice down</button>
+        <button type="submit" class="button" :disabled="!reason.trim()">
+          {{ $gettext("Take this notice down") }}
+        </button>
       </form>
-      <p v-else>The inspection office takes this notice down.</p>
+      <p v-else>{{ $gettext("The inspection office takes this notice down.") }}</p>
     </div>
   </div>
 </template>

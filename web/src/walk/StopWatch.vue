@@ -37,10 +37,12 @@ onBeforeUnmount(stop);
     type="button"
     class="button watch"
     :class="{ running: shown }"
-    :aria-label="shown ? `Stop the watch at ${shown} s` : 'Start the stopwatch'"
+    :aria-label="
+      shown ? $gettext('Stop the watch at %{shown} s', { shown }) : $gettext('Start the stopwatch')
+    "
     @click="tap()"
   >
-    {{ shown || "Time" }}
+    {{ shown || $gettext("Time") }}
   </button>
 </template>
 

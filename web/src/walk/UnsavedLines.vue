@@ -7,7 +7,7 @@ defineProps<{ waiting: Unsaved[] }>();
 
 <template>
   <span v-if="waiting.length" class="unsaved-lines" role="note">
-    Not saved yet:
+    {{ $gettext("Not saved yet:") }}
     <template v-for="(each, index) in waiting" :key="each.line"
       ><template v-if="index">, </template
       ><RouterLink :to="`/installations/${each.installation}/${each.station}?line=${each.line}`"

@@ -55,25 +55,31 @@ async function begin() {
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Visits" width="min(440px, 94vw)">
+  <el-dialog v-model="open" :title="$gettext('Visits')" width="min(440px, 94vw)">
     <ol class="visits">
       <li v-for="(visit, index) in installation?.visits" :key="index">
         {{ visit.stage }}, <span class="mono">{{ visit.visitedOn }}</span><template v-if="visit.unannounced"
-          >, unannounced</template
+          >, {{ $gettext("unannounced") }}</template
         ><template v-if="visit.sealedAs"
-          >, sealed as <span class="mono">{{ visit.sealedAs }}</span></template
+          >, {{ $gettext("sealed as %{seal}", { seal: visit.sealedAs }) }}</template
         >
       </li>
     </ol>
     <fieldset v-if="installation?.scopes.length && !sealed" class="scopes">
-      <legend class="label">This visit looks at {{ scopes.length ? "" : "the whole; confine it to" }}</legend>
+      <legend class="label">
+        {{
+          scopes.length
+            ? $gettext("This visit looks at")
+            : $gettext("This visit looks at the whole; confine it to")
+        }}
+      </legend>
       <label v-for="scope in installation.scopes" :key="scope.id" class="scope">
         <input v-model="scopes" type="checkbox" :value="scope.id" @change="confine" /> {{ scope.title }}
       </label>
     </fieldset>
     <form class="form" @submit.prevent="begin">
       <label>
-        <span class="label">Next visit</span>
+        <span class="label">{{ $gettext("Next visit") }}</span>
         <select v-model="stage" class="field">
           <option v-for="known in words.stages" :key="known.id" :value="known.id">
             {{ capital(known.title) }}
@@ -81,18 +87,24 @@ async function begin() {
         </select>
       </label>
       <label>
-        <span class="label">On</span>
+        <span class="label">{{ $gettext("On") }}</span>
         <input v-model="on" class="field mono" type="date" />
       </label>
-      <label class="told"><input v-model="unannounced" type="checkbox" /> nobody was told beforehand</label>
+      <label class="told"
+        ><input v-model="unannounced" type="checkbox" /> {{ $gettext("nobody was told beforehand") }}</label
+      >
       <p class="quiet">
-        What was read stays with the visit it was read on. Lines hidden by then need that earlier evidence.
+        {{
+          $gettext(
+            "What was read stays with the visit it was read on. Lines hidden by then need that earlier evidence.",
+          )
+        }}
       </p>
       <p v-if="problem" class="error" role="alert">{{ problem }}</p>
-      <button type="submit" class="button primary">Begin this visit</button>
+      <button type="submit" class="button primary">{{ $gettext("Begin this visit") }}</button>
     </form>
     <button type="button" class="button right" @click="emit('correct')">
-      Put name, units, crew or rule book right
+      {{ $gettext("Put name, units, crew or rule book right") }}
     </button>
     <PartsList v-if="installation" :installation="installation" @changed="emit('changed')" />
   </el-dialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { $gettext } from "../language/language";
 import type { Schemas } from "../api/client";
 import { notice } from "../frame/notice";
 import { computed, nextTick, onBeforeUnmount, provide, ref, toRef, watch, watchEffect } from "vue";
@@ -71,7 +72,9 @@ const photographed = computed(() =>
   station.value?.aids.includes("UNIT_PHOTOS")
     ? (installation.value?.components ?? []).map((unit) => ({
         component: unit.id,
-        title: `${unit.title}${photos.of({ component: unit.id }).length ? ": photo" : ""}`,
+        title: photos.of({ component: unit.id }).length
+          ? $gettext("%{unit}: photo", { unit: unit.title })
+          : unit.title,
       }))
     : [],
 );
@@ -88,23 +91,23 @@ watchEffect(() => {
   const facts = installation.value;
   heading.value = facts && {
     title: facts.title,
-    detail: `${facts.building} · ${facts.system} · ${facts.replacement ? "replacement" : "new"} · ${facts.stage}`,
+    detail: `${facts.building} · ${facts.system} · ${facts.replacement ? $gettext("replacement") : $gettext("new")} · ${facts.stage}`,
     counts: countsInWords(sumOfCounts(route.value.map((s) => s.counts))),
   };
   ofPage.value = [
     ...built.value.map((s) => ({
       title: `${s.number} ${s.title}`,
-      detail: "station",
+      detail: $gettext("station"),
       go: () => void router.push(`/installations/${props.id}/${s.key}`),
     })),
     {
-      title: "Report",
-      detail: "of this visit",
+      title: $gettext("Report"),
+      detail: $gettext("of this visit"),
       go: () => void router.push(`/installations/${props.id}/report`),
     },
     {
-      title: "After the walk",
-      detail: "corrections, seal, visits",
+      title: $gettext("After the walk"),
+      detail: $gettext("corrections, seal, visits"),
       go: () => void router.push(`/installations/${props.id}/after`),
     },
   ];
@@ -227,7 +230,7 @@ async function hold(line: Line) {
   try {
     if (running) {
       const lasted = await holding.end(running, true);
-      notice.done(`${line.title}: ${lasted}, saved.`);
+      notice.done($gettext("%{title}: %{lasted}, saved.", { title: line.title, lasted }));
     } else {
       mayNotify();
       await holding.start(props.id, line);
@@ -290,7 +293,7 @@ async function save(line: Line, reading: Schemas["TypedReading"], place?: Place)
   await walk.save(line, reading, place);
   hour.soon();
   announced.value = [
-    `${line.title} saved.`,
+    $gettext("%{title} saved.", { title: line.title }),
     ...judgements.value
       .filter((each) => walk.justJudged.value.includes(each.key))
       .map((each) => `${each.title}: ${each.brief}.`),
@@ -328,12 +331,14 @@ const waiting = unsaved.ofInstallation(() => props.id);
 /** Whoever leaves the visit hears what was typed and could not be saved. */
 async function farewell() {
   const id = props.id;
-  const visit = installation.value?.title ?? "the visit";
+  const visit = installation.value?.title ?? $gettext("the visit");
   await unsaved.settled();
   const waits = unsaved.ofInstallation(() => id).value;
   if (waits.length) {
     const said = waits.map((each) => `${each.title} "${each.said ?? each.typed}"`).join(", ");
-    notice.problem(`Not saved of ${visit}: ${said}. It waits on this device, on its line.`);
+    notice.problem(
+      $gettext("Not saved of %{visit}: %{said}. It waits on this device, on its line.", { visit, said }),
+    );
   }
 }
 onBeforeRouteLeave(() => void farewell());
@@ -365,7 +370,7 @@ function evidence(judgement: Judgement | undefined = chosenJudgement.value) {
   if (target) {
     table.value?.goTo(lineKey(target));
   } else {
-    notice.hint("Its evidence is read at another station.");
+    notice.hint($gettext("Its evidence is read at another station."));
   }
 }
 
@@ -375,9 +380,9 @@ function correct(judgement: Judgement | undefined = chosenJudgement.value) {
   }
   chosen.value = judgement.key;
   if (judgement.verdict === "MEETS" || judgement.verdict === "DOES_NOT_APPLY") {
-    notice.hint("There is nothing to correct here.");
+    notice.hint($gettext("There is nothing to correct here."));
   } else if (walk.correctionOf(judgement)) {
-    notice.hint("A correction for this is already open.");
+    notice.hint($gettext("A correction for this is already open."));
   } else {
     correctionOpen.value = true;
   }
@@ -410,33 +415,35 @@ useKeys({
 
 <template>
   <div class="walk" :class="{ one }">
-    <a v-if="station" href="#lines" class="skip" @click.prevent="table?.firstOpen()"
-      >To the first open line</a
-    >
+    <a v-if="station" href="#lines" class="skip" @click.prevent="table?.firstOpen()">{{
+      $gettext("To the first open line")
+    }}</a>
     <p class="visually-hidden" role="status">{{ announced }}</p>
     <RoutePipe :id="id" :stations="route" :current="station?.key ?? ''" />
     <div class="middle">
       <div v-if="problem" class="problem" role="alert">
         <p class="error">{{ problem }}</p>
-        <button type="button" class="button" @click="walk.load()">Try again</button>
-        <RouterLink class="button" to="/register">Register</RouterLink>
+        <button type="button" class="button" @click="walk.load()">{{ $gettext("Try again") }}</button>
+        <RouterLink class="button" to="/register">{{ $gettext("Register") }}</RouterLink>
       </div>
       <template v-if="station">
         <div class="head">
           <div>
             <h1>{{ station.question }}</h1>
             <p class="quiet">
-              <UnsavedLines :waiting="waiting.filter((each) => each.line !== focused)" />{{ here?.said
-              }}<template v-if="undecided"
-                >. {{ station.next.length }} can change something<template
-                  v-if="undecided > station.next.length"
-                  >, {{ undecided }} in the visit</template
-                ></template
-              >.
+              <UnsavedLines :waiting="waiting.filter((each) => each.line !== focused)" />{{ here?.said }}.
+              <template v-if="undecided">{{
+                undecided > station.next.length
+                  ? $gettext("%{here} can change something, %{all} in the visit.", {
+                      here: station.next.length,
+                      all: undecided,
+                    })
+                  : $gettext("%{here} can change something.", { here: station.next.length })
+              }}</template>
             </p>
           </div>
           <button v-if="handSized" type="button" class="button" :aria-pressed="listed" @click="list()">
-            {{ listed ? "One at a time" : "List" }}
+            {{ listed ? $gettext("One at a time") : $gettext("List") }}
           </button>
           <div v-if="!one" class="buttons">
             <button
@@ -446,11 +453,11 @@ useKeys({
               :title="
                 mostChanging
                   ? `${mostChanging.title} ${mostChanging.reason} (n)`
-                  : 'The next line of the plan (n)'
+                  : $gettext('The next line of the plan (n)')
               "
               @click="goNext()"
             >
-              Next
+              {{ $gettext("Next") }}
             </button>
             <button
               v-if="inspects"
@@ -459,46 +466,64 @@ useKeys({
               :class="{ hurried: hour.running.value }"
               :title="
                 hour.running.value
-                  ? 'What is left of the time, and the plan for it'
-                  : 'A plan for little time'
+                  ? $gettext('What is left of the time, and the plan for it')
+                  : $gettext('A plan for little time')
               "
               @click="hourOpen = true"
             >
               {{
                 hour.running.value
-                  ? `${Math.max(0, hour.left.value)} min, ${hour.plan.value?.lines.length ?? 0} lines`
-                  : "Time"
+                  ? $ngettext(
+                      "%{left} min, %{lines} line",
+                      "%{left} min, %{lines} lines",
+                      hour.plan.value?.lines.length ?? 0,
+                      {
+                        left: Math.max(0, hour.left.value),
+                        lines: hour.plan.value?.lines.length ?? 0,
+                      },
+                    )
+                  : $gettext("Time")
               }}
             </button>
-            <button v-if="inspects" type="button" class="button" @click="visitOpen = true">Visit</button>
+            <button v-if="inspects" type="button" class="button" @click="visitOpen = true">
+              {{ $gettext("Visit") }}
+            </button>
             <RouterLink
               v-if="station.aids.includes('SITE_DRAWING')"
               class="button"
               :to="`/installations/${id}/site`"
             >
-              Site
+              {{ $gettext("Site") }}
             </RouterLink>
             <RouterLink
               v-if="station.aids.includes('BENCH')"
               class="button"
-              title="Its curves, looked at closely (b)"
+              :title="$gettext('Its curves, looked at closely (b)')"
               :to="`/installations/${id}/bench/${station.key}`"
             >
-              Bench
+              {{ $gettext("Bench") }}
             </RouterLink>
-            <RouterLink class="button" :to="`/installations/${id}/report`">Report</RouterLink>
-            <RouterLink class="button" :to="`/installations/${id}/after`">After</RouterLink>
+            <RouterLink class="button" :to="`/installations/${id}/report`">{{
+              $gettext("Report")
+            }}</RouterLink>
+            <RouterLink class="button" :to="`/installations/${id}/after`">{{ $gettext("After") }}</RouterLink>
           </div>
         </div>
         <p v-if="early.length && here?.open" class="early" role="note">
           <template v-for="earlier in early" :key="earlier.key">
-            Before this comes
+            {{ $gettext("Before this comes") }}
             <RouterLink :to="`/installations/${id}/${earlier.key}`"
               >{{ earlier.number }} {{ earlier.title }}</RouterLink
             >: {{ earlier.consequence }}
           </template>
         </p>
-        <div v-if="!figureFolded" class="figure" tabindex="0" role="group" aria-label="Figure of the station">
+        <div
+          v-if="!figureFolded"
+          class="figure"
+          tabindex="0"
+          role="group"
+          :aria-label="$gettext('Figure of the station')"
+        >
           <StationFigure
             :installation="id"
             :station="stationKey"
@@ -530,11 +555,15 @@ useKeys({
             type="button"
             class="button"
             :disabled="!lineInHand"
-            :title="`${carried.name}, from the calculator`"
+            :title="$gettext('%{name}, from the calculator', { name: carried.name })"
             @mousedown.prevent
             @click="putCarried()"
           >
-            Put {{ carried.value }} {{ lineInHand ? "in" : "into a line" }}
+            {{
+              lineInHand
+                ? $gettext("Put %{value} in", { value: carried.value })
+                : $gettext("Put %{value} into a line", { value: carried.value })
+            }}
           </button>
           <SimulatedPanel
             v-if="inspects && (station.aids.includes('BENCH') || station.aids.includes('MACHINE'))"
@@ -544,11 +573,11 @@ useKeys({
           <button
             type="button"
             class="button fold"
-            title="Fold the drawing (d)"
+            :title="$gettext('Fold the drawing (d)')"
             :aria-pressed="figureFolded"
             @click="foldFigure()"
           >
-            Drawing
+            {{ $gettext("Drawing") }}
           </button>
         </div>
         <LineTable
@@ -580,12 +609,12 @@ useKeys({
     <section
       class="hand"
       :class="{ folded: handFolded, empty: !lineInHand }"
-      aria-label="Line in hand"
+      :aria-label="$gettext('Line in hand')"
       tabindex="0"
     >
       <div ref="hand" class="of-hand"></div>
       <p v-if="!lineInHand && !one" class="quiet">
-        Choose a line: how it is read, with what, and its photos stand here.
+        {{ $gettext("Choose a line: how it is read, with what, and its photos stand here.") }}
       </p>
       <button
         v-if="!one"
@@ -594,7 +623,7 @@ useKeys({
         :aria-expanded="!handFolded"
         @click="foldHand()"
       >
-        {{ handFolded ? "More" : "Less" }}
+        {{ handFolded ? $gettext("More") : $gettext("Less") }}
       </button>
     </section>
     <JudgementLedger

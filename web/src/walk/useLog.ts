@@ -1,3 +1,4 @@
+import { $gettext } from "../language/language";
 import { ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -120,8 +121,8 @@ export function useLog(installation: () => string) {
     const unclear = chosen.find(([, each]) => !each.unit);
     if (!chosen.length || unclear) {
       problem.value = unclear
-        ? "Choose the unit of each column that is taken."
-        : "Choose a line for a column.";
+        ? $gettext("Choose the unit of each column that is taken.")
+        : $gettext("Choose a line for a column.");
       return undefined;
     }
     sending = new AbortController();
@@ -140,7 +141,9 @@ export function useLog(installation: () => string) {
       remember(titles, { writing: { ...writing.value, start: undefined }, takes: takes.value });
       return taken;
     } catch (thrown) {
-      problem.value = sending.signal.aborted ? "Cancelled: nothing of it was kept." : sentence(thrown);
+      problem.value = sending.signal.aborted
+        ? $gettext("Cancelled: nothing of it was kept.")
+        : sentence(thrown);
       return undefined;
     } finally {
       sent.value = undefined;

@@ -1,3 +1,4 @@
+import { $gettext } from "../language/language";
 import { computed, nextTick, ref, watch } from "vue";
 import { ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -41,7 +42,7 @@ export interface Row {
 }
 
 const PAUSE_MS = 250;
-const WAITS = "Typed here before and not saved yet.";
+const WAITS = $gettext("Typed here before and not saved yet.");
 /** A number with nothing beside it. */
 const BARE = /^[\d\s.,/½¼¾+−-]*$/;
 
@@ -272,7 +273,7 @@ export function useReading({
         typed.value = standing();
         problem.value = left
           ? ""
-          : "A reading is never erased. Write the right value over it, or take it back.";
+          : $gettext("A reading is never erased. Write the right value over it, or take it back.");
       } else if (!left) {
         done();
       }
@@ -322,7 +323,13 @@ export function useReading({
       theirs.value = known?.status === 409 ? (known.theirs as Schemas["ReadingView"] | undefined) : undefined;
       problem.value = sentence(thrown);
       if (gone()) {
-        notice.problem(`${line().title}, "${typed.value.trim()}" is not saved: ${problem.value}`);
+        notice.problem(
+          $gettext('%{title}, "%{typed}" is not saved: %{problem}', {
+            title: line().title,
+            typed: typed.value.trim(),
+            problem: problem.value,
+          }),
+        );
         return;
       }
       field.value?.focus();
@@ -338,7 +345,7 @@ export function useReading({
   async function leave() {
     await pressOver();
     if (meant.value.length && changed.value) {
-      keepUnsaved("Which one is meant?");
+      keepUnsaved($gettext("Which one is meant?"));
     }
     await saveLeft();
   }

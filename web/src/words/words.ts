@@ -1,3 +1,4 @@
+import { $gettext } from "../language/language";
 import { reactive } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -12,6 +13,9 @@ export const words = reactive<Schemas["Words"]>({
   units: [],
   parts: [],
   corrections: [],
+  instruments: [],
+  things: [],
+  wallItems: [],
 });
 
 let loading: Promise<void> | undefined;
@@ -46,12 +50,26 @@ export function gradeWord(grade: Schemas["GradeWord"]["id"]): string {
   return words.grades.find((word) => word.id === grade)?.title.toLowerCase() ?? "";
 }
 
+function titled(kinds: Schemas["KeyWord"][], id: string): string | undefined {
+  return kinds.find((kind) => kind.id === id)?.title;
+}
+
+/** What an instrument of this kind is called. */
+export function instrumentWord(kind: string): string {
+  return titled(words.instruments, kind) ?? kind;
+}
+
+/** What a thing drawn on a site or on an indoor wall is called. */
+export function thingWord(kind: string): string {
+  return titled(words.things, kind) ?? titled(words.wallItems, kind) ?? kind;
+}
+
 /** "4 fail · 2 too close · 5 not shown", leaving out what there is none of. */
 export function countsInWords(counts: Record<string, number>): string {
   const said = words.verdicts
     .filter((word) => word.open && counts[word.id])
     .map((word) => `${counts[word.id]} ${word.counted}`);
-  return said.length ? said.join(" · ") : "nothing open";
+  return said.length ? said.join(" · ") : $gettext("nothing open");
 }
 
 export function sumOfCounts(all: Record<string, number>[]): Record<string, number> {

@@ -1332,6 +1332,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/language": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["language"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments/{id}/certificate": {
         parameters: {
             query?: never;
@@ -2962,7 +2978,7 @@ export interface components {
             title: string;
             joins: string[];
         };
-        Said: {
+        SpokenRunAsked: {
             text: string;
             component?: string;
             held?: {
@@ -3967,6 +3983,10 @@ export interface components {
             title: string;
             meaning: string;
         };
+        KeyWord: {
+            id: string;
+            title: string;
+        };
         PartWord: {
             /** @enum {string} */
             id: "SYSTEM" | "UNIT" | "LINE_SET" | "JOINT" | "DRAIN_RUN" | "CIRCUIT" | "DUCT_SYSTEM" | "VENT" | "ZONE";
@@ -3996,6 +4016,9 @@ export interface components {
             units: components["schemas"]["UnitWord"][];
             parts: components["schemas"]["PartWord"][];
             corrections: components["schemas"]["CorrectionWord"][];
+            instruments: components["schemas"]["KeyWord"][];
+            things: components["schemas"]["KeyWord"][];
+            wallItems: components["schemas"]["KeyWord"][];
         };
         SignedIn: {
             name: string;
@@ -4080,6 +4103,12 @@ export interface components {
             /** Format: double */
             metres: number;
             text: string;
+        };
+        LanguageView: {
+            tag: string;
+            sentences: {
+                [key: string]: string[];
+            };
         };
         KindView: {
             key: string;
@@ -4181,7 +4210,7 @@ export interface components {
             weather: string;
             what: string[];
         };
-        Summary: {
+        SummaryView: {
             outcome: string;
             decisive: components["schemas"]["Brief"][];
             /** Format: int32 */
@@ -4389,6 +4418,8 @@ export interface components {
             value: string;
         };
         SectionView: {
+            /** @enum {string} */
+            part: "ELECTRICAL" | "REFRIGERANT" | "CLEARANCES" | "AIR" | "TORQUES" | "PLACE";
             title: string;
             fields: components["schemas"]["FieldView"][];
         };
@@ -6358,7 +6389,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Said"];
+                "application/json": components["schemas"]["SpokenRunAsked"];
             };
         };
         responses: {
@@ -8226,6 +8257,31 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
+    language: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LanguageView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
     certificate_1: {
         parameters: {
             query: {
@@ -8362,7 +8418,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Summary"];
+                    "application/json": components["schemas"]["SummaryView"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -8830,7 +8886,9 @@ export interface operations {
     };
     lines: {
         parameters: {
-            query?: never;
+            query?: {
+                units?: "US" | "SI";
+            };
             header?: never;
             path: {
                 id: string;

@@ -89,7 +89,12 @@ watch([drawings, drawing], measure, { flush: "post" });
 
 <template>
   <div ref="box" class="station-figure">
-    <UnitTabs :model-value="shown" :units="tabs" label="What is drawn" @update:model-value="at = $event" />
+    <UnitTabs
+      :model-value="shown"
+      :units="tabs"
+      :label="$gettext('What is drawn')"
+      @update:model-value="at = $event"
+    />
     <div v-if="drawing" class="drawn">
       <DrawingFigure :drawing="drawing" :lit="lit" @open="emit('open', $event)" />
       <p v-if="drawing.caption.length" class="caption">
@@ -99,7 +104,7 @@ watch([drawings, drawing], measure, { flush: "post" });
     <slot v-else-if="beside?.some((each) => each.component === shown)" :at="shown" />
     <p v-else-if="problem" class="error" role="alert">{{ problem }}</p>
     <p v-else-if="drawings && !drawings.length" class="quiet nothing">
-      Nothing of this system is drawn here.
+      {{ $gettext("Nothing of this system is drawn here.") }}
     </p>
   </div>
 </template>

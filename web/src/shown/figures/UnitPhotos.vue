@@ -11,8 +11,13 @@ const emit = defineEmits<{ add: [files: File[]] }>();
 <template>
   <div class="photo">
     <PhotoViewer v-if="photos.length" :photos="photos" />
-    <p v-else class="quiet">No photo of this plate yet. Drop one here, or take it.</p>
-    <PhotoStrip :photos="[]" :label="`the plate of ${title}`" class="strip" @add="emit('add', $event)" />
+    <p v-else class="quiet">{{ $gettext("No photo of this plate yet. Drop one here, or take it.") }}</p>
+    <PhotoStrip
+      :photos="[]"
+      :label="$gettext('the plate of %{title}', { title })"
+      class="strip"
+      @add="emit('add', $event)"
+    />
   </div>
 </template>
 

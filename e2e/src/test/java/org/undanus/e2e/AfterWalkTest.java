@@ -100,7 +100,8 @@ class AfterWalkTest extends BrowserTest {
         desk.navigate(application.address() + "/register");
         steps.openInstallation(INSTALLATION);
         link(desk, "After").click();
-        assertThat(desk.getByText("Clearance, back, Outdoor unit: was").first()).isVisible();
+        assertThat(desk.getByText("Clearance, back, Outdoor unit: before").first())
+                .isVisible();
         button(desk, "Seal this visit").click();
         button(desk, "Yes, seal it as it stands").click();
         assertThat(desk.getByText("This visit is sealed as LH-07/2")).isVisible();

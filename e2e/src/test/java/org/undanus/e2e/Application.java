@@ -21,6 +21,9 @@ import org.undanus.bench.RegisterFill;
 
 /** The packaged application as a process of its own, with its own data, killed as hard as a test asks for. */
 public final class Application implements AutoCloseable {
+    /** Whether everything is tried, which takes long, or as much as every change can wait for. */
+    static final boolean THOROUGH = Boolean.getBoolean("undanus.thorough");
+
     /** What the build of this module prepared: the unpacked application, and data that the demo has filled. */
     private static final Path PREPARED =
             Path.of(System.getProperty("prepared", "target")).toAbsolutePath();
@@ -38,6 +41,7 @@ public final class Application implements AutoCloseable {
     private final Path data;
     private final int port;
     private final boolean demo;
+    private List<String> settings = List.of();
     private Process process;
 
     private Application(Path data, int port, boolean demo) {
@@ -73,6 +77,14 @@ public final class Application implements AutoCloseable {
     /** Starts with the demo's data in a fresh folder and waits until it answers. */
     public static Application startDemo() {
         return startDemoBelow(Path.of(System.getProperty("java.io.tmpdir")));
+    }
+
+    /** The same with settings of one's own. */
+    static Application startDemoWith(String... settings) {
+        Application application = prepared(Path.of(System.getProperty("java.io.tmpdir")));
+        application.settings = List.of(settings);
+        application.start();
+        return application;
     }
 
     /** The same with its folder in another. */
@@ -130,7 +142,8 @@ public final class Application implements AutoCloseable {
 
     /** Starts again on the same data. */
     void start() {
-        process = run(List.of("--server.port=" + port));
+        process = run(Stream.concat(Stream.of("--server.port=" + port), settings.stream())
+                .toList());
         HttpClient http = HttpClient.newHttpClient();
         HttpRequest health = HttpRequest.newBuilder(URI.create(address() + "/actuator/health"))
                 .build();

@@ -44,8 +44,18 @@ public final class Browser implements AutoCloseable {
 
     /** A fresh person's window of this size. */
     public Page open(int width, int height) {
+        return open(width, height, Map.of());
+    }
+
+    /** The window of somebody whose browser asks for a language. */
+    Page openIn(String language) {
+        return open(1280, 800, Map.of("Accept-Language", language));
+    }
+
+    private Page open(int width, int height, Map<String, String> headers) {
         BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                 .setViewportSize(width, height)
+                .setExtraHTTPHeaders(headers)
                 .setLocale("en-GB")
                 .setTimezoneId("UTC")
                 .setAcceptDownloads(true));

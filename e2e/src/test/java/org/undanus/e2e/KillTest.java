@@ -26,7 +26,7 @@ import org.junit.jupiter.api.Test;
 /** The process is killed outright while readings come in, or the disk is full; every reading acknowledged is there again. */
 class KillTest {
     private static final int WRITERS = 4;
-    private static final int ROUNDS = Integer.getInteger("undanus.rounds", 1);
+    private static final int ROUNDS = Application.THOROUGH ? 3 : 1;
     private static final List<String> POINTS =
             List.of("plate.maker", "plate.model", "plate.serial", "siting.outdoor-clearance-front");
 

@@ -19,8 +19,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** No tap is lost while another line is in hand, and no text whichever way its field is left. */
 class NothingLostTest extends BrowserTest {
     private static final int PRESSED_MS = 90;
-    /** At each of three widths; -Dundanus.taps=34 for a hundred in all. */
-    private static final int TAPS = Integer.getInteger("undanus.taps", 10);
+    /** At each of three widths: thoroughly a hundred in all. */
+    private static final int TAPS = Application.THOROUGH ? 34 : 10;
 
     /** Lines of the station on which a length is read, by point and unit. */
     private static final String LENGTHS =
@@ -36,8 +36,8 @@ class NothingLostTest extends BrowserTest {
               .then((s) => s.lines.filter((l) => typed.includes(l.reading?.typed)).length)
             """;
 
-    /** Each of five ways; -Dundanus.fields=10 for fifty in all. */
-    private static final int FIELDS = Integer.getInteger("undanus.fields", 3);
+    /** Each of five ways: thoroughly fifty in all. */
+    private static final int FIELDS = Application.THOROUGH ? 10 : 3;
 
     private static Page at(int width, int height, String installation, String station) {
         Page page = browser.open(width, height);

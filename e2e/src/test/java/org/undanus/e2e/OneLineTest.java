@@ -95,7 +95,8 @@ class OneLineTest extends BrowserTest {
         steps.openInstallation("Stage roof, ducted split with strip heat");
         button(page, "Time").click();
         assertThat(page.getByText("of what is at stake")).isVisible();
-        assertThat(page.getByText("Stays open:")).isVisible();
+        assertThat(page.getByText("What is not read is not shown, which is no pass."))
+                .isVisible();
         button(page, "Begin").click();
         assertThat(page.getByRole(
                         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^60 min, \\d+ lines?$"))))

@@ -12,7 +12,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Two whole visits on own data, from an empty register to the sealed file: each line that is due is answered as its example says. */
+/**
+ * Visits on own data, from an empty register to the sealed file: each line that is due is answered as its example says, at the first
+ * stations; thoroughly two whole visits.
+ */
 class OwnVisitsTest extends BrowserTest {
     @TempDir
     Path folder;
@@ -45,7 +48,7 @@ class OwnVisitsTest extends BrowserTest {
 
     /** The whole of it where it is asked for; in parts OneLineTest, GlovesTest and NothingLostTest do the same each time. */
     @Test
-    @EnabledIfSystemProperty(named = "undanus.visits", matches = "all")
+    @EnabledIfSystemProperty(named = "undanus.thorough", matches = "true")
     void aHeatPumpByTouchOnATelephone() {
         Page page = lead(390, 844);
         OwnVisit visit = new OwnVisit(page, application.address());

@@ -5,16 +5,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.undanus.server.journal.EarlierForm;
+import org.undanus.server.journal.Kept;
 import org.undanus.server.journal.SignedHeads;
 import org.undanus.server.journal.StockTaking;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Whatever column of whatever table is changed behind the journal's back, the check of the data names it. */
 class EveryColumnTest {
@@ -105,6 +112,37 @@ class EveryColumnTest {
         lead.post(live + "/" + listening + "/mark", Map.of("act", "ISOLATED")).expect(204);
     }
 
+    /** By which names each kind of row is journalled: where that changes, folders of before need an {@link EarlierForm}. */
+    private static String forms() {
+        StringBuilder forms = new StringBuilder();
+        for (Kept kept : SERVER.beans(Kept.class).stream()
+                .sorted(Comparator.comparing(Kept::kind))
+                .toList()) {
+            Set<String> names = new TreeSet<>();
+            kept.rows()
+                    .each((subject, row) ->
+                            named("", SERVER.bean(JsonMapper.class).valueToTree(row), names));
+            assertThat(names).as(kept.kind()).isNotEmpty();
+            forms.append(kept.kind())
+                    .append(": ")
+                    .append(String.join(" ", names))
+                    .append('\n');
+        }
+        return forms.toString();
+    }
+
+    private static void named(String within, JsonNode node, Set<String> names) {
+        node.properties().forEach(each -> {
+            names.add(within + each.getKey());
+            named(within + each.getKey() + ".", each.getValue(), names);
+        });
+        node.values().forEach(each -> {
+            if (node.isArray()) {
+                named(within, each, names);
+            }
+        });
+    }
+
     @Test
     void aChangeInAnyColumnOfAnyTableShows() throws IOException {
         shrink();
@@ -178,6 +216,7 @@ class EveryColumnTest {
                         "15 traces.",
                         "5 accounts",
                         "17 installations");
+        Golden.compare(Path.of("src/test/resources/journalled-forms.txt"), forms());
         JdbcTemplate jdbc = new JdbcTemplate(SERVER.bean(DataSource.class));
         jdbc.execute("SET REFERENTIAL_INTEGRITY FALSE");
         try {

@@ -128,6 +128,11 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
         return context.getBean(kind);
     }
 
+    /** All parts of a kind. */
+    public <T> List<T> beans(Class<T> kind) {
+        return context.getBeanProvider(kind).stream().toList();
+    }
+
     /** How many sessions are held; their number is bounded. */
     public int sessions() {
         Container[] applications =

@@ -143,6 +143,11 @@ public final class CaseFile {
             List<Visit> visits,
             int version) {
 
+        /** As a letter calls it. */
+        public Text named() {
+            return Text.of("{reference} {installation}, {building}", reference, title, building);
+        }
+
         /** The visit that goes on, or was the last. */
         public Visit visit() {
             return visits.stream()
@@ -191,9 +196,7 @@ public final class CaseFile {
 
         /** What it is called among those of all subjects. */
         public Text called() {
-            return subject.title().isEmpty()
-                    ? Text.of(point.title())
-                    : Text.of("{line}, {subject}", point.title(), subject.title());
+            return point.titled(subject.title());
         }
     }
 

@@ -117,7 +117,7 @@ public record JudgementView(
                         .map(key -> evidence(key, evidence, wording))
                         .toList(),
                 judgement.line(evidence).map(key -> new LineKey(key.point(), key.component())),
-                judgement.about().sources(),
+                judgement.about().sources().stream().map(wording::say).toList(),
                 judgement.about().cautions().stream().map(wording::say).toList(),
                 judgement.school().map(SchoolTopic.School::title).map(wording::say),
                 judgement.otherSchools().stream()

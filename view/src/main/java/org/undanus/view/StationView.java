@@ -256,7 +256,7 @@ public record StationView(
                 wording.say(point.how()),
                 wording.say(point.caution()),
                 point.kind(),
-                point.options().stream().map(option -> shown(option, wording)).toList(),
+                options(point, wording),
                 point.example(),
                 point.units(),
                 point.notation().map(notation -> new ListView(notation.editing(), notation.offered(wording.units()))),
@@ -290,8 +290,11 @@ public record StationView(
                         .in(wording));
     }
 
-    private static Option shown(Option option, Wording wording) {
-        return Option.of(option.id(), option.in(wording));
+    /** What may be chosen at a point, in the reader's language. */
+    public static List<Option> options(Point point, Wording wording) {
+        return point.options().stream()
+                .map(option -> Option.of(option.id(), option.in(wording)))
+                .toList();
     }
 
     public static ReadingView reading(Reading reading, Wording wording) {

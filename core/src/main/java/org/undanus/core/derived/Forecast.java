@@ -61,8 +61,8 @@ public record Forecast(List<Day> days) implements Notation.Listing {
             double warmest = place.si(day.group(3), Dimension.TEMPERATURE);
             LocalDate date = date(place, day.group(1));
             if (coldest > warmest) {
-                throw place.wrong(Text.of(
-                        "{coldest} is over {warmest}", Temperature.ofKelvin(coldest), Temperature.ofKelvin(warmest)));
+                throw place.wrong(
+                        "{coldest} is over {warmest}", Temperature.ofKelvin(coldest), Temperature.ofKelvin(warmest));
             }
             if (!before.isEmpty() && !date.isAfter(before.get(before.size() - 1).date)) {
                 throw place.wrong("its day is not after the one before");
@@ -74,7 +74,7 @@ public record Forecast(List<Day> days) implements Notation.Listing {
             try {
                 return LocalDate.parse(written);
             } catch (DateTimeParseException e) {
-                throw place.wrong(Text.of("{written} is no day", written));
+                throw place.wrong("{written} is no day", written);
             }
         }
 

@@ -134,7 +134,7 @@ public record GasTrain(List<Part> parts) implements Notation.Listing {
                 String text = written.get(i).text();
                 GasTrain.Part part = NAMES.get(text.toLowerCase(Locale.ROOT));
                 if (part == null) {
-                    throw Lengths.wrong(i, text, Text.of("it is none of {offered}", Text.list(offered(UnitSystem.SI))));
+                    throw Lengths.wrong(i, text, "it is none of {offered}", Text.list(offered(UnitSystem.SI)));
                 }
                 parts.add(part);
             }

@@ -26,8 +26,8 @@ final class Lengths {
     }
 
     /** @param part from 0 */
-    static Entry.Unsuitable wrong(int part, String written, String why) {
-        return wrong(part, written, Text.plain(why));
+    static Entry.Unsuitable wrong(int part, String written, String why, Object... arguments) {
+        return wrong(part, written, Text.of(why, arguments));
     }
 
     static Entry.Unsuitable wrong(int part, String written, Text why) {

@@ -111,8 +111,7 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
                     place.matching(MARK, "write the time from the curve's start, then what was done: 25 min isolated");
             double seconds = place.si(mark.group(1), Dimension.DURATION);
             String said = mark.group(2).strip();
-            Act act =
-                    Act.named(said).orElseThrow(() -> place.wrong(Text.of("\"{said}\" is none of {acts}", said, ACTS)));
+            Act act = Act.named(said).orElseThrow(() -> place.wrong("\"{said}\" is none of {acts}", said, ACTS));
             if (!before.isEmpty() && seconds < before.get(before.size() - 1).seconds) {
                 throw place.wrong("its time is before the one before");
             }

@@ -84,9 +84,8 @@ public record Readings(Dimension dimension, Outline outline, double resolution) 
                     throw Lengths.wrong(
                             i,
                             text,
-                            Text.of(
-                                    "write a time, then what was read: {parts}",
-                                    parts(example()).get(0)));
+                            "write a time, then what was read: {parts}",
+                            parts(example()).get(0));
                 }
                 if (byClock != null && byClock != clocked) {
                     throw Lengths.wrong(i, text, "times of day and times from the start do not go together");

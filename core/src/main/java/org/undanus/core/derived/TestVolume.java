@@ -10,7 +10,6 @@ import org.undanus.core.judgement.Finding;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Volume;
-import org.undanus.core.words.Text;
 
 /**
  * The gas space that is tested and emptied with a line set while the outdoor unit's valves are shut: what was read; else the lines as
@@ -72,10 +71,6 @@ public record TestVolume(double cubicMetres, String how, boolean whole) {
 
     /** Notes it among the steps. */
     public Finding explain(Finding finding) {
-        return finding.step(
-                "Volume under test",
-                how,
-                Text.of("{cubicMetres}", Volume.ofCubicMetres(cubicMetres)),
-                Tube.SIZES_SOURCE);
+        return finding.step("Volume under test", how, Volume.ofCubicMetres(cubicMetres), Tube.SIZES_SOURCE);
     }
 }

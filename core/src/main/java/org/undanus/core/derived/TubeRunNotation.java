@@ -191,11 +191,11 @@ final class TubeRunNotation implements Notation {
             Optional<String> slope = taken(FALLING, 0);
             int count = taken(COUNT, 1).map(Integer::valueOf).orElse(1);
             if (count < 1 || count > MOST_ALIKE) {
-                throw wrong(Text.of("there are 1 to {mostAlike} alike", MOST_ALIKE));
+                throw wrong("there are 1 to {mostAlike} alike", MOST_ALIKE);
             }
             Optional<Double> length = taken(LENGTH, 1).map(this::metres);
             length.filter(l -> !(l > 0) || l > LONGEST).ifPresent(l -> {
-                throw wrong(Text.of("a length is more than nothing and at most {longest} m", Math.round(LONGEST)));
+                throw wrong("a length is more than nothing and at most {longest} m", Math.round(LONGEST));
             });
             piece(count, length, slope.map(by -> rise(by, length.orElse(0.0))).orElse(0.0));
             finished();
@@ -209,7 +209,7 @@ final class TubeRunNotation implements Notation {
             });
             taken(INSULATED, 1).map(this::metres).ifPresent(thickness -> {
                 if (thickness < 0 || thickness > THICKEST) {
-                    throw wrong(Text.of("insulation is 0 to {thickest} mm thick", Math.round(1000 * THICKEST)));
+                    throw wrong("insulation is 0 to {thickest} mm thick", Math.round(1000 * THICKEST));
                 }
                 insulation = Optional.of(thickness);
             });
@@ -217,10 +217,10 @@ final class TubeRunNotation implements Notation {
                     .map(text -> Double.parseDouble(text.replace(',', '.')))
                     .ifPresent(k -> {
                         if (k < BEST_CONDUCTIVITY || k > WORST_CONDUCTIVITY) {
-                            throw wrong(Text.of(
+                            throw wrong(
                                     "an insulation's k is {bestConductivity} to {worstConductivity} watts per metre and kelvin",
                                     BEST_CONDUCTIVITY,
-                                    WORST_CONDUCTIVITY));
+                                    WORST_CONDUCTIVITY);
                         }
                         conductivity = Optional.of(k);
                     });
@@ -251,9 +251,9 @@ final class TubeRunNotation implements Notation {
             boolean sag = found(words("sag(?:ging|s)?"));
             Optional<Way> way = way();
             if (length.isEmpty()) {
-                throw wrong(Text.of(
+                throw wrong(
                         "it has neither a length nor a fitting. A fitting is one of {known}; a length is said like up 2.5 m",
-                        Text.list(known())));
+                        Text.list(known()));
             }
             if (Math.abs(rise) > length.get()) {
                 throw wrong("it cannot rise or fall farther than it is long");
@@ -272,9 +272,9 @@ final class TubeRunNotation implements Notation {
                             .mapToDouble(piece -> piece.count() * piece.lift())
                             .sum();
             if (height < 0) {
-                throw wrong(Text.of(
+                throw wrong(
                         "this trap would lie {height} below ground. Write underground before it if it does",
-                        Length.ofMetres(-height)));
+                        Length.ofMetres(-height));
             }
         }
 
@@ -317,12 +317,14 @@ final class TubeRunNotation implements Notation {
             matcher.find();
             String by = matcher.group(2);
             boolean ratio = by.contains("%") || by.contains(":") || by.contains("mm/m") || by.contains("in/ft");
-            double height = ratio ? length * Lengths.si(by, Dimension.RATIO, this::wrong) : metres(by);
+            double height = ratio
+                    ? length * Lengths.si(by, Dimension.RATIO, why -> Lengths.wrong(part, written, why))
+                    : metres(by);
             return matcher.group(1).equals("rising") ? height : -height;
         }
 
         private double metres(String text) {
-            return Lengths.metres(text, this::wrong);
+            return Lengths.metres(text, why -> Lengths.wrong(part, written, why));
         }
 
         private boolean found(Pattern pattern) {
@@ -344,16 +346,12 @@ final class TubeRunNotation implements Notation {
             String left = rest.replaceAll("\\b(?:start|and|then|with|to|the|of|at|run|for)\\b", " ")
                     .strip();
             if (!left.isEmpty()) {
-                throw wrong(Text.of("\"{left}\" is not understood", left.replaceAll("\\s+", " ")));
+                throw wrong("\"{left}\" is not understood", left.replaceAll("\\s+", " "));
             }
         }
 
-        private Entry.Unsuitable wrong(String why) {
-            return wrong(Text.plain(why));
-        }
-
-        private Entry.Unsuitable wrong(Text why) {
-            return Lengths.wrong(part, written, why);
+        private Entry.Unsuitable wrong(String why, Object... arguments) {
+            return Lengths.wrong(part, written, why, arguments);
         }
 
         private TubeRun run() {

@@ -25,7 +25,6 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.quantity.Years;
 import org.undanus.core.words.RefusedException;
-import org.undanus.core.words.Text;
 
 /**
  * A logger's own file as it comes: some rows of heading, then a time and one or more values a row. How it is written is a
@@ -260,10 +259,10 @@ public final class LoggerFile {
     }
 
     private static TraceCsv.Unreadable noTime(CsvRecord row, String text) {
-        return new TraceCsv.Unreadable(Text.of(
+        return new TraceCsv.Unreadable(
                 "Row {row}: \"{text}\" is no time as this logger writes it.",
                 row.getStartingLineNumber(),
-                TraceCsv.shortened(text)));
+                TraceCsv.shortened(text));
     }
 
     private Instant moment(String text) {

@@ -57,8 +57,8 @@ public abstract class PartByPart<P, L extends Notation.Listing> implements Notat
             }
         }
 
-        public Entry.Unsuitable wrong(String why) {
-            return wrong(Text.plain(why));
+        public Entry.Unsuitable wrong(String why, Object... arguments) {
+            return wrong(Text.of(why, arguments));
         }
 
         /** @param why what is wrong with it, as a whole sentence or as part of one */

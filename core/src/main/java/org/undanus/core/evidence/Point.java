@@ -10,6 +10,7 @@ import java.util.function.Consumer;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldUnit;
+import org.undanus.core.words.Text;
 
 /**
  * Something that can be read on a system: a line of the walk. A constant; two are the same where they have the same id.
@@ -268,6 +269,11 @@ public final class Point {
     /** What the line is called. */
     public String title() {
         return title;
+    }
+
+    /** Its title among those of all subjects. */
+    public Text titled(String subject) {
+        return subject.isEmpty() || scope.ofSystem() ? Text.of(title) : Text.of("{line}, {subject}", title, subject);
     }
 
     /** How to read it. */

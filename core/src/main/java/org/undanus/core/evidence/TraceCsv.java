@@ -160,11 +160,11 @@ public final class TraceCsv {
             throw new Unreadable("The first row is a heading: time, then the unit of the values.");
         }
         return FieldUnit.named(dimension, symbol)
-                .orElseThrow(() -> new Unreadable(Text.of(
+                .orElseThrow(() -> new Unreadable(
                         "\"{unit}\" in the heading is no unit of {quantity}. Write {example}.",
                         shortened(symbol),
                         dimension.named(),
-                        dimension.example())));
+                        dimension.example()));
     }
 
     private void take(CsvRecord row) {

@@ -141,7 +141,7 @@ public record RefrigerantFile(Refrigerant refrigerant, String text) {
         }
         for (int k = 1; k < WARMER.size(); k++) {
             if (number(rows, i, WARMER.get(k)) <= number(rows, i, WARMER.get(k - 1))) {
-                throw wrong(i, WARMER.get(k), Text.of("it is not over {colder}", WARMER.get(k - 1)));
+                throw wrong(i, WARMER.get(k), "it is not over {colder}", WARMER.get(k - 1));
             }
         }
         if (i > 0) {
@@ -167,15 +167,11 @@ public record RefrigerantFile(Refrigerant refrigerant, String text) {
         } catch (NumberFormatException noNumber) {
             // said below, with its place
         }
-        return read.orElseThrow(() -> wrong(
-                i, column, Text.of("\"{figure}\" is no number", rows.get(i).get(column))));
+        return read.orElseThrow(
+                () -> wrong(i, column, "\"{figure}\" is no number", rows.get(i).get(column)));
     }
 
-    private static RefusedException wrong(int row, String column, String why) {
-        return wrong(row, column, Text.plain(why));
-    }
-
-    private static RefusedException wrong(int row, String column, Text why) {
-        return new RefusedException("Line {row}, {column}: {why}.", row + HEADING + 1, column, why);
+    private static RefusedException wrong(int row, String column, String why, Object... arguments) {
+        return new RefusedException("Line {row}, {column}: {why}.", row + HEADING + 1, column, Text.of(why, arguments));
     }
 }

@@ -475,7 +475,7 @@ public final class Examination {
         return plain.conclude(
                 Verdict.NOT_SHOWN,
                 plain.because(),
-                Text.of("{remedy} {target}", plain.remedy().orElse(Text.empty()), target));
+                plain.remedy().orElse(Text.empty()).then(target));
     }
 
     /** The evidence is not there, not due yet, or cannot be judged by: names the lines to read. */

@@ -98,7 +98,7 @@ public record Judgement(
                 component,
                 subject,
                 verdict,
-                Text.of("{because} {more}", because, more),
+                because.then(more),
                 remedy,
                 comparison,
                 derivation,

@@ -108,12 +108,12 @@ public final class RuleBookReader {
         List<String> needed = sections.containsKey("extends") ? NEEDED_TO_EXTEND : NEEDED;
         for (String section : needed) {
             if (!sections.containsKey(section)) {
-                root.problem(Text.of("The section \"{section}\" is missing.", section));
+                root.problem("The section \"{section}\" is missing.", section);
             }
         }
         text(sections, "format").ifPresent(format -> {
             if (!format.equals(FORMAT)) {
-                sections.get("format").problem(Text.of("This reads {format}, not {other}.", FORMAT, format));
+                sections.get("format").problem("This reads {format}, not {other}.", FORMAT, format);
             }
         });
         String id = text(sections, "id").orElse("");
@@ -177,9 +177,9 @@ public final class RuleBookReader {
         RuleBook.Reference reference = new RuleBook.Reference(id.get(), version);
         Optional<RuleBook> base = library.find(reference);
         if (base.isEmpty()) {
-            tree.problem(Text.of("There is no rule book {reference} here. Add it first.", reference));
+            tree.problem("There is no rule book {reference} here. Add it first.", reference);
         } else if (base.get().layers().size() >= MOST_LAYERS) {
-            tree.problem(Text.of("A rule book stands on {mostLayers} others at most.", (MOST_LAYERS - 1)));
+            tree.problem("A rule book stands on {mostLayers} others at most.", (MOST_LAYERS - 1));
         }
         return base;
     }
@@ -231,9 +231,9 @@ public final class RuleBookReader {
                 book.tables().keySet());
         for (Authority.Kind kind : List.of(Authority.Kind.MAKER, Authority.Kind.CODE)) {
             if (authorities.values().stream().filter(a -> a.kind() == kind).count() != 1) {
-                root.problem(Text.of(
+                root.problem(
                         "Exactly one authority of kind {kind} is needed: limits that follow from plates or code speak as it.",
-                        kind.key()));
+                        kind.key());
             }
         }
     }
@@ -249,8 +249,8 @@ public final class RuleBookReader {
         lacking.keySet().removeIf(id -> problems.stream()
                 .anyMatch(problem -> problem.key().startsWith(section + "." + id)));
         if (!lacking.isEmpty()) {
-            root.problem(Text.of(
-                    "The section \"{section}\" lacks {values}.", section, Text.list(List.copyOf(lacking.values()))));
+            root.problem(
+                    "The section \"{section}\" lacks {values}.", section, Text.list(List.copyOf(lacking.values())));
         }
     }
 
@@ -260,7 +260,7 @@ public final class RuleBookReader {
             Authority.Kind kind = choice(fields, "kind", Authority.Kind.values(), Authority.Kind::key, null);
             Optional<String> name = required(tree, fields, "name");
             if (authorities.containsKey(id)) {
-                tree.problem(Text.of("The book this one extends names the authority \"{id}\" already.", id));
+                tree.problem("The book this one extends names the authority \"{id}\" already.", id);
             } else if (kind == null) {
                 tree.problem("An authority needs a kind: code, maker, programme or practice.");
             } else if (name.isPresent()) {
@@ -378,7 +378,7 @@ public final class RuleBookReader {
         Map<String, Grade> grades = new LinkedHashMap<>();
         section(sections, "minimum-grades").forEach((id, tree) -> {
             if (!vocabulary.gradeable().contains(id)) {
-                tree.problem(Text.of("\"{id}\" is neither a station nor a requirement.", id));
+                tree.problem("\"{id}\" is neither a station nor a requirement.", id);
             }
             tree.text()
                     .flatMap(word -> oneOf(
@@ -454,7 +454,7 @@ public final class RuleBookReader {
                     if (known.contains(word)) {
                         words.add(word);
                     } else if (complete) {
-                        item.problem(Text.of("\"{word}\" is no {what}.", word, what));
+                        item.problem("\"{word}\" is no {what}.", word, what);
                     }
                 });
             }
@@ -480,8 +480,7 @@ public final class RuleBookReader {
             if (complete
                     && dimension.usualUnits().size() > 1
                     && BARE.matcher(text).matches()) {
-                tree.problem(
-                        Text.of("\"{text}\" lacks its unit: {usualUnits}.", text, Text.list(dimension.usualUnits())));
+                tree.problem("\"{text}\" lacks its unit: {usualUnits}.", text, Text.list(dimension.usualUnits()));
                 return Optional.empty();
             }
             try {
@@ -499,7 +498,7 @@ public final class RuleBookReader {
 
     private Optional<String> required(YamlTree owner, Map<String, YamlTree> fields, String name) {
         if (!fields.containsKey(name)) {
-            owner.problem(Text.of("\"{name}\" is missing here.", name));
+            owner.problem("\"{name}\" is missing here.", name);
         }
         return text(fields, name);
     }
@@ -525,18 +524,18 @@ public final class RuleBookReader {
         if (known.contains(word)) {
             return Optional.of(word);
         }
-        tree.problem(Text.of("\"{word}\" is not one of {known}.", word, Text.list(known)));
+        tree.problem("\"{word}\" is not one of {known}.", word, Text.list(known));
         return Optional.empty();
     }
 
     private <T> Optional<T> known(YamlTree tree, Map<String, T> words, String id, String kind) {
         Optional<T> found = Optional.ofNullable(words.get(id));
         if (found.isEmpty() && complete) {
-            tree.problem(Text.of(
+            tree.problem(
                     "No {kind} is called \"{id}\". Known: {known}.",
                     kind,
                     id,
-                    Text.list(words.keySet().stream().sorted().toList())));
+                    Text.list(words.keySet().stream().sorted().toList()));
         }
         return found;
     }

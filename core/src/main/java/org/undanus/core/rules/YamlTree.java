@@ -52,9 +52,9 @@ final class YamlTree {
             return new YamlTree(root, "", problems);
         } catch (MarkedYamlEngineException e) {
             int line = e.getProblemMark().map(mark -> mark.getLine() + 1).orElse(1);
-            throw single(line, Text.of("This is not well-formed YAML: {problem}", e.getProblem()));
+            throw single(line, "This is not well-formed YAML: {problem}", e.getProblem());
         } catch (YamlEngineException e) {
-            throw single(1, Text.of("This cannot be read as YAML: {message}", RefusedException.said(e)));
+            throw single(1, "This cannot be read as YAML: {message}", RefusedException.said(e));
         }
     }
 
@@ -70,21 +70,18 @@ final class YamlTree {
             if (depth > DEEPEST) {
                 throw single(
                         event.getStartMark().map(mark -> mark.getLine() + 1).orElse(1),
-                        Text.of("A rule book is at most {deepest} levels deep.", DEEPEST));
+                        "A rule book is at most {deepest} levels deep.",
+                        DEEPEST);
             }
         }
     }
 
-    private static RuleBookException single(int line, String message) {
-        return single(line, Text.plain(message));
+    private static RuleBookException single(int line, String template, Object... arguments) {
+        return new RuleBookException(List.of(new RuleBookException.Problem(line, "", Text.of(template, arguments))));
     }
 
-    private static RuleBookException single(int line, Text message) {
-        return new RuleBookException(List.of(new RuleBookException.Problem(line, "", message)));
-    }
-
-    void problem(String message) {
-        problem(Text.plain(message));
+    void problem(String template, Object... arguments) {
+        problem(Text.of(template, arguments));
     }
 
     void problem(Text message) {
@@ -115,10 +112,10 @@ final class YamlTree {
         Map<String, YamlTree> entries = entries();
         entries.forEach((name, value) -> {
             if (!known.contains(name)) {
-                value.problem(Text.of(
+                value.problem(
                         "Unknown key \"{name}\". Known here: {known}.",
                         name,
-                        Text.list(known.stream().sorted().toList())));
+                        Text.list(known.stream().sorted().toList()));
             }
         });
         return entries;

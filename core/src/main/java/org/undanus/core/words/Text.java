@@ -23,7 +23,7 @@ public record Text(String template, String many, long count, List<Object> argume
         Objects.requireNonNull(template);
         arguments = List.copyOf(arguments);
         // said where it is made, not where a reader meets it
-        if (names(template, many).size() != arguments.size()) {
+        if (!alone(template, many, arguments.size()) && names(template, many).size() != arguments.size()) {
             throw new IllegalStateException("Names and arguments do not match in: " + template);
         }
     }
@@ -157,6 +157,12 @@ public record Text(String template, String many, long count, List<Object> argume
 
     private static String print(Object argument, Wording wording) {
         return argument instanceof Worded worded ? worded.in(wording) : wording.say(argument.toString());
+    }
+
+    /** Most sentences name nothing or one thing, and are made by the thousand: that is seen without looking at names. */
+    private static boolean alone(String template, String many, int arguments) {
+        int open = template.indexOf('{');
+        return many.isEmpty() && (open < 0 ? arguments == 0 : arguments == 1 && template.indexOf('{', open + 1) < 0);
     }
 
     private static List<String> names(String template, String many) {

@@ -89,6 +89,16 @@ class QuantityFormatTest {
                 .isEqualTo("17 days");
     }
 
+    /** A pressure that hardly changed: no digit finer than what it is uncertain by, and no minus before nothing. */
+    @Test
+    void aGasesChangeShowsNoDigitFinerThanItsUncertainty() {
+        double psi = 6_894.757;
+        assertThat(new OfGas(-3.38e-14 * psi, 0.868 * psi).in(UnitSystem.US)).isEqualTo("0 psi ± 0.868 psi");
+        assertThat(new OfGas(-0.00381 * psi, 0.297 * psi).in(UnitSystem.US)).isEqualTo("-0.004 psi ± 0.297 psi");
+        assertThat(new OfGas(-6_170, 2_540).in(UnitSystem.SI)).isEqualTo("-6.17 kPa ± 2.54 kPa");
+        assertThat(new OfGas(0.0612 * psi)).hasToString("0.422 kPa");
+    }
+
     @Test
     void textPrintsItsQuantitiesInTheReadersUnits() {
         Text text = Text.of("{current} over the plate, at {length}.", Current.ofAmperes(10), Length.ofMetres(1.0287));

@@ -45,7 +45,8 @@ class SecondFactorGate implements HandlerInterceptor {
         public void addInterceptors(InterceptorRegistry registry) {
             registry.addInterceptor(gate)
                     .addPathPatterns("/api/**")
-                    .excludePathPatterns("/api/session", "/api/session/**", "/api/words", "/api/openapi/**");
+                    .excludePathPatterns(
+                            "/api/session", "/api/session/**", "/api/words", "/api/language", "/api/openapi/**");
         }
     }
 }

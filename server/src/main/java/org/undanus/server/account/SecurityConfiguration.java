@@ -42,7 +42,12 @@ class SecurityConfiguration {
                         .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.ASYNC)
                         .permitAll()
                         .requestMatchers(
-                                "/api/session", "/api/senml", "/api/words", "/api/openapi/**", "/actuator/health")
+                                "/api/session",
+                                "/api/senml",
+                                "/api/words",
+                                "/api/language",
+                                "/api/openapi/**",
+                                "/actuator/health")
                         .permitAll()
                         .requestMatchers("/api/**", "/actuator/**")
                         .authenticated()

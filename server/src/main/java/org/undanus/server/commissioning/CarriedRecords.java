@@ -15,11 +15,11 @@ import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.CarriedRecord.CarriedBox;
 import org.undanus.server.commissioning.CarriedRecord.CarriedQuestion;
 import org.undanus.server.commissioning.CarriedRecord.CarriedValue;
-import org.undanus.server.commissioning.CommissioningRecords.Box;
 import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentRow;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
+import org.undanus.server.commissioning.RecordPapers.Box;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Moment;
 import org.undanus.server.upload.ArrivedFile;
@@ -31,12 +31,21 @@ import org.undanus.view.CaseFile;
 public class CarriedRecords {
     private final RecordMapper mapper;
     private final CommissioningRecords records;
+    private final RecordPapers recordPapers;
+    private final RecordQuestions recordQuestions;
     private final Clock clock;
 
-    CarriedRecords(RecordMapper mapper, CommissioningRecords records, Clock clock) {
+    CarriedRecords(
+            RecordMapper mapper,
+            CommissioningRecords records,
+            RecordPapers recordPapers,
+            RecordQuestions recordQuestions,
+            Clock clock) {
         this.clock = clock;
         this.mapper = mapper;
         this.records = records;
+        this.recordPapers = recordPapers;
+        this.recordQuestions = recordQuestions;
     }
 
     /** A record with the papers it stands on. */
@@ -157,11 +166,14 @@ public class CarriedRecords {
                 claims,
                 person);
         List<String> kept = papers.stream()
-                .map(paper -> records.keep(id, paper, person).id())
+                .map(paper -> recordPapers.keep(id, paper, person).id())
                 .toList();
         for (int index = 0; index < claims.size() && !kept.isEmpty(); index++) {
             ClaimRow claim = claims.get(index);
-            carried.values().get(index).box().ifPresent(box -> records.box(claim, Optional.of(box(box, kept)), person));
+            carried.values()
+                    .get(index)
+                    .box()
+                    .ifPresent(box -> recordPapers.box(claim, Optional.of(box(box, kept)), person));
         }
         for (CarriedQuestion question : carried.questions().orElse(List.of())) {
             keep(id, question, person);
@@ -211,7 +223,7 @@ public class CarriedRecords {
                     "records",
                     "A question needs check, question, askedBy and askedAt, an answer answeredBy and answeredAt.");
         }
-        records.keep(
+        recordQuestions.keep(
                 new QuestionRow(
                         UUID.randomUUID().toString(),
                         record,

@@ -44,8 +44,9 @@ record FilledTemplate(
                         .map(line -> new FilledLine(
                                 line.point().id(),
                                 line.key().component(),
-                                Optional.of(RecordView.title(
-                                        line.point(), line.subject().title())),
+                                Optional.of(line.point()
+                                        .titled(line.subject().title())
+                                        .toString()),
                                 "",
                                 Optional.of(""),
                                 Optional.of("")))

@@ -62,10 +62,14 @@ class RecordController {
             int version) {}
 
     private final CommissioningRecords records;
+    private final RecordPapers papers;
+    private final RecordQuestions questions;
     private final CaseFiles cases;
 
-    RecordController(CommissioningRecords records, CaseFiles cases) {
+    RecordController(CommissioningRecords records, RecordPapers papers, RecordQuestions questions, CaseFiles cases) {
         this.records = records;
+        this.papers = papers;
+        this.questions = questions;
         this.cases = cases;
     }
 
@@ -83,7 +87,7 @@ class RecordController {
                                         .filter(Found::doubtful)
                                         .count())
                                 : Optional.empty(),
-                        (int) records.questions(row.id()).stream()
+                        (int) questions.of(row.id()).stream()
                                 .filter(question -> question.answer() == null)
                                 .count()))
                 .toList();
@@ -129,7 +133,15 @@ class RecordController {
 
     private RecordView view(RecordRow row, Person person, Wording wording, int minutes) {
         CaseFile file = cases.open(row.installationId(), person);
-        return RecordView.of(row, file, records, maySee(row, person), wording, minutes);
+        return RecordView.of(
+                new RecordView.Material(
+                        records.audited(row, file),
+                        records.claims(row.id()),
+                        papers.of(row.id()),
+                        questions.of(row.id())),
+                maySee(row, person),
+                wording,
+                minutes);
     }
 
     /** The weather of its day, and whether the crew's copy of the report has what was found. */

@@ -35,10 +35,10 @@ class RecordPaperController {
             double width,
             double height) {}
 
-    private final CommissioningRecords records;
+    private final RecordPapers papers;
 
-    RecordPaperController(CommissioningRecords records) {
-        this.records = records;
+    RecordPaperController(RecordPapers papers) {
+        this.papers = papers;
     }
 
     /** Keeps a photo or PDF of the paper. */
@@ -49,14 +49,14 @@ class RecordPaperController {
             @RequestParam String name,
             @RequestBody byte[] content,
             @AuthenticationPrincipal Person person) {
-        return RecordView.paper(records.attach(id, name, content, person));
+        return RecordView.paper(papers.attach(id, name, content, person));
     }
 
     @GetMapping(
             path = "/record-documents/{id}",
             produces = {MediaType.APPLICATION_PDF_VALUE, MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
     ResponseEntity<byte[]> document(@PathVariable String id, @AuthenticationPrincipal Person person) {
-        CommissioningRecords.Content document = records.document(id, person);
+        RecordPapers.Content document = papers.document(id, person);
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(document.row().mediaType()))
                 .header(
@@ -71,16 +71,16 @@ class RecordPaperController {
     /** A page of a PDF as a picture, to draw boxes on. */
     @GetMapping(path = "/record-documents/{id}/pages/{number}", produces = MediaType.IMAGE_PNG_VALUE)
     byte[] page(@PathVariable String id, @PathVariable int number, @AuthenticationPrincipal Person person) {
-        return records.page(id, number, person);
+        return papers.page(id, number, person);
     }
 
     /** Draws the box round a value on its document. */
     @PutMapping("/claims/{id}/box")
     RecordView.BoxView box(
             @PathVariable String id, @Valid @RequestBody DrawnBox drawn, @AuthenticationPrincipal Person person) {
-        ClaimRow now = records.box(
+        ClaimRow now = papers.box(
                 id,
-                Optional.of(new CommissioningRecords.Box(
+                Optional.of(new RecordPapers.Box(
                         drawn.document(), drawn.page(), drawn.left(), drawn.top(), drawn.width(), drawn.height())),
                 person);
         return RecordView.box(now);
@@ -89,6 +89,6 @@ class RecordPaperController {
     @DeleteMapping("/claims/{id}/box")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void unbox(@PathVariable String id, @AuthenticationPrincipal Person person) {
-        records.box(id, Optional.empty(), person);
+        papers.box(id, Optional.empty(), person);
     }
 }

@@ -41,10 +41,12 @@ class RecordQuestionController {
             boolean confirmed) {}
 
     private final CommissioningRecords records;
+    private final RecordQuestions questions;
     private final CaseFiles cases;
 
-    RecordQuestionController(CommissioningRecords records, CaseFiles cases) {
+    RecordQuestionController(CommissioningRecords records, RecordQuestions questions, CaseFiles cases) {
         this.records = records;
+        this.questions = questions;
         this.cases = cases;
     }
 
@@ -56,12 +58,13 @@ class RecordQuestionController {
             Viewer viewer,
             @Valid @RequestBody AskedQuestions asked,
             @AuthenticationPrincipal Person person) {
-        return records
+        return questions
                 .ask(
                         id,
                         asked.questions().stream()
-                                .map(each -> new CommissioningRecords.Asked(each.check(), each.subject()))
+                                .map(each -> new RecordQuestions.Asked(each.check(), each.subject()))
                                 .toList(),
+                        viewer.language(),
                         person)
                 .stream()
                 .map(question -> question(question, person, viewer.wording(UnitSystem.SI)))
@@ -77,7 +80,7 @@ class RecordQuestionController {
             @AuthenticationPrincipal Person person) {
         Wording wording = viewer.wording(UnitSystem.SI);
         QuestionRow answered =
-                records.answer(id, answer.words(), answer.readings(), answer.confirmed(), person, wording);
+                questions.answer(id, answer.words(), answer.readings(), answer.confirmed(), person, wording);
         return question(answered, person, wording);
     }
 

@@ -56,10 +56,7 @@ record RecordSheet(
                 csv.writeRecord(
                         line.point().id(),
                         line.key().component(),
-                        line.point().title()
-                                + (line.subject().title().isEmpty()
-                                        ? ""
-                                        : ", " + line.subject().title()),
+                        line.point().titled(line.subject().title()).toString(),
                         "",
                         "",
                         "");

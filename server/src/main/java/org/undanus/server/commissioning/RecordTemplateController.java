@@ -19,9 +19,13 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.audit.RecordLines;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
+import org.undanus.view.StationView;
 
 /** What is to be filled in for a record, and filled-in templates that come back. */
 @RestController
@@ -48,14 +52,15 @@ class RecordTemplateController {
 
     /** The lines of an installation's record, in the order of the work. */
     @GetMapping("/record-lines")
-    List<RecordLineView> lines(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    List<RecordLineView> lines(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
+        Wording wording = viewer.wording(UnitSystem.SI);
         return RecordLines.of(cases.open(id, person).facts()).stream()
                 .map(line -> new RecordLineView(
                         line.point().id(),
                         line.key().component(),
-                        RecordView.title(line.point(), line.subject().title()),
+                        line.point().titled(line.subject().title()).in(wording),
                         line.point().kind(),
-                        line.point().options(),
+                        StationView.options(line.point(), wording),
                         line.point().notation().map(notation -> notation.example())))
                 .toList();
     }

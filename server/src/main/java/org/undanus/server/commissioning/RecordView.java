@@ -12,11 +12,13 @@ import org.undanus.core.audit.RecordLines;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.QuantityFormat;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.Wording;
 import org.undanus.server.commissioning.RecordMapper.ClaimRow;
 import org.undanus.server.commissioning.RecordMapper.DocumentRow;
@@ -94,13 +96,21 @@ record RecordView(
     /** @param why what was found there */
     record ReReadLine(String point, String component, String title, Severity stake, String why, String station) {}
 
+    /** What is kept of a record, and what was found in it. */
+    record Material(
+            CommissioningRecords.Audited audited,
+            List<ClaimRow> claims,
+            List<DocumentRow> papers,
+            List<QuestionRow> questions) {}
+
     /**
      * @param sees whether what was found may be seen
      * @param minutes there are for reading lines again
      */
-    static RecordView of(
-            RecordRow row, CaseFile file, CommissioningRecords records, boolean sees, Wording wording, int minutes) {
-        CommissioningRecords.Audited audited = records.audited(row, file);
+    static RecordView of(Material from, boolean sees, Wording wording, int minutes) {
+        CommissioningRecords.Audited audited = from.audited();
+        RecordRow row = audited.row();
+        CaseFile file = audited.file();
         Evidence own = CommissioningRecords.own(file);
         List<Found> found = sees
                 ? audited.found().stream()
@@ -133,15 +143,15 @@ record RecordView(
                 Optional.ofNullable(row.warmest()).map(k -> format.format(Dimension.TEMPERATURE.of(k))),
                 row.released(),
                 row.version(),
-                records.claims(row.id()).stream()
+                from.claims().stream()
                         .map(claim -> claim(claim, file, own, found, wording))
                         .toList(),
-                records.documents(row.id()).stream().map(RecordView::paper).toList(),
+                from.papers().stream().map(RecordView::paper).toList(),
                 found.stream()
                         .map(each -> FoundView.of(each, subject(file, each.subject()), wording))
                         .toList(),
                 again,
-                records.questions(row.id()).stream()
+                from.questions().stream()
                         .map(asked -> question(asked, file, wording))
                         .toList());
     }
@@ -156,24 +166,26 @@ record RecordView(
         return new ReReadLine(
                 line.key().point(),
                 line.key().component(),
-                title(point, subject(file, line.key().component())),
+                point.titled(subject(file, line.key().component())).in(wording),
                 line.stake(),
-                wording.say(line.because().about().title()) + ": "
-                        + line.because().because().in(wording),
+                Text.of(
+                                "{check}: {because}",
+                                line.because().about().title(),
+                                line.because().because())
+                        .in(wording),
                 line.key().point().split("\\.")[0]);
     }
 
     private static ClaimView claim(ClaimRow row, CaseFile file, Evidence own, List<Found> found, Wording wording) {
         PointKey key = new PointKey(row.point(), row.component());
         Optional<Point> point = RecordLines.point(row.point()).map(file.facts()::asked);
-        Optional<String> read = own.latest(key)
-                .map(reading -> reading.value().in(wording).orElseGet(() -> reading.said()
-                        .in(wording)));
+        Optional<String> read = own.latest(key).map(reading -> shown(reading, wording));
         return new ClaimView(
                 row.id(),
                 row.point(),
                 row.component(),
-                point.map(p -> title(p, subject(file, row.component()))).orElse(row.point()),
+                point.map(p -> p.titled(subject(file, row.component())).in(wording))
+                        .orElse(row.point()),
                 point.map(p -> p.said(row.typed())).orElse(row.typed()),
                 Optional.ofNullable(row.claimedAt()).map(at -> at.replace('T', ' ')),
                 Optional.ofNullable(row.instrument()),
@@ -214,23 +226,24 @@ record RecordView(
                 Optional.ofNullable(row.answeredAt()),
                 file.evidence().readings().stream()
                         .filter(reading -> ids.contains(reading.id().toString()))
-                        .map(reading -> RecordLines.point(reading.key().point())
-                                        .map(point -> title(
-                                                point,
-                                                subject(file, reading.key().component())))
-                                        .orElse(reading.key().point())
-                                + ": "
-                                + reading.value().in(wording).orElseGet(() -> reading.said()
-                                        .in(wording)))
+                        .map(reading -> Text.of(
+                                        "{line}: {reading}",
+                                        RecordLines.point(reading.key().point())
+                                                .map(point -> point.titled(subject(
+                                                        file, reading.key().component())))
+                                                .orElseGet(() ->
+                                                        Text.plain(reading.key().point())),
+                                        shown(reading, wording))
+                                .in(wording))
                         .toList());
+    }
+
+    /** In the reader's units where it is a quantity, else as it was said. */
+    private static String shown(Reading reading, Wording wording) {
+        return reading.value().in(wording).orElseGet(() -> reading.said().in(wording));
     }
 
     static BoxView box(ClaimRow row) {
         return new BoxView(row.documentId(), row.page(), row.boxLeft(), row.boxTop(), row.boxWidth(), row.boxHeight());
-    }
-
-    /** What a line of a record is called. */
-    static String title(Point point, String subject) {
-        return point.title() + (subject.isEmpty() || point.scope().ofSystem() ? "" : ", " + subject);
     }
 }

@@ -140,7 +140,7 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
             try {
                 if (point == null) {
                     throw new RefusedException(
-                            Text.of("this installation's record has no line {line} of {row}.", row.line(), row.of()));
+                            "this installation's record has no line {line} of {row}.", row.line(), row.of());
                 }
                 if (!seen.add(key)) {
                     throw new RefusedException("the line has a value already.");
@@ -172,13 +172,13 @@ record UnderstoodSheet(String signedBy, LocalDate day, Weather weather, List<Cla
     private static String kept(Point point, RecordSheet.Row row, CaseFile file) {
         if (row.readAt().isPresent()
                 && row.readAt().flatMap(UnderstoodSheet::time).isEmpty()) {
-            throw new RefusedException(Text.of(
+            throw new RefusedException(
                     "a time needs its day, as 2026-09-01 14:05; not \"{readAt}\".",
-                    row.readAt().get()));
+                    row.readAt().get());
         }
         if (row.instrument().filter(name -> name.length() > LONGEST_INSTRUMENT).isPresent()) {
             throw new RefusedException(
-                    Text.of("an instrument's name has {longestInstrument} characters at most.", LONGEST_INSTRUMENT));
+                    "an instrument's name has {longestInstrument} characters at most.", LONGEST_INSTRUMENT);
         }
         Entry.Understood understood = Entry.understand(
                 point,

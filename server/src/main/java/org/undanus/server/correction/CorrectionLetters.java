@@ -1,6 +1,6 @@
 package org.undanus.server.correction;
 
-import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Trade;
+import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.mail.Outbox;
 import org.undanus.view.CaseFile;
@@ -32,38 +33,50 @@ class CorrectionLetters {
     void raised(CaseFile.Header header, List<Correction> raised, Person by) {
         Map<Trade, List<Correction>> byTrade = raised.stream()
                 .collect(Collectors.groupingBy(CorrectionLetters::trade, TreeMap::new, Collectors.toList()));
-        StringBuilder words = new StringBuilder();
-        words.append("At ").append(named(header)).append(" this is to be put right:\n");
+        List<Object> lines = new ArrayList<>();
+        lines.add(Text.of("At {installation} this is to be put right:", header.named()));
         byTrade.forEach((trade, corrections) -> {
-            words.append("\n").append(trade.title().toUpperCase(Locale.ROOT)).append("\n");
-            corrections.forEach(correction -> words.append("\n").append(told(correction)));
+            lines.add("");
+            lines.add(Text.of("{trade}:", trade.title()));
+            corrections.forEach(correction -> {
+                lines.add("");
+                lines.addAll(told(correction));
+            });
         });
-        words.append("\nAnswer each of them on its page. Local code and licensed practice decide.\n");
-        String subject =
-                header.reference() + ": " + (raised.size() == 1 ? "1 correction" : raised.size() + " corrections");
-        outbox.toCrew(header.crew(), header.id(), subject, words.toString(), by.name());
+        lines.add("");
+        lines.add(Text.of("Answer each of them on its page. Local code and licensed practice decide."));
+        Text subject = Text.counted(
+                raised.size(),
+                "{reference}: {count} correction",
+                "{reference}: {count} corrections",
+                header.reference(),
+                raised.size());
+        outbox.toCrew(header, subject, lines, by);
     }
 
-    private static String told(Correction correction) {
-        return correction.number() + ". " + correction.what() + "\n"
-                + correction.finding() + "\n"
-                + (correction.limits().isEmpty() ? "" : "Limits: " + correction.limits() + "\n")
-                + (correction.words().isEmpty() ? "" : correction.words() + "\n")
-                + correction.due().map(CorrectionLetters::by).orElse("No date is set.\n");
-    }
-
-    private static String by(LocalDate day) {
-        return "By " + day + ".\n";
+    private static List<Object> told(Correction correction) {
+        List<Object> lines = new ArrayList<>();
+        lines.add(Text.of("{number}. {what}", correction.number(), correction.what()));
+        lines.add(correction.finding());
+        if (!correction.limits().isEmpty()) {
+            lines.add(Text.of("Limits: {limits}", correction.limits()));
+        }
+        if (!correction.words().isEmpty()) {
+            lines.add(correction.words());
+        }
+        lines.add(correction.due().map(day -> Text.of("By {day}.", day)).orElse(Text.of("No date is set.")));
+        return lines;
     }
 
     /** The crew learns of other words or another date. */
     void changed(CaseFile.Header header, Correction now, Person by) {
+        List<Object> lines = new ArrayList<>(List.of(at(header), ""));
+        lines.addAll(told(now));
         outbox.toCrew(
-                header.crew(),
-                header.id(),
-                header.reference() + ": correction " + now.number() + " has changed",
-                "At " + named(header) + ":\n\n" + told(now),
-                by.name());
+                header,
+                Text.of("{reference}, correction {number}: changed", header.reference(), now.number()),
+                lines,
+                by);
     }
 
     /** The other side learns of it; that it was seen needs no letter. */
@@ -71,19 +84,27 @@ class CorrectionLetters {
         if (step.kind() == Step.Kind.SEEN) {
             return;
         }
-        String subject = header.reference() + ": correction " + now.number() + " is "
-                + step.kind().name().toLowerCase(Locale.ROOT);
-        String words = "At " + named(header) + ":\n\n" + now.number() + ". " + now.what() + "\n"
-                + (step.words().isEmpty() ? "" : "\n" + step.words() + "\n")
-                + (step.readings().isEmpty() ? "" : "\nReadings came with it; they stand in the record.\n");
+        Text subject = Text.of(
+                "{reference}, correction {number}: {state}",
+                header.reference(),
+                now.number(),
+                step.kind().leadsTo().title());
+        List<Object> lines =
+                new ArrayList<>(List.of(at(header), "", Text.of("{number}. {what}", now.number(), now.what())));
+        if (!step.words().isEmpty()) {
+            lines.addAll(List.of("", step.words()));
+        }
+        if (!step.readings().isEmpty()) {
+            lines.addAll(List.of("", Text.of("Readings came with it; they stand in the record.")));
+        }
         if (step.kind().office()) {
-            outbox.toCrew(header.crew(), header.id(), subject, words, by.name());
+            outbox.toCrew(header, subject, lines, by);
         } else {
-            outbox.toOffice(header.crew(), header.id(), subject, words, by.name());
+            outbox.toOffice(header, subject, lines, by);
         }
     }
 
-    private static String named(CaseFile.Header header) {
-        return header.reference() + " " + header.title() + ", " + header.building();
+    private static Text at(CaseFile.Header header) {
+        return Text.of("At {installation}:", header.named());
     }
 }

@@ -1,6 +1,5 @@
 package org.undanus.server.correction;
 
-import java.util.Optional;
 import java.util.function.Function;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -20,10 +19,8 @@ class KeptCorrections {
     @Bean
     Kept allSteps(CorrectionMapper mapper) {
         Function<Object, String> correction = content -> ((CorrectionMapper.StepRow) content).correctionId();
-        return new Kept(
-                "correction-step",
-                row -> mapper.allSteps().forEach(step -> row.accept(step.id(), step)),
-                Optional.of(correction));
+        return new Kept("correction-step", row -> mapper.allSteps().forEach(step -> row.accept(step.id(), step)))
+                .ordered(correction);
     }
 
     @Bean

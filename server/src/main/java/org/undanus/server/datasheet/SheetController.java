@@ -78,7 +78,7 @@ class SheetController {
             Optional<FigureView> figure,
             List<SheetRecord.PairRecord> pairs) {}
 
-    record SectionView(String title, List<FieldView> fields) {}
+    record SectionView(SheetSection part, String title, List<FieldView> fields) {}
 
     record FieldView(String key, String title, String value) {}
 
@@ -159,7 +159,8 @@ class SheetController {
             }
         });
         return sections.entrySet().stream()
-                .map(section -> new SectionView(wording.say(section.getKey().title()), section.getValue()))
+                .map(section -> new SectionView(
+                        section.getKey(), wording.say(section.getKey().title()), section.getValue()))
                 .toList();
     }
 

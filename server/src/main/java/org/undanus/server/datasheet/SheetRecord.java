@@ -124,7 +124,7 @@ public record SheetRecord(
     void require(Refrigerants known) {
         refrigerant
                 .filter(name -> known.named(name).isEmpty())
-                .ifPresent(name -> refuse("refrigerant", Text.of("No refrigerant is called {name}.", name)));
+                .ifPresent(name -> refuse("refrigerant", "No refrigerant is called {name}.", name));
     }
 
     /** @throws UnsuitableException naming the field that cannot be read or contradicts another */
@@ -293,8 +293,8 @@ public record SheetRecord(
         return read;
     }
 
-    private void refuse(String field, String sentence) {
-        refuse(field, Text.plain(sentence));
+    private void refuse(String field, String template, Object... arguments) {
+        refuse(field, Text.of(template, arguments));
     }
 
     private void refuse(String field, Text sentence) {

@@ -83,10 +83,7 @@ public class Amendments {
                 h.visits(),
                 h.version());
         Case facts = file.facts();
-        if (asked.components().isEmpty() || asked.components().size() > Register.MOST_UNITS) {
-            throw new UnsuitableException(
-                    "components", Text.of("A system holds 1 to {mostUnits} units.", Register.MOST_UNITS));
-        }
+        Register.requireUnits(asked.components());
         for (Component gone : facts.components()) {
             if (asked.components().stream().noneMatch(unit -> unit.id().equals(gone.id()))) {
                 requireUnused(gone, file);

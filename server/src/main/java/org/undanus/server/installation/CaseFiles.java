@@ -36,13 +36,13 @@ public class CaseFiles {
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     private final InstallationMapper mapper;
-    private final Stretch stretch;
+    private final RowsOfMany many;
     private final CaseMaterial.Drawings drawings;
     private final CaseRows rows;
 
-    CaseFiles(InstallationMapper mapper, Stretch stretch, CaseMaterial.Drawings drawings, CaseRows rows) {
+    CaseFiles(InstallationMapper mapper, RowsOfMany many, CaseMaterial.Drawings drawings, CaseRows rows) {
         this.mapper = mapper;
-        this.stretch = stretch;
+        this.many = many;
         this.drawings = drawings;
         this.rows = rows;
     }
@@ -141,12 +141,12 @@ public class CaseFiles {
         String from = ids.get(0);
         String to = ids.get(ids.size() - 1);
         Set<String> wanted = Set.copyOf(ids);
-        Map<String, List<ComponentRow>> components = stretch.components(from, to);
-        Map<String, List<SubjectRow>> subjects = stretch.subjects(from, to);
-        Map<String, List<VisitRow>> visits = stretch.visits(from, to);
+        Map<String, List<ComponentRow>> components = many.components(from, to);
+        Map<String, List<SubjectRow>> subjects = many.subjects(from, to);
+        Map<String, List<VisitRow>> visits = many.visits(from, to);
         Map<String, List<ReadingRow>> readings =
-                points.map(asked -> stretch.readings(from, to, asked)).orElseGet(() -> stretch.readings(from, to));
-        return stretch.installations(from, to).stream()
+                points.map(asked -> many.readings(from, to, asked)).orElseGet(() -> many.readings(from, to));
+        return many.installations(from, to).stream()
                 .filter(row -> wanted.contains(row.id()))
                 .map(row -> {
                     List<ReadingRow> own = readings.getOrDefault(row.id(), List.of());

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -15,6 +16,7 @@ import org.undanus.core.evidence.Stage;
 import org.undanus.core.evidence.Traces;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
+import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.installation.Site;
 import org.undanus.core.installation.SitePlan;
@@ -35,7 +37,7 @@ import org.undanus.server.toolcase.Instruments;
 import org.undanus.view.CaseFile;
 
 /** Puts case files together from their rows and from what else belongs to a case. */
-@org.springframework.stereotype.Component
+@Service
 class CaseRows {
 
     private final Clock clock;
@@ -77,8 +79,7 @@ class CaseRows {
                         Length.ofMetres(row.elevation()),
                         row.zone() == null ? clock.getZone() : ZoneId.of(row.zone())),
                 components.stream()
-                        .map(c ->
-                                new org.undanus.core.installation.Component(c.id(), c.kind(), c.title(), c.ownSupply()))
+                        .map(c -> new Component(c.id(), c.kind(), c.title(), c.ownSupply()))
                         .toList(),
                 sheets.sheets(),
                 visit.visitedOn(),

@@ -107,10 +107,15 @@ interface InstallationMapper {
             "SELECT i.id, i.reference, i.site_id, s.name AS site_name, COALESCE(i.elevation, s.elevation) AS elevation, s.zone, i.title, i.system, i.crew,"
                     + " i.replacement, i.rule_book, i.rule_book_version, i.version"
                     + " FROM installation i JOIN site s ON s.id = i.site_id ";
-    String SUBJECT = "SELECT installation_id, id, kind, title, joins, place, removed FROM subject ";
-    String READING =
+    /** Columns stand in the order of their record's components: many rows are read by number. */
+    String OF_READING =
             "SELECT id, installation_id, visit_id, point, component, typed, si, standard_uncertainty, resolution,"
-                    + " unit, instrument, grade, entered_by, entered_at, by_crew FROM reading ";
+                    + " unit, instrument, grade, entered_by, entered_at, by_crew";
+
+    String COMPONENT = "SELECT installation_id, id, kind, title, own_supply, place FROM component ";
+    String SUBJECT = "SELECT installation_id, id, kind, title, joins, place, removed FROM subject ";
+    String VISIT = "SELECT id, installation_id, stage, visited_on, unannounced, sealed_as, scopes FROM visit ";
+    String READING = OF_READING + " FROM reading ";
 
     @Select(INSTALLATION + "ORDER BY i.reference")
     List<InstallationRow> all();
@@ -125,11 +130,10 @@ interface InstallationMapper {
     @Select("SELECT id FROM installation WHERE id = #{id} FOR UPDATE")
     String lock(String id);
 
-    @Select("SELECT installation_id, id, kind, title, own_supply, place FROM component"
-            + " WHERE installation_id = #{id} ORDER BY place")
+    @Select(COMPONENT + "WHERE installation_id = #{id} ORDER BY place")
     List<ComponentRow> components(String id);
 
-    @Select("SELECT installation_id, id, kind, title, own_supply, place FROM component ORDER BY installation_id, place")
+    @Select(COMPONENT + "ORDER BY installation_id, place")
     List<ComponentRow> allComponents();
 
     /** How it stood is not how it will. */
@@ -149,15 +153,13 @@ interface InstallationMapper {
     @Update("UPDATE subject SET removed = #{removed} WHERE installation_id = #{installationId} AND id = #{id}")
     void updateSubject(SubjectRow row);
 
-    @Select(
-            "SELECT id, installation_id, stage, visited_on, unannounced, sealed_as, scopes FROM visit WHERE installation_id = #{id} ORDER BY sequence")
+    @Select(VISIT + "WHERE installation_id = #{id} ORDER BY sequence")
     List<VisitRow> visits(String id);
 
-    @Select(
-            "SELECT id, installation_id, stage, visited_on, unannounced, sealed_as, scopes FROM visit ORDER BY installation_id, sequence")
+    @Select(VISIT + "ORDER BY installation_id, sequence")
     List<VisitRow> allVisits();
 
-    @Select("SELECT id, installation_id, stage, visited_on, unannounced, sealed_as, scopes FROM visit WHERE id = #{id}")
+    @Select(VISIT + "WHERE id = #{id}")
     VisitRow visit(String id);
 
     @Select(READING + "WHERE installation_id = #{id} ORDER BY sequence")

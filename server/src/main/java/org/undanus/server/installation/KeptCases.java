@@ -1,6 +1,5 @@
 package org.undanus.server.installation;
 
-import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.undanus.server.journal.Kept;
@@ -11,18 +10,14 @@ class KeptCases {
 
     @Bean
     Kept allReadings(InstallationMapper mapper) {
-        return new Kept(
-                "reading",
-                row -> mapper.allReadings().forEach(reading -> row.accept(reading.id(), reading)),
-                Optional.of(reading -> ((InstallationMapper.ReadingRow) reading).installationId()));
+        return new Kept("reading", row -> mapper.allReadings().forEach(reading -> row.accept(reading.id(), reading)))
+                .ordered(reading -> ((InstallationMapper.ReadingRow) reading).installationId());
     }
 
     @Bean
     Kept allSubjects(InstallationMapper mapper) {
-        return new Kept(
-                "subject",
-                row -> mapper.allSubjects().forEach(subject -> row.accept(subject.key(), subject)),
-                Optional.of(subject -> ((InstallationMapper.SubjectRow) subject).installationId()));
+        return new Kept("subject", row -> mapper.allSubjects().forEach(subject -> row.accept(subject.key(), subject)))
+                .ordered(subject -> ((InstallationMapper.SubjectRow) subject).installationId());
     }
 
     @Bean
@@ -32,10 +27,8 @@ class KeptCases {
 
     @Bean
     Kept allVisits(InstallationMapper mapper) {
-        return new Kept(
-                "visit",
-                row -> mapper.allVisits().forEach(visit -> row.accept(visit.id(), visit)),
-                Optional.of(visit -> ((InstallationMapper.VisitRow) visit).installationId()));
+        return new Kept("visit", row -> mapper.allVisits().forEach(visit -> row.accept(visit.id(), visit)))
+                .ordered(visit -> ((InstallationMapper.VisitRow) visit).installationId());
     }
 
     @Bean

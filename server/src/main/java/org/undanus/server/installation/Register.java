@@ -63,10 +63,7 @@ public class Register {
             requireText("building", building, LONGEST);
             requireText("system", system, LONGEST);
             requireText("crew", crew, LONGEST_CREW);
-            if (components.isEmpty() || components.size() > MOST_UNITS) {
-                throw new UnsuitableException(
-                        "components", Text.of("A system holds 1 to {mostUnits} units.", MOST_UNITS));
-            }
+            requireUnits(components);
             Visits.requireDay(visitedOn);
             try {
                 new Case(new Site(building, Length.ofMetres(elevation)), components, DataSheets.NONE, visitedOn);
@@ -83,7 +80,13 @@ public class Register {
         }
     }
 
-    static final int MOST_UNITS = 20;
+    private static final int MOST_UNITS = 20;
+
+    static void requireUnits(List<Component> components) {
+        if (components.isEmpty() || components.size() > MOST_UNITS) {
+            throw new UnsuitableException("components", Text.of("A system holds 1 to {most} units.", MOST_UNITS));
+        }
+    }
 
     private final Clock clock;
     private final InstallationMapper mapper;

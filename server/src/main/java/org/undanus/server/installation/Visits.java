@@ -99,6 +99,7 @@ public class Visits {
         journal.write(person.name(), "visit.confined", row.id(), row);
     }
 
+    /** Keeps that a visit has begun; nothing of it is checked. */
     void begun(String installation, Stage stage, LocalDate on, boolean unannounced, String by) {
         VisitRow row = new VisitRow(
                 UUID.randomUUID().toString(), installation, stage, on, unannounced ? true : null, null, null);

@@ -23,6 +23,7 @@ import org.undanus.server.journal.JournalMapper.Head;
 import org.undanus.server.journal.SignedHeads.SignedHead;
 import org.undanus.server.store.Digest;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Reads the whole journal and says whether the chain holds, whether it is the chain that was signed, and whether everything
@@ -192,7 +193,7 @@ public class JournalCheck {
                 kind.rows().each((subject, content) -> {
                     count.incrementAndGet();
                     Journalled was = then.remove(subject);
-                    if (was == null || !was.digest().equals(Digest.sha256(json.writeValueAsString(content)))) {
+                    if (was == null || !says(was.digest(), content, kind.earlier())) {
                         wrong.add("the " + kind.title() + " " + subject + " is not what was journalled");
                     } else if (kind.group().isPresent()) {
                         String group = kind.group().get().apply(content);
@@ -208,6 +209,16 @@ public class JournalCheck {
                         + NestedExceptionUtils.getMostSpecificCause(e).getMessage());
             }
             return count.get();
+        }
+
+        /** Whether a row says what was journalled, in this version's form or in one before. */
+        private boolean says(String digest, Object content, List<EarlierForm> earlier) {
+            return digest.equals(Digest.sha256(json.writeValueAsString(content)))
+                    || earlier.stream().anyMatch(form -> {
+                        ObjectNode row = json.valueToTree(content);
+                        form.asThen(row);
+                        return digest.equals(Digest.sha256(json.writeValueAsString(row)));
+                    });
         }
 
         private String covered(List<String> counted) {

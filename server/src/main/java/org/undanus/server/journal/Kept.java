@@ -1,5 +1,6 @@
 package org.undanus.server.journal;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -11,14 +12,25 @@ import java.util.function.Function;
  *
  * @param kind for example {@code reading}, in the singular
  * @param rows goes through all of them as they now are, one at a time, for some are large
+ * @param earlier how versions before this one wrote a row, the latest first
  * @param group of a row's content: within a group the rows come in the order they were kept in, which says what stands; empty
  *     where the order says nothing
  */
-public record Kept(String kind, Rows rows, Optional<Function<Object, String>> group) {
+public record Kept(String kind, Rows rows, List<EarlierForm> earlier, Optional<Function<Object, String>> group) {
 
     /** Where the order says nothing. */
     public Kept(String kind, Rows rows) {
-        this(kind, rows, Optional.empty());
+        this(kind, rows, List.of(), Optional.empty());
+    }
+
+    /** The same, and what versions before this one wrote. */
+    public Kept before(EarlierForm... forms) {
+        return new Kept(kind, rows, List.of(forms), group);
+    }
+
+    /** The same, where the order within a group says what stands. */
+    public Kept ordered(Function<Object, String> within) {
+        return new Kept(kind, rows, earlier, Optional.of(within));
     }
 
     /** Goes through rows. */

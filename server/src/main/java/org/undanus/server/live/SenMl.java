@@ -120,11 +120,11 @@ final class SenMl {
         }
         for (String field : record.propertyNames()) {
             if (field.endsWith("_")) {
-                throw wrong(number, Text.of("\"{field}\" must be understood and is not", field));
+                throw wrong(number, "\"{field}\" must be understood and is not", field);
             }
         }
         if (record.has("bver") && record.path("bver").asInt(Integer.MAX_VALUE) > VERSION) {
-            throw wrong(number, Text.of("its version is newer than {version}", VERSION));
+            throw wrong(number, "its version is newer than {version}", VERSION);
         }
         baseName = record.has("bn") ? text(number, record, "bn") : baseName;
         baseTime = record.has("bt") ? number(number, record, "bt") : baseTime;
@@ -141,12 +141,12 @@ final class SenMl {
         }
         String name = baseName + (record.has("n") ? text(number, record, "n") : "");
         if (!NAME.matcher(name).matches()) {
-            throw wrong(number, Text.of("\"{name}\" is no name", name));
+            throw wrong(number, "\"{name}\" is no name", name);
         }
         String unit = record.has("u") ? text(number, record, "u") : baseUnit;
         Kind kind = UNITS.get(unit);
         if (kind == null) {
-            throw wrong(number, Text.of("\"{unit}\" is none of Pa, Cel and K", unit));
+            throw wrong(number, "\"{unit}\" is none of Pa, Cel and K", unit);
         }
         BigDecimal value = baseValue.add(number(number, record, "v"));
         measured.add(new Measured(
@@ -177,7 +177,7 @@ final class SenMl {
 
     private static String text(int number, JsonNode record, String field) {
         if (!record.path(field).isString()) {
-            throw wrong(number, Text.of("{field} is no text", field));
+            throw wrong(number, "{field} is no text", field);
         }
         return record.path(field).asString();
     }
@@ -185,17 +185,14 @@ final class SenMl {
     private static BigDecimal number(int number, JsonNode record, String field) {
         JsonNode value = record.path(field);
         if (!value.isNumber() || Math.abs(value.asDouble()) > 1e12) {
-            throw wrong(number, Text.of("{field} is no number", field));
+            throw wrong(number, "{field} is no number", field);
         }
         return value.decimalValue();
     }
 
-    private static UnsuitableException wrong(int number, String why) {
-        return wrong(number, Text.plain(why));
-    }
-
-    private static UnsuitableException wrong(int number, Text why) {
+    private static UnsuitableException wrong(int number, String why, Object... arguments) {
         return new UnsuitableException(
-                "senml", Text.of("Record {number}: {why}. Nothing of the pack was taken.", number, why));
+                "senml",
+                Text.of("Record {number}: {why}. Nothing of the pack was taken.", number, Text.of(why, arguments)));
     }
 }

@@ -17,11 +17,16 @@ import java.util.Properties;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.undanus.core.words.Text;
+import org.undanus.core.words.UnitSystem;
+import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.mail.OutboxMapper.MessageRow;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.store.Moment;
+import org.undanus.server.words.Languages;
+import org.undanus.view.CaseFile;
 
 /** Keeps letters instead of sending them, in the form that every mail program reads (RFC 5322). */
 @Service
@@ -38,33 +43,42 @@ public class Outbox {
     private final Clock clock;
     private final OutboxMapper mapper;
     private final Journal journal;
+    private final Languages languages;
 
-    Outbox(Clock clock, OutboxMapper mapper, Journal journal) {
+    Outbox(Clock clock, OutboxMapper mapper, Journal journal, Languages languages) {
+        this.languages = languages;
         this.clock = clock;
         this.mapper = mapper;
         this.journal = journal;
     }
 
-    /** To a crew from the inspection office. */
+    /**
+     * To a crew from the inspection office.
+     *
+     * @param lines sentences and what people wrote, one below the other
+     */
     @Transactional
-    public void toCrew(String crew, String installation, String subject, String words, String by) {
-        keep(crew, installation, subject, words, OFFICE, crew, by);
+    public void toCrew(CaseFile.Header about, Text subject, List<Object> lines, Person by) {
+        keep(about.crew(), about, subject, lines, OFFICE, about.crew(), by);
     }
 
     /** To the inspection office from a crew. */
     @Transactional
-    public void toOffice(String crew, String installation, String subject, String words, String by) {
-        keep("", installation, subject, words, crew, OFFICE, by);
+    public void toOffice(CaseFile.Header about, Text subject, List<Object> lines, Person by) {
+        keep("", about, subject, lines, about.crew(), OFFICE, by);
     }
 
+    /** In the writer's language: that of whoever gets it is not known. */
     private void keep(
-            String crew, String installation, String subject, String words, String from, String to, String by) {
+            String crew, CaseFile.Header about, Text subject, List<Object> lines, String from, String to, Person by) {
+        Wording wording = new Wording(UnitSystem.SI, languages.ofRequest());
         String id = UUID.randomUUID().toString();
         Instant now = Moment.kept(clock.instant());
-        String content = written(id, subject, words, from, to, now);
-        MessageRow row = new MessageRow(id, installation, crew, subject, now, content);
+        String said = subject.in(wording);
+        String content = written(id, said, Text.lines(lines).in(wording) + "\n", from, to, now);
+        MessageRow row = new MessageRow(id, about.id(), crew, said, now, content);
         mapper.insert(row);
-        journal.write(by, "message.written", id, row);
+        journal.write(by.name(), "message.written", id, row);
     }
 
     private static String written(String id, String subject, String words, String from, String to, Instant at) {

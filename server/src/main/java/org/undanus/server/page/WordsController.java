@@ -9,8 +9,10 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.Grade;
+import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
+import org.undanus.core.installation.SitePlan;
 import org.undanus.core.installation.Subject;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.words.Language;
@@ -29,6 +31,9 @@ class WordsController {
      * @param units what a unit may be
      * @param parts what may be added beside the units
      * @param corrections where a correction may stand
+     * @param instruments what an instrument may be
+     * @param things what may be drawn on a site
+     * @param wallItems what may be drawn on an indoor wall
      */
     record Words(
             List<VerdictWord> verdicts,
@@ -36,7 +41,10 @@ class WordsController {
             List<StageWord> stages,
             List<UnitWord> units,
             List<PartWord> parts,
-            List<CorrectionWord> corrections) {}
+            List<CorrectionWord> corrections,
+            List<KeyWord> instruments,
+            List<KeyWord> things,
+            List<KeyWord> wallItems) {}
 
     /**
      * @param counted what stands after a number of them
@@ -54,6 +62,8 @@ class WordsController {
 
     /** @param ended whether nothing more is done about it */
     record CorrectionWord(Correction.State id, String title, boolean ended) {}
+
+    record KeyWord(String id, String title) {}
 
     @GetMapping("/api/words")
     ResponseEntity<Words> words(Viewer viewer) {
@@ -81,6 +91,15 @@ class WordsController {
                                 .toList(),
                         Stream.of(Correction.State.values())
                                 .map(s -> new CorrectionWord(s, language.say(s.title()), s.ended()))
+                                .toList(),
+                        Stream.of(InstrumentKind.values())
+                                .map(k -> new KeyWord(k.key(), language.say(k.title())))
+                                .toList(),
+                        Stream.of(SitePlan.Kind.values())
+                                .map(k -> new KeyWord(k.key(), language.say(k.title())))
+                                .toList(),
+                        Stream.of(SitePlan.ItemKind.values())
+                                .map(k -> new KeyWord(k.key(), language.say(k.title())))
                                 .toList()));
     }
 }

@@ -59,10 +59,10 @@ record PhotoFile(
                         "A photo is a JPEG or PNG picture; this file is not, by its content. Nothing was saved."));
         int[] size = size(content);
         if ((long) size[0] * size[1] > MOST_MEGAPIXELS * MEGA) {
-            throw refused(Text.of(
+            throw refused(
                     "This picture has {megapixels} megapixels; {mostMegapixels} can be taken. Let the camera take it smaller. Nothing was saved.",
                     Math.round((double) size[0] * size[1] / MEGA),
-                    MOST_MEGAPIXELS));
+                    MOST_MEGAPIXELS);
         }
         if (type.equals("image/png")) {
             PngChunks.requireModest(content);
@@ -79,12 +79,8 @@ record PhotoFile(
                 thumbnail(content));
     }
 
-    private static UnsuitableException refused(String sentence) {
-        return refused(Text.plain(sentence));
-    }
-
-    private static UnsuitableException refused(Text sentence) {
-        return new UnsuitableException("photo", sentence);
+    private static UnsuitableException refused(String template, Object... arguments) {
+        return new UnsuitableException("photo", Text.of(template, arguments));
     }
 
     private static UnsuitableException corrupt() {

@@ -63,7 +63,7 @@ public class RefrigerantStore {
         try {
             name = Refrigerants.nameIn(content);
         } catch (IllegalArgumentException e) {
-            throw new UnsuitableException("file", Text.of("{message} Nothing was imported.", RefusedException.said(e)));
+            throw new UnsuitableException("file", RefusedException.said(e).then(Text.of("Nothing was imported.")));
         }
         Optional<RefrigerantRow> kept =
                 mapper.all().stream().filter(row -> row.name().equals(name)).findFirst();

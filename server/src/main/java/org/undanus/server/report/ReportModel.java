@@ -197,7 +197,7 @@ public record ReportModel(
                 Stream.of(Verdict.values())
                         .map(v -> new CountLine(VerdictPrint.mark(v), from.wording.say(v.title()), summary.count(v)))
                         .toList(),
-                scoped(file) + file.linesRead().said().in(from.wording),
+                looked(file).in(from.wording),
                 toDo(outcome.failing(), from),
                 toDo(outcome.unsettled(), from),
                 toDo(outcome.notShown(), from),
@@ -221,13 +221,18 @@ public record ReportModel(
                 from.printedBy);
     }
 
-    /** What the visit was confined to, before how far it came; nothing where it looked at the whole. */
-    private static String scoped(CaseFile file) {
+    /** How far the visit came, and before it what it was confined to. */
+    private static Text looked(CaseFile file) {
         int left = file.judgements().all().size() - file.told().size();
         return file.scopes().isEmpty()
-                ? ""
-                : file.scopes().stream().map(InspectionScope::title).collect(Collectors.joining(", ")) + " (" + left
-                        + " judgements outside were not looked at): ";
+                ? file.linesRead().said()
+                : Text.of(
+                        "{scopes} ({left} judgements outside were not looked at): {lines}",
+                        Text.list(file.scopes().stream()
+                                .map(InspectionScope::title)
+                                .toList()),
+                        left,
+                        file.linesRead().said());
     }
 
     private static List<ToDo> toDo(List<Judgement> judgements, Material from) {
@@ -268,7 +273,7 @@ public record ReportModel(
                 .comparison()
                 .map(comparison -> comparison.binding().limit())
                 .map(limit -> limit(limit, wording))
-                .orElseGet(() -> String.join("; ", judgement.about().sources()));
+                .orElseGet(() -> Text.series(judgement.about().sources()).in(wording));
     }
 
     private static String limit(Limit limit, Wording wording) {

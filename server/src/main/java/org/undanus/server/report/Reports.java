@@ -177,7 +177,8 @@ class Reports {
                 file,
                 raised,
                 IntStream.range(0, hung.size())
-                        .mapToObj(i -> part(i + 1, hung.get(i), file, shown(hung.get(i), wanted), person))
+                        .mapToObj(
+                                i -> part(i + 1, hung.get(i), file, shown(hung.get(i), wanted), person, wanted.wording))
                         .toList(),
                 wanted.wording,
                 screen ? SCREEN_FIGURE_WIDTH : FIGURE_WIDTH,
@@ -190,12 +191,18 @@ class Reports {
     }
 
     /** @param shown whether the picture itself is wanted, not only its number */
-    private ReportModel.PhotoPart part(int number, Photo photo, CaseFile file, boolean shown, Person person) {
+    private ReportModel.PhotoPart part(
+            int number, Photo photo, CaseFile file, boolean shown, Person person, Wording wording) {
         String where = photo.component()
                 .flatMap(file.facts()::subject)
                 .map(Subject::title)
-                .orElse(photo.correction().isPresent() ? "Correction" : "");
-        String line = photo.point().flatMap(Walk::point).map(Point::title).orElse("");
+                .map(wording::say)
+                .orElseGet(() -> photo.correction().isPresent() ? wording.say("Correction") : "");
+        String line = photo.point()
+                .flatMap(Walk::point)
+                .map(Point::title)
+                .map(wording::say)
+                .orElse("");
         String day = photo.takenAt().orElse(photo.addedAt()).toString().substring(0, 10);
         return new ReportModel.PhotoPart(
                 number,
@@ -219,6 +226,7 @@ class Reports {
     /** @param most things to put right that are listed */
     private String page(ReportModel model, Wanted wanted, int most) {
         Context context = new Context();
+        context.setVariable("say", new Said(wanted.wording));
         context.setVariable("report", model);
         context.setVariable("paper", wanted.paper);
         context.setVariable("contents", wanted.contents);

@@ -254,7 +254,7 @@ public class Seals implements SealedFiles {
     public void keep(Path sealed, Person person) {
         SealCheck.Outcome outcome = new SealCheck(json, Optional.empty()).check(sealed);
         if (!outcome.sound()) {
-            throw new UnsuitableException("seals", Text.of("{sentence} Nothing was saved.", outcome.sentence()));
+            throw new UnsuitableException("seals", outcome.sentence().then(Text.of("Nothing was saved.")));
         }
         Seal seal = SealCheck.seal(sealed, json).orElseThrow();
         int slash = seal.number().lastIndexOf('/');

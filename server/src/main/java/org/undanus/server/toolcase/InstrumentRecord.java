@@ -101,14 +101,14 @@ public record InstrumentRecord(
         InstrumentKind known = Arrays.stream(InstrumentKind.values())
                 .filter(k -> k.key().equals(kind))
                 .findFirst()
-                .orElseThrow(() -> unsuitable("kind", Text.of("\"{kind}\" is no kind of instrument.", kind)));
+                .orElseThrow(() -> unsuitable("kind", "\"{kind}\" is no kind of instrument.", kind));
         if (channels.isPresent()
                 && Stream.of(dimension, ofReading, ofFullScale, fullScale, constant, resolution, range)
                         .anyMatch(Optional::isPresent)) {
             throw unsuitable("channels", "Either the instrument states its accuracy or its channels do.");
         }
         if (shown().size() > MOST_CHANNELS || shown().stream().anyMatch(Objects::isNull)) {
-            throw unsuitable("channels", Text.of("An instrument shows {mostChannels} things at most.", MOST_CHANNELS));
+            throw unsuitable("channels", "An instrument shows {mostChannels} things at most.", MOST_CHANNELS);
         }
         try {
             return new Instrument(
@@ -131,7 +131,7 @@ public record InstrumentRecord(
     private Channel channel(ChannelRecord record, InstrumentKind known) {
         Dimension stated = record.dimension
                 .map(name -> dimensionNamed(name)
-                        .orElseThrow(() -> unsuitable("dimension", Text.of("\"{name}\" is no dimension.", name))))
+                        .orElseThrow(() -> unsuitable("dimension", "\"{name}\" is no dimension.", name)))
                 .or(known::dimension)
                 .orElseThrow(() -> unsuitable("kind", "What is read off is read without an instrument."));
         double share = accuracy("ofFullScale", record.ofFullScale, Dimension.RATIO);
@@ -172,7 +172,7 @@ public record InstrumentRecord(
                 .filter(name -> known.named(name).isEmpty())
                 .findFirst()
                 .ifPresent(name -> {
-                    throw unsuitable("refrigerants", Text.of("No refrigerant is called {name}.", name));
+                    throw unsuitable("refrigerants", "No refrigerant is called {name}.", name);
                 });
     }
 
@@ -200,8 +200,8 @@ public record InstrumentRecord(
         }
     }
 
-    private UnsuitableException unsuitable(String field, String sentence) {
-        return unsuitable(field, Text.plain(sentence));
+    private UnsuitableException unsuitable(String field, String template, Object... arguments) {
+        return unsuitable(field, Text.of(template, arguments));
     }
 
     private UnsuitableException unsuitable(String field, Text sentence) {

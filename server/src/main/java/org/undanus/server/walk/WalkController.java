@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -26,6 +27,7 @@ import org.undanus.core.evidence.Notation;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.SpokenRun;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.UnitSystem;
@@ -39,6 +41,7 @@ import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 import org.undanus.view.FigureView;
 import org.undanus.view.JudgementView;
+import org.undanus.view.SpokenView;
 import org.undanus.view.StationView;
 
 /** The walk over HTTP. */
@@ -113,6 +116,25 @@ class WalkController {
 
     /** @param typed what stands on the line now; nothing is saved */
     record ChangedList(String typed) {}
+
+    /**
+     * A run of readings, spoken or typed.
+     *
+     * @param component the unit or part in hand
+     * @param held symbols of units said before, by kind of instrument
+     * @param instruments the one in use, by its kind
+     */
+    record SpokenRunAsked(
+            @NotNull(message = "is missing") @Size(max = SpokenRun.LONGEST, message = "is longer than can be read over")
+                    String text,
+            Optional<@Size(max = 60, message = "is no unit or part") String> component,
+            Optional<Map<String, List<String>>> held,
+            Optional<Map<String, String>> instruments,
+            @NotNull(message = "is missing") Grade grade) {
+        private SpokenView.Said said() {
+            return new SpokenView.Said(text, component.orElse(""), held.orElse(Map.of()), instruments.orElse(Map.of()));
+        }
+    }
 
     private final CaseFiles cases;
     private final Readings readings;
@@ -291,16 +313,26 @@ class WalkController {
             @PathVariable String id,
             @PathVariable String station,
             Viewer viewer,
-            @Valid @RequestBody SpokenView.Said said,
+            @Valid @RequestBody SpokenRunAsked asked,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
         return SpokenView.of(
                 file,
                 named(station),
-                said,
-                readings,
-                person,
+                asked.said(),
+                (before, reading, key, typed, instrument) -> tried(
+                        before,
+                        new Readings.Typed(reading, key, typed, instrument, asked.grade(), Optional.empty(), false),
+                        person),
                 viewer.wording(file.rules().display()));
+    }
+
+    private CaseFile tried(CaseFile before, Readings.Typed typed, Person person) {
+        try {
+            return readings.tried(before, typed, person);
+        } catch (UnsuitableException e) {
+            throw new RefusedException(e.said());
+        }
     }
 
     static Station named(String key) {

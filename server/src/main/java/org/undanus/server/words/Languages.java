@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.fedorahosted.tennera.jgettext.Catalog;
 import org.fedorahosted.tennera.jgettext.Message;
 import org.fedorahosted.tennera.jgettext.PoParser;
@@ -23,6 +25,9 @@ import org.undanus.core.words.Language;
  */
 @Component
 public class Languages {
+    /** What a sentence of the pages is marked by, where a translator's tool names the source. */
+    static final String PAGES = "web";
+
     private static final String ENDING = ".po";
 
     private final Map<String, Translated> byTag = new HashMap<>();
@@ -50,10 +55,28 @@ public class Languages {
         }
     }
 
+    /** All there are, English first. */
+    List<Locale> known() {
+        return Stream.concat(
+                        Stream.of(Locale.ENGLISH),
+                        byTag.keySet().stream().sorted().map(Locale::forLanguageTag))
+                .toList();
+    }
+
     /** English where there is no other of it. */
     public Language of(Locale asked) {
         Translated known = byTag.get(asked.toLanguageTag());
         return known == null ? Language.ENGLISH : known;
+    }
+
+    /**
+     * What there is of a language in the sentences of the pages: the forms of each, by its English.
+     *
+     * @return empty in English
+     */
+    Map<String, List<String>> ofPages(Locale asked) {
+        Translated known = byTag.get(asked.toLanguageTag());
+        return known == null ? Map.of() : known.ofPages;
     }
 
     /** That of whoever asks on this thread. */
@@ -64,12 +87,16 @@ public class Languages {
     /** What a file of templates says of each. Plurals are those of English: one, and any other number. */
     private static final class Translated implements Language {
         private final Map<String, List<String>> said = new HashMap<>();
+        private final Map<String, List<String>> ofPages = new TreeMap<>();
 
         Translated(Catalog catalog) {
             for (Message message : catalog) {
                 List<String> forms = message.isPlural() ? message.getMsgstrPlural() : List.of(message.getMsgstr());
                 if (!message.isHeader() && forms.stream().noneMatch(String::isEmpty)) {
                     said.put(message.getMsgid(), List.copyOf(forms));
+                    if (message.getSourceReferences().stream().anyMatch(from -> from.startsWith(PAGES))) {
+                        ofPages.put(message.getMsgid(), List.copyOf(forms));
+                    }
                 }
             }
         }

@@ -25,12 +25,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.fedorahosted.tennera.jgettext.Catalog;
@@ -62,6 +65,14 @@ final class Sentences {
     /** A figure with its unit, as examples of what is typed are. */
     private static final Pattern FIGURE = Pattern.compile("[-+\\d.,/'\" ]+[^ ]*( [a-z.]+)?");
 
+    /** A sentence of the pages, with that of any other number where it counts. */
+    private static final Pattern OF_A_PAGE =
+            Pattern.compile("\\$(n?)gettext\\(\\s*" + quoted(2) + "(?:,\\s*" + quoted(4) + ")?");
+
+    /** A sentence of the report's templates, likewise. */
+    private static final Pattern OF_THE_REPORT =
+            Pattern.compile("say\\.of\\('((?:''|[^'])*)'|say\\.counted\\([^']*'((?:''|[^'])*)',\\s*'((?:''|[^'])*)'");
+
     private static final Pattern NAME = Pattern.compile("\\{(\\w*)\\}");
     private static final Pattern LOWER_WORD = Pattern.compile("[a-z]+");
     /** What puts phrases into a sentence. */
@@ -75,13 +86,67 @@ final class Sentences {
     /** By the English, or the English of one: that of any other number, empty where nothing is counted. */
     private final Map<String, String> all = new TreeMap<>();
 
-    Sentences() {
-        StaticJavaParser.getParserConfiguration().setLanguageLevel(ParserConfiguration.LanguageLevel.JAVA_17);
-        SAYING.forEach(folder -> files(folder, ".java")
-                .filter(file -> !WITHOUT.matcher(file.toString()).matches())
-                .forEach(this::source));
+    private final List<String> mismatched = new ArrayList<>();
+
+    private final Set<String> ofPages = new HashSet<>();
+
+    /** Read once; whoever needs them holds the same. */
+    private static final class Read {
+        private static final Sentences ALL = new Sentences();
+    }
+
+    static Sentences all() {
+        return Read.ALL;
+    }
+
+    private Sentences() {
+        StaticJavaParser.setConfiguration(new ParserConfiguration()
+                .setLanguageLevel(ParserConfiguration.LanguageLevel.JAVA_17)
+                .setAttributeComments(false));
+        SAYING.forEach(folder -> files(folder, ".java").forEach(file -> {
+            CompilationUnit source = StaticJavaParser.parse(read(file));
+            given(file, source);
+            if (!WITHOUT.matcher(file.toString()).matches()) {
+                source(source);
+            }
+        }));
         registered();
         enumerated();
+        Stream.of(".vue", ".ts")
+                .flatMap(ending -> files("web/src", ending))
+                .filter(file -> !file.toString().endsWith(".test.ts"))
+                .forEach(this::page);
+        files("server/src/main/resources/report", ".html").forEach(this::template);
+    }
+
+    private void template(Path file) {
+        OF_THE_REPORT.matcher(read(file)).results().forEach(said -> {
+            if (said.group(1) == null) {
+                all.put(said.group(2).replace("''", "'"), said.group(3).replace("''", "'"));
+            } else {
+                all.putIfAbsent(said.group(1).replace("''", "'"), "");
+            }
+        });
+    }
+
+    private static String quoted(int group) {
+        return "([\"'`])((?:\\\\.|(?!\\" + group + ")[^\\\\])*)\\" + group;
+    }
+
+    private void page(Path file) {
+        Matcher said = OF_A_PAGE.matcher(read(file));
+        while (said.find()) {
+            String one = unquoted(said.group(3));
+            all.merge(
+                    one,
+                    said.group(1).isEmpty() ? "" : unquoted(said.group(5)),
+                    (known, many) -> many.isEmpty() ? known : many);
+            ofPages.add(one);
+        }
+    }
+
+    private static String unquoted(String written) {
+        return written.replace("&quot;", "\"").replaceAll("\\\\(.)", "$1");
     }
 
     private static Stream<Path> files(String folder, String ending) {
@@ -100,8 +165,7 @@ final class Sentences {
         }
     }
 
-    private void source(Path file) {
-        CompilationUnit source = StaticJavaParser.parse(read(file));
+    private void source(CompilationUnit source) {
         if (source.findFirst(ClassOrInterfaceDeclaration.class)
                 .filter(type -> type.isAnnotationPresent("Mapper"))
                 .isPresent()) {
@@ -144,32 +208,30 @@ final class Sentences {
     }
 
     /** Templates whose names are not as many as the arguments they are given, with the file they stand in. */
-    static List<String> mismatched() {
-        StaticJavaParser.getParserConfiguration().setLanguageLevel(ParserConfiguration.LanguageLevel.JAVA_17);
-        List<String> found = new ArrayList<>();
-        SAYING.forEach(folder -> files(folder, ".java").forEach(file -> {
-            CompilationUnit source = StaticJavaParser.parse(read(file));
-            source.findAll(MethodCallExpr.class).stream()
-                    .filter(call -> call.getScope()
-                            .filter(scope -> scope.toString().equals("Text"))
-                            .isPresent())
-                    .forEach(call -> {
-                        if (call.getNameAsString().equals("of")) {
-                            mismatched(file, call.getArguments(), 0, found);
-                        } else if (call.getNameAsString().equals("counted")) {
-                            mismatched(file, call.getArguments(), 2, found);
-                        }
-                    });
-            source.findAll(ObjectCreationExpr.class).stream()
-                    .filter(made -> made.getType().getNameAsString().matches("RefusedException|Unsuitable|Unreadable"))
-                    .filter(made -> !made.getArguments().isEmpty())
-                    .forEach(made -> mismatched(file, made.getArguments(), 0, found));
-        }));
-        return found;
+    List<String> mismatched() {
+        return mismatched;
+    }
+
+    private void given(Path file, CompilationUnit source) {
+        source.findAll(MethodCallExpr.class).stream()
+                .filter(call -> call.getScope()
+                        .filter(scope -> scope.toString().equals("Text"))
+                        .isPresent())
+                .forEach(call -> {
+                    if (call.getNameAsString().equals("of")) {
+                        mismatched(file, call.getArguments(), 0);
+                    } else if (call.getNameAsString().equals("counted")) {
+                        mismatched(file, call.getArguments(), 2);
+                    }
+                });
+        source.findAll(ObjectCreationExpr.class).stream()
+                .filter(made -> made.getType().getNameAsString().matches("RefusedException|Unsuitable|Unreadable"))
+                .filter(made -> !made.getArguments().isEmpty())
+                .forEach(made -> mismatched(file, made.getArguments(), 0));
     }
 
     /** @param at where among the arguments the template stands; what it names comes after it */
-    private static void mismatched(Path file, List<Expression> arguments, int at, List<String> found) {
+    private void mismatched(Path file, List<Expression> arguments, int at) {
         for (String template : alternatives(arguments.get(at))) {
             long names = NAME.matcher(template)
                     .results()
@@ -177,7 +239,7 @@ final class Sentences {
                     .distinct()
                     .count();
             if (names != arguments.size() - at - 1) {
-                found.add(file.getFileName() + ": " + template);
+                mismatched.add(file.getFileName() + ": " + template);
             }
         }
     }
@@ -221,7 +283,8 @@ final class Sentences {
 
     private void registered() {
         for (About about : Walk.judge().abouts()) {
-            Stream.concat(Stream.of(about.title()), about.cautions().stream()).forEach(this::add);
+            add(about.title());
+            Stream.of(about.cautions(), about.sources()).flatMap(List::stream).forEach(this::add);
             about.needs().forEach(this::line);
         }
         for (StationPlan plan : Walk.plans()) {
@@ -237,7 +300,7 @@ final class Sentences {
         Stream.concat(Auditor.abouts().stream(), JobsAuditor.abouts().stream()).forEach(check -> {
             Stream.of(check.title(), check.tests(), check.shows(), check.cannot(), check.asks())
                     .forEach(this::add);
-            check.innocent().forEach(this::add);
+            Stream.of(check.innocent(), check.sources()).flatMap(List::stream).forEach(this::add);
         });
         Reckoner.of(Refrigerants.SHIPPED).all().forEach(computation -> {
             add(computation.title());
@@ -305,6 +368,9 @@ final class Sentences {
         all.forEach((one, many) -> {
             Message message = new Message();
             message.setMsgid(one);
+            if (ofPages.contains(one)) {
+                message.addSourceReference(Languages.PAGES);
+            }
             if (many.isEmpty()) {
                 message.setMsgstr(translated.apply(one));
             } else {

@@ -58,11 +58,8 @@ final class AirflowEnough implements Requirement {
         }
         Finding finding = x.finding();
         airflow.estimates()
-                .forEach(estimate -> finding.step(
-                        estimate.method(),
-                        "",
-                        Text.of("{flow}", Amount.of(Dimension.VOLUME_FLOW, estimate.flow(), 0)),
-                        ""));
+                .forEach(estimate ->
+                        finding.step(estimate.method(), "", Amount.of(Dimension.VOLUME_FLOW, estimate.flow(), 0), ""));
         if (best.get().disagree()) {
             return finding.step(
                             "Do they agree?",

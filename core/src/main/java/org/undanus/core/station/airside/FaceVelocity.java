@@ -62,8 +62,7 @@ final class FaceVelocity implements Requirement {
                 x.need(FILTER_WIDTH).uncertain(),
                 x.need(FILTER_HEIGHT).uncertain());
         List<Limit> limits = x.rules().limits(LIMIT);
-        Finding finding =
-                x.finding().step("Airflow", "", Text.of("{flow}", Amount.of(Dimension.VOLUME_FLOW, flow.get(), 0)), "");
+        Finding finding = x.finding().step("Airflow", "", Amount.of(Dimension.VOLUME_FLOW, flow.get(), 0), "");
         Optional<Comparison> held = finding.hold(LIMIT, velocity, 0, limits);
         if (held.isEmpty()) {
             return finding.nobodyLimits();

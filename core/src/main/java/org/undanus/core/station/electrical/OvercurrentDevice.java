@@ -105,7 +105,7 @@ final class OvercurrentDevice implements Requirement {
         Optional<Text> aboveConductors = design ? Optional.empty() : aboveConductors(x, rating);
         Text because = aboveConductors
                 .filter(note -> held.verdict() == Verdict.MEETS)
-                .map(note -> Text.of("{room} {note}", finding.room(), note))
+                .map(note -> finding.room().then(note))
                 .orElse(finding.room());
         return finding.conclude(held.verdict(), because, remedy(x, held));
     }

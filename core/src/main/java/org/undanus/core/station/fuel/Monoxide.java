@@ -124,7 +124,7 @@ public final class Monoxide {
                 .orElseThrow();
         if (held.verdict() == Verdict.FAILS) {
             return finding.conclude(
-                    Verdict.FAILS, Text.of("{room} Air-free it is more still.", finding.room()), SHUT_OFF);
+                    Verdict.FAILS, finding.room().then(Text.of("Air-free it is more still.")), SHUT_OFF);
         }
         if (oxygen.isEmpty()) {
             return x.notShown(List.of(FLUE_OXYGEN));

@@ -72,7 +72,7 @@ final class BundleFits implements Requirement {
         finding.step(
                 "Smallest circle about the bundle",
                 "packed",
-                Text.of("{packed}", Amount.of(Dimension.LENGTH, packed, 0)),
+                Amount.of(Dimension.LENGTH, packed, 0),
                 "smallest of many packings, free of overlap");
         Value.Measured hole = x.need(HOLE_DIAMETER);
         Optional<Comparison> held = finding.hold(LIMIT, hole.uncertain(), hole.resolution(), limits);

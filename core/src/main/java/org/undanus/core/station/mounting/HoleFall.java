@@ -19,7 +19,6 @@ import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.LimitKey;
-import org.undanus.core.words.Text;
 
 /** The hole falls outward enough for the drain to run, and no rain runs in. */
 public final class HoleFall implements Requirement {
@@ -53,7 +52,7 @@ public final class HoleFall implements Requirement {
                         .step(
                                 "Fall of the hole",
                                 "(height inside − height outside) / wall thickness",
-                                Text.of("{fall}", Ratio.ofFraction(fall.value())),
+                                Ratio.ofFraction(fall.value()),
                                 ""),
                 LIMIT,
                 fall,

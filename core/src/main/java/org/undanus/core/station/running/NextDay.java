@@ -31,6 +31,6 @@ final class NextDay {
                         day.date(),
                         Temperature.ofKelvin(day.coldest()),
                         Temperature.ofKelvin(day.warmest())))
-                .orElseGet(() -> Text.of("{asked} No day of the forecast allows it.", asked));
+                .orElseGet(() -> asked.then(Text.of("No day of the forecast allows it.")));
     }
 }

@@ -27,14 +27,14 @@ record TapedOrDrawn(Uncertain length, double resolution) {
         drawn.ifPresent(d -> finding.step(
                 "From the drawing",
                 d.to().isEmpty() ? Text.empty() : Text.of("to {to}", d.to()),
-                Text.of("{metres}", Length.ofMetres(d.metres().value())),
+                Length.ofMetres(d.metres().value()),
                 "Site drawing"));
         return drawn.map(d -> new TapedOrDrawn(d.metres(), 0));
     }
 
     private static void beside(Finding finding, double drawn, double taped) {
         if (Math.abs(drawn - taped) < HALF_MILLIMETRE) {
-            finding.step("Drawn as taped", "", Text.of("{drawn}", Length.ofMetres(drawn)), "Site drawing");
+            finding.step("Drawn as taped", "", Length.ofMetres(drawn), "Site drawing");
         } else {
             finding.step(
                     IN_THE_DRAWING,

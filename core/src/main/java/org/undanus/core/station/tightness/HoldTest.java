@@ -524,7 +524,7 @@ final class HoldTest implements Requirement {
         if (joints.contains(TightnessPoints.BUBBLES)) {
             return finding.conclude(
                     Verdict.FAILS,
-                    Text.of("{said} But a joint showed bubbles or a signal.", said),
+                    said.then(Text.of("But a joint showed bubbles or a signal.")),
                     "Let the pressure off, have that joint made anew, and test again.");
         }
         Optional<Option> search = x.chosen(TightnessPoints.SEARCH);
@@ -534,19 +534,19 @@ final class HoldTest implements Requirement {
         if (searched && left > 0) {
             return finding.conclude(
                     Verdict.NOT_SHOWN,
-                    Text.of("{said} Of {joints} joints {left} were not searched.", said, joints.size(), left),
+                    said.then(Text.of("Of {joints} joints {left} were not searched.", joints.size(), left)),
                     TightnessPoints.JOINT.how());
         }
         return searched
                 ? finding.conclude(
                         Verdict.MEETS,
                         joints.isEmpty()
-                                ? Text.of("{said} The search found nothing; no joint is listed by itself.", said)
-                                : Text.of("{said} Every joint was searched.", said),
+                                ? said.then(Text.of("The search found nothing; no joint is listed by itself."))
+                                : said.then(Text.of("Every joint was searched.")),
                         "")
                 : finding.conclude(
                         Verdict.NOT_SHOWN,
-                        Text.of("{said} The joints were not searched by what finds nitrogen.", said),
+                        said.then(Text.of("The joints were not searched by what finds nitrogen.")),
                         TightnessPoints.SEARCH.how());
     }
 

@@ -63,7 +63,7 @@ final class SmallestLeak implements Requirement {
                 ? finding.conclude(Verdict.NOT_SHOWN, shown, "Use a finer gauge, or hold it longer.")
                 : finding.conclude(
                         Verdict.DOES_NOT_APPLY,
-                        Text.of("{shown} What is smaller is for the leak search to find.", shown),
+                        shown.then(Text.of("What is smaller is for the leak search to find.")),
                         "");
     }
 }

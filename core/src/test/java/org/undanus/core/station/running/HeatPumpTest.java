@@ -26,6 +26,7 @@ import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.rules.ShippedRuleBooks;
 import org.undanus.core.station.Walk;
+import org.undanus.core.words.UnitSystem;
 
 /** Heat, power and stages: what a heat pump does against its sheet. */
 class HeatPumpTest {
@@ -34,6 +35,18 @@ class HeatPumpTest {
         CaseFixture fixture = HeatingFixture.heating(HeatingFixture.COLD, Map.of(), "0 °C", supply)
                 .indoor("running.airflow", "720 m³/h");
         return power == null ? fixture : fixture.indoor("running.power", power);
+    }
+
+    /** A derivation tells its figures in the reader's units, within its words too. */
+    @Test
+    void howItFollowsIsToldInTheReadersUnits() {
+        assertThat(weighed("38.2 °C", null)
+                        .find("running.heating-capacity@indoor")
+                        .derivation())
+                .anySatisfy(step -> {
+                    assertThat(step.how().in(UnitSystem.US)).isEqualTo("at 32 °F outdoors");
+                    assertThat(step.how().in(UnitSystem.SI)).isEqualTo("at 0 °C outdoors");
+                });
     }
 
     @ParameterizedTest(name = "supply {0}: {1}")

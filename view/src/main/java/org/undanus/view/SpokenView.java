@@ -1,7 +1,5 @@
-package org.undanus.server.walk;
+package org.undanus.view;
 
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -11,35 +9,43 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.InstrumentKind;
+import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.SpokenRun;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
+import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.Wording;
-import org.undanus.server.account.Person;
-import org.undanus.server.problem.UnsuitableException;
-import org.undanus.view.CaseFile;
-import org.undanus.view.JudgementView;
-import org.undanus.view.StationView;
 
 /** What was heard of a run of readings: where each would go, and what stays to be said otherwise. */
-record SpokenView(List<PlacedView> placed, List<LeftView> left) {
+public record SpokenView(List<PlacedView> placed, List<LeftView> left) {
 
     /**
-     * @param component the unit or part in hand
-     * @param held symbols of wording said before, by kind of instrument
-     * @param instruments the one in use, by its kind
+     * What was said, and what it was said with.
+     *
+     * @param component the unit or part in hand; empty where none is
+     * @param held symbols of units said before, by the key of the kind of instrument
+     * @param instruments the one in use, by the key of its kind
      */
-    record Said(
-            @NotNull(message = "is missing") @Size(max = SpokenRun.LONGEST, message = "is longer than can be read over")
-                    String text,
-            Optional<@Size(max = 60, message = "is no unit or part") String> component,
-            Optional<Map<String, List<String>>> held,
-            Optional<Map<String, String>> instruments,
-            @NotNull(message = "is missing") Grade grade) {}
+    public record Said(
+            String text, String component, Map<String, List<String>> held, Map<String, String> instruments) {}
+
+    /** Understands a reading as if it were kept. */
+    @FunctionalInterface
+    public interface Trial {
+
+        /**
+         * @param id what the reading is called while it is tried
+         * @return the installation as it would be
+         * @throws RefusedException where it cannot be taken
+         */
+        CaseFile after(CaseFile file, UUID id, PointKey key, String typed, Optional<String> instrument);
+    }
+
+    private record Taken(PointKey key, String typed, Optional<String> instrument) {}
 
     /**
      * A reading where it would go.
@@ -48,7 +54,7 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
      * @param basedOn the reading that stands there
      * @param judgement what the line would be judged to, in this and the readings before it
      */
-    record PlacedView(
+    public record PlacedView(
             String point,
             String component,
             String subject,
@@ -60,9 +66,10 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
             Optional<String> basedOn,
             Optional<JudgementView> judgement) {}
 
-    record LeftView(String words, String why) {}
+    public record LeftView(String words, String why) {}
 
-    static SpokenView of(CaseFile file, Station station, Said said, Readings readings, Person person, Wording wording) {
+    /** @param wording of whoever spoke, and is answered */
+    public static SpokenView of(CaseFile file, Station station, Said said, Trial trial, Wording wording) {
         SpokenRun.Heard heard = SpokenRun.hear(
                 said.text(),
                 file.lines(station).stream()
@@ -71,19 +78,19 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
                                 line.key().component(),
                                 wording.say(line.subject().title())))
                         .toList(),
-                said.component().orElse(""),
-                byKind(said.held().orElse(Map.of())));
+                said.component(),
+                byKind(said.held()));
         List<LeftView> left = new ArrayList<>(heard.left().stream()
                 .map(one -> new LeftView(one.words(), one.why().in(wording)))
                 .toList());
-        List<Readings.Typed> taken = new ArrayList<>();
+        List<Taken> all = new ArrayList<>();
         CaseFile after = file;
         for (SpokenRun.Placed placed : heard.placed()) {
-            Readings.Typed typed = typed(placed, said);
+            Taken taken = taken(placed, said);
             try {
-                after = readings.tried(after, typed, person);
-                taken.add(typed);
-            } catch (UnsuitableException e) {
+                after = trial.after(after, UUID.randomUUID(), taken.key(), taken.typed(), taken.instrument());
+                all.add(taken);
+            } catch (RefusedException e) {
                 left.add(new LeftView(
                         Text.of("{line} {typed}", placed.line().point().title(), placed.typed())
                                 .in(wording),
@@ -92,7 +99,7 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
         }
         CaseFile last = after;
         return new SpokenView(
-                taken.stream().map(typed -> placed(typed, file, last, wording)).toList(), left);
+                all.stream().map(taken -> placed(taken, file, last, wording)).toList(), left);
     }
 
     private static Map<InstrumentKind, List<String>> byKind(Map<String, List<String>> held) {
@@ -101,33 +108,29 @@ record SpokenView(List<PlacedView> placed, List<LeftView> left) {
                 .collect(Collectors.toMap(Function.identity(), kind -> held.get(kind.key())));
     }
 
-    private static Readings.Typed typed(SpokenRun.Placed placed, Said said) {
-        String kind = placed.line().point().instrument().key();
-        return new Readings.Typed(
-                UUID.randomUUID(),
-                new PointKey(placed.line().point().id(), placed.line().component()),
+    private static Taken taken(SpokenRun.Placed placed, Said said) {
+        Point point = placed.line().point();
+        return new Taken(
+                new PointKey(point.id(), placed.line().component()),
                 placed.typed(),
-                said.instruments().flatMap(used -> Optional.ofNullable(used.get(kind))),
-                said.grade(),
-                Optional.empty(),
-                false);
+                Optional.ofNullable(said.instruments().get(point.instrument().key())));
     }
 
-    private static PlacedView placed(Readings.Typed typed, CaseFile before, CaseFile after, Wording wording) {
-        CaseFile.Line line = Readings.line(after, typed.key());
-        var reading = after.evidence().history(typed.key());
-        var standing = before.evidence().answer(typed.key());
+    private static PlacedView placed(Taken taken, CaseFile before, CaseFile after, Wording wording) {
+        CaseFile.Line line = after.line(taken.key()).orElseThrow();
+        List<Reading> readings = after.evidence().history(taken.key());
+        Optional<Reading> standing = before.evidence().answer(taken.key());
         return new PlacedView(
-                typed.key().point(),
-                typed.key().component(),
+                taken.key().point(),
+                taken.key().component(),
                 wording.say(line.subject().title()),
                 wording.say(line.point().title()),
-                typed.typed(),
-                typed.instrument(),
-                StationView.reading(reading.get(reading.size() - 1), wording),
+                taken.typed(),
+                taken.instrument(),
+                StationView.reading(readings.get(readings.size() - 1), wording),
                 standing.map(now -> now.said().in(wording)),
                 standing.map(now -> now.id().toString()),
-                pressing(typed.key(), after).map(j -> JudgementView.of(j, after.evidence(), wording)));
+                pressing(taken.key(), after).map(j -> JudgementView.of(j, after.evidence(), wording)));
     }
 
     /** What a line is judged to: of those about it first of all, else of all that look at it, the one that presses most. */
