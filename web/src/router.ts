@@ -85,9 +85,9 @@ export const router = createRouter({
     { path: "/letters", name: "letters", component: () => import("./corrections/LettersPage.vue") },
     { path: "/rule-books", name: "rule-books", component: () => import("./rulebooks/RuleBooksPage.vue") },
     { path: "/data-sheets", name: "data-sheets", component: () => import("./sheets/SheetsPage.vue") },
-    { path: "/toolcase", name: "toolcase", component: () => import("./toolcase/ToolcasePage.vue") },
+    { path: "/instruments", name: "instruments", component: () => import("./instruments/InstrumentsPage.vue") },
     { path: "/people", name: "people", component: () => import("./people/PeoplePage.vue") },
-    { path: "/reckoner/:id?", name: "reckoner", component: () => import("./reckoner/ReckonerPage.vue") },
+    { path: "/calculators/:id?", name: "calculators", component: () => import("./calculators/CalculatorsPage.vue") },
     { path: "/:rest(.*)*", redirect: "/register" },
   ],
 });

@@ -30,14 +30,14 @@ async function palette(found: unknown[]) {
 
 test("whatever is called so is found by the server, of the installation in hand, and gone to", async () => {
   const wrapper = await palette([
-    { title: "Sound at a distance", detail: "calculator", address: "/reckoner/sound" },
+    { title: "Sound at a distance", detail: "calculator", address: "/calculators/sound" },
     { title: "Sound measured", detail: "line, Siting", address: "/installations/i7/siting?line=a@b" },
   ]);
   await wrapper.find("input").setValue("sound");
   await wrapper.find("input").trigger("keydown", { key: "Enter" });
   await flushPromises();
   expect(get.mock.calls.map(([path]) => path)).toContain("/api/find?words=sound&installation=i7");
-  expect(push).toHaveBeenCalledWith("/reckoner/sound");
+  expect(push).toHaveBeenCalledWith("/calculators/sound");
 });
 
 test("away from an installation none is looked through, and what nobody calls so says so", async () => {

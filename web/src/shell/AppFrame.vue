@@ -69,8 +69,8 @@ const actions = computed(() => [
   { title: $gettext("Check a sealed file"), detail: PAGE, go: () => void router.push("/seals") },
   { title: $gettext("Rule books"), detail: PAGE, go: () => void router.push("/rule-books") },
   { title: $gettext("Data sheets"), detail: PAGE, go: () => void router.push("/data-sheets") },
-  { title: $gettext("Instruments"), detail: PAGE, go: () => void router.push("/toolcase") },
-  { title: $gettext("Calculators"), detail: PAGE, go: () => void router.push("/reckoner") },
+  { title: $gettext("Instruments"), detail: PAGE, go: () => void router.push("/instruments") },
+  { title: $gettext("Calculators"), detail: PAGE, go: () => void router.push("/calculators") },
   ...(leads.value
     ? [{ title: $gettext("People"), detail: PAGE, go: () => void router.push("/people") }]
     : []),
@@ -114,8 +114,8 @@ function leave() {
         <RouterLink v-if="inspects" to="/crews">{{ $gettext("Crews") }}</RouterLink>
         <RouterLink to="/rule-books">{{ $gettext("Rule books") }}</RouterLink>
         <RouterLink to="/data-sheets">{{ $gettext("Data sheets") }}</RouterLink>
-        <RouterLink to="/toolcase">{{ $gettext("Instruments") }}</RouterLink>
-        <RouterLink to="/reckoner">{{ $gettext("Calculators") }}</RouterLink>
+        <RouterLink to="/instruments">{{ $gettext("Instruments") }}</RouterLink>
+        <RouterLink to="/calculators">{{ $gettext("Calculators") }}</RouterLink>
       </nav>
       <div class="tools">
         <button
@@ -178,8 +178,8 @@ function leave() {
         <RouterLink class="button" to="/corrections">{{ $gettext("Corrections") }}</RouterLink>
         <RouterLink class="button" to="/rule-books">{{ $gettext("Rule books") }}</RouterLink>
         <RouterLink class="button" to="/data-sheets">{{ $gettext("Data sheets") }}</RouterLink>
-        <RouterLink class="button" to="/toolcase">{{ $gettext("Instruments") }}</RouterLink>
-        <RouterLink class="button" to="/reckoner">{{ $gettext("Calculators") }}</RouterLink>
+        <RouterLink class="button" to="/instruments">{{ $gettext("Instruments") }}</RouterLink>
+        <RouterLink class="button" to="/calculators">{{ $gettext("Calculators") }}</RouterLink>
         <RouterLink v-if="leads" class="button" to="/people">{{ $gettext("People") }}</RouterLink>
         <button type="button" class="button" @click="toggleTheme">
           {{ theme === "light" ? $gettext("Attic theme") : $gettext("Light theme") }}

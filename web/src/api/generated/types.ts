@@ -436,7 +436,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/reckoner/{id}": {
+    "/api/calculators/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1220,7 +1220,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/reckoner": {
+    "/api/calculators": {
         parameters: {
             query?: never;
             header?: never;

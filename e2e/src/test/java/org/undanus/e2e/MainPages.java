@@ -33,9 +33,9 @@ final class MainPages {
             "/letters",
             "/rule-books",
             "/data-sheets",
-            "/toolcase",
+            "/instruments",
             "/people",
-            "/reckoner/bundle");
+            "/calculators/bundle");
 
     private final Page page;
     private final String address;

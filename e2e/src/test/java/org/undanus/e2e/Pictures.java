@@ -94,12 +94,12 @@ public final class Pictures {
         desk.navigate(address + "/data-sheets?model=WS-12");
         desk.getByText("Refrigerant and lines").waitFor();
         take(desk, "data-sheets");
-        desk.navigate(address + "/toolcase");
+        desk.navigate(address + "/instruments");
         desk.getByText("Gauge set 5").waitFor();
-        take(desk, "toolcase");
-        desk.navigate(address + "/reckoner/bundle");
+        take(desk, "instruments");
+        desk.navigate(address + "/calculators/bundle");
         desk.getByText("Hole to ask for").waitFor();
-        take(desk, "reckoner");
+        take(desk, "calculators");
         desk.context().close();
 
         Page lead = signedIn("lead", DESK, "light");

@@ -194,9 +194,9 @@ class SiteTest extends BrowserTest {
     }
 
     @Test
-    void theReckonerCarriesWhatWasTypedInItsAddress() {
+    void theCalculatorsCarryWhatWasTypedInItsAddress() {
         Page page = signedIn("inspector");
-        page.navigate(application.address() + "/reckoner/bundle");
+        page.navigate(application.address() + "/calculators/bundle");
         page.getByLabel("Outer diameters, with insulation").fill("1 in; 1 in");
         assertThat(page.locator(".answer .last")).containsText("56 mm");
         assertThat(page).hasURL(Pattern.compile(".*diameters=1(\\+|%20)in.*"));

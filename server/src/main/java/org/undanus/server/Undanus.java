@@ -67,7 +67,7 @@ public class Undanus {
 
     /** Needs no data of its own: a sealed file speaks for itself. */
     private static int verify(Path file) {
-        SealCheck.Outcome outcome = new SealCheck(new JsonMapper(), Optional.empty()).check(file);
+        SealCheck.Verification outcome = new SealCheck(new JsonMapper(), Optional.empty()).check(file);
         System.out.println(outcome.sentence());
         outcome.problems().forEach(problem -> System.out.println("- " + problem));
         if (outcome.sound()) {
@@ -89,7 +89,7 @@ public class Undanus {
     private static int checkData(DataFolder folder, String[] arguments) {
         folder.requireUsable();
         return withoutServing(arguments, context -> {
-            JournalCheck.Outcome outcome = context.getBean(JournalCheck.class).run();
+            JournalCheck.Result outcome = context.getBean(JournalCheck.class).run();
             System.out.println(outcome.sentence());
             return outcome.sound() ? 0 : 1;
         });

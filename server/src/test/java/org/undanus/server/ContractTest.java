@@ -91,7 +91,7 @@ class ContractTest {
                         Map.of(
                                         "/api/rule-books", "sallowmere-2026-plate",
                                         "/api/instruments", "gauge-5",
-                                        "/api/reckoner", "voltage-drop",
+                                        "/api/calculators", "voltage-drop",
                                         "/api/imports", "none",
                                         "/api/record-audits", "none",
                                         "/api/record-imports", "none",

@@ -17,9 +17,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.undanus.server.journal.EarlierForm;
-import org.undanus.server.journal.Kept;
+import org.undanus.server.journal.JournalBackfill;
+import org.undanus.server.journal.JournalledKind;
 import org.undanus.server.journal.SignedHeads;
-import org.undanus.server.journal.StockTaking;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -40,7 +40,7 @@ class EveryColumnTest {
         jdbc.update("DELETE FROM journal");
         jdbc.update("UPDATE journal_head SET sequence = 0, hash = '', stock_taken = FALSE");
         Files.delete(SERVER.bean(SignedHeads.class).file());
-        SERVER.bean(StockTaking.class).ensure("undanus");
+        SERVER.bean(JournalBackfill.class).ensure("undanus");
     }
 
     /** Tables that say nothing of the work itself, or not yet: what comes live is kept as a curve; the journal's own are held by the chain and the signed ends. */
@@ -115,8 +115,8 @@ class EveryColumnTest {
     /** By which names each kind of row is journalled: where that changes, folders of before need an {@link EarlierForm}. */
     private static String forms() {
         StringBuilder forms = new StringBuilder();
-        for (Kept kept : SERVER.beans(Kept.class).stream()
-                .sorted(Comparator.comparing(Kept::kind))
+        for (JournalledKind kept : SERVER.beans(JournalledKind.class).stream()
+                .sorted(Comparator.comparing(JournalledKind::kind))
                 .toList()) {
             Set<String> names = new TreeSet<>();
             kept.rows()

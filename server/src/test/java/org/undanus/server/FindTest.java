@@ -26,7 +26,7 @@ class FindTest {
 
     @ParameterizedTest
     @CsvSource({
-        "sound, /reckoner/sound",
+        "sound, /calculators/sound",
         "ws-12, /data-sheets?model=WS-12",
         "clearance front, '/rule-books?find=Clearance%2C+front'",
     })

@@ -28,9 +28,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.undanus.server.journal.Journal;
+import org.undanus.server.journal.JournalBackfill;
 import org.undanus.server.journal.JournalCheck;
 import org.undanus.server.journal.SignedHeads;
-import org.undanus.server.journal.StockTaking;
 
 class JournalTest {
     @RegisterExtension
@@ -184,7 +184,7 @@ class JournalTest {
     void aChainComputedAnewShows() {
         SERVER.bean(SignedHeads.class).sign("test");
         JdbcTemplate jdbc = new JdbcTemplate(SERVER.bean(DataSource.class));
-        JournalCheck.Outcome outcome = SERVER.bean(TransactionTemplate.class).execute(status -> {
+        JournalCheck.Result outcome = SERVER.bean(TransactionTemplate.class).execute(status -> {
             status.setRollbackOnly();
             jdbc.update("UPDATE journal SET by_whom = 'nettlebank', at = DATEADD(HOUR, -1, at) WHERE sequence = 30");
             Tampering.computeAnew(jdbc);
@@ -245,7 +245,7 @@ class JournalTest {
             JournalCheck check = earlier.bean(JournalCheck.class);
             assertThat(check.run().sentence()).contains("sound", "word for word: " + readings + ".");
             for (int start = 1; start <= 2; start++) {
-                earlier.bean(StockTaking.class).ensure("undanus");
+                earlier.bean(JournalBackfill.class).ensure("undanus");
                 assertThat(check.run().sentence())
                         .contains("sound", readings, "data sheets", "was taken over as it stood")
                         .contains("the clock ran backwards 1 time, first at entry 30.");

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Data sheets, toolcase, visits and reckoner over HTTP. */
+/** Data sheets, toolcase, visits and calculators over HTTP. */
 class LibraryTest {
     @RegisterExtension
     static final TestServer SERVER = TestServer.withDemo();
@@ -285,23 +285,23 @@ class LibraryTest {
     }
 
     @Test
-    void theReckonerAnswersWithoutACase() {
-        JsonNode all = inspector.get("/api/reckoner").expect(200).json();
+    void theCalculatorsAnswerWithoutACase() {
+        JsonNode all = inspector.get("/api/calculators").expect(200).json();
         assertThat(all.size()).isGreaterThan(8);
         JsonNode steps = inspector
-                .post("/api/reckoner/bundle?units=US", Map.of("diameters", "1 in; 1 in", "slack", "10 %"))
+                .post("/api/calculators/bundle?units=US", Map.of("diameters", "1 in; 1 in", "slack", "10 %"))
                 .expect(200)
                 .json()
                 .path("steps");
         assertThat(steps.at("/1/value").asString()).isEqualTo("2-1/4 in");
         JsonNode refused = inspector
-                .post("/api/reckoner/bundle", Map.of("diameters", "wide", "slack", "10 %"))
+                .post("/api/calculators/bundle", Map.of("diameters", "wide", "slack", "10 %"))
                 .expect(422)
                 .json();
         assertThat(refused.path("fields").has("diameters")).isTrue();
-        inspector.post("/api/reckoner/nothing", Map.of()).expect(404);
+        inspector.post("/api/calculators/nothing", Map.of()).expect(404);
         inspector
-                .post("/api/reckoner/bundle", Map.of("diameters", "x".repeat(900), "slack", "1"))
+                .post("/api/calculators/bundle", Map.of("diameters", "x".repeat(900), "slack", "1"))
                 .expect(422);
     }
 }

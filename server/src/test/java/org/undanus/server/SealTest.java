@@ -132,7 +132,7 @@ class SealTest {
 
         // anywhere else, without this office's keys
         Path elsewhere = Files.write(folder.resolve("sealed.zip"), zip);
-        SealCheck.Outcome offline = new SealCheck(new JsonMapper(), Optional.empty()).check(elsewhere);
+        SealCheck.Verification offline = new SealCheck(new JsonMapper(), Optional.empty()).check(elsewhere);
         assertThat(offline.sound()).as(offline.toString()).isTrue();
         assertThat(offline.known()).isEmpty();
 

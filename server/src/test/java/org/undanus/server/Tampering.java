@@ -12,12 +12,12 @@ import org.undanus.server.store.Digest;
 
 /** What somebody who has the database could do to it, and what the check of the data says of it. */
 record Tampering(TestServer server) {
-    JournalCheck.Outcome check() {
+    JournalCheck.Result check() {
         return server.bean(JournalCheck.class).run();
     }
 
     /** What the check says if this were done; it is undone again. */
-    JournalCheck.Outcome after(String... changes) {
+    JournalCheck.Result after(String... changes) {
         return server.bean(TransactionTemplate.class).execute(status -> {
             status.setRollbackOnly();
             JdbcTemplate jdbc = new JdbcTemplate(server.bean(DataSource.class));

@@ -216,7 +216,7 @@ public final class CaseFile {
     }
 
     /** This installation, held against another rule book. */
-    public CaseFile by(RuleBook other) {
+    public CaseFile heldAgainst(RuleBook other) {
         return new CaseFile(header, facts, known, other, judge, Optional.empty());
     }
 

@@ -7,10 +7,10 @@ import java.util.stream.Collectors;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
 import org.undanus.core.drawing.Sheet;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.station.Walk;
@@ -101,10 +101,10 @@ public record FigureView(
                 piece.text(),
                 piece.weight(),
                 piece.anchor(),
-                piece.standing().flatMap(Standing::verdict),
-                piece.standing().flatMap(Standing::judgement),
-                piece.standing().flatMap(Standing::line).map(key -> key.point() + "@" + key.component()),
-                piece.standing().flatMap(Standing::thing));
+                piece.standing().flatMap(Meaning::verdict),
+                piece.standing().flatMap(Meaning::judgement),
+                piece.standing().flatMap(Meaning::line).map(key -> key.point() + "@" + key.component()),
+                piece.standing().flatMap(Meaning::thing));
     }
 
     private static String pair(Place at) {

@@ -36,7 +36,7 @@ final class AgainstOwn implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         List<Found> all = new ArrayList<>();
         for (Claim claim : paper.record().claims()) {
             Optional<Point> point = RecordLines.point(claim.key().point());
@@ -48,7 +48,7 @@ final class AgainstOwn implements Check {
         return all;
     }
 
-    private static Found compared(Paper paper, Point point, Claim claim, Reading own) {
+    private static Found compared(AuditedRecord paper, Point point, Claim claim, Reading own) {
         String subject = claim.key().component();
         boolean open =
                 ABOUT.settings().stream().anyMatch(setting -> !paper.rules().decides(setting));
@@ -95,7 +95,7 @@ final class AgainstOwn implements Check {
                         claimed.quantity().si());
     }
 
-    private static double days(Paper paper, Value.Measured read) {
+    private static double days(AuditedRecord paper, Value.Measured read) {
         return read.quantity().dimension() == Dimension.TEMPERATURE
                 ? paper.number(AuditSettings.OUTDOORS).orElseThrow()
                 : Math.abs(read.quantity().si())
@@ -103,7 +103,7 @@ final class AgainstOwn implements Check {
     }
 
     /** Whether both were read in the same mode, as far as both say. */
-    private static boolean sameMode(Paper paper) {
+    private static boolean sameMode(AuditedRecord paper) {
         PointKey mode = new PointKey(OperationPoints.MODE.id(), PointKey.SYSTEM);
         Optional<String> then =
                 paper.record().claim(mode).flatMap(claim -> claim.value().answer());

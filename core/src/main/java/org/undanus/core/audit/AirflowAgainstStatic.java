@@ -38,11 +38,11 @@ final class AirflowAgainstStatic implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.INDOOR_UNIT, ABOUT, AirflowAgainstStatic::check);
     }
 
-    private static Found check(Paper paper, Subject unit) {
+    private static Found check(AuditedRecord paper, Subject unit) {
         Value.Measured claimed = paper.measured(AIRFLOW, unit).orElseThrow();
         Optional<Component> component = paper.facts().component(unit.id());
         Optional<Uncertain> table = component.flatMap(fan -> Airflow.of(paper.at(unit), fan).estimates().stream()

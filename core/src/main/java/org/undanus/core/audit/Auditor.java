@@ -15,10 +15,10 @@ public final class Auditor {
             new FinerThanInstrument(),
             new OrderOfWork(),
             new PressureHold(),
-            HoldShape.ofPressure(),
+            ReadingScatter.ofPressure(),
             new HoldCovered(),
             new PullDownTime(),
-            HoldShape.ofVacuum(),
+            ReadingScatter.ofVacuum(),
             new ChargeAgainstLength(),
             new WeatherOfDay(),
             new RunningAgainstClock(),
@@ -50,7 +50,7 @@ public final class Auditor {
      * @param rules where they leave the rate of false alarms open, nothing is doubted
      */
     public static List<Found> audit(Case facts, CommissioningRecord record, Evidence own, RuleBook rules) {
-        Paper paper = new Paper(facts, record, own, rules);
+        AuditedRecord paper = new AuditedRecord(facts, record, own, rules);
         List<Found> all =
                 CHECKS.stream().flatMap(check -> check.check(paper).stream()).toList();
         return Screening.screened(all, rules, Function.identity(), Found::with);

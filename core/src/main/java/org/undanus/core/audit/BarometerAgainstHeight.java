@@ -31,7 +31,7 @@ final class BarometerAgainstHeight implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         Optional<Value.Measured> claimed = paper.record()
                 .claim(new PointKey(BAROMETER.id(), PointKey.SYSTEM))
                 .flatMap(Claim::measured);

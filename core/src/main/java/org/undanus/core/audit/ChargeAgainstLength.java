@@ -49,11 +49,11 @@ final class ChargeAgainstLength implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.OUTDOOR_UNIT, ABOUT, ChargeAgainstLength::check);
     }
 
-    private static Found check(Paper paper, Subject unit) {
+    private static Found check(AuditedRecord paper, Subject unit) {
         Examination x = paper.at(unit);
         List<Subject> lines = paper.facts().subjects(Scope.LINE_SET).stream()
                 .filter(set -> set.joins().contains(unit.id()))
@@ -87,7 +87,7 @@ final class ChargeAgainstLength implements Check {
                                 Length.ofMetres(length),
                                 Mass.ofKilograms(asked),
                                 Mass.ofKilograms(added)),
-                        Paper.keys(unit, CYLINDER_BEFORE, CYLINDER_AFTER))
+                        AuditedRecord.keys(unit, CYLINDER_BEFORE, CYLINDER_AFTER))
                 .drawn(Dimension.MASS, new Uncertain(asked, u), added)
                 .explained(mistake(added, asked, u));
     }

@@ -8,5 +8,5 @@ interface Check {
     AboutCheck about();
 
     /** What it finds, for every unit or part it speaks of; nothing where the installation has none such. */
-    List<Found> check(Paper paper);
+    List<Found> check(AuditedRecord paper);
 }

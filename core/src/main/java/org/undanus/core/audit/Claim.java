@@ -3,7 +3,7 @@ package org.undanus.core.audit;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.UUID;
-import org.undanus.core.derived.Readings;
+import org.undanus.core.derived.WrittenCurve;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
@@ -55,7 +55,7 @@ public record Claim(
     }
 
     private static Optional<Outline> course(Value value, Traces traces) {
-        if (value instanceof Value.Listed listed && listed.listing() instanceof Readings readings) {
+        if (value instanceof Value.Listed listed && listed.listing() instanceof WrittenCurve readings) {
             return Optional.of(readings.outline());
         }
         return value instanceof Value.Logged logged

@@ -44,11 +44,11 @@ final class CondensateAgainstAir implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.INDOOR_UNIT, ABOUT, CondensateAgainstAir::check);
     }
 
-    private static Found check(Paper paper, Subject unit) {
+    private static Found check(AuditedRecord paper, Subject unit) {
         AbsolutePressure air = paper.air();
         double one = paper.number(AuditSettings.AIR).orElseThrow();
         Uncertain expected;
@@ -73,7 +73,7 @@ final class CondensateAgainstAir implements Check {
                                 "The air lost {expected}; the record says that {caught} were caught.",
                                 LiquidFlow.ofCubicMetresPerSecond(Math.max(0, expected.value())),
                                 caught.quantity()),
-                        Paper.keys(unit, CONDENSATE, AIRFLOW, RETURN_DRY, RETURN_WET, SUPPLY_DRY, SUPPLY_WET))
+                        AuditedRecord.keys(unit, CONDENSATE, AIRFLOW, RETURN_DRY, RETURN_WET, SUPPLY_DRY, SUPPLY_WET))
                 .drawn(
                         Dimension.LIQUID_FLOW,
                         new Uncertain(expected.value(), u),

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.distribution.continuous.TDistribution;
-import org.undanus.core.derived.Readings;
+import org.undanus.core.derived.WrittenCurve;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Value;
@@ -100,7 +100,7 @@ final class CopiedCourse implements JobCheck {
     private static Dimension dimension(Claim claim) {
         return claim.value() instanceof Value.Logged logged
                 ? logged.trace().dimension()
-                : ((Readings) ((Value.Listed) claim.value()).listing()).dimension();
+                : ((WrittenCurve) ((Value.Listed) claim.value()).listing()).dimension();
     }
 
     private static double length(double[] of) {

@@ -73,11 +73,11 @@ final class DifferenceArithmetic implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(scope, about, this::check);
     }
 
-    private Found check(Paper paper, Subject unit) {
+    private Found check(AuditedRecord paper, Subject unit) {
         Value.Measured claimed = paper.measured(difference, unit).orElseThrow();
         Value.Measured high = paper.measured(warm, unit).orElseThrow();
         Value.Measured low = paper.measured(cold, unit).orElseThrow();
@@ -99,7 +99,7 @@ final class DifferenceArithmetic implements Check {
                                 low.quantity(),
                                 Dimension.TEMPERATURE_DIFFERENCE.of(expected),
                                 claimed.quantity()),
-                        Paper.keys(unit, difference, warm, cold))
+                        AuditedRecord.keys(unit, difference, warm, cold))
                 .drawn(
                         Dimension.TEMPERATURE_DIFFERENCE,
                         new Uncertain(expected, u),

@@ -42,11 +42,11 @@ final class EnergyBalance implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.INDOOR_UNIT, ABOUT, EnergyBalance::check);
     }
 
-    private static Found check(Paper paper, Subject unit) {
+    private static Found check(AuditedRecord paper, Subject unit) {
         Optional<Subject> outdoor = paper.outdoor(unit);
         Optional<Value.Measured> volts = outdoor.flatMap(o -> paper.measured(VOLTAGE, o));
         Optional<Value.Measured> amperes = outdoor.flatMap(o -> paper.measured(CURRENT, o));

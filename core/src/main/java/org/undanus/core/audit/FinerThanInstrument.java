@@ -41,7 +41,7 @@ final class FinerThanInstrument implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         List<PointKey> finer = new ArrayList<>();
         List<PointKey> looked = new ArrayList<>();
         Optional<Text> first = Optional.empty();

@@ -20,7 +20,7 @@ import org.undanus.core.words.Text;
 public record Found(
         AboutCheck about,
         String subject,
-        Outcome outcome,
+        Consistency outcome,
         Optional<Doubt> doubt,
         Text because,
         Optional<Text> mistake,
@@ -29,7 +29,7 @@ public record Found(
         Optional<Overlay> overlay) {
 
     /** How it stands. */
-    public enum Outcome {
+    public enum Consistency {
         CONSISTENT("Consistent"),
         DOUBTFUL("Doubtful"),
         /** Written before what may have been copied from it. */
@@ -38,7 +38,7 @@ public record Found(
 
         private final String title;
 
-        Outcome(String title) {
+        Consistency(String title) {
             this.title = title;
         }
 
@@ -65,7 +65,7 @@ public record Found(
         return new Found(
                 about,
                 subject,
-                Outcome.CANNOT_TELL,
+                Consistency.CANNOT_TELL,
                 Optional.empty(),
                 because,
                 Optional.empty(),
@@ -79,7 +79,7 @@ public record Found(
         return new Found(
                 about,
                 subject,
-                Outcome.CONSISTENT,
+                Consistency.CONSISTENT,
                 Optional.of(doubt),
                 because,
                 Optional.empty(),
@@ -106,12 +106,12 @@ public record Found(
         return new Found(about, subject, outcome, doubt, because, honest, on, band, overlay);
     }
 
-    Found with(Outcome judged) {
+    Found with(Consistency judged) {
         return new Found(about, subject, judged, doubt, because, mistake, on, band, overlay);
     }
 
     /** Whether it found something that honest work hardly brings about. */
     public boolean doubtful() {
-        return outcome == Outcome.DOUBTFUL;
+        return outcome == Consistency.DOUBTFUL;
     }
 }

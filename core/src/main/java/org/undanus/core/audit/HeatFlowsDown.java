@@ -62,7 +62,7 @@ final class HeatFlowsDown implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         Optional<Double> air = paper.number(AuditSettings.AIR);
         boolean cooling = paper.record()
                 .claim(new PointKey(RecordLines.MODE.id(), PointKey.SYSTEM))
@@ -100,7 +100,7 @@ final class HeatFlowsDown implements Check {
                         worst.high().quantity().si())));
     }
 
-    private static List<Pair> pairs(Paper paper, Order order, double air) {
+    private static List<Pair> pairs(AuditedRecord paper, Order order, double air) {
         List<Pair> pairs = new ArrayList<>();
         for (Subject warm : paper.facts().subjects(order.warm().scope())) {
             for (Subject cold : cold(paper, warm, order.cold().scope())) {
@@ -124,7 +124,7 @@ final class HeatFlowsDown implements Check {
     }
 
     /** Subjects whose cold end belongs to this warm one: itself, where both are read of one; else all there are. */
-    private static List<Subject> cold(Paper paper, Subject warm, Scope scope) {
+    private static List<Subject> cold(AuditedRecord paper, Subject warm, Scope scope) {
         List<Subject> all = paper.facts().subjects(scope);
         return all.contains(warm) ? List.of(warm) : all;
     }

@@ -34,13 +34,13 @@ final class HoldCovered implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.LINE_SET, ABOUT, HoldCovered::check);
     }
 
-    private static Found check(Paper paper, Subject line) {
+    private static Found check(AuditedRecord paper, Subject line) {
         double claimed = paper.value(HOLD_TIME, line).orElseThrow();
-        double covered = HoldShape.course(paper, PRESSURE_READINGS, line)
+        double covered = ReadingScatter.course(paper, PRESSURE_READINGS, line)
                 .orElseThrow()
                 .outline()
                 .lasting();
@@ -53,7 +53,7 @@ final class HoldCovered implements Check {
                                 "Readings reach over {covered}; the record says that it was held for {claimed}.",
                                 Duration.ofSeconds(covered),
                                 Duration.ofSeconds(claimed)),
-                        Paper.keys(line, HOLD_TIME, PRESSURE_READINGS))
+                        AuditedRecord.keys(line, HOLD_TIME, PRESSURE_READINGS))
                 .drawn(Dimension.DURATION, new Uncertain(covered, u), claimed);
     }
 }

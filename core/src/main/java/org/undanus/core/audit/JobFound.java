@@ -20,7 +20,7 @@ public record JobFound(
         return new JobFound(found, Optional.of(record), Optional.of(other), true);
     }
 
-    JobFound with(Found.Outcome judged) {
+    JobFound with(Found.Consistency judged) {
         return new JobFound(found.with(judged), record, other, copy);
     }
 }

@@ -28,7 +28,7 @@ public final class JobsAuditor {
                         .flatMap(record ->
                                 found.other().filter(other -> other.on().isAfter(record.on())))
                         .isPresent();
-        return earlier ? found.with(Found.Outcome.SOURCE) : found;
+        return earlier ? found.with(Found.Consistency.SOURCE) : found;
     }
 
     /**

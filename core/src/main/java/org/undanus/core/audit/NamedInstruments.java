@@ -31,7 +31,7 @@ final class NamedInstruments implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         Map<Instrument, List<PointKey>> named = new LinkedHashMap<>();
         for (Claim claim : paper.record().claims()) {
             claim.instrument()

@@ -32,7 +32,7 @@ final class NamedStandards implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         Optional<Claim> named = paper.record().claim(new PointKey(RecordLines.STANDARDS.id(), PointKey.SYSTEM));
         List<MatchResult> editions = named.map(
                         claim -> EDITION.matcher(claim.typed()).results().toList())

@@ -46,11 +46,11 @@ final class OrderOfWork implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.LINE_SET, ABOUT, OrderOfWork::check);
     }
 
-    private static Found check(Paper paper, Subject line) {
+    private static Found check(AuditedRecord paper, Subject line) {
         List<Timed> timed = new ArrayList<>();
         STEPS.forEach(point -> paper.at(point, line).ifPresent(at -> timed.add(new Timed(point, at))));
         if (timed.size() < 2) {
@@ -83,6 +83,6 @@ final class OrderOfWork implements Check {
                         MINUTE.format(late.get().at()),
                         early.orElseThrow().point().title(),
                         MINUTE.format(early.get().at())),
-                Paper.keys(line, late.get().point(), early.get().point()));
+                AuditedRecord.keys(line, late.get().point(), early.get().point()));
     }
 }

@@ -39,11 +39,11 @@ final class PlateAgainstSheet implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.OUTDOOR_UNIT, ABOUT, PlateAgainstSheet::check);
     }
 
-    private static Found check(Paper paper, Subject unit) {
+    private static Found check(AuditedRecord paper, Subject unit) {
         Optional<DataSheet> sheet = paper.at(unit).sheet();
         List<PointKey> compared = new ArrayList<>();
         List<PointKey> other = new ArrayList<>();

@@ -30,11 +30,11 @@ final class PowerOfCurrent implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.OUTDOOR_UNIT, ABOUT, PowerOfCurrent::check);
     }
 
-    private static Found check(Paper paper, Subject unit) {
+    private static Found check(AuditedRecord paper, Subject unit) {
         if (paper.facts().components().stream().anyMatch(other -> !other.outdoor() && other.ownSupply())) {
             return Found.cannotTell(
                     ABOUT,
@@ -56,7 +56,7 @@ final class PowerOfCurrent implements Check {
                                 "Voltage times current is {apparent}; the record says that {power} were taken.",
                                 Power.ofWatts(apparent.value()),
                                 Power.ofWatts(power.value())),
-                        Paper.keys(unit, POWER, VOLTAGE, CURRENT))
+                        AuditedRecord.keys(unit, POWER, VOLTAGE, CURRENT))
                 .drawn(new Found.Band(Dimension.POWER, 0, apparent.value() + apparent.expanded(), power.value()));
     }
 }

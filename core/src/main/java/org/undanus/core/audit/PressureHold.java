@@ -45,11 +45,11 @@ final class PressureHold implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.LINE_SET, ABOUT, PressureHold::check);
     }
 
-    private static Found check(Paper paper, Subject line) {
+    private static Found check(AuditedRecord paper, Subject line) {
         Value.Measured first = paper.measured(TEST_PRESSURE, line).orElseThrow();
         Value.Measured last = paper.measured(END_PRESSURE, line).orElseThrow();
         Value.Measured before = paper.measured(TEST_TEMPERATURE, line).orElseThrow();
@@ -94,7 +94,7 @@ final class PressureHold implements Check {
                         line.id(),
                         doubt,
                         because,
-                        Paper.keys(line, TEST_PRESSURE, TEST_TEMPERATURE, END_PRESSURE, END_TEMPERATURE))
+                        AuditedRecord.keys(line, TEST_PRESSURE, TEST_TEMPERATURE, END_PRESSURE, END_TEMPERATURE))
                 .drawn(Dimension.GAUGE_PRESSURE, new Uncertain(expected.value(), u), claimed);
     }
 

@@ -46,11 +46,11 @@ final class PullDownTime implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.LINE_SET, ABOUT, PullDownTime::check);
     }
 
-    private static Found check(Paper paper, Subject line) {
+    private static Found check(AuditedRecord paper, Subject line) {
         Optional<TestVolume> volume = TestVolume.of(paper.at(line));
         if (volume.isEmpty()) {
             return Found.cannotTell(
@@ -79,7 +79,7 @@ final class PullDownTime implements Check {
                                 Dimension.ABSOLUTE_PRESSURE.of(reached),
                                 Duration.ofSeconds(least),
                                 Duration.ofSeconds(claimed)),
-                        Paper.keys(line, PUMP_SPEED, HOSE_BORE, HOSE_LENGTH, PULL_TIME, REACHED))
+                        AuditedRecord.keys(line, PUMP_SPEED, HOSE_BORE, HOSE_LENGTH, PULL_TIME, REACHED))
                 .drawn(new Found.Band(
                         Dimension.DURATION, Math.max(0, least - 2 * u), Double.POSITIVE_INFINITY, claimed));
     }

@@ -37,7 +37,7 @@ final class RunningAgainstClock implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         Optional<Claim> run = paper.record().claim(new PointKey(RUN_TIME.id(), PointKey.SYSTEM));
         Optional<LocalDateTime> started = paper.facts().subjects(Scope.LINE_SET).stream()
                 .flatMap(line -> paper.at(STARTED, line).stream())

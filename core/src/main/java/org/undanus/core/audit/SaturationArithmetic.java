@@ -74,11 +74,11 @@ final class SaturationArithmetic implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.OUTDOOR_UNIT, about, this::check);
     }
 
-    private Found check(Paper paper, Subject unit) {
+    private Found check(AuditedRecord paper, Subject unit) {
         Optional<Refrigerant> refrigerant = paper.refrigerant(unit);
         if (refrigerant.isEmpty()) {
             return Found.cannotTell(about, unit.id(), Text.of("Nothing says which refrigerant is in it."));
@@ -101,7 +101,7 @@ final class SaturationArithmetic implements Check {
                                 refrigerant.get().name(),
                                 amount(expected),
                                 claimed.quantity()),
-                        Paper.keys(unit, pressure, temperature))
+                        AuditedRecord.keys(unit, pressure, temperature))
                 .drawn(
                         Dimension.TEMPERATURE,
                         new Uncertain(expected.value(), u),
@@ -114,7 +114,7 @@ final class SaturationArithmetic implements Check {
     }
 
     /** Of the digits of both, and of two good tables. */
-    private static double uncertainty(Paper paper, Value.Measured claimed, Uncertain expected) {
+    private static double uncertainty(AuditedRecord paper, Value.Measured claimed, Uncertain expected) {
         return Math.sqrt(Math.pow(expected.standardUncertainty(), 2)
                 + Math.pow(claimed.rounding(), 2)
                 + Math.pow(paper.number(AuditSettings.TABLES).orElseThrow(), 2));
@@ -132,7 +132,8 @@ final class SaturationArithmetic implements Check {
     }
 
     /** The mistake that explains it: the one that comes closest, where it comes close and the record does not. */
-    private Optional<Text> mistake(Paper paper, Value.Measured read, Value.Measured claimed, Refrigerant right) {
+    private Optional<Text> mistake(
+            AuditedRecord paper, Value.Measured read, Value.Measured claimed, Refrigerant right) {
         Stream<Way> ways = Stream.concat(
                 Stream.of(
                         new Way(right, SEA_LEVEL, dew, Text.of("It fits a table that counts from sea level.")),
@@ -153,7 +154,7 @@ final class SaturationArithmetic implements Check {
     /** A way to find a saturation temperature. */
     private record Way(Refrigerant refrigerant, AbsolutePressure air, boolean dew, Text says) {
         /** How many standard uncertainties the record is from it. */
-        double off(Value.Measured read, Value.Measured claimed, Paper paper) {
+        double off(Value.Measured read, Value.Measured claimed, AuditedRecord paper) {
             Uncertain expected = expected(read, refrigerant, air, dew);
             return Math.abs(claimed.quantity().si() - expected.value()) / uncertainty(paper, claimed, expected);
         }

@@ -20,7 +20,7 @@ final class Screening {
      * @param judged the same, with how it stands
      */
     static <T> List<T> screened(
-            List<T> all, RuleBook rules, Function<T, Found> found, BiFunction<T, Found.Outcome, T> judged) {
+            List<T> all, RuleBook rules, Function<T, Found> found, BiFunction<T, Found.Consistency, T> judged) {
         if (!rules.decides(AuditSettings.FALSE_ALARMS)) {
             return all;
         }
@@ -34,7 +34,8 @@ final class Screening {
                 .map(each -> found.apply(each)
                         .doubt()
                         .map(doubt -> judged.apply(
-                                each, doubt.chance() <= level ? Found.Outcome.DOUBTFUL : Found.Outcome.CONSISTENT))
+                                each,
+                                doubt.chance() <= level ? Found.Consistency.DOUBTFUL : Found.Consistency.CONSISTENT))
                         .orElse(each))
                 .toList();
     }

@@ -45,11 +45,11 @@ final class SplitAgainstAirflow implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         return paper.each(Scope.INDOOR_UNIT, ABOUT, SplitAgainstAirflow::check);
     }
 
-    private static Found check(Paper paper, Subject unit) {
+    private static Found check(AuditedRecord paper, Subject unit) {
         Optional<Double> outdoor = paper.record()
                 .claim(new PointKey(OUTDOOR_AIR.id(), PointKey.SYSTEM))
                 .flatMap(Claim::measured)
@@ -76,7 +76,7 @@ final class SplitAgainstAirflow implements Check {
         }
     }
 
-    private static Found weighed(Paper paper, Subject unit, ExpectedSplit model, double outdoor) {
+    private static Found weighed(AuditedRecord paper, Subject unit, ExpectedSplit model, double outdoor) {
         Value.Measured back = paper.measured(RETURN_DRY, unit).orElseThrow();
         Value.Measured supply = paper.measured(SUPPLY_DRY, unit).orElseThrow();
         double claimed = back.quantity().si() - supply.quantity().si();
@@ -93,7 +93,7 @@ final class SplitAgainstAirflow implements Check {
                                 "At this airflow the rated coil makes a split of {expected}; the record says {claimed}.",
                                 TemperatureDifference.ofKelvin(expected),
                                 TemperatureDifference.ofKelvin(claimed)),
-                        Paper.keys(unit, AIRFLOW, RETURN_DRY, RETURN_WET, SUPPLY_DRY))
+                        AuditedRecord.keys(unit, AIRFLOW, RETURN_DRY, RETURN_WET, SUPPLY_DRY))
                 .drawn(Dimension.TEMPERATURE_DIFFERENCE, new Uncertain(expected, u), claimed);
     }
 }

@@ -70,7 +70,7 @@ final class TwoPlaces implements JobCheck {
         double travel = rules.number(AuditSettings.TRAVEL);
         Map<Two, Clash> clashes = new LinkedHashMap<>();
         people.values().forEach(was -> clash(was, travel, clashes));
-        double u = Math.max(rules.number(AuditSettings.CLOCK), Paper.clock(records)) * Math.sqrt(2);
+        double u = Math.max(rules.number(AuditSettings.CLOCK), AuditedRecord.clock(records)) * Math.sqrt(2);
         Map<String, Clash> worst = new LinkedHashMap<>();
         clashes.forEach((two, clash) ->
                 worst.merge(two.here(), clash, (one, other) -> other.deviations(u) > one.deviations(u) ? other : one));

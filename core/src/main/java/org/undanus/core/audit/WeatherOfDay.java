@@ -32,7 +32,7 @@ final class WeatherOfDay implements Check {
     }
 
     @Override
-    public List<Found> check(Paper paper) {
+    public List<Found> check(AuditedRecord paper) {
         Optional<CommissioningRecord.DayWeather> day = paper.record().weather();
         Optional<Double> place = paper.number(AuditSettings.OUTDOORS);
         Optional<Subject> subject = paper.facts().subjects(OUTDOOR_AIR.scope()).stream()
@@ -64,7 +64,7 @@ final class WeatherOfDay implements Check {
                                 day.get().coldest(),
                                 day.get().warmest(),
                                 read.quantity()),
-                        Paper.keys(subject.get(), OUTDOOR_AIR))
+                        AuditedRecord.keys(subject.get(), OUTDOOR_AIR))
                 .drawn(new Found.Band(
                         Dimension.TEMPERATURE,
                         coldest - 2 * u,

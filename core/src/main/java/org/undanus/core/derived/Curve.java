@@ -23,7 +23,7 @@ public record Curve(Outline outline, double step, Accuracy accuracy, boolean log
         Optional<Curve> logged = x.curve(log).map(trace -> logged(x, log, trace));
         return logged.isPresent()
                 ? logged
-                : x.listed(byHand, Readings.class)
+                : x.listed(byHand, WrittenCurve.class)
                         .map(read -> new Curve(
                                 read.outline(),
                                 x.step(byHand, read.dimension(), read.resolution()),

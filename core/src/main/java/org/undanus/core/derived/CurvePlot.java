@@ -11,9 +11,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
@@ -67,7 +67,7 @@ public final class CurvePlot {
     private final List<Level> levels = new ArrayList<>();
 
     /** @param up on the chart */
-    private record Level(double up, Text words, Standing standing) {}
+    private record Level(double up, Text words, Meaning standing) {}
 
     /**
      * @param from the first moment on it, s
@@ -276,7 +276,7 @@ public final class CurvePlot {
     }
 
     /** A level across the whole chart. */
-    public CurvePlot level(double value, Text words, Standing standing) {
+    public CurvePlot level(double value, Text words, Meaning standing) {
         levels.add(new Level(up(value), words, standing));
         return this;
     }

@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.undanus.core.evidence.ListNotation;
 import org.undanus.core.evidence.Notation;
-import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.words.Text;
@@ -47,7 +47,7 @@ public record Forecast(List<Day> days) implements Notation.Listing {
         return Text.of("{days} days from {date}", days.size(), days.get(0).date);
     }
 
-    private static final class Written extends PartByPart<Day, Forecast> {
+    private static final class Written extends ListNotation<Day, Forecast> {
         private static final Pattern DAY = Pattern.compile("(\\d{4}-\\d{2}-\\d{2})\\s+(.+?)\\s+to\\s+(.+)");
 
         private Written() {

@@ -2,7 +2,7 @@ package org.undanus.core.derived;
 
 import java.util.function.Function;
 import org.undanus.core.evidence.Entry;
-import org.undanus.core.evidence.PartByPart;
+import org.undanus.core.evidence.ListNotation;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.FieldNotation;
 import org.undanus.core.quantity.FieldNotationException;
@@ -31,6 +31,6 @@ final class Lengths {
     }
 
     static Entry.Unsuitable wrong(int part, String written, Text why) {
-        return new PartByPart.Place(part, written).wrong(why);
+        return new ListNotation.Place(part, written).wrong(why);
     }
 }

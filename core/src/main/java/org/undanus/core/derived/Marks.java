@@ -9,8 +9,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
+import org.undanus.core.evidence.ListNotation;
 import org.undanus.core.evidence.Notation;
-import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.words.Text;
@@ -91,7 +91,7 @@ public record Marks(List<Mark> marks) implements Notation.Listing {
                 .toList());
     }
 
-    private static final class Written extends PartByPart<Mark, Marks> {
+    private static final class Written extends ListNotation<Mark, Marks> {
         private static final Pattern MARK = Pattern.compile("(\\d+(?:[.,]\\d+)?\\s*(?:s|sec|min|h)\\b)\\s*(.+)");
         private static final Text ACTS =
                 Text.list(Arrays.stream(Act.values()).map(Act::title).toList());

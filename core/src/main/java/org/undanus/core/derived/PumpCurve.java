@@ -2,8 +2,8 @@ package org.undanus.core.derived;
 
 import java.util.List;
 import org.undanus.core.evidence.Entry;
+import org.undanus.core.evidence.ListNotation;
 import org.undanus.core.evidence.Notation;
-import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.LiquidFlow;
@@ -53,7 +53,7 @@ public record PumpCurve(List<Point> points) implements Notation.Listing {
                 Length.ofMetres(last.lift));
     }
 
-    private static final class Written extends PartByPart<Point, PumpCurve> {
+    private static final class Written extends ListNotation<Point, PumpCurve> {
         private Written() {
             super("0 m: 20 L/h, 2 m: 14 L/h, 4 m: 8 L/h", "No point is written.");
         }

@@ -8,9 +8,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.words.Text;
@@ -25,14 +25,14 @@ public final class RunDrawing {
 
     private final TubeRun run;
     private final PointKey line;
-    private final Function<Piece, Standing> standing;
+    private final Function<Piece, Meaning> standing;
     private final double sign;
 
     /**
      * @param line on which it is read
      * @param standing what is judged of a piece
      */
-    public RunDrawing(TubeRun run, PointKey line, Function<Piece, Standing> standing) {
+    public RunDrawing(TubeRun run, PointKey line, Function<Piece, Meaning> standing) {
         this.run = run;
         this.line = line;
         this.standing = standing;
@@ -41,7 +41,7 @@ public final class RunDrawing {
 
     /** Before anything is said of a run: where to begin. */
     public static Drawing open(String title, PointKey line) {
-        Standing first = Standing.of(line).ofDrawn("0");
+        Meaning first = Meaning.of(line).ofDrawn("0");
         return Drawing.of(title, Frame.toScale(0, 0, 6, 2))
                 .box(Role.CABINET, 0.3, 1.1, 1.2, 1.5)
                 .line(Role.ASKED, first, Place.of(1.2, 1.2), Place.of(5, 0.7))
@@ -80,7 +80,7 @@ public final class RunDrawing {
     }
 
     private void piece(Drawing.Builder drawing, Piece piece, Place from, Place to) {
-        Standing own = standing.apply(piece).on(line).ofDrawn(Integer.toString(piece.part()));
+        Meaning own = standing.apply(piece).on(line).ofDrawn(Integer.toString(piece.part()));
         switch (piece.kind()) {
             case STRAIGHT -> {
                 drawing.line(Role.RUN, own, from, to);

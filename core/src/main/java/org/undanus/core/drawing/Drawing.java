@@ -64,7 +64,7 @@ public record Drawing(
             return add(new Element.Path(role, Arrays.asList(points), false, Optional.empty()));
         }
 
-        public Builder line(Role role, Standing standing, Place... points) {
+        public Builder line(Role role, Meaning standing, Place... points) {
             return add(new Element.Path(role, Arrays.asList(points), false, Optional.of(standing)));
         }
 
@@ -76,7 +76,7 @@ public record Drawing(
             return add(new Element.Path(role, Arrays.asList(corners), true, Optional.empty()));
         }
 
-        public Builder area(Role role, Standing standing, Place... corners) {
+        public Builder area(Role role, Meaning standing, Place... corners) {
             return add(new Element.Path(role, Arrays.asList(corners), true, Optional.of(standing)));
         }
 
@@ -84,7 +84,7 @@ public record Drawing(
             return area(role, corners(left, low, right, high));
         }
 
-        public Builder box(Role role, Standing standing, double left, double low, double right, double high) {
+        public Builder box(Role role, Meaning standing, double left, double low, double right, double high) {
             return area(role, standing, corners(left, low, right, high));
         }
 
@@ -96,16 +96,16 @@ public record Drawing(
             return add(new Element.Disc(role, centre, radius, Optional.empty()));
         }
 
-        public Builder disc(Role role, Standing standing, Place centre, double radius) {
+        public Builder disc(Role role, Meaning standing, Place centre, double radius) {
             return add(new Element.Disc(role, centre, radius, Optional.of(standing)));
         }
 
         public Builder dot(Role role, Place at, PointKey line) {
-            return add(new Element.Dot(role, at, Optional.of(Standing.of(line))));
+            return add(new Element.Dot(role, at, Optional.of(Meaning.of(line))));
         }
 
         /** Words that must stand. */
-        public Builder words(Text text, Place at, Weight weight, Standing standing, Side... sides) {
+        public Builder words(Text text, Place at, Weight weight, Meaning standing, Side... sides) {
             return add(new Element.Words(text, at, NO_SIZE, Arrays.asList(sides), weight, true, Optional.of(standing)));
         }
 
@@ -121,12 +121,12 @@ public record Drawing(
         }
 
         /** An aside that stands for something: words that stay away where there is no room for them. */
-        public Builder aside(Text text, Place at, Standing standing, Side... sides) {
+        public Builder aside(Text text, Place at, Meaning standing, Side... sides) {
             return add(new Element.Words(
                     text, at, NO_SIZE, Arrays.asList(sides), Weight.PLAIN, false, Optional.of(standing)));
         }
 
-        public Builder dimension(Place from, Place to, Text text, Standing standing) {
+        public Builder dimension(Place from, Place to, Text text, Meaning standing) {
             return add(new Element.Dimension(from, to, text, Optional.of(standing)));
         }
 

@@ -81,7 +81,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
             String text,
             Weight weight,
             Anchor anchor,
-            Optional<Standing> standing) {}
+            Optional<Meaning> standing) {}
 
     /**
      * Lays a drawing out.
@@ -294,7 +294,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
         }
 
         private static Piece drawn(
-                Kind kind, Role role, List<Place> points, double radius, Optional<Standing> standing) {
+                Kind kind, Role role, List<Place> points, double radius, Optional<Meaning> standing) {
             return new Piece(kind, role, points, radius, "", Weight.PLAIN, Anchor.MIDDLE, standing);
         }
 
@@ -373,7 +373,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                 Weight weight,
                 boolean needed,
                 Place belongs,
-                Optional<Standing> standing) {
+                Optional<Meaning> standing) {
             List<Spot> open = spots.stream()
                     .filter(spot -> (needed || spot.away() < LEADER_FROM) && free(spot.room(text)))
                     .toList();

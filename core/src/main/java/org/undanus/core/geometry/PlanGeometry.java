@@ -26,7 +26,7 @@ public final class PlanGeometry {
     public record Distance(double metres, double fromX, double fromY, double toX, double toY, String to) {}
 
     /** A unit as it stands. */
-    public record Standing(String id, Footprint footprint, double base, double height) {
+    public record Placed(String id, Footprint footprint, double base, double height) {
         public double top() {
             return base + height;
         }
@@ -39,7 +39,7 @@ public final class PlanGeometry {
     private record Shape(SitePlan.Feature feature, Geometry geometry) {}
 
     private final List<Shape> shapes;
-    private final Map<String, Standing> units = new LinkedHashMap<>();
+    private final Map<String, Placed> units = new LinkedHashMap<>();
 
     /**
      * @param sizes cabinet size by component; a unit without one is left out
@@ -60,7 +60,7 @@ public final class PlanGeometry {
                     .or(unit::size)
                     .ifPresent(size -> units.put(
                             unit.component(),
-                            new Standing(
+                            new Placed(
                                     unit.component(),
                                     new Footprint(
                                             unit.x(),
@@ -89,18 +89,18 @@ public final class PlanGeometry {
         return named;
     }
 
-    public Optional<Standing> unit(String id) {
+    public Optional<Placed> unit(String id) {
         return Optional.ofNullable(units.get(id));
     }
 
-    public List<Standing> units() {
+    public List<Placed> units() {
         return List.copyOf(units.values());
     }
 
     /** What of the drawing cannot be built: units standing in walls or in each other. One sentence each. */
     public List<Text> overlaps() {
         List<Text> found = new ArrayList<>();
-        for (Standing unit : units.values()) {
+        for (Placed unit : units.values()) {
             Polygon footprint = unit.footprint.polygon();
             solids(unit)
                     .filter(s -> s.geometry.intersection(footprint).getArea() > OVERLAP
@@ -116,7 +116,7 @@ public final class PlanGeometry {
         return found;
     }
 
-    private Stream<Shape> solids(Standing unit) {
+    private Stream<Shape> solids(Placed unit) {
         return shapes.stream()
                 .filter(s -> s.feature.kind().solid())
                 .filter(s -> unit.level(s.feature.bottom(), s.feature.top()));
@@ -124,7 +124,7 @@ public final class PlanGeometry {
 
     /** The clear distance before a face to anything solid but other units; empty where nothing stands there. */
     public Optional<Distance> clear(String id, Face face) {
-        Standing unit = units.get(id);
+        Placed unit = units.get(id);
         if (face == Face.ABOVE) {
             return above(unit);
         }
@@ -136,7 +136,7 @@ public final class PlanGeometry {
 
     /** The clear distance before a face to another unit. */
     public Optional<Distance> neighbour(String id, Face face) {
-        Standing unit = units.get(id);
+        Placed unit = units.get(id);
         Stream<Distance> own = units.values().stream()
                 .filter(other -> !other.id.equals(id) && unit.level(other.base, other.top()))
                 .flatMap(other -> before(unit.footprint, face, other.footprint.polygon(), other.id).stream());
@@ -146,7 +146,7 @@ public final class PlanGeometry {
         return Stream.concat(own, foreign).min(Comparator.comparingDouble(Distance::metres));
     }
 
-    private Optional<Distance> above(Standing unit) {
+    private Optional<Distance> above(Placed unit) {
         Polygon footprint = unit.footprint.polygon();
         return shapes.stream()
                 .filter(s -> s.feature.kind().solid() && s.feature.bottom() >= unit.top() - EDGE)

@@ -57,7 +57,7 @@ public final class SmallestMove {
     }
 
     /** What became of the search. */
-    public enum Outcome {
+    public enum Answer {
         NOTHING_TO_CURE,
         CURED,
         /** It is proven that a unit has no place. */
@@ -69,7 +69,7 @@ public final class SmallestMove {
     }
 
     /** @param without the unit that has no place, where there is one */
-    public record Result(Outcome outcome, List<Move> moves, Optional<String> without) {
+    public record Result(Answer outcome, List<Move> moves, Optional<String> without) {
         public double metres() {
             return moves.stream().mapToDouble(Move::metres).sum();
         }
@@ -92,16 +92,16 @@ public final class SmallestMove {
     public Result find() {
         Optional<Geometry> area = plan.permitted();
         if (area.isEmpty()) {
-            return new Result(Outcome.NO_AREA, List.of(), Optional.empty());
+            return new Result(Answer.NO_AREA, List.of(), Optional.empty());
         }
-        Map<String, PlanGeometry.Standing> now = new LinkedHashMap<>();
+        Map<String, PlanGeometry.Placed> now = new LinkedHashMap<>();
         plan.units().forEach(u -> now.put(u.id(), u));
         List<String> ailing = now.keySet().stream()
                 .filter(asked::containsKey)
                 .filter(id -> !stands(now.get(id), now, area.get()))
                 .toList();
         if (ailing.isEmpty()) {
-            return new Result(Outcome.NOTHING_TO_CURE, List.of(), Optional.empty());
+            return new Result(Answer.NOTHING_TO_CURE, List.of(), Optional.empty());
         }
         Optional<List<Move>> best = Optional.empty();
         for (List<String> order : orders(ailing)) {
@@ -112,14 +112,14 @@ public final class SmallestMove {
             }
         }
         if (best.isPresent()) {
-            return new Result(Outcome.CURED, best.get(), Optional.empty());
+            return new Result(Answer.CURED, best.get(), Optional.empty());
         }
         for (String id : ailing) {
             if (nearest(now.get(id), Map.of(), area.get()).isEmpty()) {
-                return new Result(Outcome.NO_PLACE, List.of(), Optional.of(id));
+                return new Result(Answer.NO_PLACE, List.of(), Optional.of(id));
             }
         }
-        return new Result(Outcome.NOT_FOUND, List.of(), Optional.empty());
+        return new Result(Answer.NOT_FOUND, List.of(), Optional.empty());
     }
 
     private static double length(List<Move> moves) {
@@ -144,8 +144,8 @@ public final class SmallestMove {
     }
 
     private Optional<List<Move>> oneAfterAnother(
-            List<String> order, Map<String, PlanGeometry.Standing> start, Geometry area) {
-        Map<String, PlanGeometry.Standing> now = new LinkedHashMap<>(start);
+            List<String> order, Map<String, PlanGeometry.Placed> start, Geometry area) {
+        Map<String, PlanGeometry.Placed> now = new LinkedHashMap<>(start);
         List<Move> moves = new ArrayList<>();
         for (String id : order) {
             Optional<Move> move = nearest(now.get(id), now, area);
@@ -161,16 +161,16 @@ public final class SmallestMove {
     }
 
     /** A unit after a move. */
-    static PlanGeometry.Standing moved(PlanGeometry.Standing unit, Move move) {
+    static PlanGeometry.Placed moved(PlanGeometry.Placed unit, Move move) {
         Footprint f = unit.footprint();
-        return new PlanGeometry.Standing(
+        return new PlanGeometry.Placed(
                 unit.id(),
                 f.movedTo(f.x() + move.dx(), f.y() + move.dy(), (f.facing() + move.turn()) % 360),
                 unit.base(),
                 unit.height());
     }
 
-    private boolean stands(PlanGeometry.Standing unit, Map<String, PlanGeometry.Standing> others, Geometry area) {
+    private boolean stands(PlanGeometry.Placed unit, Map<String, PlanGeometry.Placed> others, Geometry area) {
         Footprint f = unit.footprint();
         Envelope near = new Envelope(new Coordinate(f.x(), f.y()));
         Point centre = Shapes.FACTORY.createPoint(new Coordinate(f.x(), f.y()));
@@ -181,8 +181,7 @@ public final class SmallestMove {
     }
 
     /** The nearest place of one unit among the others, by the best of the turns allowed. */
-    private Optional<Move> nearest(
-            PlanGeometry.Standing unit, Map<String, PlanGeometry.Standing> others, Geometry area) {
+    private Optional<Move> nearest(PlanGeometry.Placed unit, Map<String, PlanGeometry.Placed> others, Geometry area) {
         Optional<Move> best = Optional.empty();
         for (double turn : turns) {
             Optional<Move> move = shift(moved(unit, new Move(unit.id(), 0, 0, turn)), others, area, turn);
@@ -195,7 +194,7 @@ public final class SmallestMove {
     }
 
     private Optional<Move> shift(
-            PlanGeometry.Standing unit, Map<String, PlanGeometry.Standing> others, Geometry area, double turn) {
+            PlanGeometry.Placed unit, Map<String, PlanGeometry.Placed> others, Geometry area, double turn) {
         Coordinate from = new Coordinate(unit.footprint().x(), unit.footprint().y());
         for (double within : TRIES) {
             Envelope near = new Envelope(from);
@@ -216,7 +215,7 @@ public final class SmallestMove {
 
     /** The parts of the set of centres this unit may not have, as far as they reach into an envelope. */
     private List<Geometry> forbidden(
-            PlanGeometry.Standing unit, Map<String, PlanGeometry.Standing> others, Geometry area, Envelope near) {
+            PlanGeometry.Placed unit, Map<String, PlanGeometry.Placed> others, Geometry area, Envelope near) {
         Asked wants = asked.getOrDefault(unit.id(), NOTHING);
         Footprint f = unit.footprint();
         Coordinate[] body = mirrored(f.corners(0, 0, 0, 0));
@@ -230,7 +229,7 @@ public final class SmallestMove {
                 add(parts, solid.geometry(), body, near);
             }
         }
-        for (PlanGeometry.Standing other : others.values()) {
+        for (PlanGeometry.Placed other : others.values()) {
             if (!other.id().equals(unit.id()) && unit.level(other.base(), other.top())) {
                 for (Coordinate[] part : f.withReach(wants.neighbours())) {
                     add(parts, other.footprint().polygon(), mirrored(part), near);

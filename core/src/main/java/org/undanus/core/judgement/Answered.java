@@ -8,13 +8,13 @@ import org.undanus.core.words.Text;
 
 /** A requirement that one choice settles: each answer has its verdict and sentence. */
 public final class Answered implements Requirement {
-    private record Outcome(Verdict verdict, String because, String remedy) {}
+    private record Ruling(Verdict verdict, String because, String remedy) {}
 
     private final About about;
     private final Point point;
-    private final Map<Option, Outcome> outcomes;
+    private final Map<Option, Ruling> outcomes;
 
-    private Answered(About about, Point point, Map<Option, Outcome> outcomes) {
+    private Answered(About about, Point point, Map<Option, Ruling> outcomes) {
         this.about = about;
         this.point = point;
         this.outcomes = outcomes;
@@ -39,8 +39,8 @@ public final class Answered implements Requirement {
     public Answered when(String answer, Verdict verdict, String because, String remedy) {
         Option option = point.option(answer)
                 .orElseThrow(() -> new IllegalArgumentException(point.id() + " has no answer " + answer));
-        Map<Option, Outcome> more = new LinkedHashMap<>(outcomes);
-        more.put(option, new Outcome(verdict, because, remedy));
+        Map<Option, Ruling> more = new LinkedHashMap<>(outcomes);
+        more.put(option, new Ruling(verdict, because, remedy));
         return new Answered(about, point, more);
     }
 
@@ -57,7 +57,7 @@ public final class Answered implements Requirement {
     @Override
     public Judgement judge(Examination x) {
         Option answer = x.chosen(point).orElseThrow();
-        Outcome outcome = outcomes.get(answer);
+        Ruling outcome = outcomes.get(answer);
         return x.finding()
                 .step(point.title(), answer)
                 .conclude(outcome.verdict, Text.of("{because}", outcome.because), outcome.remedy);

@@ -421,7 +421,7 @@ public final class Examination {
     }
 
     /** Something that is the same for every requirement of one judging, made when it is first asked for. */
-    public <T> T once(Class<T> kind, Supplier<T> make) {
+    public <T> T computedOnce(Class<T> kind, Supplier<T> make) {
         basis.dependOnEverything();
         return kind.cast(shared.computeIfAbsent(kind, any -> make.get()));
     }

@@ -37,7 +37,7 @@ public record StationPlan(
         Map<String, Dimension> sizes,
         Map<String, Set<String>> tables,
         List<Precedent> precedents,
-        List<Holding> holdings,
+        List<HoldableLine> holdings,
         Optional<Marking> marking,
         Optional<Charts> charts) {
 
@@ -152,7 +152,7 @@ public record StationPlan(
     }
 
     /** This plan with what is left alone for a while. */
-    public StationPlan holding(Holding... held) {
+    public StationPlan holding(HoldableLine... held) {
         return new StationPlan(
                 station,
                 points,

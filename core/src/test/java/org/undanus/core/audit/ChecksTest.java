@@ -1,9 +1,9 @@
 package org.undanus.core.audit;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.undanus.core.audit.Found.Outcome.CANNOT_TELL;
-import static org.undanus.core.audit.Found.Outcome.CONSISTENT;
-import static org.undanus.core.audit.Found.Outcome.DOUBTFUL;
+import static org.undanus.core.audit.Found.Consistency.CANNOT_TELL;
+import static org.undanus.core.audit.Found.Consistency.CONSISTENT;
+import static org.undanus.core.audit.Found.Consistency.DOUBTFUL;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -68,14 +68,14 @@ class ChecksTest {
             List.of(new Instrument.Calibration(LocalDate.of(2025, 12, 1), 12, "SC-1")));
 
     /** What a check makes of some lines; each is written point@component=value, with |time or |#instrument behind it. */
-    record Sample(String check, Found.Outcome outcome, String part, List<String> lines) {
+    record Sample(String check, Found.Consistency outcome, String part, List<String> lines) {
         @Override
         public String toString() {
             return check + " " + outcome + " " + part;
         }
     }
 
-    private static Sample sample(String check, Found.Outcome outcome, String part, String... lines) {
+    private static Sample sample(String check, Found.Consistency outcome, String part, String... lines) {
         return new Sample(check, outcome, part, List.of(lines));
     }
 

@@ -6,10 +6,10 @@ import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.drawing.Drawing;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Role;
 import org.undanus.core.drawing.Sheet;
 import org.undanus.core.drawing.Sheet.Kind;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.quantity.Dimension;
@@ -94,7 +94,7 @@ class CurvePlotTest {
         Drawing drawing = new CurvePlot(
                         Text.empty(), CurvePlot.Scale.LINEAR, Dimension.ABSOLUTE_PRESSURE, 0, 2000, 20, 90)
                 .curve(outline, 0)
-                .level(48, Text.of("asked"), Standing.of(new PointKey("a.b", "system")))
+                .level(48, Text.of("asked"), Meaning.of(new PointKey("a.b", "system")))
                 .spoken(Text.of(""));
         Sheet sheet = Sheet.of(drawing, 700, 220, Wording.english(UnitSystem.SI));
         double top = sheet.pieces().stream()

@@ -175,7 +175,7 @@ class SheetTest {
                         Place.of(0.5, 1),
                         Place.of(1.5, 1),
                         Text.of("{length}", Length.ofMetres(1)),
-                        new Standing(Optional.empty(), Optional.of("a@b"), Optional.empty(), Optional.empty()))
+                        new Meaning(Optional.empty(), Optional.of("a@b"), Optional.empty(), Optional.empty()))
                 .spoken(NOTHING);
         assertThat(of(Sheet.of(drawing, 400, 400, Wording.english(UnitSystem.SI)), Kind.WORDS)
                         .get(0)

@@ -35,7 +35,7 @@ class SmallestMoveTest {
                 .unit("u", 3, 5.3, 270)
                 .geometry();
         SmallestMove.Result found = find(plan, false);
-        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Answer.CURED);
         SmallestMove.Move move = found.moves().get(0);
         assertThat(move.dx()).isCloseTo(0, within(1e-6));
         assertThat(move.dy()).isCloseTo(-0.05, within(1e-6));
@@ -45,9 +45,9 @@ class SmallestMoveTest {
     void nothingToCureIsSaidAndAMissingAreaToo() {
         Sites free =
                 new Sites().rectangle("yard", SitePlan.Kind.AREA, 0, 0, 6, 6).unit("u", 3, 3, 270);
-        assertThat(find(free.geometry(), false).outcome()).isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+        assertThat(find(free.geometry(), false).outcome()).isEqualTo(SmallestMove.Answer.NOTHING_TO_CURE);
         assertThat(find(new Sites().unit("u", 3, 3, 270).geometry(), false).outcome())
-                .isEqualTo(SmallestMove.Outcome.NO_AREA);
+                .isEqualTo(SmallestMove.Answer.NO_AREA);
     }
 
     @Test
@@ -55,16 +55,16 @@ class SmallestMoveTest {
         // facing along the lane the cabinet asks for 1.4 m across, facing across it for 1.0 m
         PlanGeometry lane = lane(1.2);
         SmallestMove.Result still = find(lane, false);
-        assertThat(still.outcome()).isEqualTo(SmallestMove.Outcome.NO_PLACE);
+        assertThat(still.outcome()).isEqualTo(SmallestMove.Answer.NO_PLACE);
         assertThat(still.without()).contains("u");
         SmallestMove.Result turned = find(lane, true);
-        assertThat(turned.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(turned.outcome()).isEqualTo(SmallestMove.Answer.CURED);
         SmallestMove.Move move = turned.moves().get(0);
         assertThat(move.turn() % 180).isEqualTo(90);
         PlanGeometry after = lane(1.2, 0.6 + move.dx(), 4 + move.dy(), (270 + move.turn()) % 360);
         assertThat(keeps(after, "u", 1e-6)).isTrue();
-        assertThat(find(lane(0.98), true).outcome()).isEqualTo(SmallestMove.Outcome.NO_PLACE);
-        assertThat(find(lane(1.42), false).outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(find(lane(0.98), true).outcome()).isEqualTo(SmallestMove.Answer.NO_PLACE);
+        assertThat(find(lane(1.42), false).outcome()).isEqualTo(SmallestMove.Answer.CURED);
     }
 
     /** A lane between two walls with a unit in it that faces along it. */
@@ -135,7 +135,7 @@ class SmallestMoveTest {
         PlanGeometry plan = thrown(new Random(seed)).unit("u", x, y, 270).geometry();
         SmallestMove.Result found = find(plan, false);
         double moved = found.metres();
-        if (found.outcome() == SmallestMove.Outcome.CURED) {
+        if (found.outcome() == SmallestMove.Answer.CURED) {
             SmallestMove.Move move = found.moves().get(0);
             PlanGeometry after = thrown(new Random(seed))
                     .unit("u", x + move.dx(), y + move.dy(), 270)
@@ -159,7 +159,7 @@ class SmallestMoveTest {
                 }
             }
         }
-        if (found.outcome() == SmallestMove.Outcome.NO_PLACE) {
+        if (found.outcome() == SmallestMove.Answer.NO_PLACE) {
             assertThat(best).as("no place on the grid either").isEmpty();
         } else {
             best.ifPresent(b -> assertThat(moved).isLessThanOrEqualTo(b + 1e-6));
@@ -175,7 +175,7 @@ class SmallestMoveTest {
             site.unit("u" + i, places[i][0], places[i][1], places[i][2]);
         }
         SmallestMove.Result found = find(site.geometry(), false);
-        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Answer.CURED);
         Sites cured = thrown(new Random(seed));
         for (int i = 0; i < places.length; i++) {
             String id = "u" + i;
@@ -200,7 +200,7 @@ class SmallestMoveTest {
     }
 
     private static SmallestMove.Move only(SmallestMove.Result found) {
-        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Answer.CURED);
         assertThat(found.moves()).hasSize(1);
         return found.moves().get(0);
     }
@@ -214,7 +214,7 @@ class SmallestMoveTest {
         SmallestMove.Move move = only(find(canopy(1.0).geometry(), false));
         assertThat(move.dx()).isCloseTo(0, within(1e-6));
         assertThat(move.dy()).isCloseTo(-0.15, within(1e-6));
-        assertThat(find(canopy(1.2).geometry(), false).outcome()).isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+        assertThat(find(canopy(1.2).geometry(), false).outcome()).isEqualTo(SmallestMove.Answer.NOTHING_TO_CURE);
     }
 
     /** The round corners of what a hazard asks for are polygons outside them, 0.13 % farther at most. */
@@ -228,7 +228,7 @@ class SmallestMoveTest {
                                         .geometry(),
                                 false)
                         .outcome())
-                .isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+                .isEqualTo(SmallestMove.Answer.NOTHING_TO_CURE);
     }
 
     @Test
@@ -241,7 +241,7 @@ class SmallestMoveTest {
         PlanGeometry wall =
                 yard().rectangle("wall", SitePlan.Kind.WALL, 3.6, 2, 0.3, 2).geometry();
         assertThat(new SmallestMove(wall, Map.of("u", ofUnits), false).find().outcome())
-                .isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+                .isEqualTo(SmallestMove.Answer.NOTHING_TO_CURE);
     }
 
     /** u asks for nothing, but v on its right asks for 0.3 m to its left and has 0.2 m. */
@@ -252,7 +252,7 @@ class SmallestMoveTest {
         asked.put("u", new SmallestMove.Asked(Footprint.Reach.NONE, 0, Footprint.Reach.NONE, Map.of()));
         asked.put("v", new SmallestMove.Asked(Footprint.Reach.NONE, 0, REACH, Map.of()));
         SmallestMove.Result found = new SmallestMove(plan, asked, false).find();
-        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Answer.CURED);
         assertThat(found.metres()).isCloseTo(0.1, within(1e-6));
     }
 
@@ -268,7 +268,7 @@ class SmallestMoveTest {
                 .unit("v", 0.5, 0.3, 270)
                 .geometry();
         SmallestMove.Result found = new SmallestMove(plan, asked, true).find();
-        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.NOT_FOUND);
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Answer.NOT_FOUND);
         assertThat(found.moves()).isEmpty();
         assertThat(found.without()).isEmpty();
     }
@@ -305,13 +305,13 @@ class SmallestMoveTest {
                 .unit("v", 4.9, 1, 270)
                 .geometry();
         SmallestMove.Result found = find(plan, false);
-        assertThat(found.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(found.outcome()).isEqualTo(SmallestMove.Answer.CURED);
         assertThat(found.metres()).isCloseTo(0.2, within(1e-6));
     }
 
     @Test
     void aMovedUnitTurnsAboutItsCentre() {
-        PlanGeometry.Standing unit = yard().geometry().unit("u").orElseThrow();
+        PlanGeometry.Placed unit = yard().geometry().unit("u").orElseThrow();
         Footprint moved = SmallestMove.moved(unit, new SmallestMove.Move("u", 0.5, -0.25, 180))
                 .footprint();
         assertThat(new double[] {moved.x(), moved.y(), moved.facing()}).containsExactly(3.5, 2.75, 90);
@@ -356,6 +356,6 @@ class SmallestMoveTest {
     void aHazardIsKeptAwayFromInTheRound() {
         PlanGeometry plan =
                 yard().line("door", SitePlan.Kind.OPENING, 4, 4, 5, 4).geometry();
-        assertThat(find(plan, false).outcome()).isEqualTo(SmallestMove.Outcome.NOTHING_TO_CURE);
+        assertThat(find(plan, false).outcome()).isEqualTo(SmallestMove.Answer.NOTHING_TO_CURE);
     }
 }

@@ -56,9 +56,9 @@ class ExaminationTest {
         AtomicInteger made = new AtomicInteger();
         Examination one = examination(new CaseFixture(), "indoor");
         Examination other = one.at(new CaseFixture().facts().outdoorUnit().orElseThrow());
-        assertThat(one.once(Integer.class, made::incrementAndGet)).isEqualTo(1);
-        assertThat(other.once(Integer.class, made::incrementAndGet)).isEqualTo(1);
-        assertThat(examination(new CaseFixture(), "indoor").once(Integer.class, made::incrementAndGet))
+        assertThat(one.computedOnce(Integer.class, made::incrementAndGet)).isEqualTo(1);
+        assertThat(other.computedOnce(Integer.class, made::incrementAndGet)).isEqualTo(1);
+        assertThat(examination(new CaseFixture(), "indoor").computedOnce(Integer.class, made::incrementAndGet))
                 .isEqualTo(2);
     }
 

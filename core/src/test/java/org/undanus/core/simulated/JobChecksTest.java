@@ -82,7 +82,7 @@ class JobChecksTest {
                 .containsExactly("J-8 J-3");
         assertThat(audit(jobs))
                 .as("the earlier one was not written from the later")
-                .filteredOn(each -> each.found().outcome() == Found.Outcome.SOURCE)
+                .filteredOn(each -> each.found().outcome() == Found.Consistency.SOURCE)
                 .extracting(each -> each.record().orElseThrow().reference())
                 .containsExactly("J-3");
     }

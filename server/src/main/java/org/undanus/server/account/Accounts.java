@@ -155,12 +155,12 @@ public class Accounts {
      * @param active whether they may sign in
      * @param version how often it was changed
      */
-    public record Standing(Person person, boolean active, int version) {}
+    public record Account(Person person, boolean active, int version) {}
 
     @Transactional(readOnly = true)
-    public List<Standing> all() {
+    public List<Account> all() {
         return mapper.all().stream()
-                .map(row -> new Standing(row.person(), row.active(), row.version()))
+                .map(row -> new Account(row.person(), row.active(), row.version()))
                 .toList();
     }
 
@@ -197,7 +197,7 @@ public class Accounts {
      * @throws ConflictException where somebody changed it meanwhile
      */
     @Transactional
-    Standing change(Standing wanted, Optional<String> password, String by) {
+    Account change(Account wanted, Optional<String> password, String by) {
         AccountMapper.AccountRow before = mapper.find(wanted.person.name());
         password.ifPresent(fresh -> requireFresh(fresh, wanted.person, before));
         AccountMapper.AccountRow after = new AccountMapper.AccountRow(
@@ -217,6 +217,6 @@ public class Accounts {
         if (!same) {
             Commit.after(() -> ended.end(after.name()));
         }
-        return new Standing(wanted.person, wanted.active, wanted.version + 1);
+        return new Account(wanted.person, wanted.active, wanted.version + 1);
     }
 }

@@ -90,7 +90,7 @@ class PeopleController {
         }
         Person added = new Person(asked.name(), asked.title().strip(), asked.role(), crew(asked.role(), asked.crew()));
         accounts.add(added, asked.password(), person.name());
-        return view(new Accounts.Standing(added, true, 0));
+        return view(new Accounts.Account(added, true, 0));
     }
 
     /** Another title, role, crew or password; or switched off, or on again. */
@@ -107,7 +107,7 @@ class PeopleController {
                     asked.active() ? "role" : "active",
                     "Nobody takes this from themselves: another quality lead has to do it.");
         }
-        Accounts.Standing wanted = new Accounts.Standing(
+        Accounts.Account wanted = new Accounts.Account(
                 new Person(name, asked.title().strip(), asked.role(), crew(asked.role(), asked.crew())),
                 asked.active(),
                 asked.version());
@@ -161,7 +161,7 @@ class PeopleController {
         }
     }
 
-    private PersonView view(Accounts.Standing standing) {
+    private PersonView view(Accounts.Account standing) {
         Person person = standing.person();
         return new PersonView(
                 person.name(),

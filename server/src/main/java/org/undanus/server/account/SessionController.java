@@ -27,7 +27,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.undanus.server.journal.HeadKeeper;
+import org.undanus.server.journal.HeadSigner;
 import org.undanus.server.problem.CodeNeededException;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.TooManyTriesException;
@@ -69,7 +69,7 @@ class SessionController {
     private final EndedSessions ended;
     private final SecondFactor factor;
     private final Refusals refusals;
-    private final HeadKeeper heads;
+    private final HeadSigner heads;
     private final ObjectProvider<DemoAccounts> demo;
 
     SessionController(
@@ -80,7 +80,7 @@ class SessionController {
             EndedSessions ended,
             SecondFactor factor,
             Refusals refusals,
-            HeadKeeper heads,
+            HeadSigner heads,
             ObjectProvider<DemoAccounts> demo) {
         this.factor = factor;
         this.refusals = refusals;

@@ -53,11 +53,11 @@ class CrewAudits {
             Map<String, Map<String, ByBook>> crews = new TreeMap<>();
             Set<String> drawn = cases.drawn();
             for (Map.Entry<String, List<RecordRow>> each : rows.entrySet()) {
-                if (!audit.wanted()) {
+                if (!audit.running()) {
                     return;
                 }
                 // one at a time: in a large register those with a record lie far apart
-                for (CaseFile file : cases.some(List.of(each.getKey()), Optional.empty(), drawn)) {
+                for (CaseFile file : cases.openMany(List.of(each.getKey()), Optional.empty(), drawn)) {
                     for (RecordRow row : each.getValue()) {
                         CommissioningRecords.Audited audited = records.audited(row, file);
                         audit.take(audited);

@@ -23,7 +23,7 @@ record FoundView(
         String subject,
         String subjectTitle,
         String title,
-        Found.Outcome outcome,
+        Found.Consistency outcome,
         String outcomeTitle,
         Optional<String> strength,
         Optional<Double> times,

@@ -83,7 +83,7 @@ class RecordImports {
         if (!person.inspects()) {
             throw new NotAllowedException("Records are brought in and audited by the inspection office.");
         }
-        if (known.of(person.name()).stream().anyMatch(RecordImport::wanted)) {
+        if (known.of(person.name()).stream().anyMatch(RecordImport::running)) {
             throw new ConflictException(
                     "Your import before is still running. Wait for it or end it, then bring this one in. Nothing was changed.",
                     "",
@@ -139,7 +139,7 @@ class RecordImports {
             Map<String, CaseFiles.Named> installations = cases.named(person).stream()
                     .collect(Collectors.toMap(CaseFiles.Named::reference, Function.identity()));
             for (ZipEntry entry : tables(zip)) {
-                if (!made.wanted()) {
+                if (!made.running()) {
                     return;
                 }
                 take(zip, entry, installations, made, person);

@@ -18,7 +18,7 @@ import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.installation.CaseFiles;
-import org.undanus.server.walk.AnsweredReading;
+import org.undanus.server.reading.AnsweredReading;
 import org.undanus.server.words.Viewer;
 
 /** What a crew is asked about a record, and what it answers. */

@@ -27,9 +27,9 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.reading.AnsweredReading;
+import org.undanus.server.reading.ReadingIntake;
 import org.undanus.server.store.Moment;
-import org.undanus.server.walk.AnsweredReading;
-import org.undanus.server.walk.Readings;
 import org.undanus.view.CaseFile;
 
 /** Questions to crews about what does not fit together in their records, and their answers. */
@@ -43,7 +43,7 @@ class RecordQuestions {
     private final CaseFiles cases;
     private final Journal journal;
     private final Outbox outbox;
-    private final Readings readings;
+    private final ReadingIntake readings;
 
     RecordQuestions(
             Clock clock,
@@ -52,7 +52,7 @@ class RecordQuestions {
             CaseFiles cases,
             Journal journal,
             Outbox outbox,
-            Readings readings) {
+            ReadingIntake readings) {
         this.clock = clock;
         this.mapper = mapper;
         this.records = records;

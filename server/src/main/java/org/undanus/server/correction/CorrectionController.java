@@ -44,7 +44,7 @@ import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.CalendarFile;
 import org.undanus.server.installation.CaseFiles;
-import org.undanus.server.walk.AnsweredReading;
+import org.undanus.server.reading.AnsweredReading;
 import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 
@@ -96,7 +96,7 @@ class CorrectionController {
      * @param now how the judgement stands at this moment; empty where what it was about is gone
      * @param lines what it rests on, so that an answer can give a reading
      */
-    record Thread(
+    record Conversation(
             Correction correction,
             String reference,
             String title,
@@ -200,7 +200,7 @@ class CorrectionController {
     }
 
     @GetMapping("/corrections/{id}")
-    Thread thread(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
+    Conversation thread(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
         return thread(corrections.visible(id, person), person, viewer.wording(UnitSystem.SI));
     }
 
@@ -216,7 +216,7 @@ class CorrectionController {
     /** The crew sees or answers; the inspection office accepts, refuses, closes or withdraws. */
     @PostMapping("/corrections/{id}/steps")
     @ResponseStatus(HttpStatus.CREATED)
-    Thread take(
+    Conversation take(
             @PathVariable String id,
             Viewer viewer,
             @Valid @RequestBody NewStep asked,
@@ -259,13 +259,13 @@ class CorrectionController {
                 .body(file.content());
     }
 
-    private Thread thread(Correction correction, Person person, Wording wording) {
+    private Conversation thread(Correction correction, Person person, Wording wording) {
         CaseFile file = cases.open(correction.installationId(), person);
         Optional<Judgement> judgement = file.judgements().all().stream()
                 .filter(j -> j.about().id().equals(correction.requirement())
                         && j.component().equals(correction.component()))
                 .findFirst();
-        return new Thread(
+        return new Conversation(
                 correction,
                 file.header().reference(),
                 file.header().title(),

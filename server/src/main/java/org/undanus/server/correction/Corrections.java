@@ -32,14 +32,14 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.reading.AnsweredReading;
+import org.undanus.server.reading.ReadingIntake;
 import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
 import org.undanus.server.upload.ArrivedFile;
 import org.undanus.server.upload.FileName;
 import org.undanus.server.upload.KeptFile;
 import org.undanus.server.upload.Upload;
-import org.undanus.server.walk.AnsweredReading;
-import org.undanus.server.walk.Readings;
 import org.undanus.view.CaseFile;
 import org.undanus.view.JudgementView;
 
@@ -75,7 +75,7 @@ public class Corrections {
     private final Clock clock;
     private final CorrectionMapper mapper;
     private final CaseFiles cases;
-    private final Readings readings;
+    private final ReadingIntake readings;
     private final CorrectionLetters letters;
     private final Journal journal;
 
@@ -83,7 +83,7 @@ public class Corrections {
             Clock clock,
             CorrectionMapper mapper,
             CaseFiles cases,
-            Readings readings,
+            ReadingIntake readings,
             CorrectionLetters letters,
             Journal journal) {
         this.clock = clock;

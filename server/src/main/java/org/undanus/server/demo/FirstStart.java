@@ -23,8 +23,8 @@ import org.undanus.server.account.Role;
 import org.undanus.server.commissioning.DemoRecords;
 import org.undanus.server.exchange.CaseImport;
 import org.undanus.server.installation.CaseFiles;
-import org.undanus.server.journal.HeadKeeper;
-import org.undanus.server.journal.StockTaking;
+import org.undanus.server.journal.HeadSigner;
+import org.undanus.server.journal.JournalBackfill;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.problem.StartRefusedException;
 import org.undanus.server.rulebook.RuleBooks;
@@ -47,8 +47,8 @@ class FirstStart implements SmartInitializingSingleton {
     private final Accounts accounts;
     private final ObjectProvider<DemoAccounts> demo;
     private final CaseImport exchange;
-    private final StockTaking stock;
-    private final HeadKeeper heads;
+    private final JournalBackfill stock;
+    private final HeadSigner heads;
     private final LiveStore live;
     private final CaseFiles cases;
     private final Seals seals;
@@ -60,8 +60,8 @@ class FirstStart implements SmartInitializingSingleton {
             Accounts accounts,
             ObjectProvider<DemoAccounts> demo,
             CaseImport exchange,
-            StockTaking stock,
-            HeadKeeper heads,
+            JournalBackfill stock,
+            HeadSigner heads,
             LiveStore live,
             CaseFiles cases,
             Seals seals,

@@ -16,8 +16,8 @@ import org.undanus.server.commissioning.CarriedRecord;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Step;
 import org.undanus.server.datasheet.SheetRecord;
+import org.undanus.server.instrument.InstrumentRecord;
 import org.undanus.server.photo.PhotoMark;
-import org.undanus.server.toolcase.InstrumentRecord;
 
 /**
  * Installations in an open file, with the rule books, refrigerants, sheets and instruments they are judged by. Judgements are written for

@@ -30,12 +30,12 @@ import org.undanus.server.account.Person;
 import org.undanus.server.account.Role;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.instrument.Instruments;
 import org.undanus.server.mail.Outbox;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.store.TemporaryFiles;
-import org.undanus.server.toolcase.Instruments;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -82,7 +82,7 @@ class Everything {
     /** An account without its secrets. */
     record PersonRecord(String name, String title, Role role, Optional<String> crew, boolean active) {
 
-        static PersonRecord of(Accounts.Standing standing) {
+        static PersonRecord of(Accounts.Account standing) {
             Person person = standing.person();
             return new PersonRecord(person.name(), person.title(), person.role(), person.crew(), standing.active());
         }

@@ -17,8 +17,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.undanus.core.calculator.Calculators;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.reckoner.Reckoner;
 import org.undanus.core.station.Walk;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
@@ -135,11 +135,11 @@ class FindController {
     }
 
     private Stream<Named> calculators(Wording wording) {
-        return Reckoner.of(refrigerants.known()).all().stream()
+        return Calculators.of(refrigerants.known()).all().stream()
                 .map(computation -> new Named(
                         wording.say(computation.title()),
                         wording.say("calculator"),
-                        "/reckoner/" + computation.id(),
+                        "/calculators/" + computation.id(),
                         computation.inputs().stream()
                                 .map(input -> wording.say(input.title()))
                                 .collect(Collectors.toCollection(() -> new ArrayList<>(List.of(computation.id()))))));

@@ -134,7 +134,7 @@ public class CaseFiles {
      * @param drawn those that have a drawing
      */
     @Transactional(readOnly = true)
-    public List<CaseFile> some(List<String> ids, Optional<Set<String>> points, Set<String> drawn) {
+    public List<CaseFile> openMany(List<String> ids, Optional<Set<String>> points, Set<String> drawn) {
         if (ids.isEmpty()) {
             return List.of();
         }

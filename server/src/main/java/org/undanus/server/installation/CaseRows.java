@@ -31,9 +31,9 @@ import org.undanus.server.installation.InstallationMapper.InstallationRow;
 import org.undanus.server.installation.InstallationMapper.ReadingRow;
 import org.undanus.server.installation.InstallationMapper.SubjectRow;
 import org.undanus.server.installation.InstallationMapper.VisitRow;
+import org.undanus.server.instrument.Instruments;
 import org.undanus.server.refrigerant.RefrigerantStore;
 import org.undanus.server.rulebook.RuleBooks;
-import org.undanus.server.toolcase.Instruments;
 import org.undanus.view.CaseFile;
 
 /** Puts case files together from their rows and from what else belongs to a case. */

@@ -20,9 +20,9 @@ class Choices {
 
     private record Numbered(String stem, int width, long number) {}
 
-    private final StandingMapper mapper;
+    private final RegisterIndexMapper mapper;
 
-    Choices(StandingMapper mapper) {
+    Choices(RegisterIndexMapper mapper) {
         this.mapper = mapper;
     }
 

@@ -82,7 +82,7 @@ public class Experience {
         Map<String, Tally> seen = new HashMap<>();
         for (int from = 0; from < some.size(); from += AT_ONCE) {
             List<String> ids = some.subList(from, Math.min(some.size(), from + AT_ONCE));
-            for (CaseFile file : cases.some(ids, Optional.empty(), cases.drawn())) {
+            for (CaseFile file : cases.openMany(ids, Optional.empty(), cases.drawn())) {
                 for (Judgement judgement : file.judgements().all()) {
                     boolean fails = judgement.verdict() == Verdict.FAILS;
                     if (fails || judgement.verdict() == Verdict.MEETS) {

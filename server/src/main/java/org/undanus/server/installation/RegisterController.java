@@ -117,10 +117,10 @@ class RegisterController {
             Optional<Verdict> worst,
             Optional<Station> station,
             Optional<Boolean> due,
-            Optional<Standings.Order> order,
+            Optional<RegisterIndex.Order> order,
             Optional<Boolean> reversed) {
-        private Standings.Wanted wanted() {
-            return new Standings.Wanted(
+        private RegisterIndex.Wanted wanted() {
+            return new RegisterIndex.Wanted(
                     words.orElse(""), crew.filter(c -> !c.isBlank()), worst, station, due.orElse(false));
         }
     }
@@ -254,7 +254,7 @@ class RegisterController {
     private final Register register;
     private final Amendments amendments;
     private final RuleBooks books;
-    private final Standings standings;
+    private final RegisterIndex standings;
     private final Choices choices;
     private final Languages languages;
 
@@ -267,7 +267,7 @@ class RegisterController {
             Register register,
             Amendments amendments,
             RuleBooks books,
-            Standings standings,
+            RegisterIndex standings,
             Choices choices,
             Languages languages) {
         this.languages = languages;
@@ -299,10 +299,10 @@ class RegisterController {
             @RequestParam(defaultValue = "0") @Min(0) @Max(100_000) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(200) int size,
             @AuthenticationPrincipal Person person) {
-        Standings.Page found = standings.page(
+        RegisterIndex.Page found = standings.page(
                 person,
                 asked.wanted(),
-                asked.order().orElse(Standings.Order.STAKE),
+                asked.order().orElse(RegisterIndex.Order.STAKE),
                 asked.reversed().orElse(false),
                 page,
                 size);
@@ -316,7 +316,7 @@ class RegisterController {
                 view(found.strip()));
     }
 
-    private StripView view(Standings.Strip strip) {
+    private StripView view(RegisterIndex.Strip strip) {
         return new StripView(
                 strip.verdicts(),
                 strip.crews().stream()
@@ -337,7 +337,7 @@ class RegisterController {
                 .all(
                         person,
                         asked.wanted(),
-                        asked.order().orElse(Standings.Order.STAKE),
+                        asked.order().orElse(RegisterIndex.Order.STAKE),
                         asked.reversed().orElse(false))
                 .stream()
                 .map(listed -> entry(listed, viewer.wording(UnitSystem.US)))
@@ -621,8 +621,8 @@ class RegisterController {
         return stem + number;
     }
 
-    private static RegisterEntry entry(Standings.Listed listed, Wording wording) {
-        StandingMapper.ListedRow row = listed.row();
+    private static RegisterEntry entry(RegisterIndex.Listed listed, Wording wording) {
+        RegisterIndexMapper.ListedRow row = listed.row();
         return new RegisterEntry(
                 row.id(),
                 row.reference(),

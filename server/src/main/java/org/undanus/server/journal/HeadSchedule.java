@@ -11,9 +11,9 @@ import org.springframework.stereotype.Component;
 @EnableScheduling
 @ConditionalOnWebApplication
 class HeadSchedule {
-    private final HeadKeeper heads;
+    private final HeadSigner heads;
 
-    HeadSchedule(HeadKeeper heads) {
+    HeadSchedule(HeadSigner heads) {
         this.heads = heads;
     }
 

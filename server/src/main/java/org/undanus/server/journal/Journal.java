@@ -113,7 +113,7 @@ public class Journal {
     /**
      * Something that was kept is kept no longer.
      *
-     * @param kind of what, as {@link Kept} names it
+     * @param kind of what, as {@link JournalledKind} names it
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void gone(String byWhom, String kind, String subject) {

@@ -39,19 +39,19 @@ public class JournalCheck {
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm 'UTC'", Locale.ROOT).withZone(ZoneOffset.UTC);
 
     /** @param sentence for the person who asked: what was covered, or what is wrong, one thing a line */
-    public record Outcome(boolean sound, long entries, String sentence) {}
+    public record Result(boolean sound, long entries, String sentence) {}
 
     private final JournalMapper mapper;
-    private final List<Kept> kept;
-    private final List<Anchored> anchored;
+    private final List<JournalledKind> kept;
+    private final List<AnchorSource> anchored;
     private final List<Verified> verified;
     private final SignedHeads heads;
     private final JsonMapper json;
 
     JournalCheck(
             JournalMapper mapper,
-            List<Kept> kept,
-            List<Anchored> anchored,
+            List<JournalledKind> kept,
+            List<AnchorSource> anchored,
             List<Verified> verified,
             SignedHeads heads,
             JsonMapper json) {
@@ -64,7 +64,7 @@ public class JournalCheck {
     }
 
     @Transactional(readOnly = true)
-    public Outcome run() {
+    public Result run() {
         return new Run(heads.read()).outcome();
     }
 
@@ -72,7 +72,7 @@ public class JournalCheck {
     private final class Run {
         private final SignedHeads.Read signed;
         private final Map<Long, List<SignedHead>> signedAt;
-        private final Map<Long, List<Anchored.Anchor>> anchoredAt;
+        private final Map<Long, List<AnchorSource.Anchor>> anchoredAt;
         private final List<String> wrong;
         private final List<String> noted = new ArrayList<>();
         private final Map<String, Map<String, Journalled>> journalled = new HashMap<>();
@@ -87,18 +87,18 @@ public class JournalCheck {
             this.wrong = new ArrayList<>(signed.problems());
             this.anchoredAt = anchored.stream()
                     .flatMap(each -> each.anchors().stream())
-                    .collect(Collectors.groupingBy(Anchored.Anchor::sequence));
+                    .collect(Collectors.groupingBy(AnchorSource.Anchor::sequence));
             this.signedAt = signed.heads().stream().collect(Collectors.groupingBy(SignedHead::sequence));
         }
 
-        Outcome outcome() {
+        Result outcome() {
             List<String> counted = readChain() ? compareRows() : List.of();
             verified.forEach(each -> wrong.addAll(each.problems()));
             if (wrong.isEmpty()) {
-                return new Outcome(true, last.sequence(), covered(counted));
+                return new Result(true, last.sequence(), covered(counted));
             }
             String more = wrong.size() > MOST_NAMED ? "\n- and " + (wrong.size() - MOST_NAMED) + " more" : "";
-            return new Outcome(
+            return new Result(
                     false,
                     last.sequence(),
                     "The data is not sound:\n- "
@@ -149,15 +149,15 @@ public class JournalCheck {
                     .filter(anchor -> !anchor.hash().equals(entry.hash()))
                     .forEach(anchor -> wrong.add("entry " + entry.sequence() + " is not the one that " + anchor.named()
                             + " rests on: the chain was computed anew"));
-            if (entry.action().equals(StockTaking.TAKEN)) {
+            if (entry.action().equals(JournalBackfill.TAKEN)) {
                 takeStock(entry);
             } else if (entry.action().endsWith(Journal.GONE)) {
                 journalled
-                        .getOrDefault(Kept.kind(entry.action()), new HashMap<>())
+                        .getOrDefault(JournalledKind.kind(entry.action()), new HashMap<>())
                         .remove(entry.subject());
             } else {
                 journalled
-                        .computeIfAbsent(Kept.kind(entry.action()), kind -> new HashMap<>())
+                        .computeIfAbsent(JournalledKind.kind(entry.action()), kind -> new HashMap<>())
                         .put(entry.subject(), new Journalled(Digest.sha256(entry.content()), entry.sequence()));
             }
             last = new Head(entry.sequence(), entry.hash());
@@ -177,7 +177,7 @@ public class JournalCheck {
 
         private List<String> compareRows() {
             List<String> counted = new ArrayList<>();
-            for (Kept kind : kept) {
+            for (JournalledKind kind : kept) {
                 if (stock || kind.kind().equals(ALWAYS_KEPT)) {
                     counted.add(kind.counted(compareRows(kind)));
                 }
@@ -185,7 +185,7 @@ public class JournalCheck {
             return counted;
         }
 
-        private long compareRows(Kept kind) {
+        private long compareRows(JournalledKind kind) {
             Map<String, Journalled> then = new TreeMap<>(journalled.getOrDefault(kind.kind(), Map.of()));
             Map<String, Long> reached = new HashMap<>();
             AtomicLong count = new AtomicLong();

@@ -19,7 +19,7 @@ import org.springframework.stereotype.Component;
 class SignedByCount {
     static final int MOST_UNSIGNED = 20;
 
-    private final HeadKeeper heads;
+    private final HeadSigner heads;
     private final AtomicLong signed = new AtomicLong();
     private final AtomicBoolean waiting = new AtomicBoolean();
     private final ExecutorService apart = Executors.newSingleThreadExecutor(work -> {
@@ -28,7 +28,7 @@ class SignedByCount {
         return thread;
     });
 
-    SignedByCount(HeadKeeper heads) {
+    SignedByCount(HeadSigner heads) {
         this.heads = heads;
     }
 

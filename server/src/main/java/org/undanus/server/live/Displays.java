@@ -12,7 +12,7 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Temperature;
-import org.undanus.server.toolcase.Instruments;
+import org.undanus.server.instrument.Instruments;
 
 /** What instruments that send show now: nothing of it is kept, and after a while it is forgotten. A line may take it over. */
 @Component

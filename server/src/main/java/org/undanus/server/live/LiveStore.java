@@ -33,6 +33,7 @@ import org.undanus.core.station.Walk;
 import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.instrument.Instruments;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.live.LiveMapper.Sample;
 import org.undanus.server.live.LiveMapper.TokenRow;
@@ -43,7 +44,6 @@ import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Commit;
 import org.undanus.server.store.Digest;
 import org.undanus.server.store.Moment;
-import org.undanus.server.toolcase.Instruments;
 import org.undanus.view.CaseFile;
 
 /** Lines that listen to instruments, and what these have sent them so far. What was acknowledged is kept, whatever happens. */

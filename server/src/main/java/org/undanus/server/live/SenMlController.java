@@ -24,11 +24,11 @@ class SenMlController {
     record Token(String token) {}
 
     private final LiveStore store;
-    private final Door door;
+    private final InstrumentIntake intake;
 
-    SenMlController(LiveStore store, Door door) {
+    SenMlController(LiveStore store, InstrumentIntake intake) {
         this.store = store;
-        this.door = door;
+        this.intake = intake;
     }
 
     /**
@@ -54,6 +54,6 @@ class SenMlController {
         String token = authorization != null && authorization.startsWith(BEARER)
                 ? authorization.substring(BEARER.length()).strip()
                 : "";
-        return door.receive(token, pack);
+        return intake.receive(token, pack);
     }
 }

@@ -21,10 +21,10 @@ class PageController {
         "/rule-books",
         "/rule-books/*",
         "/data-sheets",
-        "/toolcase",
+        "/instruments",
         "/people",
-        "/reckoner",
-        "/reckoner/*"
+        "/calculators",
+        "/calculators/*"
     })
     String page() {
         return "forward:/index.html";

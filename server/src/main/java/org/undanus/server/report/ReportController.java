@@ -53,12 +53,12 @@ class ReportController {
 
     /** What may be asked of a report; readings are in it unless asked otherwise, derivations and photos are not. */
     record Asked(
-            Optional<Paper> paper,
+            Optional<PaperSize> paper,
             Optional<Boolean> readings,
             Optional<Boolean> derivations,
             Optional<Boolean> photos) {
         private Reports.Wanted of(
-                Reports.Document document, Paper usual, CaseFile file, Viewer viewer, HttpServletRequest request) {
+                Reports.Document document, PaperSize usual, CaseFile file, Viewer viewer, HttpServletRequest request) {
             return new Reports.Wanted(
                     document,
                     viewer.wording(file.rules().display()),
@@ -155,7 +155,7 @@ class ReportController {
         return ResponseEntity.ok()
                 .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
                 .header("Content-Security-Policy", CONTENT_POLICY)
-                .body(reports.html(file, asked.of(document, Paper.SCREEN, file, viewer, request), person));
+                .body(reports.html(file, asked.of(document, PaperSize.SCREEN, file, viewer, request), person));
     }
 
     private ResponseEntity<byte[]> download(
@@ -170,7 +170,7 @@ class ReportController {
         String name = file.header().reference().replaceAll("[^A-Za-z0-9-]", "-") + suffix + ".pdf";
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(reports.pdf(file, asked.of(document, Paper.A4, file, viewer, request), person));
+                .body(reports.pdf(file, asked.of(document, PaperSize.A4, file, viewer, request), person));
     }
 
     @GetMapping("/report")
@@ -196,6 +196,6 @@ class ReportController {
 
     private byte[] made(String id, Asked asked, Viewer viewer, Person person, HttpServletRequest request) {
         CaseFile file = cases.open(id, person);
-        return reports.pdf(file, asked.of(Reports.Document.REPORT, Paper.A4, file, viewer, request), person);
+        return reports.pdf(file, asked.of(Reports.Document.REPORT, PaperSize.A4, file, viewer, request), person);
     }
 }

@@ -33,7 +33,7 @@ import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.correction.Correction;
 import org.undanus.server.correction.Corrections;
-import org.undanus.server.journal.HeadKeeper;
+import org.undanus.server.journal.HeadSigner;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.upload.PdfPages;
@@ -63,7 +63,7 @@ class Reports {
      *
      * @param link where corrections are answered
      */
-    record Wanted(Document document, Wording wording, Paper paper, Contents contents, String link) {}
+    record Wanted(Document document, Wording wording, PaperSize paper, Contents contents, String link) {}
 
     /** Everything a document says comes from these. */
     private record Key(
@@ -97,7 +97,7 @@ class Reports {
     private final Photos photos;
     private final SealNotes seals;
     private final RecordNotes records;
-    private final HeadKeeper heads;
+    private final HeadSigner heads;
     private final Gate gate = new Gate(AT_ONCE, PATIENCE);
     private final TemplateEngine templates;
     private final Cache<Key, byte[]> kept =
@@ -109,7 +109,7 @@ class Reports {
             Photos photos,
             SealNotes seals,
             RecordNotes records,
-            HeadKeeper heads) {
+            HeadSigner heads) {
         this.clock = clock;
         this.records = records;
         this.seals = seals;
@@ -172,7 +172,7 @@ class Reports {
     }
 
     private ReportModel model(CaseFile file, List<Correction> raised, List<Photo> hung, Wanted wanted, Person person) {
-        boolean screen = wanted.paper == Paper.SCREEN;
+        boolean screen = wanted.paper == PaperSize.SCREEN;
         return ReportModel.of(new ReportModel.Material(
                 file,
                 raised,

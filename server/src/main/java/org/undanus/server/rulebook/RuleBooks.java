@@ -14,7 +14,7 @@ import org.undanus.core.rules.RuleBookException;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.station.Walk;
 import org.undanus.core.words.Text;
-import org.undanus.server.journal.HeadKeeper;
+import org.undanus.server.journal.HeadSigner;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
@@ -29,12 +29,12 @@ public class RuleBooks {
     private static final int SHORTEST_REASON = 10;
 
     private final Journal journal;
-    private final HeadKeeper heads;
+    private final HeadSigner heads;
     private final ObjectProvider<TriedBooks> tried;
     private final Map<String, RuleBook> read = new ConcurrentHashMap<>();
 
     /** @param tried looked for when it is needed: trials rest on rule books */
-    RuleBooks(RuleBookMapper mapper, Journal journal, HeadKeeper heads, ObjectProvider<TriedBooks> tried) {
+    RuleBooks(RuleBookMapper mapper, Journal journal, HeadSigner heads, ObjectProvider<TriedBooks> tried) {
         this.heads = heads;
         this.tried = tried;
         this.mapper = mapper;

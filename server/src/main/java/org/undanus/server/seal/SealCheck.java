@@ -47,7 +47,7 @@ public final class SealCheck {
      * @param fingerprint of the key that it names; empty where it names none
      * @param known whether that key is one of this office; empty where this office's keys are not at hand
      */
-    public record Outcome(
+    public record Verification(
             boolean sound,
             boolean exact,
             Text sentence,
@@ -64,7 +64,7 @@ public final class SealCheck {
         this.office = office;
     }
 
-    public Outcome check(Path file) {
+    public Verification check(Path file) {
         try (ZipFile zip = new ZipFile(file.toFile())) {
             return check(zip, file);
         } catch (ZipException e) {
@@ -74,11 +74,11 @@ public final class SealCheck {
         }
     }
 
-    private static Outcome unreadable(Text why) {
-        return new Outcome(false, false, Text.of("This is no sealed file."), List.of(why), "", Optional.empty());
+    private static Verification unreadable(Text why) {
+        return new Verification(false, false, Text.of("This is no sealed file."), List.of(why), "", Optional.empty());
     }
 
-    private Outcome check(ZipFile zip, Path file) throws IOException {
+    private Verification check(ZipFile zip, Path file) throws IOException {
         Optional<Seal> read = seal(zip, json);
         if (read.isEmpty()) {
             return unreadable(Text.of("It holds no seal.json that says what was sealed."));
@@ -112,7 +112,7 @@ public final class SealCheck {
                 seal.sealedBy(),
                 seal.sealedAt(),
                 key.fingerprint());
-        return new Outcome(
+        return new Verification(
                 sound,
                 sound && !seal.older(),
                 Text.of(

@@ -116,7 +116,7 @@ class SealController {
                 .body(to -> seals.write(seal.number(), to));
     }
 
-    /** What the check of a sealed file came to: see {@link SealCheck.Outcome}. */
+    /** What the check of a sealed file came to: see {@link SealCheck.Verification}. */
     record CheckedSeal(
             boolean sound,
             boolean exact,
@@ -124,7 +124,7 @@ class SealController {
             List<String> problems,
             String fingerprint,
             Optional<Boolean> known) {
-        private static CheckedSeal of(SealCheck.Outcome checked, Wording wording) {
+        private static CheckedSeal of(SealCheck.Verification checked, Wording wording) {
             return new CheckedSeal(
                     checked.sound(),
                     checked.exact(),
@@ -167,7 +167,7 @@ class SealController {
         }
         JsonNode named = sealed.path("ruleBook");
         RuleBook newest = books.newest(named.path("id").asString()).orElseThrow();
-        CaseFile then = asSealed(seal, sealed, now).by(newest);
+        CaseFile then = asSealed(seal, sealed, now).heldAgainst(newest);
         List<Beside> beside = new ArrayList<>();
         for (Judgement judgement : then.judgements().all()) {
             Verdict before = verdicts.get(judgement.key());

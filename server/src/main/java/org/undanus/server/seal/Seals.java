@@ -24,7 +24,7 @@ import org.undanus.server.exchange.SealedFiles;
 import org.undanus.server.hold.Holds;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.installation.Visits;
-import org.undanus.server.journal.HeadKeeper;
+import org.undanus.server.journal.HeadSigner;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.problem.ConflictException;
@@ -61,7 +61,7 @@ public class Seals implements SealedFiles {
     private final Holds holds;
     private final LiveStore live;
     private final Journal journal;
-    private final HeadKeeper heads;
+    private final HeadSigner heads;
     private final JsonMapper json;
     private final Path folder;
 
@@ -75,7 +75,7 @@ public class Seals implements SealedFiles {
             Holds holds,
             LiveStore live,
             Journal journal,
-            HeadKeeper heads,
+            HeadSigner heads,
             JsonMapper json,
             @Value("${undanus.data}") Path folder) {
         this.clock = clock;
@@ -252,7 +252,7 @@ public class Seals implements SealedFiles {
     @Override
     @Transactional
     public void keep(Path sealed, Person person) {
-        SealCheck.Outcome outcome = new SealCheck(json, Optional.empty()).check(sealed);
+        SealCheck.Verification outcome = new SealCheck(json, Optional.empty()).check(sealed);
         if (!outcome.sound()) {
             throw new UnsuitableException("seals", outcome.sentence().then(Text.of("Nothing was saved.")));
         }
@@ -315,7 +315,7 @@ public class Seals implements SealedFiles {
      *
      * @throws org.undanus.server.problem.BusyException where too many are being checked
      */
-    public SealCheck.Outcome check(Path file) {
+    public SealCheck.Verification check(Path file) {
         List<PublicKeyPart> keys = SigningKey.known(folder);
         return gate.through(() -> new SealCheck(json, Optional.of(keys)).check(file));
     }

@@ -90,41 +90,41 @@ class SimulatedController {
             .toList();
 
     private final RefrigerantStore refrigerants;
-    private final ObjectProvider<Rehearsal> rehearsal;
+    private final ObjectProvider<InstrumentSimulator> simulator;
 
-    SimulatedController(RefrigerantStore refrigerants, ObjectProvider<Rehearsal> rehearsal) {
+    SimulatedController(RefrigerantStore refrigerants, ObjectProvider<InstrumentSimulator> simulator) {
         this.refrigerants = refrigerants;
-        this.rehearsal = rehearsal;
+        this.simulator = simulator;
     }
 
     @GetMapping
     Simulated simulated() {
-        Rehearsal there = rehearsal.getIfAvailable();
+        InstrumentSimulator there = simulator.getIfAvailable();
         return new Simulated(
                 there != null,
                 Act.NAMES,
                 VirtualRun.names(),
                 refrigerants.known().names(),
                 ACTS,
-                Optional.ofNullable(there).flatMap(Rehearsal::standing).map(SimulatedController::running));
+                Optional.ofNullable(there).flatMap(InstrumentSimulator::state).map(SimulatedController::running));
     }
 
-    private static Running running(Rehearsal.Standing standing) {
+    private static Running running(InstrumentSimulator.State state) {
         return new Running(
-                standing.name(),
-                standing.speed(),
-                standing.clock(),
-                standing.done().map(Marks.Act::title),
-                standing.warmed(),
-                standing.machine(),
-                standing.runs());
+                state.name(),
+                state.speed(),
+                state.clock(),
+                state.done().map(Marks.Act::title),
+                state.warmed(),
+                state.machine(),
+                state.runs());
     }
 
-    private Rehearsal there(Person person) {
+    private InstrumentSimulator there(Person person) {
         if (!person.inspects()) {
             throw new NotAllowedException("Whoever inspects works the simulated instruments.");
         }
-        Rehearsal there = rehearsal.getIfAvailable();
+        InstrumentSimulator there = simulator.getIfAvailable();
         if (there == null) {
             throw new NotFoundException("Simulated instruments are there in the demo only.");
         }
@@ -136,7 +136,7 @@ class SimulatedController {
     @KeepsNothing
     @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
     Simulated start(@Valid @RequestBody Start asked, @AuthenticationPrincipal Person person) {
-        Rehearsal there = there(person);
+        InstrumentSimulator there = there(person);
         if (asked.refrigerant().isPresent()) {
             startMachine(there, asked, asked.refrigerant().get());
         } else if (Act.NAMES.contains(asked.name())) {
@@ -147,7 +147,7 @@ class SimulatedController {
         return simulated();
     }
 
-    private static void startMachine(Rehearsal there, Start asked, String refrigerant) {
+    private static void startMachine(InstrumentSimulator there, Start asked, String refrigerant) {
         try {
             there.start(
                     asked.name(), asked.speed(), refrigerant, !asked.orifice().orElse(false));
@@ -161,7 +161,7 @@ class SimulatedController {
     @KeepsNothing
     @MayAlsoAnswer(HttpStatus.UNPROCESSABLE_CONTENT)
     Simulated work(@Valid @RequestBody Work asked, @AuthenticationPrincipal Person person) {
-        Rehearsal there = there(person);
+        InstrumentSimulator there = there(person);
         asked.act().ifPresent(there::act);
         asked.warmed().ifPresent(there::warm);
         asked.runs().ifPresent(there::run);

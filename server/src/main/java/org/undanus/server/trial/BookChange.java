@@ -47,7 +47,7 @@ final class BookChange implements Change {
     }
 
     private List<CaseFile> whole(String id) {
-        return cases.some(List.of(id), Optional.empty(), drawn);
+        return cases.openMany(List.of(id), Optional.empty(), drawn);
     }
 
     /** Remembers what is looked at here, so that it is read of others at once. */
@@ -78,8 +78,8 @@ final class BookChange implements Change {
 
     @Override
     public void compare(List<String> some, Trial trial) {
-        for (CaseFile file : cases.some(some, points, drawn)) {
-            if (!trial.wanted()) {
+        for (CaseFile file : cases.openMany(some, points, drawn)) {
+            if (!trial.running()) {
                 return;
             }
             try {

@@ -38,16 +38,16 @@ final class SheetsChange implements Change {
 
     @Override
     public void compare(List<String> some, Trial trial) {
-        List<String> fitted = cases.some(some, PLATES, Set.of()).stream()
+        List<String> fitted = cases.openMany(some, PLATES, Set.of()).stream()
                 .filter(this::touched)
                 .map(file -> file.header().id())
                 .toList();
         trial.passOver(some.size() - fitted.size());
         for (String id : fitted) {
-            if (!trial.wanted()) {
+            if (!trial.running()) {
                 return;
             }
-            cases.some(List.of(id), Optional.empty(), drawn).forEach(file -> compare(file, trial));
+            cases.openMany(List.of(id), Optional.empty(), drawn).forEach(file -> compare(file, trial));
         }
     }
 

@@ -18,10 +18,11 @@ final class Trial extends Underway.Work {
     private static final int MOST_NAMED = 200;
 
     /** A judgement that comes out otherwise. */
-    record Otherwise(String station, String title, String subject, Verdict before, Verdict now, String because) {}
+    record ChangedJudgement(
+            String station, String title, String subject, Verdict before, Verdict now, String because) {}
 
     /** An installation at which something does. */
-    record Moved(String id, String reference, String title, String crew, List<Otherwise> judgements) {}
+    record Moved(String id, String reference, String title, String crew, List<ChangedJudgement> judgements) {}
 
     /** @param changed at how many of its installations something comes out otherwise */
     record CrewTally(String crew, int installations, int changed) {}
@@ -82,7 +83,7 @@ final class Trial extends Underway.Work {
     /** Takes in what an installation comes to by both books, requirement by requirement in the same order. */
     synchronized void take(CaseFile file, List<Judgement> was, List<Judgement> is) {
         done++;
-        List<Otherwise> otherwise = new ArrayList<>();
+        List<ChangedJudgement> otherwise = new ArrayList<>();
         boolean changes = false;
         for (int i = 0; i < was.size(); i++) {
             Verdict one = was.get(i).verdict();
@@ -95,7 +96,7 @@ final class Trial extends Underway.Work {
                 stations.computeIfAbsent(judgement.about().station(), any -> new int[2])[
                         other.compareTo(one) < 0 ? 0 : 1]++;
                 if (moved.size() < MOST_NAMED) {
-                    otherwise.add(new Otherwise(
+                    otherwise.add(new ChangedJudgement(
                             judgement.about().station().title(),
                             judgement.about().title(),
                             judgement.subject(),
@@ -123,7 +124,7 @@ final class Trial extends Underway.Work {
 
     @Override
     public synchronized void end(Underway.State how, String why) {
-        if (wanted()) {
+        if (running()) {
             ended = System.nanoTime();
         }
         super.end(how, why);
@@ -154,7 +155,7 @@ final class Trial extends Underway.Work {
                         .map(each -> new StationTally(each.getKey().title(), each.getValue()[0], each.getValue()[1]))
                         .toList(),
                 List.copyOf(moved),
-                ((wanted() ? System.nanoTime() : ended) - begun) / 1e9,
+                ((running() ? System.nanoTime() : ended) - begun) / 1e9,
                 problem());
     }
 }

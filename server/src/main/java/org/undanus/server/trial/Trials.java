@@ -60,7 +60,7 @@ public class Trials implements TriedBooks {
         void work() {
             try {
                 for (int from = next.getAndAdd(AT_ONCE);
-                        from < ids.size() && trial.wanted();
+                        from < ids.size() && trial.running();
                         from = next.getAndAdd(AT_ONCE)) {
                     change.compare(ids.subList(from, Math.min(ids.size(), from + AT_ONCE)), trial);
                 }

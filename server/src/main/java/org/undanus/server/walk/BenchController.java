@@ -25,6 +25,7 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.reading.ReadingIntake;
 import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
 import org.undanus.view.FigureView;
@@ -53,15 +54,15 @@ class BenchController {
             Set<Charts.Option> options) {}
 
     private final CaseFiles cases;
-    private final Readings readings;
+    private final ReadingIntake readings;
 
-    BenchController(CaseFiles cases, Readings readings) {
+    BenchController(CaseFiles cases, ReadingIntake readings) {
         this.cases = cases;
         this.readings = readings;
     }
 
     private CaseFile file(String id, Person person) {
-        return readings.asHeard(cases.open(id, person), person);
+        return readings.withLiveCurves(cases.open(id, person), person);
     }
 
     private static Charts charts(String station) {

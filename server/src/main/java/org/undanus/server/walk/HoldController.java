@@ -26,7 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.judgement.Examination;
 import org.undanus.core.judgement.Station;
-import org.undanus.core.plan.Holding;
+import org.undanus.core.plan.HoldableLine;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.station.Walk;
 import org.undanus.core.words.Wording;
@@ -196,7 +196,7 @@ class HoldController {
     private HoldView view(Hold hold, CaseFile.Line line, CaseFile file, Wording wording) {
         Instant now = clock.instant();
         Station station = file.station(line);
-        Optional<Holding> holding = Walk.plan(station).map(StationPlan::holdings).orElse(List.of()).stream()
+        Optional<HoldableLine> holding = Walk.plan(station).map(StationPlan::holdings).orElse(List.of()).stream()
                 .filter(each -> each.line().id().equals(hold.point()))
                 .findFirst();
         Optional<Examination> looked =

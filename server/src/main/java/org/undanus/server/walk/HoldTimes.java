@@ -14,15 +14,16 @@ import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.hold.Hold;
 import org.undanus.server.hold.Holds;
+import org.undanus.server.reading.ReadingIntake;
 import org.undanus.view.CaseFile;
 
 /** Ends holds, early or not: their time becomes a reading. */
 @Component
 class HoldTimes {
     private final Holds holds;
-    private final Readings readings;
+    private final ReadingIntake readings;
 
-    HoldTimes(Holds holds, Readings readings) {
+    HoldTimes(Holds holds, ReadingIntake readings) {
         this.holds = holds;
         this.readings = readings;
     }
@@ -38,7 +39,7 @@ class HoldTimes {
         holds.end(running, now, reading, person);
         reading.ifPresent(id -> readings.save(
                 file.header().id(),
-                new Readings.Typed(
+                new ReadingIntake.Typed(
                         id,
                         running.key(),
                         written(lasted),

@@ -40,6 +40,7 @@ import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.installation.KeptReadings;
+import org.undanus.server.instrument.Instruments;
 import org.undanus.server.live.Displays;
 import org.undanus.server.live.Listening;
 import org.undanus.server.live.LiveFeed;
@@ -47,7 +48,7 @@ import org.undanus.server.live.LiveMark;
 import org.undanus.server.live.LiveStore;
 import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.problem.UnsuitableException;
-import org.undanus.server.toolcase.Instruments;
+import org.undanus.server.reading.ReadingIntake;
 import org.undanus.server.trace.TraceStore;
 import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
@@ -114,7 +115,7 @@ class LiveController {
     private final LiveStore live;
     private final CaseFiles cases;
     private final KeptReadings keptReadings;
-    private final Readings readings;
+    private final ReadingIntake readings;
     private final TraceStore traces;
     private final Instruments instruments;
     private final TransactionTemplate transactions;
@@ -126,7 +127,7 @@ class LiveController {
             LiveStore live,
             CaseFiles cases,
             KeptReadings keptReadings,
-            Readings readings,
+            ReadingIntake readings,
             TraceStore traces,
             Instruments instruments,
             TransactionTemplate transactions,
@@ -228,7 +229,7 @@ class LiveController {
             @RequestParam String point,
             @RequestParam String component,
             @AuthenticationPrincipal Person person) {
-        Point asked = Readings.line(cases.open(id, person), new PointKey(point, component))
+        Point asked = ReadingIntake.line(cases.open(id, person), new PointKey(point, component))
                 .point();
         if (asked.kind() != Point.Kind.CURVE) {
             throw new UnsuitableException("point", Text.of("{asked} takes no curve.", asked.title()));
@@ -256,7 +257,7 @@ class LiveController {
             Viewer viewer,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
-        Point asked = Readings.line(file, new PointKey(point, component)).point();
+        Point asked = ReadingIntake.line(file, new PointKey(point, component)).point();
         if (asked.kind() != Point.Kind.QUANTITY) {
             throw new UnsuitableException("point", Text.of("{asked} is not read off an instrument.", asked.title()));
         }
@@ -304,12 +305,12 @@ class LiveController {
                 return;
             }
             Listening taken = live.holdOwn(id, listening, person);
-            Point point = Readings.line(file, taken.key()).point();
+            Point point = ReadingIntake.line(file, taken.key()).point();
             String sha256 = traces.keep(id, point, live.csv(taken), person.name(), clock.instant())
                     .sha256();
             readings.save(
                     id,
-                    new Readings.Typed(
+                    new ReadingIntake.Typed(
                             asked.reading(),
                             taken.key(),
                             sha256,
@@ -334,7 +335,7 @@ class LiveController {
                     .map(Reading::typed));
             marks.ifPresent(written -> readings.save(
                     file.header().id(),
-                    new Readings.Typed(
+                    new ReadingIntake.Typed(
                             UUID.randomUUID(),
                             key,
                             written,
@@ -358,7 +359,7 @@ class LiveController {
                     .filter(heard -> heard.samples() >= LEAST_OF_A_CURVE)
                     .map(heard -> traces.keep(
                                     id,
-                                    Readings.line(file, heard.key()).point(),
+                                    ReadingIntake.line(file, heard.key()).point(),
                                     live.csv(heard),
                                     person.name(),
                                     clock.instant())

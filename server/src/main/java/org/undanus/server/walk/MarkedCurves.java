@@ -12,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.undanus.core.derived.Marks;
 import org.undanus.core.evidence.PointKey;
-import org.undanus.core.plan.Holding;
+import org.undanus.core.plan.HoldableLine;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.station.Walk;
 import org.undanus.server.account.Accounts;
@@ -54,7 +54,7 @@ class MarkedCurves {
         }
         Listening listening = came.listening();
         CaseFile file = cases.openForWriting(listening.installationId(), person.get());
-        for (Holding holding : holdings(listening)) {
+        for (HoldableLine holding : holdings(listening)) {
             PointKey key = new PointKey(holding.line().id(), listening.component());
             holds.running(file.header().id(), key).ifPresent(hold -> end(file, hold, holding, came, person.get()));
             if (holding.begins().filter(came.mark().act()::equals).isPresent()) {
@@ -63,7 +63,7 @@ class MarkedCurves {
         }
     }
 
-    private static List<Holding> holdings(Listening listening) {
+    private static List<HoldableLine> holdings(Listening listening) {
         Optional<StationPlan> plan = Walk.plans().stream()
                 .filter(each -> each.marking().equals(LiveStore.marking(listening)))
                 .findFirst();
@@ -71,7 +71,7 @@ class MarkedCurves {
     }
 
     /** Its time is that between the two marks, by the instrument's clock. */
-    private void end(CaseFile file, Hold hold, Holding holding, LiveMark.Came came, Person person) {
+    private void end(CaseFile file, Hold hold, HoldableLine holding, LiveMark.Came came, Person person) {
         LiveMark mark = came.mark();
         Instant now = clock.instant();
         Duration lasted = live.marks(came.listening()).stream()

@@ -36,6 +36,7 @@ import org.undanus.server.account.Person;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.server.reading.ReadingIntake;
 import org.undanus.server.space.KeepsNothing;
 import org.undanus.server.words.Viewer;
 import org.undanus.view.CaseFile;
@@ -137,9 +138,9 @@ class WalkController {
     }
 
     private final CaseFiles cases;
-    private final Readings readings;
+    private final ReadingIntake readings;
 
-    WalkController(CaseFiles cases, Readings readings) {
+    WalkController(CaseFiles cases, ReadingIntake readings) {
         this.cases = cases;
         this.readings = readings;
     }
@@ -156,7 +157,7 @@ class WalkController {
             @PathVariable String station,
             Viewer viewer,
             @AuthenticationPrincipal Person person) {
-        CaseFile file = readings.asHeard(cases.open(id, person), person);
+        CaseFile file = readings.withLiveCurves(cases.open(id, person), person);
         return StationView.of(file, named(station), viewer.wording(file.rules().display()), person.inspects());
     }
 
@@ -179,7 +180,7 @@ class WalkController {
             @RequestParam
                     Optional<@Size(max = Entry.LONGEST_LIST, message = "is longer than a reading can be") String> typed,
             @AuthenticationPrincipal Person person) {
-        CaseFile kept = readings.asHeard(cases.open(id, person), person);
+        CaseFile kept = readings.withLiveCurves(cases.open(id, person), person);
         CaseFile file = point.isPresent() && component.isPresent() && typed.isPresent()
                 ? readings.asIf(kept, new PointKey(point.get(), component.get()), typed.get(), person)
                 : kept;
@@ -195,7 +196,7 @@ class WalkController {
             Viewer viewer,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
-        CaseFile.Line line = Readings.line(file, new PointKey(point, component));
+        CaseFile.Line line = ReadingIntake.line(file, new PointKey(point, component));
         return file.evidence().history(line.key()).stream()
                 .map(reading ->
                         StationView.reading(reading, viewer.wording(file.rules().display())))
@@ -223,9 +224,9 @@ class WalkController {
             @Valid @RequestBody TypedReading typed,
             @AuthenticationPrincipal Person person) {
         Wording wording = viewer.wording(UnitSystem.SI);
-        Readings.Outcome outcome = readings.save(
+        ReadingIntake.Taken outcome = readings.save(
                 id,
-                new Readings.Typed(
+                new ReadingIntake.Typed(
                         typed.id(),
                         new PointKey(typed.point(), typed.component()),
                         typed.typed(),
@@ -256,7 +257,7 @@ class WalkController {
             @Valid @RequestBody Question question,
             @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
-        CaseFile.Line line = Readings.line(file, new PointKey(question.point(), question.component()));
+        CaseFile.Line line = ReadingIntake.line(file, new PointKey(question.point(), question.component()));
         Optional<String> full =
                 Entry.completed(line.point(), question.typed(), question.held().orElse(List.of()));
         Wording wording = viewer.wording(file.rules().display());
@@ -295,7 +296,7 @@ class WalkController {
     ChangedList change(
             @PathVariable String id, @Valid @RequestBody ListChange change, @AuthenticationPrincipal Person person) {
         CaseFile file = cases.open(id, person);
-        Point point = Readings.line(file, new PointKey(change.point(), change.component()))
+        Point point = ReadingIntake.line(file, new PointKey(change.point(), change.component()))
                 .point();
         Notation notation =
                 point.notation().orElseThrow(() -> new UnsuitableException("point", "This line is no list."));
@@ -322,12 +323,13 @@ class WalkController {
                 asked.said(),
                 (before, reading, key, typed, instrument) -> tried(
                         before,
-                        new Readings.Typed(reading, key, typed, instrument, asked.grade(), Optional.empty(), false),
+                        new ReadingIntake.Typed(
+                                reading, key, typed, instrument, asked.grade(), Optional.empty(), false),
                         person),
                 viewer.wording(file.rules().display()));
     }
 
-    private CaseFile tried(CaseFile before, Readings.Typed typed, Person person) {
+    private CaseFile tried(CaseFile before, ReadingIntake.Typed typed, Person person) {
         try {
             return readings.tried(before, typed, person);
         } catch (UnsuitableException e) {

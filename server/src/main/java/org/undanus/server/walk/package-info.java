@@ -1,5 +1,2 @@
-/**
- * The walk: stations with their lines and judgements, the saving of readings, and the printed forms of judgements and
- * figures that screen and report share.
- */
+/** The walk over HTTP: stations with their lines, judgements and figures, holds and what instruments send while somebody looks. */
 package org.undanus.server.walk;

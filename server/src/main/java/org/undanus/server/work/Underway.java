@@ -51,7 +51,7 @@ public final class Underway<W extends Underway.Work> {
         }
 
         /** Whether it is to go on. */
-        public final boolean wanted() {
+        public final boolean running() {
             return state() == State.RUNNING;
         }
 

@@ -20,8 +20,8 @@ class EarlierFormTest {
         static Memo row = new Memo("m1", "trap", "");
 
         @Bean
-        Kept allMemos() {
-            return new Kept("memo", taken -> taken.accept(row.id(), row))
+        JournalledKind allMemos() {
+            return new JournalledKind("memo", taken -> taken.accept(row.id(), row))
                     .before(
                             EarlierForm.without("words"),
                             EarlierForm.without("words").and(EarlierForm.named("about", "subject")));

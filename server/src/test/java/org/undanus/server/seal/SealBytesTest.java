@@ -103,12 +103,12 @@ class SealBytesTest {
         return out.toByteArray();
     }
 
-    private SealCheck.Outcome checked(byte[] file) throws IOException {
+    private SealCheck.Verification checked(byte[] file) throws IOException {
         return new SealCheck(JSON, Optional.empty()).check(Files.write(folder.resolve("checked.zip"), file));
     }
 
     private void assertNamed(byte[] file, String... said) throws IOException {
-        SealCheck.Outcome outcome = checked(file);
+        SealCheck.Verification outcome = checked(file);
         assertThat(outcome.sound()).isFalse();
         assertThat(outcome.exact()).isFalse();
         assertThat(outcome.problems().toString()).contains(said);
@@ -135,7 +135,7 @@ class SealBytesTest {
 
     @Test
     void asItWasSealedItIsSoundToTheLastByte() throws IOException {
-        SealCheck.Outcome outcome = checked(sealed);
+        SealCheck.Verification outcome = checked(sealed);
         assertThat(outcome.problems()).isEmpty();
         assertThat(outcome.sound()).isTrue();
         assertThat(outcome.exact()).isTrue();
@@ -148,7 +148,7 @@ class SealBytesTest {
             Random random = new Random(seed);
             byte[] file = changed(random);
             if (!Arrays.equals(file, sealed)) {
-                SealCheck.Outcome outcome = checked(file);
+                SealCheck.Verification outcome = checked(file);
                 assertThat(outcome.sound()).as("seed " + seed).isFalse();
                 assertThat(outcome.problems()).as("seed " + seed).isNotEmpty();
             }

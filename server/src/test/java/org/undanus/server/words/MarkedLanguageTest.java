@@ -136,7 +136,7 @@ class MarkedLanguageTest {
         }
         Stream.of(
                         "/api/words",
-                        "/api/reckoner",
+                        "/api/calculators",
                         "/api/installations?size=200",
                         "/api/corrections",
                         "/api/instruments",

@@ -41,12 +41,12 @@ import org.fedorahosted.tennera.jgettext.Message;
 import org.fedorahosted.tennera.jgettext.PoWriter;
 import org.undanus.core.audit.Auditor;
 import org.undanus.core.audit.JobsAuditor;
+import org.undanus.core.calculator.Calculators;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Refrigerants;
 import org.undanus.core.judgement.About;
 import org.undanus.core.plan.StationPlan;
-import org.undanus.core.reckoner.Reckoner;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.rules.SchoolTopic;
 import org.undanus.core.rules.Setting;
@@ -302,7 +302,7 @@ final class Sentences {
                     .forEach(this::add);
             Stream.of(check.innocent(), check.sources()).flatMap(List::stream).forEach(this::add);
         });
-        Reckoner.of(Refrigerants.SHIPPED).all().forEach(computation -> {
+        Calculators.of(Refrigerants.SHIPPED).all().forEach(computation -> {
             add(computation.title());
             add(computation.source());
             computation.inputs().forEach(input -> add(input.title()));

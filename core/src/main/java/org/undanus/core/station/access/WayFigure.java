@@ -11,9 +11,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -100,7 +100,7 @@ final class WayFigure {
                     Text.of(
                             "{found}",
                             found(judgement).map(length -> (Object) length).orElse("?")),
-                    Standing.of(judgement))));
+                    Meaning.of(judgement))));
         }
 
         void words(String title, double at, double high) {
@@ -113,7 +113,7 @@ final class WayFigure {
             double left = at - length / 2;
             drawn.add(drawing ->
                     drawing.aside(Text.of("largest piece"), Place.of(at, foot + high / 2), Side.BELOW, Side.ABOVE));
-            Optional<Standing> standing = piece.goesThrough.map(Standing::of);
+            Optional<Meaning> standing = piece.goesThrough.map(Meaning::of);
             drawn.add(drawing -> standing.ifPresentOrElse(
                     of -> drawing.box(Role.BODY, of, left, foot, left + length, foot + high),
                     () -> drawing.box(Role.BODY, left, foot, left + length, foot + high)));

@@ -11,9 +11,9 @@ import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Scope;
@@ -64,7 +64,7 @@ final class GridFigure {
         double wide = width.get();
         double high = height.get();
         PointKey line = new PointKey(AirPoints.GRID.id(), ducts.id());
-        Standing verdict = Standing.of(judgements, AirflowEnough.ABOUT, ducts.id());
+        Meaning verdict = Meaning.of(judgements, AirflowEnough.ABOUT, ducts.id());
         Drawing.Builder drawing = Drawing.of(
                         Text.of(
                                 "Grid, {indoor}",
@@ -75,7 +75,7 @@ final class GridFigure {
             for (int column = 0; column < columns; column++) {
                 Place at = Place.of(across[column] * wide, (1 - down[row]) * high);
                 String thing = (row + 1) + "x" + (column + 1) + " of " + rows + "x" + columns;
-                Standing place = Standing.of(line).ofDrawn(thing);
+                Meaning place = Meaning.of(line).ofDrawn(thing);
                 Optional<String> value = written(read, row, column);
                 if (value.isPresent()) {
                     drawing.words(Text.of("{value}", value.get()), at, Weight.PLAIN, place, Side.CENTRE);
@@ -88,12 +88,12 @@ final class GridFigure {
                         Place.of(0, -high / 8),
                         Place.of(wide, -high / 8),
                         Text.of("{wide}", Length.ofMetres(wide)),
-                        Optional.of(Standing.of(new PointKey(AirPoints.DUCT_WIDTH.id(), ducts.id())))))
+                        Optional.of(Meaning.of(new PointKey(AirPoints.DUCT_WIDTH.id(), ducts.id())))))
                 .add(new Element.Dimension(
                         Place.of(-wide / 14, 0),
                         Place.of(-wide / 14, high),
                         Text.of("{high}", Length.ofMetres(high)),
-                        Optional.of(Standing.of(new PointKey(AirPoints.DUCT_HEIGHT.id(), ducts.id())))));
+                        Optional.of(Meaning.of(new PointKey(AirPoints.DUCT_HEIGHT.id(), ducts.id())))));
         drawing.caption(read.map(grid -> Text.of("In {unit}.", grid.unit()))
                 .orElse(Text.empty())
                 .then(Text.of(

@@ -9,9 +9,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -77,9 +77,9 @@ final class StaticFigure {
         for (Part part : PARTS) {
             Optional<Double> from = at(x, part.from);
             Optional<Double> to = at(x, part.to);
-            Standing standing = part.judged
-                    .map(requirement -> Standing.of(judgements, requirement.about(), ducts.id()))
-                    .orElse(Standing.of(new PointKey(AirPoints.STATIC_SUPPLY.id(), ducts.id())));
+            Meaning standing = part.judged
+                    .map(requirement -> Meaning.of(judgements, requirement.about(), ducts.id()))
+                    .orElse(Meaning.of(new PointKey(AirPoints.STATIC_SUPPLY.id(), ducts.id())));
             if (from.isPresent() && to.isPresent()) {
                 drawing.line(Role.CURVE, standing, Place.of(part.from, from.get()), Place.of(part.to, to.get()));
                 drop(from.get(), to.get(), part)
@@ -104,11 +104,11 @@ final class StaticFigure {
                     .aside(
                             Text.of("{pressure}", PressureDifference.ofPascals(pressure)),
                             Place.of(station.along, pressure),
-                            Standing.of(key),
+                            Meaning.of(key),
                             Side.BELOW,
                             Side.RIGHT));
         }
-        Standing external = Standing.of(judgements, StaticPressure.EXTERNAL.about(), ducts.id());
+        Meaning external = Meaning.of(judgements, StaticPressure.EXTERNAL.about(), ducts.id());
         Airflow.external(x)
                 .ifPresent(total -> drawing.caption(Text.of(
                         "External static pressure {total}: {external}.",

@@ -7,9 +7,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -88,8 +88,7 @@ final class CycleFigure {
         lines(drawing);
         List<Text> said = new ArrayList<>();
         cycle(drawing, said);
-        Standing standing =
-                Standing.of(judgements, SoundCycle.ABOUT, x.subject().id());
+        Meaning standing = Meaning.of(judgements, SoundCycle.ABOUT, x.subject().id());
         Text because = judgements
                 .find(SoundCycle.ABOUT, x.subject().id())
                 .map(Judgement::because)
@@ -183,7 +182,7 @@ final class CycleFigure {
     private void dot(Drawing.Builder drawing, Place at, Point point, Text words, Side side) {
         PointKey key = new PointKey(point.id(), x.subject().id());
         drawing.dot(Role.READ, at, key)
-                .words(words, Place.of(at.x(), at.y() + OVER), Weight.STRONG, Standing.of(key), side, Side.ABOVE);
+                .words(words, Place.of(at.x(), at.y() + OVER), Weight.STRONG, Meaning.of(key), side, Side.ABOVE);
     }
 
     private Optional<Spot> spot(Drawing.Builder drawing, List<Point> points, boolean liquid, List<Text> said) {

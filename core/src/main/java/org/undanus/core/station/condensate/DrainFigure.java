@@ -8,7 +8,7 @@ import org.undanus.core.derived.TubeRun.Kind;
 import org.undanus.core.derived.TubeRun.Piece;
 import org.undanus.core.derived.TubeRun.Way;
 import org.undanus.core.drawing.Drawing;
-import org.undanus.core.drawing.Standing;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Scope;
@@ -69,7 +69,7 @@ final class DrainFigure {
     }
 
     /** Each level piece by its own fall against the one asked for. */
-    private static Standing standing(
+    private static Meaning standing(
             Judgements judgements, Subject drain, TubeRun run, Piece piece, Optional<Double> least) {
         return switch (piece.kind()) {
             case TRAP -> of(judgements, Trap.PRESENT, drain);
@@ -81,16 +81,16 @@ final class DrainFigure {
                                 .isPresent();
                 yield low
                         ? of(judgements, DrainFall.SAGS, drain)
-                        : flat ? of(judgements, DrainFall.EACH, drain) : Standing.of(Verdict.MEETS);
+                        : flat ? of(judgements, DrainFall.EACH, drain) : Meaning.of(Verdict.MEETS);
             }
             default ->
                 piece.kind() == Kind.PUMP
                         ? of(judgements, Flow.PUMP, drain)
-                        : Standing.of(new PointKey(DrainPoints.RUN.id(), drain.id()));
+                        : Meaning.of(new PointKey(DrainPoints.RUN.id(), drain.id()));
         };
     }
 
-    private static Standing of(Judgements judgements, Requirement requirement, Subject drain) {
-        return Standing.of(judgements, requirement.about(), drain.id());
+    private static Meaning of(Judgements judgements, Requirement requirement, Subject drain) {
+        return Meaning.of(judgements, requirement.about(), drain.id());
     }
 }

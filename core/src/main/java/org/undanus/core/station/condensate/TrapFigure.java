@@ -7,9 +7,9 @@ import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -51,8 +51,8 @@ final class TrapFigure {
         double drop = foundDrop.or(() -> neededDrop).orElse(USUAL);
         double seal = foundSeal.or(() -> neededSeal).orElse(USUAL / 2);
         double deepest = Math.max(drop + seal, neededDrop.orElse(0.0) + neededSeal.orElse(0.0)) + 3 * TUBE;
-        Standing dropStanding = standing(judgements, Trap.DROP, drain).on(key(DrainPoints.TRAP_DROP, drain));
-        Standing sealStanding = standing(judgements, Trap.SEAL, drain).on(key(DrainPoints.TRAP_SEAL, drain));
+        Meaning dropStanding = standing(judgements, Trap.DROP, drain).on(key(DrainPoints.TRAP_DROP, drain));
+        Meaning sealStanding = standing(judgements, Trap.SEAL, drain).on(key(DrainPoints.TRAP_SEAL, drain));
         Drawing.Builder drawing = Drawing.of(
                         Text.of(
                                 "Trap, {indoor}",
@@ -129,8 +129,8 @@ final class TrapFigure {
                 .map(comparison -> comparison.binding().limit().value().si());
     }
 
-    private static Standing standing(Judgements judgements, Requirement requirement, Subject drain) {
-        return Standing.of(judgements, requirement.about(), drain.id());
+    private static Meaning standing(Judgements judgements, Requirement requirement, Subject drain) {
+        return Meaning.of(judgements, requirement.about(), drain.id());
     }
 
     private static PointKey key(Point point, Subject drain) {

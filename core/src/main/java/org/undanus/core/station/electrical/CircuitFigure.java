@@ -9,9 +9,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -55,13 +55,13 @@ final class CircuitFigure {
     }
 
     private Drawing drawing() {
-        Standing voltage = standing(SupplyVoltage.STANDING.about()).on(key(CircuitPoints.STANDING_VOLTAGE));
-        Standing device = standing(OvercurrentDevice.ABOUT).on(key(CircuitPoints.DEVICE_RATING));
-        Standing conductor = standing(ConductorAmpacity.ABOUT).on(key(CircuitPoints.CONDUCTOR_SIZE));
-        Standing disconnect = worst(
+        Meaning voltage = standing(SupplyVoltage.STANDING.about()).on(key(CircuitPoints.STANDING_VOLTAGE));
+        Meaning device = standing(OvercurrentDevice.ABOUT).on(key(CircuitPoints.DEVICE_RATING));
+        Meaning conductor = standing(ConductorAmpacity.ABOUT).on(key(CircuitPoints.CONDUCTOR_SIZE));
+        Meaning disconnect = worst(
                         DisconnectPresent.ABOUT, DisconnectRating.ABOUT, DisconnectInSight.ABOUT, DisconnectReach.ABOUT)
                 .on(key(CircuitPoints.DISCONNECT_RATING));
-        Standing running =
+        Meaning running =
                 worst(SupplyVoltage.RUNNING.about(), RunningCurrent.ABOUT).on(key(UnitPoints.RUNNING_CURRENT));
         Drawing.Builder diagram = Drawing.of(component.title(), FRAME)
                 .box(Role.OUTLINE, 38, 58, 98, 168)
@@ -130,7 +130,7 @@ final class CircuitFigure {
     }
 
     /** A switching device between two ends of the wires. */
-    private static void contacts(Drawing.Builder diagram, Standing standing, double from, double to) {
+    private static void contacts(Drawing.Builder diagram, Meaning standing, double from, double to) {
         diagram.box(Role.BODY, standing, from, 84, to, 150);
         for (double wire : new double[] {LINE, NEUTRAL}) {
             diagram.line(Role.OUTLINE, Place.of(from, wire), Place.of(from + 12, wire), Place.of(to - 16, wire + 12))
@@ -138,8 +138,7 @@ final class CircuitFigure {
         }
     }
 
-    private static void place(
-            Drawing.Builder diagram, double x, double y, Standing standing, Text title, Text... more) {
+    private static void place(Drawing.Builder diagram, double x, double y, Meaning standing, Text title, Text... more) {
         diagram.words(title, Place.of(x, y), Weight.STRONG, standing, Side.CENTRE);
         for (int i = 0; i < more.length; i++) {
             diagram.aside(more[i], Place.of(x, y - (i + 1) * NOTE), standing, Side.CENTRE);
@@ -156,12 +155,12 @@ final class CircuitFigure {
         return new PointKey(point.id(), component.id());
     }
 
-    private Standing standing(About requirement) {
-        return Standing.of(judgements, requirement, component.id());
+    private Meaning standing(About requirement) {
+        return Meaning.of(judgements, requirement, component.id());
     }
 
     /** The most pressing of several. */
-    private Standing worst(About... requirements) {
+    private Meaning worst(About... requirements) {
         return Arrays.stream(requirements)
                 .map(this::standing)
                 .min(Comparator.comparing(standing -> standing.verdict().orElseThrow()))

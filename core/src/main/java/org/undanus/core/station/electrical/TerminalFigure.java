@@ -13,9 +13,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.installation.Case;
@@ -52,16 +52,16 @@ final class TerminalFigure {
                 x.listed(TERMINALS, TerminalMap.class).map(TerminalMap::wires).orElse(List.of());
         List<String> outdoor = marks(wires, true);
         List<String> indoor = marks(wires, false);
-        Standing numbers = Standing.of(judgements, Interconnection.NUMBERS.about(), unit.id());
-        Standing earth = Standing.of(judgements, Interconnection.EARTH.about(), unit.id());
+        Meaning numbers = Meaning.of(judgements, Interconnection.NUMBERS.about(), unit.id());
+        Meaning earth = Meaning.of(judgements, Interconnection.EARTH.about(), unit.id());
         double rows = Math.max(outdoor.size(), indoor.size());
         Drawing.Builder drawing = Drawing.of(
                         Text.of("Cable, {unit}", unit.title()), Frame.toScale(0, 0, WIDE, rows + 1))
                 .words(Text.of("outdoor"), Place.of(LEFT, rows + 0.6), Weight.QUIET, Side.CENTRE)
                 .words(Text.of("indoor"), Place.of(RIGHT, rows + 0.6), Weight.QUIET, Side.CENTRE);
         for (Wire wire : wires) {
-            Standing standing = wire.straight()
-                    ? Standing.of(Verdict.MEETS)
+            Meaning standing = wire.straight()
+                    ? Meaning.of(Verdict.MEETS)
                     : wire.indoor().equals(TerminalMap.EARTH) ? earth : numbers;
             drawing.line(
                     Role.RUN,
@@ -82,7 +82,7 @@ final class TerminalFigure {
             Drawing.Builder drawing, List<String> marks, double x, double rows, PointKey line, boolean outdoor) {
         for (int i = 0; i < marks.size(); i++) {
             Place at = Place.of(x, height(rows, i));
-            Standing standing = Standing.of(line)
+            Meaning standing = Meaning.of(line)
                     .ofDrawn(outdoor ? TerminalMap.outdoorThing(marks.get(i)) : TerminalMap.indoorThing(marks.get(i)));
             drawing.disc(Role.BODY, standing, at, DISC)
                     .words(Text.of("{marks}", marks.get(i)), at, Weight.STRONG, standing, Side.CENTRE);

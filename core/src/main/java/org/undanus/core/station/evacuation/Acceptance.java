@@ -25,7 +25,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.plan.Holding;
+import org.undanus.core.plan.HoldableLine;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
@@ -127,7 +127,7 @@ final class Acceptance {
                     .schools(TOPIC),
             Acceptance::stood);
 
-    static final Holding ISOLATION = new Holding(
+    static final HoldableLine ISOLATION = new HoldableLine(
             HOLD_TIME,
             Optional.of(Act.ISOLATED),
             STOOD.about(),

@@ -29,7 +29,7 @@ import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.plan.Holding;
+import org.undanus.core.plan.HoldableLine;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
@@ -242,7 +242,7 @@ final class Dryness {
     }
 
     /** The pump running: as long as it needs to the level asked for, were it dry and tight. */
-    static final Holding PULLING = new Holding(
+    static final HoldableLine PULLING = new HoldableLine(
             PULLED,
             Optional.of(Act.PUMP_ON),
             Acceptance.DEEP_ENOUGH.about(),

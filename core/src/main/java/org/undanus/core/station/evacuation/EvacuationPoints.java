@@ -2,7 +2,7 @@ package org.undanus.core.station.evacuation;
 
 import java.util.List;
 import org.undanus.core.derived.Marks;
-import org.undanus.core.derived.Readings;
+import org.undanus.core.derived.WrittenCurve;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
@@ -140,7 +140,7 @@ final class EvacuationPoints {
                     Scope.LINE_SET,
                     "Vacuum by hand",
                     "Time and vacuum as they were written down after isolation.",
-                    Readings.notation(Dimension.ABSOLUTE_PRESSURE))
+                    WrittenCurve.notation(Dimension.ABSOLUTE_PRESSURE))
             .with(InstrumentKind.VACUUM_GAUGE)
             .dueAt(Stage.WITNESS)
             .asOptional();

@@ -1,8 +1,8 @@
 package org.undanus.core.station.evacuation;
 
 import java.util.List;
+import org.undanus.core.evidence.ListNotation;
 import org.undanus.core.evidence.Notation;
-import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.words.Text;
@@ -28,7 +28,7 @@ record Pulls(List<Double> depths) implements Notation.Listing {
                 AbsolutePressure.ofPascals(depths.get(depths.size() - 1)));
     }
 
-    private static final class Written extends PartByPart<Double, Pulls> {
+    private static final class Written extends ListNotation<Double, Pulls> {
         private Written() {
             super("1300 micron, 1100 micron, 450 micron", "No pull is written.");
         }

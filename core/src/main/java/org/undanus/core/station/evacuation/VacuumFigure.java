@@ -13,7 +13,7 @@ import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.CurvePlot;
 import org.undanus.core.derived.Marks;
 import org.undanus.core.drawing.Drawing;
-import org.undanus.core.drawing.Standing;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Scope;
@@ -109,7 +109,7 @@ final class VacuumFigure {
                     .forEach(limit -> plot.level(
                             limit.value().si(),
                             Text.of("{bound} {limit}", limit.bound().words(), limit.value()),
-                            Standing.of(judgement)));
+                            Meaning.of(judgement)));
         }
         others.forEach((level, who) ->
                 plot.otherLevel(level, Text.of("{who}: {level}", Text.list(who), AbsolutePressure.ofPascals(level))));

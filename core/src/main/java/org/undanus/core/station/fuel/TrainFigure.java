@@ -9,9 +9,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Scope;
@@ -40,7 +40,7 @@ final class TrainFigure {
     private static Drawing drawing(Examination x, Subject unit, Judgements judgements) {
         List<Part> parts = x.listed(TRAIN, GasTrain.class).map(GasTrain::parts).orElse(List.of());
         PointKey line = new PointKey(TRAIN.id(), unit.id());
-        Standing order = Standing.of(judgements, GasPipe.ORDER.about(), unit.id());
+        Meaning order = Meaning.of(judgements, GasPipe.ORDER.about(), unit.id());
         double wide = STEP * (Math.max(4, parts.size()) + 1);
         Drawing.Builder drawing = Drawing.of(Text.of("Gas pipe, {unit}", unit.title()), Frame.toScale(0, 0, wide, HIGH))
                 .line(Role.RUN, order.on(line), Place.of(0.1, LINE), Place.of(wide - 0.1, LINE));
@@ -49,7 +49,7 @@ final class TrainFigure {
                     Text.of("not read yet"),
                     Place.of(wide / 2, LINE),
                     Weight.QUIET,
-                    Standing.of(line).ofDrawn("0"),
+                    Meaning.of(line).ofDrawn("0"),
                     Side.ABOVE);
         }
         for (int i = 0; i < parts.size(); i++) {
@@ -63,7 +63,7 @@ final class TrainFigure {
                 .spoken(Text.of("{parts} parts; order: {order}", parts.size(), order.said()));
     }
 
-    private static void part(Drawing.Builder drawing, Part part, Place at, Standing own) {
+    private static void part(Drawing.Builder drawing, Part part, Place at, Meaning own) {
         switch (part) {
             case VALVE ->
                 drawing.area(

@@ -12,9 +12,9 @@ import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
@@ -52,10 +52,10 @@ final class VentFigure {
         double away = x.number(OPENING).orElse(USUAL);
         double grade = x.number(GRADE).orElse(USUAL);
         Option lies = x.chosen(OPENING_LIES).orElse(VentPoints.BESIDE);
-        Standing openings =
-                Standing.of(judgements, Vent.FROM_OPENINGS.about(), vent.id()).on(key(OPENING, vent));
-        Standing overGrade =
-                Standing.of(judgements, Vent.OVER_GRADE.about(), vent.id()).on(key(GRADE, vent));
+        Meaning openings =
+                Meaning.of(judgements, Vent.FROM_OPENINGS.about(), vent.id()).on(key(OPENING, vent));
+        Meaning overGrade =
+                Meaning.of(judgements, Vent.OVER_GRADE.about(), vent.id()).on(key(GRADE, vent));
         // the end stands at the height read over grade, the opening where it lies to it
         Place end = Place.of(0, grade);
         Place corner =

@@ -10,9 +10,9 @@ import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.geometry.KeepOut;
@@ -65,7 +65,7 @@ final class VentPlanFigure {
         Spot spot = KeepOut.middle(end);
         Place at = Place.of(spot.x(), spot.y());
         double reach = distances.values().stream().max(Double::compare).orElse(0.5) + AROUND;
-        Standing standing = Standing.of(judgements, Vent.FROM_OPENINGS.about(), vent.id());
+        Meaning standing = Meaning.of(judgements, Vent.FROM_OPENINGS.about(), vent.id());
         Drawing.Builder drawing = Drawing.of(
                 "Vent's end from above",
                 Frame.toScale(at.x() - 2 * reach, at.y() - reach, at.x() + 2 * reach, at.y() + reach));

@@ -6,8 +6,8 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.hipparchus.distribution.continuous.TDistribution;
+import org.undanus.core.evidence.ListNotation;
 import org.undanus.core.evidence.Notation;
-import org.undanus.core.evidence.PartByPart;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.words.Text;
 
@@ -103,7 +103,7 @@ record EnergyUse(List<Period> periods) implements Notation.Listing {
         return Text.of("{periods} months", periods.size());
     }
 
-    private static final class Written extends PartByPart<Period, EnergyUse> {
+    private static final class Written extends ListNotation<Period, EnergyUse> {
         private static final Map<String, Double> JOULES = Map.of("kWh", 3.6e6, "MJ", 1e6, "therm", 1.054804e8);
         private static final double KELVIN_OF_FAHRENHEIT = 1.8;
         private static final double MOST = 1e13;

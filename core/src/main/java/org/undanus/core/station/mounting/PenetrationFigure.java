@@ -7,9 +7,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -68,8 +68,8 @@ final class PenetrationFigure {
         Optional<Double> packed = bundle.map(b -> 2 * b.radius());
         Optional<Double> wanted = packed.filter(p -> x.rules().decides(BundleFits.SLACK))
                 .map(p -> p * (1 + x.rules().number(BundleFits.SLACK)));
-        Standing fits = standing(BundleFits.ABOUT).on(key(MountingPoints.HOLE_DIAMETER));
-        Standing drains = standing(HoleFall.ABOUT);
+        Meaning fits = standing(BundleFits.ABOUT).on(key(MountingPoints.HOLE_DIAMETER));
+        Meaning drains = standing(HoleFall.ABOUT);
         Drawing.Builder drawing = Drawing.of(component.title(), FRAME).narrow(WITHOUT_LIST);
         front(drawing, lines, bundle, hole, wanted, fits);
         Optional<Ratio> fall = judgements
@@ -97,7 +97,7 @@ final class PenetrationFigure {
             Optional<Bundle> bundle,
             Optional<Double> hole,
             Optional<Double> wanted,
-            Standing fits) {
+            Meaning fits) {
         double largest = Stream.of(hole, wanted, bundle.map(b -> 2 * b.radius()))
                 .flatMap(Optional::stream)
                 .max(Double::compare)
@@ -115,7 +115,7 @@ final class PenetrationFigure {
         });
     }
 
-    private void section(Drawing.Builder drawing, Optional<Ratio> fall, Standing drains) {
+    private void section(Drawing.Builder drawing, Optional<Ratio> fall, Meaning drains) {
         double across = WALL_RIGHT - WALL_LEFT;
         double drop = fall.map(f -> Math.max(-MOST_DROP, Math.min(MOST_DROP, f.si() * across * STEEPER)))
                 .orElse(0.0);
@@ -143,7 +143,7 @@ final class PenetrationFigure {
                         Text.of("{value}", Length.ofMetres(t)),
                         Place.of(middle, 20),
                         Weight.QUIET,
-                        Standing.of(key(MountingPoints.WALL_THICKNESS)),
+                        Meaning.of(key(MountingPoints.WALL_THICKNESS)),
                         Side.CENTRE));
     }
 
@@ -160,7 +160,7 @@ final class PenetrationFigure {
         return new PointKey(point.id(), component.id());
     }
 
-    private Standing standing(About requirement) {
-        return Standing.of(judgements, requirement, component.id());
+    private Meaning standing(About requirement) {
+        return Meaning.of(judgements, requirement, component.id());
     }
 }

@@ -10,9 +10,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -144,7 +144,7 @@ final class PlatesFigure {
                             Text.plain(evidence.latest(line).map(Reading::typed).orElse("–")),
                             Place.of(to, row),
                             Weight.PLAIN,
-                            Standing.of(line),
+                            Meaning.of(line),
                             Side.LEFT);
         }
         return bottom;
@@ -167,7 +167,7 @@ final class PlatesFigure {
                         judgement.verdict().title()),
                 Place.of(x, y),
                 Weight.STRONG,
-                Standing.of(judgement),
+                Meaning.of(judgement),
                 side);
     }
 

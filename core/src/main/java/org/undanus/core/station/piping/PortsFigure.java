@@ -10,9 +10,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
@@ -58,7 +58,7 @@ final class PortsFigure {
         for (int i = 0; i < sets.size(); i++) {
             Subject set = sets.get(i);
             Examination x = Examination.of(facts, evidence, rules, Ports.ABOUT, set);
-            Standing standing = Standing.of(judgements, Ports.ABOUT, set.id());
+            Meaning standing = Meaning.of(judgements, Ports.ABOUT, set.id());
             double y = height(rows, i);
             String unit = x.indoor().map(indoor -> indoor.title()).orElse(set.title());
             drawing.words(
@@ -83,7 +83,7 @@ final class PortsFigure {
             Examination x,
             Point point,
             Role role,
-            Standing standing,
+            Meaning standing,
             double from,
             List<String> ports,
             double rows,

@@ -11,9 +11,9 @@ import org.undanus.core.derived.TubeRun.Corner;
 import org.undanus.core.derived.TubeRun.Piece;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Scope;
@@ -82,11 +82,11 @@ final class RunFigure {
                 standing(LineLengths.LENGTH).said(),
                 standing(LineLengths.LIFT).said(),
                 standing(OilReturn.LOW_SPOTS).said(),
-                Standing.of(judgements, InsulationThickness.ABOUT, set.id()).said()));
+                Meaning.of(judgements, InsulationThickness.ABOUT, set.id()).said()));
     }
 
     /** What is asked of a piece of its kind. */
-    private Standing standing(Piece piece) {
+    private Meaning standing(Piece piece) {
         return switch (piece.kind()) {
             case TRAP -> standing(OilReturn.TRAPS);
             case INVERTED_TRAP -> standing(OilReturn.INVERTED_TRAP);
@@ -101,8 +101,8 @@ final class RunFigure {
                 && run.lowSpots().stream().anyMatch(spot -> spot.part() == piece.part());
     }
 
-    private Standing standing(Requirement requirement) {
-        return Standing.of(judgements, requirement.about(), set.id());
+    private Meaning standing(Requirement requirement) {
+        return Meaning.of(judgements, requirement.about(), set.id());
     }
 
     private void captions(Drawing.Builder drawing) {

@@ -10,9 +10,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.installation.Case;
@@ -114,7 +114,7 @@ final class PerformanceFigure {
         row.forEach(entry ->
                 line.add(Place.of(entry.outdoor().celsius(), entry.total().si() / KILO)));
         chart.line(Role.CURVE, line).aside(Text.of("the sheet"), line.get(0), Side.ABOVE, Side.LEFT);
-        Standing standing = Standing.of(
+        Meaning standing = Meaning.of(
                 judgements,
                 mode == DataSheet.Mode.HEATING ? HeatingCapacity.ABOUT : CoolingCapacity.ABOUT,
                 x.unit().id());
@@ -150,7 +150,7 @@ final class PerformanceFigure {
     }
 
     private static void today(
-            Drawing.Builder chart, Temperature outdoors, Optional<Uncertain> measured, double most, Standing standing) {
+            Drawing.Builder chart, Temperature outdoors, Optional<Uncertain> measured, double most, Meaning standing) {
         PointKey line = new PointKey(AirPoints.OUTDOOR.id(), Subject.SYSTEM.id());
         double across = outdoors.celsius();
         chart.line(Role.ASKED, standing.on(line), Place.of(across, 0), Place.of(across, most))

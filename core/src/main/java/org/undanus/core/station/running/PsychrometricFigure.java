@@ -8,9 +8,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
@@ -76,7 +76,7 @@ final class PsychrometricFigure {
         Optional<Temperature> supply = temperature(AirPoints.SUPPLY_DRY_BULB);
         About judged = heating ? HeatingRise.ABOUT : TemperatureSplit.ABOUT;
         Optional<Judgement> judgement = judgements.find(judged, component.id());
-        Standing standing = Standing.of(judgements, judged, component.id());
+        Meaning standing = Meaning.of(judgements, judged, component.id());
         Optional<Comparison> band = judgement.flatMap(Judgement::comparison);
         Optional<Temperature> coldest =
                 band.flatMap(c -> supplyAt(c, heating ? Bound.AT_LEAST : Bound.AT_MOST, dryBulb));
@@ -155,7 +155,7 @@ final class PsychrometricFigure {
                             Text.of("return {dryBulb}", dryBulb.orElseThrow()),
                             state.get(),
                             Weight.STRONG,
-                            Standing.of(line),
+                            Meaning.of(line),
                             Side.RIGHT,
                             Side.LEFT,
                             Side.ABOVE);
@@ -164,7 +164,7 @@ final class PsychrometricFigure {
                     Text.of("return air: both bulbs to be read"),
                     Place.of((COLDEST + warmest) / 2, MOST_GRAMS / 3),
                     Weight.QUIET,
-                    Standing.of(line),
+                    Meaning.of(line),
                     Side.CENTRE);
         }
         return state;

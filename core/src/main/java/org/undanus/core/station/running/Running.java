@@ -10,7 +10,7 @@ import org.undanus.core.installation.Case;
 import org.undanus.core.installation.OperationPoints;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.SteadyRunning;
-import org.undanus.core.plan.Holding;
+import org.undanus.core.plan.HoldableLine;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.Bound;
@@ -82,7 +82,7 @@ public final class Running {
                                 ModeSeen.of(RunningPoints.DEFROST, new ModeSeen.Needed(Bound.AT_MOST, FROSTY_ENOUGH)),
                                 ModeSeen.of(RunningPoints.ZONES, "Come back when every zone can be called at once.")
                                         .where(Running::severalZones)))
-                .holding(new Holding(
+                .holding(new HoldableLine(
                         OperationPoints.RUN_TIME,
                         Optional.empty(),
                         SteadyOperation.ABOUT,

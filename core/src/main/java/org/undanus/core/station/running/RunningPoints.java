@@ -99,7 +99,7 @@ final class RunningPoints {
             Scope.OUTDOOR_UNIT,
             "Stages seen",
             "Each by mode, name and what tells it: current at the compressor, or the frequency shown.",
-            Stages.NOTATION);
+            NamedStages.NOTATION);
     static final Point ZONES = mode(
                     "zones-seen",
                     "All zones at once",

@@ -45,7 +45,7 @@ final class StagesSeen implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Stages stages = x.listed(RunningPoints.STAGES, Stages.class).orElseThrow();
+        NamedStages stages = x.listed(RunningPoints.STAGES, NamedStages.class).orElseThrow();
         Optional<Quantity> low = sheet(x, SheetValue.LOW_STAGE_CURRENT);
         Optional<Quantity> high = sheet(x, SheetValue.HIGH_STAGE_CURRENT);
         Finding finding = x.finding().step(RunningPoints.STAGES.title(), "", stages.summary(), "");

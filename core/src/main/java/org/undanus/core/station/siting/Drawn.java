@@ -33,7 +33,8 @@ final class Drawn {
     /** The plan with the unit in it. */
     static Optional<PlanGeometry> plan(Examination x) {
         return trusted(x)
-                .map(plan -> x.once(PlanGeometry.class, () -> new PlanGeometry(plan, sizes(x.facts(), x.evidence()))))
+                .map(plan -> x.computedOnce(
+                        PlanGeometry.class, () -> new PlanGeometry(plan, sizes(x.facts(), x.evidence()))))
                 .filter(plan -> plan.unit(x.unit().id()).isPresent());
     }
 

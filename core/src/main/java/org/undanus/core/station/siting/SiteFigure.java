@@ -12,9 +12,9 @@ import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.geometry.Footprint;
 import org.undanus.core.geometry.MoveInWords;
@@ -60,7 +60,7 @@ public record SiteFigure(
     /** A unit's outline in the plan. */
     public record Placed(String component, Footprint footprint, Verdict verdict) {}
 
-    private record Measured(String component, boolean face, PlanGeometry.Distance distance, Standing standing) {
+    private record Measured(String component, boolean face, PlanGeometry.Distance distance, Meaning standing) {
         Place from() {
             return Place.of(distance.fromX(), distance.fromY());
         }
@@ -81,7 +81,7 @@ public record SiteFigure(
      */
     public record Cure(SmallestMove.Result result, Text said, List<Moved> moves) {
         boolean needed() {
-            return result.outcome() != SmallestMove.Outcome.NOTHING_TO_CURE;
+            return result.outcome() != SmallestMove.Answer.NOTHING_TO_CURE;
         }
     }
 
@@ -105,8 +105,8 @@ public record SiteFigure(
     }
 
     private boolean betterThan(SiteFigure other) {
-        return cure.result.outcome() == SmallestMove.Outcome.CURED
-                && (other.cure.result.outcome() != SmallestMove.Outcome.CURED
+        return cure.result.outcome() == SmallestMove.Answer.CURED
+                && (other.cure.result.outcome() != SmallestMove.Answer.CURED
                         || cure.result.metres() < other.cure.result.metres());
     }
 
@@ -134,7 +134,7 @@ public record SiteFigure(
                     cure(facts, geometry, SmallestCure.find(facts, evidence, rules, geometry, mayTurn)),
                     geometry.units().stream()
                             .collect(Collectors.toMap(
-                                    PlanGeometry.Standing::id,
+                                    PlanGeometry.Placed::id,
                                     unit -> MoveInWords.near(geometry, facts::title, unit.id()))));
         });
     }
@@ -156,7 +156,7 @@ public record SiteFigure(
         return List.copyOf(found);
     }
 
-    private static Stream<Measured> measured(PlanGeometry.Standing unit, PlanGeometry geometry, Judgements judgements) {
+    private static Stream<Measured> measured(PlanGeometry.Placed unit, PlanGeometry geometry, Judgements judgements) {
         Stream<Measured> faces = Face.IN_PLAN.stream().flatMap(face -> geometry.clear(unit.id(), face).stream()
                 .map(d -> measured(unit, true, OutdoorClearance.of(face).about(), d, judgements)));
         Stream<Measured> hazards = Siting.HAZARDS.stream()
@@ -166,12 +166,12 @@ public record SiteFigure(
     }
 
     private static Measured measured(
-            PlanGeometry.Standing unit,
+            PlanGeometry.Placed unit,
             boolean face,
             About requirement,
             PlanGeometry.Distance distance,
             Judgements judgements) {
-        return new Measured(unit.id(), face, distance, Standing.of(judgements, requirement, unit.id()));
+        return new Measured(unit.id(), face, distance, Meaning.of(judgements, requirement, unit.id()));
     }
 
     private static Verdict worst(List<Measured> distances, String unit) {
@@ -259,8 +259,8 @@ public record SiteFigure(
         return drawing.spoken(cure.said);
     }
 
-    private Standing standing(Placed unit) {
-        return Standing.of(unit.verdict()).ofDrawn(unit.component());
+    private Meaning standing(Placed unit) {
+        return Meaning.of(unit.verdict()).ofDrawn(unit.component());
     }
 
     private static void feature(Drawing.Builder drawing, SitePlan.Feature feature) {
@@ -274,7 +274,7 @@ public record SiteFigure(
                 };
         List<Place> points =
                 feature.outline().stream().map(v -> Place.of(v.x(), v.y())).toList();
-        Optional<Standing> standing = Optional.of(Standing.ofThing(feature.id()));
+        Optional<Meaning> standing = Optional.of(Meaning.ofThing(feature.id()));
         drawing.add(
                 points.size() == 1
                         ? new Element.Dot(role, points.get(0), standing)
@@ -296,10 +296,10 @@ public record SiteFigure(
                 within ? List.of(Side.CENTRE) : List.of(Side.BELOW, Side.ABOVE, Side.RIGHT, Side.LEFT),
                 Weight.QUIET,
                 false,
-                Optional.of(Standing.ofThing(feature.id()))));
+                Optional.of(Meaning.ofThing(feature.id()))));
     }
 
-    private static Element about(Text text, Footprint unit, Weight weight, Optional<Standing> standing) {
+    private static Element about(Text text, Footprint unit, Weight weight, Optional<Meaning> standing) {
         Box box = Box.of(corners(unit).stream());
         return new Element.Words(
                 text,
@@ -311,7 +311,7 @@ public record SiteFigure(
                 standing);
     }
 
-    private static void cabinet(Drawing.Builder drawing, Role role, Footprint unit, Optional<Standing> standing) {
+    private static void cabinet(Drawing.Builder drawing, Role role, Footprint unit, Optional<Meaning> standing) {
         List<Place> corners = corners(unit);
         drawing.add(new Element.Path(role, corners, true, standing));
         drawing.add(new Element.Path(

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.undanus.core.drawing.Standing;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
@@ -38,8 +38,8 @@ public record SitedUnit(
      * @param asked the binding limit
      */
     public record Side(String name, Optional<Length> clear, Optional<Length> asked, Verdict verdict, String judgement) {
-        Standing standing() {
-            return Standing.of(verdict, judgement);
+        Meaning standing() {
+            return Meaning.of(verdict, judgement);
         }
     }
 

@@ -9,9 +9,9 @@ import org.undanus.core.drawing.Element;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.Judgements;
@@ -173,7 +173,7 @@ final class UnitFigure {
         double away = away(side);
         Place from = middle.plus(dx * width / 2, dy * deep / 2);
         Place to = from.plus(dx * away, dy * away);
-        Standing standing = side.standing();
+        Meaning standing = side.standing();
         if (side.clear().isEmpty()) {
             elements.add(new Element.Words(
                     Text.of("{side}?", side.name()),

@@ -6,9 +6,9 @@ import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;
 import org.undanus.core.drawing.Frame;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.drawing.Place;
 import org.undanus.core.drawing.Role;
-import org.undanus.core.drawing.Standing;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.geometry.WallGeometry;
 import org.undanus.core.installation.Case;
@@ -69,13 +69,13 @@ public final class WallFigure {
             SitePlan.WallItem item = wall.items().get(i);
             drawing.box(
                     Role.WALL,
-                    Standing.ofThing(item(i)),
+                    Meaning.ofThing(item(i)),
                     item.x(),
                     item.y(),
                     item.x() + item.width(),
                     item.y() + item.height());
         }
-        Standing standing = Standing.of(worst()).ofDrawn(UNIT);
+        Meaning standing = Meaning.of(worst()).ofDrawn(UNIT);
         drawing.box(Role.CABINET, standing, wall.left(), wall.underside(), right, top);
         WallGeometry geometry = new WallGeometry(wall, size);
         Place middle = Place.of((wall.left() + right) / 2, (wall.underside() + top) / 2);
@@ -95,7 +95,7 @@ public final class WallFigure {
                     Text.plain(item.title().isBlank() ? item.kind().title() : item.title()),
                     Place.of(item.x() + item.width() / 2, item.y() + item.height() / 2),
                     Weight.QUIET,
-                    Standing.ofThing(item(i)),
+                    Meaning.ofThing(item(i)),
                     Side.CENTRE);
         }
         return drawing.spoken(Text.of(
@@ -114,7 +114,7 @@ public final class WallFigure {
                         from,
                         from.plus(dx * d.metres(), dy * d.metres()),
                         Text.of("{metres}", Length.ofMetres(d.metres())),
-                        unit.side(face.key()).map(SitedUnit.Side::standing).orElse(Standing.of(Verdict.NOT_SHOWN))));
+                        unit.side(face.key()).map(SitedUnit.Side::standing).orElse(Meaning.of(Verdict.NOT_SHOWN))));
     }
 
     private Verdict worst() {

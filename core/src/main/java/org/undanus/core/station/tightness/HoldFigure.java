@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
-import org.undanus.core.curve.Hold;
+import org.undanus.core.curve.NitrogenHold;
 import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.CurvePlot;
 import org.undanus.core.derived.Marks;
 import org.undanus.core.drawing.Drawing;
-import org.undanus.core.drawing.Standing;
+import org.undanus.core.drawing.Meaning;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Scope;
@@ -48,10 +48,10 @@ final class HoldFigure {
 
     private static Optional<Curve> pressure(Examination x) {
         return Curve.of(x, TightnessPoints.PRESSURE_LOG, TightnessPoints.PRESSURE_READINGS)
-                .filter(curve -> curve.outline().size() >= Hold.FEWEST);
+                .filter(curve -> curve.outline().size() >= NitrogenHold.FEWEST);
     }
 
-    private static Charts.Chart chart(Examination x, Judgements judgements, Hold hold, Charts.Look look) {
+    private static Charts.Chart chart(Examination x, Judgements judgements, NitrogenHold hold, Charts.Look look) {
         double air = x.facts().site().atmosphere().si();
         Optional<Curve> pressure = pressure(x);
         Outline all = pressure.map(Curve::outline)
@@ -105,7 +105,7 @@ final class HoldFigure {
                                 GaugePressure.ofPascals(shown.at(origin + at)),
                                 Duration.ofSeconds(at),
                                 GaugePressure.ofPascals(alone.applyAsDouble(Math.max(began, Math.min(at, ended)))))));
-        Standing standing = Standing.of(judgements, HoldTest.ABOUT, x.subject().id());
+        Meaning standing = Meaning.of(judgements, HoldTest.ABOUT, x.subject().id());
         Text because = judgements
                 .find(HoldTest.ABOUT, x.subject().id())
                 .map(Judgement::because)
@@ -123,7 +123,7 @@ final class HoldFigure {
     }
 
     /** The pressure that the temperature alone would have made at a time, absolute; on a straight line where no course of it is known. */
-    private static double byTemperature(Hold hold, Optional<Curve> temperature, double began, double at) {
+    private static double byTemperature(NitrogenHold hold, Optional<Curve> temperature, double began, double at) {
         AbsolutePressure from = AbsolutePressure.ofPascals(hold.first());
         return temperature
                 .map(Curve::outline)

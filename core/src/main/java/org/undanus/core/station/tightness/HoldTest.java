@@ -15,8 +15,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.undanus.core.curve.Hold;
 import org.undanus.core.curve.LeakFlow;
+import org.undanus.core.curve.NitrogenHold;
 import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.Marks;
 import org.undanus.core.derived.Marks.Act;
@@ -39,7 +39,7 @@ import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.SheetLimit;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.plan.Holding;
+import org.undanus.core.plan.HoldableLine;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.Dimension;
@@ -104,14 +104,14 @@ final class HoldTest implements Requirement {
     }
 
     /** The hold as it was read; empty where too little was, or where nitrogen is not described. */
-    static Optional<Hold> hold(Examination x) {
+    static Optional<NitrogenHold> hold(Examination x) {
         Optional<Curve> pressure = Curve.of(x, PRESSURE_LOG, PRESSURE_READINGS);
         Optional<Curve> temperature = Curve.of(x, TEMPERATURE_LOG, TEMPERATURE_READINGS);
         try {
             if (pressure.isPresent()
                     && temperature.isPresent()
                     && pressure.get().logged() == temperature.get().logged()
-                    && pressure.get().outline().size() >= Hold.FEWEST) {
+                    && pressure.get().outline().size() >= NitrogenHold.FEWEST) {
                 return Optional.of(logged(x, pressure.get(), temperature.get()));
             }
             return missing(x).isEmpty() ? Optional.of(read(x)) : Optional.empty();
@@ -143,11 +143,11 @@ final class HoldTest implements Requirement {
         return Outline.of(gauge.origin(), seconds, values);
     }
 
-    private static Hold logged(Examination x, Curve pressure, Curve temperature) {
+    private static NitrogenHold logged(Examination x, Curve pressure, Curve temperature) {
         Outline shifted = moved(temperature.outline(), pressure.outline());
         Span held = held(x, pressure);
         Outline undisturbed = pressure.between(held.from, held.until);
-        return Hold.of(absolute(x, undisturbed), shifted, pressure.step(), temperature.step(), lag(x));
+        return NitrogenHold.of(absolute(x, undisturbed), shifted, pressure.step(), temperature.step(), lag(x));
     }
 
     /**
@@ -184,12 +184,12 @@ final class HoldTest implements Requirement {
         return Outline.of(other.origin(), seconds, values);
     }
 
-    private static Hold read(Examination x) {
+    private static NitrogenHold read(Examination x) {
         double lasting = x.need(HOLD_TIME).quantity().si();
         double cold = x.need(START_TEMPERATURE).quantity().si();
         double warm = x.need(END_TEMPERATURE).quantity().si();
         double lagging = lag(x) * Math.abs(warm - cold) / lasting;
-        return Hold.of(
+        return NitrogenHold.of(
                 absolute(x, START_PRESSURE, END_PRESSURE),
                 absolute(x, END_PRESSURE, START_PRESSURE),
                 new Uncertain(cold, uncertainty(x, START_TEMPERATURE, END_TEMPERATURE)),
@@ -240,7 +240,7 @@ final class HoldTest implements Requirement {
     @Override
     public Judgement judge(Examination x) {
         Optional<TestVolume> volume = TestVolume.of(x);
-        Optional<Hold> hold = hold(x);
+        Optional<NitrogenHold> hold = hold(x);
         if (hold.isEmpty()) {
             return nothing(x);
         }
@@ -269,7 +269,7 @@ final class HoldTest implements Requirement {
      * @param volume empty where no leak can be told
      * @param tooMuch leak of nitrogen, Pa·m³/s
      */
-    private record Held(Hold hold, Optional<TestVolume> volume, Optional<Double> tooMuch) {}
+    private record Held(NitrogenHold hold, Optional<TestVolume> volume, Optional<Double> tooMuch) {}
 
     /** Why there is no hold to judge. */
     static Judgement nothing(Examination x) {
@@ -292,8 +292,8 @@ final class HoldTest implements Requirement {
                 .orElseGet(() -> x.notShown(missing));
     }
 
-    static final Holding HELD =
-            new Holding(HOLD_TIME, Optional.of(Act.NITROGEN_IN), ABOUT, HoldTest::needed, HoldTest::power);
+    static final HoldableLine HELD =
+            new HoldableLine(HOLD_TIME, Optional.of(Act.NITROGEN_IN), ABOUT, HoldTest::needed, HoldTest::power);
 
     /** How long it has to be held: as code or maker ask, or until the leak that is too much shows; s. */
     private static Optional<Double> needed(Examination x) {
@@ -338,7 +338,7 @@ final class HoldTest implements Requirement {
                 : x.rules().accuracy(START_PRESSURE.instrument()).resolution();
     }
 
-    private static Finding explained(Examination x, Hold hold) {
+    private static Finding explained(Examination x, NitrogenHold hold) {
         Uncertain change = hold.change();
         return x.finding()
                 .step(
@@ -369,7 +369,7 @@ final class HoldTest implements Requirement {
     }
 
     private static Judgement judged(Examination x, Held held, Finding finding) {
-        Hold hold = held.hold;
+        NitrogenHold hold = held.hold;
         Uncertain change = hold.change();
         double explained = hold.expected() - hold.first();
         if (unmoved(hold, explained)) {
@@ -413,7 +413,7 @@ final class HoldTest implements Requirement {
     }
 
     /** Whether more was lost than chance explains. */
-    private static boolean standsOut(Hold hold) {
+    private static boolean standsOut(NitrogenHold hold) {
         return -hold.change().value() > hold.change().expanded();
     }
 
@@ -551,12 +551,12 @@ final class HoldTest implements Requirement {
     }
 
     /** The smallest leak that would have stood out of the hold, Pa·m³/s. */
-    static double smallest(Hold hold, TestVolume volume) {
+    static double smallest(NitrogenHold hold, TestVolume volume) {
         return hold.smallestLeak(volume.cubicMetres());
     }
 
     /** Whether the needle stood still although the temperature's share alone is far more than could be overlooked. */
-    private static boolean unmoved(Hold hold, double explained) {
+    private static boolean unmoved(NitrogenHold hold, double explained) {
         double moved = Math.abs(hold.last() - hold.first());
         return Math.abs(hold.change().value()) > hold.change().expanded()
                 && moved <= hold.change().expanded()
@@ -564,7 +564,7 @@ final class HoldTest implements Requirement {
     }
 
     private static Text lostIn(Examination x, Held held) {
-        Hold hold = held.hold;
+        NitrogenHold hold = held.hold;
         Text lost = Text.of(
                 "{change} were lost beyond what its temperature explains",
                 ofGas(-hold.change().value()));
@@ -578,11 +578,11 @@ final class HoldTest implements Requirement {
     }
 
     /** What a leak of nitrogen in this hold would be of refrigerant in a year. */
-    static Object lossOf(Examination x, double leak, Hold hold) {
+    static Object lossOf(Examination x, double leak, NitrogenHold hold) {
         return loss(x, leak, hold).map(Object.class::cast).orElse("an unknown mass");
     }
 
-    private static Optional<Mass> loss(Examination x, double leak, Hold hold) {
+    private static Optional<Mass> loss(Examination x, double leak, NitrogenHold hold) {
         return refrigerant(x)
                 .map(r -> Mass.ofKilograms(YEAR
                         * LeakFlow.refrigerant(

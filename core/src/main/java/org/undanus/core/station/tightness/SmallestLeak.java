@@ -1,7 +1,7 @@
 package org.undanus.core.station.tightness;
 
 import java.util.Optional;
-import org.undanus.core.curve.Hold;
+import org.undanus.core.curve.NitrogenHold;
 import org.undanus.core.derived.TestVolume;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.judgement.About;
@@ -38,7 +38,7 @@ final class SmallestLeak implements Requirement {
 
     @Override
     public Judgement judge(Examination x) {
-        Optional<Hold> hold = HoldTest.hold(x);
+        Optional<NitrogenHold> hold = HoldTest.hold(x);
         Optional<TestVolume> volume = TestVolume.of(x);
         if (hold.isEmpty()) {
             return HoldTest.nothing(x);

@@ -172,7 +172,7 @@ final class TestPressure {
     private static Optional<Uncertain> highest(Examination x) {
         return Stream.of(
                         x.measured(STRENGTH).map(read -> read.uncertain()),
-                        x.listed(STAGES, Stages.class)
+                        x.listed(STAGES, PressureStages.class)
                                 .map(s -> new Uncertain(
                                         s.highest(), x.step(STAGES, Dimension.GAUGE_PRESSURE, 0) / Math.sqrt(12))),
                         held(x))
@@ -220,7 +220,7 @@ final class TestPressure {
     }
 
     private static Judgement inStages(Examination x) {
-        Stages stages = x.listed(STAGES, Stages.class).orElseThrow();
+        PressureStages stages = x.listed(STAGES, PressureStages.class).orElseThrow();
         int fewest = (int) x.rules().number(FEWEST);
         double pause = x.rules().number(PAUSE);
         long hasty = stages.stages().stream()

@@ -2,8 +2,8 @@ package org.undanus.core.station.tightness;
 
 import java.util.List;
 import org.undanus.core.derived.Marks;
-import org.undanus.core.derived.Readings;
 import org.undanus.core.derived.TestVolume;
+import org.undanus.core.derived.WrittenCurve;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
@@ -81,7 +81,7 @@ final class TightnessPoints {
                     Scope.LINE_SET,
                     "Rise in stages",
                     "Each pressure and how long it was watched, as the pressure rose: 5 bar 3 min, 15 bar 3 min, 28 bar.",
-                    Stages.NOTATION)
+                    PressureStages.NOTATION)
             .with(InstrumentKind.GAUGE)
             .withCaution(PRESSURE_CAUTION)
             .dueAt(Stage.WITNESS)
@@ -156,7 +156,7 @@ final class TightnessPoints {
                     Scope.LINE_SET,
                     "Hold, pressure by hand",
                     "Time and pressure as they were written down.",
-                    Readings.notation(Dimension.GAUGE_PRESSURE))
+                    WrittenCurve.notation(Dimension.GAUGE_PRESSURE))
             .with(InstrumentKind.GAUGE)
             .dueAt(Stage.WITNESS)
             .asOptional();
@@ -165,7 +165,7 @@ final class TightnessPoints {
                     Scope.LINE_SET,
                     "Hold, temperature by hand",
                     "Time and temperature as they were written down.",
-                    Readings.notation(Dimension.TEMPERATURE))
+                    WrittenCurve.notation(Dimension.TEMPERATURE))
             .with(InstrumentKind.THERMOMETER)
             .dueAt(Stage.WITNESS)
             .asOptional();

@@ -26,7 +26,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.Charts;
-import org.undanus.core.plan.Holding;
+import org.undanus.core.plan.HoldableLine;
 import org.undanus.core.words.UnitSystem;
 import org.undanus.core.words.Wording;
 
@@ -119,7 +119,7 @@ class EvacuationTest {
 
     @Test
     void aHoldKnowsHowLongItTakesAndWhatItCouldShowByThen() {
-        Holding isolation = Evacuation.plan().holdings().get(0);
+        HoldableLine isolation = Evacuation.plan().holdings().get(0);
         Examination x = examination(isolation, read());
         assertThat(isolation.needed().apply(x)).as("deep pull with isolation").contains(600.0);
         // 2·√2·1 micron/√12 of 1.6 L in 60 s
@@ -131,7 +131,7 @@ class EvacuationTest {
                 .as("no volume, no claim")
                 .isEmpty();
 
-        Holding pulling = Evacuation.plan().holdings().get(1);
+        HoldableLine pulling = Evacuation.plan().holdings().get(1);
         assertThat(pulling.needed().apply(examination(pulling, read())))
                 .as("neither pump nor hose is known")
                 .isEmpty();
@@ -140,7 +140,7 @@ class EvacuationTest {
                 .isBetween(20.0, 60.0);
     }
 
-    private static Examination examination(Holding holding, CaseFixture fixture) {
+    private static Examination examination(HoldableLine holding, CaseFixture fixture) {
         Case facts = fixture.facts();
         return holding.examination(
                 facts,
@@ -192,7 +192,7 @@ class EvacuationTest {
                         .toString())
                 .as("neither pump nor hose is known")
                 .endsWith("with the pump on; 66.7 Pa are asked for.");
-        Holding pump = Evacuation.plan().holdings().get(1);
+        HoldableLine pump = Evacuation.plan().holdings().get(1);
         assertThat(pump.power()
                         .after(examination(pump, pulling(6)), 360)
                         .orElseThrow()

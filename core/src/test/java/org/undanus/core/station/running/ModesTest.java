@@ -13,7 +13,7 @@ import org.undanus.core.CaseFixture;
 import org.undanus.core.installation.Component;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.plan.Holding;
+import org.undanus.core.plan.HoldableLine;
 
 /** Every mode in turn, and what it should do. */
 class ModesTest {
@@ -194,7 +194,7 @@ class ModesTest {
 
     @Test
     void theWarmUpIsAHold() {
-        Holding warmUp = Running.plan().holdings().get(0);
+        HoldableLine warmUp = Running.plan().holdings().get(0);
         CaseFixture fixture = new CaseFixture();
         assertThat(warmUp.begins()).isEmpty();
         assertThat(warmUp.needed()

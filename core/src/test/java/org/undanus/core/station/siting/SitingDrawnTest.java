@@ -161,7 +161,7 @@ class SitingDrawnTest {
                 .cure()
                 .result();
         assertThat(short0.judge("siting.outdoor-clearance-back").verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(cure.outcome()).isEqualTo(SmallestMove.Outcome.CURED);
+        assertThat(cure.outcome()).isEqualTo(SmallestMove.Answer.CURED);
         SmallestMove.Move move = cure.moves().get(0);
         CaseFixture cured = fixture().drawn(yard(2.78 + move.dy()).plan());
         assertThat(cured.judge("siting.outdoor-clearance-back").verdict()).isEqualTo(Verdict.MEETS);

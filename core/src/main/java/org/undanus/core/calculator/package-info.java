@@ -1,0 +1,2 @@
+/** The stations' computations by themselves, without a case: typed figures in, steps with formula and source out. */
+package org.undanus.core.calculator;

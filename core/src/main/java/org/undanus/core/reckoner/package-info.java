@@ -1,2 +1,0 @@
-/** The stations' computations by themselves, without a case: typed figures in, steps with formula and source out. */
-package org.undanus.core.reckoner;

@@ -1,0 +1,2 @@
+/** The core's computations by themselves, over HTTP. */
+package org.undanus.server.calculator;

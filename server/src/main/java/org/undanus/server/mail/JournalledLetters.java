@@ -1,0 +1,15 @@
+package org.undanus.server.mail;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.undanus.server.journal.JournalledKind;
+
+/** What of this package the journal is held against. */
+@Configuration
+class JournalledLetters {
+
+    @Bean
+    JournalledKind allLetters(OutboxMapper mapper) {
+        return new JournalledKind("message", row -> mapper.all().forEach(message -> row.accept(message.id(), message)));
+    }
+}

@@ -1,2 +1,0 @@
-/** The core's computations by themselves, over HTTP. */
-package org.undanus.server.reckoner;

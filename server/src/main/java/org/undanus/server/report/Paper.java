@@ -1,9 +1,0 @@
-package org.undanus.server.report;
-
-/** What a report is laid out for. */
-enum Paper {
-    A4,
-    LETTER,
-    /** A screen, a telephone's too. */
-    SCREEN
-}

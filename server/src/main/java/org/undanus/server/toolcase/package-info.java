@@ -1,2 +1,0 @@
-/** The instruments readings are taken with, and how good each is. */
-package org.undanus.server.toolcase;
