@@ -64,8 +64,8 @@ public final class SigningKey {
         }
     }
 
-    /** The folder's key; made at the first call. */
-    public static SigningKey ensuredIn(Path folder) {
+    /** The folder's key; made at the first call, once, however many ask for it first: what another one signed could never be verified. */
+    public static synchronized SigningKey ensuredIn(Path folder) {
         return in(folder).orElseGet(() -> made(folder));
     }
 
@@ -74,7 +74,7 @@ public final class SigningKey {
      *
      * @return the new one
      */
-    public static SigningKey changed(Path folder) {
+    public static synchronized SigningKey changed(Path folder) {
         in(folder).ifPresent(before -> retire(folder, before.pair.getPublic().getEncoded()));
         return made(folder);
     }
@@ -98,7 +98,7 @@ public final class SigningKey {
     }
 
     /** Takes over keys that signed elsewhere, to verify with; those that are known already stay. */
-    public static void adopt(Path folder, List<PublicKeyPart> others) {
+    public static synchronized void adopt(Path folder, List<PublicKeyPart> others) {
         List<PublicKeyPart> known = known(folder);
         for (PublicKeyPart other : others) {
             if (!known.contains(other) && !other.fingerprint().isEmpty()) {
@@ -129,7 +129,10 @@ public final class SigningKey {
             Files.writeString(
                     made,
                     encoded("PRIVATE KEY", pair.getPrivate().getEncoded())
-                            + encoded("PUBLIC KEY", pair.getPublic().getEncoded()));
+                            + encoded("PUBLIC KEY", pair.getPublic().getEncoded()),
+                    StandardOpenOption.WRITE,
+                    StandardOpenOption.TRUNCATE_EXISTING,
+                    StandardOpenOption.DSYNC);
             Files.move(made, folder.resolve(FILE), StandardCopyOption.ATOMIC_MOVE);
             return new SigningKey(pair);
         } catch (IOException e) {
