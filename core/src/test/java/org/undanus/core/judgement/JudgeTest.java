@@ -19,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.RandomCases;
+import org.undanus.core.Rounds;
 import org.undanus.core.evidence.Channel;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
@@ -41,6 +42,7 @@ import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 
 class JudgeTest {
+    private static final int ROUNDS = Rounds.of(4, 12);
 
     @Test
     void withoutEvidenceNothingIsAPass() {
@@ -218,7 +220,7 @@ class JudgeTest {
     @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
     void judgingOnlyWhatChangedEqualsJudgingAfresh(int seed) {
         Random random = new Random(seed);
-        for (int round = 0; round < 12; round++) {
+        for (int round = 0; round < ROUNDS; round++) {
             Case plain = RandomCases.facts(random);
             Case facts = new Case(
                     plain.site(),

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.RandomCases;
+import org.undanus.core.Rounds;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Reading;
@@ -21,6 +22,7 @@ import org.undanus.core.words.Text;
 
 /** Lines that an answer elsewhere makes pointless. */
 class PointlessTest {
+    private static final int CASES = Rounds.of(60, 150);
 
     private static Point point(String id) {
         return Walk.point(id).orElseThrow();
@@ -86,7 +88,7 @@ class PointlessTest {
     void noJudgementChangesByWhatIsReadOnAPointlessLine() {
         Judge judge = Walk.judge();
         int without = 0;
-        for (int seed = 0; seed < 150; seed++) {
+        for (int seed = 0; seed < CASES; seed++) {
             Random random = new Random(seed);
             Case facts = RandomCases.facts(random);
             Evidence all = RandomCases.evidence(random, facts);

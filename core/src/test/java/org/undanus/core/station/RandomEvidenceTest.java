@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.RandomCases;
+import org.undanus.core.Rounds;
 import org.undanus.core.drawing.Sheet;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.installation.Case;
@@ -25,7 +26,7 @@ import org.undanus.core.words.Wording;
  * its round and is repeated by running the test again.
  */
 class RandomEvidenceTest {
-    private static final int ROUNDS = 1000;
+    private static final int ROUNDS = Rounds.of(300, 1000);
 
     @Test
     void judgingNeverThrows() {
