@@ -436,22 +436,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calculators/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["answer"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/questions/{id}/answer": {
         parameters: {
             query?: never;
@@ -461,7 +445,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["answer_1"];
+        post: operations["answer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1060,6 +1044,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calculators/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answer_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/words": {
         parameters: {
             query?: never;
@@ -1220,22 +1220,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calculators": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["all_8"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/photos/{id}/thumbnail": {
         parameters: {
             query?: never;
@@ -1291,7 +1275,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_9"];
+        get: operations["all_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2059,6 +2043,22 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        get: operations["all_9"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calculators": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
         get: operations["all_10"];
         put?: never;
         post?: never;
@@ -2669,6 +2669,16 @@ export interface components {
             seconds: number;
             problem?: string;
         };
+        ChangedJudgement: {
+            station: string;
+            title: string;
+            subject: string;
+            /** @enum {string} */
+            before: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            /** @enum {string} */
+            now: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            because: string;
+        };
         CrewTally: {
             crew: string;
             /** Format: int32 */
@@ -2681,17 +2691,7 @@ export interface components {
             reference: string;
             title: string;
             crew: string;
-            judgements: components["schemas"]["Otherwise"][];
-        };
-        Otherwise: {
-            station: string;
-            title: string;
-            subject: string;
-            /** @enum {string} */
-            before: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            /** @enum {string} */
-            now: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            because: string;
+            judgements: components["schemas"]["ChangedJudgement"][];
         };
         StationTally: {
             station: string;
@@ -2824,63 +2824,6 @@ export interface components {
             records: number;
             /** Format: int32 */
             doubtful: number;
-        };
-        AnswerView: {
-            steps: components["schemas"]["ReckonedStep"][];
-            figure?: components["schemas"]["FigureView"];
-        };
-        FigurePiece: {
-            /** @enum {string} */
-            kind: "LINE" | "AREA" | "CIRCLE" | "WORDS";
-            /** @enum {string} */
-            role: "OUTLINE" | "BODY" | "WALL" | "GRID" | "CURVE" | "PERMITTED" | "ASKED" | "RUN" | "READ" | "CABINET" | "FRONT" | "GROUND" | "BOUNDARY" | "HAZARD" | "GHOST";
-            points: string;
-            /** Format: double */
-            radius: number;
-            text: string;
-            /** @enum {string} */
-            weight: "STRONG" | "PLAIN" | "QUIET";
-            /** @enum {string} */
-            anchor: "START" | "MIDDLE" | "END";
-            /** @enum {string} */
-            verdict?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            judgement?: string;
-            line?: string;
-            thing?: string;
-        };
-        FigureView: {
-            title: string;
-            spoken: string;
-            caption: string[];
-            /** Format: int32 */
-            width: number;
-            /** Format: int32 */
-            height: number;
-            measure: components["schemas"]["MeasureView"];
-            pieces: components["schemas"]["FigurePiece"][];
-        };
-        MeasureView: {
-            /** Format: double */
-            left: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            right: number;
-            /** Format: double */
-            high: number;
-            /** Format: double */
-            x0: number;
-            /** Format: double */
-            y0: number;
-            /** Format: double */
-            across: number;
-            /** Format: double */
-            up: number;
-        };
-        ReckonedStep: {
-            name: string;
-            how: string;
-            value: string;
         };
         Answer: {
             words: string;
@@ -3112,6 +3055,54 @@ export interface components {
         CureView: {
             sentence: string;
             moves: components["schemas"]["MoveView"][];
+        };
+        FigurePiece: {
+            /** @enum {string} */
+            kind: "LINE" | "AREA" | "CIRCLE" | "WORDS";
+            /** @enum {string} */
+            role: "OUTLINE" | "BODY" | "WALL" | "GRID" | "CURVE" | "PERMITTED" | "ASKED" | "RUN" | "READ" | "CABINET" | "FRONT" | "GROUND" | "BOUNDARY" | "HAZARD" | "GHOST";
+            points: string;
+            /** Format: double */
+            radius: number;
+            text: string;
+            /** @enum {string} */
+            weight: "STRONG" | "PLAIN" | "QUIET";
+            /** @enum {string} */
+            anchor: "START" | "MIDDLE" | "END";
+            /** @enum {string} */
+            verdict?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            judgement?: string;
+            line?: string;
+            thing?: string;
+        };
+        FigureView: {
+            title: string;
+            spoken: string;
+            caption: string[];
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            measure: components["schemas"]["MeasureView"];
+            pieces: components["schemas"]["FigurePiece"][];
+        };
+        MeasureView: {
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            x0: number;
+            /** Format: double */
+            y0: number;
+            /** Format: double */
+            across: number;
+            /** Format: double */
+            up: number;
         };
         MoveView: {
             component: string;
@@ -3938,6 +3929,20 @@ export interface components {
             /** Format: date-time */
             addedAt: string;
         };
+        Conversation: {
+            correction: components["schemas"]["Correction"];
+            reference: string;
+            title: string;
+            building: string;
+            crew: string;
+            trade: string;
+            overdue: boolean;
+            steps: components["schemas"]["LetterStep"][];
+            files: components["schemas"]["Attachment"][];
+            may: ("SEEN" | "ANSWERED" | "ACCEPTED" | "REFUSED" | "CLOSED" | "WITHDRAWN")[];
+            now?: components["schemas"]["Now"];
+            lines: components["schemas"]["AnswerLine"][];
+        };
         GivenReading: {
             line: string;
             said: string;
@@ -3957,19 +3962,14 @@ export interface components {
             verdict: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
             brief: string;
         };
-        Thread: {
-            correction: components["schemas"]["Correction"];
-            reference: string;
-            title: string;
-            building: string;
-            crew: string;
-            trade: string;
-            overdue: boolean;
-            steps: components["schemas"]["LetterStep"][];
-            files: components["schemas"]["Attachment"][];
-            may: ("SEEN" | "ANSWERED" | "ACCEPTED" | "REFUSED" | "CLOSED" | "WITHDRAWN")[];
-            now?: components["schemas"]["Now"];
-            lines: components["schemas"]["AnswerLine"][];
+        AnswerView: {
+            steps: components["schemas"]["ReckonedStep"][];
+            figure?: components["schemas"]["FigureView"];
+        };
+        ReckonedStep: {
+            name: string;
+            how: string;
+            value: string;
         };
         CorrectionWord: {
             /** @enum {string} */
@@ -4073,23 +4073,6 @@ export interface components {
         RefrigerantList: {
             refrigerants: components["schemas"]["RefrigerantLine"][];
             columns: string[];
-        };
-        ComputationView: {
-            id: string;
-            /** Format: int32 */
-            station: number;
-            stationTitle: string;
-            title: string;
-            source: string;
-            inputs: components["schemas"]["InputView"][];
-        };
-        InputView: {
-            id: string;
-            title: string;
-            notation: string;
-            options: string[];
-            several: boolean;
-            example: string;
         };
         Letter: {
             id: string;
@@ -4448,6 +4431,23 @@ export interface components {
             title: string;
             crew: string;
             overdue: boolean;
+        };
+        ComputationView: {
+            id: string;
+            /** Format: int32 */
+            station: number;
+            stationTitle: string;
+            title: string;
+            source: string;
+            inputs: components["schemas"]["InputView"][];
+        };
+        InputView: {
+            id: string;
+            title: string;
+            notation: string;
+            options: string[];
+            several: boolean;
+            example: string;
         };
         Problem: {
             type?: string;
@@ -5064,7 +5064,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Thread"];
+                    "application/json": components["schemas"]["Conversation"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -5856,45 +5856,6 @@ export interface operations {
         };
     };
     answer: {
-        parameters: {
-            query?: {
-                units?: "US" | "SI";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    [key: string]: string;
-                };
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AnswerView"];
-                };
-            };
-            400: components["responses"]["BAD_REQUEST"];
-            401: components["responses"]["UNAUTHORIZED"];
-            403: components["responses"]["FORBIDDEN"];
-            404: components["responses"]["NOT_FOUND"];
-            413: components["responses"]["CONTENT_TOO_LARGE"];
-            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
-            422: components["responses"]["UNPROCESSABLE_CONTENT"];
-            500: components["responses"]["INTERNAL_SERVER_ERROR"];
-            503: components["responses"]["SERVICE_UNAVAILABLE"];
-        };
-    };
-    answer_1: {
         parameters: {
             query?: {
                 units?: "US" | "SI";
@@ -7605,7 +7566,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Thread"];
+                    "application/json": components["schemas"]["Conversation"];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -7658,6 +7619,45 @@ export interface operations {
             500: components["responses"]["INTERNAL_SERVER_ERROR"];
             503: components["responses"]["SERVICE_UNAVAILABLE"];
             507: components["responses"]["INSUFFICIENT_STORAGE"];
+        };
+    };
+    answer_1: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnswerView"];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            413: components["responses"]["CONTENT_TOO_LARGE"];
+            415: components["responses"]["UNSUPPORTED_MEDIA_TYPE"];
+            422: components["responses"]["UNPROCESSABLE_CONTENT"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
     words: {
@@ -8032,33 +8032,6 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_8: {
-        parameters: {
-            query?: {
-                units?: "US" | "SI";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ComputationView"][];
-                };
-            };
-            400: components["responses"]["BAD_REQUEST"];
-            401: components["responses"]["UNAUTHORIZED"];
-            403: components["responses"]["FORBIDDEN"];
-            500: components["responses"]["INTERNAL_SERVER_ERROR"];
-            503: components["responses"]["SERVICE_UNAVAILABLE"];
-        };
-    };
     thumbnail: {
         parameters: {
             query?: never;
@@ -8175,7 +8148,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    all_9: {
+    all_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -9664,7 +9637,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    all_10: {
+    all_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -9680,6 +9653,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Listed"][];
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    all_10: {
+        parameters: {
+            query?: {
+                units?: "US" | "SI";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComputationView"][];
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
