@@ -71,7 +71,7 @@ export const router = createRouter({
     {
       path: "/corrections/:id",
       name: "correction",
-      component: () => import("./corrections/ThreadPage.vue"),
+      component: () => import("./corrections/CorrectionPage.vue"),
       props: true,
     },
     {
@@ -85,9 +85,17 @@ export const router = createRouter({
     { path: "/letters", name: "letters", component: () => import("./corrections/LettersPage.vue") },
     { path: "/rule-books", name: "rule-books", component: () => import("./rulebooks/RuleBooksPage.vue") },
     { path: "/data-sheets", name: "data-sheets", component: () => import("./sheets/SheetsPage.vue") },
-    { path: "/instruments", name: "instruments", component: () => import("./instruments/InstrumentsPage.vue") },
+    {
+      path: "/instruments",
+      name: "instruments",
+      component: () => import("./instruments/InstrumentsPage.vue"),
+    },
     { path: "/people", name: "people", component: () => import("./people/PeoplePage.vue") },
-    { path: "/calculators/:id?", name: "calculators", component: () => import("./calculators/CalculatorsPage.vue") },
+    {
+      path: "/calculators/:id?",
+      name: "calculators",
+      component: () => import("./calculators/CalculatorsPage.vue"),
+    },
     { path: "/:rest(.*)*", redirect: "/register" },
   ],
 });

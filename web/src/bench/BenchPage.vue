@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { $gettext } from "../language/language";
+import { useResizeObserver } from "@vueuse/core";
 import { computed, onBeforeUnmount, onMounted, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { at } from "../api/address";
@@ -94,7 +95,6 @@ const others = computed(() => curves.value.filter((each) => each.component !== c
 
 const box = ref<HTMLElement>();
 const figure = ref<InstanceType<typeof DrawingFigure>>();
-let watcher: ResizeObserver | undefined;
 function measure() {
   const element = box.value;
   if (element?.clientWidth) {
@@ -102,14 +102,8 @@ function measure() {
     room.value = { width, height: Math.min(2000, Math.max(220, element.clientHeight)) };
   }
 }
-onMounted(() => {
-  measure();
-  if (typeof ResizeObserver !== "undefined" && box.value) {
-    watcher = new ResizeObserver(measure);
-    watcher.observe(box.value);
-  }
-});
-onBeforeUnmount(() => watcher?.disconnect());
+onMounted(measure);
+useResizeObserver(box, measure);
 
 /** Where a pointer is, as a share of what is shown. */
 function share(event: MouseEvent): number {

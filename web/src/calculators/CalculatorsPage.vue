@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { $gettext } from "../language/language";
+import { useDebounceFn } from "@vueuse/core";
 import { computed, onMounted, reactive, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { at } from "../api/address";
@@ -21,6 +22,8 @@ const answer = ref<Schemas["ReckonedStep"][]>([]);
 const figure = ref<Schemas["FigureView"]>();
 const fields = ref<Record<string, string>>({});
 const problem = ref("");
+
+const PAUSE_MS = 250;
 
 const chosen = computed(() => all.value.find((c) => c.id === route.params.id) ?? all.value[0]);
 const stations = computed(() => [...new Set(all.value.map((c) => c.stationTitle))]);
@@ -47,11 +50,7 @@ watch(
 );
 watch(units, () => void ask());
 
-let timer: ReturnType<typeof setTimeout> | undefined;
-function typing() {
-  clearTimeout(timer);
-  timer = setTimeout(() => void ask(), 250);
-}
+const typing = useDebounceFn(() => void ask(), PAUSE_MS);
 
 let asked = 0;
 async function ask() {

@@ -3,7 +3,7 @@ import { words } from "../words/words";
 import type { Schemas } from "../api/client";
 
 export type Correction = Schemas["Correction"];
-export type Thread = Schemas["Thread"];
+export type Conversation = Schemas["Conversation"];
 export type StepKind = Schemas["NewStep"]["kind"];
 
 /** Whether nothing more is done about it. */

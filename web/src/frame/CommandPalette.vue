@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, onScopeDispose, ref, watch } from "vue";
+import { useTimeoutFn } from "@vueuse/core";
+import { computed, nextTick, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -81,16 +82,12 @@ function ask() {
     });
 }
 
-let pause: ReturnType<typeof setTimeout> | undefined;
-watch(words, () => {
-  clearTimeout(pause);
-  pause = setTimeout(ask, PAUSE_MS);
-});
-onScopeDispose(() => clearTimeout(pause));
+const pause = useTimeoutFn(ask, PAUSE_MS, { immediate: false });
+watch(words, () => pause.start());
 
 /** Enter pressed before the register has answered waits for it. */
 async function enter() {
-  clearTimeout(pause);
+  pause.stop();
   if (words.value) {
     ask();
   }

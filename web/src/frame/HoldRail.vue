@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { $gettext } from "../language/language";
-import { computed, onBeforeUnmount, onMounted, watch } from "vue";
+import { useSessionStorage } from "@vueuse/core";
+import { computed, watch } from "vue";
 import { useRoute } from "vue-router";
 import { at } from "../api/address";
 import { sentence } from "../api/problems";
@@ -12,9 +13,7 @@ import { clock, useHolds, type Hold } from "./useHolds";
 const route = useRoute();
 const { holds, here, look, end, lasting, left, over, asked, pressing, follow } = useHolds();
 
-let stop = () => {};
-onMounted(() => (stop = follow()));
-onBeforeUnmount(() => stop());
+follow();
 watch(
   () => (route.path.startsWith("/installations/") ? String(route.params.id) : undefined),
   (id) => {
@@ -25,14 +24,13 @@ watch(
 );
 
 /** Each is signalled once, also where the page is loaded anew. */
-const told = new Set<string>(JSON.parse(sessionStorage.getItem("holds-told") ?? "[]") as string[]);
+const told = useSessionStorage("holds-told", new Set<string>());
 watch(
   () => holds.value.filter(over).map((hold) => hold.id),
   (ids) => {
-    for (const id of ids.filter((each) => !told.has(each))) {
+    for (const id of ids.filter((each) => !told.value.has(each))) {
       const hold = holds.value.find((each) => each.id === id);
-      told.add(id);
-      sessionStorage.setItem("holds-told", JSON.stringify([...told]));
+      told.value.add(id);
       if (hold) {
         signal($gettext("Held long enough"), `${hold.title}, ${hold.subject}, ${hold.installation}`);
       }

@@ -1,16 +1,17 @@
 <script setup lang="ts">
+import { useTimeoutFn } from "@vueuse/core";
 import { ref, watch } from "vue";
 import { pending } from "../api/client";
 
 const SHOWN_AFTER_MS = 500;
 const shown = ref(false);
-let timer: ReturnType<typeof setTimeout> | undefined;
+const soon = useTimeoutFn(() => (shown.value = true), SHOWN_AFTER_MS, { immediate: false });
 
 watch(pending, (count) => {
-  clearTimeout(timer);
   if (count > 0) {
-    timer = setTimeout(() => (shown.value = true), SHOWN_AFTER_MS);
+    soon.start();
   } else {
+    soon.stop();
     shown.value = false;
   }
 });

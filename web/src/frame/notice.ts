@@ -1,3 +1,4 @@
+import { useTimeoutFn } from "@vueuse/core";
 import { ref } from "vue";
 import { pressOver } from "./press";
 
@@ -11,7 +12,8 @@ export interface Notice {
 
 /** What is said in passing, in a strip of its own at the foot: one at a time, over nothing that can be tapped. */
 export const said = ref<Notice>();
-let over: ReturnType<typeof setTimeout> | undefined;
+const lasting = ref(SHORT_MS);
+const over = useTimeoutFn(() => void unsay(), lasting, { immediate: false });
 
 /** A problem gives way only to another one, or in its time. */
 async function say(next: Notice) {
@@ -20,12 +22,12 @@ async function say(next: Notice) {
     return;
   }
   said.value = next;
-  clearTimeout(over);
-  over = setTimeout(() => void unsay(), next.kind === "problem" ? LONG_MS : SHORT_MS);
+  lasting.value = next.kind === "problem" ? LONG_MS : SHORT_MS;
+  over.start();
 }
 
 export async function unsay() {
-  clearTimeout(over);
+  over.stop();
   await pressOver();
   said.value = undefined;
 }

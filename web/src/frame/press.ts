@@ -1,3 +1,5 @@
+import { useEventListener } from "@vueuse/core";
+
 /** While a finger or a button is down nothing may move under it: what changes the page waits until it is up. */
 const down = new Set<number>();
 let waiting: (() => void)[] = [];
@@ -14,9 +16,8 @@ function released(event: PointerEvent) {
   });
 }
 
-addEventListener("pointerdown", (event) => down.add(event.pointerId), { capture: true });
-addEventListener("pointerup", released, { capture: true });
-addEventListener("pointercancel", released, { capture: true });
+useEventListener("pointerdown", (event) => down.add(event.pointerId), { capture: true });
+useEventListener(["pointerup", "pointercancel"], released, { capture: true });
 
 /** Ends at once where nothing is pressed, else when it has been let go and its click has been heard. */
 export function pressOver(): Promise<void> {

@@ -1,4 +1,5 @@
-import { onBeforeUnmount, shallowRef } from "vue";
+import { useTimeoutFn } from "@vueuse/core";
+import { shallowRef } from "vue";
 
 const POLL_MS = 250;
 
@@ -21,7 +22,7 @@ export function useFollowing<W extends Underway>(
   failed: (thrown: unknown) => void,
 ) {
   const followed = shallowRef<W>();
-  let poll: ReturnType<typeof setTimeout> | undefined;
+  const again = useTimeoutFn((id: string) => void look(id), POLL_MS, { immediate: false });
 
   async function look(id: string) {
     try {
@@ -36,15 +37,15 @@ export function useFollowing<W extends Underway>(
 
   function show(told: W) {
     followed.value = told;
-    clearTimeout(poll);
+    again.stop();
     if (told.state === "RUNNING") {
-      poll = setTimeout(() => void look(told.id), POLL_MS);
+      again.start(told.id);
     }
   }
 
   /** Follows one that has begun, instead of another. */
   async function begin(begun: Promise<W>) {
-    clearTimeout(poll);
+    again.stop();
     show(await begun);
   }
 
@@ -66,6 +67,5 @@ export function useFollowing<W extends Underway>(
     followed.value = undefined;
   }
 
-  onBeforeUnmount(() => clearTimeout(poll));
   return { followed, begin, stop, leave };
 }

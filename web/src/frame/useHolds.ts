@@ -1,4 +1,5 @@
-import { computed, ref } from "vue";
+import { useIntervalFn } from "@vueuse/core";
+import { computed, onScopeDispose, ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { useUnits } from "./useUnits";
@@ -90,15 +91,11 @@ export function clock(seconds: number): string {
   return hours ? `${hours} h ${two(minutes)}` : `${minutes}:${two(whole % 60)}`;
 }
 
-/** Begins asking; the answer ends it. */
-function follow(): () => void {
-  const asking = setInterval(() => void look(), EVERY_MS);
-  const ticking = setInterval(() => (now.value = Date.now()), SECOND_MS);
-  return () => {
-    clearInterval(asking);
-    clearInterval(ticking);
-    holds.value = [];
-  };
+/** Asks for as long as what asks is there. */
+function follow() {
+  useIntervalFn(() => void look(), EVERY_MS);
+  useIntervalFn(() => (now.value = Date.now()), SECOND_MS);
+  onScopeDispose(() => (holds.value = []));
 }
 
 /** What is left alone for a while, as the server keeps it: the same wherever it is shown. */

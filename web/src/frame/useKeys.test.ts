@@ -1,6 +1,6 @@
 import { mount } from "@vue/test-utils";
 import { beforeEach, expect, test, vi } from "vitest";
-import { defineComponent, h } from "vue";
+import { defineComponent, h, nextTick } from "vue";
 import { KEYS, useKeys, useSingleKeys } from "./useKeys";
 
 const next = vi.fn();
@@ -80,7 +80,7 @@ test("every key of the help is said once", () => {
   expect(new Set(KEYS.map((k) => k.key)).size).toBe(KEYS.length);
 });
 
-test("single keys can be switched off; the palette's key stays", () => {
+test("single keys can be switched off; the palette's key stays", async () => {
   const page = mount(Page, { attachTo: document.body });
   const { toggle } = useSingleKeys();
   toggle();
@@ -88,7 +88,8 @@ test("single keys can be switched off; the palette's key stays", () => {
   expect(next).not.toHaveBeenCalled();
   press(document.body, "k", { ctrlKey: true });
   expect(palette).toHaveBeenCalledOnce();
-  expect(localStorage.getItem("single-keys")).toBe("off");
+  await nextTick();
+  expect(localStorage.getItem("single-keys")).toBe("no");
   toggle();
   press(document.body, "n");
   expect(next).toHaveBeenCalledOnce();

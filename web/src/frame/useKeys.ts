@@ -1,16 +1,15 @@
 import { $gettext } from "../language/language";
-import { onBeforeUnmount, onMounted, ref } from "vue";
+import { useEventListener } from "@vueuse/core";
+import { useSwitch } from "./useSwitch";
 
-const KEPT = "single-keys";
 /** Who speaks to the machine, or whose hand shakes, can do without single keys. */
-const on = ref(localStorage.getItem(KEPT) !== "off");
+const on = useSwitch("single-keys", true);
 
 export function useSingleKeys() {
   return {
     on,
     toggle() {
       on.value = !on.value;
-      localStorage.setItem(KEPT, on.value ? "on" : "off");
     },
   };
 }
@@ -84,6 +83,5 @@ export function useKeys(actions: Record<string, () => void>) {
     event.preventDefault();
     action();
   }
-  onMounted(() => window.addEventListener("keydown", pressed));
-  onBeforeUnmount(() => window.removeEventListener("keydown", pressed));
+  useEventListener("keydown", pressed);
 }

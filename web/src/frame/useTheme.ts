@@ -1,13 +1,12 @@
-import { ref, watchEffect } from "vue";
+import { useLocalStorage } from "@vueuse/core";
+import { watchEffect } from "vue";
 
 export type Theme = "light" | "attic";
 
-const KEPT = "undanus.theme";
-const theme = ref<Theme>(localStorage.getItem(KEPT) === "attic" ? "attic" : "light");
+const theme = useLocalStorage<Theme>("undanus.theme", "light");
 
 watchEffect(() => {
   document.documentElement.dataset.theme = theme.value;
-  localStorage.setItem(KEPT, theme.value);
 });
 
 /** Light on paper, or attic for poor light. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { $gettext } from "../language/language";
-import { computed, onUnmounted, ref } from "vue";
+import { useTimeoutFn } from "@vueuse/core";
+import { computed, ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
@@ -15,8 +16,7 @@ const input = ref<HTMLInputElement>();
 const fileName = ref("");
 const sending = ref(false);
 const running = ref<Import>();
-let timer: ReturnType<typeof setTimeout> | undefined;
-onUnmounted(() => clearTimeout(timer));
+const again = useTimeoutFn((id: string) => void ask(id), ASK_EVERY_MS, { immediate: false });
 
 const words = computed(() => {
   const now = running.value;
@@ -31,7 +31,7 @@ const words = computed(() => {
         done: now.done.toLocaleString("en"),
         steps: now.steps.toLocaleString("en"),
       })
-    : "reading";
+    : $gettext("reading");
 });
 
 async function take() {
@@ -64,7 +64,7 @@ function settle(now: Import) {
     notice.hint($gettext("Cancelled. Nothing of the file was saved."));
   } else {
     running.value = now;
-    timer = setTimeout(() => void ask(now.id), ASK_EVERY_MS);
+    again.start(now.id);
   }
 }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { $gettext } from "../language/language";
-import { computed, onScopeDispose, reactive, ref, shallowRef, watch } from "vue";
+import { refDebounced } from "@vueuse/core";
+import { computed, reactive, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { at } from "../api/address";
 import type { Schemas } from "../api/client";
@@ -55,14 +56,8 @@ const asked = computed(() => ({
 const path = computed(() =>
   at("/api/installations", { query: { ...asked.value, page: number.value, size: SIZE } }),
 );
-const typed = shallowRef(path.value);
-let pause: ReturnType<typeof setTimeout> | undefined;
-watch(path, (now) => {
-  clearTimeout(pause);
-  pause = setTimeout(() => (typed.value = now), PAUSE_MS);
-});
+const typed = refDebounced(path, PAUSE_MS);
 watch([filter, order, reversed], () => (number.value = 0));
-onScopeDispose(() => clearTimeout(pause));
 
 const ofRegister = ref("register");
 const { value: register, problem } = useLatest(

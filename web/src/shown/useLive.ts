@@ -1,3 +1,4 @@
+import { useIntervalFn, useTimeoutFn } from "@vueuse/core";
 import { ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -31,15 +32,15 @@ async function look() {
 function follow(id: string, changed: () => void): () => void {
   installation = id;
   listening.value = [];
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const again = () => {
-    timer ??= setTimeout(() => {
-      timer = undefined;
+  const looking = useTimeoutFn(
+    () =>
       void look()
         .then(changed)
-        .catch(() => undefined);
-    }, AT_MOST_EVERY_MS);
-  };
+        .catch(() => undefined),
+    AT_MOST_EVERY_MS,
+    { immediate: false },
+  );
+  const again = () => looking.isPending.value || looking.start();
   let feed: EventSource | undefined;
   const unwatch = watch(
     () => listening.value.length > 0,
@@ -54,7 +55,7 @@ function follow(id: string, changed: () => void): () => void {
     },
   );
   // another device may let a line listen: that is noticed without a feed of its own
-  const asking = setInterval(() => {
+  const asking = useIntervalFn(() => {
     if (!feed) {
       void look().catch(() => undefined);
     }
@@ -63,8 +64,8 @@ function follow(id: string, changed: () => void): () => void {
   void askSenders().catch(() => undefined);
   return () => {
     unwatch();
-    clearInterval(asking);
-    clearTimeout(timer);
+    asking.pause();
+    looking.stop();
     feed?.close();
     listening.value = [];
   };

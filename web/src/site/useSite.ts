@@ -1,4 +1,5 @@
 import { $gettext } from "../language/language";
+import { useTimeoutFn } from "@vueuse/core";
 import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
@@ -45,7 +46,15 @@ export function useSite(id: Ref<string>) {
   const unsaved = computed(() => plan.value !== kept.value);
   /** When what is drawn was begun, where it was left unkept and has been taken up again. */
   const takenUp = ref("");
-  let waiting: ReturnType<typeof setTimeout> | undefined;
+  const wait = ref(0);
+  const waiting = useTimeoutFn(
+    () => {
+      hold();
+      void attempt();
+    },
+    wait,
+    { immediate: false },
+  );
   let last = 0;
   let asked = 0;
   let loads = 0;
@@ -57,7 +66,7 @@ export function useSite(id: Ref<string>) {
   /** Reads what is kept, and takes up what was drawn here and left before it was kept. */
   async function load() {
     const mine = ++loads;
-    clearTimeout(waiting);
+    waiting.stop();
     refused.value = "";
     clash.value = false;
     takenUp.value = "";
@@ -152,12 +161,8 @@ export function useSite(id: Ref<string>) {
 
   /** Has what is drawn judged, at most every so often while things are dragged. */
   function judge() {
-    clearTimeout(waiting);
-    const wait = Math.max(0, last + TRIAL_EVERY_MS - Date.now());
-    waiting = setTimeout(() => {
-      hold();
-      void attempt();
-    }, wait);
+    wait.value = Math.max(0, last + TRIAL_EVERY_MS - Date.now());
+    waiting.start();
   }
 
   /** @param begun the drawing before a drag began, kept for undoing; while dragging nothing is kept */
@@ -221,7 +226,7 @@ export function useSite(id: Ref<string>) {
   // Other units change how things are said, never what is drawn.
   watch([units, look], () => installation.value && attempt());
   onScopeDispose(() => {
-    clearTimeout(waiting);
+    waiting.stop();
     if (installation.value) {
       hold();
     }

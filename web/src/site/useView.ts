@@ -1,4 +1,5 @@
-import { computed, onBeforeUnmount, ref, watch } from "vue";
+import { refThrottled } from "@vueuse/core";
+import { computed, ref } from "vue";
 import { bounds, type Position } from "./plan";
 
 /** What of the site is shown, in metres. */
@@ -38,19 +39,12 @@ export function useView(
 ) {
   const chosen = ref<Edges>();
   /** The same, no oftener than it can be laid out. */
-  const view = ref<number[]>();
+  const laidOut = refThrottled(chosen, EVERY_MS);
+  const view = computed(
+    () => laidOut.value && [laidOut.value.left, laidOut.value.low, laidOut.value.right, laidOut.value.high],
+  );
   const fingers = new Map<number, { x: number; y: number }>();
   let from: { edges: Edges; at: Position } | undefined;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-
-  watch(chosen, () => {
-    timer ??= setTimeout(() => {
-      timer = undefined;
-      const edges = chosen.value;
-      view.value = edges && [edges.left, edges.low, edges.right, edges.high];
-    }, EVERY_MS);
-  });
-  onBeforeUnmount(() => clearTimeout(timer));
 
   function now(): Edges | undefined {
     return chosen.value ?? shown();

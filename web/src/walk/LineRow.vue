@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from "@vueuse/core";
 import { computed, inject, onBeforeUnmount, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
 import { clock, useHolds } from "../frame/useHolds";
@@ -181,9 +182,8 @@ function left(event: FocusEvent) {
   }
 }
 
-addEventListener("pagehide", vanish);
+useEventListener("pagehide", vanish);
 onBeforeUnmount(() => {
-  removeEventListener("pagehide", vanish);
   vanish();
   untry();
 });

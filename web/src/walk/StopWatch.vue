@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref } from "vue";
+import { useIntervalFn } from "@vueuse/core";
+import { computed, ref } from "vue";
 
 /** Times what is read on a clock: one tap starts, the next one stops and writes the seconds in. */
 const emit = defineEmits<{ timed: [seconds: string] }>();
@@ -7,7 +8,7 @@ const emit = defineEmits<{ timed: [seconds: string] }>();
 const TENTH_MS = 100;
 const began = ref<number>();
 const now = ref(0);
-let timer: ReturnType<typeof setInterval> | undefined;
+const ticking = useIntervalFn(() => (now.value = performance.now()), TENTH_MS, { immediate: false });
 
 const shown = computed(() =>
   began.value === undefined ? "" : ((now.value - began.value) / 1000).toFixed(1),
@@ -17,7 +18,7 @@ function tap() {
   now.value = performance.now();
   if (began.value === undefined) {
     began.value = now.value;
-    timer = setInterval(() => (now.value = performance.now()), TENTH_MS);
+    ticking.resume();
     return;
   }
   emit("timed", `${shown.value} s`);
@@ -25,11 +26,9 @@ function tap() {
 }
 
 function stop() {
-  clearInterval(timer);
+  ticking.pause();
   began.value = undefined;
 }
-
-onBeforeUnmount(stop);
 </script>
 
 <template>

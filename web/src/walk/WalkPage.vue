@@ -2,9 +2,11 @@
 import { $gettext } from "../language/language";
 import type { Schemas } from "../api/client";
 import { notice } from "../frame/notice";
+import { useIntervalFn, useMediaQuery } from "@vueuse/core";
 import { computed, nextTick, onBeforeUnmount, provide, ref, toRef, watch, watchEffect } from "vue";
 import { onBeforeRouteLeave, onBeforeRouteUpdate, useRoute, useRouter } from "vue-router";
 import { useHolds } from "../frame/useHolds";
+import { useSwitch } from "../frame/useSwitch";
 import { useKeys } from "../frame/useKeys";
 import { mayNotify } from "../frame/signal";
 import { sentence } from "../api/problems";
@@ -117,10 +119,9 @@ onBeforeUnmount(() => {
   ofPage.value = [];
 });
 
-const figureFolded = ref(localStorage.getItem("figure-folded") === "yes");
+const figureFolded = useSwitch("figure-folded", false);
 function foldFigure() {
   figureFolded.value = !figureFolded.value;
-  localStorage.setItem("figure-folded", figureFolded.value ? "yes" : "no");
 }
 
 /** What is looked at: its elements are lit in the figure. */
@@ -268,11 +269,10 @@ watch(
 onBeforeUnmount(() => unfollow());
 
 const AROUND_MS = 8000;
-const around = setInterval(() => {
+useIntervalFn(() => {
   hour.tick();
   void walk.lookAround();
 }, AROUND_MS);
-onBeforeUnmount(() => clearInterval(around));
 
 const logger = ref<InstanceType<typeof LoggerDialog>>();
 
@@ -306,23 +306,17 @@ async function save(line: Line, reading: Schemas["TypedReading"], place?: Place)
 /** What belongs to the line in hand stands here. */
 const hand = ref<HTMLElement>();
 provide(HAND, hand);
-const handFolded = ref(localStorage.getItem("hand-folded") !== "no");
+const handFolded = useSwitch("hand-folded", true);
 function foldHand() {
   handFolded.value = !handFolded.value;
-  localStorage.setItem("hand-folded", handFolded.value ? "yes" : "no");
 }
 
 /** On a hand's screen one line at a time, unless the list is asked for. */
-const small = matchMedia("(max-width: 760px)");
-const handSized = ref(small.matches);
-const resized = () => (handSized.value = small.matches);
-small.addEventListener("change", resized);
-onBeforeUnmount(() => small.removeEventListener("change", resized));
-const listed = ref(localStorage.getItem("lines-listed") === "yes");
+const handSized = useMediaQuery("(max-width: 760px)");
+const listed = useSwitch("lines-listed", false);
 const one = computed(() => handSized.value && !listed.value);
 function list() {
   listed.value = !listed.value;
-  localStorage.setItem("lines-listed", listed.value ? "yes" : "no");
 }
 
 const unsaved = useUnsaved();

@@ -37,6 +37,7 @@ test("time that was begun goes on after a reload, and is planned anew for what i
   const other = again.run(() => useHour(ref("j")))!;
   expect(other.running.value).toBe(false);
   later.end();
+  await flushPromises();
   expect(later.next.value).toBeUndefined();
   expect(localStorage.length).toBe(0);
   again.stop();

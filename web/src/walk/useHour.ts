@@ -1,3 +1,4 @@
+import { StorageSerializers, useLocalStorage, useTimeoutFn } from "@vueuse/core";
 import { computed, ref, shallowRef, watch, type Ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -9,13 +10,15 @@ const KEPT = "hour:";
 /** A visit with little time: what to read in what is left of it, planned anew as it runs and as lines are read. */
 export function useHour(id: Ref<string>) {
   const plan = shallowRef<Schemas["HourView"]>();
-  const until = ref(0);
+  /** When it is over, as this browser keeps it; null where none runs. */
+  const until = useLocalStorage<number | null>(() => KEPT + id.value, null, {
+    serializer: StorageSerializers.number,
+  });
   const now = ref(Date.now());
   let asked = 0;
-  let timer: ReturnType<typeof setTimeout> | undefined;
 
-  const left = computed(() => Math.ceil((until.value - now.value) / MINUTE_MS));
-  const running = computed(() => until.value > 0);
+  const left = computed(() => Math.ceil(((until.value ?? 0) - now.value) / MINUTE_MS));
+  const running = computed(() => !!until.value);
 
   /** What could be read in so many minutes; nothing is begun. */
   function look(minutes: number) {
@@ -40,22 +43,21 @@ export function useHour(id: Ref<string>) {
 
   function begin(minutes: number) {
     until.value = Date.now() + minutes * MINUTE_MS;
-    localStorage.setItem(KEPT + id.value, String(until.value));
     return replan();
   }
 
   function end() {
-    until.value = 0;
+    until.value = null;
     plan.value = undefined;
-    localStorage.removeItem(KEPT + id.value);
   }
+
+  const replanning = useTimeoutFn(() => void replan(), REPLAN_MS, { immediate: false });
 
   /** After a line was read, or where time has run. */
   function soon() {
     now.value = Date.now();
     if (running.value) {
-      clearTimeout(timer);
-      timer = setTimeout(() => void replan(), REPLAN_MS);
+      replanning.start();
     }
   }
 
@@ -63,7 +65,6 @@ export function useHour(id: Ref<string>) {
     id,
     () => {
       plan.value = undefined;
-      until.value = Number(localStorage.getItem(KEPT + id.value) ?? 0);
       void replan();
     },
     { immediate: true },

@@ -1,4 +1,5 @@
-import { onBeforeUnmount, ref, watch, type Ref } from "vue";
+import { useIntervalFn } from "@vueuse/core";
+import { ref, watch, type Ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 
@@ -27,8 +28,7 @@ export function useNotices(id: Ref<string>) {
     await look();
   }
 
-  const timer = setInterval(() => void look(), EVERY_MS);
-  onBeforeUnmount(() => clearInterval(timer));
+  useIntervalFn(() => void look(), EVERY_MS);
   watch(
     id,
     () => {

@@ -1,3 +1,4 @@
+import { useTimeoutFn } from "@vueuse/core";
 import { ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
@@ -10,15 +11,15 @@ const AGAIN_MS = 3000;
 /** The demo's simulated instruments. */
 export function useSimulated() {
   const simulated = ref<Simulated>();
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const again = useTimeoutFn(() => void look().catch(() => undefined), AGAIN_MS, { immediate: false });
   let ended = false;
 
   /** While they run their clock is asked for now and then. */
   function took(now: Simulated) {
-    clearTimeout(timer);
+    again.stop();
     simulated.value = now;
     if (now.running && !ended) {
-      timer = setTimeout(() => void look().catch(() => undefined), AGAIN_MS);
+      again.start();
     }
   }
 
@@ -36,7 +37,7 @@ export function useSimulated() {
     stop: async () => took(await api.post(at("/api/simulated/stop"), undefined as never)),
     end: () => {
       ended = true;
-      clearTimeout(timer);
+      again.stop();
     },
   };
 }

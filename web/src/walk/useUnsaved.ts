@@ -1,3 +1,4 @@
+import { useEventListener } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useSession } from "../session/useSession";
 import type { Grade } from "../shown/lines";
@@ -47,7 +48,7 @@ function write() {
 }
 
 watch(() => person.value?.name, read, { immediate: true });
-addEventListener("storage", (event) => event.key === place() && read());
+useEventListener("storage", (event) => event.key === place() && read());
 
 function keyOf(of: { installation: string; line: string }): string {
   return `${of.installation} ${of.line}`;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, toRef, watch } from "vue";
+import { useResizeObserver } from "@vueuse/core";
+import { computed, onMounted, ref, toRef, watch } from "vue";
 import type { Schemas } from "../../api/client";
 import DrawingFigure from "./DrawingFigure.vue";
 import UnitTabs from "./UnitTabs.vue";
@@ -75,15 +76,8 @@ function measure() {
   }
 }
 
-let watcher: ResizeObserver | undefined;
-onMounted(() => {
-  measure();
-  if (typeof ResizeObserver !== "undefined" && box.value) {
-    watcher = new ResizeObserver(measure);
-    watcher.observe(box.value);
-  }
-});
-onBeforeUnmount(() => watcher?.disconnect());
+onMounted(measure);
+useResizeObserver(box, measure);
 watch([drawings, drawing], measure, { flush: "post" });
 </script>
 

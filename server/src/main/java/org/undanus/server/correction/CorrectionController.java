@@ -200,8 +200,8 @@ class CorrectionController {
     }
 
     @GetMapping("/corrections/{id}")
-    Conversation thread(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
-        return thread(corrections.visible(id, person), person, viewer.wording(UnitSystem.SI));
+    Conversation conversation(@PathVariable String id, Viewer viewer, @AuthenticationPrincipal Person person) {
+        return conversation(corrections.visible(id, person), person, viewer.wording(UnitSystem.SI));
     }
 
     /** Other words, or another date. */
@@ -224,7 +224,7 @@ class CorrectionController {
         Wording wording = viewer.wording(UnitSystem.SI);
         Corrections.Doing doing = new Corrections.Doing(
                 asked.kind(), asked.words(), asked.readings(), asked.confirmed(), asked.version());
-        return thread(corrections.take(id, doing, person, wording), person, wording);
+        return conversation(corrections.take(id, doing, person, wording), person, wording);
     }
 
     /** Hangs a PDF, a picture or plain text on it. */
@@ -259,7 +259,7 @@ class CorrectionController {
                 .body(file.content());
     }
 
-    private Conversation thread(Correction correction, Person person, Wording wording) {
+    private Conversation conversation(Correction correction, Person person, Wording wording) {
         CaseFile file = cases.open(correction.installationId(), person);
         Optional<Judgement> judgement = file.judgements().all().stream()
                 .filter(j -> j.about().id().equals(correction.requirement())

@@ -5,7 +5,7 @@ import { ProblemError } from "../api/client";
 import { answering } from "../api/mocked";
 import { notice } from "../frame/notice";
 import RaiseDialog from "./RaiseDialog.vue";
-import ThreadPage from "./ThreadPage.vue";
+import CorrectionPage from "./CorrectionPage.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
@@ -81,7 +81,7 @@ beforeEach(() => {
 afterEach(() => vi.resetAllMocks());
 
 async function page() {
-  const wrapper = mount(ThreadPage, { props: { id: "c1" }, global: { stubs } });
+  const wrapper = mount(CorrectionPage, { props: { id: "c1" }, global: { stubs } });
   await flushPromises();
   return wrapper;
 }

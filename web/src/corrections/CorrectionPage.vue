@@ -15,7 +15,7 @@ import { usePhotos } from "../photos/usePhotos";
 import { useSession } from "../session/useSession";
 import VerdictMark from "../shown/VerdictMark.vue";
 import DueDate from "./DueDate.vue";
-import { STEPS, type StepKind, type Thread } from "./states";
+import { STEPS, type StepKind, type Conversation } from "./states";
 
 /** One correction as a short letter is read: what, where, by which limit, by when, and what was answered. */
 const props = defineProps<{ id: string }>();
@@ -23,7 +23,7 @@ const props = defineProps<{ id: string }>();
 const { person } = useSession();
 const inspects = computed(() => person.value?.role !== "CREW");
 const { units } = useUnits();
-const thread = ref<Thread>();
+const conversation = ref<Conversation>();
 const problem = ref("");
 const words = ref("");
 const given = ref<Given[]>([]);
@@ -31,7 +31,7 @@ const confirmed = ref(false);
 const refusal = ref("");
 const busy = ref(false);
 
-const correction = computed(() => thread.value?.correction);
+const correction = computed(() => conversation.value?.correction);
 const photos = usePhotos(toRef(() => correction.value?.installationId ?? ""));
 /** Those of the correction itself, and of the line or unit it is about. */
 const own = computed(() => photos.of({ correction: props.id }));
@@ -40,13 +40,13 @@ const about = computed(() =>
     (photo) =>
       !photo.correction &&
       photo.component === correction.value?.component &&
-      (!photo.point || thread.value?.lines.some((line) => line.point === photo.point)),
+      (!photo.point || conversation.value?.lines.some((line) => line.point === photo.point)),
   ),
 );
 const station = computed(() => correction.value?.requirement.split(".")[0]);
 
 function may(kind: StepKind): boolean {
-  return !!thread.value?.may.includes(kind);
+  return !!conversation.value?.may.includes(kind);
 }
 
 const last = lastOnly();
@@ -54,7 +54,7 @@ const last = lastOnly();
 async function load() {
   problem.value = "";
   try {
-    thread.value = await last(
+    conversation.value = await last(
       api.get(at("/api/corrections/{id}", { path: { id: props.id }, query: { units: units() } })),
     );
     if (may("SEEN")) {
@@ -70,12 +70,12 @@ async function take(kind: StepKind) {
   busy.value = true;
   refusal.value = "";
   try {
-    thread.value = await api.post(
+    conversation.value = await api.post(
       at("/api/corrections/{id}/steps", { path: { id: props.id }, query: { units: units() } }),
       {
         kind,
         words: kind === "SEEN" ? "" : words.value,
-        readings: kind === "ANSWERED" ? sent(given.value, thread.value?.lines ?? []) : [],
+        readings: kind === "ANSWERED" ? sent(given.value, conversation.value?.lines ?? []) : [],
         confirmed: confirmed.value,
         version: correction.value?.version ?? 0,
       },
@@ -158,24 +158,25 @@ async function attach(event: Event) {
     <p v-if="problem" class="error" role="alert">
       {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
-    <template v-if="thread && correction">
+    <template v-if="conversation && correction">
       <div class="page-head">
         <div>
           <h1>{{ correction.number }}. {{ correction.what }}</h1>
           <p class="quiet">
-            {{ thread.reference }} {{ thread.title }}, {{ thread.building }} · {{ thread.crew }} ·
-            {{ thread.trade }}
+            {{ conversation.reference }} {{ conversation.title }}, {{ conversation.building }} ·
+            {{ conversation.crew }} ·
+            {{ conversation.trade }}
           </p>
         </div>
-        <DueDate :correction="correction" :overdue="thread.overdue" />
+        <DueDate :correction="correction" :overdue="conversation.overdue" />
       </div>
       <article class="entry">
         <p class="words">{{ correction.words }}</p>
         <p>{{ correction.finding }}</p>
         <p v-if="correction.limits" class="quiet">{{ correction.limits }}</p>
-        <p v-if="thread.now" class="now">
-          <VerdictMark :verdict="thread.now.verdict" />
-          {{ $gettext("Now: %{brief}", { brief: thread.now.brief }) }}
+        <p v-if="conversation.now" class="now">
+          <VerdictMark :verdict="conversation.now.verdict" />
+          {{ $gettext("Now: %{brief}", { brief: conversation.now.brief }) }}
         </p>
         <p class="quiet signed">
           {{ correction.raisedBy }}, {{ when(correction.raisedAt) }}
@@ -196,7 +197,7 @@ async function attach(event: Event) {
         />
       </article>
       <article
-        v-for="(step, index) in thread.steps"
+        v-for="(step, index) in conversation.steps"
         :key="index"
         class="entry"
         :class="step.kind.toLowerCase()"
@@ -208,21 +209,21 @@ async function attach(event: Event) {
           <span class="quiet">{{ reading.grade }}</span>
         </p>
       </article>
-      <ul v-if="thread.files.length" class="files">
-        <li v-for="file in thread.files" :key="file.id">
+      <ul v-if="conversation.files.length" class="files">
+        <li v-for="file in conversation.files" :key="file.id">
           <a :href="at('/api/attachments/{id}', { path: { id: file.id } })" download>{{ file.name }}</a>
           <span class="quiet">{{
             $gettext("%{size} kB, %{addedBy}", { size: Math.ceil(file.bytes / 1024), addedBy: file.addedBy })
           }}</span>
         </li>
       </ul>
-      <form v-if="thread.may.length" class="answer" @submit.prevent="take('ANSWERED')">
+      <form v-if="conversation.may.length" class="answer" @submit.prevent="take('ANSWERED')">
         <label class="label" for="answer">{{
           inspects ? $gettext("What do you say to it?") : $gettext("What was done?")
         }}</label>
         <textarea id="answer" v-model="words" class="field" rows="3" maxlength="2000"></textarea>
         <template v-if="may('ANSWERED')">
-          <GivenReadings v-model="given" :lines="thread.lines" />
+          <GivenReadings v-model="given" :lines="conversation.lines" />
         </template>
         <p v-if="refusal" class="error" role="alert">{{ refusal }}</p>
         <div class="buttons">
@@ -231,7 +232,7 @@ async function attach(event: Event) {
               {{ confirmed ? $gettext("Answer with it as it is") : $gettext("Answer") }}
             </button>
             <button
-              v-if="thread.lines.length"
+              v-if="conversation.lines.length"
               type="button"
               class="button"
               @click="given.push({ line: 0, typed: '', grade: 'RECORDED' })"
