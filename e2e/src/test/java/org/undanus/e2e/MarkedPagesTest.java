@@ -143,13 +143,18 @@ class MarkedPagesTest {
     private static Stream<String> parts(String words) {
         return Arrays.stream(words.split("[·:;,()→±×+\"…=]+")).map(part -> part.strip()
                 .replaceAll("\\s+", " ")
-                .replaceAll("[.?]$", "")
-                .toLowerCase(Locale.ROOT));
+                .toLowerCase(Locale.ROOT))
+                .map(MarkedPagesTest::open);
+    }
+
+    /** Without what ends a sentence. */
+    private static String open(String words) {
+        return words.replaceAll("[.?]$", "");
     }
 
     /** Whether something is made of so many texts that the server has told, one after the other. */
     private boolean made(String words, int pieces) {
-        if (words.isEmpty() || !WORD.matcher(words).find() || told.contains(words)) {
+        if (words.isEmpty() || !WORD.matcher(words).find() || told.contains(open(words))) {
             return true;
         }
         for (int end = words.lastIndexOf(' '); pieces > 1 && end > 0; end = words.lastIndexOf(' ', end - 1)) {
@@ -184,7 +189,7 @@ class MarkedPagesTest {
         } else if (answer.isJsonArray()) {
             answer.getAsJsonArray().forEach(this::take);
         } else if (answer.isJsonPrimitive() && answer.getAsJsonPrimitive().isString()) {
-            told.add(answer.getAsString().strip().toLowerCase(Locale.ROOT));
+            told.add(open(answer.getAsString().strip().toLowerCase(Locale.ROOT)));
             parts(answer.getAsString()).forEach(told::add);
         }
     }

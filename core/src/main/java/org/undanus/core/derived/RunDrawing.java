@@ -79,19 +79,32 @@ public final class RunDrawing {
         return Place.of(corner.along(), corner.height());
     }
 
+    private static void straight(Drawing.Builder drawing, Piece piece, Meaning own, Place from, Place to) {
+        drawing.line(Role.RUN, own, from, to);
+        Place middle = Place.of((from.x() + to.x()) / 2, (from.y() + to.y()) / 2);
+        Text length = Text.of("{piece}", Length.ofMetres(piece.count() * piece.length()));
+        if (piece.way() == TubeRun.Way.LEVEL) {
+            drawing.aside(length, middle, own, Side.ABOVE, Side.BELOW);
+        } else {
+            drawing.aside(length, middle, own, Side.RIGHT, Side.LEFT);
+        }
+    }
+
+    /** Down or up, along and back again. */
+    private Drawing.Builder bow(Drawing.Builder drawing, Meaning own, Place from, double high) {
+        return drawing.line(
+                Role.RUN, own, from, from.plus(0, high), from.plus(sign * 0.8, high), from.plus(sign * 0.8, 0));
+    }
+
+    private static Drawing.Builder around(
+            Drawing.Builder drawing, Role role, Meaning own, Place middle, double across, double high) {
+        return drawing.box(role, own, middle.x() - across, middle.y() - high, middle.x() + across, middle.y() + high);
+    }
+
     private void piece(Drawing.Builder drawing, Piece piece, Place from, Place to) {
         Meaning own = standing.apply(piece).on(line).ofDrawn(Integer.toString(piece.part()));
         switch (piece.kind()) {
-            case STRAIGHT -> {
-                drawing.line(Role.RUN, own, from, to);
-                Place middle = Place.of((from.x() + to.x()) / 2, (from.y() + to.y()) / 2);
-                Text length = Text.of("{piece}", Length.ofMetres(piece.count() * piece.length()));
-                if (piece.way() == TubeRun.Way.LEVEL) {
-                    drawing.aside(length, middle, own, Side.ABOVE, Side.BELOW);
-                } else {
-                    drawing.aside(length, middle, own, Side.RIGHT, Side.LEFT);
-                }
-            }
+            case STRAIGHT -> straight(drawing, piece, own, from, to);
             case COIL ->
                 drawing.disc(Role.RUN, own, from.plus(0, sign), sign)
                         .aside(
@@ -102,52 +115,21 @@ public final class RunDrawing {
                                 Side.RIGHT);
             case ELBOW, LONG_ELBOW, HALF_ELBOW -> drawing.disc(Role.BODY, own, from, sign * 0.35);
             case TRAP, DRIP_LOOP ->
-                drawing.line(
-                                Role.RUN,
-                                own,
-                                from,
-                                from.plus(0, -sign),
-                                from.plus(sign * 0.8, -sign),
-                                from.plus(sign * 0.8, 0))
+                bow(drawing, own, from, -sign)
                         .aside(
                                 Text.of(piece.kind() == TubeRun.Kind.TRAP ? "trap" : "drip loop"),
                                 from.plus(sign * 0.4, -sign),
                                 own,
                                 Side.BELOW);
             case INVERTED_TRAP ->
-                drawing.line(
-                                Role.RUN,
-                                own,
-                                from,
-                                from.plus(0, sign),
-                                from.plus(sign * 0.8, sign),
-                                from.plus(sign * 0.8, 0))
+                bow(drawing, own, from, sign)
                         .aside(Text.of("inverted trap"), from.plus(sign * 0.4, sign), own, Side.ABOVE);
-            case COUPLING ->
-                drawing.box(
-                        Role.BODY,
-                        own,
-                        from.x() - sign * 0.3,
-                        from.y() - sign * 0.3,
-                        from.x() + sign * 0.3,
-                        from.y() + sign * 0.3);
+            case COUPLING -> around(drawing, Role.BODY, own, from, sign * 0.3, sign * 0.3);
             case DRIER ->
-                drawing.box(
-                                Role.BODY,
-                                own,
-                                from.x() - sign * 0.8,
-                                from.y() - sign * 0.4,
-                                from.x() + sign * 0.8,
-                                from.y() + sign * 0.4)
+                around(drawing, Role.BODY, own, from, sign * 0.8, sign * 0.4)
                         .aside(Text.of("drier"), from.plus(0, sign * 0.4), own, Side.ABOVE);
             case WALL ->
-                drawing.box(
-                                Role.WALL,
-                                own,
-                                from.x() - sign * 0.2,
-                                from.y() - 2 * sign,
-                                from.x() + sign * 0.2,
-                                from.y() + 2 * sign)
+                around(drawing, Role.WALL, own, from, sign * 0.2, 2 * sign)
                         .aside(Text.of("wall"), from.plus(0, 2 * sign), own, Side.ABOVE);
             case SAG ->
                 drawing.line(Role.RUN, own, from, from.plus(sign, -sign), from.plus(2 * sign, 0))

@@ -63,6 +63,30 @@ final class CircuitFigure {
                 .on(key(CircuitPoints.DISCONNECT_RATING));
         Meaning running =
                 worst(SupplyVoltage.RUNNING.about(), RunningCurrent.ABOUT).on(key(UnitPoints.RUNNING_CURRENT));
+        Drawing.Builder diagram = parts(device, conductor, disconnect, running);
+        Text deviceTitle = text(CircuitPoints.DEVICE_RATING);
+        Text conductorTitle = Text.of(
+                "{conductorSize}, {conductorMaterial}",
+                text(CircuitPoints.CONDUCTOR_SIZE),
+                text(CircuitPoints.CONDUCTOR_MATERIAL));
+        Text disconnectTitle = Text.of("Disconnect {disconnectRating}", text(CircuitPoints.DISCONNECT_RATING));
+        place(diagram, 310, ABOVE, conductor, conductorTitle);
+        place(diagram, 180, BELOW, device, deviceTitle);
+        place(diagram, 448, BELOW, disconnect, disconnectTitle);
+        ends(diagram, voltage, running);
+        notes(diagram);
+        return diagram.spoken(Text.of(
+                "Overcurrent protective device {deviceTitle}: {device}; conductor {conductorTitle}: {conductor}; {disconnectTitle}: {disconnect}",
+                deviceTitle,
+                device.said(),
+                conductorTitle,
+                conductor.said(),
+                disconnectTitle,
+                disconnect.said()));
+    }
+
+    /** Panel, device, conductor, disconnect and motor, from left to right. */
+    private Drawing.Builder parts(Meaning device, Meaning conductor, Meaning disconnect, Meaning running) {
         Drawing.Builder diagram = Drawing.of(component.title(), FRAME)
                 .box(Role.OUTLINE, 38, 58, 98, 168)
                 .line(Role.OUTLINE, Place.of(68, 158), Place.of(68, 68));
@@ -73,19 +97,14 @@ final class CircuitFigure {
         }
         contacts(diagram, device, 153, 207);
         contacts(diagram, disconnect, 412, 484);
-        diagram.box(Role.BODY, running, 550, 70, 670, 160)
+        return diagram.box(Role.BODY, running, 550, 70, 670, 160)
                 .disc(Role.OUTLINE, Place.of(610, 115), 26)
                 .line(Role.OUTLINE, Place.of(610, 141), Place.of(610, 89))
                 .line(Role.OUTLINE, Place.of(584, 115), Place.of(636, 115));
-        Text deviceTitle = text(CircuitPoints.DEVICE_RATING);
-        Text conductorTitle = Text.of(
-                "{conductorSize}, {conductorMaterial}",
-                text(CircuitPoints.CONDUCTOR_SIZE),
-                text(CircuitPoints.CONDUCTOR_MATERIAL));
-        Text disconnectTitle = Text.of("Disconnect {disconnectRating}", text(CircuitPoints.DISCONNECT_RATING));
-        place(diagram, 310, ABOVE, conductor, conductorTitle);
-        place(diagram, 180, BELOW, device, deviceTitle);
-        place(diagram, 448, BELOW, disconnect, disconnectTitle);
+    }
+
+    /** What the panel gives and what the unit takes. */
+    private void ends(Drawing.Builder diagram, Meaning voltage, Meaning running) {
         place(
                 diagram,
                 68,
@@ -104,6 +123,9 @@ final class CircuitFigure {
                         "{runningCurrent} of {compressorCurrent} plate",
                         text(UnitPoints.RUNNING_CURRENT),
                         text(PlatePoints.COMPRESSOR_CURRENT)));
+    }
+
+    private void notes(Drawing.Builder diagram) {
         notes(
                 diagram,
                 180,
@@ -119,14 +141,6 @@ final class CircuitFigure {
                 BELOW,
                 Text.of("{disconnectDistance} from the unit", text(CircuitPoints.DISCONNECT_DISTANCE)),
                 Text.of("handle at {disconnectHeight}", text(CircuitPoints.DISCONNECT_HEIGHT)));
-        return diagram.spoken(Text.of(
-                "Overcurrent protective device {deviceTitle}: {device}; conductor {conductorTitle}: {conductor}; {disconnectTitle}: {disconnect}",
-                deviceTitle,
-                device.said(),
-                conductorTitle,
-                conductor.said(),
-                disconnectTitle,
-                disconnect.said()));
     }
 
     /** A switching device between two ends of the wires. */

@@ -1,5 +1,6 @@
 package org.undanus.core.station.evacuation;
 
+import java.util.DoubleSummaryStatistics;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -7,6 +8,9 @@ import java.util.OptionalDouble;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import org.undanus.core.curve.PullDown;
 import org.undanus.core.curve.Rise;
 import org.undanus.core.derived.Curve;
@@ -54,34 +58,40 @@ final class VacuumFigure {
         return VacuumCurve.of(x).map(curve -> chart(x, curve, judgements, look));
     }
 
+    private static void levels(CurvePlot plot, List<Judgement> held, SortedMap<Double, List<Text>> others) {
+        for (Judgement judgement : held) {
+            limits(judgement)
+                    .forEach(limit -> plot.level(
+                            limit.value().si(),
+                            Text.of("{bound} {limit}", limit.bound().words(), limit.value()),
+                            Meaning.of(judgement)));
+        }
+        others.forEach((level, who) ->
+                plot.otherLevel(level, Text.of("{who}: {level}", Text.list(who), AbsolutePressure.ofPascals(level))));
+    }
+
     private static Charts.Chart chart(Examination x, VacuumCurve vacuum, Judgements judgements, Charts.Look look) {
         Curve curve = vacuum.curve();
         double lasting = curve.outline().lasting();
         double begin = look.begin(lasting);
         double end = look.end(lasting);
         Outline shown = curve.near(x, EvacuationPoints.LOG, begin, end);
-        double least = Double.POSITIVE_INFINITY;
-        double most = 0;
-        for (int i = 0; i < shown.size(); i++) {
-            least = Math.min(least, shown.least(i));
-            most = Math.max(most, shown.most(i));
-        }
         List<Judgement> held = List.of(Acceptance.DEEP_ENOUGH, Acceptance.STOOD).stream()
                 .flatMap(requirement ->
                         judgements.find(requirement.about(), x.subject().id()).stream())
                 .toList();
-        for (Judgement judgement : held) {
-            for (Limit limit : limits(judgement)) {
-                least = Math.min(least, limit.value().si());
-                most = Math.max(most, limit.value().si());
-            }
-        }
         SortedMap<Double, List<Text>> others =
                 look.options().contains(Charts.Option.OTHER_SCHOOLS) ? Acceptance.others(x) : new TreeMap<>();
-        if (!others.isEmpty()) {
-            least = Math.min(least, others.firstKey());
-            most = Math.max(most, others.lastKey());
-        }
+        DoubleSummaryStatistics reach = DoubleStream.concat(
+                        IntStream.range(0, shown.size())
+                                .mapToObj(i -> DoubleStream.of(shown.least(i), shown.most(i)))
+                                .flatMapToDouble(Function.identity()),
+                        DoubleStream.concat(
+                                held.stream()
+                                        .flatMap(judgement -> limits(judgement).stream())
+                                        .mapToDouble(limit -> limit.value().si()),
+                                others.keySet().stream().mapToDouble(Double::doubleValue)))
+                .summaryStatistics();
         CurvePlot plot = new CurvePlot(
                 Text.plain(x.subject().title()),
                 look.options().contains(Charts.Option.EVEN_SCALE)
@@ -90,8 +100,8 @@ final class VacuumFigure {
                 Dimension.ABSOLUTE_PRESSURE,
                 begin,
                 end,
-                least,
-                most);
+                reach.getMin(),
+                Math.max(0, reach.getMax()));
         double origin = curve.outline().seconds(0);
         look.beside()
                 .flatMap(other -> VacuumCurve.of(x.at(other)).map(VacuumCurve::curve))
@@ -104,15 +114,7 @@ final class VacuumFigure {
         if (vacuum.pulled()) {
             Dryness.pullDown(x).ifPresent(pull -> expected(plot, pull, x, curve));
         }
-        for (Judgement judgement : held) {
-            limits(judgement)
-                    .forEach(limit -> plot.level(
-                            limit.value().si(),
-                            Text.of("{bound} {limit}", limit.bound().words(), limit.value()),
-                            Meaning.of(judgement)));
-        }
-        others.forEach((level, who) ->
-                plot.otherLevel(level, Text.of("{who}: {level}", Text.list(who), AbsolutePressure.ofPascals(level))));
+        levels(plot, held, others);
         x.listedOf(EvacuationPoints.LOG, EvacuationPoints.MARKS, Marks.class).ifPresent(plot::marks);
         rise.ifPresent(
                 read -> plot.course(

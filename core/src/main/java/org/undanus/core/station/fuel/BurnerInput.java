@@ -109,9 +109,8 @@ public final class BurnerInput implements Requirement {
         }
         boolean standard = !x.chosen(BASIS).orElseThrow().equals(FuelPoints.AS_METERED);
         List<Point> missing = standard ? x.missing(METER_PRESSURE, METER_TEMPERATURE) : List.of();
-        double height = x.facts().site().elevation().si();
         double left = derating(
-                height,
+                x.facts().site().elevation().si(),
                 x.rules().number(FROM),
                 x.rules().number(STEP),
                 x.rules().number(RATE));
@@ -122,40 +121,22 @@ public final class BurnerInput implements Requirement {
         Uncertain correction = standard ? corrected(x) : Uncertain.exact(1);
         double dial = x.need(DIAL).quantity().si();
         double heatingValue = x.need(HEATING_VALUE).quantity().si();
+        Duration takes =
+                Duration.ofSeconds(Math.rint(input(dial, revolutions, 1, heatingValue, correction.value()) / asked));
         if (!x.has(TIME)) {
-            double seconds = input(dial, revolutions, 1, heatingValue, correction.value()) / asked;
             return x.notShown(
-                    List.of(TIME),
-                    Text.of(
-                            "{revolutions} must take near {seconds}.",
-                            counted(revolutions),
-                            Duration.ofSeconds(Math.rint(seconds))));
+                    List.of(TIME), Text.of("{revolutions} must take near {seconds}.", counted(revolutions), takes));
         }
         Uncertain input = Propagation.through(
                 in -> in[0] > 0 ? input(dial, revolutions, in[0], heatingValue, in[1]) : Double.NaN,
                 x.need(TIME).uncertain(),
                 correction);
-        Finding finding = x.finding()
-                .step("Input on the plate", plate.get())
-                .step("Height of the site", Length.ofMetres(height))
-                .step(
-                        "Input asked here",
-                        "plate × (1 − rate × height / step)",
-                        Power.ofWatts(asked),
-                        x.rules().setting(RATE).source());
-        if (standard) {
-            finding.step(
-                    "Correction to the meter",
-                    "p/p0 · T0/T",
-                    Text.of("{correction}", String.format(Locale.ROOT, "%.3f", correction.value())),
-                    ABOUT.sources().get(1));
-        }
+        Finding finding = steps(x, plate.get(), asked, standard ? Optional.of(correction) : Optional.empty());
         double tolerance = x.rules().number(TOLERANCE);
         List<Limit> limits = new ArrayList<>(x.rules().limits(LIMIT));
         limits.add(side(x, Bound.AT_LEAST, asked * (1 - tolerance)));
         limits.add(side(x, Bound.AT_MOST, asked * (1 + tolerance)));
         Comparison held = finding.hold(LIMIT, input, 0, limits).orElseThrow();
-        double seconds = input(dial, revolutions, 1, heatingValue, correction.value()) / asked;
         boolean over = held.binding().limit().bound() == Bound.AT_MOST;
         return finding.conclude(
                 held.verdict(),
@@ -165,7 +146,27 @@ public final class BurnerInput implements Requirement {
                                 ? "Overfired: a licensed person sets manifold pressure or orifices so that {revolutions} take {seconds}."
                                 : "Underfired: a licensed person looks at inlet and manifold pressure; {revolutions} must take {seconds}.",
                         counted(revolutions),
-                        Duration.ofSeconds(Math.rint(seconds))));
+                        takes));
+    }
+
+    /** @param correction to the meter; empty where it is taken as metered */
+    private static Finding steps(Examination x, Quantity plate, double asked, Optional<Uncertain> correction) {
+        Finding finding = x.finding()
+                .step("Input on the plate", plate)
+                .step(
+                        "Height of the site",
+                        Length.ofMetres(x.facts().site().elevation().si()))
+                .step(
+                        "Input asked here",
+                        "plate × (1 − rate × height / step)",
+                        Power.ofWatts(asked),
+                        x.rules().setting(RATE).source());
+        correction.ifPresent(by -> finding.step(
+                "Correction to the meter",
+                "p/p0 · T0/T",
+                Text.of("{correction}", String.format(Locale.ROOT, "%.3f", by.value())),
+                ABOUT.sources().get(1)));
+        return finding;
     }
 
     private static Uncertain corrected(Examination x) {

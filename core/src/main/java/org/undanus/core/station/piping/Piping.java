@@ -31,7 +31,7 @@ public final class Piping {
                         Station.PIPING,
                         Stream.concat(PipingPoints.all().stream(), JointPoints.all().stream())
                                 .toList(),
-                        Stream.of(lines(), details(), joints())
+                        Stream.of(lines(), insulation(), driers(), metering(), flares(), closed())
                                 .flatMap(List::stream)
                                 .toList())
                 .drawnBy(RunFigure::draw, PortsFigure::draw)
@@ -62,7 +62,7 @@ public final class Piping {
                 new Ports());
     }
 
-    private static List<Requirement> details() {
+    private static List<Requirement> insulation() {
         return List.of(
                 seen(
                         PipingPoints.INSULATION_WHOLE,
@@ -98,7 +98,11 @@ public final class Piping {
                         PRACTICE,
                         "Sleeves keep the tubes off masonry and nails.",
                         "A tube touches mortar, strap or nail.",
-                        "Have it sleeved, and the tube looked at where it touched."),
+                        "Have it sleeved, and the tube looked at where it touched."));
+    }
+
+    private static List<Requirement> driers() {
+        return List.of(
                 Answered.of(Station.PIPING, PipingPoints.DRIER, Severity.DAMAGE, "Data sheet, lines; re-used lines")
                         .when("fitted", Verdict.MEETS, "One is fitted.", "")
                         .when("not-asked-for", Verdict.DOES_NOT_APPLY, "Nothing asks for one here.", "")
@@ -125,7 +129,11 @@ public final class Piping {
                         PRACTICE,
                         "It is kept from rust.",
                         "Its steel shell is bare and will rust through.",
-                        "Have it painted or wrapped."),
+                        "Have it painted or wrapped."));
+    }
+
+    private static List<Requirement> metering() {
+        return List.of(
                 new MeteringPiece(),
                 Answered.of(
                                 Station.PIPING,
@@ -157,7 +165,7 @@ public final class Piping {
                                 "Have the joint opened, cleaned and closed with a rated compound or none."));
     }
 
-    private static List<Requirement> joints() {
+    private static List<Requirement> flares() {
         return List.of(
                 Joints.LISTED,
                 seen(
@@ -191,7 +199,12 @@ public final class Piping {
                 Joints.HEIGHT,
                 Joints.DIAMETER,
                 Joints.TORQUE,
-                Joints.ON_SEAT,
+                Joints.ON_SEAT);
+    }
+
+    /** Brazed and pressed ones. */
+    private static List<Requirement> closed() {
+        return List.of(
                 seen(
                         JointPoints.NITROGEN_FLOWING,
                         Severity.DAMAGE,

@@ -77,7 +77,6 @@ final class FlammableCharge implements Requirement {
         Value.Measured plate = factory.get();
         Optional<Value.Measured> added = x.at(outdoor.get()).measured(ADDED_CHARGE);
         double total = plate.quantity().si() + added.map(a -> a.quantity().si()).orElse(0.0);
-        double limit = refrigerant.lowerFlammabilityLimit().orElseThrow();
         finding.step("Factory charge", plate.quantity())
                 .step(
                         "Added",
@@ -102,6 +101,21 @@ final class FlammableCharge implements Requirement {
         if (!missing.isEmpty()) {
             return x.notShown(missing);
         }
+        Uncertain charge = Propagation.through(
+                v -> v[0] + v[1],
+                plate.uncertain(),
+                added.map(Value.Measured::uncertain).orElse(Uncertain.exact(0)));
+        Judgement judgement = ofRoom(x, finding, refrigerant, total, charge);
+        // what was added and not read only makes it more: a fault is one already, anything else is not shown
+        return added.isPresent() || judgement.verdict() == Verdict.FAILS
+                ? judgement
+                : x.at(outdoor.get()).notShown(List.of(ADDED_CHARGE));
+    }
+
+    /** Where there is more of it than is free of room limits, kg. */
+    private static Judgement ofRoom(
+            Examination x, Finding finding, Refrigerant refrigerant, double total, Uncertain charge) {
+        double limit = refrigerant.lowerFlammabilityLimit().orElseThrow();
         Setting place = RoomCharge.height(x);
         double height = x.rules().number(place);
         Uncertain bearable = RoomCharge.most(x, refrigerant).orElseThrow();
@@ -120,20 +134,12 @@ final class FlammableCharge implements Requirement {
                         "the same, turned about",
                         Area.ofSquareMetres(ChargeLimit.area(limit, height, total)),
                         EDITION);
-        Uncertain charge = Propagation.through(
-                v -> v[0] + v[1],
-                plate.uncertain(),
-                added.map(Value.Measured::uncertain).orElse(Uncertain.exact(0)));
-        Judgement judgement = WithinLimits.judge(
+        return WithinLimits.judge(
                 finding,
                 LIMIT,
                 charge,
                 0,
                 limits,
                 "Less charge, a larger room or the standard's other measures; refrigerant");
-        // what was added and not read only makes it more: a fault is one already, anything else is not shown
-        return added.isPresent() || judgement.verdict() == Verdict.FAILS
-                ? judgement
-                : x.at(outdoor.get()).notShown(List.of(ADDED_CHARGE));
     }
 }
