@@ -141,9 +141,8 @@ class MarkedPagesTest {
     }
 
     private static Stream<String> parts(String words) {
-        return Arrays.stream(words.split("[·:;,()→±×+\"…=]+")).map(part -> part.strip()
-                .replaceAll("\\s+", " ")
-                .toLowerCase(Locale.ROOT))
+        return Arrays.stream(words.split("[·:;,()→±×+\"…=]+"))
+                .map(part -> part.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT))
                 .map(MarkedPagesTest::open);
     }
 
