@@ -19,11 +19,13 @@ import org.undanus.core.quantity.Length;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.words.RefusedException;
 import org.undanus.core.words.Text;
+import org.undanus.server.account.Person;
 import org.undanus.server.installation.InstallationMapper.ComponentRow;
 import org.undanus.server.installation.InstallationMapper.InstallationRow;
 import org.undanus.server.installation.InstallationMapper.InstallationState;
 import org.undanus.server.installation.InstallationMapper.SiteRow;
 import org.undanus.server.journal.Journal;
+import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
 
 /** Enters installations in the register. */
@@ -153,5 +155,12 @@ public class Register {
             return id;
         }
         return known.id();
+    }
+
+    /** @throws NotAllowedException where somebody does not keep the register */
+    static void requireKeeper(Person person) {
+        if (!person.inspects()) {
+            throw new NotAllowedException("The register is kept by the inspection office.");
+        }
     }
 }

@@ -26,6 +26,7 @@ import org.undanus.core.judgement.Outcome;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.StationSummary;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.words.Language;
 import org.undanus.core.words.UnitSystem;
 import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
@@ -251,6 +252,21 @@ public class RegisterIndex {
             }
         }
         return stored;
+    }
+
+    /**
+     * What presses most; empty where nothing does, or where it is not judged yet. English is stored; in another language it is
+     * judged for its words, so this is asked of a page, not of all there are.
+     */
+    public String said(Listed listed, Person person, Wording wording) {
+        ListedRow row = listed.row();
+        if (wording.language() == Language.ENGLISH) {
+            return Optional.ofNullable(wording.units() == UnitSystem.US ? row.saidUs() : row.saidSi())
+                    .orElse("");
+        }
+        return listed.worst().isEmpty()
+                ? ""
+                : said(Outcome.of(cases.open(row.id(), person).judgements().all()), wording);
     }
 
     /** Nobody changes the installation between its being read and its standing being stored. */
