@@ -51,8 +51,8 @@ public record JournalledKind(
         return kind.replace('-', ' ');
     }
 
-    /** {@code 3 data sheets}. */
+    /** {@code 3 data sheets}; what is called in the plural stays as it is. */
     String counted(long count) {
-        return String.format(Locale.ROOT, "%,d %s%s", count, title(), count == 1 ? "" : "s");
+        return String.format(Locale.ROOT, "%,d %s%s", count, title(), count == 1 || kind.endsWith("s") ? "" : "s");
     }
 }
