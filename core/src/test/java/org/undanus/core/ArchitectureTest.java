@@ -37,11 +37,15 @@ class ArchitectureTest {
                 .layer("station")
                 .definedBy("..core.station..")
                 .layer("derived")
-                .definedBy("..core.derived..")
+                .definedBy("org.undanus.core.derived")
                 .layer("plan")
                 .definedBy("..core.plan..")
                 .layer("drawing")
                 .definedBy("..core.drawing..")
+                .layer("visit")
+                .definedBy("..core.visit..")
+                .layer("notation")
+                .definedBy("..core.derived.notation..")
                 .layer("judgement")
                 .definedBy("..core.judgement..")
                 .layer("geometry")
@@ -82,21 +86,35 @@ class ArchitectureTest {
                 .mayOnlyBeAccessedByLayers("audit", "station", "calculators")
                 .whereLayer("drawing")
                 .mayOnlyBeAccessedByLayers("audit", "station", "derived", "plan", "calculators")
+                .whereLayer("visit")
+                .mayOnlyBeAccessedByLayers("audit", "station")
+                .whereLayer("notation")
+                .mayOnlyBeAccessedByLayers("audit", "station", "derived", "plan", "calculators", "simulated")
                 .whereLayer("judgement")
-                .mayOnlyBeAccessedByLayers("audit", "station", "derived", "plan", "drawing", "calculators")
+                .mayOnlyBeAccessedByLayers("audit", "station", "derived", "visit", "plan", "drawing", "calculators")
                 .whereLayer("rules")
-                .mayOnlyBeAccessedByLayers("audit", "simulated", "station", "derived", "plan", "judgement")
+                .mayOnlyBeAccessedByLayers("audit", "simulated", "station", "derived", "visit", "plan", "judgement")
                 .whereLayer("geometry")
                 .mayOnlyBeAccessedByLayers("audit", "station", "calculators")
                 .whereLayer("installation")
                 .mayOnlyBeAccessedByLayers(
-                        "audit", "simulated", "station", "derived", "plan", "judgement", "geometry", "calculators")
+                        "audit",
+                        "simulated",
+                        "station",
+                        "derived",
+                        "visit",
+                        "plan",
+                        "judgement",
+                        "geometry",
+                        "calculators")
                 .whereLayer("evidence")
                 .mayOnlyBeAccessedByLayers(
                         "audit",
                         "simulated",
                         "station",
                         "derived",
+                        "notation",
+                        "visit",
                         "plan",
                         "drawing",
                         "judgement",
@@ -105,7 +123,7 @@ class ArchitectureTest {
                         "geometry",
                         "curve")
                 .whereLayer("curve")
-                .mayOnlyBeAccessedByLayers("audit", "station", "derived", "calculators", "simulated")
+                .mayOnlyBeAccessedByLayers("audit", "station", "derived", "notation", "calculators", "simulated")
                 .whereLayer("fluid")
                 .mayOnlyBeAccessedByLayers(
                         "audit", "station", "derived", "curve", "judgement", "installation", "calculators", "simulated")

@@ -7,9 +7,9 @@ import org.undanus.core.evidence.PointKey;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Outcome;
 import org.undanus.core.judgement.Verdict;
-import org.undanus.core.judgement.VisitSummary;
 import org.undanus.core.judgement.Weather;
 import org.undanus.core.station.handover.WantedPicture;
+import org.undanus.core.visit.VisitSummary;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.Wording;
 

@@ -3,7 +3,7 @@ package org.undanus.core.audit;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.UUID;
-import org.undanus.core.derived.WrittenCurve;
+import org.undanus.core.derived.notation.WrittenCurve;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;

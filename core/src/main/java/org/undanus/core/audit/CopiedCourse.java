@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.distribution.continuous.TDistribution;
-import org.undanus.core.derived.WrittenCurve;
+import org.undanus.core.derived.notation.WrittenCurve;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Value;

@@ -11,12 +11,12 @@ import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.installation.Case;
 import org.undanus.core.judgement.About;
-import org.undanus.core.judgement.RevisitPlan;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.station.Walk;
+import org.undanus.core.visit.RevisitPlan;
 
 /**
  * Which lines to read again in the time there is: those of which another reading would say most about a record. What is at stake,

@@ -6,7 +6,7 @@ import static org.undanus.core.audit.RecordLines.VACUUM_READINGS;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
-import org.undanus.core.derived.WrittenCurve;
+import org.undanus.core.derived.notation.WrittenCurve;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;

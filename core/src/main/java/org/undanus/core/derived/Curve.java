@@ -1,6 +1,7 @@
 package org.undanus.core.derived;
 
 import java.util.Optional;
+import org.undanus.core.derived.notation.WrittenCurve;
 import org.undanus.core.evidence.Outline;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Trace;

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
+import org.undanus.core.derived.notation.Marks;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;

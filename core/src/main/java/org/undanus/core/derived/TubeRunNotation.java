@@ -14,6 +14,7 @@ import org.undanus.core.derived.TubeRun.Around;
 import org.undanus.core.derived.TubeRun.Kind;
 import org.undanus.core.derived.TubeRun.Piece;
 import org.undanus.core.derived.TubeRun.Way;
+import org.undanus.core.derived.notation.Lengths;
 import org.undanus.core.evidence.Entry;
 import org.undanus.core.evidence.Notation;
 import org.undanus.core.quantity.Dimension;

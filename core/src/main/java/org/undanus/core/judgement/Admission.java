@@ -22,7 +22,7 @@ import org.undanus.core.words.Text;
 import org.undanus.core.words.Worded;
 
 /** Which readings a requirement may be judged by: grade, what could be seen when they were taken, and the instrument. */
-final class Admission {
+public final class Admission {
     private final Case facts;
     private final Evidence evidence;
     private final RuleBook rules;
@@ -128,7 +128,7 @@ final class Admission {
     }
 
     /** What an instrument would be used for on this system. */
-    static Instrument.Use use(Case facts, Evidence evidence, List<Quantity> shown, LocalDate on) {
+    public static Instrument.Use use(Case facts, Evidence evidence, List<Quantity> shown, LocalDate on) {
         Optional<String> outdoor = facts.outdoorUnit().map(Component::id);
         Optional<String> refrigerant = outdoor.flatMap(
                         id -> evidence.standing(new PointKey(PlatePoints.REFRIGERANT.id(), id), Value.Chosen.class))

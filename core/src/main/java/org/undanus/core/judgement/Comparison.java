@@ -122,7 +122,7 @@ public record Comparison(
     }
 
     /** A difference of what is compared, from SI. */
-    Quantity difference(double si) {
+    public Quantity difference(double si) {
         return dimension == Dimension.TEMPERATURE ? TemperatureDifference.ofKelvin(si) : dimension.of(si);
     }
 
@@ -153,7 +153,7 @@ public record Comparison(
     }
 
     /** The expanded uncertainty of the reading with which the margin found would settle the matter, SI; 0 where none would. */
-    double allowed() {
+    public double allowed() {
         double limits = new Uncertain(0, binding().limit.standardUncertainty()).expanded();
         return Math.sqrt(Math.max(0, margin() * margin() - limits * limits));
     }

@@ -31,7 +31,7 @@ public enum Severity {
     }
 
     /** A setting for each, most at stake first. */
-    static Map<Severity, Setting> each(Function<Severity, Setting> setting) {
+    public static Map<Severity, Setting> each(Function<Severity, Setting> setting) {
         Map<Severity, Setting> all = new EnumMap<>(Severity.class);
         for (Severity severity : values()) {
             all.put(severity, setting.apply(severity));

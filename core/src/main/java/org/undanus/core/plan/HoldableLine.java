@@ -2,7 +2,7 @@ package org.undanus.core.plan;
 
 import java.util.Optional;
 import java.util.function.Function;
-import org.undanus.core.derived.Marks;
+import org.undanus.core.derived.notation.Marks;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.installation.Case;

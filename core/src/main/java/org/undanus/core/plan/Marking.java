@@ -1,7 +1,7 @@
 package org.undanus.core.plan;
 
 import java.util.List;
-import org.undanus.core.derived.Marks;
+import org.undanus.core.derived.notation.Marks;
 import org.undanus.core.evidence.Point;
 
 /**

@@ -1,7 +1,7 @@
 package org.undanus.core.simulated;
 
 import java.util.Random;
-import org.undanus.core.derived.Marks;
+import org.undanus.core.derived.notation.Marks;
 
 /** A virtual line set with its gauges that a person works: each thing is done when they do it, and time goes on meanwhile. */
 public final class VirtualVisit {

@@ -13,11 +13,8 @@ import java.util.stream.Stream;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.judgement.About;
 import org.undanus.core.judgement.AuditSettings;
-import org.undanus.core.judgement.DueDates;
-import org.undanus.core.judgement.HourSettings;
 import org.undanus.core.judgement.Judge;
 import org.undanus.core.judgement.Requirement;
-import org.undanus.core.judgement.RevisitPlan;
 import org.undanus.core.judgement.Severity;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.plan.StationPlan;
@@ -37,6 +34,9 @@ import org.undanus.core.station.piping.Piping;
 import org.undanus.core.station.running.Running;
 import org.undanus.core.station.siting.Siting;
 import org.undanus.core.station.tightness.Tightness;
+import org.undanus.core.visit.DueDates;
+import org.undanus.core.visit.HourSettings;
+import org.undanus.core.visit.RevisitPlan;
 
 /** The stations there are so far, in working order, with the judge and the vocabulary made from them. */
 public final class Walk {

@@ -20,6 +20,9 @@ import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.RuleBookReader;
 import org.undanus.core.rules.ShippedRuleBooks;
 import org.undanus.core.station.Walk;
+import org.undanus.core.visit.DueDates;
+import org.undanus.core.visit.RevisitPlan;
+import org.undanus.core.visit.WhatChanged;
 
 /** Due dates, what changed between two visits, and the plan of the next. */
 class AfterTheWalkTest {

@@ -38,6 +38,7 @@ import org.undanus.core.quantity.Accuracy;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.station.Walk;
+import org.undanus.core.visit.StationSummary;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 

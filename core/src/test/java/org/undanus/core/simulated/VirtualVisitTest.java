@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import org.undanus.core.derived.Marks.Act;
+import org.undanus.core.derived.notation.Marks.Act;
 
 class VirtualVisitTest {
     private static VirtualVisit visit(String name) {

@@ -11,6 +11,7 @@ import org.undanus.core.audit.Found;
 import org.undanus.core.audit.JobFound;
 import org.undanus.core.words.Wording;
 import org.undanus.server.work.Underway;
+import org.undanus.view.FoundView;
 
 /** All records being audited, crew by crew: how far it is, and what has come of it so far. What is named is bounded. */
 final class CrewAudit extends Underway.Work {

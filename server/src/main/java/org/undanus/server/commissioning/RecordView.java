@@ -25,6 +25,7 @@ import org.undanus.server.commissioning.RecordMapper.DocumentRow;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
 import org.undanus.view.CaseFile;
+import org.undanus.view.FoundView;
 
 /**
  * A record with what does not fit together.

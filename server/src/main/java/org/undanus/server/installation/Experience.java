@@ -11,11 +11,11 @@ import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.undanus.core.judgement.HourSettings;
 import org.undanus.core.judgement.Judgement;
-import org.undanus.core.judgement.LineTimes;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.rules.RuleBook;
+import org.undanus.core.visit.HourSettings;
+import org.undanus.core.visit.LineTimes;
 import org.undanus.view.CaseFile;
 
 /**

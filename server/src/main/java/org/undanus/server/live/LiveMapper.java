@@ -9,7 +9,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
-import org.undanus.core.derived.Marks;
+import org.undanus.core.derived.notation.Marks;
 import org.undanus.server.account.Person;
 
 @Mapper

@@ -1,7 +1,7 @@
 package org.undanus.server.live;
 
 import java.time.Instant;
-import org.undanus.core.derived.Marks;
+import org.undanus.core.derived.notation.Marks;
 
 /**
  * Something done while a line listens.

@@ -1,9 +1,9 @@
 package org.undanus.core.station.condensate;
 
 import java.util.List;
-import org.undanus.core.derived.PumpCurve;
 import org.undanus.core.derived.TubeRun;
 import org.undanus.core.derived.UnitPoints;
+import org.undanus.core.derived.notation.PumpCurve;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;

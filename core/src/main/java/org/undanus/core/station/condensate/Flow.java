@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import org.undanus.core.derived.Airflow;
 import org.undanus.core.derived.CondensateRate;
-import org.undanus.core.derived.PumpCurve;
+import org.undanus.core.derived.notation.PumpCurve;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.judgement.About;

@@ -1,7 +1,7 @@
 package org.undanus.core.station.electrical;
 
 import java.util.List;
-import org.undanus.core.derived.TerminalMap;
+import org.undanus.core.derived.notation.TerminalMap;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;

@@ -6,7 +6,7 @@ import static org.undanus.core.station.evacuation.EvacuationPoints.OIL;
 import static org.undanus.core.station.evacuation.EvacuationPoints.SHUT_UNTIL;
 
 import java.util.List;
-import org.undanus.core.derived.Marks.Act;
+import org.undanus.core.derived.notation.Marks.Act;
 import org.undanus.core.judgement.Answered;
 import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Severity;

@@ -15,7 +15,7 @@ import org.undanus.core.curve.PullDown;
 import org.undanus.core.curve.Rise;
 import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.CurvePlot;
-import org.undanus.core.derived.Marks;
+import org.undanus.core.derived.notation.Marks;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Meaning;
 import org.undanus.core.evidence.Evidence;

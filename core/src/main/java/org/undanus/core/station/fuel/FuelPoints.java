@@ -1,7 +1,7 @@
 package org.undanus.core.station.fuel;
 
 import java.util.List;
-import org.undanus.core.derived.GasTrain;
+import org.undanus.core.derived.notation.GasTrain;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;

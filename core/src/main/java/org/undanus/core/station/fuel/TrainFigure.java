@@ -3,8 +3,8 @@ package org.undanus.core.station.fuel;
 import static org.undanus.core.station.fuel.FuelPoints.TRAIN;
 
 import java.util.List;
-import org.undanus.core.derived.GasTrain;
-import org.undanus.core.derived.GasTrain.Part;
+import org.undanus.core.derived.notation.GasTrain;
+import org.undanus.core.derived.notation.GasTrain.Part;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Element.Side;
 import org.undanus.core.drawing.Element.Weight;

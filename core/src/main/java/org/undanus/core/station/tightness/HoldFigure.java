@@ -8,7 +8,7 @@ import java.util.function.DoubleUnaryOperator;
 import org.undanus.core.curve.NitrogenHold;
 import org.undanus.core.derived.Curve;
 import org.undanus.core.derived.CurvePlot;
-import org.undanus.core.derived.Marks;
+import org.undanus.core.derived.notation.Marks;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.drawing.Meaning;
 import org.undanus.core.evidence.Evidence;

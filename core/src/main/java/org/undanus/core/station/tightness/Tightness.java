@@ -10,7 +10,7 @@ import static org.undanus.core.station.tightness.TightnessPoints.SPEED;
 import static org.undanus.core.station.tightness.TightnessPoints.VALVES_SHUT;
 
 import java.util.List;
-import org.undanus.core.derived.Marks.Act;
+import org.undanus.core.derived.notation.Marks.Act;
 import org.undanus.core.judgement.Answered;
 import org.undanus.core.judgement.Observed;
 import org.undanus.core.judgement.Severity;

@@ -1,9 +1,9 @@
 package org.undanus.core.station.tightness;
 
 import java.util.List;
-import org.undanus.core.derived.Marks;
 import org.undanus.core.derived.TestVolume;
-import org.undanus.core.derived.WrittenCurve;
+import org.undanus.core.derived.notation.Marks;
+import org.undanus.core.derived.notation.WrittenCurve;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;

@@ -9,7 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.derived.CondensateRate;
-import org.undanus.core.derived.PumpCurve;
+import org.undanus.core.derived.notation.PumpCurve;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
-import org.undanus.core.derived.TerminalMap;
+import org.undanus.core.derived.notation.TerminalMap;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Notation;

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.undanus.core.CaseFixture;
-import org.undanus.core.derived.GasTrain;
+import org.undanus.core.derived.notation.GasTrain;
 import org.undanus.core.drawing.Drawing;
 import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;

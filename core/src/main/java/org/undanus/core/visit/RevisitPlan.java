@@ -1,4 +1,4 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -15,6 +15,10 @@ import org.undanus.core.evidence.InstrumentKind;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.installation.Case;
+import org.undanus.core.judgement.Admission;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.quantity.Duration;
 import org.undanus.core.quantity.Quantity;

@@ -1,4 +1,4 @@
-package org.undanus.core.derived;
+package org.undanus.core.derived.notation;
 
 import java.time.Instant;
 import java.util.List;

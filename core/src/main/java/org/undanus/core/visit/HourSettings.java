@@ -1,9 +1,10 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.undanus.core.judgement.Severity;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.Setting;

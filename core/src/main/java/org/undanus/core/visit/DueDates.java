@@ -1,10 +1,11 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.undanus.core.judgement.Severity;
 import org.undanus.core.quantity.Dimension;
 import org.undanus.core.rules.RuleBook;
 import org.undanus.core.rules.Setting;

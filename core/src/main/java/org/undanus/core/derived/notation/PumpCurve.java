@@ -1,4 +1,4 @@
-package org.undanus.core.derived;
+package org.undanus.core.derived.notation;
 
 import java.util.List;
 import org.undanus.core.evidence.Entry;

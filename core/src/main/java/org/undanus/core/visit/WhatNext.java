@@ -1,4 +1,4 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -8,6 +8,8 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
 import org.undanus.core.evidence.Value;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.words.Text;
 
 /**

@@ -1,8 +1,10 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.Map;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Verdict;
 
 /** How a station, or a whole case, stands. */
 public record StationSummary(Map<Verdict, Long> counts, Verdict worst) {

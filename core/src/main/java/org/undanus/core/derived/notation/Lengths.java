@@ -1,4 +1,4 @@
-package org.undanus.core.derived;
+package org.undanus.core.derived.notation;
 
 import java.util.function.Function;
 import org.undanus.core.evidence.Entry;
@@ -9,15 +9,15 @@ import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.words.Text;
 
 /** Lengths inside longer notations, and how parts of those are refused. */
-final class Lengths {
+public final class Lengths {
     private Lengths() {}
 
     /** @param wrong refuses the part with a reason */
-    static double metres(String text, Function<Text, Entry.Unsuitable> wrong) {
+    public static double metres(String text, Function<Text, Entry.Unsuitable> wrong) {
         return si(text, Dimension.LENGTH, wrong);
     }
 
-    static double si(String text, Dimension dimension, Function<Text, Entry.Unsuitable> wrong) {
+    public static double si(String text, Dimension dimension, Function<Text, Entry.Unsuitable> wrong) {
         try {
             return FieldNotation.parse(text.strip(), dimension).value().si();
         } catch (FieldNotationException e) {
@@ -26,11 +26,11 @@ final class Lengths {
     }
 
     /** @param part from 0 */
-    static Entry.Unsuitable wrong(int part, String written, String why, Object... arguments) {
+    public static Entry.Unsuitable wrong(int part, String written, String why, Object... arguments) {
         return wrong(part, written, Text.of(why, arguments));
     }
 
-    static Entry.Unsuitable wrong(int part, String written, Text why) {
+    public static Entry.Unsuitable wrong(int part, String written, Text why) {
         return new ListNotation.Place(part, written).wrong(why);
     }
 }

@@ -1,4 +1,4 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -6,6 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Outcome;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Weather;
 
 /**
  * What binds an installation: the failures that decide its outcome, what could still change it, and what waits for other weather.

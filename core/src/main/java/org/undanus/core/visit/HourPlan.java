@@ -1,4 +1,4 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import java.time.Duration;
 import java.util.ArrayList;
@@ -15,6 +15,9 @@ import java.util.function.ToDoubleFunction;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.rules.RuleBook;
 
 /**

@@ -1,4 +1,4 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -14,6 +14,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.undanus.core.CaseFixture;
 import org.undanus.core.evidence.Grade;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Scopes;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Verdict;
 import org.undanus.core.rules.InspectionScope;
 import org.undanus.core.station.Walk;
 

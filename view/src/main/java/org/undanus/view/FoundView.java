@@ -1,4 +1,4 @@
-package org.undanus.server.commissioning;
+package org.undanus.view;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -18,7 +18,7 @@ import org.undanus.core.words.Wording;
  * @param mistake the honest mistake that would explain it
  * @param on the lines it rests on
  */
-record FoundView(
+public record FoundView(
         String check,
         String subject,
         String subjectTitle,
@@ -45,17 +45,18 @@ record FoundView(
      * @param from where the band begins on the scale, from 0 to 1; {@code to} where it ends, {@code at} the claim
      * @param low in words; empty where there is no least, as {@code high}
      */
-    record BandView(double from, double to, double at, Optional<String> low, Optional<String> high, String claimed) {}
+    public record BandView(
+            double from, double to, double at, Optional<String> low, Optional<String> high, String claimed) {}
 
     /** A place on a drawing, from 0 to 1. */
-    record Place(double x, double y) {}
+    public record Place(double x, double y) {}
 
     /** Two courses over each other, each over its own height and time. */
-    record OverlayView(String firstOf, String secondOf, List<Place> first, List<Place> second) {}
+    public record OverlayView(String firstOf, String secondOf, List<Place> first, List<Place> second) {}
 
     private static final double ROOM = 0.15;
 
-    static FoundView of(Found found, String subjectTitle, Wording wording) {
+    public static FoundView of(Found found, String subjectTitle, Wording wording) {
         return new FoundView(
                 found.about().id(),
                 found.subject(),

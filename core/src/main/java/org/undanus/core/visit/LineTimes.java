@@ -1,4 +1,4 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import java.time.Duration;
 import java.time.Instant;

@@ -1,10 +1,11 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.undanus.core.judgement.Judgement;
 
 /**
  * A judgement that is not what it was.

@@ -1,4 +1,4 @@
-package org.undanus.core.judgement;
+package org.undanus.core.visit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,6 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.undanus.core.evidence.Scope;
+import org.undanus.core.judgement.About;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Severity;
+import org.undanus.core.judgement.Station;
+import org.undanus.core.judgement.Verdict;
+import org.undanus.core.judgement.Weather;
 import org.undanus.core.quantity.Temperature;
 import org.undanus.core.rules.Bound;
 import org.undanus.core.words.Text;
