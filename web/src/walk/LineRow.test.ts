@@ -6,6 +6,7 @@ import LineRow from "./LineRow.vue";
 import { judgement } from "./judgement.fixture";
 import { reactive, ref } from "vue";
 import { HAND } from "./hand";
+import { KEEPER } from "./keeper";
 import { useUnsaved } from "./useUnsaved";
 import type { Using } from "./useUsing";
 import type { Judgement, Line } from "../shown/lines";
@@ -57,7 +58,18 @@ function row(
 ) {
   const understand = vi.fn().mockResolvedValue({ us: "3' 0\"", si: "914 mm", plausible: true, choices: [] });
   const wrapper = mount(LineRow, {
-    global: { provide: { [HAND as symbol]: ref(hand) } },
+    global: {
+      provide: {
+        [HAND as symbol]: ref(hand),
+        [KEEPER as symbol]: {
+          understand,
+          save,
+          change: async () => "",
+          log,
+          logAddress: (sha256: string) => `/traces/${sha256}`,
+        },
+      },
+    },
     props: {
       place,
       line: { ...line, ...over },
@@ -65,11 +77,6 @@ function row(
       judgements,
       instruments: [],
       using,
-      understand,
-      save,
-      change: async () => "",
-      log,
-      logAddress: (sha256) => `/traces/${sha256}`,
     },
   });
   return { wrapper, understand };

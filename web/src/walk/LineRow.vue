@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from "@vueuse/core";
 import { computed, inject, onBeforeUnmount, ref, watch } from "vue";
-import type { Schemas } from "../api/client";
 import { clock, useHolds } from "../frame/useHolds";
 import PhotoStrip from "../photos/PhotoStrip.vue";
 import type { Photo } from "../photos/usePhotos";
@@ -16,6 +15,7 @@ import ShownNow from "./ShownNow.vue";
 import StopWatch from "./StopWatch.vue";
 import { useLive } from "../shown/useLive";
 import { HAND } from "./hand";
+import { KEEPER } from "./keeper";
 import InsteadOfReading from "./InsteadOfReading.vue";
 import type { Place } from "../shown/lines";
 import { useReading } from "./useReading";
@@ -28,21 +28,6 @@ const props = defineProps<{
   judgements: Judgement[];
   instruments: Tool[];
   using: Using;
-  understand: (
-    line: Line,
-    typed: string,
-    instrument: string | undefined,
-    held: string[],
-    place?: Place,
-  ) => Promise<Schemas["Echo"]>;
-  save: (line: Line, reading: Schemas["TypedReading"], place?: Place) => Promise<void>;
-  change: (
-    line: Line,
-    typed: string,
-    change: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
-  ) => Promise<string>;
-  log: (line: Line, file: File) => Promise<string | undefined>;
-  logAddress: (sha256: string) => string;
   photos?: Photo[];
   /** The line that the person is at. */
   at?: () => string;
@@ -63,6 +48,7 @@ const emit = defineEmits<{
 }>();
 
 const { person } = useSession();
+const keeper = inject(KEEPER)!;
 const inspects = computed(() => person.value?.role !== "CREW");
 
 const {
@@ -112,10 +98,7 @@ const {
   instruments: () => props.instruments,
   inspects: () => inspects.value,
   using: () => props.using,
-  understand: (line, words, tool, held) => props.understand(line, words, tool, held, props.place),
-  save: (line, reading) => props.save(line, reading, props.place),
-  change: (line, words, asked) => props.change(line, words, asked),
-  log: (line, file) => props.log(line, file),
+  keeper,
   done: () => emit("done"),
   inHand: () => props.at?.() ?? "",
 });
@@ -239,7 +222,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
         :unsaved="changed && !!typed"
         :invalid="!!problem"
         :unit="unit"
-        :log-address="logAddress"
+        :log-address="keeper.logAddress"
         @typing="typing"
         @commit="commit()"
         @choose="choose"

@@ -3,6 +3,7 @@ import { beforeEach, expect, test, vi } from "vitest";
 import { ref } from "vue";
 import { useSession } from "../session/useSession";
 import { HAND } from "./hand";
+import { KEEPER } from "./keeper";
 import LineTable from "./LineTable.vue";
 import type { Line } from "../shown/lines";
 
@@ -49,18 +50,24 @@ const reading = {
 function table(lines: Line[], save = vi.fn().mockResolvedValue(undefined), hand?: HTMLElement) {
   const wrapper = mount(LineTable, {
     attachTo: document.body,
-    global: { provide: { [HAND as symbol]: ref(hand) } },
+    global: {
+      provide: {
+        [HAND as symbol]: ref(hand),
+        [KEEPER as symbol]: {
+          understand: vi.fn().mockResolvedValue({ plausible: true }),
+          save,
+          change: async () => "",
+          log: vi.fn(),
+          logAddress: () => "",
+        },
+      },
+    },
     props: {
       place: { installation: "i", station: "siting" },
       lines,
       instruments: [{ id: "tape-2", title: "Tape 2", kind: "tape", lapsed: false }],
       using: { grade: "WITNESSED", instruments: {}, units: {} },
       judgementsOf: () => [],
-      understand: vi.fn().mockResolvedValue({ plausible: true }),
-      save,
-      change: async () => "",
-      log: vi.fn(),
-      logAddress: () => "",
     },
   });
   const focusedLine = () => document.activeElement?.id ?? "";

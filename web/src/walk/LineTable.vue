@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { $ngettext } from "../language/language";
 import { computed, nextTick, ref, watchEffect } from "vue";
-import type { Schemas } from "../api/client";
 import type { Photo } from "../photos/usePhotos";
 import { homes } from "./homes";
 import LineRow from "./LineRow.vue";
@@ -16,21 +15,6 @@ const props = defineProps<{
   instruments: Tool[];
   judgementsOf: (line: Line) => Judgement[];
   using: Using;
-  understand: (
-    line: Line,
-    typed: string,
-    instrument: string | undefined,
-    held: string[],
-    place?: Place,
-  ) => Promise<Schemas["Echo"]>;
-  save: (line: Line, reading: Schemas["TypedReading"], place?: Place) => Promise<void>;
-  change: (
-    line: Line,
-    typed: string,
-    change: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
-  ) => Promise<string>;
-  log: (line: Line, file: File) => Promise<string | undefined>;
-  logAddress: (sha256: string) => string;
   photosOf?: (line: Line) => Photo[];
   /** One line at a time, for a hand's screen. */
   one?: boolean;
@@ -264,11 +248,6 @@ defineExpose({ firstOpen, nextOpen, previous, goTo, put });
         :feeds="feeds(line)"
         :instruments="instruments"
         :using="using"
-        :understand="understand"
-        :save="save"
-        :change="change"
-        :log="log"
-        :log-address="logAddress"
         :photos="photosOf?.(line)"
         :at="inHand"
         @photo="emit('photo', line, $event)"

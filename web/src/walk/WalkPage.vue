@@ -18,6 +18,7 @@ import CorrectionDialog from "./CorrectionDialog.vue";
 import StationFigure from "../shown/figures/StationFigure.vue";
 import UnitPhotos from "../shown/figures/UnitPhotos.vue";
 import { HAND } from "./hand";
+import { KEEPER } from "./keeper";
 import CorrectInstallation from "../register/CorrectInstallation.vue";
 import HistoryDialog from "./HistoryDialog.vue";
 import HourDialog from "./HourDialog.vue";
@@ -303,6 +304,14 @@ async function save(line: Line, reading: Schemas["TypedReading"], place?: Place)
   }
 }
 
+provide(KEEPER, {
+  understand: walk.understand,
+  save,
+  change: walk.change,
+  log,
+  logAddress: walk.logAddress,
+});
+
 /** What belongs to the line in hand stands here. */
 const hand = ref<HTMLElement>();
 provide(HAND, hand);
@@ -586,11 +595,6 @@ useKeys({
           :instruments="walk.instruments.value"
           :judgements-of="walk.judgementsOf"
           :using="using"
-          :understand="walk.understand"
-          :save="save"
-          :change="walk.change"
-          :log="log"
-          :log-address="walk.logAddress"
           :photos-of="(line) => photos.of({ point: line.point, component: line.component })"
           @photo="(line, files) => photos.hang({ point: line.point, component: line.component }, files)"
           @focused="lineFocused"

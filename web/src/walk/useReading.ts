@@ -8,6 +8,7 @@ import { lineKey, type Grade, type Judgement, type Line, type Tool, type Place }
 import { pressing } from "../words/words";
 import { tried } from "../shown/figures/useTried";
 import { heldUnits, hold, type Using } from "./useUsing";
+import type { Keeper } from "./keeper";
 import { useUnsaved } from "./useUnsaved";
 
 /** What a row needs to take a reading. */
@@ -20,21 +21,7 @@ export interface Row {
   inspects: () => boolean;
   /** With what is read at this station. */
   using: () => Using;
-  understand: (
-    line: Line,
-    typed: string,
-    instrument: string | undefined,
-    held: string[],
-  ) => Promise<Schemas["Echo"]>;
-  save: (line: Line, reading: Schemas["TypedReading"]) => Promise<void>;
-  /** What a list is after a change made where it is drawn. */
-  change: (
-    line: Line,
-    typed: string,
-    change: Omit<Schemas["ListChange"], "point" | "component" | "typed">,
-  ) => Promise<string>;
-  /** Keeps a logger's file and says what a reading of it says; nothing where it was left. */
-  log: (line: Line, file: File) => Promise<string | undefined>;
+  keeper: Keeper;
   /** Nothing is left to do on this line. */
   done: () => void;
   /** The line in hand: whoever went on to another while this one was saved stays there. */
@@ -54,10 +41,7 @@ export function useReading({
   instruments,
   inspects,
   using,
-  understand,
-  save,
-  change,
-  log,
+  keeper,
   done,
   inHand,
 }: Row) {
@@ -205,7 +189,7 @@ export function useReading({
   });
   const uncertainty = computed(() => (changed.value ? echo.value?.uncertainty : line().reading?.uncertainty));
   function heardAs(asked: string) {
-    return understand(line(), asked, instrument.value || undefined, heldUnits(using(), line()));
+    return keeper.understand(line(), asked, instrument.value || undefined, heldUnits(using(), line()), place);
   }
 
   /** What was typed, with the unit it lacks where one is held. */
@@ -299,16 +283,20 @@ export function useReading({
     const id = fresh(typed.value.trim());
     try {
       const words = await full();
-      await save(line(), {
-        id,
-        point: line().point,
-        component: line().component,
-        typed: words,
-        instrument: instrument.value || undefined,
-        grade: grade.value,
-        basedOn,
-        confirmed,
-      });
+      await keeper.save(
+        line(),
+        {
+          id,
+          point: line().point,
+          component: line().component,
+          typed: words,
+          instrument: instrument.value || undefined,
+          grade: grade.value,
+          basedOn,
+          confirmed,
+        },
+        place,
+      );
       unsaved.drop(place.installation, lineKey(line()));
       await pressOver();
       if (!gone()) {
@@ -388,7 +376,7 @@ export function useReading({
   /** A change made where the list is drawn; it is saved when the person says so. */
   function alter(thing: string, how: Schemas["ListChange"]["change"], other: string): Promise<void> {
     const next = altering.then(async () => {
-      typed.value = await change(line(), typed.value, { thing, change: how, other });
+      typed.value = await keeper.change(line(), typed.value, { thing, change: how, other });
       await inParts();
       typing();
     });
@@ -456,7 +444,7 @@ export function useReading({
     busy.value = true;
     problem.value = "";
     try {
-      const kept = await log(line(), file);
+      const kept = await keeper.log(line(), file);
       if (!kept) {
         return;
       }
