@@ -155,7 +155,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["thread"];
+        get: operations["conversation"];
         put: operations["amend_2"];
         post?: never;
         delete?: never;
@@ -5045,7 +5045,7 @@ export interface operations {
             507: components["responses"]["INSUFFICIENT_STORAGE"];
         };
     };
-    thread: {
+    conversation: {
         parameters: {
             query?: {
                 units?: "US" | "SI";

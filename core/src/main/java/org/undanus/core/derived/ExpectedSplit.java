@@ -165,6 +165,7 @@ public record ExpectedSplit(
         return coil.surfaceOverRated(entering(dryBulb, wetBulb), outdoor - Temperature.ZERO_CELSIUS, airflow.value());
     }
 
+    /** The share of its rated airflow at which this coil would supply air so warm, temperatures in K: see {@link CoolingCoil#explainingShare}. */
     public OptionalDouble explainingShare(double dryBulb, double wetBulb, double outdoor, double supply) {
         return coil.explainingShare(
                 entering(dryBulb, wetBulb),

@@ -27,7 +27,7 @@ public final class Sweating {
         return (resistance * air + conductivity * inside) / (resistance + conductivity);
     }
 
-    /** Surface of a flat sheet with insulation on one side: (Ta − Ts)·h = k·(Ts − Ti)/thickness. */
+    /** Surface temperature, K, of a flat sheet with insulation on one side: (Ta − Ts)·h = k·(Ts − Ti)/thickness. */
     public static double ofFlat(double air, double inside, double thickness, double conductivity, double coefficient) {
         double resistance = coefficient * thickness;
         return (resistance * air + conductivity * inside) / (resistance + conductivity);

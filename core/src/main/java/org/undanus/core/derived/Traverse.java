@@ -40,7 +40,7 @@ public record Traverse(Dimension read, String unit, List<List<Double>> values, L
         return values.get(0).size();
     }
 
-    /** Places of lines on a side of length 1. */
+    /** Places of lines on a side, as shares of its length. */
     public static double[] places(int lines, boolean equalAreas) {
         if (!equalAreas) {
             return TCHEBYCHEFF[lines - FEWEST].clone();

@@ -97,7 +97,7 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
             Around around,
             boolean sun) {
 
-        /** How much higher it ends than it begins. */
+        /** How much higher it ends than it begins, m. */
         public double lift() {
             if (kind != Kind.STRAIGHT) {
                 return 0;
@@ -109,7 +109,7 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
             };
         }
 
-        /** How far it goes along. */
+        /** How far it goes along, m. */
         public double along() {
             return kind == Kind.STRAIGHT && way == Way.LEVEL
                     ? Math.sqrt(Math.max(0, length * length - rise * rise))
@@ -141,7 +141,7 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
         pieces = List.copyOf(pieces);
     }
 
-    /** Length of tube, coils included. */
+    /** Length of tube, coils included, m. */
     public double length() {
         return pieces.stream()
                 .filter(piece -> piece.kind.hasLength())
@@ -177,12 +177,12 @@ public record TubeRun(List<Piece> pieces, Optional<Double> start) implements Not
                         * (tube.returnBend() + tube.elbow());
     }
 
-    /** How much higher the outdoor end lies than the indoor one; negative where it lies lower. */
+    /** How much higher the outdoor end lies than the indoor one, m; negative where it lies lower. */
     public double lift() {
         return pieces.stream().mapToDouble(piece -> piece.count * piece.lift()).sum();
     }
 
-    /** The greatest height between two places of it. */
+    /** The greatest height between two places of it, m. */
     public double span() {
         double low = 0;
         double high = 0;

@@ -95,7 +95,7 @@ public final class Outline {
                 Arrays.copyOfRange(most, first, end));
     }
 
-    /** The value at a time, on the line between the points about it; before the first and after the last as there. */
+    /** The value, in SI, at a time in s, on the line between the points about it; before the first and after the last as there. */
     public double at(double time) {
         int found = Arrays.binarySearch(seconds, time);
         if (found >= 0) {

@@ -50,7 +50,7 @@ public sealed interface Value {
                     + format.formatUncertainty(quantity.dimension(), uncertain().expanded(), resolution));
         }
 
-        /** What rounding to the digits written alone makes uncertain: their step over √12 (JCGM 100, 4.3.7). */
+        /** In SI: what rounding to the digits written alone makes uncertain: their step over √12 (JCGM 100, 4.3.7). */
         public double rounding() {
             return resolution / Math.sqrt(12);
         }

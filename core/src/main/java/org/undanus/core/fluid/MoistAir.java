@@ -121,7 +121,7 @@ public final class MoistAir {
         return humidityRatio;
     }
 
-    /** As a fraction. */
+    /** Relative humidity as a ratio, 0 to 1. */
     public double relativeHumidity() {
         return vapourPressure() / saturationPressure(celsius);
     }

@@ -57,6 +57,7 @@ public final class Bundle {
         return KNOWN.get(List.copyOf(radii), Bundle::pack);
     }
 
+    /** m. */
     public double radius() {
         return radius;
     }

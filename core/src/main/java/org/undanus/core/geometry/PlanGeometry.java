@@ -25,8 +25,13 @@ public final class PlanGeometry {
     /** A distance with the two points it lies between, in plan. */
     public record Distance(double metres, double fromX, double fromY, double toX, double toY, String to) {}
 
-    /** A unit as it stands. */
+    /**
+     * A unit as it stands.
+     *
+     * @param base of it, m over the ground, as {@code height} is its own
+     */
     public record Placed(String id, Footprint footprint, double base, double height) {
+        /** m over the ground. */
         public double top() {
             return base + height;
         }

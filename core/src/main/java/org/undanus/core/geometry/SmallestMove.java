@@ -49,8 +49,12 @@ public final class SmallestMove {
     public record Asked(
             Footprint.Reach reach, double above, Footprint.Reach neighbours, Map<SitePlan.Kind, Double> hazards) {}
 
-    /** @param turn in degrees counter-clockwise, a multiple of 90 */
+    /**
+     * @param dx m, as {@code dy}
+     * @param turn in degrees counter-clockwise, a multiple of 90
+     */
     public record Move(String unit, double dx, double dy, double turn) {
+        /** How far, m. */
         public double metres() {
             return Math.hypot(dx, dy);
         }
@@ -70,6 +74,7 @@ public final class SmallestMove {
 
     /** @param without the unit that has no place, where there is one */
     public record Result(Answer outcome, List<Move> moves, Optional<String> without) {
+        /** How far, m. */
         public double metres() {
             return moves.stream().mapToDouble(Move::metres).sum();
         }

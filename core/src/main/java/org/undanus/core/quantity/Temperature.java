@@ -16,6 +16,7 @@ public record Temperature(double si) implements Quantity {
         return new Temperature(celsius + ZERO_CELSIUS);
     }
 
+    /** °C. */
     public double celsius() {
         return si - ZERO_CELSIUS;
     }

@@ -20,7 +20,7 @@ public record Uncertain(double value, double standardUncertainty) {
         return new Uncertain(value, 0);
     }
 
-    /** Expanded uncertainty U = k u. */
+    /** Expanded uncertainty U = k u, in the unit of the value. */
     public double expanded() {
         return COVERAGE_FACTOR * standardUncertainty;
     }

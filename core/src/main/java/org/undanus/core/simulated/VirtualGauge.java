@@ -12,7 +12,7 @@ import java.util.Random;
  */
 public record VirtualGauge(double share, double drift, double scatter, double step) {
 
-    /** What is shown after a time. */
+    /** What is shown, in the unit of the value, after a time in s. */
     public double shown(double value, double seconds, Random chance) {
         double read = value * (1 + share + scatter * chance.nextGaussian()) + drift * seconds / 3600;
         return Math.rint(read / step) * step;

@@ -37,6 +37,7 @@ import org.undanus.server.journal.HeadSigner;
 import org.undanus.server.photo.Photo;
 import org.undanus.server.photo.Photos;
 import org.undanus.server.upload.PdfPages;
+import org.undanus.server.words.Languages;
 import org.undanus.server.work.Gate;
 import org.undanus.view.CaseFile;
 
@@ -98,6 +99,7 @@ class Reports {
     private final SealNotes seals;
     private final RecordNotes records;
     private final HeadSigner heads;
+    private final Languages languages;
     private final Gate gate = new Gate(AT_ONCE, PATIENCE);
     private final TemplateEngine templates;
     private final Cache<Key, byte[]> kept =
@@ -109,7 +111,9 @@ class Reports {
             Photos photos,
             SealNotes seals,
             RecordNotes records,
-            HeadSigner heads) {
+            HeadSigner heads,
+            Languages languages) {
+        this.languages = languages;
         this.clock = clock;
         this.records = records;
         this.seals = seals;
@@ -227,6 +231,7 @@ class Reports {
     private String page(ReportModel model, Wanted wanted, int most) {
         Context context = new Context();
         context.setVariable("say", new Said(wanted.wording));
+        context.setVariable("language", languages.tag(wanted.wording.language()));
         context.setVariable("report", model);
         context.setVariable("paper", wanted.paper);
         context.setVariable("contents", wanted.contents);

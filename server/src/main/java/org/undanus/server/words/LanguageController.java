@@ -26,8 +26,6 @@ class LanguageController {
 
     @GetMapping
     LanguageView language(Locale asked) {
-        Map<String, List<String>> sentences = languages.ofPages(asked);
-        return new LanguageView(
-                sentences.isEmpty() ? Locale.ENGLISH.toLanguageTag() : asked.toLanguageTag(), sentences);
+        return new LanguageView(languages.tag(languages.of(asked)), languages.ofPages(asked));
     }
 }

@@ -79,6 +79,15 @@ public class Languages {
         return known == null ? Map.of() : known.ofPages;
     }
 
+    /** A language's own tag: {@code en} of English. */
+    public String tag(Language language) {
+        return byTag.entrySet().stream()
+                .filter(known -> known.getValue() == language)
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse(Locale.ENGLISH.toLanguageTag());
+    }
+
     /** That of whoever asks on this thread. */
     public Language ofRequest() {
         return of(LocaleContextHolder.getLocale());

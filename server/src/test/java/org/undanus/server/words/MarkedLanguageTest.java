@@ -154,7 +154,9 @@ class MarkedLanguageTest {
         for (String installation : List.of(all.get(0), all.get(all.size() / 2), english.installation("LH-02"))) {
             for (String page : List.of("report.html?derivations=true&photos=true", "owner.html")) {
                 String path = "/api/installations/" + installation + "/" + page;
-                words(marked.get(path).expect(200).text()).stream()
+                String said = marked.get(path).expect(200).text();
+                assertThat(said).as(path).contains("lang=\"" + TAG + "\"");
+                words(said).stream()
                         .filter(words ->
                                 !words.contains(LEFT) && PHRASE.matcher(words).matches() && said(words))
                         .forEach(unmarked::add);

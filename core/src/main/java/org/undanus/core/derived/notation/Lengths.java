@@ -12,11 +12,16 @@ import org.undanus.core.words.Text;
 public final class Lengths {
     private Lengths() {}
 
-    /** @param wrong refuses the part with a reason */
+    /**
+     * A length, m.
+     *
+     * @param wrong refuses the part with a reason
+     */
     public static double metres(String text, Function<Text, Entry.Unsuitable> wrong) {
         return si(text, Dimension.LENGTH, wrong);
     }
 
+    /** A quantity, in the SI unit of its dimension. */
     public static double si(String text, Dimension dimension, Function<Text, Entry.Unsuitable> wrong) {
         try {
             return FieldNotation.parse(text.strip(), dimension).value().si();

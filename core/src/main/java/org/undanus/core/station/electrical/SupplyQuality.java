@@ -111,7 +111,7 @@ public final class SupplyQuality {
                     .needs(STAGE_CALLED),
             SupplyQuality::stage);
 
-    /** Largest deviation from the mean over the mean. */
+    /** Largest deviation from the mean as a ratio of the mean. */
     public static double imbalance(double... voltages) {
         double mean = DoubleStream.of(voltages).average().orElseThrow();
         return DoubleStream.of(voltages).map(v -> Math.abs(v - mean)).max().orElseThrow() / mean;

@@ -81,7 +81,7 @@ public final class BurnerInput implements Requirement {
         return dial * revolutions / seconds * heatingValue * correction;
     }
 
-    /** p/p0 · T0/T, absolute. */
+    /** The ratio p/p0 · T0/T, of an absolute pressure in Pa and a temperature in K. */
     public static double correction(double absolutePressure, double kelvin) {
         return absolutePressure / STANDARD_PASCAL * STANDARD_KELVIN / kelvin;
     }

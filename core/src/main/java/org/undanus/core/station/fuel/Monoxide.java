@@ -93,7 +93,7 @@ public final class Monoxide {
                     .stopping(),
             x -> room(x, STOP_LIMIT, STOP));
 
-    /** Carbon monoxide without the air that dilutes it: CO·20.9/(20.9 − O2). */
+    /** Ratio of carbon monoxide without the air that dilutes it: CO·20.9/(20.9 − O2). */
     public static double airFree(double monoxide, double oxygen) {
         return monoxide * OXYGEN_OF_AIR / (OXYGEN_OF_AIR - oxygen);
     }

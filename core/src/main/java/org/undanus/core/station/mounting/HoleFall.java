@@ -35,7 +35,7 @@ public final class HoleFall implements Requirement {
         return ABOUT;
     }
 
-    /** Fall for each length of hole: (inner − outer height) / thickness. */
+    /** Fall as a ratio to the length of hole: (inner − outer height) / thickness. */
     public static double fall(double inner, double outer, double thickness) {
         return (inner - outer) / thickness;
     }

@@ -69,39 +69,59 @@ final class KeptLines implements Requirement {
         Examination outside = x.at(outdoor.get());
         Finding finding = x.finding();
         List<Text> faults = new ArrayList<>();
-        for (var sizes : List.of(
-                List.of(OLD_LIQUID_LINE, PlatePoints.LIQUID_LINE),
-                List.of(OLD_SUCTION_LINE, PlatePoints.SUCTION_LINE))) {
-            Value.Measured old = x.need(sizes.get(0));
-            Optional<Value.Measured> wanted = outside.measured(sizes.get(1));
-            if (wanted.isEmpty()) {
-                return outside.notShown(List.of(sizes.get(1)));
+        for (Line line : LINES) {
+            Optional<Judgement> unclear = line.judge(x, outside, tubes, finding, faults);
+            if (unclear.isPresent()) {
+                return unclear.get();
             }
-            Tubes.Match match = tubes.nearest(old);
+        }
+        return cleaned(x, outside, finding, faults);
+    }
+
+    /** One that is kept, and what the new unit asks of it. */
+    private record Line(Point old, Point asked) {
+
+        /**
+         * Held against the standard tubes.
+         *
+         * @param faults takes it where it is of another size
+         * @return why nothing can be said; empty where it could be
+         */
+        Optional<Judgement> judge(Examination x, Examination outside, Tubes tubes, Finding finding, List<Text> faults) {
+            Value.Measured kept = x.need(old);
+            Optional<Value.Measured> wanted = outside.measured(asked);
+            if (wanted.isEmpty()) {
+                return Optional.of(outside.notShown(List.of(asked)));
+            }
+            Tubes.Match match = tubes.nearest(kept);
             if (match.others()) {
-                return finding.conclude(
+                return Optional.of(finding.conclude(
                         Verdict.NOT_SHOWN,
                         Text.of(
                                 "{sizes} of {old} could be more than one standard tube, {tube} the nearest.",
-                                sizes.get(0).title(),
-                                new Amount(old.quantity(), FINE, 0),
+                                old.title(),
+                                new Amount(kept.quantity(), FINE, 0),
                                 match.tube()),
-                        "Gauge the bare tube with a caliper, to a tenth of a millimetre.");
+                        "Gauge the bare tube with a caliper, to a tenth of a millimetre."));
             }
-            Length asked = tubes.nearest(wanted.get()).tube();
+            Length size = tubes.nearest(wanted.get()).tube();
             finding.step(
-                    sizes.get(1).title(),
+                    asked.title(),
                     "nearest standard tube: old, asked",
-                    Text.of("{tube}, {asked}", match.tube(), asked),
+                    Text.of("{tube}, {asked}", match.tube(), size),
                     "ASTM B280, standard sizes as in the rule book");
-            if (!match.tube().equals(asked)) {
+            if (!match.tube().equals(size)) {
                 faults.add(Text.of(
-                        "{sizes} is {tube}, {asked} is asked for",
-                        Text.lowered(sizes.get(0).title()),
-                        match.tube(),
-                        asked));
+                        "{sizes} is {tube}, {asked} is asked for", Text.lowered(old.title()), match.tube(), size));
             }
+            return Optional.empty();
         }
+    }
+
+    private static final List<Line> LINES = List.of(
+            new Line(OLD_LIQUID_LINE, PlatePoints.LIQUID_LINE), new Line(OLD_SUCTION_LINE, PlatePoints.SUCTION_LINE));
+
+    private static Judgement cleaned(Examination x, Examination outside, Finding finding, List<Text> faults) {
         Option before = x.chosen(OLD_REFRIGERANT).orElseThrow();
         Optional<Option> now = outside.chosen(REFRIGERANT);
         boolean cleaned = x.affirmed(LINES_CLEANED).orElseThrow();

@@ -105,21 +105,25 @@ final class HoldFigure {
                                 GaugePressure.ofPascals(shown.at(origin + at)),
                                 Duration.ofSeconds(at),
                                 GaugePressure.ofPascals(alone.applyAsDouble(Math.max(began, Math.min(at, ended)))))));
-        Meaning standing = Meaning.of(judgements, HoldTest.ABOUT, x.subject().id());
+        plot.caption(Text.of(
+                "Line: as the gauge showed it. Dashed: by the temperature alone, with the band it may lie in."));
         Text because = judgements
                 .find(HoldTest.ABOUT, x.subject().id())
                 .map(Judgement::because)
                 .orElse(Text.empty());
-        plot.caption(Text.of(
-                "Line: as the gauge showed it. Dashed: by the temperature alone, with the band it may lie in."));
-        Drawing drawing = plot.spoken(Text.of(
+        Text said = spoken(
+                hold, air, Meaning.of(judgements, HoldTest.ABOUT, x.subject().id()), because);
+        return new Charts.Chart(plot.spoken(said), because, all.lasting(), Set.of());
+    }
+
+    private static Text spoken(NitrogenHold hold, double air, Meaning standing, Text because) {
+        return Text.of(
                 "Held from {first} to {last}; by temperature alone it would end at {expected}. {standing}: {because}",
                 GaugePressure.ofPascals(hold.first() - air),
                 GaugePressure.ofPascals(hold.last() - air),
                 GaugePressure.ofPascals(hold.expected() - air),
                 standing.said(),
-                because));
-        return new Charts.Chart(drawing, because, all.lasting(), Set.of());
+                because);
     }
 
     /** The pressure that the temperature alone would have made at a time, absolute; on a straight line where no course of it is known. */
