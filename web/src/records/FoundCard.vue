@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { $gettext } from "../language/language";
 import type { Schemas } from "../api/client";
-import BandBar from "./BandBar.vue";
-import CourseOverlay from "./CourseOverlay.vue";
+import DrawingFigure from "../shown/figures/DrawingFigure.vue";
 
 /** One thing that was checked: how it stands, why, how it may have come about, and what it cannot show. */
 defineProps<{ found: Schemas["FoundView"]; asked?: boolean; askable?: boolean }>();
@@ -35,8 +34,12 @@ function likelier(times: number): string {
     <p v-if="found.mistake" class="mistake">
       <strong>{{ $gettext("An honest mistake would explain it.") }}</strong> {{ found.mistake }}
     </p>
-    <BandBar v-if="found.band" :band="found.band" :doubtful="found.outcome === 'DOUBTFUL'" />
-    <CourseOverlay v-if="found.overlay" :overlay="found.overlay" />
+    <figure v-if="found.figure">
+      <DrawingFigure :drawing="found.figure" :lit="[]" />
+      <figcaption>
+        <span v-for="said in found.figure.caption" :key="said">{{ said }}</span>
+      </figcaption>
+    </figure>
     <template v-if="found.outcome === 'DOUBTFUL'">
       <h4>{{ $gettext("How it may have come about") }}</h4>
       <ul>
@@ -90,6 +93,19 @@ function likelier(times: number): string {
 .mistake {
   padding: 8px 10px;
   background: var(--brass-soft);
+}
+
+figure {
+  max-width: 520px;
+  margin: 10px 0;
+}
+
+figcaption {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  justify-content: space-between;
+  padding-top: 4px;
 }
 
 summary,

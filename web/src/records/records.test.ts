@@ -3,7 +3,6 @@ import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { ref } from "vue";
 import { ProblemError } from "../api/client";
 import { answering } from "../api/mocked";
-import BandBar from "./BandBar.vue";
 import CrewsPage from "./CrewsPage.vue";
 import PaperBoxes from "./PaperBoxes.vue";
 import RecordEntry from "./RecordEntry.vue";
@@ -44,7 +43,15 @@ const found = (over: object = {}) => ({
   asks: "How were they read?",
   sources: ["Nitrogen"],
   on: [],
-  band: { from: 0.2, to: 0.5, at: 0.9, low: "410 psig", high: "420 psig", claimed: "430 psig" },
+  figure: {
+    title: "",
+    spoken: "Expected: 410 to 420 psig. Claimed: 430 psig",
+    caption: ["Expected: 410 to 420 psig", "Claimed: 430 psig"],
+    width: 520,
+    height: 90,
+    measure: { left: 0, low: 0, right: 1, high: 1, x0: 0, y0: 90, across: 520, up: 90 },
+    pieces: [],
+  },
   ...over,
 });
 
@@ -102,13 +109,14 @@ async function page(id = "r") {
   return wrapper;
 }
 
-test("the verdict comes first, a doubt with its innocent explanations and its band", async () => {
+test("the verdict comes first, a doubt with its innocent explanations and its drawing", async () => {
   const wrapper = await page();
   expect(wrapper.find("h1").text()).toBe("1 of 2 checks leaves a doubt");
   const card = wrapper.find(".found.doubtful");
   expect(card.text()).toContain("strong support for a doubt");
   expect(card.text()).toContain("The thermometer lay in the sun");
-  expect(card.find(".claim").attributes("style")).toContain("90.00%");
+  expect(card.find("figure svg").attributes("aria-label")).toContain("Claimed: 430 psig");
+  expect(card.find("figcaption").text()).toContain("Expected: 410 to 420 psig");
   expect(wrapper.find("tr.doubted").text()).toContain("412 psig");
   expect(wrapper.find(".again").text()).toContain("Hold, pressure");
 });
@@ -295,17 +303,6 @@ test("release and weather go out with the version that was seen; a refusal is sh
   await flushPromises();
   expect(put.mock.calls[0]?.[1]).toMatchObject({ released: true, version: 3 });
   expect(wrapper.find("[role=alert]").text()).toContain("Somebody changed");
-});
-
-test("a band says what was expected, to one side or both", () => {
-  const open = mount(BandBar, {
-    props: { band: { from: 0.1, to: 1, at: 0.05, low: "12 min", claimed: "3 min" }, doubtful: true },
-  });
-  expect(open.text()).toContain("12 min or more");
-  const closed = mount(BandBar, {
-    props: { band: { from: 0, to: 0.5, at: 0.8, high: "3 kW", claimed: "5 kW" }, doubtful: false },
-  });
-  expect(closed.text()).toContain("3 kW or less");
 });
 
 const line = (point: string, kind = "QUANTITY") => ({

@@ -2150,17 +2150,6 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
-        BandView: {
-            /** Format: double */
-            from: number;
-            /** Format: double */
-            to: number;
-            /** Format: double */
-            at: number;
-            low?: string;
-            high?: string;
-            claimed: string;
-        };
         BoxView: {
             document: string;
             /** Format: int32 */
@@ -2188,6 +2177,36 @@ export interface components {
             doubted: boolean;
             box?: components["schemas"]["BoxView"];
         };
+        FigurePiece: {
+            /** @enum {string} */
+            kind: "LINE" | "AREA" | "CIRCLE" | "WORDS";
+            /** @enum {string} */
+            role: "OUTLINE" | "BODY" | "WALL" | "GRID" | "CURVE" | "PERMITTED" | "ASKED" | "RUN" | "READ" | "CABINET" | "FRONT" | "GROUND" | "BOUNDARY" | "HAZARD" | "GHOST";
+            points: string;
+            /** Format: double */
+            radius: number;
+            text: string;
+            /** @enum {string} */
+            weight: "STRONG" | "PLAIN" | "QUIET";
+            /** @enum {string} */
+            anchor: "START" | "MIDDLE" | "END";
+            /** @enum {string} */
+            verdict?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
+            judgement?: string;
+            line?: string;
+            thing?: string;
+        };
+        FigureView: {
+            title: string;
+            spoken: string;
+            caption: string[];
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            measure: components["schemas"]["MeasureView"];
+            pieces: components["schemas"]["FigurePiece"][];
+        };
         FoundView: {
             check: string;
             subject: string;
@@ -2208,14 +2227,25 @@ export interface components {
             asks: string;
             sources: string[];
             on: components["schemas"]["PointKey"][];
-            band?: components["schemas"]["BandView"];
-            overlay?: components["schemas"]["OverlayView"];
+            figure?: components["schemas"]["FigureView"];
         };
-        OverlayView: {
-            firstOf: string;
-            secondOf: string;
-            first: components["schemas"]["Place"][];
-            second: components["schemas"]["Place"][];
+        MeasureView: {
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            x0: number;
+            /** Format: double */
+            y0: number;
+            /** Format: double */
+            across: number;
+            /** Format: double */
+            up: number;
         };
         PaperView: {
             id: string;
@@ -2228,12 +2258,6 @@ export interface components {
             addedBy: string;
             /** Format: date-time */
             addedAt: string;
-        };
-        Place: {
-            /** Format: double */
-            x: number;
-            /** Format: double */
-            y: number;
         };
         PointKey: {
             point: string;
@@ -3055,54 +3079,6 @@ export interface components {
         CureView: {
             sentence: string;
             moves: components["schemas"]["MoveView"][];
-        };
-        FigurePiece: {
-            /** @enum {string} */
-            kind: "LINE" | "AREA" | "CIRCLE" | "WORDS";
-            /** @enum {string} */
-            role: "OUTLINE" | "BODY" | "WALL" | "GRID" | "CURVE" | "PERMITTED" | "ASKED" | "RUN" | "READ" | "CABINET" | "FRONT" | "GROUND" | "BOUNDARY" | "HAZARD" | "GHOST";
-            points: string;
-            /** Format: double */
-            radius: number;
-            text: string;
-            /** @enum {string} */
-            weight: "STRONG" | "PLAIN" | "QUIET";
-            /** @enum {string} */
-            anchor: "START" | "MIDDLE" | "END";
-            /** @enum {string} */
-            verdict?: "FAILS" | "TOO_CLOSE" | "REFER" | "NOT_SHOWN" | "MEETS" | "DOES_NOT_APPLY";
-            judgement?: string;
-            line?: string;
-            thing?: string;
-        };
-        FigureView: {
-            title: string;
-            spoken: string;
-            caption: string[];
-            /** Format: int32 */
-            width: number;
-            /** Format: int32 */
-            height: number;
-            measure: components["schemas"]["MeasureView"];
-            pieces: components["schemas"]["FigurePiece"][];
-        };
-        MeasureView: {
-            /** Format: double */
-            left: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            right: number;
-            /** Format: double */
-            high: number;
-            /** Format: double */
-            x0: number;
-            /** Format: double */
-            y0: number;
-            /** Format: double */
-            across: number;
-            /** Format: double */
-            up: number;
         };
         MoveView: {
             component: string;
