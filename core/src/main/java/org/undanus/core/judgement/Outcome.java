@@ -9,8 +9,12 @@ import org.undanus.core.words.Text;
 
 /** What all judgements together come to: the sentence a report begins with, and what is left to do, most at stake first. */
 public final class Outcome {
+    /** Life first: what everybody leaves for, then what may be breathed, then the rest of safety in the order of the walk. */
     private static final Comparator<Judgement> MOST_AT_STAKE = Comparator.comparing(
-                    (Judgement judgement) -> judgement.about().severity())
+                    (Judgement judgement) -> !judgement.about().stops())
+            .thenComparing(judgement -> judgement.about().severity())
+            .thenComparing(judgement -> judgement.about().severity() != Severity.SAFETY
+                    || judgement.about().station() != Station.FUEL)
             .thenComparing(judgement -> judgement.about().station());
 
     /** So many of a kind and more are as many as one fewer; nine such counts fit a long. */

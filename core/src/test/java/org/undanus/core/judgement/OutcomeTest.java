@@ -16,8 +16,12 @@ import org.undanus.core.words.UnitSystem;
 class OutcomeTest {
 
     private static Judgement judgement(String id, Station station, Severity severity, Verdict verdict) {
+        return judgement(About.of(station.key() + "." + id, station, Scope.SYSTEM, id, severity), verdict);
+    }
+
+    private static Judgement judgement(About about, Verdict verdict) {
         return new Judgement(
-                About.of(station.key() + "." + id, station, Scope.SYSTEM, id, severity),
+                about,
                 "system",
                 "",
                 verdict,
@@ -70,6 +74,22 @@ class OutcomeTest {
         assertThat(outcome.mostPressing()).map(j -> j.about().title()).contains("c");
         assertThat(outcome.failing(Severity.DAMAGE)).isEqualTo(2);
         assertThat(Outcome.of(some("MEETS/SAFETY")).mostPressing()).isEmpty();
+    }
+
+    @Test
+    void lifeComesFirst() {
+        Outcome outcome = Outcome.of(List.of(
+                judgement("wiring", Station.ELECTRICAL, Severity.SAFETY, Verdict.FAILS),
+                judgement("burner", Station.FUEL, Severity.DAMAGE, Verdict.FAILS),
+                judgement("flue", Station.FUEL, Severity.SAFETY, Verdict.FAILS),
+                judgement("siting", Station.SITING, Severity.SAFETY, Verdict.FAILS),
+                judgement(
+                        About.of("handover.leave", Station.HANDOVER, Scope.SYSTEM, "leave", Severity.SAFETY)
+                                .stopping(),
+                        Verdict.FAILS)));
+        assertThat(outcome.failing())
+                .extracting(j -> j.about().title())
+                .containsExactly("leave", "flue", "siting", "wiring", "burner");
     }
 
     @Test

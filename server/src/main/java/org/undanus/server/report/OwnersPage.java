@@ -13,15 +13,24 @@ import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.installation.Subject;
+import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Outcome;
+import org.undanus.core.judgement.Severity;
 import org.undanus.core.station.charge.ChargeLabel;
 import org.undanus.core.station.handover.HandoverPoints;
+import org.undanus.core.words.Text;
 import org.undanus.core.words.Wording;
 import org.undanus.server.photo.Photo;
 import org.undanus.view.CaseFile;
 
 /**
- * What the owner keeps: what stands there, what is in it, how it is looked after, and whom to call. Nothing of it is judged.
+ * What the owner keeps: first whether it is safe to use, as far as that is known; then what stands there, what is in it, how it is
+ * looked after, and whom to call.
  *
+ * @param safety in a sentence: what the owner does first
+ * @param faults that endanger people, the first of them
+ * @param more how many of those there are besides
+ * @param unknown said where a check for safety has not been shown; empty where all were
  * @param units each with its model, where it was read
  * @param rows what was written down for the owner
  * @param label of the refrigerant, one for each outdoor unit: kind, mass, what it does to the climate, what its rooms bear
@@ -30,6 +39,10 @@ import org.undanus.view.CaseFile;
  * @param call whom to call
  */
 record OwnersPage(
+        Optional<String> safety,
+        List<Row> faults,
+        int more,
+        Optional<String> unknown,
         List<Row> units,
         List<Row> label,
         List<Row> rows,
@@ -54,6 +67,8 @@ record OwnersPage(
             HandoverPoints.SETTINGS.id(),
             UnitPoints.SUPPORT.id());
     private static final int MOST_PICTURES = 4;
+    /** The page stays one that can be hung up. */
+    private static final int MOST_FAULTS = 5;
 
     /** Whether a picture belongs on the page: of a line that the owner looks for, or of a unit as a whole. */
     static boolean pictured(Photo photo) {
@@ -63,7 +78,19 @@ record OwnersPage(
 
     /** @param photos of the installation, numbered */
     static OwnersPage of(CaseFile file, List<ReportModel.PhotoPart> photos, Wording wording) {
+        Outcome outcome = Outcome.of(file.judgements().all());
+        List<Judgement> unsafe = ofSafety(outcome.failing());
         return new OwnersPage(
+                safety(unsafe, file.header().crew()).map(said -> said.in(wording)),
+                unsafe.stream()
+                        .limit(MOST_FAULTS)
+                        .map(fault -> new Row(
+                                fault.called().in(wording), fault.finding().in(wording)))
+                        .toList(),
+                Math.max(0, unsafe.size() - MOST_FAULTS),
+                unknown(ofSafety(Stream.concat(outcome.unsettled().stream(), outcome.notShown().stream())
+                                .toList()))
+                        .map(said -> said.in(wording)),
                 file.facts().subjects(Scope.UNIT).stream()
                         .map(unit -> new Row(wording.say(unit.title()), unitWords(file, unit, wording)))
                         .toList(),
@@ -82,6 +109,37 @@ record OwnersPage(
                         .limit(MOST_PICTURES)
                         .toList(),
                 file.header().crew());
+    }
+
+    private static List<Judgement> ofSafety(List<Judgement> judgements) {
+        return judgements.stream()
+                .filter(judgement -> judgement.about().severity() == Severity.SAFETY)
+                .toList();
+    }
+
+    /** What somebody who lives with it does first; empty where nothing that was shown endangers them. */
+    private static Optional<Text> safety(List<Judgement> unsafe, String crew) {
+        if (unsafe.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                unsafe.stream().anyMatch(judgement -> judgement.about().stops())
+                        ? Text.of(
+                                "Leave it switched off. It endangers people in the building: {crew} must put it right before anybody uses it.",
+                                crew)
+                        : Text.of(
+                                "Not safe yet: ask {crew} before you use it. These things must be put right for safety.",
+                                crew));
+    }
+
+    private static Optional<Text> unknown(List<Judgement> open) {
+        return open.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Text.counted(
+                        open.size(),
+                        "One check for safety is still open: nobody has shown it yet.",
+                        "{open} checks for safety are still open: nobody has shown them yet.",
+                        open.size()));
     }
 
     private static String unitWords(CaseFile file, Subject unit, Wording wording) {

@@ -92,7 +92,7 @@ class ReportController {
         return onScreen(id, asked, viewer, person, request, Reports.Document.REPORT);
     }
 
-    /** On one page, what a crew has to put right, with a code that leads to it. */
+    /** All that a crew has to put right, life first, with a code that leads to it. */
     @GetMapping(value = "/site-note.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> siteNote(
             @PathVariable String id,

@@ -85,11 +85,6 @@ class Reports {
     private static final int SCREEN_FIGURE_WIDTH = 340;
     private static final int SCREEN_FIGURE_HEIGHT = 260;
 
-    private static final int ALL = Integer.MAX_VALUE;
-    /** Things to put right that a site note lists where they are short, and the steps in which fewer are tried. */
-    private static final int MOST_ON_NOTE = 24;
-
-    private static final int FEWER = 3;
     private static final int AT_ONCE = 2;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
@@ -149,30 +144,15 @@ class Reports {
 
     private byte[] make(CaseFile file, List<Correction> raised, List<Photo> hung, Wanted wanted, Person person) {
         ReportModel model = model(file, raised, hung, wanted, person);
-        if (wanted.document == Document.SITE_NOTE) {
-            return onOnePage(model, wanted);
-        }
         if (wanted.document == Document.REPORT) {
             heads.sign("report of " + file.header().reference());
         }
-        return render(page(model, wanted, ALL));
-    }
-
-    /** As many things as fit: the rest stand in the report. */
-    private byte[] onOnePage(ReportModel model, Wanted wanted) {
-        int most = MOST_ON_NOTE;
-        byte[] note = render(page(model, wanted, most));
-        while (PdfPages.count(note) > 1 && most > FEWER) {
-            most -= FEWER;
-            note = render(page(model, wanted, most));
-        }
-        return note;
+        return render(page(model, wanted));
     }
 
     /** The report as a page of its own for a screen. */
     String html(CaseFile file, Wanted wanted, Person person) {
-        return gate.through(
-                () -> page(model(file, corrections.of(file), photos.of(file), wanted, person), wanted, ALL));
+        return gate.through(() -> page(model(file, corrections.of(file), photos.of(file), wanted, person), wanted));
     }
 
     private ReportModel model(CaseFile file, List<Correction> raised, List<Photo> hung, Wanted wanted, Person person) {
@@ -227,15 +207,13 @@ class Reports {
         return "data:" + picture.mediaType() + ";base64," + Base64.getEncoder().encodeToString(picture.content());
     }
 
-    /** @param most things to put right that are listed */
-    private String page(ReportModel model, Wanted wanted, int most) {
+    private String page(ReportModel model, Wanted wanted) {
         Context context = new Context();
         context.setVariable("say", new Said(wanted.wording));
         context.setVariable("language", languages.tag(wanted.wording.language()));
         context.setVariable("report", model);
         context.setVariable("paper", wanted.paper);
         context.setVariable("contents", wanted.contents);
-        context.setVariable("most", most);
         return templates.process(wanted.document.template, context);
     }
 
