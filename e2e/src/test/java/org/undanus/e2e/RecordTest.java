@@ -62,7 +62,7 @@ class RecordTest extends BrowserTest {
         Locator doubt = page.locator("article.doubtful");
         assertThat(doubt).containsText("the record says that it stood at");
         assertThat(doubt).containsText("The thermometer lay in the sun");
-        assertThat(doubt).containsText("claimed");
+        assertThat(doubt).containsText("Claimed: ");
 
         // the paper, and a box round a value
         page.getByLabel("Add a photo or PDF of the paper")
