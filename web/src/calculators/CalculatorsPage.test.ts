@@ -66,6 +66,17 @@ test("typing asks again and changes the address", async () => {
   vi.useRealTimers();
 });
 
+test("whoever types and leaves is not brought back", async () => {
+  vi.useFakeTimers();
+  const wrapper = await page();
+  replace.mockClear();
+  await wrapper.findAll("input")[1]?.setValue("2 %");
+  wrapper.unmount();
+  await vi.advanceTimersByTimeAsync(300);
+  expect(replace).not.toHaveBeenCalled();
+  vi.useRealTimers();
+});
+
 test("what cannot be taken is said at its input and no answer stands", async () => {
   post.mockRejectedValue(new ProblemError({ status: 422, detail: "No.", fields: { slope: "Not a share." } }));
   const wrapper = await page();

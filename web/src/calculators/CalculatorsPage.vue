@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { $gettext } from "../language/language";
-import { useDebounceFn } from "@vueuse/core";
+import { useTimeoutFn } from "@vueuse/core";
 import { computed, onMounted, reactive, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { at } from "../api/address";
@@ -50,7 +50,8 @@ watch(
 );
 watch(units, () => void ask());
 
-const typing = useDebounceFn(() => void ask(), PAUSE_MS);
+/** Not once the page is left: asking writes its address. */
+const pause = useTimeoutFn(() => void ask(), PAUSE_MS, { immediate: false });
 
 let asked = 0;
 async function ask() {
@@ -137,7 +138,7 @@ async function copy() {
             class="field mono"
             :aria-invalid="!!fields[input.id]"
             autocomplete="off"
-            @input="typing"
+            @input="pause.start()"
           />
           <span v-if="fields[input.id]" class="error" role="alert">{{ fields[input.id] }}</span>
           <span v-else-if="input.several" class="quiet hint">{{

@@ -1,6 +1,6 @@
 import { flushPromises } from "@vue/test-utils";
 import { beforeEach, expect, test, vi } from "vitest";
-import { effectScope, ref } from "vue";
+import { effectScope, nextTick, ref } from "vue";
 import { spied } from "../api/mocked";
 import { useHour } from "./useHour";
 
@@ -42,4 +42,24 @@ test("time that was begun goes on after a reload, and is planned anew for what i
   expect(localStorage.length).toBe(0);
   again.stop();
   vi.useRealTimers();
+});
+
+test("another installation has an hour of its own", async () => {
+  const scope = effectScope();
+  const id = ref("i");
+  const hour = scope.run(() => useHour(id))!;
+  await hour.begin(60);
+  get.mockClear();
+  id.value = "j";
+  await nextTick();
+  await flushPromises();
+  expect(hour.running.value).toBe(false);
+  expect(get).not.toHaveBeenCalled();
+  expect(localStorage.getItem("hour:j")).toBeNull();
+  id.value = "i";
+  await nextTick();
+  await flushPromises();
+  expect(hour.left.value).toBe(60);
+  expect(get.mock.calls.at(-1)?.[0]).toContain("/api/installations/i/");
+  scope.stop();
 });

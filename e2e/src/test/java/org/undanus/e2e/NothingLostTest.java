@@ -11,6 +11,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -50,9 +51,15 @@ class NothingLostTest extends BrowserTest {
         return page;
     }
 
-    /** As a thumb does: down, a moment, up. The very button: an answer may fold lines before it away. */
-    private static boolean tapped(Page page, ElementHandle button) {
-        button.evaluate("button => button.scrollIntoView({ block: 'center' })");
+    /** As a thumb does: down, a moment, up. The very button: an answer may fold lines before it away. Where it is lost, how. */
+    private static Optional<String> lost(Page page, ElementHandle button) {
+        button.evaluate(
+                """
+                button => {
+                  button.scrollIntoView({ block: 'center' });
+                  addEventListener('pointerdown', (event) => (window.hit = button.contains(event.target)), { once: true, capture: true });
+                  addEventListener('click', (event) => (window.clicked = button.contains(event.target)), { once: true, capture: true });
+                }""");
         BoundingBox box = button.boundingBox();
         page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
         page.mouse().down();
@@ -60,9 +67,10 @@ class NothingLostTest extends BrowserTest {
         page.mouse().up();
         try {
             page.waitForCondition(() -> "true".equals(button.getAttribute("aria-pressed")));
-            return true;
+            return Optional.empty();
         } catch (TimeoutError lost) {
-            return false;
+            return Optional.of("pressed " + page.evaluate("window.hit") + ", clicked " + page.evaluate("window.clicked")
+                    + ", still there " + button.evaluate("button => button.isConnected"));
         }
     }
 
@@ -92,9 +100,8 @@ class NothingLostTest extends BrowserTest {
                 field.fill(taps % 2 == 0 ? "3 ft" : "30 in");
                 taps++;
 
-                if (!tapped(page, group.getByRole(AriaRole.BUTTON).last().elementHandle())) {
-                    lost.add(station + ": " + title);
-                }
+                lost(page, group.getByRole(AriaRole.BUTTON).last().elementHandle())
+                        .ifPresent(how -> lost.add(station + ": " + title + ": " + how));
             }
         }
         assertThat(taps).isEqualTo(TAPS);

@@ -101,10 +101,10 @@ public record FigureView(
                 piece.text(),
                 piece.weight(),
                 piece.anchor(),
-                piece.standing().flatMap(Meaning::verdict),
-                piece.standing().flatMap(Meaning::judgement),
-                piece.standing().flatMap(Meaning::line).map(key -> key.point() + "@" + key.component()),
-                piece.standing().flatMap(Meaning::thing));
+                piece.meaning().flatMap(Meaning::verdict),
+                piece.meaning().flatMap(Meaning::judgement),
+                piece.meaning().flatMap(Meaning::line).map(key -> key.point() + "@" + key.component()),
+                piece.meaning().flatMap(Meaning::thing));
     }
 
     private static String pair(Place at) {

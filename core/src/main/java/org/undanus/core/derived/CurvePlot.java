@@ -68,7 +68,7 @@ public final class CurvePlot {
     private final List<Level> levels = new ArrayList<>();
 
     /** @param up on the chart */
-    private record Level(double up, Text words, Meaning standing) {}
+    private record Level(double up, Text words, Meaning meaning) {}
 
     /**
      * @param from the first moment on it, s
@@ -277,8 +277,8 @@ public final class CurvePlot {
     }
 
     /** A level across the whole chart. */
-    public CurvePlot level(double value, Text words, Meaning standing) {
-        levels.add(new Level(up(value), words, standing));
+    public CurvePlot level(double value, Text words, Meaning meaning) {
+        levels.add(new Level(up(value), words, meaning));
         return this;
     }
 
@@ -352,12 +352,12 @@ public final class CurvePlot {
     private void drawLevels() {
         for (Level level : levels) {
             boolean crowded = levels.stream().anyMatch(other -> other.up > level.up && other.up - level.up < WORDS);
-            drawing.line(Role.ASKED, level.standing, Place.of(0, level.up), Place.of(1, level.up))
+            drawing.line(Role.ASKED, level.meaning, Place.of(0, level.up), Place.of(1, level.up))
                     .words(
                             level.words,
                             Place.of(clear(level.up + (crowded ? -WORDS : WORDS)), level.up),
                             Weight.PLAIN,
-                            level.standing,
+                            level.meaning,
                             crowded ? Side.BELOW : Side.ABOVE);
         }
     }

@@ -25,17 +25,17 @@ public final class RunDrawing {
 
     private final TubeRun run;
     private final PointKey line;
-    private final Function<Piece, Meaning> standing;
+    private final Function<Piece, Meaning> meaning;
     private final double sign;
 
     /**
      * @param line on which it is read
-     * @param standing what is judged of a piece
+     * @param meaning what is judged of a piece
      */
-    public RunDrawing(TubeRun run, PointKey line, Function<Piece, Meaning> standing) {
+    public RunDrawing(TubeRun run, PointKey line, Function<Piece, Meaning> meaning) {
         this.run = run;
         this.line = line;
-        this.standing = standing;
+        this.meaning = meaning;
         this.sign = Math.max(LEAST_SIGN, Math.max(run.span(), end().along()) * SIGN_SHARE);
     }
 
@@ -102,7 +102,7 @@ public final class RunDrawing {
     }
 
     private void piece(Drawing.Builder drawing, Piece piece, Place from, Place to) {
-        Meaning own = standing.apply(piece).on(line).ofDrawn(Integer.toString(piece.part()));
+        Meaning own = meaning.apply(piece).on(line).ofDrawn(Integer.toString(piece.part()));
         switch (piece.kind()) {
             case STRAIGHT -> straight(drawing, piece, own, from, to);
             case COIL ->

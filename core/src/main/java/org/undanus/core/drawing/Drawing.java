@@ -64,8 +64,8 @@ public record Drawing(
             return add(new Element.Path(role, Arrays.asList(points), false, Optional.empty()));
         }
 
-        public Builder line(Role role, Meaning standing, Place... points) {
-            return add(new Element.Path(role, Arrays.asList(points), false, Optional.of(standing)));
+        public Builder line(Role role, Meaning meaning, Place... points) {
+            return add(new Element.Path(role, Arrays.asList(points), false, Optional.of(meaning)));
         }
 
         public Builder line(Role role, List<Place> points) {
@@ -76,16 +76,16 @@ public record Drawing(
             return add(new Element.Path(role, Arrays.asList(corners), true, Optional.empty()));
         }
 
-        public Builder area(Role role, Meaning standing, Place... corners) {
-            return add(new Element.Path(role, Arrays.asList(corners), true, Optional.of(standing)));
+        public Builder area(Role role, Meaning meaning, Place... corners) {
+            return add(new Element.Path(role, Arrays.asList(corners), true, Optional.of(meaning)));
         }
 
         public Builder box(Role role, double left, double low, double right, double high) {
             return area(role, corners(left, low, right, high));
         }
 
-        public Builder box(Role role, Meaning standing, double left, double low, double right, double high) {
-            return area(role, standing, corners(left, low, right, high));
+        public Builder box(Role role, Meaning meaning, double left, double low, double right, double high) {
+            return area(role, meaning, corners(left, low, right, high));
         }
 
         private static Place[] corners(double left, double low, double right, double high) {
@@ -96,8 +96,8 @@ public record Drawing(
             return add(new Element.Disc(role, centre, radius, Optional.empty()));
         }
 
-        public Builder disc(Role role, Meaning standing, Place centre, double radius) {
-            return add(new Element.Disc(role, centre, radius, Optional.of(standing)));
+        public Builder disc(Role role, Meaning meaning, Place centre, double radius) {
+            return add(new Element.Disc(role, centre, radius, Optional.of(meaning)));
         }
 
         public Builder dot(Role role, Place at, PointKey line) {
@@ -105,8 +105,8 @@ public record Drawing(
         }
 
         /** Words that must stand. */
-        public Builder words(Text text, Place at, Weight weight, Meaning standing, Side... sides) {
-            return add(new Element.Words(text, at, NO_SIZE, Arrays.asList(sides), weight, true, Optional.of(standing)));
+        public Builder words(Text text, Place at, Weight weight, Meaning meaning, Side... sides) {
+            return add(new Element.Words(text, at, NO_SIZE, Arrays.asList(sides), weight, true, Optional.of(meaning)));
         }
 
         /** Words that must stand and stand for nothing. */
@@ -121,13 +121,13 @@ public record Drawing(
         }
 
         /** An aside that stands for something: words that stay away where there is no room for them. */
-        public Builder aside(Text text, Place at, Meaning standing, Side... sides) {
+        public Builder aside(Text text, Place at, Meaning meaning, Side... sides) {
             return add(new Element.Words(
-                    text, at, NO_SIZE, Arrays.asList(sides), Weight.PLAIN, false, Optional.of(standing)));
+                    text, at, NO_SIZE, Arrays.asList(sides), Weight.PLAIN, false, Optional.of(meaning)));
         }
 
-        public Builder dimension(Place from, Place to, Text text, Meaning standing) {
-            return add(new Element.Dimension(from, to, text, Optional.of(standing)));
+        public Builder dimension(Place from, Place to, Text text, Meaning meaning) {
+            return add(new Element.Dimension(from, to, text, Optional.of(meaning)));
         }
 
         /** A narrow sheet shows less of it; words beyond are left out there. */

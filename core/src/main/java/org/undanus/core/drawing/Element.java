@@ -10,10 +10,10 @@ import org.undanus.core.words.UnitSystem;
 public sealed interface Element {
 
     /** What it stands for, if anything. */
-    Optional<Meaning> standing();
+    Optional<Meaning> meaning();
 
     /** A line through points; closed it is an area. */
-    record Path(Role role, List<Place> points, boolean closed, Optional<Meaning> standing) implements Element {
+    record Path(Role role, List<Place> points, boolean closed, Optional<Meaning> meaning) implements Element {
         public Path {
             points = List.copyOf(points);
             if (points.size() < 2) {
@@ -23,7 +23,7 @@ public sealed interface Element {
     }
 
     /** A circle. */
-    record Disc(Role role, Place centre, double radius, Optional<Meaning> standing) implements Element {
+    record Disc(Role role, Place centre, double radius, Optional<Meaning> meaning) implements Element {
         public Disc {
             if (!(radius > 0)) {
                 throw new IllegalArgumentException("A circle has a radius");
@@ -32,7 +32,7 @@ public sealed interface Element {
     }
 
     /** A spot of the same size on every sheet. */
-    record Dot(Role role, Place at, Optional<Meaning> standing) implements Element {}
+    record Dot(Role role, Place at, Optional<Meaning> meaning) implements Element {}
 
     /** From which side words come to their place, and with what weight. */
     enum Weight {
@@ -64,7 +64,7 @@ public sealed interface Element {
             List<Side> sides,
             Weight weight,
             boolean needed,
-            Optional<Meaning> standing)
+            Optional<Meaning> meaning)
             implements Element {
         public Words {
             sides = List.copyOf(sides);
@@ -77,8 +77,8 @@ public sealed interface Element {
     /** Something only readers in one unit system are shown, such as the round numbers along an axis. */
     record Within(UnitSystem units, Element element) implements Element {
         @Override
-        public Optional<Meaning> standing() {
-            return element.standing();
+        public Optional<Meaning> meaning() {
+            return element.meaning();
         }
     }
 
@@ -90,5 +90,5 @@ public sealed interface Element {
     }
 
     /** A dimension line with its value. */
-    record Dimension(Place from, Place to, Text text, Optional<Meaning> standing) implements Element {}
+    record Dimension(Place from, Place to, Text text, Optional<Meaning> meaning) implements Element {}
 }

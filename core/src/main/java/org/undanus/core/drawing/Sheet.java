@@ -81,7 +81,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
             String text,
             Weight weight,
             Anchor anchor,
-            Optional<Meaning> standing) {}
+            Optional<Meaning> meaning) {}
 
     /**
      * Lays a drawing out.
@@ -211,7 +211,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
         private void shape(Element element, Scale to) {
             if (element instanceof Element.Path path) {
                 List<Place> points = path.points().stream().map(to::onSheet).toList();
-                pieces.add(drawn(path.closed() ? Kind.AREA : Kind.LINE, path.role(), points, 0, path.standing()));
+                pieces.add(drawn(path.closed() ? Kind.AREA : Kind.LINE, path.role(), points, 0, path.meaning()));
                 if (to == scale && path.role() != Role.GRID) {
                     runs.add(points);
                 }
@@ -224,14 +224,14 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                         disc.role(),
                         List.of(to.onSheet(disc.centre())),
                         rounded(disc.radius() * Math.min(to.across(), to.up())),
-                        disc.standing()));
+                        disc.meaning()));
             } else if (element instanceof Element.Dimension dimension && to == scale) {
                 Place from = to.onSheet(dimension.from());
                 Place end = to.onSheet(dimension.to());
-                pieces.add(drawn(Kind.LINE, Role.READ, List.of(from, end), 0, dimension.standing()));
+                pieces.add(drawn(Kind.LINE, Role.READ, List.of(from, end), 0, dimension.meaning()));
                 runs.add(List.of(from, end));
                 for (Place each : List.of(from, end)) {
-                    pieces.add(drawn(Kind.CIRCLE, Role.READ, List.of(each), 2, dimension.standing()));
+                    pieces.add(drawn(Kind.CIRCLE, Role.READ, List.of(each), 2, dimension.meaning()));
                 }
             }
         }
@@ -288,14 +288,13 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
         private void dots(Element element) {
             if (element instanceof Element.Dot dot) {
                 Place at = scale.onSheet(dot.at());
-                pieces.add(drawn(Kind.CIRCLE, dot.role(), List.of(at), DOT, dot.standing()));
+                pieces.add(drawn(Kind.CIRCLE, dot.role(), List.of(at), DOT, dot.meaning()));
                 taken.add(new Box(at.x() - DOT, at.y() - DOT, at.x() + DOT, at.y() + DOT));
             }
         }
 
-        private static Piece drawn(
-                Kind kind, Role role, List<Place> points, double radius, Optional<Meaning> standing) {
-            return new Piece(kind, role, points, radius, "", Weight.PLAIN, Anchor.MIDDLE, standing);
+        private static Piece drawn(Kind kind, Role role, List<Place> points, double radius, Optional<Meaning> meaning) {
+            return new Piece(kind, role, points, radius, "", Weight.PLAIN, Anchor.MIDDLE, meaning);
         }
 
         private void words(Element element) {
@@ -312,7 +311,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                         words.weight(),
                         words.needed(),
                         at,
-                        words.standing());
+                        words.meaning());
             } else if (element instanceof Element.Dimension dimension) {
                 dimension(dimension);
             }
@@ -339,7 +338,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                         Weight.STRONG,
                         true,
                         places.get(0),
-                        dimension.standing());
+                        dimension.meaning());
             }
         }
 
@@ -373,7 +372,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                 Weight weight,
                 boolean needed,
                 Place belongs,
-                Optional<Meaning> standing) {
+                Optional<Meaning> meaning) {
             List<Spot> open = spots.stream()
                     .filter(spot -> (needed || spot.away() < LEADER_FROM) && free(spot.room(text)))
                     .toList();
@@ -403,7 +402,7 @@ public record Sheet(int width, int height, Frame frame, Scale scale, List<Piece>
                         text,
                         weight,
                         within.anchor(),
-                        standing));
+                        meaning));
             });
         }
 

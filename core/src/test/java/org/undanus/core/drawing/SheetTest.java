@@ -185,7 +185,7 @@ class SheetTest {
         assertThat(of(us, Kind.WORDS).get(0).text()).isNotEqualTo("1000 mm").isNotEmpty();
         assertThat(us.pieces())
                 .allSatisfy(piece ->
-                        assertThat(piece.standing().orElseThrow().judgement()).contains("a@b"));
+                        assertThat(piece.meaning().orElseThrow().judgement()).contains("a@b"));
     }
 
     @Test

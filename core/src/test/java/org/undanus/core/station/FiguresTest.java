@@ -52,8 +52,8 @@ class FiguresTest {
         return drawing.elements().stream()
                 .filter(e -> e instanceof Element.Words w
                         && w.text().in(UnitSystem.SI).equals(words))
-                .flatMap(e -> e.standing().stream())
-                .flatMap(standing -> standing.verdict().stream())
+                .flatMap(e -> e.meaning().stream())
+                .flatMap(meaning -> meaning.verdict().stream())
                 .findFirst()
                 .orElseThrow();
     }
@@ -79,8 +79,8 @@ class FiguresTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(front.from().y() - front.to().y()).isEqualTo(0.8);
-        assertThat(front.standing().flatMap(Meaning::verdict)).contains(Verdict.FAILS);
-        assertThat(front.standing().flatMap(Meaning::judgement)).contains("siting.outdoor-clearance-front@outdoor");
+        assertThat(front.meaning().flatMap(Meaning::verdict)).contains(Verdict.FAILS);
+        assertThat(front.meaning().flatMap(Meaning::judgement)).contains("siting.outdoor-clearance-front@outdoor");
         assertThat(words(unit)).contains("left?", "right?", "Plan", "Elevation");
         assertThat(words(unit)).as("no sheet says how large it is").anyMatch(w -> w.contains("usual size"));
     }
@@ -91,7 +91,7 @@ class FiguresTest {
                 .get(1);
         Element.Dimension height = dimensions(indoor).get(0);
         assertThat(height.from().y() - height.to().y()).isEqualTo(2.1);
-        assertThat(height.standing().flatMap(Meaning::verdict)).contains(Verdict.MEETS);
+        assertThat(height.meaning().flatMap(Meaning::verdict)).contains(Verdict.MEETS);
         assertThat(indoor.elements())
                 .anyMatch(e -> e instanceof Element.Path p
                         && p.role() == Role.WALL
@@ -192,9 +192,9 @@ class FiguresTest {
                 Station.PAPERS);
         assertThat(words(plates)).contains("WS-12", "WS-12 I", "Maker", "–");
         assertThat(verdictOf(plates, "Same refrigerant: Fails")).isEqualTo(Verdict.FAILS);
-        assertThat(plates.elements()).anyMatch(e -> e.standing()
-                .flatMap(Meaning::line)
-                .equals(Optional.of(new PointKey("plate.model", "outdoor"))));
+        assertThat(plates.elements())
+                .anyMatch(e ->
+                        e.meaning().flatMap(Meaning::line).equals(Optional.of(new PointKey("plate.model", "outdoor"))));
         Drawing narrow = plates.narrow().orElseThrow();
         assertThat(narrow.frame().high())
                 .as("one under the other")
@@ -214,7 +214,7 @@ class FiguresTest {
                 .read("access.light", "system", "no");
         Drawing way = drawing(attic, Station.ACCESS);
         Element.Dimension width = measured(way, "400 mm");
-        assertThat(width.standing().flatMap(Meaning::verdict)).contains(Verdict.FAILS);
+        assertThat(width.meaning().flatMap(Meaning::verdict)).contains(Verdict.FAILS);
         assertThat(width.to().y() - width.from().y()).isCloseTo(0.4, within(1e-9));
         Element.Dimension length = measured(way, "3000 mm");
         assertThat(length.to().x() - length.from().x()).isCloseTo(3, within(1e-9));
@@ -282,7 +282,7 @@ class FiguresTest {
         assertThat(site.caption().get(0).in(UnitSystem.SI)).startsWith("Smallest cure");
         assertThat(site.interest().orElseThrow().right()).isLessThan(6);
         assertThat(site.elements())
-                .anyMatch(e -> e.standing().flatMap(Meaning::thing).equals(Optional.of("house")));
+                .anyMatch(e -> e.meaning().flatMap(Meaning::thing).equals(Optional.of("house")));
         assertThat(verdicts(site)).contains(Verdict.FAILS);
         Sheet sheet = Sheet.of(site, 700, 300, Wording.english(UnitSystem.SI));
         assertThat(sheet.pieces().stream().filter(p -> p.role() == Role.BOUNDARY))
@@ -318,7 +318,7 @@ class FiguresTest {
 
     private static List<Verdict> verdicts(Drawing drawing) {
         return drawing.elements().stream()
-                .flatMap(e -> e.standing().stream())
+                .flatMap(e -> e.meaning().stream())
                 .flatMap(s -> s.verdict().stream())
                 .toList();
     }

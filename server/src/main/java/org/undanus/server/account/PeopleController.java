@@ -161,15 +161,15 @@ class PeopleController {
         }
     }
 
-    private PersonView view(Accounts.Account standing) {
-        Person person = standing.person();
+    private PersonView view(Accounts.Account account) {
+        Person person = account.person();
         return new PersonView(
                 person.name(),
                 person.title(),
                 person.role(),
                 person.crew(),
-                standing.active(),
+                account.active(),
                 accounts.secondFactor(person.name()).isPresent(),
-                standing.version());
+                account.version());
     }
 }

@@ -82,9 +82,9 @@ class Everything {
     /** An account without its secrets. */
     record PersonRecord(String name, String title, Role role, Optional<String> crew, boolean active) {
 
-        static PersonRecord of(Accounts.Account standing) {
-            Person person = standing.person();
-            return new PersonRecord(person.name(), person.title(), person.role(), person.crew(), standing.active());
+        static PersonRecord of(Accounts.Account account) {
+            Person person = account.person();
+            return new PersonRecord(person.name(), person.title(), person.role(), person.crew(), account.active());
         }
 
         /** @throws UnsuitableException where it is none */

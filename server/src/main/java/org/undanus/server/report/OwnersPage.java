@@ -30,7 +30,7 @@ import org.undanus.view.CaseFile;
  * @param safety in a sentence: what the owner does first
  * @param faults that endanger people, the first of them
  * @param more how many of those there are besides
- * @param unknown said where a check for safety has not been shown; empty where all were
+ * @param unknown said where a check for safety is not settled; empty where all are
  * @param units each with its model, where it was read
  * @param rows what was written down for the owner
  * @param label of the refrigerant, one for each outdoor unit: kind, mass, what it does to the climate, what its rooms bear
@@ -78,6 +78,7 @@ record OwnersPage(
 
     /** @param photos of the installation, numbered */
     static OwnersPage of(CaseFile file, List<ReportModel.PhotoPart> photos, Wording wording) {
+        // all of them, whatever the visit was confined to: whoever lives with it is not
         Outcome outcome = Outcome.of(file.judgements().all());
         List<Judgement> unsafe = ofSafety(outcome.failing());
         return new OwnersPage(
@@ -137,8 +138,8 @@ record OwnersPage(
                 ? Optional.empty()
                 : Optional.of(Text.counted(
                         open.size(),
-                        "One check for safety is still open: nobody has shown it yet.",
-                        "{open} checks for safety are still open: nobody has shown them yet.",
+                        "One check for safety is still open: not shown, or not settled.",
+                        "{open} checks for safety are still open: not shown, or not settled.",
                         open.size()));
     }
 

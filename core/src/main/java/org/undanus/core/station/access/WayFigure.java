@@ -113,8 +113,8 @@ final class WayFigure {
             double left = at - length / 2;
             drawn.add(drawing ->
                     drawing.aside(Text.of("largest piece"), Place.of(at, foot + high / 2), Side.BELOW, Side.ABOVE));
-            Optional<Meaning> standing = piece.goesThrough.map(Meaning::of);
-            drawn.add(drawing -> standing.ifPresentOrElse(
+            Optional<Meaning> meaning = piece.goesThrough.map(Meaning::of);
+            drawn.add(drawing -> meaning.ifPresentOrElse(
                     of -> drawing.box(Role.BODY, of, left, foot, left + length, foot + high),
                     () -> drawing.box(Role.BODY, left, foot, left + length, foot + high)));
         }

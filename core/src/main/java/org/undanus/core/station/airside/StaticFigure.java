@@ -77,24 +77,24 @@ final class StaticFigure {
         for (Part part : PARTS) {
             Optional<Double> from = at(x, part.from);
             Optional<Double> to = at(x, part.to);
-            Meaning standing = part.judged
+            Meaning meaning = part.judged
                     .map(requirement -> Meaning.of(judgements, requirement.about(), ducts.id()))
                     .orElse(Meaning.of(new PointKey(AirPoints.STATIC_SUPPLY.id(), ducts.id())));
             if (from.isPresent() && to.isPresent()) {
-                drawing.line(Role.CURVE, standing, Place.of(part.from, from.get()), Place.of(part.to, to.get()));
+                drawing.line(Role.CURVE, meaning, Place.of(part.from, from.get()), Place.of(part.to, to.get()));
                 drop(from.get(), to.get(), part)
                         .ifPresent(drop -> drawing.words(
                                 Text.of("{title} {drop}", part.title, drop),
                                 Place.of((part.from + part.to) / 2, (from.get() + to.get()) / 2),
                                 Weight.PLAIN,
-                                standing,
+                                meaning,
                                 Side.ABOVE,
                                 Side.BELOW));
             } else {
                 drawing.aside(
                         Text.of("{title}: not read", part.title),
                         Place.of((part.from + part.to) / 2, 0),
-                        standing,
+                        meaning,
                         Side.BELOW);
             }
         }

@@ -88,7 +88,7 @@ final class CycleFigure {
         lines(drawing);
         List<Text> said = new ArrayList<>();
         cycle(drawing, said);
-        Meaning standing = Meaning.of(judgements, SoundCycle.ABOUT, x.subject().id());
+        Meaning meaning = Meaning.of(judgements, SoundCycle.ABOUT, x.subject().id());
         Text because = judgements
                 .find(SoundCycle.ABOUT, x.subject().id())
                 .map(Judgement::because)
@@ -100,7 +100,7 @@ final class CycleFigure {
                         "Cycle of {refrigerant}: {said}. {standing}: {because}",
                         refrigerant.name(),
                         said.isEmpty() ? "no state has been read" : Text.list(said),
-                        standing.said(),
+                        meaning.said(),
                         because));
     }
 

@@ -45,7 +45,7 @@ final class DrainFigure {
     private static Drawing drawing(Examination x, Subject drain, Judgements judgements, TubeRun run, PointKey line) {
         Optional<Double> least =
                 DrainFall.asked(x).stream().map(limit -> limit.value().si()).max(Double::compare);
-        RunDrawing unrolled = new RunDrawing(run, line, piece -> standing(judgements, drain, run, piece, least));
+        RunDrawing unrolled = new RunDrawing(run, line, piece -> meaning(judgements, drain, run, piece, least));
         Drawing.Builder drawing = unrolled.begun(Text.plain(drain.title()))
                 .caption(Text.of(
                         run.lift() > 0 ? "{length} of drain, {lift} up." : "{length} of drain, {lift} down.",
@@ -69,7 +69,7 @@ final class DrainFigure {
     }
 
     /** Each level piece by its own fall against the one asked for. */
-    private static Meaning standing(
+    private static Meaning meaning(
             Judgements judgements, Subject drain, TubeRun run, Piece piece, Optional<Double> least) {
         return switch (piece.kind()) {
             case TRAP -> of(judgements, Trap.PRESENT, drain);

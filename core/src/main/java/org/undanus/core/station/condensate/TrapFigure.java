@@ -51,8 +51,8 @@ final class TrapFigure {
         double drop = foundDrop.or(() -> neededDrop).orElse(USUAL);
         double seal = foundSeal.or(() -> neededSeal).orElse(USUAL / 2);
         double deepest = Math.max(drop + seal, neededDrop.orElse(0.0) + neededSeal.orElse(0.0)) + 3 * TUBE;
-        Meaning dropStanding = standing(judgements, Trap.DROP, drain).on(key(DrainPoints.TRAP_DROP, drain));
-        Meaning sealStanding = standing(judgements, Trap.SEAL, drain).on(key(DrainPoints.TRAP_SEAL, drain));
+        Meaning dropStanding = meaning(judgements, Trap.DROP, drain).on(key(DrainPoints.TRAP_DROP, drain));
+        Meaning sealStanding = meaning(judgements, Trap.SEAL, drain).on(key(DrainPoints.TRAP_SEAL, drain));
         Drawing.Builder drawing = Drawing.of(
                         Text.of(
                                 "Trap, {indoor}",
@@ -129,7 +129,7 @@ final class TrapFigure {
                 .map(comparison -> comparison.binding().limit().value().si());
     }
 
-    private static Meaning standing(Judgements judgements, Requirement requirement, Subject drain) {
+    private static Meaning meaning(Judgements judgements, Requirement requirement, Subject drain) {
         return Meaning.of(judgements, requirement.about(), drain.id());
     }
 

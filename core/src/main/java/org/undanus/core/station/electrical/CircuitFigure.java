@@ -55,9 +55,9 @@ final class CircuitFigure {
     }
 
     private Drawing drawing() {
-        Meaning voltage = standing(SupplyVoltage.STANDING.about()).on(key(CircuitPoints.STANDING_VOLTAGE));
-        Meaning device = standing(OvercurrentDevice.ABOUT).on(key(CircuitPoints.DEVICE_RATING));
-        Meaning conductor = standing(ConductorAmpacity.ABOUT).on(key(CircuitPoints.CONDUCTOR_SIZE));
+        Meaning voltage = meaning(SupplyVoltage.STANDING.about()).on(key(CircuitPoints.STANDING_VOLTAGE));
+        Meaning device = meaning(OvercurrentDevice.ABOUT).on(key(CircuitPoints.DEVICE_RATING));
+        Meaning conductor = meaning(ConductorAmpacity.ABOUT).on(key(CircuitPoints.CONDUCTOR_SIZE));
         Meaning disconnect = worst(
                         DisconnectPresent.ABOUT, DisconnectRating.ABOUT, DisconnectInSight.ABOUT, DisconnectReach.ABOUT)
                 .on(key(CircuitPoints.DISCONNECT_RATING));
@@ -144,18 +144,18 @@ final class CircuitFigure {
     }
 
     /** A switching device between two ends of the wires. */
-    private static void contacts(Drawing.Builder diagram, Meaning standing, double from, double to) {
-        diagram.box(Role.BODY, standing, from, 84, to, 150);
+    private static void contacts(Drawing.Builder diagram, Meaning meaning, double from, double to) {
+        diagram.box(Role.BODY, meaning, from, 84, to, 150);
         for (double wire : new double[] {LINE, NEUTRAL}) {
             diagram.line(Role.OUTLINE, Place.of(from, wire), Place.of(from + 12, wire), Place.of(to - 16, wire + 12))
                     .line(Role.OUTLINE, Place.of(to - 14, wire), Place.of(to, wire));
         }
     }
 
-    private static void place(Drawing.Builder diagram, double x, double y, Meaning standing, Text title, Text... more) {
-        diagram.words(title, Place.of(x, y), Weight.STRONG, standing, Side.CENTRE);
+    private static void place(Drawing.Builder diagram, double x, double y, Meaning meaning, Text title, Text... more) {
+        diagram.words(title, Place.of(x, y), Weight.STRONG, meaning, Side.CENTRE);
         for (int i = 0; i < more.length; i++) {
-            diagram.aside(more[i], Place.of(x, y - (i + 1) * NOTE), standing, Side.CENTRE);
+            diagram.aside(more[i], Place.of(x, y - (i + 1) * NOTE), meaning, Side.CENTRE);
         }
     }
 
@@ -169,15 +169,15 @@ final class CircuitFigure {
         return new PointKey(point.id(), component.id());
     }
 
-    private Meaning standing(About requirement) {
+    private Meaning meaning(About requirement) {
         return Meaning.of(judgements, requirement, component.id());
     }
 
     /** The most pressing of several. */
     private Meaning worst(About... requirements) {
         return Arrays.stream(requirements)
-                .map(this::standing)
-                .min(Comparator.comparing(standing -> standing.verdict().orElseThrow()))
+                .map(this::meaning)
+                .min(Comparator.comparing(meaning -> meaning.verdict().orElseThrow()))
                 .orElseThrow();
     }
 

@@ -60,12 +60,12 @@ final class TerminalFigure {
                 .words(Text.of("outdoor"), Place.of(LEFT, rows + 0.6), Weight.QUIET, Side.CENTRE)
                 .words(Text.of("indoor"), Place.of(RIGHT, rows + 0.6), Weight.QUIET, Side.CENTRE);
         for (Wire wire : wires) {
-            Meaning standing = wire.straight()
+            Meaning meaning = wire.straight()
                     ? Meaning.of(Verdict.MEETS)
                     : wire.indoor().equals(TerminalMap.EARTH) ? earth : numbers;
             drawing.line(
                     Role.RUN,
-                    standing.on(line),
+                    meaning.on(line),
                     Place.of(LEFT + DISC, height(rows, outdoor.indexOf(wire.group() + wire.outdoor()))),
                     Place.of(RIGHT - DISC, height(rows, indoor.indexOf(wire.indoor()))));
         }
@@ -82,10 +82,10 @@ final class TerminalFigure {
             Drawing.Builder drawing, List<String> marks, double x, double rows, PointKey line, boolean outdoor) {
         for (int i = 0; i < marks.size(); i++) {
             Place at = Place.of(x, height(rows, i));
-            Meaning standing = Meaning.of(line)
+            Meaning meaning = Meaning.of(line)
                     .ofDrawn(outdoor ? TerminalMap.outdoorThing(marks.get(i)) : TerminalMap.indoorThing(marks.get(i)));
-            drawing.disc(Role.BODY, standing, at, DISC)
-                    .words(Text.of("{marks}", marks.get(i)), at, Weight.STRONG, standing, Side.CENTRE);
+            drawing.disc(Role.BODY, meaning, at, DISC)
+                    .words(Text.of("{marks}", marks.get(i)), at, Weight.STRONG, meaning, Side.CENTRE);
         }
     }
 

@@ -65,21 +65,21 @@ final class VentPlanFigure {
         Spot spot = KeepOut.middle(end);
         Place at = Place.of(spot.x(), spot.y());
         double reach = distances.values().stream().max(Double::compare).orElse(0.5) + AROUND;
-        Meaning standing = Meaning.of(judgements, Vent.FROM_OPENINGS.about(), vent.id());
+        Meaning meaning = Meaning.of(judgements, Vent.FROM_OPENINGS.about(), vent.id());
         Drawing.Builder drawing = Drawing.of(
                 "Vent's end from above",
                 Frame.toScale(at.x() - 2 * reach, at.y() - reach, at.x() + 2 * reach, at.y() + reach));
         plan.features().forEach(feature -> feature(drawing, feature));
         distances.values().stream().distinct().forEach(metres -> drawing.disc(Role.ASKED, at, metres));
-        drawing.disc(Role.BODY, standing, at, 0.07)
-                .words(Text.of("{end}", end.title()), at, Weight.PLAIN, standing, Side.RIGHT, Side.BELOW);
+        drawing.disc(Role.BODY, meaning, at, 0.07)
+                .words(Text.of("{end}", end.title()), at, Weight.PLAIN, meaning, Side.RIGHT, Side.BELOW);
         Optional<Spot> cure = KeepOut.cure(plan, spot, distances);
         cure.ifPresent(to -> {
             Place there = Place.of(to.x(), to.y());
             double metres = Math.hypot(to.x() - spot.x(), to.y() - spot.y());
             drawing.disc(Role.GHOST, there, 0.07)
                     .add(new Element.Dimension(
-                            at, there, Text.of("{metres}", Length.ofMetres(metres)), Optional.of(standing)))
+                            at, there, Text.of("{metres}", Length.ofMetres(metres)), Optional.of(meaning)))
                     .caption(Text.of(
                             "As drawn the smallest cure is {metres}, to the dashed place.",
                             new AtLeast(Length.ofMetres(metres))));
@@ -90,7 +90,7 @@ final class VentPlanFigure {
                             ? "Nobody has said yet what it has to keep off."
                             : "As drawn it keeps off every opening and meter."));
         }
-        return drawing.spoken(Text.of("The vent's end on the site: {standing}", standing.said()));
+        return drawing.spoken(Text.of("The vent's end on the site: {standing}", meaning.said()));
     }
 
     private static void feature(Drawing.Builder drawing, Feature feature) {

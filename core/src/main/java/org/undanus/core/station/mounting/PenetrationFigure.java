@@ -68,8 +68,8 @@ final class PenetrationFigure {
         Optional<Double> packed = bundle.map(b -> 2 * b.radius());
         Optional<Double> wanted = packed.filter(p -> x.rules().decides(BundleFits.SLACK))
                 .map(p -> p * (1 + x.rules().number(BundleFits.SLACK)));
-        Meaning fits = standing(BundleFits.ABOUT).on(key(MountingPoints.HOLE_DIAMETER));
-        Meaning drains = standing(HoleFall.ABOUT);
+        Meaning fits = meaning(BundleFits.ABOUT).on(key(MountingPoints.HOLE_DIAMETER));
+        Meaning drains = meaning(HoleFall.ABOUT);
         Drawing.Builder drawing = Drawing.of(component.title(), FRAME).narrow(WITHOUT_LIST);
         front(drawing, lines, bundle, hole, wanted, fits);
         Optional<Ratio> fall = judgements
@@ -160,7 +160,7 @@ final class PenetrationFigure {
         return new PointKey(point.id(), component.id());
     }
 
-    private Meaning standing(About requirement) {
+    private Meaning meaning(About requirement) {
         return Meaning.of(judgements, requirement, component.id());
     }
 }

@@ -58,17 +58,17 @@ final class PortsFigure {
         for (int i = 0; i < sets.size(); i++) {
             Subject set = sets.get(i);
             Examination x = Examination.of(facts, evidence, rules, Ports.ABOUT, set);
-            Meaning standing = Meaning.of(judgements, Ports.ABOUT, set.id());
+            Meaning meaning = Meaning.of(judgements, Ports.ABOUT, set.id());
             double y = height(rows, i);
             String unit = x.indoor().map(indoor -> indoor.title()).orElse(set.title());
             drawing.words(
                     Text.of("{unit}", unit),
                     Place.of(UNITS, y),
                     Weight.PLAIN,
-                    standing.on(key(TUBE_PORT, set)),
+                    meaning.on(key(TUBE_PORT, set)),
                     Side.LEFT);
-            leads(drawing, x, TUBE_PORT, Role.RUN, standing, y + 0.12, ports, rows, set);
-            leads(drawing, x, CABLE_PORT, Role.OUTLINE, standing, y - 0.12, ports, rows, set);
+            leads(drawing, x, TUBE_PORT, Role.RUN, meaning, y + 0.12, ports, rows, set);
+            leads(drawing, x, CABLE_PORT, Role.OUTLINE, meaning, y - 0.12, ports, rows, set);
         }
         return drawing.caption(Text.of("Thick: tubes. Thin: cable."))
                 .spoken(Text.of("{sets} indoor units on {ports} ports", sets.size(), ports.size()));
@@ -83,7 +83,7 @@ final class PortsFigure {
             Examination x,
             Point point,
             Role role,
-            Meaning standing,
+            Meaning meaning,
             double from,
             List<String> ports,
             double rows,
@@ -91,7 +91,7 @@ final class PortsFigure {
         Optional<Option> port = x.chosen(point);
         port.ifPresent(letter -> drawing.line(
                 role,
-                standing.on(key(point, set)),
+                meaning.on(key(point, set)),
                 Place.of(UNITS + 0.2, from),
                 Place.of(PORTS - 0.35, height(rows, ports.indexOf(letter.id())) + (role == Role.RUN ? 0.12 : -0.12))));
     }

@@ -62,7 +62,7 @@ final class RunFigure {
     }
 
     private Drawing drawing() {
-        RunDrawing unrolled = new RunDrawing(run, line, this::standing);
+        RunDrawing unrolled = new RunDrawing(run, line, this::meaning);
         double sign = unrolled.sign();
         Corner end = unrolled.end();
         Drawing.Builder drawing = unrolled.begun(Text.plain(set.title()))
@@ -73,26 +73,26 @@ final class RunFigure {
                     Place.of(at, 0),
                     Place.of(at, end.height()),
                     Text.of("{lift}", Length.ofMetres(Math.abs(run.lift()))),
-                    Optional.of(standing(LineLengths.LIFT))));
+                    Optional.of(meaning(LineLengths.LIFT))));
         }
         captions(drawing);
         return drawing.spoken(Text.of(
                 "{summary}. Length: {length}; height: {height}; low spots: {spots}; insulation: {insulation}",
                 run.summary(),
-                standing(LineLengths.LENGTH).said(),
-                standing(LineLengths.LIFT).said(),
-                standing(OilReturn.LOW_SPOTS).said(),
+                meaning(LineLengths.LENGTH).said(),
+                meaning(LineLengths.LIFT).said(),
+                meaning(OilReturn.LOW_SPOTS).said(),
                 Meaning.of(judgements, InsulationThickness.ABOUT, set.id()).said()));
     }
 
     /** What is asked of a piece of its kind. */
-    private Meaning standing(Piece piece) {
+    private Meaning meaning(Piece piece) {
         return switch (piece.kind()) {
-            case TRAP -> standing(OilReturn.TRAPS);
-            case INVERTED_TRAP -> standing(OilReturn.INVERTED_TRAP);
-            case DRIP_LOOP, WALL -> standing(OilReturn.DRIP_LOOP);
-            case SAG -> standing(OilReturn.LOW_SPOTS);
-            default -> lowSpot(piece) ? standing(OilReturn.LOW_SPOTS) : standing(LineLengths.LENGTH);
+            case TRAP -> meaning(OilReturn.TRAPS);
+            case INVERTED_TRAP -> meaning(OilReturn.INVERTED_TRAP);
+            case DRIP_LOOP, WALL -> meaning(OilReturn.DRIP_LOOP);
+            case SAG -> meaning(OilReturn.LOW_SPOTS);
+            default -> lowSpot(piece) ? meaning(OilReturn.LOW_SPOTS) : meaning(LineLengths.LENGTH);
         };
     }
 
@@ -101,7 +101,7 @@ final class RunFigure {
                 && run.lowSpots().stream().anyMatch(spot -> spot.part() == piece.part());
     }
 
-    private Meaning standing(Requirement requirement) {
+    private Meaning meaning(Requirement requirement) {
         return Meaning.of(judgements, requirement.about(), set.id());
     }
 

@@ -114,16 +114,16 @@ final class PerformanceFigure {
         row.forEach(entry ->
                 line.add(Place.of(entry.outdoor().celsius(), entry.total().si() / KILO)));
         chart.line(Role.CURVE, line).aside(Text.of("the sheet"), line.get(0), Side.ABOVE, Side.LEFT);
-        Meaning standing = Meaning.of(
+        Meaning meaning = Meaning.of(
                 judgements,
                 mode == DataSheet.Mode.HEATING ? HeatingCapacity.ABOUT : CoolingCapacity.ABOUT,
                 x.unit().id());
-        outdoors.ifPresent(t -> today(chart, t, measured, most, standing));
+        outdoors.ifPresent(t -> today(chart, t, measured, most, meaning));
         return chart.spoken(Text.of(
                 "Capacity over the outdoor temperature: the sheet's line, and {measured} at {outdoors} today: {standing}",
                 measured.map(watts -> (Object) Power.ofWatts(watts.value())).orElse("nothing measured"),
                 outdoors.map(t -> (Object) t).orElse("a temperature not read"),
-                standing.said()));
+                meaning.said()));
     }
 
     private static void axes(Drawing.Builder chart, double low, double high, double most) {
@@ -150,10 +150,10 @@ final class PerformanceFigure {
     }
 
     private static void today(
-            Drawing.Builder chart, Temperature outdoors, Optional<Uncertain> measured, double most, Meaning standing) {
+            Drawing.Builder chart, Temperature outdoors, Optional<Uncertain> measured, double most, Meaning meaning) {
         PointKey line = new PointKey(AirPoints.OUTDOOR.id(), Subject.SYSTEM.id());
         double across = outdoors.celsius();
-        chart.line(Role.ASKED, standing.on(line), Place.of(across, 0), Place.of(across, most))
+        chart.line(Role.ASKED, meaning.on(line), Place.of(across, 0), Place.of(across, most))
                 .words(
                         Text.of("today {outdoors}", outdoors),
                         Place.of(across, most * 0.95),
@@ -162,7 +162,7 @@ final class PerformanceFigure {
                         Side.LEFT);
         measured.ifPresent(watts -> chart.line(
                         Role.READ,
-                        standing.on(line),
+                        meaning.on(line),
                         Place.of(across, Math.max(0, watts.value() - watts.expanded()) / KILO),
                         Place.of(across, (watts.value() + watts.expanded()) / KILO))
                 .dot(Role.READ, Place.of(across, watts.value() / KILO), line)
@@ -170,7 +170,7 @@ final class PerformanceFigure {
                         Text.of("measured {watts}", Power.ofWatts(watts.value())),
                         Place.of(across, watts.value() / KILO),
                         Weight.STRONG,
-                        standing.on(line),
+                        meaning.on(line),
                         Side.RIGHT,
                         Side.LEFT));
     }

@@ -76,7 +76,7 @@ final class PsychrometricFigure {
         Optional<Temperature> supply = temperature(AirPoints.SUPPLY_DRY_BULB);
         About judged = heating ? HeatingRise.ABOUT : TemperatureSplit.ABOUT;
         Optional<Judgement> judgement = judgements.find(judged, component.id());
-        Meaning standing = Meaning.of(judgements, judged, component.id());
+        Meaning meaning = Meaning.of(judgements, judged, component.id());
         Optional<Comparison> band = judgement.flatMap(Judgement::comparison);
         Optional<Temperature> coldest =
                 band.flatMap(c -> supplyAt(c, heating ? Bound.AT_LEAST : Bound.AT_MOST, dryBulb));
@@ -91,19 +91,19 @@ final class PsychrometricFigure {
         axes(chart);
         supply.ifPresent(t -> chart.line(
                         Role.READ,
-                        standing.on(key(AirPoints.SUPPLY_DRY_BULB)),
+                        meaning.on(key(AirPoints.SUPPLY_DRY_BULB)),
                         Place.of(across(t), 0),
                         Place.of(across(t), MOST_GRAMS))
                 .words(
                         Text.of("supply {supply}", t),
                         Place.of(across(t), MOST_GRAMS - 2),
                         Weight.STRONG,
-                        standing.on(key(AirPoints.SUPPLY_DRY_BULB)),
+                        meaning.on(key(AirPoints.SUPPLY_DRY_BULB)),
                         Side.LEFT,
                         Side.RIGHT));
         Optional<Place> returned = returning(chart, dryBulb);
         returned.flatMap(from -> supply.flatMap(t -> supplied(from, t))).ifPresent(to -> chart.line(
-                        Role.RUN, standing.on(key(AirPoints.SUPPLY_DRY_BULB)), returned.orElseThrow(), to)
+                        Role.RUN, meaning.on(key(AirPoints.SUPPLY_DRY_BULB)), returned.orElseThrow(), to)
                 .dot(Role.READ, to, key(AirPoints.SUPPLY_DRY_BULB)));
         if (coldest.isPresent() && hottest.isPresent()) {
             chart.words(
@@ -119,7 +119,7 @@ final class PsychrometricFigure {
                 said(supply),
                 said(coldest),
                 said(hottest),
-                standing.said()));
+                meaning.said()));
     }
 
     private void axes(Drawing.Builder chart) {

@@ -60,7 +60,7 @@ public record SiteFigure(
     /** A unit's outline in the plan. */
     public record Placed(String component, Footprint footprint, Verdict verdict) {}
 
-    private record Measured(String component, boolean face, PlanGeometry.Distance distance, Meaning standing) {
+    private record Measured(String component, boolean face, PlanGeometry.Distance distance, Meaning meaning) {
         Place from() {
             return Place.of(distance.fromX(), distance.fromY());
         }
@@ -70,7 +70,7 @@ public record SiteFigure(
         }
 
         boolean kept() {
-            return standing.verdict().equals(Optional.of(Verdict.MEETS));
+            return meaning.verdict().equals(Optional.of(Verdict.MEETS));
         }
     }
 
@@ -177,7 +177,7 @@ public record SiteFigure(
     private static Verdict worst(List<Measured> distances, String unit) {
         return distances.stream()
                 .filter(d -> d.component().equals(unit))
-                .flatMap(d -> d.standing().verdict().stream())
+                .flatMap(d -> d.meaning().verdict().stream())
                 .filter(Verdict::open)
                 .reduce(Verdict.MEETS, Verdict::or);
     }
@@ -231,7 +231,7 @@ public record SiteFigure(
                 : Drawing.of(title, whole).interest(shown);
         plan.features().stream().filter(f -> !f.kind().solid()).forEach(f -> feature(drawing, f));
         plan.features().stream().filter(f -> f.kind().solid()).forEach(f -> feature(drawing, f));
-        units.forEach(unit -> cabinet(drawing, Role.CABINET, unit.footprint(), Optional.of(standing(unit))));
+        units.forEach(unit -> cabinet(drawing, Role.CABINET, unit.footprint(), Optional.of(meaning(unit))));
         cure.moves.forEach(move -> cabinet(drawing, Role.GHOST, move.to(), Optional.empty()));
         cure.moves.forEach(move -> drawing.line(
                         Role.GHOST,
@@ -245,12 +245,12 @@ public record SiteFigure(
                         d.from(),
                         d.to(),
                         Text.of("{metres}", Length.ofMetres(d.distance().metres())),
-                        d.standing()));
+                        d.meaning()));
         units.forEach(unit -> drawing.add(about(
                 Text.plain(facts.title(unit.component())),
                 unit.footprint(),
                 Weight.PLAIN,
-                Optional.of(standing(unit)))));
+                Optional.of(meaning(unit)))));
         plan.features().stream()
                 .filter(f -> f.kind() != SitePlan.Kind.GROUND && !f.title().isBlank())
                 .forEach(f -> title(drawing, f, shown));
@@ -259,7 +259,7 @@ public record SiteFigure(
         return drawing.spoken(cure.said);
     }
 
-    private Meaning standing(Placed unit) {
+    private Meaning meaning(Placed unit) {
         return Meaning.of(unit.verdict()).ofDrawn(unit.component());
     }
 
@@ -274,11 +274,11 @@ public record SiteFigure(
                 };
         List<Place> points =
                 feature.outline().stream().map(v -> Place.of(v.x(), v.y())).toList();
-        Optional<Meaning> standing = Optional.of(Meaning.ofThing(feature.id()));
+        Optional<Meaning> meaning = Optional.of(Meaning.ofThing(feature.id()));
         drawing.add(
                 points.size() == 1
-                        ? new Element.Dot(role, points.get(0), standing)
-                        : new Element.Path(role, points, feature.closed(), standing));
+                        ? new Element.Dot(role, points.get(0), meaning)
+                        : new Element.Path(role, points, feature.closed(), meaning));
     }
 
     /** Areas have their name within what is seen of them, lines beside them; an edge has one where all of it is seen. */
@@ -299,7 +299,7 @@ public record SiteFigure(
                 Optional.of(Meaning.ofThing(feature.id()))));
     }
 
-    private static Element about(Text text, Footprint unit, Weight weight, Optional<Meaning> standing) {
+    private static Element about(Text text, Footprint unit, Weight weight, Optional<Meaning> meaning) {
         Box box = Box.of(corners(unit).stream());
         return new Element.Words(
                 text,
@@ -308,17 +308,14 @@ public record SiteFigure(
                 List.of(Side.BELOW, Side.ABOVE, Side.RIGHT, Side.LEFT),
                 weight,
                 true,
-                standing);
+                meaning);
     }
 
-    private static void cabinet(Drawing.Builder drawing, Role role, Footprint unit, Optional<Meaning> standing) {
+    private static void cabinet(Drawing.Builder drawing, Role role, Footprint unit, Optional<Meaning> meaning) {
         List<Place> corners = corners(unit);
-        drawing.add(new Element.Path(role, corners, true, standing));
+        drawing.add(new Element.Path(role, corners, true, meaning));
         drawing.add(new Element.Path(
-                role == Role.GHOST ? Role.GHOST : Role.FRONT,
-                List.of(corners.get(0), corners.get(3)),
-                false,
-                standing));
+                role == Role.GHOST ? Role.GHOST : Role.FRONT, List.of(corners.get(0), corners.get(3)), false, meaning));
     }
 
     /** The first and the last corner bound the front. */

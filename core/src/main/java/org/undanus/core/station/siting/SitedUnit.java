@@ -38,7 +38,7 @@ public record SitedUnit(
      * @param asked the binding limit
      */
     public record Side(String name, Optional<Length> clear, Optional<Length> asked, Verdict verdict, String judgement) {
-        Meaning standing() {
+        Meaning meaning() {
             return Meaning.of(verdict, judgement);
         }
     }

@@ -173,7 +173,7 @@ final class UnitFigure {
         double away = away(side);
         Place from = middle.plus(dx * width / 2, dy * deep / 2);
         Place to = from.plus(dx * away, dy * away);
-        Meaning standing = side.standing();
+        Meaning meaning = side.meaning();
         if (side.clear().isEmpty()) {
             elements.add(new Element.Words(
                     Text.of("{side}?", side.name()),
@@ -182,7 +182,7 @@ final class UnitFigure {
                     List.of(dx < 0 ? Side.LEFT : dx > 0 ? Side.RIGHT : Side.CENTRE),
                     Weight.STRONG,
                     true,
-                    Optional.of(standing)));
+                    Optional.of(meaning)));
             return;
         }
         if (wall) {
@@ -190,7 +190,7 @@ final class UnitFigure {
             line(Role.WALL, to.plus(dy * along, dx * along), to.plus(-dy * along, -dx * along));
         }
         elements.add(
-                new Element.Dimension(from, to, Text.of("{clear}", side.clear().get()), Optional.of(standing)));
+                new Element.Dimension(from, to, Text.of("{clear}", side.clear().get()), Optional.of(meaning)));
     }
 
     private static double away(SitedUnit.Side side) {

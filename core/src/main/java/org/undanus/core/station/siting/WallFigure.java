@@ -75,8 +75,8 @@ public final class WallFigure {
                     item.x() + item.width(),
                     item.y() + item.height());
         }
-        Meaning standing = Meaning.of(worst()).ofDrawn(UNIT);
-        drawing.box(Role.CABINET, standing, wall.left(), wall.underside(), right, top);
+        Meaning meaning = Meaning.of(worst()).ofDrawn(UNIT);
+        drawing.box(Role.CABINET, meaning, wall.left(), wall.underside(), right, top);
         WallGeometry geometry = new WallGeometry(wall, size);
         Place middle = Place.of((wall.left() + right) / 2, (wall.underside() + top) / 2);
         side(drawing, geometry, Face.LEFT, Place.of(wall.left(), middle.y()), -1, 0);
@@ -87,7 +87,7 @@ public final class WallFigure {
                     Place.of(middle.x(), wall.underside()),
                     Place.of(middle.x(), 0),
                     Text.of("{underside} over the floor", Length.ofMetres(wall.underside())),
-                    unit.height().map(SitedUnit.Side::standing).orElse(standing));
+                    unit.height().map(SitedUnit.Side::meaning).orElse(meaning));
         }
         for (int i = 0; i < wall.items().size(); i++) {
             SitePlan.WallItem item = wall.items().get(i);
@@ -114,7 +114,7 @@ public final class WallFigure {
                         from,
                         from.plus(dx * d.metres(), dy * d.metres()),
                         Text.of("{metres}", Length.ofMetres(d.metres())),
-                        unit.side(face.key()).map(SitedUnit.Side::standing).orElse(Meaning.of(Verdict.NOT_SHOWN))));
+                        unit.side(face.key()).map(SitedUnit.Side::meaning).orElse(Meaning.of(Verdict.NOT_SHOWN))));
     }
 
     private Verdict worst() {

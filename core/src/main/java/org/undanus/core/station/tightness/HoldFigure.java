@@ -116,13 +116,13 @@ final class HoldFigure {
         return new Charts.Chart(plot.spoken(said), because, all.lasting(), Set.of());
     }
 
-    private static Text spoken(NitrogenHold hold, double air, Meaning standing, Text because) {
+    private static Text spoken(NitrogenHold hold, double air, Meaning meaning, Text because) {
         return Text.of(
                 "Held from {first} to {last}; by temperature alone it would end at {expected}. {standing}: {because}",
                 GaugePressure.ofPascals(hold.first() - air),
                 GaugePressure.ofPascals(hold.last() - air),
                 GaugePressure.ofPascals(hold.expected() - air),
-                standing.said(),
+                meaning.said(),
                 because);
     }
 

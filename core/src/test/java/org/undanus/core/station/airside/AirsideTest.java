@@ -285,7 +285,7 @@ class AirsideTest {
         Drawing grid = GridFigure.draw(fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, judgements)
                 .get(0);
         assertThat(grid.elements().stream()
-                        .flatMap(element -> element.standing().stream())
+                        .flatMap(element -> element.meaning().stream())
                         .flatMap(standing -> standing.thing().stream())
                         .distinct())
                 .as("six lines across 800 mm, five down 400 mm")

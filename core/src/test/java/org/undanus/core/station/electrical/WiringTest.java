@@ -387,7 +387,7 @@ class WiringTest {
                         new Judgements(fixture.judgements()))
                 .get(0);
         assertThat(drawing.elements().stream()
-                        .flatMap(element -> element.standing().stream())
+                        .flatMap(element -> element.meaning().stream())
                         .flatMap(standing -> standing.thing().stream())
                         .distinct())
                 .contains("outdoor 1", "indoor E", "outdoor 3")

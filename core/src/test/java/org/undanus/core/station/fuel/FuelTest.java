@@ -515,7 +515,7 @@ class FuelTest {
         Drawing train = TrainFigure.draw(fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, judgements)
                 .get(0);
         assertThat(train.elements().stream()
-                        .flatMap(element -> element.standing().stream())
+                        .flatMap(element -> element.meaning().stream())
                         .flatMap(standing -> standing.thing().stream())
                         .distinct())
                 .hasSize(7);

@@ -120,7 +120,7 @@ class MountingTest {
         assertThat(discs.subList(2, discs.size()))
                 .allSatisfy(part -> assertThat(part.centre().y())
                         .isGreaterThanOrEqualTo(drain.centre().y()));
-        assertThat(discs.get(0).standing().orElseThrow().line())
+        assertThat(discs.get(0).meaning().orElseThrow().line())
                 .hasValueSatisfying(line -> assertThat(line.point()).isEqualTo("mounting.hole-diameter"));
         List<String> words = drawing.elements().stream()
                 .filter(Element.Words.class::isInstance)

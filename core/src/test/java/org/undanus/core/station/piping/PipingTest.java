@@ -585,7 +585,7 @@ class PipingTest {
                 run("1 m in, wall, 3.2 m out insulated 13 mm, elbow, up 2.5 m, trap, coil 2 m, 6 m along");
         Drawing drawing = drawn(fixture).get(0);
         assertThat(drawing.elements().stream()
-                        .flatMap(element -> element.standing().stream())
+                        .flatMap(element -> element.meaning().stream())
                         .flatMap(standing -> standing.thing().stream())
                         .distinct())
                 .containsExactlyInAnyOrder("0", "1", "2", "3", "4", "5", "6", "7");
