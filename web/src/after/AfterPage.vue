@@ -3,6 +3,7 @@ import { $gettext } from "../language/language";
 import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { useAttempt } from "../api/useAttempt";
 import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import RaiseDialog from "../corrections/RaiseDialog.vue";
@@ -29,11 +30,10 @@ const seals = ref<Schemas["SealedView"][]>([]);
 const visits = ref<Schemas["VisitReport"][]>([]);
 const plan = ref<Schemas["PlanView"]>();
 const problem = ref("");
-const refusal = ref("");
+const { busy, problem: refusal, attempt } = useAttempt();
 const raising = ref(false);
 const sure = ref(false);
 const last = lastOnly();
-const busy = ref(false);
 
 const path = computed(() => ({ path: { id: props.id }, query: { units: units() } }));
 const open = computed(() => corrections.value.filter((each) => !ended(each)).length);
@@ -66,18 +66,12 @@ watch(path, load, { immediate: true });
 onBeforeUnmount(() => (heading.value = undefined));
 
 async function seal() {
-  busy.value = true;
-  refusal.value = "";
-  try {
+  await attempt(async () => {
     const made = await api.post(at("/api/installations/{id}/seals", { path: { id: props.id } }), undefined);
     notice.done($gettext("Sealed as %{number}.", { number: made.number }));
-  } catch (thrown) {
-    refusal.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-    sure.value = false;
-    await load();
-  }
+  });
+  sure.value = false;
+  await load();
 }
 
 /** The number of the visit, which the seal's own number ends with. */

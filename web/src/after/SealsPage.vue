@@ -2,13 +2,12 @@
 import { ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
-import { sentence } from "../api/problems";
+import { useAttempt } from "../api/useAttempt";
 
 /** Checks a sealed file and says what in it was changed. */
 const outcome = ref<Schemas["CheckedSeal"]>();
 const name = ref("");
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
 async function check(event: Event) {
   const input = event.target as HTMLInputElement;
@@ -20,14 +19,9 @@ async function check(event: Event) {
   outcome.value = undefined;
   problem.value = "";
   name.value = file.name;
-  busy.value = true;
-  try {
+  await attempt(async () => {
     outcome.value = await api.file(at("/api/sealed/check"), file, "application/zip");
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 

@@ -3,6 +3,7 @@ import { $gettext } from "../language/language";
 import { computed, ref, toRef, watch } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError } from "../api/client";
+import { useAttempt } from "../api/useAttempt";
 import { lastOnly } from "../api/lastOnly";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
@@ -28,8 +29,7 @@ const problem = ref("");
 const words = ref("");
 const given = ref<Given[]>([]);
 const confirmed = ref(false);
-const refusal = ref("");
-const busy = ref(false);
+const { busy, problem: refusal, attempt } = useAttempt();
 
 const correction = computed(() => conversation.value?.correction);
 const photos = usePhotos(toRef(() => correction.value?.installationId ?? ""));
@@ -67,36 +67,34 @@ async function load() {
 watch(() => props.id, load, { immediate: true });
 
 async function take(kind: StepKind) {
-  busy.value = true;
-  refusal.value = "";
-  try {
-    conversation.value = await api.post(
-      at("/api/corrections/{id}/steps", { path: { id: props.id }, query: { units: units() } }),
-      {
-        kind,
-        words: kind === "SEEN" ? "" : words.value,
-        readings: kind === "ANSWERED" ? sent(given.value, conversation.value?.lines ?? []) : [],
-        confirmed: confirmed.value,
-        version: correction.value?.version ?? 0,
-      },
-    );
-    if (kind !== "SEEN") {
-      words.value = "";
-      given.value = [];
-      notice.done($gettext("Saved; the other side gets a letter."));
-    }
-    confirmed.value = false;
-  } catch (thrown) {
-    refusal.value = sentence(thrown);
-    confirmed.value = thrown instanceof ProblemError && !!thrown.problem.ask;
-    if (thrown instanceof ProblemError && thrown.problem.status === 409) {
-      const said = refusal.value;
-      await load();
-      refusal.value = said;
-    }
-  } finally {
-    busy.value = false;
-  }
+  await attempt(
+    async () => {
+      conversation.value = await api.post(
+        at("/api/corrections/{id}/steps", { path: { id: props.id }, query: { units: units() } }),
+        {
+          kind,
+          words: kind === "SEEN" ? "" : words.value,
+          readings: kind === "ANSWERED" ? sent(given.value, conversation.value?.lines ?? []) : [],
+          confirmed: confirmed.value,
+          version: correction.value?.version ?? 0,
+        },
+      );
+      if (kind !== "SEEN") {
+        words.value = "";
+        given.value = [];
+        notice.done($gettext("Saved; the other side gets a letter."));
+      }
+      confirmed.value = false;
+    },
+    async (thrown) => {
+      confirmed.value = thrown instanceof ProblemError && !!thrown.problem.ask;
+      if (thrown instanceof ProblemError && thrown.problem.status === 409) {
+        const said = refusal.value;
+        await load();
+        refusal.value = said;
+      }
+    },
+  );
 }
 
 const editing = ref(false);

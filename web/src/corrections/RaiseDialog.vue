@@ -3,6 +3,7 @@ import { $gettext } from "../language/language";
 import { computed, ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { useAttempt } from "../api/useAttempt";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import { useUnits } from "../frame/useUnits";
@@ -16,8 +17,7 @@ const open = defineModel<boolean>({ required: true });
 const { units } = useUnits();
 const trades = ref<Schemas["Proposed"][]>();
 const chosen = ref<string[]>([]);
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
 const items = computed(() => trades.value?.flatMap((trade) => trade.items) ?? []);
 
@@ -51,9 +51,7 @@ watch(
 );
 
 async function raise() {
-  busy.value = true;
-  problem.value = "";
-  try {
+  await attempt(async () => {
     const raised = await api.post(
       at("/api/installations/{id}/corrections", {
         path: { id: props.installation },
@@ -68,11 +66,7 @@ async function raise() {
         : $gettext("%{raised} corrections raised; the crew gets one letter.", { raised: raised.length }),
     );
     emit("raised");
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 

@@ -3,7 +3,7 @@ import { $gettext } from "../language/language";
 import { ref } from "vue";
 import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
-import { sentence } from "../api/problems";
+import { useAttempt } from "../api/useAttempt";
 import { notice } from "../frame/notice";
 import GivenReadings, { sent, type Given } from "../shown/GivenReadings.vue";
 import { useUnits } from "../frame/useUnits";
@@ -17,29 +17,26 @@ const words = ref("");
 const given = ref<Given[]>([]);
 /** Whether an unusual reading has been asked about. */
 const confirmed = ref(false);
-const refusal = ref("");
-const busy = ref(false);
+const { busy, problem: refusal, attempt } = useAttempt();
 
 async function answer() {
-  busy.value = true;
-  refusal.value = "";
-  try {
-    await api.post(
-      at("/api/questions/{id}/answer", { path: { id: props.question.id }, query: { units: units() } }),
-      {
-        words: words.value,
-        readings: sent(given.value, props.record.values),
-        confirmed: confirmed.value,
-      },
-    );
-    notice.done($gettext("Answered; the office gets a letter."));
-    emit("answered");
-  } catch (thrown) {
-    refusal.value = sentence(thrown);
-    confirmed.value = thrown instanceof ProblemError && !!thrown.problem.ask;
-  } finally {
-    busy.value = false;
-  }
+  await attempt(
+    async () => {
+      await api.post(
+        at("/api/questions/{id}/answer", { path: { id: props.question.id }, query: { units: units() } }),
+        {
+          words: words.value,
+          readings: sent(given.value, props.record.values),
+          confirmed: confirmed.value,
+        },
+      );
+      notice.done($gettext("Answered; the office gets a letter."));
+      emit("answered");
+    },
+    (thrown) => {
+      confirmed.value = thrown instanceof ProblemError && !!thrown.problem.ask;
+    },
+  );
 }
 </script>
 

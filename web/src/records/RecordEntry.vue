@@ -3,6 +3,7 @@ import { $gettext } from "../language/language";
 import { computed, reactive, ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
+import { useAttempt } from "../api/useAttempt";
 import { sentence } from "../api/problems";
 import { when } from "../frame/when";
 
@@ -18,8 +19,7 @@ const values = reactive<Record<string, string>>({});
 const times = reactive<Record<string, string>>({});
 /** What is known of the logged curves that were chosen. */
 const curves = reactive<Record<string, string>>({});
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
 const key = (line: Schemas["RecordLineView"]) => `${line.point}@${line.component}`;
 const written = computed(() => props.lines.filter((line) => values[key(line)]?.trim()));
@@ -76,9 +76,7 @@ function moment(time: string | undefined): string | undefined {
 }
 
 async function bring() {
-  busy.value = true;
-  problem.value = "";
-  try {
+  await attempt(async () => {
     const brought = await api.post(at("/api/installations/{id}/records", { path: { id: props.id } }), {
       signedBy: signedBy.value,
       day: day.value,
@@ -92,11 +90,7 @@ async function bring() {
       })),
     });
     emit("brought", brought.id);
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 

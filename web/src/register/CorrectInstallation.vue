@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from "vue";
 import { at } from "../api/address";
-import { api, ProblemError, type Schemas } from "../api/client";
-import { sentence } from "../api/problems";
+import { api, type Schemas } from "../api/client";
+import { useAttempt } from "../api/useAttempt";
 import { verdictWord, words } from "../words/words";
 import UnitRow from "./UnitRow.vue";
 
@@ -25,9 +25,7 @@ const asked = reactive({
 const shown = ref<Schemas["AmendmentView"]>();
 /** What was shown, as it was asked for: anything else is looked at anew. */
 const looked = ref("");
-const problem = ref("");
-const fields = ref<Record<string, string>>({});
-const busy = ref(false);
+const { busy, problem, fields, attempt } = useAttempt();
 
 watch(open, async (now) => {
   const from = props.installation;
@@ -58,20 +56,6 @@ watch(open, async (now) => {
 
 const path = () => ({ path: { id: props.installation?.id ?? "" } });
 const same = () => looked.value === JSON.stringify(asked);
-
-async function attempt(work: () => Promise<void>) {
-  busy.value = true;
-  problem.value = "";
-  fields.value = {};
-  try {
-    await work();
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-    fields.value = thrown instanceof ProblemError ? (thrown.problem.fields ?? {}) : {};
-  } finally {
-    busy.value = false;
-  }
-}
 
 const look = () =>
   attempt(async () => {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from "vue";
 import { at } from "../api/address";
-import { api, ProblemError, type Schemas } from "../api/client";
+import { api, type Schemas } from "../api/client";
+import { useAttempt } from "../api/useAttempt";
 import { sentence } from "../api/problems";
 import { capital, words } from "../words/words";
 import UnitRow from "./UnitRow.vue";
@@ -16,9 +17,7 @@ const sheets = ref<Schemas["SheetLine"][]>([]);
 const choices = ref<Schemas["ChoicesView"]>({ reference: "", crews: [], places: [] });
 const others = ref<Schemas["RegisterEntry"][]>([]);
 const like = ref("");
-const fields = ref<Record<string, string>>({});
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, fields, attempt } = useAttempt();
 /** Everything that can wait. */
 const more = ref(false);
 const asked = reactive({
@@ -183,30 +182,26 @@ const system = computed(() =>
 );
 
 async function submit() {
-  busy.value = true;
-  problem.value = "";
-  fields.value = {};
-  try {
-    const made = await api.post(at("/api/installations"), {
-      ...asked,
-      system: asked.system || system.value,
-      title: asked.title || [asked.building, system.value].filter(Boolean).join(", "),
-      zone: place.value ? undefined : asked.zone,
-      elevation: elsewhere.value ? asked.elevation : (place.value?.elevation ?? asked.elevation),
-      components: asked.components.map((each, index) => ({
-        ...each,
-        title: each.title || titleOf(each, index),
-        model: each.model.trim() || undefined,
-      })),
-    });
-    emit("entered", made.id);
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-    fields.value = thrown instanceof ProblemError ? (thrown.problem.fields ?? {}) : {};
-    more.value ||= ["reference", "title", "system"].some((name) => fields.value[name]);
-  } finally {
-    busy.value = false;
-  }
+  await attempt(
+    async () => {
+      const made = await api.post(at("/api/installations"), {
+        ...asked,
+        system: asked.system || system.value,
+        title: asked.title || [asked.building, system.value].filter(Boolean).join(", "),
+        zone: place.value ? undefined : asked.zone,
+        elevation: elsewhere.value ? asked.elevation : (place.value?.elevation ?? asked.elevation),
+        components: asked.components.map((each, index) => ({
+          ...each,
+          title: each.title || titleOf(each, index),
+          model: each.model.trim() || undefined,
+        })),
+      });
+      emit("entered", made.id);
+    },
+    () => {
+      more.value ||= ["reference", "title", "system"].some((name) => fields.value[name]);
+    },
+  );
 }
 </script>
 

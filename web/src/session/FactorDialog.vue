@@ -3,7 +3,7 @@ import { $gettext } from "../language/language";
 import { ref, watch } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
-import { sentence } from "../api/problems";
+import { useAttempt } from "../api/useAttempt";
 import { notice } from "../frame/notice";
 import { useSession } from "./useSession";
 
@@ -13,25 +13,12 @@ const { factor, again } = useSession();
 const password = ref("");
 const code = ref("");
 const secret = ref<Schemas["Secret"]>();
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
 watch(open, () => {
   password.value = code.value = problem.value = "";
   secret.value = undefined;
 });
-
-async function attempt(work: () => Promise<void>) {
-  busy.value = true;
-  problem.value = "";
-  try {
-    await work();
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
-}
 
 const whoItIs = () => ({ password: password.value, code: code.value || undefined });
 

@@ -3,7 +3,7 @@ import { $gettext } from "../language/language";
 import { ref, watch } from "vue";
 import { at } from "../api/address";
 import { api } from "../api/client";
-import { sentence } from "../api/problems";
+import { useAttempt } from "../api/useAttempt";
 import { notice } from "../frame/notice";
 
 /** One's own password, changed by the old one. */
@@ -11,8 +11,7 @@ const open = defineModel<boolean>({ required: true });
 const old = ref("");
 const fresh = ref("");
 const again = ref("");
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
 watch(open, () => {
   old.value = fresh.value = again.value = problem.value = "";
@@ -23,17 +22,11 @@ async function change() {
     problem.value = $gettext("The new password was not typed the same twice.");
     return;
   }
-  busy.value = true;
-  problem.value = "";
-  try {
+  await attempt(async () => {
     await api.put(at("/api/session/password"), { old: old.value, fresh: fresh.value });
     open.value = false;
     notice.done($gettext("Password changed. Whatever else was signed in under your name is not any more."));
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 

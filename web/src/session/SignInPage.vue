@@ -2,7 +2,7 @@
 import { ref } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { ProblemError } from "../api/client";
-import { sentence } from "../api/problems";
+import { useAttempt } from "../api/useAttempt";
 import { useSession } from "./useSession";
 
 const { signIn, demoAccounts } = useSession();
@@ -14,24 +14,21 @@ const password = ref("");
 /** Asked for once name and password are right, where there is a second factor. */
 const coded = ref(false);
 const code = ref("");
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
 async function submit() {
-  busy.value = true;
-  problem.value = "";
-  try {
-    await signIn(name.value, password.value, code.value);
-    const to =
-      typeof route.query.to === "string" && route.query.to.startsWith("/") ? route.query.to : "/register";
-    await router.push(to);
-  } catch (thrown) {
-    coded.value ||= thrown instanceof ProblemError && !!thrown.problem.code;
-    code.value = "";
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
+  await attempt(
+    async () => {
+      await signIn(name.value, password.value, code.value);
+      const to =
+        typeof route.query.to === "string" && route.query.to.startsWith("/") ? route.query.to : "/register";
+      await router.push(to);
+    },
+    (thrown) => {
+      coded.value ||= thrown instanceof ProblemError && !!thrown.problem.code;
+      code.value = "";
+    },
+  );
 }
 
 function take(account: { name: string; password: string }) {

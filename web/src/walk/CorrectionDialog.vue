@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { useAttempt } from "../api/useAttempt";
 import { $gettext } from "../language/language";
 import { notice } from "../frame/notice";
 import { ref, watch } from "vue";
-import { sentence } from "../api/problems";
 import type { Judgement } from "../shown/lines";
 
 const props = defineProps<{
@@ -13,8 +13,7 @@ const open = defineModel<boolean>({ required: true });
 
 const words = ref("");
 const due = ref<string>();
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
 watch(open, (now) => {
   if (now) {
@@ -25,20 +24,15 @@ watch(open, (now) => {
 });
 
 async function submit() {
-  if (!props.judgement) {
+  const judgement = props.judgement;
+  if (!judgement) {
     return;
   }
-  busy.value = true;
-  problem.value = "";
-  try {
-    const number = await props.raise(props.judgement, words.value, due.value || undefined);
+  await attempt(async () => {
+    const number = await props.raise(judgement, words.value, due.value || undefined);
     open.value = false;
     notice.done($gettext("Correction %{number} raised; the crew gets a letter.", { number }));
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { useAttempt } from "../api/useAttempt";
 import { computed, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
-import { sentence } from "../api/problems";
 
 /** What can be looked at in the time there is, and what stays open then: said before it is begun. */
 const props = defineProps<{
@@ -15,8 +15,7 @@ const emit = defineEmits<{ begin: [minutes: number]; end: [] }>();
 const USUAL = 60;
 const minutes = ref(USUAL);
 const plan = ref<Schemas["HourView"]>();
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
 const stations = computed(() => {
   const counts = new Map<string, number>();
@@ -27,16 +26,14 @@ const stations = computed(() => {
 });
 
 async function show() {
-  busy.value = true;
-  problem.value = "";
-  try {
-    plan.value = await props.look(minutes.value);
-  } catch (thrown) {
-    plan.value = undefined;
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
+  await attempt(
+    async () => {
+      plan.value = await props.look(minutes.value);
+    },
+    () => {
+      plan.value = undefined;
+    },
+  );
 }
 
 watch(open, (now) => {

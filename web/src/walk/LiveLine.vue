@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { useAttempt } from "../api/useAttempt";
 import { $gettext } from "../language/language";
 import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
-import { sentence } from "../api/problems";
 import { capital } from "../words/words";
 import { useLive } from "../shown/useLive";
 import type { Line } from "../shown/lines";
@@ -14,20 +14,13 @@ const emit = defineEmits<{ changed: [] }>();
 const live = useLive();
 const heard = computed(() => live.on(props.line));
 const choices = ref<Schemas["Sender"][]>([]);
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
 async function tried(what: () => Promise<unknown>) {
-  busy.value = true;
-  problem.value = "";
-  try {
+  await attempt(async () => {
     await what();
     emit("changed");
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 
 function ask() {

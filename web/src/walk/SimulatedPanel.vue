@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { useAttempt } from "../api/useAttempt";
 import { onBeforeUnmount, onMounted, ref } from "vue";
-import { sentence } from "../api/problems";
 import { clockTime } from "../frame/when";
 import { capital } from "../words/words";
 import { useSimulated } from "./useSimulated";
@@ -17,20 +17,7 @@ const refrigerant = ref("R410A");
 const orifice = ref(false);
 const speed = ref(60);
 const open = ref(false);
-const problem = ref("");
-const busy = ref(false);
-
-async function tried(what: () => Promise<unknown>) {
-  busy.value = true;
-  problem.value = "";
-  try {
-    await what();
-  } catch (thrown) {
-    problem.value = sentence(thrown);
-  } finally {
-    busy.value = false;
-  }
-}
+const { busy, problem, attempt: tried } = useAttempt();
 
 function on() {
   const machine = props.machine ? { refrigerant: refrigerant.value, orifice: orifice.value } : {};

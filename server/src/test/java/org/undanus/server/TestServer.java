@@ -23,6 +23,11 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.tomcat.TomcatWebServer;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.util.FileSystemUtils;
 import org.undanus.server.account.Accounts;
 import org.undanus.server.account.Person;
@@ -33,7 +38,7 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
     private final List<String> properties = new ArrayList<>();
     private static final String DEMO = "--undanus.demo=true";
 
-    private final List<Class<?>> sources = new ArrayList<>(List.of(Undanus.class));
+    private final List<Class<?>> sources = new ArrayList<>(List.of(Undanus.class, QuickPasswords.class));
     private Path data;
     private ServletWebServerApplicationContext context;
 
@@ -101,11 +106,23 @@ public final class TestServer implements BeforeAllCallback, AfterAllCallback {
 
         private static Path made() {
             Path folder = TestServer.folder(false);
-            new SpringApplication(Undanus.class)
+            new SpringApplication(Undanus.class, QuickPasswords.class)
                     .run(DEMO, "--server.port=0", "--undanus.data=" + folder)
                     .close();
             folder.toFile().deleteOnExit();
             return folder;
+        }
+    }
+
+    /** A sign-in costs what it costs on purpose; here there are hundreds of them. */
+    @Configuration
+    static class QuickPasswords {
+        private static final int LEAST_STRENGTH = 4;
+
+        @Bean
+        @Primary
+        PasswordEncoder quickPasswords() {
+            return new BCryptPasswordEncoder(LEAST_STRENGTH);
         }
     }
 

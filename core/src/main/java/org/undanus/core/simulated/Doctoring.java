@@ -84,93 +84,108 @@ public enum Doctoring {
     public void apply(RecordedJob job, RecordedJob other, RandomGenerator random) {
         double step = job.step();
         switch (this) {
-            case COPIED ->
-                job.lines().stream()
-                        .filter(line -> line.id().startsWith("charge.")
-                                || line.id().startsWith("running.")
-                                || line.id().startsWith("record.")
-                                || line.id().startsWith("electrical."))
-                        .filter(line -> !line.id().equals("charge.barometer"))
-                        .forEach(line -> job.rewrite(line, other.written(line)));
-            case TO_TARGET -> {
-                job.rewrite(RecordLines.SUPERHEAT, degrees(number(job.written(RecordLines.SUPERHEAT)) + 5, step));
-                job.rewrite(RecordLines.SUBCOOLING, degrees(number(job.written(RecordLines.SUBCOOLING)) - 5, step));
-            }
-            case FLAT_HOLD -> {
-                Point cold = point("tightness.end-temperature");
-                job.rewrite(point("tightness.end-pressure"), job.written(point("tightness.start-pressure")));
-                job.rewrite(cold, degrees(number(job.written(point("tightness.start-temperature"))) - 16, step));
-            }
-            case QUICK_PULL_DOWN -> {
-                job.rewrite(point("piping.run"), LONG_RUN);
-                job.rewrite(point("evacuation.pump-speed"), "3 cfm");
-                double least = job.quickest(LONG_FEET, 3, number(job.written(point("evacuation.reached"))));
-                long minutes = Math.max(1, Math.round(least / 60 / (2 + 3 * random.nextDouble())));
-                job.rewrite(point("evacuation.pull-time"), minutes + " min");
-            }
-            case OTHER_SPLIT -> {
-                double back = number(job.written(point("running.return-dry-bulb")));
-                double split = (back - number(job.written(point("running.supply-dry-bulb"))))
-                        * (1.4 + 0.3 * random.nextDouble());
-                job.rewrite(point("running.supply-dry-bulb"), degrees(back - split, step));
-                job.rewrite(point("running.supply-wet-bulb"), degrees(back - split - 1, step));
-                job.rewrite(RecordLines.SPLIT, degrees(split, step));
-            }
-            case WRONG_TABLE -> {
-                Saturation table = Refrigerant.shipped("R22").orElseThrow().saturation();
-                double low = number(job.written(point("charge.suction-pressure"))) * PSI;
-                double wrong = RecordedJob.fahrenheit(
-                        table.dewTemperature(GaugePressure.ofPascals(low).absolute(job.air()))
-                                .si());
-                job.rewrite(RecordLines.EVAPORATING, degrees(wrong, step));
-                job.rewrite(
-                        RecordLines.SUPERHEAT,
-                        degrees(number(job.written(point("charge.suction-temperature"))) - wrong, step));
-            }
+            case COPIED -> copied(job, other);
+            case TO_TARGET -> nearerTarget(job, step);
+            case FLAT_HOLD -> flatHold(job, step);
+            case QUICK_PULL_DOWN -> quickPullDown(job, random);
+            case OTHER_SPLIT -> otherSplit(job, step, random);
+            case WRONG_TABLE -> byAnotherTable(job, step);
             case HEIGHT_FORGOTTEN ->
                 job.rewrite(
                         point("charge.barometer"),
                         String.format(Locale.ROOT, "%.2f inHg", 29.92 + random.nextGaussian() * 0.2));
             case OVERLAP ->
                 job.retime(RecordLines.PUMP_ON, job.time(RecordLines.TEST_ENDED).minusMinutes(45));
-            case SWAPPED -> {
-                String suction = job.written(point("charge.suction-temperature"));
-                String liquid = job.written(point("charge.liquid-temperature"));
-                job.rewrite(point("charge.suction-temperature"), liquid);
-                job.rewrite(point("charge.liquid-temperature"), suction);
-                job.rewrite(
-                        RecordLines.SUPERHEAT,
-                        degrees(number(liquid) - number(job.written(RecordLines.EVAPORATING)), step));
-                job.rewrite(
-                        RecordLines.SUBCOOLING,
-                        degrees(number(job.written(RecordLines.CONDENSING)) - number(suction), step));
-            }
-            case SMOOTH -> {
-                long first = Math.round(number(job.written(point("evacuation.reached"))));
-                StringBuilder course = new StringBuilder("0 min " + first + " micron");
-                for (int i = 1; i < 12; i++) {
-                    course.append(", ").append(i).append(" min ").append(first + 10L * i);
-                }
-                job.rewrite(point("evacuation.readings"), course.toString());
-            }
+            case SWAPPED -> swappedPipes(job, step);
+            case SMOOTH -> smoothRise(job);
             case SCALED_COURSE -> job.rewrite(point("evacuation.readings"), scaled(other));
             case TWO_PLACES ->
                 job.shift(ChronoUnit.MINUTES.between(job.time(RecordLines.STARTED), other.time(RecordLines.STARTED)));
-            case UNITS -> {
-                job.rewrite(point("piping.run"), LONG_RUN);
-                double left = number(job.written(point("charge.cylinder-before")))
-                        - LONG_RUN_TAKES
-                        + random.nextGaussian() * 0.1;
-                job.rewrite(point("charge.cylinder-after"), String.format(Locale.ROOT, "%.2f lb", left));
-                List.of("charge.cylinder-before", "charge.cylinder-after")
-                        .forEach(line -> job.rewrite(
-                                point(line), job.written(point(line)).replace(" lb", " kg")));
-            }
+            case UNITS -> poundsAsKilograms(job, random);
             case OTHER_WEATHER ->
                 job.rewrite(
                         point("running.outdoor-dry-bulb"),
                         degrees(number(job.written(point("running.outdoor-dry-bulb"))) + 22, step));
         }
+    }
+
+    private static void copied(RecordedJob job, RecordedJob other) {
+        job.lines().stream()
+                .filter(line -> line.id().startsWith("charge.")
+                        || line.id().startsWith("running.")
+                        || line.id().startsWith("record.")
+                        || line.id().startsWith("electrical."))
+                .filter(line -> !line.id().equals("charge.barometer"))
+                .forEach(line -> job.rewrite(line, other.written(line)));
+    }
+
+    private static void nearerTarget(RecordedJob job, double step) {
+        job.rewrite(RecordLines.SUPERHEAT, degrees(number(job.written(RecordLines.SUPERHEAT)) + 5, step));
+        job.rewrite(RecordLines.SUBCOOLING, degrees(number(job.written(RecordLines.SUBCOOLING)) - 5, step));
+    }
+
+    private static void flatHold(RecordedJob job, double step) {
+        Point cold = point("tightness.end-temperature");
+        job.rewrite(point("tightness.end-pressure"), job.written(point("tightness.start-pressure")));
+        job.rewrite(cold, degrees(number(job.written(point("tightness.start-temperature"))) - 16, step));
+    }
+
+    private static void quickPullDown(RecordedJob job, RandomGenerator random) {
+        job.rewrite(point("piping.run"), LONG_RUN);
+        job.rewrite(point("evacuation.pump-speed"), "3 cfm");
+        double least = job.quickest(LONG_FEET, 3, number(job.written(point("evacuation.reached"))));
+        long minutes = Math.max(1, Math.round(least / 60 / (2 + 3 * random.nextDouble())));
+        job.rewrite(point("evacuation.pull-time"), minutes + " min");
+    }
+
+    private static void otherSplit(RecordedJob job, double step, RandomGenerator random) {
+        double back = number(job.written(point("running.return-dry-bulb")));
+        double split =
+                (back - number(job.written(point("running.supply-dry-bulb")))) * (1.4 + 0.3 * random.nextDouble());
+        job.rewrite(point("running.supply-dry-bulb"), degrees(back - split, step));
+        job.rewrite(point("running.supply-wet-bulb"), degrees(back - split - 1, step));
+        job.rewrite(RecordLines.SPLIT, degrees(split, step));
+    }
+
+    private static void byAnotherTable(RecordedJob job, double step) {
+        Saturation table = Refrigerant.shipped("R22").orElseThrow().saturation();
+        double low = number(job.written(point("charge.suction-pressure"))) * PSI;
+        double wrong = RecordedJob.fahrenheit(
+                table.dewTemperature(GaugePressure.ofPascals(low).absolute(job.air()))
+                        .si());
+        job.rewrite(RecordLines.EVAPORATING, degrees(wrong, step));
+        job.rewrite(
+                RecordLines.SUPERHEAT, degrees(number(job.written(point("charge.suction-temperature"))) - wrong, step));
+    }
+
+    private static void swappedPipes(RecordedJob job, double step) {
+        String suction = job.written(point("charge.suction-temperature"));
+        String liquid = job.written(point("charge.liquid-temperature"));
+        job.rewrite(point("charge.suction-temperature"), liquid);
+        job.rewrite(point("charge.liquid-temperature"), suction);
+        job.rewrite(
+                RecordLines.SUPERHEAT, degrees(number(liquid) - number(job.written(RecordLines.EVAPORATING)), step));
+        job.rewrite(
+                RecordLines.SUBCOOLING, degrees(number(job.written(RecordLines.CONDENSING)) - number(suction), step));
+    }
+
+    private static void smoothRise(RecordedJob job) {
+        long first = Math.round(number(job.written(point("evacuation.reached"))));
+        StringBuilder course = new StringBuilder("0 min " + first + " micron");
+        for (int i = 1; i < 12; i++) {
+            course.append(", ").append(i).append(" min ").append(first + 10L * i);
+        }
+        job.rewrite(point("evacuation.readings"), course.toString());
+    }
+
+    private static void poundsAsKilograms(RecordedJob job, RandomGenerator random) {
+        job.rewrite(point("piping.run"), LONG_RUN);
+        double left =
+                number(job.written(point("charge.cylinder-before"))) - LONG_RUN_TAKES + random.nextGaussian() * 0.1;
+        job.rewrite(point("charge.cylinder-after"), String.format(Locale.ROOT, "%.2f lb", left));
+        List.of("charge.cylinder-before", "charge.cylinder-after")
+                .forEach(line ->
+                        job.rewrite(point(line), job.written(point(line)).replace(" lb", " kg")));
     }
 
     /** A twentieth more at each reading. */

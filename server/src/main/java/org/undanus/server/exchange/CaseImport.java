@@ -224,6 +224,39 @@ public class CaseImport {
     private String enter(InstallationRecord record, Path folder, Person person, Instant now, ImportProgress progress) {
         String where = "installations." + record.reference();
         RuleBook rules = book(record.ruleBook(), where);
+        String id = opened(record, rules, where, person);
+        for (Subject subject : record.subjects().orElse(List.of())) {
+            if (!subject.kind().addable()) {
+                throw new UnsuitableException(
+                        where + ".subjects", "Units and the system are no subjects of their own.");
+            }
+            addedSubjects.add(id, subject, person);
+        }
+        record.sitePlan()
+                .ifPresent(plan ->
+                        plans.keep(id, plans.geoJson().read(json.writeValueAsString(plan)), 0, person.name(), now));
+        CaseFile file = cases.open(id, person);
+        for (CaseDocument.TraceRecord trace : record.traces().orElse(List.of())) {
+            progress.step();
+            keep(trace, folder, id, where + ".traces", person, now);
+        }
+        keepReadings(record, file, rules, where, person, progress);
+        keepCorrections(record, id, where, person, progress);
+        for (CaseDocument.PhotoRecord photo : record.photos().orElse(List.of())) {
+            progress.step();
+            keep(photo, folder, file, where, person);
+        }
+        List<CarriedRecord> handedIn = record.records().orElse(List.of());
+        List<List<ArrivedFile>> papers = papers(record, handedIn.size(), folder, file, where, person, progress);
+        for (int number = 0; number < handedIn.size(); number++) {
+            progress.step();
+            keep(handedIn.get(number), papers.get(number), file, where + ".records[" + number + "]", person);
+        }
+        return id;
+    }
+
+    /** @return the id of the installation, opened with all its visits */
+    private String opened(InstallationRecord record, RuleBook rules, String where, Person person) {
         List<CaseDocument.VisitRecord> recorded =
                 new ArrayList<>(record.earlierVisits().orElse(List.of()));
         recorded.add(new CaseDocument.VisitRecord(
@@ -249,27 +282,26 @@ public class CaseImport {
             visits.begin(id, v.stage(), v.visitedOn(), v.unannounced().orElse(false), person);
             confine(id, v, person);
         });
-        for (Subject subject : record.subjects().orElse(List.of())) {
-            if (!subject.kind().addable()) {
-                throw new UnsuitableException(
-                        where + ".subjects", "Units and the system are no subjects of their own.");
-            }
-            addedSubjects.add(id, subject, person);
-        }
-        record.sitePlan()
-                .ifPresent(plan ->
-                        plans.keep(id, plans.geoJson().read(json.writeValueAsString(plan)), 0, person.name(), now));
-        CaseFile file = cases.open(id, person);
-        for (CaseDocument.TraceRecord trace : record.traces().orElse(List.of())) {
-            progress.step();
-            keep(trace, folder, id, where + ".traces", person, now);
-        }
+        return id;
+    }
+
+    private void keepReadings(
+            InstallationRecord record,
+            CaseFile file,
+            RuleBook rules,
+            String where,
+            Person person,
+            ImportProgress progress) {
         requireNewIds(record.readings(), where);
         int index = 0;
         for (ReadingRecord reading : record.readings()) {
             progress.step();
             keep(reading, file, rules, person, where + ".readings[" + index++ + "]");
         }
+    }
+
+    private void keepCorrections(
+            InstallationRecord record, String id, String where, Person person, ImportProgress progress) {
         List<CorrectionRecord> raised = record.corrections().orElse(List.of());
         if (raised.stream().map(CorrectionRecord::number).distinct().count() < raised.size()) {
             throw new UnsuitableException(where + ".corrections", "Two corrections have the same number.");
@@ -278,17 +310,6 @@ public class CaseImport {
             progress.step();
             keep(correction, id, where, person);
         }
-        for (CaseDocument.PhotoRecord photo : record.photos().orElse(List.of())) {
-            progress.step();
-            keep(photo, folder, file, where, person);
-        }
-        List<CarriedRecord> handedIn = record.records().orElse(List.of());
-        List<List<ArrivedFile>> papers = papers(record, handedIn.size(), folder, file, where, person, progress);
-        for (int number = 0; number < handedIn.size(); number++) {
-            progress.step();
-            keep(handedIn.get(number), papers.get(number), file, where + ".records[" + number + "]", person);
-        }
-        return id;
     }
 
     /** Hangs what belongs to corrections on them. @return the papers of each record */

@@ -74,40 +74,8 @@ final class StaticFigure {
                         Frame.stretched(-0.3, bottom, 5.3, top))
                 .line(Role.GRID, Place.of(0, 0), Place.of(5, 0))
                 .words(Text.of("room"), Place.of(0, 0), Weight.QUIET, Side.ABOVE, Side.BELOW);
-        for (Part part : PARTS) {
-            Optional<Double> from = at(x, part.from);
-            Optional<Double> to = at(x, part.to);
-            Meaning meaning = part.judged
-                    .map(requirement -> Meaning.of(judgements, requirement.about(), ducts.id()))
-                    .orElse(Meaning.of(new PointKey(AirPoints.STATIC_SUPPLY.id(), ducts.id())));
-            if (from.isPresent() && to.isPresent()) {
-                drawing.line(Role.CURVE, meaning, Place.of(part.from, from.get()), Place.of(part.to, to.get()));
-                drop(from.get(), to.get(), part)
-                        .ifPresent(drop -> drawing.words(
-                                Text.of("{title} {drop}", part.title, drop),
-                                Place.of((part.from + part.to) / 2, (from.get() + to.get()) / 2),
-                                Weight.PLAIN,
-                                meaning,
-                                Side.ABOVE,
-                                Side.BELOW));
-            } else {
-                drawing.aside(
-                        Text.of("{title}: not read", part.title),
-                        Place.of((part.from + part.to) / 2, 0),
-                        meaning,
-                        Side.BELOW);
-            }
-        }
-        for (Station station : STATIONS) {
-            PointKey key = new PointKey(station.point.id(), ducts.id());
-            x.number(station.point).ifPresent(pressure -> drawing.dot(Role.READ, Place.of(station.along, pressure), key)
-                    .aside(
-                            Text.of("{pressure}", PressureDifference.ofPascals(pressure)),
-                            Place.of(station.along, pressure),
-                            Meaning.of(key),
-                            Side.BELOW,
-                            Side.RIGHT));
-        }
+        PARTS.forEach(part -> part(drawing, x, ducts, judgements, part));
+        STATIONS.forEach(station -> pressure(drawing, x, ducts, station));
         Meaning external = Meaning.of(judgements, StaticPressure.EXTERNAL.about(), ducts.id());
         Airflow.external(x)
                 .ifPresent(total -> drawing.caption(Text.of(
@@ -121,6 +89,43 @@ final class StaticFigure {
                         VolumeFlow.ofCubicMetresPerSecond(flow.value()),
                         VolumeFlow.ofCubicMetresPerSecond(flow.expanded()))));
         return drawing.spoken(Text.of("External static pressure: {external}", external.said()));
+    }
+
+    /** The way of the air through one part, and what of the pressure it took. */
+    private static void part(Drawing.Builder drawing, Examination x, Subject ducts, Judgements judgements, Part part) {
+        Optional<Double> from = at(x, part.from);
+        Optional<Double> to = at(x, part.to);
+        Meaning meaning = part.judged
+                .map(requirement -> Meaning.of(judgements, requirement.about(), ducts.id()))
+                .orElse(Meaning.of(new PointKey(AirPoints.STATIC_SUPPLY.id(), ducts.id())));
+        if (from.isPresent() && to.isPresent()) {
+            drawing.line(Role.CURVE, meaning, Place.of(part.from, from.get()), Place.of(part.to, to.get()));
+            drop(from.get(), to.get(), part)
+                    .ifPresent(drop -> drawing.words(
+                            Text.of("{title} {drop}", part.title, drop),
+                            Place.of((part.from + part.to) / 2, (from.get() + to.get()) / 2),
+                            Weight.PLAIN,
+                            meaning,
+                            Side.ABOVE,
+                            Side.BELOW));
+        } else {
+            drawing.aside(
+                    Text.of("{title}: not read", part.title),
+                    Place.of((part.from + part.to) / 2, 0),
+                    meaning,
+                    Side.BELOW);
+        }
+    }
+
+    private static void pressure(Drawing.Builder drawing, Examination x, Subject ducts, Station station) {
+        PointKey key = new PointKey(station.point.id(), ducts.id());
+        x.number(station.point).ifPresent(pressure -> drawing.dot(Role.READ, Place.of(station.along, pressure), key)
+                .aside(
+                        Text.of("{pressure}", PressureDifference.ofPascals(pressure)),
+                        Place.of(station.along, pressure),
+                        Meaning.of(key),
+                        Side.BELOW,
+                        Side.RIGHT));
     }
 
     private static Optional<PressureDifference> drop(double from, double to, Part part) {

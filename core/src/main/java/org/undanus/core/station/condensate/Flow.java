@@ -85,15 +85,7 @@ final class Flow {
         Optional<CondensateRate> rate = rate(x);
         List<Point> missing = x.missing(POUR_CLEARED, POUR_VOLUME, POUR_TIME);
         if (x.affirmed(POUR_CLEARED).filter(cleared -> !cleared).isPresent()) {
-            return x.finding()
-                    .step(POUR_CLEARED.title(), "no")
-                    .conclude(
-                            Verdict.FAILS,
-                            Text.of("The water did not come out, or came out where it should not."),
-                            rate.map(r -> Text.of(
-                                            "Have the drain cleared, then pour again: it must carry {rate}.",
-                                            LiquidFlow.ofCubicMetresPerSecond(r.rate())))
-                                    .orElse(Text.of("Have the drain cleared, then pour again.")));
+            return blocked(x, rate);
         }
         if (!missing.isEmpty()) {
             return rate.map(r -> x.notShown(
@@ -109,17 +101,7 @@ final class Flow {
         double held = inTrap(x);
         double poured = x.need(POUR_VOLUME).quantity().si();
         if (poured <= held) {
-            return x.finding()
-                    .step("Water poured", Volume.ofCubicMetres(poured))
-                    .step("The trap alone holds", "two legs of its seal", Volume.ofCubicMetres(held), "")
-                    .conclude(
-                            Verdict.NOT_SHOWN,
-                            Text.of(
-                                    "{poured} fits into the trap: such a pour cannot show that the drain runs.",
-                                    Volume.ofCubicMetres(poured)),
-                            Text.of(
-                                    "Pour at least {held} and time it until it is clear.",
-                                    Volume.ofCubicMetres(Math.max(1e-3, 2 * held))));
+            return tooLittle(x, poured, held);
         }
         Uncertain flow = Propagation.through(
                 in -> in[1] > 0 ? (in[0] - held) / in[1] : Double.NaN,
@@ -146,6 +128,32 @@ final class Flow {
                         "Have it cleaned or made wider: the same water must be gone within {poured}.",
                         Duration.ofSeconds(
                                 Math.rint((poured - held) / rate.get().rate()))));
+    }
+
+    private static Judgement blocked(Examination x, Optional<CondensateRate> rate) {
+        return x.finding()
+                .step(POUR_CLEARED.title(), "no")
+                .conclude(
+                        Verdict.FAILS,
+                        Text.of("The water did not come out, or came out where it should not."),
+                        rate.map(r -> Text.of(
+                                        "Have the drain cleared, then pour again: it must carry {rate}.",
+                                        LiquidFlow.ofCubicMetresPerSecond(r.rate())))
+                                .orElse(Text.of("Have the drain cleared, then pour again.")));
+    }
+
+    private static Judgement tooLittle(Examination x, double poured, double held) {
+        return x.finding()
+                .step("Water poured", Volume.ofCubicMetres(poured))
+                .step("The trap alone holds", "two legs of its seal", Volume.ofCubicMetres(held), "")
+                .conclude(
+                        Verdict.NOT_SHOWN,
+                        Text.of(
+                                "{poured} fits into the trap: such a pour cannot show that the drain runs.",
+                                Volume.ofCubicMetres(poured)),
+                        Text.of(
+                                "Pour at least {held} and time it until it is clear.",
+                                Volume.ofCubicMetres(Math.max(1e-3, 2 * held))));
     }
 
     /** Two legs of the seal in a tube of the drain's size, m³; 0 where that is not known. */

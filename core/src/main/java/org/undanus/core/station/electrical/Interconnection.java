@@ -79,22 +79,7 @@ final class Interconnection {
         }
         List<List<Wire>> swaps = map.swaps();
         if (!swaps.isEmpty()) {
-            Wire a = swaps.get(0).get(0);
-            Wire b = swaps.get(0).get(1);
-            return finding.conclude(
-                    Verdict.FAILS,
-                    Text.of(
-                            polarised(a, b)
-                                    ? "{one} and {other} are swapped: the polarity is wrong."
-                                    : "{one} and {other} are swapped.",
-                            a.outdoor(),
-                            b.outdoor()),
-                    Text.of(
-                            "A qualified person puts the wire of {one} on {at} and that of {other} on {there} at the indoor unit.",
-                            a.outdoor(),
-                            a.outdoor(),
-                            b.outdoor(),
-                            b.outdoor()));
+            return swapped(finding, swaps.get(0).get(0), swaps.get(0).get(1));
         }
         List<Wire> wrong = map.wrong();
         if (!wrong.isEmpty()) {
@@ -119,6 +104,23 @@ final class Interconnection {
                         "{count} wires, number to number.",
                         map.wires().size()),
                 "");
+    }
+
+    private static Judgement swapped(Finding finding, Wire a, Wire b) {
+        return finding.conclude(
+                Verdict.FAILS,
+                Text.of(
+                        polarised(a, b)
+                                ? "{one} and {other} are swapped: the polarity is wrong."
+                                : "{one} and {other} are swapped.",
+                        a.outdoor(),
+                        b.outdoor()),
+                Text.of(
+                        "A qualified person puts the wire of {one} on {at} and that of {other} on {there} at the indoor unit.",
+                        a.outdoor(),
+                        a.outdoor(),
+                        b.outdoor(),
+                        b.outdoor()));
     }
 
     /** A live and a neutral conductor that changed places. */

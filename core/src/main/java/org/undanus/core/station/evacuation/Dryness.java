@@ -125,30 +125,7 @@ final class Dryness {
         double gain = curve.curve().accuracy().gain();
         Rise.Leaks leaks = rise.leaks(gain);
         boolean moist = rise.model().levels() && rise.moisture() > x.rules().number(MOIST);
-        Finding finding = volume.explain(x.finding()
-                .step(
-                        "Isolated from",
-                        curve.marked() ? "as marked" : "nothing is marked: from where it began to rise on",
-                        Duration.ofSeconds(curve.isolated()),
-                        "")
-                .step("Course", "flat, straight, levelling or both", Text.of("{course}", course(rise)), FITTED)
-                .step("At isolation", AbsolutePressure.ofPascals(rise.first()))
-                .step("At the end", AbsolutePressure.ofPascals(rise.last()))
-                .step(
-                        "Water's pressure at most",
-                        "saturation at the warmest wall",
-                        AbsolutePressure.ofPascals(mostMoisture(x)),
-                        WATER));
-        finding.step(
-                        "Leak",
-                        "a·V, every course that fits as well as chance allows, and the gauge's gain",
-                        Text.of("{least} to {most}", leak(leaks.least() * v), leak(leaks.most() * v)),
-                        "")
-                .step(
-                        "Leak that is too much",
-                        "",
-                        leak(tooMuch),
-                        x.rules().setting(LEAK).source());
+        Finding finding = explained(x, curve, rise, volume, leaks);
         if (leaks.least() * v > tooMuch) {
             return finding.conclude(
                     Verdict.FAILS,
@@ -182,6 +159,36 @@ final class Dryness {
                         AbsolutePressure.ofPascals(rise.last()),
                         leak(leaks.most() * v)),
                 "");
+    }
+
+    private static Finding explained(Examination x, VacuumCurve curve, Rise rise, TestVolume volume, Rise.Leaks leaks) {
+        Finding finding = volume.explain(x.finding()
+                .step(
+                        "Isolated from",
+                        curve.marked() ? "as marked" : "nothing is marked: from where it began to rise on",
+                        Duration.ofSeconds(curve.isolated()),
+                        "")
+                .step("Course", "flat, straight, levelling or both", Text.of("{course}", course(rise)), FITTED)
+                .step("At isolation", AbsolutePressure.ofPascals(rise.first()))
+                .step("At the end", AbsolutePressure.ofPascals(rise.last()))
+                .step(
+                        "Water's pressure at most",
+                        "saturation at the warmest wall",
+                        AbsolutePressure.ofPascals(mostMoisture(x)),
+                        WATER));
+        return finding.step(
+                        "Leak",
+                        "a·V, every course that fits as well as chance allows, and the gauge's gain",
+                        Text.of(
+                                "{least} to {most}",
+                                leak(leaks.least() * volume.cubicMetres()),
+                                leak(leaks.most() * volume.cubicMetres())),
+                        "")
+                .step(
+                        "Leak that is too much",
+                        "",
+                        leak(x.rules().number(LEAK)),
+                        x.rules().setting(LEAK).source());
     }
 
     private static Leak leak(double si) {

@@ -82,26 +82,7 @@ final class VacuumFigure {
                 .toList();
         SortedMap<Double, List<Text>> others =
                 look.options().contains(Charts.Option.OTHER_SCHOOLS) ? Acceptance.others(x) : new TreeMap<>();
-        DoubleSummaryStatistics reach = DoubleStream.concat(
-                        IntStream.range(0, shown.size())
-                                .mapToObj(i -> DoubleStream.of(shown.least(i), shown.most(i)))
-                                .flatMapToDouble(Function.identity()),
-                        DoubleStream.concat(
-                                held.stream()
-                                        .flatMap(judgement -> limits(judgement).stream())
-                                        .mapToDouble(limit -> limit.value().si()),
-                                others.keySet().stream().mapToDouble(Double::doubleValue)))
-                .summaryStatistics();
-        CurvePlot plot = new CurvePlot(
-                Text.plain(x.subject().title()),
-                look.options().contains(Charts.Option.EVEN_SCALE)
-                        ? CurvePlot.Scale.LINEAR
-                        : CurvePlot.Scale.LOGARITHMIC,
-                Dimension.ABSOLUTE_PRESSURE,
-                begin,
-                end,
-                reach.getMin(),
-                Math.max(0, reach.getMax()));
+        CurvePlot plot = empty(x, look, begin, end, reach(shown, held, others));
         double origin = curve.outline().seconds(0);
         look.beside()
                 .flatMap(other -> VacuumCurve.of(x.at(other)).map(VacuumCurve::curve))
@@ -140,6 +121,35 @@ final class VacuumFigure {
                 said,
                 lasting,
                 EnumSet.allOf(Charts.Option.class));
+    }
+
+    /** The least and the most that has to be seen, Pa: the course, the levels asked for, and those of others. */
+    private static DoubleSummaryStatistics reach(
+            Outline shown, List<Judgement> held, SortedMap<Double, List<Text>> others) {
+        return DoubleStream.concat(
+                        IntStream.range(0, shown.size())
+                                .mapToObj(i -> DoubleStream.of(shown.least(i), shown.most(i)))
+                                .flatMapToDouble(Function.identity()),
+                        DoubleStream.concat(
+                                held.stream()
+                                        .flatMap(judgement -> limits(judgement).stream())
+                                        .mapToDouble(limit -> limit.value().si()),
+                                others.keySet().stream().mapToDouble(Double::doubleValue)))
+                .summaryStatistics();
+    }
+
+    private static CurvePlot empty(
+            Examination x, Charts.Look look, double begin, double end, DoubleSummaryStatistics reach) {
+        return new CurvePlot(
+                Text.plain(x.subject().title()),
+                look.options().contains(Charts.Option.EVEN_SCALE)
+                        ? CurvePlot.Scale.LINEAR
+                        : CurvePlot.Scale.LOGARITHMIC,
+                Dimension.ABSOLUTE_PRESSURE,
+                begin,
+                end,
+                reach.getMin(),
+                Math.max(0, reach.getMax()));
     }
 
     /** The pull-down of a dry and tight system by this pump and hose, from when the pump was switched on. */

@@ -48,6 +48,39 @@ final class VentFigure {
                 .toList();
     }
 
+    /** The end of the vent at the height read over grade, and the opening where it lies to it, m. */
+    private record Opening(Place end, Place corner, double left, double low) {
+        static Opening of(Option lies, double away, double grade) {
+            Place end = Place.of(0, grade);
+            Place corner =
+                    switch (lies.id()) {
+                        case "below" -> end.plus(0, away);
+                        case "above" -> end.plus(0, -away);
+                        default -> end.plus(-away, 0);
+                    };
+            double left = corner.x() - (lies.equals(VentPoints.BESIDE) ? WINDOW_WIDE : WINDOW_WIDE / 2);
+            double low =
+                    switch (lies.id()) {
+                        case "below" -> corner.y();
+                        case "above" -> corner.y() - WINDOW_HIGH;
+                        default -> corner.y() - WINDOW_HIGH / 2;
+                    };
+            return new Opening(end, corner, left, low);
+        }
+
+        double right() {
+            return left + WINDOW_WIDE;
+        }
+
+        double top() {
+            return low + WINDOW_HIGH;
+        }
+
+        double middle() {
+            return low + WINDOW_HIGH / 2;
+        }
+    }
+
     private static Drawing drawing(Examination x, Subject vent, Judgements judgements) {
         double away = x.number(OPENING).orElse(USUAL);
         double grade = x.number(GRADE).orElse(USUAL);
@@ -56,21 +89,8 @@ final class VentFigure {
                 Meaning.of(judgements, Vent.FROM_OPENINGS.about(), vent.id()).on(key(OPENING, vent));
         Meaning overGrade =
                 Meaning.of(judgements, Vent.OVER_GRADE.about(), vent.id()).on(key(GRADE, vent));
-        // the end stands at the height read over grade, the opening where it lies to it
-        Place end = Place.of(0, grade);
-        Place corner =
-                switch (lies.id()) {
-                    case "below" -> end.plus(0, away);
-                    case "above" -> end.plus(0, -away);
-                    default -> end.plus(-away, 0);
-                };
-        double left = corner.x() - (lies.equals(VentPoints.BESIDE) ? WINDOW_WIDE : WINDOW_WIDE / 2);
-        double low =
-                switch (lies.id()) {
-                    case "below" -> corner.y();
-                    case "above" -> corner.y() - WINDOW_HIGH;
-                    default -> corner.y() - WINDOW_HIGH / 2;
-                };
+        Opening opening = Opening.of(lies, away, grade);
+        Place end = opening.end();
         Optional<Double> asked = asked(judgements, Vent.FROM_OPENINGS, vent);
         double reach = Math.max(0.4, asked.orElse(0.3));
         Drawing.Builder drawing = Drawing.of(
@@ -78,25 +98,25 @@ final class VentFigure {
                                 "Vent's end, {indoor}",
                                 x.indoor().map(unit -> unit.title()).orElse(vent.title())),
                         Frame.toScale(
-                                Math.min(left, -reach) - 0.3,
-                                Math.min(0, low) - 0.3,
-                                Math.max(left + WINDOW_WIDE, reach) + 0.6,
-                                Math.max(low + WINDOW_HIGH, grade + reach) + 0.3))
+                                Math.min(opening.left(), -reach) - 0.3,
+                                Math.min(0, opening.low()) - 0.3,
+                                Math.max(opening.right(), reach) + 0.6,
+                                Math.max(opening.top(), grade + reach) + 0.3))
                 .line(
                         Role.WALL,
-                        Place.of(Math.min(left, -reach) - 0.3, 0),
-                        Place.of(Math.max(left + WINDOW_WIDE, reach) + 0.6, 0));
+                        Place.of(Math.min(opening.left(), -reach) - 0.3, 0),
+                        Place.of(Math.max(opening.right(), reach) + 0.6, 0));
         asked.ifPresent(radius -> drawing.disc(Role.ASKED, end, radius));
-        drawing.box(Role.HAZARD, left, low, left + WINDOW_WIDE, low + WINDOW_HIGH)
+        drawing.box(Role.HAZARD, opening.left(), opening.low(), opening.right(), opening.top())
                 .words(
                         Text.of("opening"),
-                        Place.of(left + WINDOW_WIDE / 2, low + WINDOW_HIGH / 2),
+                        Place.of(opening.left() + WINDOW_WIDE / 2, opening.middle()),
                         Weight.QUIET,
                         Side.CENTRE)
                 .disc(Role.BODY, openings, end, 0.08);
         if (x.has(OPENING) && away > 0) {
             drawing.add(new Element.Dimension(
-                    end, corner, Text.of("{away}", Length.ofMetres(away)), Optional.of(openings)));
+                    end, opening.corner(), Text.of("{away}", Length.ofMetres(away)), Optional.of(openings)));
         }
         if (x.has(GRADE) && grade > 0) {
             drawing.add(new Element.Dimension(

@@ -69,26 +69,14 @@ final class PlateAgreesWithSheet implements Requirement {
                             sheet.refrigerant().get()),
                     sheet.document());
         }
-        double tolerance = x.rules().number(TOLERANCE);
         for (SheetValue each : SheetValue.values()) {
             Optional<Point> point = each.plate().filter(p -> x.unit().within(p.scope()));
-            if (point.isPresent()
-                    && sheet.value(each).isPresent()
-                    && x.read(point.get())
-                    && x.measured(point.get()).isPresent()) {
+            Optional<Boolean> agree = point.flatMap(plate -> agree(x, finding, sheet, each, plate));
+            if (agree.isPresent()) {
                 compared++;
-                Value.Measured plate = x.measured(point.get()).get();
-                Quantity printed = sheet.value(each).get();
-                double difference = Math.abs(plate.quantity().si() - printed.si());
-                boolean agree = difference <= plate.resolution() / 2 + tolerance * Math.abs(printed.si());
-                finding.step(
-                        each.title(),
-                        agree ? "plate, sheet" : "plate, sheet: they differ",
-                        Text.of("{plate}, {printed}", plate.quantity(), printed),
-                        sheet.document());
-                if (!agree) {
-                    differ.add(each.title());
-                }
+            }
+            if (agree.filter(same -> !same).isPresent()) {
+                differ.add(each.title());
             }
         }
         if (compared == 0) {
@@ -104,5 +92,23 @@ final class PlateAgreesWithSheet implements Requirement {
                         Verdict.FAILS,
                         Text.of("Plate and data sheet contradict each other: {differ}.", Text.list(differ)),
                         "Read the plate again. If it stands, the plate governs: ask the maker which sheet belongs to it.");
+    }
+
+    /** Whether the two say the same within what was read and rounded; empty where one of them says nothing. */
+    private static Optional<Boolean> agree(
+            Examination x, Finding finding, DataSheet sheet, SheetValue each, Point point) {
+        if (!x.read(point) || x.measured(point).isEmpty() || sheet.value(each).isEmpty()) {
+            return Optional.empty();
+        }
+        Value.Measured plate = x.measured(point).get();
+        Quantity printed = sheet.value(each).get();
+        double difference = Math.abs(plate.quantity().si() - printed.si());
+        boolean agree = difference <= plate.resolution() / 2 + x.rules().number(TOLERANCE) * Math.abs(printed.si());
+        finding.step(
+                each.title(),
+                agree ? "plate, sheet" : "plate, sheet: they differ",
+                Text.of("{plate}, {printed}", plate.quantity(), printed),
+                sheet.document());
+        return Optional.of(agree);
     }
 }
