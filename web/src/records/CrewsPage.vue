@@ -147,7 +147,7 @@ void begin();
       <p v-if="audit.state === 'DONE' && !audit.total">{{ $gettext("No record has come in yet.") }}</p>
       <section v-for="crew in audit.crews" :key="crew.crew" :aria-label="crew.crew">
         <h2>{{ crew.crew }}</h2>
-        <p class="verdict" :class="{ doubtful: crew.doubtful }">
+        <p class="headline" :class="{ doubtful: crew.doubtful }">
           {{
             $gettext("%{doubtful} of %{checks} checks leave a doubt", {
               doubtful: crew.doubtful,
@@ -234,40 +234,8 @@ section > * + * {
   margin-top: 8px;
 }
 
-.verdict {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: baseline;
-  font-size: 18px;
-  font-weight: 700;
-}
-
-.verdict .quiet {
-  font-size: 14px;
-  font-weight: 400;
-}
-
-.verdict.doubtful {
+.headline.doubtful {
   color: var(--close);
-}
-
-.tables {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
-  gap: 8px 24px;
-  align-items: start;
-}
-
-progress {
-  width: 100%;
-  accent-color: var(--lake);
-}
-
-.page-head .tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 
 .coming .button {

@@ -216,12 +216,6 @@ const styled = (box: { left: number; top: number; width: number; height: number 
 </template>
 
 <style scoped>
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
 .papers > * + * {
   margin-top: 8px;
 }

@@ -144,12 +144,6 @@ async function read(event: Event) {
 </template>
 
 <style scoped>
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
 .records {
   padding: 0;
   list-style: none;

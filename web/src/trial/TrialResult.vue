@@ -18,7 +18,7 @@ const SAID: Record<Schemas["ArchiveTrial"]["state"], string> = {
 
 <template>
   <section class="trial" :aria-label="$gettext('What it would change')">
-    <p class="verdict" aria-live="polite">
+    <p class="headline" aria-live="polite">
       {{
         $ngettext(
           "%{changed} of %{done} installation would change",
@@ -140,32 +140,6 @@ const SAID: Record<Schemas["ArchiveTrial"]["state"], string> = {
 <style scoped>
 .trial > * + * {
   margin-top: 8px;
-}
-
-.verdict {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: center;
-  font-size: 18px;
-  font-weight: 700;
-}
-
-.verdict .quiet {
-  font-size: 14px;
-  font-weight: 400;
-}
-
-progress {
-  width: 100%;
-  accent-color: var(--lake);
-}
-
-.tables {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
-  gap: 8px 24px;
-  align-items: start;
 }
 
 summary {

@@ -46,7 +46,7 @@ function listen(id: string) {
 <template>
   <span class="live">
     <template v-if="heard">
-      <span class="now" role="status">
+      <span class="sending" role="status">
         <span class="dot" aria-hidden="true"></span>{{ heard.instrument }}:
         <strong class="mono">{{ heard.shown ?? $gettext("nothing yet") }}</strong>
         <span class="quiet">{{
@@ -153,19 +153,5 @@ function listen(id: string) {
 
 .done {
   border-style: dashed;
-}
-
-.now {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: 0 6px;
-  align-items: baseline;
-}
-
-.dot {
-  width: 10px;
-  height: 10px;
-  border-radius: 50%;
-  background: var(--brass);
 }
 </style>

@@ -31,7 +31,7 @@ onBeforeUnmount(end);
 <template>
   <div v-if="simulated?.there" class="simulated" role="group" :aria-label="$gettext('Simulated instruments')">
     <template v-if="simulated.running">
-      <span class="now" role="status">
+      <span class="sending" role="status">
         <span class="dot" aria-hidden="true"></span
         >{{ $gettext("Simulated, %{name}:", { name: simulated.running.name }) }}
         <strong v-if="simulated.running.machine">{{
@@ -127,20 +127,6 @@ onBeforeUnmount(end);
 
 .simulated .button {
   min-height: 44px;
-}
-
-.now {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: 0 6px;
-  align-items: baseline;
-}
-
-.dot {
-  width: 10px;
-  height: 10px;
-  border-radius: 50%;
-  background: var(--brass);
 }
 
 .choice {
