@@ -23,7 +23,7 @@ function likelier(times: number): string {
       <strong>{{ found.outcomeTitle }}</strong><template v-if="found.outcome === 'DOUBTFUL' && found.strength"
         >:
         {{
-          $gettext("%{strength} for a doubt, %{likelier} likelier if it did not come about as written", {
+          $gettext("%{strength}, %{likelier} likelier if it did not come about as written", {
             strength: found.strength,
             likelier: likelier(found.times ?? 1),
           })

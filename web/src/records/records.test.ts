@@ -33,7 +33,7 @@ const found = (over: object = {}) => ({
   title: "Pressure hold against temperature",
   outcome: "DOUBTFUL",
   outcomeTitle: "Doubtful",
-  strength: "strong support",
+  strength: "unlikely as recorded",
   times: 2000,
   because: "It stood at 430 psig.",
   tests: "The pressure at the end",
@@ -113,7 +113,7 @@ test("the verdict comes first, a doubt with its innocent explanations and its dr
   const wrapper = await page();
   expect(wrapper.find("h1").text()).toBe("1 of 2 checks leaves a doubt");
   const card = wrapper.find(".found.doubtful");
-  expect(card.text()).toContain("strong support for a doubt");
+  expect(card.text()).toContain("unlikely as recorded, ");
   expect(card.text()).toContain("The thermometer lay in the sun");
   expect(card.find("figure svg").attributes("aria-label")).toContain("Claimed: 430 psig");
   expect(card.find("figcaption").text()).toContain("Expected: 410 to 420 psig");

@@ -28,7 +28,7 @@ const judgement: Judgement = {
       grade: "witnessed",
       by: "inspector",
     },
-    { point: "plate.maximum-overcurrent-device", component: "outdoor-1", line: "Largest device" },
+    { point: "plate.maximum-overcurrent-device", component: "outdoor-1", line: "MOCP" },
   ],
   sources: ["Electrical code", "Plate"],
 };

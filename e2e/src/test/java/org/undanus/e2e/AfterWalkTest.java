@@ -80,7 +80,7 @@ class AfterWalkTest extends BrowserTest {
         steps.read("Clearance, back", "40 in");
         assertThat(steps.judgement("Clearance, back Outdoor unit").first()).containsText("Meets");
         steps.station("Electrical");
-        steps.read("Overcurrent protective device, rating", "40 A");
+        steps.read("Breaker or fuse size (OCPD)", "40 A");
         for (String what : List.of("Clearance, back", "Overcurrent protective device")) {
             openCorrection(desk, what);
             button(desk, "Close: read again, and it meets").click();

@@ -147,10 +147,10 @@ class GlovesTest extends BrowserTest {
         Page page = siting(DESK[0], DESK[1], "Foundry floor, ducted split");
         page.keyboard().press("Control+k");
         page.getByLabel("Go to", new Page.GetByLabelOptions().setExact(true)).fill("breaker");
-        page.getByText("Overcurrent protective device, rating").first().waitFor();
+        page.getByText("Breaker or fuse size (OCPD)").first().waitFor();
         page.keyboard().press("Enter");
         assertThat(page).hasURL(Pattern.compile(".*/electrical.*"));
-        assertThat(new Steps(page, application.address()).line("Overcurrent protective device, rating"))
+        assertThat(new Steps(page, application.address()).line("Breaker or fuse size (OCPD)"))
                 .isFocused();
         page.context().close();
     }

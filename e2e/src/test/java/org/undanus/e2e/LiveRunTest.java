@@ -40,12 +40,12 @@ class LiveRunTest extends BrowserTest {
             button(first, "Listen to an instrument for Vacuum logged").click();
             Locator heard = first.getByText(Pattern.compile("\\d+ samples")).first();
             heard.waitFor();
-            assertThat(new Steps(first, application.address()).judgement("Curve reads tight and dry"))
+            assertThat(new Steps(first, application.address()).judgement("Decay curve: leak or moisture"))
                     .containsText("Not shown", SOON);
             first.context().close();
 
             Page again = open("Reading room, wall split", "Evacuation");
-            assertThat(new Steps(again, application.address()).judgement("Curve reads tight and dry"))
+            assertThat(new Steps(again, application.address()).judgement("Decay curve: leak or moisture"))
                     .containsText("moisture, not a leak", SOON);
             button(again, "Keep").click();
             assertThat(button(again, "Listen to an instrument for Vacuum logged"))
@@ -53,7 +53,7 @@ class LiveRunTest extends BrowserTest {
             assertThat(again.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("as CSV")))
                             .first())
                     .isVisible();
-            assertThat(new Steps(again, application.address()).judgement("Curve reads tight and dry"))
+            assertThat(new Steps(again, application.address()).judgement("Decay curve: leak or moisture"))
                     .containsText("moisture, not a leak");
             again.context().close();
         } finally {
@@ -78,7 +78,7 @@ class LiveRunTest extends BrowserTest {
                 .click();
         Locator rail = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Running holds"));
         assertThat(rail.getByText("Pump ran for, Line set").last()).isVisible();
-        Locator curve = new Steps(page, application.address()).judgement("Curve reads tight and dry");
+        Locator curve = new Steps(page, application.address()).judgement("Decay curve: leak or moisture");
         assertThat(curve).containsText("Nothing tells when the pump was valved off", SOON);
         Locator marks = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Mark what is done now"));
         marks.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Isolated"))

@@ -56,8 +56,8 @@ class PathTest extends BrowserTest {
         steps.read("Model", "WS-12");
         steps.read("Date of manufacture", "2026-W14");
         assertThat(steps.judgement("Age of the unit Outdoor unit")).containsText("Meets");
-        steps.read("Minimum circuit ampacity", "12 A");
-        steps.read("Maximum overcurrent device", "20 A");
+        steps.read("Minimum circuit ampacity (MCA)", "12 A");
+        steps.read("Maximum overcurrent protection (MOCP)", "20 A");
 
         // siting: the verdict answers in place, in whatever unit was typed
         steps.station("Siting");
@@ -88,7 +88,7 @@ class PathTest extends BrowserTest {
         // electrical
         steps.station("Electrical");
         steps.question("Is this circuit right for this plate?").waitFor();
-        steps.read("Overcurrent protective device, rating", "30 A");
+        steps.read("Breaker or fuse size (OCPD)", "30 A");
         assertThat(steps.judgement("Overcurrent protective device fits the plate"))
                 .containsText("Have a 15 A or 20 A device fitted");
 
@@ -174,7 +174,7 @@ class PathTest extends BrowserTest {
         assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
                 .isTrue();
         steps.station("Electrical");
-        steps.read("Overcurrent protective device, rating", "25 A");
+        steps.read("Breaker or fuse size (OCPD)", "25 A");
         assertThat(steps.judgement("Overcurrent protective device fits the plate"))
                 .containsText("Fails");
         page.context().close();

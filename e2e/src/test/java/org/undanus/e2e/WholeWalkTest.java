@@ -145,9 +145,9 @@ class WholeWalkTest extends BrowserTest {
         steps.button("Leave").waitFor();
         Locator pump = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Simulated instruments"));
         work(pump, "Pump on");
-        judged("Curve reads tight and dry", "Nothing tells when the pump was valved off");
+        judged("Decay curve: leak or moisture", "Nothing tells when the pump was valved off");
         work(pump, "Isolate");
-        judged("Curve reads tight and dry", "Dry and tight");
+        judged("Decay curve: leak or moisture", "Dry and tight");
         work(pump, "Switch off");
 
         goTo("Release and charge", "charge");

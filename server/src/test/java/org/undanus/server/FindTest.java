@@ -55,7 +55,7 @@ class FindTest {
                         .at("/0/title")
                         .asString())
                 .as("what is called just so comes before the main breaker")
-                .isEqualTo("Overcurrent protective device, rating");
+                .isEqualTo("Breaker or fuse size (OCPD)");
         client.get("/api/find?words=%20").expect(400);
         client.get("/api/find?words=" + "e".repeat(101)).expect(400);
     }

@@ -13,13 +13,13 @@ public record Doubt(double chance) {
 
     /** Least likelihood ratios and how they are said (ENFSI guideline for evaluative reporting in forensic science, 2015). */
     private enum Strength {
-        NONE(1, "no support"),
-        WEAK(2, "weak support"),
-        MODERATE(10, "moderate support"),
-        MODERATELY_STRONG(100, "moderately strong support"),
-        STRONG(1_000, "strong support"),
-        VERY_STRONG(10_000, "very strong support"),
-        EXTREMELY_STRONG(1_000_000, "extremely strong support");
+        NONE(1, "no doubt as recorded"),
+        WEAK(2, "slightly doubtful as recorded"),
+        MODERATE(10, "doubtful as recorded"),
+        MODERATELY_STRONG(100, "very doubtful as recorded"),
+        STRONG(1_000, "unlikely as recorded"),
+        VERY_STRONG(10_000, "very unlikely as recorded"),
+        EXTREMELY_STRONG(1_000_000, "practically impossible as recorded");
 
         private final double least;
         private final String words;
@@ -55,7 +55,7 @@ public record Doubt(double chance) {
         return chance < 1 / Math.E ? -1 / (Math.E * chance * Math.log(chance)) : 1;
     }
 
-    /** In words: "moderate support". */
+    /** In words: "doubtful as recorded". */
     public String words() {
         Strength said = Strength.NONE;
         for (Strength each : Strength.values()) {

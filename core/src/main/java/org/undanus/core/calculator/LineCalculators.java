@@ -94,7 +94,7 @@ final class LineCalculators {
         return new Computation(
                 "line-insulation",
                 5,
-                "Insulation that does not sweat",
+                "Insulation against condensation",
                 "(Ta − Ts)·h·ro = k·(Ts − Ti)/ln(ro/ri); ASHRAE Fundamentals",
                 List.of(
                         Input.of("tube", "Tube, outer diameter", Dimension.LENGTH, "1/2 in"),

@@ -58,7 +58,7 @@ public final class UnitPoints {
     public static final Point MOUNTING_PLACE = Point.choice(
             "siting.mounting-place",
             Scope.INDOOR_UNIT,
-            "Hung at",
+            "Unit location",
             "Where leaking refrigerant would come out.",
             List.of(ON_FLOOR, UNDER_WINDOW, Option.of("wall", "wall"), Option.of("ceiling", "ceiling")));
 

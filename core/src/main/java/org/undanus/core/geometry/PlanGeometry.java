@@ -111,12 +111,12 @@ public final class PlanGeometry {
                     .filter(s -> s.geometry.intersection(footprint).getArea() > OVERLAP
                             || (s.geometry.getDimension() < 2
                                     && footprint.buffer(-OVERLAP).intersects(s.geometry)))
-                    .forEach(s -> found.add(Text.of("{unit} stands in {thing}.", unit.id, named(s.feature))));
+                    .forEach(s -> found.add(Text.of("{unit} overlaps {thing}.", unit.id, named(s.feature))));
             units.values().stream()
                     .filter(other -> other.id.compareTo(unit.id) > 0 && unit.level(other.base, other.top()))
                     .filter(other ->
                             other.footprint.polygon().intersection(footprint).getArea() > OVERLAP)
-                    .forEach(other -> found.add(Text.of("{unit} stands in {other}.", unit.id, other.id)));
+                    .forEach(other -> found.add(Text.of("{unit} overlaps {other}.", unit.id, other.id)));
         }
         return found;
     }

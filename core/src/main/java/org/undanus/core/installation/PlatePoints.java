@@ -57,32 +57,32 @@ public final class PlatePoints {
             "plate.minimum-circuit-ampacity",
             Scope.POWERED_UNIT,
             Dimension.CURRENT,
-            "Minimum circuit ampacity",
-            "Often marked MCA. Leave open where the plate has none; it is then computed from the motor currents.",
+            "Minimum circuit ampacity (MCA)",
+            "Marked MCA. Leave open where the plate has none; it is then computed from the motor currents.",
             0.5,
             600);
     public static final Point MAXIMUM_OVERCURRENT_DEVICE = Point.quantity(
             "plate.maximum-overcurrent-device",
             Scope.POWERED_UNIT,
             Dimension.CURRENT,
-            "Maximum overcurrent device",
-            "Often marked MOP or maximum fuse or breaker. Leave open where the plate has none.",
+            "Maximum overcurrent protection (MOCP)",
+            "Marked MOCP, MOP, or maximum fuse or breaker. Leave open where the plate has none.",
             1,
             1000);
     public static final Point COMPRESSOR_CURRENT = Point.quantity(
             "plate.compressor-current",
             Scope.OUTDOOR_UNIT,
             Dimension.CURRENT,
-            "Compressor rated current",
-            "Often marked RLA: the rated-load current of the motor-compressor.",
+            "Compressor rated-load amps (RLA)",
+            "Marked RLA on the plate.",
             0.2,
             400);
     public static final Point FAN_CURRENT = Point.quantity(
                     "plate.fan-current",
                     Scope.POWERED_UNIT,
                     Dimension.CURRENT,
-                    "Fan full-load current",
-                    "Often marked FLA: all other motors on the same circuit together. 0 A where it has none.",
+                    "Fan full-load amps (FLA)",
+                    "Marked FLA: all other motors on the same circuit together. 0 A where it has none.",
                     0,
                     100)
             .asOptional();
@@ -90,8 +90,8 @@ public final class PlatePoints {
                     "plate.heater-current",
                     Scope.POWERED_UNIT,
                     Dimension.CURRENT,
-                    "Heater current, running with the compressor",
-                    "Only heaters that may run at the same time on this circuit. 0 A where it has none.",
+                    "Electric heat amps",
+                    "Nameplate amps of electric heat that may run at the same time on this circuit. 0 A where it has none.",
                     0,
                     300)
             .asOptional();

@@ -126,24 +126,49 @@ public record Comparison(
         return dimension == Dimension.TEMPERATURE ? TemperatureDifference.ofKelvin(si) : dimension.of(si);
     }
 
-    /** How the value stands to the binding limit in a few words: {@code 26 mm inside the maker's 100 mm}. */
+    /** Whether the binding limit is one that the value is not to be over. */
+    boolean tooMuch() {
+        return binding().limit.bound() == Bound.AT_MOST;
+    }
+
+    /** Whether the value is the limit itself, to what is printed of the room between them. */
+    boolean exact() {
+        return Math.abs(margin()) <= ROUNDING * Math.max(1e-6, Math.abs(measured.value()));
+    }
+
+    /** Both numbers: {@code 37 in found, 36 in required (Adopted code)}. */
+    Text foundAndRequired() {
+        Limit limit = binding().limit;
+        return Text.of(
+                tooMuch() ? "{found} found, {limit} allowed ({who})" : "{found} found, {limit} required ({who})",
+                dimension.of(measured.value()),
+                limit.value(),
+                limit.authority().name());
+    }
+
+    /** The binding limit after what is to be done: {@code 25 A maximum}. */
+    Text required() {
+        return Text.of(
+                tooMuch() ? "{limit} maximum" : "{limit} minimum",
+                binding().limit.value());
+    }
+
+    /** How the value stands to the binding limit in a few words: {@code 1 in to spare of the code's 36 in}. */
     Text room() {
         Limit limit = binding().limit;
         String whose = limit.authority().kind().whose();
         return switch (verdict()) {
             case MEETS ->
-                gap().si() == 0
-                        ? Text.of("at {whose} {limit}", whose, limit.value())
-                        : Text.of("{gap} inside {whose} {limit}", gap(), whose, limit.value());
+                exact()
+                        ? Text.of("exactly {whose} {limit}", whose, limit.value())
+                        : Text.of("{gap} to spare of {whose} {limit}", gap(), whose, limit.value());
             case FAILS ->
                 Text.of(
-                        limit.bound() == Bound.AT_LEAST
-                                ? "{gap} short of {whose} {limit}"
-                                : "{gap} over {whose} {limit}",
+                        tooMuch() ? "{gap} over {whose} {limit}" : "{gap} short of {whose} {limit}",
                         gap(),
                         whose,
                         limit.value());
-            default -> Text.of("at {whose} {limit}", whose, limit.value());
+            default -> Text.of("too close to {whose} {limit}", whose, limit.value());
         };
     }
 

@@ -492,14 +492,15 @@ public final class Examination {
             return finding()
                     .noted(
                             Text.of("{titles}: {doubt}", titles(missing), doubt.get()),
-                            "The reading stays. Read it again as the rule asks, or find it in the commissioning record.");
+                            Text.of(
+                                    "The reading stays. Read it again as the rule asks, or find it in the commissioning record."));
         }
         Optional<Text> unread = missing.stream()
                 .flatMap(point -> evidence.unread(key(point)).stream()
                         .map(said -> Text.of("{point}: {why}.", point.title(), lowered(said))))
                 .findFirst();
         if (unread.isPresent()) {
-            return finding().noted(unread.get(), first.how());
+            return finding().noted(unread.get(), asked(missing));
         }
         if (!facts.stage().reached(first.due())) {
             return finding()
@@ -508,15 +509,22 @@ public final class Examination {
                                     "Not read yet: {titles}. Not due before the {due} visit.",
                                     titles(missing),
                                     first.due().title()),
-                            first.how());
+                            asked(missing));
         }
         if (first.hidden() && facts.stage().covered()) {
             return finding()
                     .noted(
-                            Text.of("{titles}: covered by now, and nobody recorded it before.", titles(missing)),
-                            "Find a photo or record from before cover, or have it opened and read it at a re-visit.");
+                            Text.of("{titles}: concealed, and there is no rough-in record.", titles(missing)),
+                            Text.of(
+                                    "Show a photo or record from before it was concealed, or open it up and read it at a re-visit."));
         }
-        return finding().noted(Text.of("Not read yet: {titles}.", titles(missing)), first.how());
+        return finding().noted(Text.of("Not read yet: {titles}.", titles(missing)), asked(missing));
+    }
+
+    /** What is open is asked for; it is no correction. */
+    private static Text asked(List<Point> missing) {
+        return Text.of(
+                "Show or read: {titles}. {how}", titles(missing), missing.get(0).how());
     }
 
     /**

@@ -7,9 +7,7 @@ import java.util.Optional;
 import org.undanus.core.quantity.Amount;
 import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.HalfWidth;
-import org.undanus.core.quantity.Quantity;
 import org.undanus.core.quantity.Uncertain;
-import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.words.Text;
@@ -126,7 +124,7 @@ public final class Finding {
     }
 
     /** Not shown, with what is to be read; more may be said of it. */
-    Finding noted(Text why, String whatNext) {
+    Finding noted(Text why, Text whatNext) {
         conclude(Verdict.NOT_SHOWN, why, whatNext);
         return this;
     }
@@ -140,36 +138,35 @@ public final class Finding {
         return x.judgement(this);
     }
 
-    /** How the value stands to the binding limit, in a sentence. */
+    /** How the value stands to the binding limit, in a sentence with both numbers. */
     public Text room() {
         Comparison made = comparison.orElseThrow();
-        Comparison.Held binding = made.binding();
-        Quantity gap = made.gap();
-        String who = binding.limit().authority().name();
+        Text what = made.foundAndRequired();
         return switch (made.verdict()) {
-            case MEETS -> Text.of("{gap} inside the binding limit ({who}).", gap, who);
-            case FAILS ->
-                Text.of(
-                        binding.limit().bound() == Bound.AT_LEAST
-                                ? "{gap} short of the binding limit ({who})."
-                                : "{gap} over the binding limit ({who}).",
-                        gap,
-                        who);
+            case MEETS ->
+                made.exact()
+                        ? Text.of("{what}: exactly meets.", what)
+                        : Text.of("{what}: {gap} to spare.", what, made.gap());
+            case FAILS -> Text.of(made.tooMuch() ? "{what}: {gap} over." : "{what}: {gap} short.", what, made.gap());
             default ->
                 Math.abs(made.margin()) < made.expanded() * NEGLIGIBLE
-                        ? Text.of("The reading lies on the limit itself ({who}): no instrument can settle that.", who)
-                        : straddles(who, made);
+                        ? Text.of("{what}: exactly at the limit, no instrument can settle that.", what)
+                        : tooClose(made);
         };
     }
 
-    private Text straddles(String who, Comparison made) {
+    private Text tooClose(Comparison made) {
         return x.neededAccuracy(made)
                 .map(needed -> Text.of(
-                        "The reading's uncertainty straddles the limit ({who}). An instrument with an accuracy of ±{needed} or"
-                                + " better would settle it.",
-                        who,
+                        "{what}: too close for this instrument. One accurate to ±{needed} or better settles it.",
+                        made.foundAndRequired(),
                         new HalfWidth(made.dimension(), needed)))
-                .orElseGet(() -> Text.of("The uncertainty straddles the limit ({who}).", who));
+                .orElseGet(() -> Text.of("{what}: too close to call.", made.foundAndRequired()));
+    }
+
+    /** The limit that binds, in words after what is to be done: {@code 25 A maximum}. */
+    public Text required() {
+        return comparison.orElseThrow().required();
     }
 
     /** How much more or less it takes, uncertainty included, for the value to meet the binding limit. */

@@ -2,16 +2,18 @@ package org.undanus.core.judgement;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.quantity.Uncertain;
-import org.undanus.core.rules.Bound;
 import org.undanus.core.rules.Limit;
 import org.undanus.core.rules.LimitKey;
 import org.undanus.core.words.Text;
 
 /** A requirement that one reading settles: within what the rule book and the unit's data sheet allow. */
 public final class WithinLimits implements Requirement {
+
+    private static final String LIMIT = "{limit}";
 
     private final About about;
     private final Point point;
@@ -27,7 +29,7 @@ public final class WithinLimits implements Requirement {
         this.remedy = remedy;
     }
 
-    /** @param remedy what to do where the limit is not kept; the amount lacking is printed after it */
+    /** @param remedy what to do where the limit is not kept; the limit stands where it says {limit}, else after it */
     public static WithinLimits of(Station station, Point point, Severity severity, String source, String remedy) {
         LimitKey key = new LimitKey(point.id(), point.dimension().orElseThrow(), point.title());
         About about = About.of(point.id(), station, point.scope(), point.title(), severity)
@@ -55,26 +57,40 @@ public final class WithinLimits implements Requirement {
         return judge(x.finding(), key, read.uncertain(), read.resolution(), limits, remedy);
     }
 
-    /** Holds a value against limits and says how much is lacking. */
+    /** Holds a value against limits. @param remedy what to do; the limit stands where it says {limit}, else after it */
     public static Judgement judge(
             Finding finding, LimitKey key, Uncertain value, double resolution, List<Limit> limits, String remedy) {
-        return judge(finding, key, value, resolution, limits, Text.of(remedy));
+        return judged(
+                finding,
+                key,
+                value,
+                resolution,
+                limits,
+                limit -> remedy.contains(LIMIT) ? Text.of(remedy, limit.value()) : required(Text.of(remedy), finding));
     }
 
-    /** Holds a value against limits and says how much is lacking. */
+    /** Holds a value against limits and says the limit after what is to be done. */
     public static Judgement judge(
             Finding finding, LimitKey key, Uncertain value, double resolution, List<Limit> limits, Text remedy) {
+        return judged(finding, key, value, resolution, limits, limit -> required(remedy, finding));
+    }
+
+    private static Text required(Text remedy, Finding finding) {
+        return Text.of("{remedy}: {required}.", remedy, finding.required());
+    }
+
+    private static Judgement judged(
+            Finding finding,
+            LimitKey key,
+            Uncertain value,
+            double resolution,
+            List<Limit> limits,
+            Function<Limit, Text> remedy) {
         Optional<Comparison> held = finding.hold(key, value, resolution, limits);
-        if (held.isEmpty()) {
-            return finding.nobodyLimits();
-        }
-        boolean tooMuch = held.get().binding().limit().bound() == Bound.AT_MOST;
-        return finding.conclude(
-                held.get().verdict(),
-                finding.room(),
-                Text.of(
-                        tooMuch ? "{remedy}: at least {lacking} less." : "{remedy}: at least {lacking} more.",
-                        remedy,
-                        finding.lacking()));
+        return held.map(compared -> finding.conclude(
+                        compared.verdict(),
+                        finding.room(),
+                        remedy.apply(compared.binding().limit())))
+                .orElseGet(finding::nobodyLimits);
     }
 }

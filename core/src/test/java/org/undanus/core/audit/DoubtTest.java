@@ -22,13 +22,13 @@ class DoubtTest {
 
     @ParameterizedTest
     @CsvSource({
-        "0.5, no support",
-        "0.05, weak support",
-        "0.005, moderate support",
-        "0.0003, moderately strong support",
-        "0.00003, strong support",
-        "0.000001, very strong support",
-        "0, extremely strong support"
+        "0.5, no doubt as recorded",
+        "0.05, slightly doubtful as recorded",
+        "0.005, doubtful as recorded",
+        "0.0003, very doubtful as recorded",
+        "0.00003, unlikely as recorded",
+        "0.000001, very unlikely as recorded",
+        "0, practically impossible as recorded"
     })
     void strengthIsSaidInWords(double chance, String words) {
         assertThat(new Doubt(chance).words()).isEqualTo(words);

@@ -104,9 +104,9 @@ class PlanGeometryTest {
     @Test
     void whatCannotBeBuiltIsNamed() {
         assertThat(yard().unit("v", 2.1, 2.5, 0).geometry().overlaps())
-                .anyMatch(s -> s.toString().contains("u stands in v"));
+                .anyMatch(s -> s.toString().contains("u overlaps v"));
         assertThat(yard().unit("w", 5, 3.1, 0).geometry().overlaps())
-                .anyMatch(s -> s.toString().contains("w stands in house"));
+                .anyMatch(s -> s.toString().contains("w overlaps house"));
         assertThat(yard().geometry().overlaps()).isEmpty();
     }
 
@@ -231,12 +231,12 @@ class PlanGeometryTest {
         assertThat(lone().unit("v", 0.1, 0, 0, 2).geometry().overlaps()).isEmpty();
         assertThat(lone().unit("v", 0.1, 0, 0).geometry().overlaps())
                 .extracting(Text::toString)
-                .containsExactly("u stands in v.");
+                .containsExactly("u overlaps v.");
         assertThat(lone().line("rail", SitePlan.Kind.OBSTACLE, 0, -1, 0, 1)
                         .geometry()
                         .overlaps())
                 .extracting(Text::toString)
-                .containsExactly("u stands in rail.");
+                .containsExactly("u overlaps rail.");
         assertThat(lone().line("rail", SitePlan.Kind.OBSTACLE, 0.15, -1, 0.15, 1)
                         .geometry()
                         .overlaps())

@@ -24,7 +24,7 @@ public final class Access {
                 point,
                 Severity.SAFETY,
                 "NFPA 70, 110.26; check the adopted edition",
-                "Have the space before the gear cleared, or the gear moved by a licensed person");
+                "Clear the working space before the gear, or have a licensed electrician move the gear");
     }
 
     public static StationPlan plan() {
@@ -48,14 +48,16 @@ public final class Access {
                                 AccessPoints.WORKING_WIDTH,
                                 AccessPoints.WORKING_HEIGHT),
                         List.of(
-                                TightPlace.enclosed(tight(AccessPoints.OPENING_WIDTH, "Have the opening widened")),
-                                TightPlace.enclosed(tight(AccessPoints.OPENING_HEIGHT, "Have the opening enlarged")),
+                                TightPlace.enclosed(tight(AccessPoints.OPENING_WIDTH, "Widen the opening")),
+                                TightPlace.enclosed(tight(AccessPoints.OPENING_HEIGHT, "Enlarge the opening")),
                                 TightPlace.enclosed(new LargestPiece()),
+                                TightPlace.attic(
+                                        tight(AccessPoints.PASSAGE_LENGTH, "Shorten the way, or make another opening")),
+                                TightPlace.attic(tight(AccessPoints.PASSAGE_WIDTH, "Clear the passage")),
+                                TightPlace.attic(tight(AccessPoints.PASSAGE_HEIGHT, "Clear the passage")),
                                 TightPlace.attic(tight(
-                                        AccessPoints.PASSAGE_LENGTH, "Have the way shortened or another opening made")),
-                                TightPlace.attic(tight(AccessPoints.PASSAGE_WIDTH, "Have the passage cleared")),
-                                TightPlace.attic(tight(AccessPoints.PASSAGE_HEIGHT, "Have the passage cleared")),
-                                TightPlace.attic(tight(AccessPoints.FLOOR_WIDTH, "Have a continuous solid floor laid")),
+                                        AccessPoints.FLOOR_WIDTH,
+                                        "Lay a continuous solid floor, {limit} wide or more.")),
                                 TightPlace.attic(Observed.that(
                                         Station.ACCESS,
                                         AccessPoints.LADDER_SAFE,
@@ -64,8 +66,8 @@ public final class Access {
                                         "One gets there safely.",
                                         "The way there is not safe.",
                                         "Do not go up until a safe ladder stands.")),
-                                tight(AccessPoints.SERVICE_DEPTH, "Have the service side cleared"),
-                                tight(AccessPoints.SERVICE_WIDTH, "Have the service side cleared"),
+                                tight(AccessPoints.SERVICE_DEPTH, "Clear the service side"),
+                                tight(AccessPoints.SERVICE_WIDTH, "Clear the service side"),
                                 TightPlace.attic(Observed.that(
                                         Station.ACCESS,
                                         AccessPoints.LIGHT,
@@ -73,7 +75,7 @@ public final class Access {
                                         CODE,
                                         "There is a fixed lamp.",
                                         "There is no fixed lamp at the equipment.",
-                                        "Have a lamp fitted that lights the service side.")),
+                                        "Install a light that lights the service side.")),
                                 TightPlace.attic(Observed.that(
                                         Station.ACCESS,
                                         AccessPoints.SWITCH,
@@ -81,8 +83,8 @@ public final class Access {
                                         CODE,
                                         "The switch is at the opening.",
                                         "The switch is not within reach of the opening.",
-                                        "Have the switch moved to the opening.")),
-                                tight(AccessPoints.SOCKET, "Have a socket fitted on the same level"),
+                                        "Move the switch to the opening.")),
+                                tight(AccessPoints.SOCKET, "Install a receptacle within {limit} on the same level."),
                                 live(AccessPoints.WORKING_DEPTH),
                                 live(AccessPoints.WORKING_WIDTH),
                                 live(AccessPoints.WORKING_HEIGHT)))

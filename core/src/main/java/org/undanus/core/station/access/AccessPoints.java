@@ -91,10 +91,10 @@ final class AccessPoints {
 
     static final Point WORKING_DEPTH = before(
             "working-depth",
-            "Before live gear, clear depth",
+            "Electrical working space, depth",
             "Straight out from the front of the disconnect or panel.");
     static final Point WORKING_WIDTH =
-            before("working-width", "Before live gear, clear width", "The width one can stand in before it.");
+            before("working-width", "Electrical working space, width", "The width one can stand in before it.");
     static final Point WORKING_HEIGHT =
-            before("working-height", "Before live gear, clear height", "From the standing place up.");
+            before("working-height", "Electrical working space, height", "From the standing place up.");
 }

@@ -82,6 +82,6 @@ final class LargestPiece implements Requirement {
                 spare,
                 0,
                 limits,
-                "Have the opening widened, or shown that the unit comes apart");
+                "Widen the opening, or show that the unit comes apart; room beside it");
     }
 }

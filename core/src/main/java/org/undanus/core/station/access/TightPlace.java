@@ -44,7 +44,7 @@ final class TightPlace implements Requirement {
         if (!asked) {
             return x.finding()
                     .step(AccessPoints.PLACE.title(), place)
-                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("The equipment stands in a {place}.", place), "");
+                    .conclude(Verdict.DOES_NOT_APPLY, Text.of("Location: {place}.", place), "");
         }
         List<Point> missing = x.missing(inner.about().needs().toArray(Point[]::new));
         return missing.isEmpty() ? inner.judge(x) : x.notShown(missing);

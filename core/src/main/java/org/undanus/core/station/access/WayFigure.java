@@ -381,7 +381,7 @@ final class WayFigure {
             way.box(Role.WALL, left - BELOW, -half - WALL / 2, way.x + WALL, -half);
             way.x += WALL + GAP;
         }
-        return way.onto("Before live gear", -half - ROUND, top + ROUND);
+        return way.onto("Electrical working space", -half - ROUND, top + ROUND);
     }
 
     /** What is judged of the way and has no length of its own in the drawing. */

@@ -92,9 +92,9 @@ final class AirflowEnough implements Requirement {
                 finding.room(),
                 Text.of(
                         tooMuch
-                                ? "Have the fan set slower: at least {lacking} less."
-                                : "Look for the largest drop in the static pressure profile, then the fan's speed: at least {lacking} more.",
-                        finding.lacking()));
+                                ? "Set the fan slower: {required}."
+                                : "Find the largest drop in the static pressure profile, then set the fan's speed: {required}.",
+                        finding.required()));
     }
 
     private static Limit side(Examination x, Bound bound, double flow) {

@@ -50,7 +50,7 @@ public final class Airside {
                         Severity.DAMAGE,
                         "The filter fills its frame.",
                         "Air passes beside the filter and dirties the coil.",
-                        "Have a filter of the frame's size fitted, or the gap closed."),
+                        "Fit a filter of the frame's size, or close the gap."),
                 seen(
                         DuctPoints.FILTER_DIRECTION,
                         Severity.PERFORMANCE,
@@ -62,7 +62,7 @@ public final class Airside {
                         Severity.PERFORMANCE,
                         "The filter is clean.",
                         "The filter is loaded: every air reading of today is of a starved machine.",
-                        "Have it changed, then read static pressure and airflow again."));
+                        "Replace it, then read static pressure and airflow again."));
     }
 
     private static List<Requirement> sealing() {
@@ -74,24 +74,20 @@ public final class Airside {
                                 "cloth-tape",
                                 Verdict.FAILS,
                                 "Cloth tape lets go within a few summers.",
-                                "Have it taken off and the joints sealed with mastic or listed tape.")
+                                "Take it off and seal the joints with mastic or listed tape.")
                         .when(
                                 "open",
                                 Verdict.FAILS,
                                 "Joints are open.",
-                                "Have every joint sealed with mastic or listed tape."),
+                                "Seal every joint with mastic or listed tape."),
                 Answered.of(Station.AIRSIDE, DuctPoints.JOINTS_REMOVABLE, Severity.PERFORMANCE, PRACTICE)
                         .when("gasket-or-tape", Verdict.MEETS, "Panels close on a gasket or removable tape.", "")
                         .when(
                                 "mastic",
                                 Verdict.FAILS,
                                 "Mastic glues a panel that has to come off.",
-                                "Have it cut free and closed with a gasket or tape.")
-                        .when(
-                                "open",
-                                Verdict.FAILS,
-                                "Panels leak.",
-                                "Have them closed with a gasket or removable tape."),
+                                "Cut it free and close it with a gasket or tape.")
+                        .when("open", Verdict.FAILS, "Panels leak.", "Close them with a gasket or removable tape."),
                 seen(
                         DuctPoints.HOLES_PLUGGED,
                         Severity.PERFORMANCE,
@@ -103,13 +99,13 @@ public final class Airside {
                         Severity.PERFORMANCE,
                         "Cable entries are sealed.",
                         "Air passes where wires enter.",
-                        "Have every entry sealed."),
+                        "Seal every entry."),
                 seen(
                         DuctPoints.CABINET_TIGHT,
                         Severity.DAMAGE,
                         "No humid air is drawn in.",
                         "Humid air is drawn into the cabinet: it sweats inside and out.",
-                        "Have panels and seams sealed on the side where the fan draws."),
+                        "Seal panels and seams on the side where the fan draws."),
                 seen(
                         DuctPoints.PORTS_CLOSED,
                         Severity.PERFORMANCE,
@@ -128,13 +124,13 @@ public final class Airside {
                         Severity.PERFORMANCE,
                         "Pads keep its vibration from the building.",
                         "Nothing stands between the unit and the building: it will hum.",
-                        "Have pads or spring hangers made for its mass put in."),
+                        "Put in pads or spring hangers made for its weight."),
                 seen(
                         DuctPoints.FLEX_STRETCHED,
                         Severity.PERFORMANCE,
                         "Flexible duct is stretched.",
                         "Flexible duct lies slack: it costs much more pressure than it should.",
-                        "Have it pulled to its full length and the surplus cut off."),
+                        "Pull it to its full length and cut off the surplus."),
                 Observed.that(
                                 Station.AIRSIDE,
                                 DuctPoints.FIRE_RATED,
@@ -151,6 +147,6 @@ public final class Airside {
                         DuctPoints.FLEX_SPACING,
                         Severity.PERFORMANCE,
                         PRACTICE,
-                        "Have straps set between, nowhere farther apart than the limit"));
+                        "Support the flexible duct every {limit} maximum."));
     }
 }

@@ -97,6 +97,6 @@ public final class DuctLeakage implements Requirement {
                         VolumeFlow.ofCubicMetresPerSecond(leakage.value()),
                         x.rules().setting(EXPONENT).source());
         return WithinLimits.judge(
-                finding, LIMIT, leakage, 0, limits, "Have joints, boots and the cabinet sealed and the test repeated");
+                finding, LIMIT, leakage, 0, limits, "Seal joints, boots and cabinet, then test again");
     }
 }

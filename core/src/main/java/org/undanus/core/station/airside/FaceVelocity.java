@@ -72,7 +72,7 @@ final class FaceVelocity implements Requirement {
                 held.get().verdict(),
                 finding.room(),
                 Text.of(
-                        "Have filters of {flow} face in all fitted, or more of them.",
+                        "Fit filters of {flow} face area in all, or more of them.",
                         new AtLeast(Area.ofSquareMetres(flow.get().value() / most))));
     }
 }

@@ -55,6 +55,6 @@ final class FlexibleBend implements Requirement {
                 Length.ofMetres(least),
                 x.rules().setting(DIAMETERS).source()));
         return WithinLimits.judge(
-                x.finding(), LIMIT, radius.uncertain(), radius.resolution(), limits, "Have it led in a wider bend");
+                x.finding(), LIMIT, radius.uncertain(), radius.resolution(), limits, "Reroute it in a wider bend");
     }
 }

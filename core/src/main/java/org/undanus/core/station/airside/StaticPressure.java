@@ -68,7 +68,7 @@ final class StaticPressure {
                     STATIC_RETURN,
                     STATIC_FILTERED,
                     SheetValue.FILTER_DROP,
-                    "Have the filter changed, or a larger one of less resistance fitted: its drop must come down by {lacking}."));
+                    "Replace the filter, or fit a larger one of less resistance: its drop must come down by {lacking}."));
 
     static final Requirement COIL = Requirement.of(
             about(COIL_LIMIT, "Coil, pressure drop", STATIC_FILTERED, STATIC_COIL),
@@ -78,7 +78,7 @@ final class StaticPressure {
                     STATIC_FILTERED,
                     STATIC_COIL,
                     SheetValue.COIL_DROP,
-                    "Have the coil looked at for dirt, ice and water: its drop must come down by {lacking}."));
+                    "Check the coil for dirt, ice and water: its drop must come down by {lacking}."));
 
     static final Requirement RETURN = Requirement.of(
             about(RETURN_LIMIT, "Return ducts, pressure drop", STATIC_RETURN),
@@ -87,7 +87,7 @@ final class StaticPressure {
                     RETURN_LIMIT,
                     Propagation.through(in -> -in[0], x.need(STATIC_RETURN).uncertain()),
                     x.rules().limits(RETURN_LIMIT),
-                    "Have the return ducts and grilles made wider: {lacking} less."));
+                    "Enlarge the return ducts and grilles: the drop must come down by {lacking}."));
 
     static final Requirement SUPPLY = Requirement.of(
             about(SUPPLY_LIMIT, "Supply ducts, pressure drop", STATIC_SUPPLY),
@@ -96,7 +96,7 @@ final class StaticPressure {
                     SUPPLY_LIMIT,
                     x.need(STATIC_SUPPLY).uncertain(),
                     x.rules().limits(SUPPLY_LIMIT),
-                    "Have dampers opened and the tightest supply duct made wider: {lacking} less."));
+                    "Open dampers and enlarge the tightest supply duct: the drop must come down by {lacking}."));
 
     private static Judgement external(Examination x) {
         List<Limit> limits = new ArrayList<>(x.rules().limits(EXTERNAL_LIMIT));

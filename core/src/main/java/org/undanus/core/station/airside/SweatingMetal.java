@@ -49,7 +49,7 @@ final class SweatingMetal implements Requirement {
     private static final double ACCURACY = 1e-5;
 
     static final About ABOUT = About.of(
-                    "airside.sweating", Station.AIRSIDE, Scope.DUCT_SYSTEM, "Metal does not sweat", Severity.DAMAGE)
+                    "airside.sweating", Station.AIRSIDE, Scope.DUCT_SYSTEM, "Duct condensation", Severity.DAMAGE)
             .sources("ASHRAE Fundamentals, Psychrometrics and insulation")
             .needs(AROUND_TEMPERATURE, AROUND_HUMIDITY)
             .limits(LIMIT)
@@ -113,7 +113,7 @@ final class SweatingMetal implements Requirement {
     private static Text remedy(
             Optional<Uncertain> inside, Value.Measured around, Uncertain dewPoint, double k, double h) {
         if (inside.isEmpty()) {
-            return Text.of("Have it insulated, or the air about it kept drier.");
+            return Text.of("Insulate it, or keep the air around it drier.");
         }
         double needed = Root.of(
                 t -> Sweating.ofFlat(around.quantity().si(), inside.get().value(), t, k, h) - dewPoint.value(),
@@ -121,7 +121,7 @@ final class SweatingMetal implements Requirement {
                 THICKEST,
                 ACCURACY);
         return Text.of(
-                "Have it insulated at least {needed} thick, or the air about it kept drier.",
+                "Insulate it {needed} thick or more, or keep the air around it drier.",
                 new AtLeast(Length.ofMetres(needed)));
     }
 

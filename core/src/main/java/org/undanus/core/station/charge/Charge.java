@@ -48,7 +48,7 @@ public final class Charge {
                                         PRACTICE,
                                         "The caps are on and tight.",
                                         "A cap is missing or loose: stems and cores seep.",
-                                        "Have each cap put on with its seal, and tightened as the maker says."),
+                                        "Put each cap on with its seal, and tighten it as the maker says."),
                                 new SecondSearch(),
                                 joint(),
                                 new SameRefrigerantCharged(),
@@ -63,7 +63,7 @@ public final class Charge {
                                         CODE,
                                         "The label tells what is in it.",
                                         "Whoever opens it next does not know what and how much is in it.",
-                                        "Have kind, factory charge, added and total written on the label, to last."),
+                                        "Write refrigerant, factory charge, added and total on the label, to last."),
                                 new SubcoolingTrim(),
                                 new SuperheatTrim(),
                                 new SoundCycle()))
@@ -150,7 +150,7 @@ public final class Charge {
                         ChargePoints.FELL,
                         Verdict.FAILS,
                         "The pressure fell after the first crack: it leaks.",
-                        "Have the valve shut, the little that is in it recovered, and the leak found under nitrogen.")
+                        "Shut the valve, recover the little that is in it, and find the leak under nitrogen.")
                 .when(
                         ChargePoints.NOT_WATCHED,
                         Verdict.NOT_SHOWN,
@@ -166,7 +166,7 @@ public final class Charge {
                         ChargePoints.HALF_OPEN,
                         Verdict.FAILS,
                         "A valve that is not open to its stop throttles, and leaks at its stem.",
-                        "Have it opened to its stop, without force, and its cap put on.");
+                        "Open it to its stop, without force, and put its cap on.");
     }
 
     private static Answered joint() {
@@ -176,7 +176,7 @@ public final class Charge {
                         ChargePoints.LEAKS,
                         Verdict.FAILS,
                         "This joint leaks refrigerant.",
-                        "Have the charge recovered, the joint made anew, and pressure test and evacuation done again.")
+                        "Recover the charge, make the joint again, and repeat pressure test and evacuation.")
                 .when(
                         ChargePoints.NONE,
                         Verdict.NOT_SHOWN,

@@ -234,7 +234,7 @@ final class ChargeByLength implements Requirement {
                                 "{added} too much is in it, and the lines are shorter than the maker accepts.",
                                 Mass.ofKilograms(-lines.added.value())),
                         Text.of(
-                                "Have {added} recovered, or the lines led longer as the maker asks.",
+                                "Recover {added}, or run the lines longer as the maker asks.",
                                 Mass.ofKilograms(-lines.added.value())));
     }
 
@@ -261,7 +261,6 @@ final class ChargeByLength implements Requirement {
                 SoundCycle.anotherCause(x)
                         .orElseGet(() -> over
                                 ? Trim.recover(x, off)
-                                : Text.of(
-                                        "Have {off} weighed in as the maker says, never over the room's limit.", off)));
+                                : Text.of("Weigh in {off} as the maker says, never over the room's limit.", off)));
     }
 }

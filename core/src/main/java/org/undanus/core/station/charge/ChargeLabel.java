@@ -53,7 +53,7 @@ public record ChargeLabel(
                 Math.round(refrigerant.warmingPotential()));
         Text masses = carbonDioxide()
                 .map(kilograms -> Text.of(
-                        "{factory} in it from the factory, {added} added, {total} in all, as {kilograms} of carbon dioxide.",
+                        "Factory {factory}, {added} added, {total} total: {kilograms} CO₂ equivalent.",
                         mass(factory),
                         mass(added),
                         mass(total()),
@@ -64,8 +64,8 @@ public record ChargeLabel(
                         mass(added),
                         mass(total())));
         return what.then(masses)
-                .then(bears.map(kilograms ->
-                                Text.of("Its smallest room bears {kilograms}.", Mass.ofKilograms(kilograms)))
+                .then(bears.map(kilograms -> Text.of(
+                                "Maximum charge for its smallest room: {kilograms}.", Mass.ofKilograms(kilograms)))
                         .orElse(Text.empty()));
     }
 

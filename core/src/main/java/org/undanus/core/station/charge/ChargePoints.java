@@ -54,7 +54,7 @@ final class ChargePoints {
     static final Option NOT_WATCHED = Option.of("not-watched", "not watched");
     static final Point CRACKED = choice(
                     "cracked",
-                    "First crack of the valve",
+                    "Leak check before the valves are opened",
                     "Opened a quarter turn and shut again, the gauge watched for some minutes.",
                     STOOD,
                     FELL,

@@ -74,13 +74,13 @@ final class ChargedAsLiquid implements Requirement {
                 ? finding.conclude(
                         Verdict.FAILS,
                         Text.of("It was drawn as vapour: what went in is not {refrigerant}.", refrigerant.name()),
-                        "Have the charge recovered and weighed in anew, as liquid, throttled on the suction side.")
+                        "Recover the charge and weigh it in again, as liquid, throttled on the suction side.")
                 : finding.conclude(
                         Verdict.FAILS,
                         Text.of(
                                 "It was drawn as vapour: {refrigerant} is a blend of {parts}, and makers ask for liquid. Its vapour is a little another mixture, and so is what stays in the cylinder.",
                                 refrigerant.name(),
                                 refrigerant.parts()),
-                        "Have it charged as liquid from now on, throttled on the suction side; ask the maker whether what is in it may stay.");
+                        "Charge as liquid from now on, throttled on the suction side; ask the maker whether what is in it may stay.");
     }
 }

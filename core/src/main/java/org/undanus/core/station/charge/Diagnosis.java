@@ -79,19 +79,19 @@ record Diagnosis(List<Share> shares) {
                 "+ +^ v0 - -v0 ++++++0 0 v0 +^ v0",
                 "+ +^0 v0 v-- v0-- ++++++0 0 v0 +^ v0",
                 "Liquid boils at the restriction, before the coil, unless it is much subcooled: then the drier is colder behind than before.",
-                "Have the drier or the pinched piece replaced; add nothing."),
+                "Replace the drier or the pinched piece; add nothing."),
         LOW_AIRFLOW(
                 "low airflow over the indoor coil",
                 "-v0 v0 v- v- + 0 0 v0 v0 v0",
                 "v0 v0 v0- v- + 0 0 v0 0 v0",
-                "Too little warm air passes the coil: it boils colder and cannot dry the vapour.",
+                "Too little warm air passes the coil: it boils colder, with low superheat.",
                 "Look at filter, coil, fan speed and ducts first."),
         AIR_IN_IT(
                 "air or nitrogen in the refrigerant",
                 "v0 + + 0^ 0v- 0 ++^ 0 0^ ^0+",
                 "0 + + 0^ 0v- 0 ++^ 0 0^ ^0+",
                 "Gas that does not condense adds its own pressure in the condenser.",
-                "Have the charge recovered, evacuate deeply, and weigh in anew."),
+                "Recover the charge, evacuate deeply, and weigh it in again."),
         OVERFED(
                 "liquid returns: the metering piece lets too much through",
                 "-v - v0 ^+ 0v- 0 0 0v -v 0",
@@ -115,7 +115,7 @@ record Diagnosis(List<Share> shares) {
                 "-v0 -v0 v-0 + -v 0 0 v- 0^v -v",
                 "0 v0- v-0 ^+ v- 0 0 v- ^0+ -v",
                 "Less vapour is drawn off than the coil could boil: its pressure rises, the high side's falls, and less heat is moved.",
-                "Have it looked at by whoever may: valves, scroll or windings, and on a heat pump the reversing valve, which leaks alike. Nothing is added or recovered.");
+                "A licensed technician looks at it: valves, scroll or windings, and on a heat pump the reversing valve, which leaks alike. Add and recover nothing.");
 
         private final String title;
         private final String[] orifice;

@@ -75,7 +75,7 @@ final class Trim {
                     .step(OperationPoints.MODE.title(), OperationPoints.HEATING)
                     .conclude(
                             Verdict.NOT_SHOWN,
-                            Text.of("Read in heating these say nothing of the charge."),
+                            Text.of("Check the charge in cooling: readings taken in heating do not show it."),
                             "Judge by weight, or read it in cooling in warm weather."));
         }
         if (x.chosen(ChargePoints.COMPRESSOR).orElseThrow().equals(ChargePoints.FREE)) {
@@ -83,7 +83,7 @@ final class Trim {
                     .step(ChargePoints.COMPRESSOR.title(), ChargePoints.FREE)
                     .conclude(
                             Verdict.NOT_SHOWN,
-                            Text.of("A machine of variable speed moves its own valve and speed: weight decides."),
+                            Text.of("Variable speed: charge by weight, superheat and subcooling do not decide."),
                             "Judge by weight, or set it to the maker's test mode and read again."));
         }
         Optional<Text> wrong = MeteredAsListed.wrong(x);
@@ -92,7 +92,7 @@ final class Trim {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             wrong.get(),
-                            "Have the orifice changed first, then charge and read again."));
+                            "Replace the metering device first, then charge and read again."));
         }
         Optional<Judgement> notYet = SteadyRunning.notYet(x);
         if (notYet.isPresent()) {
@@ -142,7 +142,7 @@ final class Trim {
             Mass amount = Mass.ofKilograms(Math.abs(off.get()));
             return add
                     ? Text.of(
-                            "Have {least} weighed in, throttled on the suction side and never over plate or room limit, then wait {wait} and read again.",
+                            "Weigh in {least}, throttled on the suction side and never over plate or room limit, then wait {wait} and read again.",
                             least(amount, left),
                             wait)
                     : recover(x, amount);
@@ -178,7 +178,7 @@ final class Trim {
     /** @param amount a mass, or words for it */
     static Text recover(Examination x, Object amount) {
         return Text.of(
-                "Have {amount} recovered, then wait {wait} and read again.",
+                "Recover {amount}, then wait {wait} and read again.",
                 amount,
                 Duration.ofSeconds(x.rules().number(WAIT)));
     }

@@ -50,13 +50,13 @@ public final class Condensate {
                         Severity.DAMAGE,
                         "A vent stands after the trap.",
                         "No vent after the trap: the drain may run empty by suction of its own.",
-                        "Have an open upright fitted after the trap, higher than the pan."),
+                        "Install an open vent after the trap, higher than the pan."),
                 seen(
                         DrainPoints.CLEANOUT,
                         Severity.DAMAGE,
                         "It can be cleaned.",
                         "Nothing opens it for cleaning.",
-                        "Have a cleanout or union fitted at the trap."),
+                        "Install a cleanout or union at the trap."),
                 Answered.of(Station.CONDENSATE, DrainPoints.UNUSED_PORT, Severity.DAMAGE, "Data sheet, drain ports")
                         .when("plugged", Verdict.MEETS, "The unused port is plugged.", "")
                         .when("none", Verdict.DOES_NOT_APPLY, "There is no unused port.", "")
@@ -64,13 +64,13 @@ public final class Condensate {
                                 "open",
                                 Verdict.FAILS,
                                 "The unused port is open: water and air take that way.",
-                                "Have it plugged with the plug from the unit's bag."),
+                                "Plug it with the plug from the unit's bag."),
                 seen(
                         DrainPoints.PAN,
                         Severity.DAMAGE,
                         "The pan is clean and falls to its outlet.",
                         "Water or slime stands in the pan.",
-                        "Have it cleaned, and the unit set so that it falls to its outlet."));
+                        "Clean it, and set the unit so that the pan slopes to its outlet."));
     }
 
     private static List<Requirement> flow() {
@@ -82,13 +82,13 @@ public final class Condensate {
                         Severity.DAMAGE,
                         "The pump's cut-out stops the machine.",
                         "The pump's cut-out is not wired: a dead pump floods the room.",
-                        "Have its safety contact wired into the control circuit."),
+                        "Wire its safety contact into the control circuit."),
                 seen(
                         DrainPoints.PUMP_TESTED,
                         Severity.DAMAGE,
                         "Poured into, it ran, emptied and stopped.",
                         "Poured into, it did not run, empty and stop.",
-                        "Have float, hose and supply looked at, then pour again."),
+                        "Check float, hose and power, then pour again."),
                 seen(
                         DrainPoints.WATER_LOOP,
                         Severity.RECORD,
@@ -109,23 +109,23 @@ public final class Condensate {
                                 "path",
                                 Verdict.FAILS,
                                 "It wets a path: slippery, and ice in winter.",
-                                "Have it led to a drain or to ground where nobody walks.")
+                                "Lead it to a drain, or to ground where nobody walks.")
                         .when(
                                 "wall-or-roof",
                                 Verdict.FAILS,
                                 "It wets a wall or roof.",
-                                "Have it led to a drain or to ground.")
+                                "Lead it to a drain or to ground.")
                         .when(
                                 "soil-pipe",
                                 Verdict.FAILS,
                                 "Sewer gas comes back through the drain.",
-                                "Have it end over a trapped drain with an air gap."),
+                                "End it over a trapped drain with an air gap."),
                 WithinLimits.of(
                         Station.CONDENSATE,
                         DrainPoints.END_DISTANCE,
                         Severity.DAMAGE,
                         CODE,
-                        "Have it led farther from the wall"),
+                        "Extend it to end farther from the wall"),
                 Answered.of(Station.CONDENSATE, DrainPoints.FREEZING, Severity.DAMAGE, CODE)
                         .when("no-water", Verdict.DOES_NOT_APPLY, "It gives no water in frost.", "")
                         .when("protected", Verdict.MEETS, "It is protected from frost.", "")
@@ -133,7 +133,7 @@ public final class Condensate {
                                 "unprotected",
                                 Verdict.FAILS,
                                 "It may freeze shut and flood the pan.",
-                                "Have it insulated and heated, or led within the heated space."));
+                                "Insulate and heat it, or reroute it within the heated space."));
     }
 
     private static List<Requirement> outdoor() {
@@ -145,19 +145,19 @@ public final class Condensate {
                         OUTDOOR,
                         "The holes in its base are open.",
                         "Holes in its base are closed: meltwater freezes in it and bends the fan.",
-                        "Have every hole freed, and the unit raised off what closes it."),
+                        "Clear every hole, and raise the unit off what closes it."),
                 Answered.of(Station.CONDENSATE, DrainPoints.MELTWATER, Severity.SAFETY, OUTDOOR)
                         .when("drained", Verdict.MEETS, "Meltwater seeps away or is drained.", "")
                         .when(
                                 "path",
                                 Verdict.FAILS,
                                 "Meltwater runs onto a path and freezes there.",
-                                "Have it caught and led to a drain; warn people until then.")
+                                "Catch it and lead it to a drain; warn people until then.")
                         .when(
                                 "stays",
                                 Verdict.FAILS,
                                 "Meltwater stays and grows to ice below the unit.",
-                                "Have the ground below it made to drain, or the unit raised."),
+                                "Make the ground below it drain, or raise the unit."),
                 Protection.ELBOW);
     }
 }

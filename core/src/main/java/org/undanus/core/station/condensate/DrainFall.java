@@ -111,7 +111,7 @@ final class DrainFall {
                                     up.part() + 1,
                                     Length.ofMetres(up.lift())),
                             Text.of(
-                                    "Have part {part} led so that it falls, or a pump fitted before it.",
+                                    "Reroute part {part} so that it slopes down, or install a pump before it.",
                                     up.part() + 1));
         }
         if (flattest.isEmpty()) {
@@ -143,9 +143,14 @@ final class DrainFall {
                 held.get().verdict() == Verdict.FAILS
                         ? Text.of("Part {part}: {room}", piece.part() + 1, finding.room())
                         : finding.room(),
-                canBeShorter
-                        ? Text.of("{lower}, or shorten it to {rise}.", lower, Length.ofMetres(-piece.rise() / least))
-                        : Text.of("{lower}.", lower));
+                lack <= 0
+                        ? Text.of("Measure part {part} with a finer level.", piece.part() + 1)
+                        : canBeShorter
+                                ? Text.of(
+                                        "{lower}, or shorten it to {rise}.",
+                                        lower,
+                                        Length.ofMetres(-piece.rise() / least))
+                                : Text.of("{lower}.", lower));
     }
 
     private static Judgement inAll(Examination x) {
@@ -184,9 +189,7 @@ final class DrainFall {
         return finding.conclude(
                 held.verdict(),
                 finding.room(),
-                Text.of(
-                        "Have the unit raised, or the drain led out {lacking} lower; or a pump fitted.",
-                        finding.lacking()));
+                Text.of("Raise the unit, or let the drain out {lacking} lower; or install a pump.", finding.lacking()));
     }
 
     private static Judgement sags(Examination x) {
@@ -194,7 +197,7 @@ final class DrainFall {
         TubeRun flowing = new TubeRun(byGravity(run), run.start());
         List<TubeRun.LowSpot> spots = flowing.lowSpots();
         if (spots.isEmpty()) {
-            return x.finding().conclude(Verdict.MEETS, Text.of("It hangs through nowhere."), "");
+            return x.finding().conclude(Verdict.MEETS, Text.of("No sags."), "");
         }
         TubeRun.LowSpot deepest = spots.stream()
                 .max(Comparator.comparingDouble(TubeRun.LowSpot::depth))
@@ -208,7 +211,7 @@ final class DrainFall {
                                 Length.ofMetres(deepest.depth()),
                                 deepest.part() + 1),
                         Text.of(
-                                "Have part {part} raised by {depth} and held so by supports.",
+                                "Raise part {part} by {depth} and support it so.",
                                 deepest.part() + 1,
                                 Length.ofMetres(deepest.depth())));
     }

@@ -151,7 +151,7 @@ final class DrainPoints {
     static final Option DRAINED_PAN = Option.of("pan-with-drain", "pan with drain");
     static final Point SECONDARY = choice(
             "secondary",
-            "Second protection",
+            "Secondary overflow protection",
             "What there is against a blocked drain.",
             NONE,
             Option.of("second-drain", "second drain"),

@@ -40,6 +40,6 @@ final class DrainSize implements Requirement {
                 size.uncertain(),
                 size.resolution(),
                 limits,
-                "Have the narrow part replaced by a wider one");
+                "Replace the narrow part of the drain; inside diameter");
     }
 }

@@ -125,7 +125,7 @@ final class Flow {
                 compared.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have it cleaned or made wider: the same water must be gone within {poured}.",
+                        "Clean the drain or replace it with a larger one: the same water must be gone within {poured}.",
                         Duration.ofSeconds(
                                 Math.rint((poured - held) / rate.get().rate()))));
     }
@@ -137,9 +137,9 @@ final class Flow {
                         Verdict.FAILS,
                         Text.of("The water did not come out, or came out where it should not."),
                         rate.map(r -> Text.of(
-                                        "Have the drain cleared, then pour again: it must carry {rate}.",
+                                        "Clear the drain, then pour again: it must carry {rate}.",
                                         LiquidFlow.ofCubicMetresPerSecond(r.rate())))
-                                .orElse(Text.of("Have the drain cleared, then pour again.")));
+                                .orElse(Text.of("Clear the drain, then pour again.")));
     }
 
     private static Judgement tooLittle(Examination x, double poured, double held) {
@@ -191,7 +191,7 @@ final class Flow {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have a pump fitted that moves {needed} at {lift}.",
+                        "Install a pump that moves {needed} at {lift}.",
                         LiquidFlow.ofCubicMetresPerSecond(needed),
                         Length.ofMetres(lift.value())));
     }

@@ -46,7 +46,7 @@ final class Protection {
                             "condensate.secondary",
                             Station.CONDENSATE,
                             Scope.DRAIN_RUN,
-                            "Second protection where a leak does harm",
+                            "Secondary overflow protection where a leak does harm",
                             Severity.DAMAGE)
                     .sources("Mechanical code, auxiliary and secondary drains; check the adopted edition")
                     .needs(BELOW, SECONDARY),
@@ -112,7 +112,7 @@ final class Protection {
                 none
                         ? Text.of("A blocked drain would run onto {below}.", below)
                         : Text.of("There is {article} against a blocked drain.", article(second)),
-                "Have a float switch, a second drain, or a pan with its own drain fitted.");
+                "Install a float switch, a second drain, or a secondary pan with its own drain.");
     }
 
     private static String article(Option thing) {
@@ -127,7 +127,7 @@ final class Protection {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of("Nothing stopped: the switch guards nothing."),
-                    "Have it wired into the control circuit, then lift it again.");
+                    "Wire it into the control circuit, then lift it again.");
         }
         return finding.conclude(
                 wanted ? Verdict.MEETS : Verdict.FAILS,
@@ -137,8 +137,8 @@ final class Protection {
                                 : "It stopped {stopped}; this rule book wants it otherwise.",
                         stopped),
                 x.by(COMPRESSOR)
-                        ? "Have it wired into the compressor's control only, so that the fan keeps the coil from freezing."
-                        : "Have it wired into all control power, so that somebody notices.");
+                        ? "Wire it to break the compressor's control only, so that the fan keeps the coil from freezing."
+                        : "Wire it to break all control power, so that somebody notices.");
     }
 
     private static Judgement insulated(Examination x) {
@@ -163,7 +163,7 @@ final class Protection {
                                     "Part {part} lies bare in the attic: it sweats onto the ceiling.",
                                     bare.get().part() + 1),
                             Text.of(
-                                    "Have part {part} insulated, joints too.",
+                                    "Insulate part {part}, joints too.",
                                     bare.get().part() + 1));
         }
         if (unsaid.isPresent()) {
@@ -202,9 +202,7 @@ final class Protection {
                                 fitted.get()
                                         ? "Elbow and hose lead its meltwater to a drain."
                                         : "Meltwater drips from the bracket and freezes on what lies below."),
-                        Text.of(
-                                "Have the elbow, plugs and hose from its bag fitted and led to a drain. {water}",
-                                water));
+                        Text.of("Fit the elbow, plugs and hose from its bag and lead them to a drain. {water}", water));
     }
 
     /** The most frost there can be: all heat taken from the air left as ice, no more than the rated heating capacity. */

@@ -96,7 +96,7 @@ public final class Trap {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of("{traps} traps in one drain: air locked between them holds the water.", traps),
-                    Text.of("Have {traps} of them taken out.", traps - 1));
+                    Text.of("Take {traps} of them out.", traps - 1));
         }
         if (belongs && traps == 1) {
             Optional<TubeRun.Kind> bypass = Stream.of(TubeRun.Kind.VENT, TubeRun.Kind.PUMP)
@@ -109,7 +109,7 @@ public final class Trap {
                         Text.of(
                                 "A {open} stands before the trap: the fan draws air through it, and the trap holds nothing.",
                                 open),
-                        Text.of("Have the trap set between the cabinet and the {open}.", open));
+                        Text.of("Set the trap between the cabinet and the {open}.", open));
             }
         }
         if (belongs) {
@@ -128,8 +128,8 @@ public final class Trap {
                 Text.of(
                         traps == 0
                                 ? "No trap, and none belongs there."
-                                : "Nothing draws on this drain: a trap only holds slime and stops it."),
-                "Have the trap taken out and the drain led straight, unless the sheet shows one.");
+                                : "Positive pressure at the drain: trap as the maker says; elsewhere a trap only holds slime."),
+                "Take the trap out and run the drain straight, unless the sheet shows one.");
     }
 
     private static Text neededTrap(Examination x, Optional<Length> drawn) {
@@ -137,11 +137,11 @@ public final class Trap {
                 .filter(any -> x.rules().decides(MARGIN))
                 .map(s -> drop(Math.max(0, s.value()), x.rules().number(MARGIN)));
         return needed.map(height -> Text.of(
-                        "Have a trap fitted: {before} before the seal and a seal of {seal} at least.",
+                        "Install a trap: {before} before the seal, and a seal of {seal} or more.",
                         new AtLeast(Length.ofMetres(height)),
                         new AtLeast(Length.ofMetres(height * x.rules().number(SHARE)))))
-                .or(() -> drawn.map(seal -> Text.of("Have one fitted with a seal of {seal}, as drawn.", seal)))
-                .orElse(Text.of("Have a trap fitted; read the static pressure after the coil to know how deep."));
+                .or(() -> drawn.map(seal -> Text.of("Install one with a seal of {seal}, as drawn.", seal)))
+                .orElse(Text.of("Install a trap; read the static pressure after the coil to know how deep."));
     }
 
     /** What the cabinet draws at the pan, Pa: the static pressure after the coil, of the same unit's ducts. */
@@ -192,6 +192,6 @@ public final class Trap {
         return finding.conclude(
                 held.verdict(),
                 finding.room(),
-                Text.of("Have a deeper trap fitted: {lacking} more.", finding.lacking()));
+                Text.of("Install a trap with {lacking} more depth.", finding.lacking()));
     }
 }

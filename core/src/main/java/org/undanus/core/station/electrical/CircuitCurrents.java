@@ -107,7 +107,7 @@ final class CircuitCurrents {
 
     /** Empty where neither plate, sheet nor currents give it. */
     static Optional<Known> minimumAmpacity(Examination x) {
-        String name = "Minimum circuit ampacity";
+        String name = "Minimum circuit ampacity (MCA)";
         return plate(x, MINIMUM_CIRCUIT_AMPACITY)
                 .map(ampere -> known(name, ampere, "read", "Nameplate"))
                 .or(() -> fromSheet(x, name, SheetValue.MINIMUM_CIRCUIT_AMPACITY))
@@ -128,7 +128,7 @@ final class CircuitCurrents {
 
     /** Empty where neither plate, sheet nor currents give it. */
     static Optional<Known> maximumDevice(Examination x) {
-        String name = "Maximum overcurrent device";
+        String name = "Maximum overcurrent protection (MOCP)";
         return plate(x, MAXIMUM_OVERCURRENT_DEVICE)
                 .map(ampere -> known(name, ampere, "read", "Nameplate"))
                 .or(() -> fromSheet(x, name, SheetValue.MAXIMUM_OVERCURRENT_DEVICE))

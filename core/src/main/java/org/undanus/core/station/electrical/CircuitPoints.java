@@ -19,7 +19,7 @@ final class CircuitPoints {
                     "electrical.device-rating",
                     Scope.POWERED_UNIT,
                     Dimension.CURRENT,
-                    "Overcurrent protective device, rating",
+                    "Breaker or fuse size (OCPD)",
                     "Read the number on the handle or fuse; the panel stays closed.",
                     1,
                     1000)

@@ -89,7 +89,7 @@ public final class ConduitFill implements Requirement {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have a conduit of {wire} inside for {wires} such conductors.",
+                        "Use conduit of {wire} inside for {wires} such conductors.",
                         new AtLeast(Length.ofMetres(wire * Math.sqrt(wires / most))),
                         wires));
     }

@@ -45,7 +45,7 @@ final class DisconnectInSight implements Requirement {
         if (none.isPresent()) {
             return none.get();
         }
-        String remedy = "Have it moved into sight of the unit by a licensed person.";
+        String remedy = "A licensed electrician moves it into sight of the unit.";
         Optional<Boolean> visible = x.affirmed(DISCONNECT_VISIBLE);
         if (visible.isPresent() && !visible.get()) {
             return x.finding()

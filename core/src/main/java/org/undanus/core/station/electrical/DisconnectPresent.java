@@ -29,8 +29,7 @@ final class DisconnectPresent implements Requirement {
             .needs(DISCONNECT_PRESENT)
             .limits(DisconnectInSight.LIMIT);
     private static final String REMEDY =
-            "Have a disconnect fitted in sight of the unit by a licensed person. Where the panel"
-                    + " itself is in sight, answer its lines: it may serve.";
+            "A licensed electrician installs a disconnect in sight of the unit. Where the panel itself is in sight, answer its lines: it may serve.";
 
     @Override
     public About about() {

@@ -81,6 +81,6 @@ final class DisconnectRating implements Requirement {
                         rating.uncertain(),
                         rating.resolution(),
                         limits,
-                        Text.of("Have a larger disconnect fitted."));
+                        Text.of("Replace with a larger disconnect."));
     }
 }

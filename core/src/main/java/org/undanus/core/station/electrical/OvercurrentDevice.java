@@ -139,7 +139,8 @@ final class OvercurrentDevice implements Requirement {
                     Current.ofAmperes(most));
         }
         return Text.of(
-                "Have a {sizes} device fitted. An old device left in place is a common cause.", Text.any(fitting));
+                "Replace the breaker or fuse with {sizes}. An old one left in place is a common cause.",
+                Text.any(fitting));
     }
 
     private static double binding(Comparison held, Bound bound) {

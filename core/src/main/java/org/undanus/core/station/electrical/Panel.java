@@ -104,7 +104,7 @@ final class Panel {
             return x.notShown(
                     List.of(LISTED_LOAD),
                     Text.of(
-                            "The building may need {listed} by its list, or {measured} as measured peak.",
+                            "Existing load allowed: {listed} by the load list, or {measured} by measured peak.",
                             Current.ofAmperes(Math.max(0, service - machine)),
                             Current.ofAmperes(Math.max(0, (service - machine) / factor))));
         }
@@ -171,7 +171,7 @@ final class Panel {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have a cable with {lacking} more conductors drawn in, so that every stage has its wire.",
+                        "Pull a control cable with {lacking} more conductors, so that every stage has its wire.",
                         finding.lacking()));
     }
 }

@@ -111,7 +111,7 @@ final class Acceptance {
             Acceptance::deepEnough);
 
     static final Requirement STOOD = Requirement.of(
-            About.of("evacuation.stood", Station.EVACUATION, Scope.LINE_SET, "Vacuum stood", Severity.DAMAGE)
+            About.of("evacuation.stood", Station.EVACUATION, Scope.LINE_SET, "Vacuum decay test", Severity.DAMAGE)
                     .sources(SOURCE)
                     .limits(STANDS)
                     .needs(ISOLATED)
@@ -186,7 +186,8 @@ final class Acceptance {
         });
         return finding.conclude(
                 Verdict.NOT_SHOWN,
-                Text.of("A needle cannot show dryness: one step of it is more than all the water there is."),
+                Text.of(
+                        "A compound gauge cannot show dryness: one of its divisions is more than all the water there is."),
                 "Read it on an electronic vacuum gauge at the far side from the pump.");
     }
 
@@ -382,7 +383,7 @@ final class Acceptance {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "See below what the curve says, mend that, and pull again: at most {most} after {time}.",
+                        "Repair what the decay curve shows, then evacuate again: {most} maximum after {time}.",
                         most,
                         Duration.ofSeconds(time)));
     }

@@ -59,13 +59,13 @@ final class Dryness {
                     "evacuation.curve",
                     Station.EVACUATION,
                     Scope.LINE_SET,
-                    "Curve reads tight and dry",
+                    "Decay curve: leak or moisture",
                     Severity.DAMAGE)
             .sources(FITTED)
             .settings(LEAK, MOIST, WALL);
     static final Requirement CURVE = Requirement.of(CURVE_ABOUT, Dryness::curve);
     static final Requirement FROST = Requirement.of(
-            About.of("evacuation.frost", Station.EVACUATION, Scope.LINE_SET, "No frost hides water", Severity.DAMAGE)
+            About.of("evacuation.frost", Station.EVACUATION, Scope.LINE_SET, "No ice masking moisture", Severity.DAMAGE)
                     .sources(WATER)
                     .needs(COLDEST)
                     .settings(DRY_LEVEL),

@@ -48,7 +48,7 @@ public final class Evacuation {
                                         PRACTICE,
                                         "The valves stayed shut until the vacuum was accepted.",
                                         "Refrigerant was let in before the vacuum was accepted.",
-                                        "Have the charge recovered, evacuate and isolate anew, and only then open the valves.")))
+                                        "Recover the charge, evacuate and isolate again, and only then open the valves.")))
                 .holding(Acceptance.ISOLATION, Dryness.PULLING)
                 .marked(new Marking(
                         EvacuationPoints.MARKS,
@@ -84,7 +84,7 @@ public final class Evacuation {
                         "cloudy",
                         Verdict.FAILS,
                         "Cloudy oil holds water: the pump reaches no deep vacuum.",
-                        "Have the oil changed and the pump run alone against the gauge first.")
+                        "Change the pump's oil, and run the pump alone against the gauge first.")
                 .when("not-known", Verdict.NOT_SHOWN, "Nobody knows how old the oil is.", "Look into the glass.");
     }
 }

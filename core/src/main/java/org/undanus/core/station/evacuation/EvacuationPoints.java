@@ -42,7 +42,7 @@ final class EvacuationPoints {
     static final Point GAUGE = choice(
             "gauge",
             "Vacuum read on",
-            "A manifold's needle cannot show dryness: one step of it is more than all the water there is.",
+            "A manifold gauge cannot show dryness: one of its divisions is more than all the water there is.",
             ELECTRONIC,
             NEEDLE);
     static final Option FAR = Option.of("far-side", "far side from the pump");
@@ -74,7 +74,12 @@ final class EvacuationPoints {
             .with(InstrumentKind.TAPE)
             .asOptional();
     static final Point PUMP = measured(
-                    "pump-speed", Dimension.VOLUME_FLOW, "Pump, rated displacement", "On its plate.", 1e-4, 2e-2)
+                    "pump-speed",
+                    Dimension.VOLUME_FLOW,
+                    "Pump, rated displacement",
+                    "On the pump's nameplate.",
+                    1e-4,
+                    2e-2)
             .asOptional();
     static final Point PULLED = measured(
                     "pull-time",

@@ -125,7 +125,7 @@ public final class BurnerInput implements Requirement {
                 Duration.ofSeconds(Math.rint(input(dial, revolutions, 1, heatingValue, correction.value()) / asked));
         if (!x.has(TIME)) {
             return x.notShown(
-                    List.of(TIME), Text.of("{revolutions} must take near {seconds}.", counted(revolutions), takes));
+                    List.of(TIME), Text.of("Expect about {seconds} for {revolutions}.", takes, counted(revolutions)));
         }
         Uncertain input = Propagation.through(
                 in -> in[0] > 0 ? input(dial, revolutions, in[0], heatingValue, in[1]) : Double.NaN,
@@ -143,10 +143,10 @@ public final class BurnerInput implements Requirement {
                 finding.room(),
                 Text.of(
                         over
-                                ? "Overfired: a licensed person sets manifold pressure or orifices so that {revolutions} take {seconds}."
-                                : "Underfired: a licensed person looks at inlet and manifold pressure; {revolutions} must take {seconds}.",
-                        counted(revolutions),
-                        takes));
+                                ? "Overfired: a licensed technician sets manifold pressure or orifices to {seconds} for {revolutions}."
+                                : "Underfired: a licensed technician checks inlet and manifold pressure; target {seconds} for {revolutions}.",
+                        takes,
+                        counted(revolutions)));
     }
 
     /** @param correction to the meter; empty where it is taken as metered */

@@ -160,7 +160,7 @@ public final class CombustionAir implements Requirement {
                     .conclude(
                             Verdict.NOT_SHOWN,
                             Text.of("A room without any change of air feeds no fire."),
-                            "Look at the test again; until then it is not fired.");
+                            "Repeat the test. Do not operate until it passes.");
         }
         double needed = room(input, x.rules().number(each)) / changes;
         if (!x.has(ROOM_VOLUME)) {
@@ -197,7 +197,7 @@ public final class CombustionAir implements Requirement {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have openings made to rooms with {lacking} more, or outdoors; until then it is not fired.",
+                        "Make openings to rooms with {lacking} more, or outdoors. Do not operate until then.",
                         finding.lacking()));
     }
 
@@ -232,7 +232,7 @@ public final class CombustionAir implements Requirement {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Have each opening made {needed} gross with this cover; until then it is not fired.",
+                        "Make each opening {needed} gross with this cover. Do not operate until then.",
                         new AtLeast(Area.ofSquareMetres(needed / free))));
     }
 

@@ -51,7 +51,7 @@ public final class Fuel {
                                 "not-done",
                                 Verdict.NOT_SHOWN,
                                 "Nobody has tested the pipe.",
-                                "Have every joint tested under working pressure by soap or detector."),
+                                "Leak-test every joint under working pressure with soap or a detector."),
                 GasPipe.ORDER,
                 GasPipe.SUPPORTS,
                 WithinLimits.of(
@@ -59,19 +59,20 @@ public final class Fuel {
                         FuelPoints.SHUT_OFF,
                         Severity.SAFETY,
                         CODE,
-                        "Have a shut-off fitted within reach of the appliance"));
+                        "Install a gas shut-off within {limit} of the appliance."));
     }
 
     private static List<Requirement> vent() {
         return List.of(
                 Vent.KIND,
                 WithinLimits.of(
+                        Station.FUEL, VentPoints.SLOPE, Severity.SAFETY, CODE, "Rehang it so that it rises all along"),
+                WithinLimits.of(
                         Station.FUEL,
-                        VentPoints.SLOPE,
+                        VentPoints.SUPPORT,
                         Severity.SAFETY,
                         CODE,
-                        "Have it hung so that it rises all along"),
-                WithinLimits.of(Station.FUEL, VentPoints.SUPPORT, Severity.SAFETY, CODE, "Have supports set between"),
+                        "Support the vent every {limit} maximum."),
                 Vent.FROM_WHAT_BURNS,
                 Vent.FROM_OPENINGS,
                 Vent.OVER_GRADE,
@@ -84,8 +85,8 @@ public final class Fuel {
                         .when(
                                 "left-as-was",
                                 Verdict.FAILS,
-                                "What stays is alone on a vent too large for it: it spills and corrodes.",
-                                "What stays is not fired before its vent is sized anew or lined.")
+                                "What stays is orphaned on an oversized common vent: it spills and corrodes.",
+                                "Do not operate what stays until its vent is resized or lined.")
                         .when(
                                 "nobody-knows",
                                 Verdict.REFER,
@@ -96,7 +97,7 @@ public final class Fuel {
                         VentPoints.DRAFT,
                         Severity.SAFETY,
                         CODE,
-                        "Shut off; a licensed person looks for a blocked vent or a room that draws harder"),
+                        "Shut off. A licensed technician looks for a blocked vent or a depressurised room; draft"),
                 Answered.of(
                                 Station.FUEL,
                                 VentPoints.NEUTRALISER,
@@ -108,6 +109,6 @@ public final class Fuel {
                                 "missing",
                                 Verdict.FAILS,
                                 "Acid water eats metal drains and concrete.",
-                                "Have a neutraliser of its size fitted where it can be refilled."));
+                                "Install a condensate neutraliser of its size where it can be refilled."));
     }
 }

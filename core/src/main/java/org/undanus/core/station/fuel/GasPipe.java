@@ -107,7 +107,7 @@ final class GasPipe {
                 read.uncertain(),
                 read.resolution(),
                 limits,
-                "Nobody fires it on; a licensed person looks for the cause");
+                "Do not operate; a licensed technician corrects the cause");
     }
 
     /** What is wrong in the order of a gas pipe, and what cures it. */
@@ -225,7 +225,12 @@ final class GasPipe {
                 x.rules().setting(setting).source()));
         Value.Measured read = x.need(PIPE_SUPPORT);
         return WithinLimits.judge(
-                x.finding(), SUPPORT_LIMIT, read.uncertain(), read.resolution(), limits, "Have supports set between");
+                x.finding(),
+                SUPPORT_LIMIT,
+                read.uncertain(),
+                read.resolution(),
+                limits,
+                "Support the gas pipe every {limit} maximum.");
     }
 
     private static Judgement rise(Examination x) {

@@ -49,15 +49,15 @@ final class Vent {
             "I", Set.of(VentPoints.SINGLE_WALL, VentPoints.DOUBLE_WALL),
             "III", Set.of(VentPoints.STAINLESS),
             "IV", Set.of(VentPoints.STAINLESS, VentPoints.PLASTIC));
-    private static final LimitKey CLEARANCE_LIMIT = key("vent-clearance", "Distance to what burns");
+    private static final LimitKey CLEARANCE_LIMIT = key("vent-clearance", "Clearance to combustibles");
     private static final LimitKey OPENING_LIMIT = key("vent-opening", "Vent's end to the nearest opening");
     private static final LimitKey GRADE_LIMIT = key("vent-grade", "Vent's end over grade");
     private static final LimitKey WALK_LIMIT = key("vent-walk", "Vent's end over a walk");
     private static final LimitKey INLET_LIMIT = key("vent-inlet", "Vent's end over a forced air inlet");
     private static final LimitKey METER_LIMIT = key("vent-meter", "Vent's end to meter or regulator");
     private static final Map<Option, Setting> CLEARANCES = Map.of(
-            VentPoints.SINGLE_WALL, setting("clearance-single-wall", "Single wall vent to what burns"),
-            VentPoints.DOUBLE_WALL, setting("clearance-double-wall", "Double wall vent to what burns"));
+            VentPoints.SINGLE_WALL, setting("clearance-single-wall", "Clearance to combustibles, single-wall vent"),
+            VentPoints.DOUBLE_WALL, setting("clearance-double-wall", "Clearance to combustibles, double-wall vent"));
     private static final Setting SMALL = setting("direct-vent-small", "Direct vent to openings, up to 10 kBtu/h");
     private static final Setting MIDDLE = setting("direct-vent-middle", "Direct vent to openings, up to 50 kBtu/h");
     private static final Setting LARGE = setting("direct-vent-large", "Direct vent to openings, over 50 kBtu/h");
@@ -86,7 +86,7 @@ final class Vent {
             about("vent-material", "Vent material for its category", CATEGORY, MATERIAL, PASSES), Vent::kind);
 
     static final Requirement FROM_WHAT_BURNS = Requirement.of(
-            about("vent-clearance", "Vent clear of what burns", MATERIAL, CLEARANCE)
+            about("vent-clearance", "Vent clearance to combustibles", MATERIAL, CLEARANCE)
                     .limits(CLEARANCE_LIMIT)
                     .settings(CLEARANCES.values().stream()
                             .sorted(Comparator.comparing(Setting::id))
@@ -106,17 +106,17 @@ final class Vent {
             Vent::openings);
 
     static final Requirement OVER_GRADE =
-            simple("vent-grade", "Vent's end over grade", GRADE_LIMIT, GRADE, "Have it led higher");
+            simple("vent-grade", "Vent's end over grade", GRADE_LIMIT, GRADE, "Extend it higher");
     static final Requirement OVER_WALK = simple(
-            "vent-walk", "Vent's end over a walk", WALK_LIMIT, WALK, "Have it led higher, or away from the walk");
+            "vent-walk", "Vent's end over a walk", WALK_LIMIT, WALK, "Extend it higher, or away from the walkway");
     static final Requirement OVER_INLET = simple(
-            "vent-inlet", "Vent's end over an air inlet", INLET_LIMIT, INLET, "Have it led higher over that inlet");
+            "vent-inlet", "Vent's end over an air inlet", INLET_LIMIT, INLET, "Extend it higher over that inlet");
     static final Requirement FROM_METER = simple(
             "vent-meter",
             "Vent's end clear of meter and regulator",
             METER_LIMIT,
             METER,
-            "Have it led farther from them");
+            "Move its end farther from them");
 
     private static Requirement simple(String name, String title, LimitKey limit, Point point, String remedy) {
         return Requirement.of(about(name, title, ENDS, point).limits(limit), x -> {
@@ -153,7 +153,7 @@ final class Vent {
                             Text.capital(material.words()),
                             category),
                     Text.of(
-                            "It is not fired before its vent is of {materials}.",
+                            "Do not operate until the vent is of {materials}.",
                             Text.any(MATERIALS.get(category.id()).stream()
                                     .map(Option::words)
                                     .sorted()
@@ -163,7 +163,7 @@ final class Vent {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of("Single wall metal never passes an attic, closet or closed space."),
-                    Text.of("It is not fired before that part is of {doubleWall}.", VentPoints.DOUBLE_WALL));
+                    Text.of("Do not operate until that part is of {doubleWall}.", VentPoints.DOUBLE_WALL));
         }
         return finding.conclude(
                 Verdict.MEETS,
@@ -191,7 +191,7 @@ final class Vent {
                 read.uncertain(),
                 read.resolution(),
                 limits,
-                "It is not fired before what burns is moved away or shielded");
+                "Do not operate until combustibles are moved or shielded; clearance");
     }
 
     private static Limit byCode(Examination x, Setting setting) {
@@ -228,7 +228,7 @@ final class Vent {
                 read.uncertain(),
                 read.resolution(),
                 limits,
-                "Have its end moved away from that opening");
+                "Move the vent's end {limit} or more from that opening.");
     }
 
     private static Optional<Quantity> input(Examination x) {

@@ -30,7 +30,7 @@ final class VentPoints {
     static final Point CATEGORY = choice(
             "vent-category",
             "Vent category",
-            "On the appliance's plate: draws or blows, dry or condensing.",
+            "On the appliance's nameplate: vent category I, II, III or IV.",
             Option.of("I", "I"),
             Option.of("II", "II"),
             Option.of("III", "III"),

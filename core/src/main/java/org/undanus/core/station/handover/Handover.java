@@ -30,7 +30,7 @@ public final class Handover {
                                         PRACTICE,
                                         "The owner was shown how it is used.",
                                         "Nobody showed the owner how it is used.",
-                                        "Have it shown to whoever lives or works there."),
+                                        "Show it to whoever lives or works there."),
                                 Observed.that(
                                         Station.HANDOVER,
                                         HandoverPoints.MANUALS,
@@ -38,7 +38,7 @@ public final class Handover {
                                         PRACTICE,
                                         "The manuals are there.",
                                         "Manuals are missing.",
-                                        "Have the manuals of every unit and control brought."),
+                                        "Leave the manuals of every unit and control."),
                                 warranty(),
                                 told(HandoverPoints.FILTERS, "Filters told"),
                                 told(HandoverPoints.DISCONNECT, "Disconnects told"),
@@ -60,7 +60,7 @@ public final class Handover {
                         HandoverPoints.NOT_REGISTERED,
                         Verdict.FAILS,
                         "The warranty is not registered.",
-                        "Have it registered in the owner's name before the maker's time for it is over.")
+                        "Register it in the owner's name before the maker's time for it is over.")
                 .when("not-known", Verdict.NOT_SHOWN, "Nobody knows whether it is registered.", "Ask the crew.");
     }
 

@@ -42,7 +42,7 @@ final class NextService implements Requirement {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of("{month} is before the visit.", month.first()),
-                    "Have a month ahead arranged and written down.");
+                    "Arrange a month ahead and write it down.");
         }
         double soonest = Math.max(0, ChronoUnit.DAYS.between(today, month.first())) * DAY;
         double latest = ChronoUnit.DAYS.between(today, month.last()) * DAY;
@@ -52,6 +52,6 @@ final class NextService implements Requirement {
                 until,
                 DAY,
                 x.rules().limits(LIMIT),
-                Text.of("Have an earlier month arranged, as the maker's interval asks."));
+                Text.of("Arrange an earlier month, as the maker's interval asks."));
     }
 }

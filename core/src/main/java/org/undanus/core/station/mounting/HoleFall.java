@@ -58,6 +58,6 @@ public final class HoleFall implements Requirement {
                 fall,
                 0,
                 x.limits(LIMIT, SheetLimit.atLeast(SheetValue.LEAST_DRAIN_FALL)),
-                "Have the hole drilled anew with more fall outward");
+                "Redrill the hole with more fall outward");
     }
 }

@@ -29,20 +29,20 @@ public final class MountingStation {
                                         MountingPoints.PLATE_TILT,
                                         Severity.PERFORMANCE,
                                         "Data sheet, installation; common practice",
-                                        "Have the plate set level"),
+                                        "Level the plate"),
                                 WithinLimits.of(
                                                 Station.MOUNTING,
                                                 MountingPoints.FIXINGS,
                                                 Severity.SAFETY,
                                                 "Data sheet, mounting plate",
-                                                "Have more fixings set in sound material")
+                                                "Add fasteners in sound material: {limit} in all.")
                                         .sheet(SheetLimit.atLeast(SheetValue.LEAST_FIXINGS)),
                                 seen(
                                         MountingPoints.FLAT,
                                         Severity.PERFORMANCE,
                                         "The plate lies flat.",
                                         "The plate is bowed; the cabinet will hum and sit askew.",
-                                        "Have the plate packed or set on even ground."),
+                                        "Shim the plate, or set it on even ground."),
                                 seen(
                                         MountingPoints.SOUND_MATERIAL,
                                         Severity.SAFETY,
@@ -54,7 +54,7 @@ public final class MountingStation {
                                                 MountingPoints.CABINET_TILT,
                                                 Severity.DAMAGE,
                                                 "Data sheet, installation",
-                                                "Have the cabinet set with its tilt toward the drain")
+                                                "Tilt the cabinet toward the drain")
                                         .sheet(
                                                 SheetLimit.atLeast(SheetValue.LEAST_CABINET_TILT),
                                                 SheetLimit.atMost(SheetValue.MOST_CABINET_TILT)),
@@ -65,25 +65,25 @@ public final class MountingStation {
                                         Severity.DAMAGE,
                                         "A sleeve lines the hole.",
                                         "The bundle lies bare in the wall.",
-                                        "Have a sleeve put in before the hole is sealed."),
+                                        "Put a sleeve in before the hole is sealed."),
                                 seen(
                                         MountingPoints.DRAIN_LOWEST,
                                         Severity.DAMAGE,
                                         "The drain lies lowest and the cable highest.",
                                         "The drain does not lie lowest: water stands in it or meets the cable.",
-                                        "Have the bundle turned so that the drain lies lowest and the cable highest."),
+                                        "Turn the bundle so that the drain lies lowest and the cable highest."),
                                 seen(
                                         MountingPoints.SEALED_INSIDE,
                                         Severity.DAMAGE,
                                         "The hole is sealed inside.",
                                         "Air and vermin come in beside the bundle.",
-                                        "Have the hole sealed inside."),
+                                        "Seal the hole inside."),
                                 seen(
                                         MountingPoints.SEALED_OUTSIDE,
                                         Severity.DAMAGE,
                                         "The hole is sealed and covered outside.",
                                         "Weather and vermin come in from outside.",
-                                        "Have the hole sealed and covered outside."),
+                                        "Seal and cover the hole outside."),
                                 Observed.that(
                                                 Station.MOUNTING,
                                                 MountingPoints.FIRE_RATED,

@@ -97,7 +97,7 @@ final class CapacityForLoad implements Requirement {
                 Uncertain.exact(ratio),
                 0,
                 x.rules().limits(limit),
-                Text.of("Have the load worked out again, or another size chosen."));
+                Text.of("Work out the load again, or choose another size."));
     }
 
     /** Where one indoor unit is listed with the outdoor one and its table holds the design point. */

@@ -37,7 +37,7 @@ final class KeptFlue implements Requirement {
                         .conclude(
                                 Verdict.REFER,
                                 Text.of("An old flue stays in use with a new machine."),
-                                "Have the authority or a licensed fitter accept the flue for this machine in writing.")
+                                "Get written acceptance of the vent for this appliance from the authority or a licensed contractor.")
                 : KeptPart.renewed(x, KEPT_FLUE);
     }
 }

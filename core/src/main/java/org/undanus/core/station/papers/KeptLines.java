@@ -138,13 +138,13 @@ final class KeptLines implements Requirement {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of("Of another size: {faults}.", Text.series(faults)),
-                    "Have new lines run, or the maker's written consent to these sizes.");
+                    "Run new lines, or get the maker's written consent to these sizes.");
         }
         if (!cleaned) {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of("Oil and residue of {before} are left in the lines.", before),
-                    "Have the lines cleaned as the new unit's sheet asks, or renewed, before they are joined.");
+                    "Clean the lines as the new unit's sheet asks, or run new ones, before they are joined.");
         }
         return finding.conclude(Verdict.MEETS, Text.of("The sizes suit and the lines are clean."), "");
     }

@@ -83,7 +83,7 @@ final class MeteringSuitsPair implements Requirement {
                 return finding.conclude(
                         Verdict.FAILS,
                         Text.of("The orifice is {bore}; this pair asks for {asked}.", bore, asked),
-                        "Have the orifice changed for the one the outdoor unit's sheet lists.");
+                        "Replace the metering device with the one the outdoor unit's sheet lists.");
             }
         }
         return finding.conclude(Verdict.MEETS, Text.of("It is what the data sheets ask for."), "");

@@ -99,7 +99,7 @@ public final class Papers {
                                 Component::outdoor,
                                 Severity.SAFETY,
                                 "Old overcurrent device suits the new plate",
-                                "Have a licensed person change the device; its rating")
+                                "A licensed electrician replaces the breaker or fuse")
                         .against(
                                 SheetLimit.atLeast(SheetValue.MINIMUM_CIRCUIT_AMPACITY),
                                 SheetLimit.atMost(SheetValue.MAXIMUM_OVERCURRENT_DEVICE)),
@@ -109,7 +109,7 @@ public final class Papers {
                                 Component::outdoor,
                                 Severity.SAFETY,
                                 "Old conductor carries the new circuit",
-                                "Have a licensed person pull a larger conductor; ampacity")
+                                "A licensed electrician pulls larger conductors; ampacity")
                         .against(SheetLimit.atLeast(SheetValue.MINIMUM_CIRCUIT_AMPACITY)),
                 KeptPart.of(
                                 PaperPoints.KEPT_DUCTS,
@@ -118,7 +118,7 @@ public final class Papers {
                                         || c.kind() == Component.Kind.FURNACE_COIL,
                                 Severity.PERFORMANCE,
                                 "Old ducts carry the new airflow",
-                                "Have the ducts enlarged or more run; airflow")
+                                "Enlarge the ducts or run more; airflow")
                         .against(SheetLimit.atLeast(SheetValue.AIRFLOW)),
                 KeptPart.of(
                                 PaperPoints.KEPT_DRAIN,
@@ -126,7 +126,7 @@ public final class Papers {
                                 c -> !c.outdoor(),
                                 Severity.DAMAGE,
                                 "Old drain is wide enough",
-                                "Have a wider drain run; diameter")
+                                "Replace with a larger drain; diameter")
                         .against(SheetLimit.atLeast(SheetValue.DRAIN_SIZE)),
                 new KeptFlue());
     }

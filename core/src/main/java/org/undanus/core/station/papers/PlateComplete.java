@@ -31,11 +31,7 @@ import org.undanus.core.words.Text;
  */
 final class PlateComplete implements Requirement {
     private static final About ABOUT = About.of(
-                    "papers.plate-complete",
-                    Station.PAPERS,
-                    Scope.UNIT,
-                    "Plate says enough to judge by",
-                    Severity.RECORD)
+                    "papers.plate-complete", Station.PAPERS, Scope.UNIT, "Nameplate complete", Severity.RECORD)
             .sources("Product safety standards for cooling equipment (UL/CSA/IEC 60335-2-40), marking")
             .needs(LEGIBLE)
             .cautions("Plates sit near live parts and fans: read them with covers on.");

@@ -49,8 +49,8 @@ final class PlatesFigure {
         rows.put(PlatePoints.MODEL, "Model");
         rows.put(PlatePoints.REFRIGERANT, "Refrigerant");
         rows.put(PlatePoints.MANUFACTURED, "Made");
-        rows.put(PlatePoints.MINIMUM_CIRCUIT_AMPACITY, "Least ampacity");
-        rows.put(PlatePoints.MAXIMUM_OVERCURRENT_DEVICE, "Largest device");
+        rows.put(PlatePoints.MINIMUM_CIRCUIT_AMPACITY, "MCA");
+        rows.put(PlatePoints.MAXIMUM_OVERCURRENT_DEVICE, "MOCP");
         return Collections.unmodifiableMap(rows);
     }
 

@@ -77,7 +77,7 @@ final class Bends {
                 radius.uncertain(),
                 radius.resolution(),
                 limits,
-                "Have the bend cut out and made wider");
+                "Cut out the bend and make it with a radius of {limit} or more.");
     }
 
     private static Judgement flattening(Examination x) {
@@ -102,7 +102,7 @@ final class Bends {
                         0,
                         limits,
                         Text.of(
-                                "Have the bend cut out: nowhere less than {least} across.",
+                                "Cut out the bend: nowhere less than {least} across.",
                                 new Amount(Length.ofMetres(least), 1e-4, 0)));
     }
 }

@@ -198,7 +198,7 @@ final class InsulationThickness implements Requirement {
                                 finding.room())
                         : finding.room(),
                 Text.of(
-                        "Have part {part} insulated at least {target} thick.",
+                        "Insulate part {part} {target} thick or more.",
                         worst.piece.part() + 1,
                         new AtLeast(Length.ofMetres(target))));
     }

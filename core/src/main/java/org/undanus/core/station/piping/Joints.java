@@ -140,7 +140,7 @@ final class Joints {
                 : finding.conclude(
                         held.get().verdict(),
                         finding.room(),
-                        Text.of("Have the flare cut off and made anew: {range}.", range(limits)));
+                        Text.of("Cut off the flare and make it again: {range}.", range(limits)));
     }
 
     /** What the limits leave, strictest on each side. */
@@ -213,7 +213,7 @@ final class Joints {
                         ? Text.of(
                                 "An overtightened flare cracks: have it made anew and closed with {range}.",
                                 range(limits))
-                        : Text.of("Have it closed with a torque wrench and a second spanner: {range}.", range(limits)));
+                        : Text.of("Tighten it with a torque wrench and a backup wrench: {range}.", range(limits)));
     }
 
     /** A range as the maker gives it; of one figure, how far from it is close enough is for the rule book to say. */
@@ -261,7 +261,7 @@ final class Joints {
                                 ON.get(found.id()),
                                 Text.lowered(school.title())),
                         Text.of(
-                                "Have the joint opened once the circuit is empty, cleaned and closed {school}; or have the quality lead choose another school.",
+                                "Once the charge is recovered, open the joint, clean it and close it {school}; or the quality lead chooses another school.",
                                 ON.get(school.id())));
     }
 
@@ -280,6 +280,6 @@ final class Joints {
                 rated.uncertain(),
                 rated.resolution(),
                 limits,
-                "Nobody pressurises this circuit; have the fitting replaced by one rated higher");
+                "Do not pressurise this circuit. Replace the fitting; rating");
     }
 }

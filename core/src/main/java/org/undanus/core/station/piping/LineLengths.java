@@ -203,9 +203,9 @@ final class LineLengths {
                 new Uncertain(Math.abs(lift.value()), lift.standardUncertainty()),
                 limits,
                 below
-                        ? "Have the outdoor unit set {lacking} higher, or the indoor one lower."
-                        : "Have the outdoor unit set {lacking} lower, or the indoor one higher.",
-                "Have the units set {lacking} farther apart in height.");
+                        ? "Set the outdoor unit {lacking} higher, or the indoor one lower."
+                        : "Set the outdoor unit {lacking} lower, or the indoor one higher.",
+                "Set the units {lacking} farther apart in height.");
     }
 
     private static List<Limit> ofOutdoor(Examination x, LimitKey key, SheetLimit given) {

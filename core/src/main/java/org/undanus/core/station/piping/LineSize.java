@@ -78,7 +78,7 @@ final class LineSize implements Requirement {
                                                 .map(Tube::name)
                                                 .orElse(wanted.get().toString())),
                         Text.of(
-                                "Have the line replaced by {wanted} tube, or the maker's written word that {tube} will do.",
+                                "Replace the line with {wanted} tube, or get the maker's written word that {tube} will do.",
                                 Tube.of(wanted.get().si())
                                         .map(Tube::name)
                                         .orElse(wanted.get().toString()),

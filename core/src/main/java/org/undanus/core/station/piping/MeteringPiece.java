@@ -59,6 +59,6 @@ final class MeteringPiece implements Requirement {
                         same
                                 ? Text.of("It is the size that the pair's listing gives.")
                                 : Text.of("The pair's listing gives {wanted}.", wanted),
-                        Text.of("Have it changed for {wanted} after the circuit is emptied.", wanted));
+                        Text.of("Recover the charge, then replace it with {wanted}.", wanted));
     }
 }

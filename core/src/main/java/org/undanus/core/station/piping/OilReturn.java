@@ -98,14 +98,14 @@ final class OilReturn {
                 : footless.isPresent()
                         ? Text.counted(
                                 more,
-                                "Have {more} trap put into the rise of part {part}, and one at its foot: no more than {longest} apart.",
+                                "Put {more} trap into the rise of part {part}, and one at its foot: no more than {longest} apart.",
                                 "Have {more} traps put into the rise of part {part}, and one at its foot: no more than {longest} apart.",
                                 more,
                                 worst.map(rise -> rise.part() + 1).orElse(1),
                                 Run.metres(longest / (more + 1)))
                         : Text.counted(
                                 more,
-                                "Have {more} trap put into the rise of part {part}: no more than {longest} apart.",
+                                "Put {more} trap into the rise of part {part}: no more than {longest} apart.",
                                 "Have {more} traps put into the rise of part {part}: no more than {longest} apart.",
                                 more,
                                 worst.map(rise -> rise.part() + 1).orElse(1),
@@ -141,7 +141,7 @@ final class OilReturn {
                                         ? "It ends in an inverted trap."
                                         : "The suction line reaches the outdoor unit without an inverted trap."),
                         Text.of(
-                                "Have the suction line led over the top of the outdoor unit and down to its valve: the unit lies {lift} higher, and one is due from {from} on.",
+                                "Run the suction line over the top of the outdoor unit and down to its valve: the unit lies {lift} higher, and one is due from {from} on.",
                                 Run.metres(lift.value()),
                                 from.get()));
     }
@@ -167,7 +167,7 @@ final class OilReturn {
                         Run.metres(deepest.depth()),
                         deepest.part() + 1),
                 Text.of(
-                        "Have part {part} raised by {depth}, or led so that it never falls before it rises.",
+                        "Raise part {part} by {depth}, or reroute it so that it never falls before it rises.",
                         deepest.part() + 1,
                         Run.metres(deepest.depth())));
     }
@@ -197,6 +197,6 @@ final class OilReturn {
                                 drips
                                         ? "A drip loop lies below the hole."
                                         : "The lines come down straight to the hole: rain runs along them into the wall."),
-                        "Have the lines led below the hole before they rise, so that water drips off.");
+                        "Run the lines below the hole before they rise, so that water drips off.");
     }
 }

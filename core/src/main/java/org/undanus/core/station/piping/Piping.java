@@ -57,7 +57,7 @@ public final class Piping {
                         PipingPoints.SUPPORT_SPACING,
                         Severity.DAMAGE,
                         PRACTICE,
-                        "Have supports set between, nowhere farther apart than the limit"),
+                        "Support the lines every {limit} maximum."),
                 new InsulationThickness(),
                 new Ports());
     }
@@ -70,35 +70,35 @@ public final class Piping {
                         PRACTICE,
                         "Both lines are insulated along all.",
                         "Insulation is missing, split or pressed flat: it sweats there.",
-                        "Have each line insulated by itself along all, seams glued."),
+                        "Insulate each line by itself along all its length, seams glued."),
                 seen(
                         PipingPoints.JOINTS_INSULATED,
                         Severity.DAMAGE,
                         PRACTICE,
                         "Joints and valves are insulated and sealed.",
                         "A joint or valve is bare: it sweats and drips.",
-                        "Have insulation closed and sealed over every joint once it has passed its leak test."),
+                        "Close and seal the insulation over every joint once it has passed its leak test."),
                 seen(
                         PipingPoints.SUN_PROTECTED,
                         Severity.DAMAGE,
                         PRACTICE,
                         "The insulation is protected from sunlight.",
                         "Sunlight reaches the insulation: it crumbles within a few years.",
-                        "Have it covered, painted or jacketed with what is made for it."),
+                        "Cover, paint or jacket it with what is made for it."),
                 seen(
                         PipingPoints.GROMMETS,
                         Severity.DAMAGE,
                         PRACTICE,
                         "Grommets line every entry.",
                         "A tube rests on a metal edge: it wears through.",
-                        "Have grommets put in, and the tube looked at where it touched."),
+                        "Put grommets in, and check the tube where it touched."),
                 seen(
                         PipingPoints.SLEEVED,
                         Severity.DAMAGE,
                         PRACTICE,
                         "Sleeves keep the tubes off masonry and nails.",
                         "A tube touches mortar, strap or nail.",
-                        "Have it sleeved, and the tube looked at where it touched."));
+                        "Sleeve it, and check the tube where it touched."));
     }
 
     private static List<Requirement> driers() {
@@ -110,7 +110,7 @@ public final class Piping {
                                 "missing",
                                 Verdict.FAILS,
                                 "One is asked for and none is fitted.",
-                                "Have one of the liquid line's size fitted near the indoor unit while the circuit is open."),
+                                "Install one of the liquid line's size near the indoor unit while the circuit is open."),
                 Answered.of(
                                 Station.PIPING,
                                 PipingPoints.DRIER_DIRECTION,
@@ -122,14 +122,14 @@ public final class Piping {
                                 "against",
                                 Verdict.FAILS,
                                 "It stands against the flow.",
-                                "Have it turned round, or one made for both ways fitted on a heat pump."),
+                                "Turn it round; on a heat pump fit one made for both ways."),
                 seen(
                         PipingPoints.DRIER_PROTECTED,
                         Severity.DAMAGE,
                         PRACTICE,
                         "It is kept from rust.",
                         "Its steel shell is bare and will rust through.",
-                        "Have it painted or wrapped."));
+                        "Paint or wrap it."));
     }
 
     private static List<Requirement> metering() {
@@ -145,7 +145,7 @@ public final class Piping {
                                 "reversed",
                                 Verdict.FAILS,
                                 "It sits the wrong way round: it meters nothing.",
-                                "Have it turned after the circuit is emptied."),
+                                "Recover the charge, then turn it round."),
                 Answered.of(
                                 Station.PIPING,
                                 PipingPoints.COMPOUND,
@@ -157,12 +157,12 @@ public final class Piping {
                                 "rated-seat",
                                 Verdict.FAILS,
                                 "Compound on the seat washes into the circuit and blocks it.",
-                                "Have the joint opened, cleaned and closed with compound on the thread only.")
+                                "Open the joint, clean it and close it with compound on the thread only.")
                         .when(
                                 "not-rated",
                                 Verdict.FAILS,
                                 "The compound is not made for refrigerant: it dissolves.",
-                                "Have the joint opened, cleaned and closed with a rated compound or none."));
+                                "Open the joint, clean it and close it with a rated compound or none."));
     }
 
     private static List<Requirement> flares() {
@@ -174,28 +174,28 @@ public final class Piping {
                         FLARES,
                         "Cut square.",
                         "Cut askew: the flare is uneven and leaks.",
-                        "Have it cut off with a tube cutter and flared anew."),
+                        "Cut it off with a tube cutter and make a new flare."),
                 seen(
                         JointPoints.DEBURRED,
                         Severity.DAMAGE,
                         FLARES,
                         "Deburred with the end held down.",
                         "Not deburred, or chips fell in.",
-                        "Have it cut, deburred with the end held down and flared anew."),
+                        "Cut it, deburr it with the end held down, and make a new flare."),
                 seen(
                         JointPoints.FACE,
                         Severity.DAMAGE,
                         FLARES,
                         "The face is sound.",
                         "The face is cracked or scratched: it leaks.",
-                        "Have it cut off and flared anew."),
+                        "Cut it off and make a new flare."),
                 seen(
                         JointPoints.SECOND_SPANNER,
                         Severity.DAMAGE,
                         FLARES,
                         "Held with a second spanner.",
                         "Closed with one spanner: tube or valve may be twisted.",
-                        "Have the tube and valve looked at for a twist, and closed with two spanners."),
+                        "Check the tube and valve for a twist, and tighten with two wrenches."),
                 Joints.HEIGHT,
                 Joints.DIAMETER,
                 Joints.TORQUE,
@@ -211,14 +211,14 @@ public final class Piping {
                         BRAZING,
                         "Nitrogen flowed while it was brazed.",
                         "Brazed without nitrogen: scale inside will block valves.",
-                        "Have the joint cut out, the line swabbed and brazed anew with nitrogen flowing."),
+                        "Cut out the joint, swab the line, and braze it again with nitrogen flowing."),
                 seen(
                         JointPoints.VALVE_COOLED,
                         Severity.DAMAGE,
                         BRAZING,
                         "Valve bodies were kept cool.",
                         "Valves were heated: their seats may leak.",
-                        "Have the valve proven tight, or replaced."),
+                        "Prove the valve tight, or replace it."),
                 Joints.PRESS_PRESSURE,
                 seen(
                         JointPoints.PRESS_REFRIGERANT,
@@ -233,6 +233,6 @@ public final class Piping {
                         PRESSING,
                         "Jaw and fitting belong together.",
                         "The jaw is of another generation than the fitting: it may not hold.",
-                        "Have the joint cut out and pressed with the jaw its sheet lists."));
+                        "Cut out the joint and press it with the jaw its sheet lists."));
     }
 }

@@ -77,7 +77,7 @@ final class ModeSeen implements Requirement {
         }
         if (answer.equals(RunningPoints.FAULT)) {
             return finding.conclude(
-                    Verdict.FAILS, Text.of("It does not run."), "Have the cause found and mended, then run it again.");
+                    Verdict.FAILS, Text.of("It does not run."), "Find and correct the cause, then run it again.");
         }
         if (answer.equals(RunningPoints.NOT_FITTED)) {
             return finding.conclude(Verdict.DOES_NOT_APPLY, Text.of("It has none."), "");

@@ -70,6 +70,6 @@ final class ReversingValve implements Requirement {
                         warmed,
                         0,
                         x.rules().limits(WARMED),
-                        Text.of("Have it switched over several times; if it stays warm, the valve is replaced."));
+                        Text.of("Switch it over several times; if it stays warm, replace the valve."));
     }
 }

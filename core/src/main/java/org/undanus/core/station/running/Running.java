@@ -76,9 +76,8 @@ public final class Running {
                                 ModeSeen.of(RunningPoints.HEATING, new ModeSeen.Needed(Bound.AT_MOST, COLD_ENOUGH)),
                                 ModeSeen.of(
                                         RunningPoints.BACKUP,
-                                        "Have it called for at the control: it is tested whatever the season."),
-                                ModeSeen.of(
-                                        RunningPoints.FAN, "Have the control put right first, then run the fan alone."),
+                                        "Call for it at the control: it is tested whatever the season."),
+                                ModeSeen.of(RunningPoints.FAN, "Correct the control first, then run the fan alone."),
                                 ModeSeen.of(RunningPoints.DEFROST, new ModeSeen.Needed(Bound.AT_MOST, FROSTY_ENOUGH)),
                                 ModeSeen.of(RunningPoints.ZONES, "Come back when every zone can be called at once.")
                                         .where(Running::severalZones)))

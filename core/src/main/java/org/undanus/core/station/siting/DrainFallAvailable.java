@@ -80,7 +80,7 @@ final class DrainFallAvailable implements Requirement {
                 fall,
                 0,
                 x.limits(LIMIT, SheetLimit.atLeast(SheetValue.LEAST_DRAIN_FALL)),
-                "Find a lower end, a shorter way or a pump; fall lacking");
+                "Find a lower end or a shorter way, or install a pump; fall");
     }
 
     private static Optional<TapedOrDrawn> length(Examination x, Finding finding, Point point, Optional<Double> drawn) {

@@ -140,6 +140,6 @@ final class FlammableCharge implements Requirement {
                 charge,
                 0,
                 limits,
-                "Less charge, a larger room or the standard's other measures; refrigerant");
+                "Reduce the charge, connect a larger room or take the standard's other measures; charge");
     }
 }

@@ -67,7 +67,7 @@ final class IsolatorLoad implements Requirement {
                 Uncertain.exact(mass.get().si() / count),
                 0,
                 List.of(limit(x, Bound.AT_LEAST, ISOLATOR_LEAST_LOAD), limit(x, Bound.AT_MOST, ISOLATOR_MOST_LOAD)),
-                "Have isolators of another range or number fitted; each bears");
+                "Fit isolators of another range, or another number of them; each bears");
     }
 
     private static Limit limit(Examination x, Bound bound, Point point) {

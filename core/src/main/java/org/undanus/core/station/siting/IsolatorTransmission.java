@@ -72,6 +72,6 @@ final class IsolatorTransmission implements Requirement {
                 through,
                 0,
                 x.rules().limits(LIMIT),
-                "Have softer isolators fitted; they let through");
+                "Fit softer isolators; they let through");
     }
 }

@@ -115,14 +115,14 @@ public final class Siting {
                         Severity.PERFORMANCE,
                         "It blows free.",
                         "It blows into a corner, a neighbour or another inlet.",
-                        "Have the unit turned or moved so that it blows free."),
+                        "Turn or move the unit so that it discharges freely."),
                 new OnSupport(
                         seen(
                                 SitingPoints.PAD_SOUND,
                                 Severity.DAMAGE,
                                 "The pad is sound.",
                                 "The pad is not sound.",
-                                "Have a solid, drained pad laid."),
+                                "Lay a solid, drained pad."),
                         Mounting.GROUND_PAD),
                 new OnSupport(
                         seen(
@@ -130,7 +130,7 @@ public final class Siting {
                                 Severity.SAFETY,
                                 "Stand and unit are anchored.",
                                 "The stand can tip or slide.",
-                                "Have the stand anchored and the unit bolted to it."),
+                                "Anchor the stand and bolt the unit to it."),
                         Mounting.RAISED_STAND),
                 new OnSupport(
                         seen(
@@ -147,7 +147,7 @@ public final class Siting {
                                 SitingPoints.BASE_TILT,
                                 Severity.PERFORMANCE,
                                 "Data sheet, installation",
-                                "Have the base set level")
+                                "Level the base")
                         .sheet(SheetLimit.atMost(SheetValue.LEVEL_TOLERANCE)),
                 new IsolatorLoad(),
                 new IsolatorTransmission(),
@@ -156,14 +156,14 @@ public final class Siting {
                         Severity.SAFETY,
                         "It is safe in the wind.",
                         "The wind can shift it or stall its fan.",
-                        "Have it anchored, or turned or screened against the wind."),
+                        "Anchor it, or turn or screen it against the wind."),
                 new SaltAir(),
                 seen(
                         SitingPoints.SUN_KEPT_OFF,
                         Severity.PERFORMANCE,
                         "It is out of the full afternoon sun.",
                         "It stands in the full afternoon sun and will lose capacity then.",
-                        "Have it shaded without narrowing its air, or moved.")));
+                        "Shade it without restricting its airflow, or move it.")));
         requirements.addAll(HAZARDS);
         requirements.add(new SoundAt(
                 UnitPoints.SOUND_AT_BOUNDARY,

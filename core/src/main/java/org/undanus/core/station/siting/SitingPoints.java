@@ -160,7 +160,7 @@ final class SitingPoints {
     static final Point REFLECTING_WALLS = outdoor(
             "reflecting-walls",
             Dimension.COUNT,
-            "Walls that throw its sound back",
+            "Reflecting walls",
             "Large hard faces close beside or behind it: 0 to 3.",
             0,
             3);
@@ -196,7 +196,7 @@ final class SitingPoints {
                     "drain-outlet-height",
                     Scope.INDOOR_UNIT,
                     "Drain outlet, height",
-                    "Of the unit's own spigot over a level line.",
+                    "Height of the unit's own drain outlet over a level line.",
                     20)
             .withCaution(LADDER)
             .asOptional();

@@ -151,6 +151,6 @@ final class SoundAt implements Requirement {
                 level,
                 resolution,
                 x.rules().limits(limit),
-                "Screen it, move it or have its night mode set");
+                "Screen it, move it or set its night mode; sound level");
     }
 }

@@ -77,7 +77,7 @@ final class SupportLoad implements Requirement {
                 capacity.uncertain(),
                 capacity.resolution(),
                 limits,
-                "Have a support fitted that bears it, rated for more");
+                "Install a support rated for {limit} or more.");
     }
 
     static Judgement noMass(Examination x) {

@@ -286,7 +286,7 @@ final class HoldTest implements Requirement {
                         missing,
                         Text.of(
                                 x.by(BY_LEAK)
-                                        ? "With this gauge and volume it takes at least {time}."
+                                        ? "With this gauge and volume it takes {time} or more: a finer gauge shortens it."
                                         : "It is held for {time} at least.",
                                 Duration.ofSeconds(Math.ceil(time / 60) * 60))))
                 .orElseGet(() -> x.notShown(missing));

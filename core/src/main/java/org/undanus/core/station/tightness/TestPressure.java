@@ -215,7 +215,7 @@ final class TestPressure {
                 held.verdict(),
                 finding.room(),
                 Text.of(
-                        "Let nobody near it until it is at {plate} or less. Then ask the makers what was over-stressed.",
+                        "Keep everybody away until it is at {plate} or less. Then ask the maker what was overstressed.",
                         GaugePressure.ofPascals(plate.get())));
     }
 
@@ -247,7 +247,7 @@ final class TestPressure {
                             stages.stages().size(),
                             fewest),
                     Text.of(
-                            "Next time go up in {fewest} stages, {pause} each: {highest} first.",
+                            "Nothing to correct now. Next time raise the pressure in {fewest} stages, {pause} each: {highest} first.",
                             fewest,
                             Duration.ofSeconds(pause),
                             GaugePressure.ofPascals(stages.highest() / fewest)));

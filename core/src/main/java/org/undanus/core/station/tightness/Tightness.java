@@ -48,7 +48,7 @@ public final class Tightness {
                                         CODE,
                                         "The outdoor unit's valves were shut.",
                                         "The outdoor unit was open: nitrogen is in its charge, or its charge in the lines.",
-                                        "Have the charge recovered, weighed in anew after evacuation, and the lines tested alone."),
+                                        "Recover the charge, weigh it in again after evacuation, and test the lines alone."),
                                 TestPressure.NEVER_OVER,
                                 TestPressure.IN_STAGES,
                                 TestPressure.STRENGTH_TEST,
@@ -61,13 +61,13 @@ public final class Tightness {
                                         SPEED,
                                         Severity.DAMAGE,
                                         DETECTORS,
-                                        "Search again, twice, with a slower tip"),
+                                        "Search again, twice, with a slower tip; speed"),
                                 WithinLimits.of(
                                         Station.TIGHTNESS,
                                         DISTANCE,
                                         Severity.DAMAGE,
                                         DETECTORS,
-                                        "Search again, twice, with the tip nearer"),
+                                        "Search again, twice, with the tip nearer; distance"),
                                 cores(),
                                 joint()))
                 .holding(HoldTest.HELD)
@@ -93,12 +93,12 @@ public final class Tightness {
                         TightnessPoints.OXYGEN,
                         Verdict.FAILS,
                         "Oxygen and oil explode.",
-                        "Stop. Let nobody near it, let it off from a distance, and call whoever is licensed.")
+                        "Stop. Keep everybody away, release the pressure from a distance, and call a licensed technician.")
                 .when(
                         TightnessPoints.REFRIGERANT,
                         Verdict.FAILS,
                         "Refrigerant must not be let go to find leaks.",
-                        "Have it recovered, then test with dry nitrogen.");
+                        "Recover it, then test with dry nitrogen.");
     }
 
     private static Answered search() {
@@ -124,7 +124,7 @@ public final class Tightness {
                         "leak-found",
                         Verdict.FAILS,
                         "A port or core leaks.",
-                        "Have the core changed with the pressure off, then search it again.")
+                        "Replace the core with the pressure off, then search it again.")
                 .when(
                         "not-searched",
                         Verdict.NOT_SHOWN,

@@ -214,7 +214,7 @@ class AirsideTest {
         // Ts = (9·0.005·30 + 0.0404·12)/(9·0.005 + 0.0404)
         assertThat(judged.comparison().orElseThrow().measured().value() - 273.15)
                 .isCloseTo((0.045 * 30 + 0.04038 * 12) / (0.045 + 0.04038), within(0.02));
-        assertThat(judged.remedy().orElseThrow().toString()).contains("Have it insulated at least 12 mm thick");
+        assertThat(judged.remedy().orElseThrow().toString()).contains("Insulate it 12 mm thick or more");
         assertThat(ducts("around-temperature", "30 °C", "around-humidity", "75 %", "duct-insulation", "25 mm")
                         .indoor("running.supply-dry-bulb", "12 °C")
                         .verdict("airside.sweating" + DUCTS))

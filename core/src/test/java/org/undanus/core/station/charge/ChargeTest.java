@@ -309,7 +309,7 @@ class ChargeTest {
         assertThat(because(find(
                         read(valve("38.2 °C", "9.6 °C"), "compressor-mode", "variable speed, as it likes"),
                         "subcooling")))
-                .contains("weight decides");
+                .contains("charge by weight");
         assertThat(find(
                                 read(
                                         valve("38.2 °C", "9.6 °C"),
@@ -320,7 +320,7 @@ class ChargeTest {
                 .isEqualTo(Verdict.MEETS);
         CaseFixture heating = valve("38.2 °C", "9.6 °C");
         heating.read("operation.mode", "system", "heating");
-        assertThat(because(find(heating, "subcooling"))).contains("Read in heating");
+        assertThat(because(find(heating, "subcooling"))).contains("Check the charge in cooling");
         CaseFixture early = valve("38.2 °C", "9.6 °C");
         early.read("operation.run-time", "system", "4 min");
         assertThat(find(early, "subcooling").verdict()).isEqualTo(Verdict.NOT_SHOWN);
@@ -343,9 +343,7 @@ class ChargeTest {
                 .outdoor("siting.added-charge", "100 g");
         assertThat(remedy(find(full, "subcooling"))).contains("look for another cause before any is added");
         full.outdoor("siting.added-charge", "40 g");
-        assertThat(remedy(find(full, "subcooling")))
-                .startsWith("Have 60 g weighed in")
-                .contains("wait 15 min");
+        assertThat(remedy(find(full, "subcooling"))).startsWith("Weigh in 60 g").contains("wait 15 min");
         CaseFixture light = valve("31 °C", "9.6 °C");
         light.lines("piping.run", "10 m");
         light.outdoor("plate.precharged-length", "5 m")
@@ -354,7 +352,7 @@ class ChargeTest {
                 .outdoor("siting.added-charge", "40 g");
         assertThat(remedy(find(light, "subcooling"))).contains("look for another cause before any is recovered");
         CaseFixture over = aired(valve("34 °C", "9.6 °C")).outdoor("plate.charge", "1.2 kg");
-        assertThat(remedy(find(over, "subcooling"))).startsWith("Have about 60 g recovered, then wait 15 min");
+        assertThat(remedy(find(over, "subcooling"))).startsWith("Recover about 60 g, then wait 15 min");
     }
 
     /** Where the cycle names another cause, or leaves open whether it is the charge, no line asks for charge. */
@@ -515,9 +513,9 @@ class ChargeTest {
                 .outdoor("plate.extra-charge", "20 g/m")
                 .outdoor("siting.added-charge", "0 g");
         // 2.5·0.307^1.25·0.6·√40 = 2.17 kg
-        assertThat(remedy(find(light, "subcooling"))).startsWith("Have 100 g weighed in");
+        assertThat(remedy(find(light, "subcooling"))).startsWith("Weigh in 100 g");
         light.indoor("siting.room-area", "36 m²");
-        assertThat(remedy(find(light, "subcooling"))).startsWith("Have 57").contains("g weighed in");
+        assertThat(remedy(find(light, "subcooling"))).startsWith("Weigh in 57");
         light.indoor("siting.room-area", "20 m²");
         assertThat(remedy(find(light, "subcooling"))).startsWith("The room bears no more of this refrigerant");
     }
@@ -563,7 +561,7 @@ class ChargeTest {
                 .indoor("siting.room-area", "20 m²")
                 .indoor("siting.mounting-place", "wall");
         assertThat(label(unit))
-                .contains("1500 g in all, as 1012 kg of carbon dioxide")
-                .contains("Its smallest room bears 4599 g");
+                .contains("1500 g total: 1012 kg CO₂ equivalent")
+                .contains("Maximum charge for its smallest room: 4599 g");
     }
 }

@@ -171,7 +171,7 @@ class CondensateTest {
         assertThat(said(drain("cabinet", "wall unit", "run", "down 1 m")
                         .sheets(own)
                         .find("condensate.trap" + DRAIN)))
-                .isEqualTo("Have one fitted with a seal of 50 mm, as drawn.");
+                .isEqualTo("Install one with a seal of 50 mm, as drawn.");
     }
 
     /** 250 Pa hold 25.5 mm of water: 25.4 mm more make 50.9 before the seal, and half of it, 25.5 mm, in it. */

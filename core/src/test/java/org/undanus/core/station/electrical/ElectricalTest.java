@@ -45,7 +45,8 @@ class ElectricalTest {
     void remedyNamesTheStandardSizesThatFit() {
         Judgement judgement =
                 plated().outdoor("electrical.device-rating", "50 A").judge("electrical.overcurrent-device");
-        assertThat(judgement.remedy().orElseThrow().toString()).contains("Have a 30 A, 35 A or 40 A device");
+        assertThat(judgement.remedy().orElseThrow().toString())
+                .contains("Replace the breaker or fuse with 30 A, 35 A or 40 A.");
         assertThat(judgement.because().toString()).contains("10 A over");
     }
 
@@ -335,7 +336,7 @@ class ElectricalTest {
 
     @ParameterizedTest
     @CsvSource({
-        "plate.fan-current, plate.heater-current, Heater current",
+        "plate.fan-current, plate.heater-current, Electric heat amps",
         "plate.heater-current, plate.fan-current, Fan full-load"
     })
     void aCurrentThatNobodyReadIsNotNought(String read, String unread, String named) {

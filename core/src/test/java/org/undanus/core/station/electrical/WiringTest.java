@@ -121,7 +121,8 @@ class WiringTest {
         String key = "electrical.service-load@system";
         assertThat(before().verdict(key)).isEqualTo(Verdict.NOT_SHOWN);
         CaseFixture service = outdoor("service-rating", "100 A");
-        assertThat(said(service.find(key))).contains("may need 88 A by its list, or 70.4 A as measured peak");
+        assertThat(said(service.find(key)))
+                .contains("Existing load allowed: 88 A by the load list, or 70.4 A by measured peak");
         outdoor(service, "listed-load", listed);
         assertThat((peak == null ? service : outdoor(service, "peak-load", peak)).verdict(key))
                 .isEqualTo(verdict);

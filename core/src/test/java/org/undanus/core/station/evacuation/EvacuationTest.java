@@ -316,7 +316,7 @@ class EvacuationTest {
         CaseFixture needle = read("gauge", "needle of a manifold", "isolated", "valved off at the system")
                 .logged("evacuation.log", "line-set-indoor", log(20, t -> 20));
         assertThat(curve(needle).verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(curve(needle).because().toString()).contains("needle cannot show dryness");
+        assertThat(curve(needle).because().toString()).contains("gauge cannot show dryness");
     }
 
     @Test
@@ -324,7 +324,7 @@ class EvacuationTest {
         CaseFixture needle = read("gauge", "needle of a manifold", "needle", "29.9 inHg vac");
         assertThat(needle.verdict("evacuation.deep-enough" + LINES)).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(needle.find("evacuation.deep-enough" + LINES).because().toString())
-                .startsWith("A needle cannot show dryness");
+                .startsWith("A compound gauge cannot show dryness");
     }
 
     @Test

@@ -95,7 +95,7 @@ class FuelTest {
                 "as metered here");
         Judgement open = read.find("fuel.input@indoor");
         assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(said(open)).contains("2 revolutions must take near 74 s.");
+        assertThat(said(open)).contains("Expect about 74 s for 2 revolutions.");
         assertThat(unit(read, "clocked-time", time).verdict("fuel.input@indoor"))
                 .isEqualTo(verdict);
         assertThat(before().verdict("fuel.input@indoor")).isEqualTo(Verdict.NOT_SHOWN);
@@ -522,7 +522,6 @@ class FuelTest {
         Drawing vent = VentFigure.draw(fixture.facts(), fixture.evidence(), CaseFixture.PLATE_BOOK, judgements)
                 .get(0);
         assertThat(vent.spoken()).hasToString("Clear of openings: Fails; over grade: Meets");
-        assertThat(vent.caption().toString())
-                .contains("Have its end moved away from that opening: at least 323 mm more.");
+        assertThat(vent.caption().toString()).contains("Move the vent's end 1219 mm or more from that opening.");
     }
 }

@@ -138,7 +138,7 @@ class MountingTest {
         assertThat(seen.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(seen.because().toString()).contains("out of sight at a final visit");
         assertThat(new CaseFixture().judge("mounting.sleeve").because().toString())
-                .contains("covered by now");
+                .contains("concealed, and there is no rough-in record");
         assertThat(new CaseFixture()
                         .read("mounting.sleeve", "indoor", "yes", Grade.RECORDED)
                         .judge("mounting.sleeve")

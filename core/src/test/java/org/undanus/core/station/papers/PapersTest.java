@@ -45,8 +45,8 @@ class PapersTest {
         Judgement judgement = fullPlate().noSheets().judge("papers.plate-complete");
         assertThat(judgement.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(judgement.because().toString())
-                .contains("Minimum circuit ampacity")
-                .contains("Maximum overcurrent device")
+                .contains("Minimum circuit ampacity (MCA)")
+                .contains("Maximum overcurrent protection (MOCP)")
                 .doesNotContain("Serial");
     }
 
@@ -55,7 +55,7 @@ class PapersTest {
         Judgement judgement = fullPlate().judge("papers.plate-complete");
         assertThat(judgement.verdict()).isEqualTo(Verdict.MEETS);
         assertThat(judgement.derivation()).anySatisfy(step -> {
-            assertThat(step.name()).hasToString("Minimum circuit ampacity");
+            assertThat(step.name()).hasToString("Minimum circuit ampacity (MCA)");
             assertThat(step.source()).hasToString("Ondrel 4410, edition 3");
         });
     }

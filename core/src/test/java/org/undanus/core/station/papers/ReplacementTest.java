@@ -124,7 +124,7 @@ class ReplacementTest {
         Judgement judgement =
                 fixture.outdoor("plate.maximum-overcurrent-device", "25 A").judge("papers.plate-agrees");
         assertThat(judgement.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(judgement.because().toString()).contains("Maximum overcurrent device");
+        assertThat(judgement.because().toString()).contains("Maximum overcurrent protection (MOCP)");
         assertThat(fixture.noSheets().judge("papers.plate-agrees").verdict()).isEqualTo(Verdict.NOT_SHOWN);
     }
 

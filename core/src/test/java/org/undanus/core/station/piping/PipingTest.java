@@ -140,8 +140,7 @@ class PipingTest {
                 .isEqualTo(Verdict.MEETS);
         Judgement wrong = changed.lines("piping.metering-size", "1.5 mm").find("piping.metering-size" + SET);
         assertThat(wrong.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(wrong.remedy().orElseThrow())
-                .hasToString("Have it changed for 1.40 mm after the circuit is emptied.");
+        assertThat(wrong.remedy().orElseThrow()).hasToString("Recover the charge, then replace it with 1.40 mm.");
         assertThat(before().lines("piping.metering-changed", "changed")
                         .lines("piping.metering-size", "1.42 mm")
                         .find("piping.metering-size" + SET)

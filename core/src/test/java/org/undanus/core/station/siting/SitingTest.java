@@ -64,8 +64,8 @@ class SitingTest {
         Judgement judgement = new CaseFixture()
                 .outdoor("siting.outdoor-clearance-front", "30 in")
                 .judge("siting.outdoor-clearance-front");
-        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.US)).contains("6-1/4 in more");
-        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.SI)).contains("156 mm more");
+        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.US)).contains("3' 0\" minimum");
+        assertThat(judgement.remedy().orElseThrow().in(UnitSystem.SI)).contains("914 mm minimum");
         assertThat(judgement.because().in(UnitSystem.US)).contains("6 in short").contains("Lake Halls");
     }
 
@@ -85,15 +85,16 @@ class SitingTest {
     void tooCloseSaysHowGoodAnInstrumentWouldSettleIt() {
         // 1.6 mm inside 914.4 mm: √3 · √(0.8² − 1²/12) = 1.29 mm, or 0.05 in
         Text because = front("916 mm");
-        assertThat(because.in(UnitSystem.SI)).contains("accuracy of ±1 mm or better");
-        assertThat(because.in(UnitSystem.US)).contains("accuracy of ±0.05 in or better");
+        assertThat(because.in(UnitSystem.SI)).contains("One accurate to ±1 mm or better settles it");
+        assertThat(because.in(UnitSystem.US)).contains("One accurate to ±0.05 in or better settles it");
     }
 
     /** 0.4 mm inside: a tape read to the millimetre cannot tell, however good it is. */
     @Test
     void nothingIsSaidWhereNoInstrumentWouldHelp() {
         assertThat(front("914.8 mm").toString()).contains("±0.3 mm");
-        assertThat(front("914 mm").toString()).isEqualTo("The uncertainty straddles the limit (Lake Halls programme).");
+        assertThat(front("914 mm").toString())
+                .isEqualTo("914 mm found, 914 mm required (Lake Halls programme): too close to call.");
     }
 
     private static Text front(String taped) {
