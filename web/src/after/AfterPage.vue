@@ -156,7 +156,7 @@ function visitOf(number: string): number {
         <div>
           <strong class="mono">{{ each.number }}</strong>
           {{
-            $gettext("%{stage} visit, %{sealedBy}, %{sealedAt}: %{counts}", {
+            $gettext("%{stage}, %{sealedBy}, %{sealedAt}: %{counts}", {
               stage: each.stage,
               sealedBy: each.sealedBy,
               sealedAt: when(each.sealedAt),

@@ -15,7 +15,7 @@ const get = answering("get");
 const notice = {
   id: "n-1",
   title: "Room safe to stay in",
-  finding: "25 ppm over the binding limit.",
+  finding: "95 ppm found, 70 ppm allowed (Good practice): 25 ppm over.",
   orders: "Leave now, everybody.",
   raisedBy: "inspector",
   raisedAt: "2026-11-20T09:10:00Z",

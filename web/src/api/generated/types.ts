@@ -3675,13 +3675,13 @@ export interface components {
             torques?: components["schemas"]["TorqueRecord"][];
             /** @description Factory charge, a mass: 2 lb 6 oz or 1.08 kg */
             charge?: string;
-            /** @description Minimum circuit ampacity, a current: 27.4 A */
+            /** @description Minimum circuit ampacity (MCA), a current: 27.4 A */
             minimumCircuitAmpacity?: string;
-            /** @description Maximum overcurrent device, a current: 27.4 A */
+            /** @description Maximum overcurrent protection (MOCP), a current: 27.4 A */
             maximumOvercurrentDevice?: string;
-            /** @description Compressor rated current, a current: 27.4 A */
+            /** @description Compressor rated-load amps (RLA), a current: 27.4 A */
             compressorCurrent?: string;
-            /** @description Fan full-load current, a current: 27.4 A */
+            /** @description Fan full-load amps (FLA), a current: 27.4 A */
             fanCurrent?: string;
             /** @description Test pressure, high side, a gauge pressure: 118 psig or 8.1 barg */
             highSideTestPressure?: string;

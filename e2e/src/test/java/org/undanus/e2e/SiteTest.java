@@ -108,12 +108,12 @@ class SiteTest extends BrowserTest {
         button(page, "Do this move").click();
         assertThat(status).containsText("every distance is kept");
         Locator judged = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Judged as drawn"));
-        assertThat(judged).containsText("inside the binding limit");
+        assertThat(judged).containsText("to spare");
         page.reload();
         assertThat(page.getByText("Restored")).isVisible();
         assertThat(status).containsText("every distance is kept");
         page.keyboard().press("u");
-        assertThat(judged).containsText("1/2 in inside the binding limit");
+        assertThat(judged).containsText("1/2 in to spare");
         assertThat(page.getByText("Restored")).isVisible();
         button(page, "Revert to what is saved").click();
         assertThat(status).containsText("No place in the permitted area");

@@ -196,7 +196,7 @@ class CaseDocumentTest {
                 String text = new PDFTextStripper().getText(document);
                 assertThat(text)
                         .contains("Foundry floor, ducted split")
-                        .contains("20 A over the binding limit")
+                        .contains("20 A over.")
                         .contains("Local code and licensed practice decide")
                         .contains("Appendix")
                         .contains("Probability of conforming")

@@ -231,8 +231,8 @@ public final class Point {
     public String example() {
         if (shown == null) {
             shown = example.isEmpty()
-                    ? dimension
-                            .map(this::usual)
+                    ? LineExamples.of(id)
+                            .or(() -> dimension.map(this::usual))
                             .or(() -> notation.map(Notation::example))
                             .orElse("")
                     : example;

@@ -18,6 +18,11 @@ public enum Stage {
         return title;
     }
 
+    /** The visit itself, as it is called: {@code final visit}, {@code re-visit}. */
+    public String visit() {
+        return this == PLAN_CHECK || this == RE_VISIT ? title : title + " visit";
+    }
+
     public boolean reached(Stage other) {
         return compareTo(other) >= 0;
     }

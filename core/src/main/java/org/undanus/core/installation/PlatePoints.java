@@ -54,29 +54,32 @@ public final class PlatePoints {
     public static final Point PHASES = Point.choice(
             "plate.phases", Scope.POWERED_UNIT, "Phases", "1 or 3, on the plate.", List.of(ONE_PHASE, THREE_PHASES));
     public static final Point MINIMUM_CIRCUIT_AMPACITY = Point.quantity(
-            "plate.minimum-circuit-ampacity",
-            Scope.POWERED_UNIT,
-            Dimension.CURRENT,
-            "Minimum circuit ampacity (MCA)",
-            "Marked MCA. Leave open where the plate has none; it is then computed from the motor currents.",
-            0.5,
-            600);
+                    "plate.minimum-circuit-ampacity",
+                    Scope.POWERED_UNIT,
+                    Dimension.CURRENT,
+                    "Minimum circuit ampacity (MCA)",
+                    "Marked MCA. Leave open where the plate has none; it is then computed from the motor currents.",
+                    0.5,
+                    600)
+            .called("minimum circuit ampacity", "MCA", "minimum ampacity");
     public static final Point MAXIMUM_OVERCURRENT_DEVICE = Point.quantity(
-            "plate.maximum-overcurrent-device",
-            Scope.POWERED_UNIT,
-            Dimension.CURRENT,
-            "Maximum overcurrent protection (MOCP)",
-            "Marked MOCP, MOP, or maximum fuse or breaker. Leave open where the plate has none.",
-            1,
-            1000);
+                    "plate.maximum-overcurrent-device",
+                    Scope.POWERED_UNIT,
+                    Dimension.CURRENT,
+                    "Maximum overcurrent protection (MOCP)",
+                    "Marked MOCP, MOP, or maximum fuse or breaker. Leave open where the plate has none.",
+                    1,
+                    1000)
+            .called("MOCP", "MOP", "maximum overcurrent device", "maximum fuse", "maximum breaker");
     public static final Point COMPRESSOR_CURRENT = Point.quantity(
-            "plate.compressor-current",
-            Scope.OUTDOOR_UNIT,
-            Dimension.CURRENT,
-            "Compressor rated-load amps (RLA)",
-            "Marked RLA on the plate.",
-            0.2,
-            400);
+                    "plate.compressor-current",
+                    Scope.OUTDOOR_UNIT,
+                    Dimension.CURRENT,
+                    "Compressor rated-load amps (RLA)",
+                    "Marked RLA on the plate.",
+                    0.2,
+                    400)
+            .called("RLA", "rated load amps", "compressor rated current");
     public static final Point FAN_CURRENT = Point.quantity(
                     "plate.fan-current",
                     Scope.POWERED_UNIT,
@@ -85,7 +88,8 @@ public final class PlatePoints {
                     "Marked FLA: all other motors on the same circuit together. 0 A where it has none.",
                     0,
                     100)
-            .asOptional();
+            .asOptional()
+            .called("FLA", "full load amps", "fan full-load current");
     public static final Point HEATER_CURRENT = Point.quantity(
                     "plate.heater-current",
                     Scope.POWERED_UNIT,
@@ -94,7 +98,8 @@ public final class PlatePoints {
                     "Nameplate amps of electric heat that may run at the same time on this circuit. 0 A where it has none.",
                     0,
                     300)
-            .asOptional();
+            .asOptional()
+            .called("heater current", "strip heat amps");
     public static final Point COOLING_CAPACITY = Point.quantity(
                     "plate.cooling-capacity",
                     Scope.OUTDOOR_UNIT,

@@ -71,8 +71,8 @@ public final class Admission {
         }
         if (outOfSight(point, reading)) {
             return Optional.of(Text.of(
-                    "it is out of sight at a {stage} visit; evidence from before cover is needed.",
-                    reading.stage().title()));
+                    "concealed at the {stage}; pre-cover evidence is needed.",
+                    reading.stage().visit()));
         }
         return ofAnotherState(point, reading)
                 .or(() -> reading.instrument().flatMap(facts.toolcase()::find).flatMap(i -> i.unfit(use(reading))));

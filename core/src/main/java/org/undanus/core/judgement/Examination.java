@@ -506,9 +506,9 @@ public final class Examination {
             return finding()
                     .noted(
                             Text.of(
-                                    "Not read yet: {titles}. Not due before the {due} visit.",
+                                    "Not read yet: {titles}. Not due before the {due}.",
                                     titles(missing),
-                                    first.due().title()),
+                                    first.due().visit()),
                             asked(missing));
         }
         if (first.hidden() && facts.stage().covered()) {

@@ -143,6 +143,7 @@ public record FieldUnit(
                         Dimension.PRESSURE_DIFFERENCE,
                         "inwc",
                         INH2O,
+                        "iwc",
                         "in wc",
                         "in w c",
                         "in wg",

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -36,6 +37,8 @@ import tools.jackson.core.JacksonException;
 /** Turns every failure into problem+json. */
 @RestControllerAdvice
 class ProblemAdvice extends ResponseEntityExceptionHandler {
+    private static final Set<String> EMPTY = Set.of("is empty", "is missing");
+
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
     private final Languages languages;
@@ -187,29 +190,37 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         for (FieldError error : e.getBindingResult().getFieldErrors()) {
             fields.putIfAbsent(error.getField(), error.getDefaultMessage());
         }
-        ProblemDetail problem = problem(
-                HttpStatus.BAD_REQUEST,
-                "Cannot be taken",
-                mend(fields.entrySet().stream()
-                        .map(field -> Text.of("{field} {wrong}", field.getKey(), field.getValue()))
-                        .toList()));
+        ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, "Cannot be taken", mend(fields));
         problem.setProperty("fields", fields);
         return handleExceptionInternal(e, problem, headers, status, request);
     }
 
-    private static Text mend(List<Text> wrong) {
-        return Text.of("Please mend: {wrong}.", Text.series(wrong));
+    /** What is to be entered, and what is wrong with the rest. */
+    private static Text mend(Map<String, String> fields) {
+        List<Text> empty = fields.entrySet().stream()
+                .filter(field -> EMPTY.contains(field.getValue()))
+                .map(field -> Text.of(field.getKey()))
+                .toList();
+        List<Text> wrong = fields.entrySet().stream()
+                .filter(field -> !EMPTY.contains(field.getValue()))
+                .map(field -> Text.of("{field} {wrong}", field.getKey(), field.getValue()))
+                .toList();
+        if (empty.isEmpty()) {
+            return Text.of("Please correct: {wrong}.", Text.series(wrong));
+        }
+        return wrong.isEmpty()
+                ? Text.of("Please enter: {empty}.", Text.series(empty))
+                : Text.of("Please enter: {empty}. Please correct: {wrong}.", Text.series(empty), Text.series(wrong));
     }
 
     @Override
     protected ResponseEntity<Object> handleHandlerMethodValidationException(
             HandlerMethodValidationException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        List<Text> wrong = e.getParameterValidationResults().stream()
-                .map(result -> Text.of(
-                        "{field} {wrong}",
+        Map<String, String> wrong = new LinkedHashMap<>();
+        e.getParameterValidationResults()
+                .forEach(result -> wrong.putIfAbsent(
                         result.getMethodParameter().getParameterName(),
-                        result.getResolvableErrors().get(0).getDefaultMessage()))
-                .toList();
+                        result.getResolvableErrors().get(0).getDefaultMessage()));
         ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, "Cannot be taken", mend(wrong));
         return handleExceptionInternal(e, problem, headers, status, request);
     }

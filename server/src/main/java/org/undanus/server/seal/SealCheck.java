@@ -104,7 +104,7 @@ public final class SealCheck {
         }
         boolean sound = problems.isEmpty();
         Text what = Text.of(
-                "{number}, {title}, {stage} visit of {day}, sealed by {person} on {at}, key {key}.",
+                "{number}, {title}, {stage}, {day}, sealed by {person} on {at}, key {key}.",
                 seal.number(),
                 seal.title(),
                 seal.stage(),

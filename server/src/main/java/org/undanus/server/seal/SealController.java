@@ -182,7 +182,7 @@ class SealController {
         }
         return new SealedView(
                 seal.number(),
-                wording.say(then.header().stage().title()),
+                wording.say(then.header().stage().visit()),
                 seal.sealedAt(),
                 seal.sealedBy(),
                 seal.root(),

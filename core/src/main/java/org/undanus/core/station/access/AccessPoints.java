@@ -71,8 +71,8 @@ final class AccessPoints {
             .called("lamp switch");
     static final Point SOCKET = length(
                     "socket-distance",
-                    "Socket, distance to the equipment",
-                    "To the nearest socket on the same level.",
+                    "Receptacle, distance to the equipment",
+                    "To the nearest receptacle on the same level.",
                     60)
             .called("socket", "outlet", "receptacle");
     static final Point LADDER_SAFE = Point.yesNo(

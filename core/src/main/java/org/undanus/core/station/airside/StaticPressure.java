@@ -58,7 +58,8 @@ final class StaticPressure {
     }
 
     static final Requirement EXTERNAL = Requirement.of(
-            about(EXTERNAL_LIMIT, "External static pressure", STATIC_RETURN, STATIC_SUPPLY), StaticPressure::external);
+            about(EXTERNAL_LIMIT, "Total external static pressure (TESP)", STATIC_RETURN, STATIC_SUPPLY),
+            StaticPressure::external);
 
     static final Requirement FILTER = Requirement.of(
             about(FILTER_LIMIT, "Filter, pressure drop", STATIC_RETURN, STATIC_FILTERED),

@@ -23,7 +23,7 @@ final class CircuitPoints {
                     "Read the number on the handle or fuse; the panel stays closed.",
                     1,
                     1000)
-            .called("breaker", "fuse", "overcurrent device");
+            .called("breaker", "fuse", "overcurrent device", "OCPD");
     static final Option OTHER_DEVICE = Option.of("other", "other");
     static final Point DEVICE_TYPE = Point.choice(
                     "electrical.device-type",

@@ -63,7 +63,7 @@ final class VentPoints {
             .dueAt(Stage.BEFORE_COVER);
     static final Point CLEARANCE = taped(
                     "vent-clearance",
-                    "Vent, nearest thing that burns",
+                    "Vent, clearance to combustibles",
                     "From the vent's outside to wood, insulation facing, cloth.",
                     0,
                     3)

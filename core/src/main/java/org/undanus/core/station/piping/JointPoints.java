@@ -15,7 +15,7 @@ final class JointPoints {
     static final Option BRAZED = Option.of("brazed", "brazed");
     static final Option PRESSED = Option.of("pressed", "pressed");
     private static final String NITROGEN =
-            "Nitrogen through a regulator only, at a low flow; hot work away from anything that burns, an extinguisher at hand.";
+            "Nitrogen through a regulator only, at a low flow; hot work away from combustibles, an extinguisher at hand.";
 
     static final Point KIND = Point.choice(
             "piping.joint-kind",
