@@ -113,6 +113,13 @@ test("what was read again and meets is offered to be closed", async () => {
   expect(button(await page(), "Close")).toBeDefined();
 });
 
+test("an answer that was accepted is to be seen at the re-visit; what fails as last read is not told again", async () => {
+  get.mockResolvedValue(thread({ may: [], correction: { ...correction, state: "ACCEPTED" } }));
+  const text = (await page()).text();
+  expect(text).toContain("Accepted, to be seen at the re-visit.");
+  expect(text).not.toContain("Now:");
+});
+
 test("a crew's first look is noted, and its answer carries a reading; an unusual one is asked about", async () => {
   role.value = "CREW";
   get.mockResolvedValue(thread({ may: ["SEEN", "ANSWERED"], steps: [] }));

@@ -172,7 +172,10 @@ async function attach(event: Event) {
         <p class="words">{{ correction.words }}</p>
         <p>{{ correction.finding }}</p>
         <p v-if="correction.limits" class="quiet">{{ correction.limits }}</p>
-        <p v-if="conversation.now" class="now">
+        <p v-if="correction.state === 'ACCEPTED'" class="now">
+          {{ $gettext("Accepted, to be seen at the re-visit.") }}
+        </p>
+        <p v-else-if="conversation.now" class="now">
           <VerdictMark :verdict="conversation.now.verdict" />
           {{ $gettext("Now: %{brief}", { brief: conversation.now.brief }) }}
         </p>

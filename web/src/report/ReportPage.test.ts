@@ -81,12 +81,14 @@ test("what went wrong is said and can be tried again", async () => {
 test("what the report holds is chosen, and the screen's page and the site note hold the same", async () => {
   const wrapper = await page();
   const boxes = wrapper.findAll("input[type=checkbox]");
-  await boxes[1]?.setValue(true);
+  await boxes[0]?.setValue(false);
+  await boxes[2]?.setValue(true);
   await flushPromises();
   expect(wrapper.find("a.primary").attributes("href")).toContain("derivations=true");
   const links = wrapper.findAll("a").map((link) => link.attributes("href") ?? "");
   const screen = links.find((link) => link.includes("report.html"));
   expect(screen).toContain("derivations=true");
+  expect(screen).toContain("stations=false");
   expect(screen).not.toContain("paper=");
   expect(links.some((link) => link.includes("site-note.pdf"))).toBe(true);
   expect(links.some((link) => link.includes("owner.pdf"))).toBe(true);

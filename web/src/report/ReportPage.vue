@@ -15,7 +15,7 @@ const { heading } = usePlaces();
 const paper = ref<"A4" | "LETTER">("A4");
 const photos = ref<"NONE" | "STRIPPED" | "POSITIONED">("NONE");
 /** What the report holds besides its findings. */
-const holds = reactive({ readings: true, derivations: false, photos: false });
+const holds = reactive({ stations: true, readings: true, derivations: false, photos: false });
 const pages = ref<number>();
 const problem = ref("");
 const installation = ref<Schemas["InstallationView"]>();
@@ -97,6 +97,9 @@ onBeforeUnmount(() => (heading.value = undefined));
     <div class="holds">
       <fieldset>
         <legend class="label">{{ $gettext("The report also holds") }}</legend>
+        <label
+          ><input v-model="holds.stations" type="checkbox" /> {{ $gettext("stations in detail") }}</label
+        >
         <label><input v-model="holds.readings" type="checkbox" /> {{ $gettext("readings") }}</label>
         <label
           ><input v-model="holds.derivations" type="checkbox" />

@@ -8576,6 +8576,7 @@ export interface operations {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
+                stations?: boolean;
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
@@ -8700,6 +8701,7 @@ export interface operations {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
+                stations?: boolean;
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
@@ -8734,6 +8736,7 @@ export interface operations {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
+                stations?: boolean;
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
@@ -8769,6 +8772,7 @@ export interface operations {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
+                stations?: boolean;
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
@@ -8803,6 +8807,7 @@ export interface operations {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
+                stations?: boolean;
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
@@ -8895,6 +8900,7 @@ export interface operations {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
+                stations?: boolean;
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;
@@ -8929,6 +8935,7 @@ export interface operations {
         parameters: {
             query?: {
                 paper?: "A4" | "LETTER" | "SCREEN";
+                stations?: boolean;
                 readings?: boolean;
                 derivations?: boolean;
                 photos?: boolean;

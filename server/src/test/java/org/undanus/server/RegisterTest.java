@@ -61,6 +61,7 @@ class RegisterTest {
     void itIsFilteredAndSortedByTheServer() {
         assertThat(references(page("words=bOaT"))).contains("LH-12");
         assertThat(references(page("words=zones%20boat"))).as("in any order").containsExactly("LH-12");
+        assertThat(references(page("words=boat%20threeways"))).as("by its crew").containsExactly("LH-12");
         assertThat(references(page("words=100%25")))
                 .as("a sign of the search language")
                 .isEmpty();

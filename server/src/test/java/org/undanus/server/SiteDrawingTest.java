@@ -166,7 +166,7 @@ class SiteDrawingTest {
                         List.of(List.of(List.of(0, 0), List.of(1, 1), List.of(1, 0), List.of(0, 1), List.of(0, 0))),
                         Map.of("kind", "wall"))),
                 "bow crosses itself");
-        refused(version, plan(rectangle("house", "wall", 0, 2, 8, 1), unit(4, 2.5)), "stands in house");
+        refused(version, plan(rectangle("house", "wall", 0, 2, 8, 1), unit(4, 2.5)), "overlaps house");
         refused(version, plan(rectangle("flat", "wall", 0, 2, 8, 0), unit(4, 1)), "flat");
         refused(version, plan(rectangle("far", "wall", 700, 2, 8, 1)), "local metres");
         refused(version, plan(rectangle("odd", "volcano", 0, 2, 8, 1)), "volcano");

@@ -100,7 +100,7 @@ class TrialTest {
                     .isEqualTo(fewer.getOrDefault(verdict, 0));
         }
         assertThat(trial.path("requirements")).hasSizeLessThan(5);
-        assertThat(trial.at("/installations/0/judgements/0/because").asString()).contains("short of");
+        assertThat(trial.at("/installations/0/judgements/0/because").asString()).contains("in short.");
         assertThat(trial.at("/stations/0/station").asString()).isEqualTo("Siting");
         assertThat(lead.get(BOOKS).json().at("/book/version").asInt())
                 .as("nothing is saved by a trial")

@@ -51,9 +51,10 @@ class ReportController {
         this.reports = reports;
     }
 
-    /** What may be asked of a report; readings are in it unless asked otherwise, derivations and photos are not. */
+    /** What may be asked of a report; stations and readings are in it unless asked otherwise, derivations and photos are not. */
     record Asked(
             Optional<PaperSize> paper,
+            Optional<Boolean> stations,
             Optional<Boolean> readings,
             Optional<Boolean> derivations,
             Optional<Boolean> photos) {
@@ -63,7 +64,11 @@ class ReportController {
                     document,
                     viewer.wording(file.rules().display()),
                     paper.orElse(usual),
-                    new Contents(readings.orElse(true), derivations.orElse(false), photos.orElse(false)),
+                    new Contents(
+                            stations.orElse(true),
+                            readings.orElse(true),
+                            derivations.orElse(false),
+                            photos.orElse(false)),
                     ServletUriComponentsBuilder.fromContextPath(request)
                             .path("/corrections")
                             .queryParam("installation", file.header().id())
