@@ -97,9 +97,7 @@ onBeforeUnmount(() => (heading.value = undefined));
     <div class="holds">
       <fieldset>
         <legend class="label">{{ $gettext("The report also holds") }}</legend>
-        <label
-          ><input v-model="holds.stations" type="checkbox" /> {{ $gettext("stations in detail") }}</label
-        >
+        <label><input v-model="holds.stations" type="checkbox" /> {{ $gettext("stations in detail") }}</label>
         <label><input v-model="holds.readings" type="checkbox" /> {{ $gettext("readings") }}</label>
         <label
           ><input v-model="holds.derivations" type="checkbox" />
