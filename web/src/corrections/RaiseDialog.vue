@@ -83,11 +83,15 @@ async function raise() {
     </p>
     <form v-else @submit.prevent="raise">
       <div class="pick">
-        <button type="button" class="button" @click="only('FAILS')">{{ $gettext("All that fail") }}</button>
-        <button type="button" class="button" @click="only(undefined)">
+        <button type="button" class="button" :disabled="!trades" @click="only('FAILS')">
+          {{ $gettext("All that fail") }}
+        </button>
+        <button type="button" class="button" :disabled="!trades" @click="only(undefined)">
           {{ $gettext("All that is open") }}
         </button>
-        <button type="button" class="button" @click="chosen = []">{{ $gettext("None") }}</button>
+        <button type="button" class="button" :disabled="!trades" @click="chosen = []">
+          {{ $gettext("None") }}
+        </button>
       </div>
       <div class="trades">
         <fieldset v-for="trade in trades" :key="trade.trade">

@@ -85,15 +85,15 @@ class SiteTest extends BrowserTest {
         page.mouse().move(x, y - 30);
         page.mouse().move(x, y - 60);
         page.mouse().up();
-        assertThat(page.getByText("stands in Ticket hall").first()).isVisible();
+        assertThat(page.getByText("overlaps Ticket hall").first()).isVisible();
         button(page, "Save the drawing").click();
         assertThat(page.getByText("Nothing was saved").first()).isVisible();
         assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("Smallest cure");
         button(page, "Do this move").click();
-        assertThat(page.getByText("stands in Ticket hall").first()).isHidden();
+        assertThat(page.getByText("overlaps Ticket hall").first()).isHidden();
         assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("every distance is kept");
         button(page, "Undo").click();
-        assertThat(page.getByText("stands in Ticket hall").first()).isVisible();
+        assertThat(page.getByText("overlaps Ticket hall").first()).isVisible();
         page.context().close();
     }
 

@@ -105,7 +105,7 @@ class WholeWalkTest extends BrowserTest {
         goTo("Mounting and", "mounting");
         steps.read("Cabinet, tilt toward the drain", "1 %");
         judged("Cabinet, tilt toward the drain", "Meets");
-        judged("Fixed into sound material", "covered by now");
+        judged("Fixed into sound material", "concealed, and there is no rough-in record");
 
         goTo("Refrigerant piping", "piping");
         steps.read("Run of the lines, from the indoor unit", "1 m out, 3 m down, 4 m out");
