@@ -90,7 +90,7 @@ class PathTest extends BrowserTest {
         steps.question("Is this circuit right for this plate?").waitFor();
         steps.read("Breaker or fuse size (OCPD)", "30 A");
         assertThat(steps.judgement("Overcurrent protective device fits the plate"))
-                .containsText("Replace the breaker or fuse with 15 A or 20 A");
+                .containsText("replaces the breaker or fuse with 15 A or 20 A");
 
         // running: four minutes show nothing
         steps.station("Running");

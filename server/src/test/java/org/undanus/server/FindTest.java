@@ -46,6 +46,17 @@ class FindTest {
     }
 
     @Test
+    void ofAnInstallationInHandTheTradesAbbreviationsAreFound() {
+        String id = client.installation("LH-07");
+        for (String trade : List.of("MCA", "mop", "RLA", "FLA", "TESP", "OCPD")) {
+            assertThat(client.get("/api/find?words=" + trade + "&installation=" + id)
+                            .json())
+                    .as(trade)
+                    .isNotEmpty();
+        }
+    }
+
+    @Test
     void aFewOfAKindAreNamedAndNothingForNoWord() {
         String id = client.installation("LH-07");
         JsonNode many = client.get("/api/find?words=e&installation=" + id).json();

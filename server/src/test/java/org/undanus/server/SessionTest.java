@@ -54,6 +54,10 @@ class SessionTest {
         client.get("/api/session");
         Client.Answer answer =
                 client.post("/api/session", Map.of("name", " ", "password", "")).expect(400);
+        assertThat(answer.detail())
+                .startsWith("Please enter: ")
+                .contains("name")
+                .contains("password");
         assertThat(answer.json().at("/fields/name").asString()).isEqualTo("is empty");
         assertThat(answer.json().at("/fields/password").asString()).isEqualTo("is empty");
     }

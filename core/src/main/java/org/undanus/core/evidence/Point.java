@@ -1,15 +1,11 @@
 package org.undanus.core.evidence;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import org.undanus.core.quantity.Dimension;
-import org.undanus.core.quantity.FieldNotation;
-import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.words.Text;
 
 /**
@@ -64,7 +60,6 @@ public final class Point {
     private Optional<Point> during = Optional.empty();
     private List<String> aliases = List.of();
     private List<String> units = List.of();
-    private String example = "";
     /** Its example once it was asked for: every page of the walk asks. */
     private String shown;
 
@@ -94,7 +89,6 @@ public final class Point {
         other.during = during;
         other.aliases = aliases;
         other.units = units;
-        other.example = example;
         other.notation = notation;
         change.accept(other);
         return other;
@@ -210,16 +204,9 @@ public final class Point {
         return changed(point -> point.aliases = List.of(words));
     }
 
-    /**
-     * This point, mostly read in other units than what it measures is.
-     *
-     * @param example as it may be typed
-     */
-    public Point readIn(String example, String... symbols) {
-        return changed(point -> {
-            point.example = example;
-            point.units = List.of(symbols);
-        });
+    /** This point, mostly read in other units than what it measures is. */
+    public Point readIn(String... symbols) {
+        return changed(point -> point.units = List.of(symbols));
     }
 
     /** Symbols of the units it is mostly read in, to be offered where one was left out; empty for other than quantities. */
@@ -230,27 +217,12 @@ public final class Point {
     /** As it may be typed, and usual on this line; empty where that says itself. */
     public String example() {
         if (shown == null) {
-            shown = example.isEmpty()
-                    ? LineExamples.of(id)
-                            .or(() -> dimension.map(this::usual))
-                            .or(() -> notation.map(Notation::example))
-                            .orElse("")
-                    : example;
+            shown = LineExamples.of(id)
+                    .or(() -> dimension.map(measured -> measured.examples().get(0)))
+                    .or(() -> notation.map(Notation::example))
+                    .orElse("");
         }
         return shown;
-    }
-
-    /** What serves every line of this dimension where it is usual here, else from amid of what is. */
-    private String usual(Dimension measured) {
-        String common = measured.examples().get(0);
-        if (units().isEmpty()
-                || plausible(FieldNotation.parse(common, measured).value().si())) {
-            return common;
-        }
-        double amid = least > 0 ? Math.sqrt(least * most) : (least + most) / 2;
-        String symbol = units().get(0);
-        double typed = FieldUnit.named(measured, symbol).orElseThrow().fromSi(amid);
-        return new BigDecimal(typed).round(new MathContext(1)).toPlainString() + " " + symbol;
     }
 
     /** Stable name, {@code station.point}. */

@@ -26,6 +26,16 @@ class LineExamplesTest {
     }
 
     @Test
+    void everyLineThatIsMeasuredHasOneOfItsOwn() {
+        assertThat(Walk.plans().stream()
+                        .flatMap(plan -> plan.points().stream())
+                        .filter(point -> point.kind() == Point.Kind.QUANTITY)
+                        .map(Point::id)
+                        .distinct())
+                .isSubsetOf(LineExamples.lines());
+    }
+
+    @Test
     void itIsOfTheLineRatherThanOfItsKindOfQuantity() {
         assertThat(example("plate.maximum-overcurrent-device")).isEqualTo("30 A");
         assertThat(example("siting.drain-run")).isEqualTo("14 ft");

@@ -60,8 +60,8 @@ interface RegisterIndexMapper {
             + "<if test='f.failing != null'> AND t.failing LIKE '%' || #{f.failing} || '%'</if>"
             + "<if test='f.due != null'> AND EXISTS (SELECT 1 FROM correction c WHERE c.installation_id = i.id"
             + " AND c.state NOT IN ('ACCEPTED', 'CLOSED', 'WITHDRAWN') AND c.due &lt;= #{f.due})</if>"
-            + "<foreach collection='f.words' item='word'> AND LOWER(i.reference || ' ' || i.title || ' ' || s.name || ' ' || i.system || ' '"
-            + " || i.crew)"
+            + "<foreach collection='f.words' item='word'>"
+            + " AND LOWER(i.reference || ' ' || i.title || ' ' || s.name || ' ' || i.system || ' ' || i.crew)"
             + " LIKE #{word} ESCAPE '!'</foreach></where> ";
 
     String FROM =

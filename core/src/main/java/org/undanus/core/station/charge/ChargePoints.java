@@ -180,7 +180,7 @@ final class ChargePoints {
                     5e4,
                     1.1e5)
             .with(InstrumentKind.READ_OFF)
-            .readIn("29.92 inHg", "inHg", "kPa abs", "mbar")
+            .readIn("inHg", "kPa abs", "mbar")
             .asOptional();
     static final Point LIQUID_PRESSURE = measured(
                     "liquid-pressure",

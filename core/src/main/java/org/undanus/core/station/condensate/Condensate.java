@@ -82,7 +82,7 @@ public final class Condensate {
                         Severity.DAMAGE,
                         "The pump's cut-out stops the machine.",
                         "The pump's cut-out is not wired: a dead pump floods the room.",
-                        "Wire its safety contact into the control circuit."),
+                        "A licensed person wires its safety contact into the control circuit."),
                 seen(
                         DrainPoints.PUMP_TESTED,
                         Severity.DAMAGE,

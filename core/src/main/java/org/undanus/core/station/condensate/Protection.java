@@ -127,7 +127,7 @@ final class Protection {
             return finding.conclude(
                     Verdict.FAILS,
                     Text.of("Nothing stopped: the switch guards nothing."),
-                    "Wire it into the control circuit, then lift it again.");
+                    "A licensed person wires it into the control circuit; then lift it again.");
         }
         return finding.conclude(
                 wanted ? Verdict.MEETS : Verdict.FAILS,
@@ -137,8 +137,8 @@ final class Protection {
                                 : "It stopped {stopped}; this rule book wants it otherwise.",
                         stopped),
                 x.by(COMPRESSOR)
-                        ? "Wire it to break the compressor's control only, so that the fan keeps the coil from freezing."
-                        : "Wire it to break all control power, so that somebody notices.");
+                        ? "A licensed person wires it to break the compressor's control only, so that the fan keeps the coil from freezing."
+                        : "A licensed person wires it to break all control power, so that somebody notices.");
     }
 
     private static Judgement insulated(Examination x) {

@@ -81,6 +81,6 @@ final class DisconnectRating implements Requirement {
                         rating.uncertain(),
                         rating.resolution(),
                         limits,
-                        Text.of("Replace with a larger disconnect."));
+                        Text.of("A licensed electrician replaces it with a larger disconnect."));
     }
 }

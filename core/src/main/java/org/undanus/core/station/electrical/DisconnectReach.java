@@ -52,6 +52,6 @@ final class DisconnectReach implements Requirement {
                         height.uncertain(),
                         height.resolution(),
                         x.rules().limits(LIMIT),
-                        Text.of("Move it to where a hand reaches it from the standing place."));
+                        Text.of("A licensed electrician moves it to where a hand reaches it from the standing place."));
     }
 }

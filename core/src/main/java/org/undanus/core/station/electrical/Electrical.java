@@ -73,7 +73,7 @@ public final class Electrical {
                                 "missing",
                                 Verdict.FAILS,
                                 "It is specified and not there.",
-                                "Install a listed device at the panel or disconnect."));
+                                "A licensed electrician installs a listed device at the panel or disconnect."));
     }
 
     private static List<Requirement> wiring() {
@@ -95,14 +95,14 @@ public final class Electrical {
                         CODE,
                         "Strain relief holds cord and cable.",
                         "A pull on the cable reaches the terminals.",
-                        "Install a listed clamp or fitting at every entry."),
+                        "A licensed electrician installs a listed clamp or fitting at every entry."),
                 seen(
                         WiringPoints.SEPARATED,
                         Severity.SAFETY,
                         CODE,
                         "Control and power are apart.",
                         "Control and power lie together.",
-                        "Run the control cable by itself, or insulated for the higher voltage."),
+                        "A licensed electrician runs the control cable by itself, or insulated for the higher voltage."),
                 Panel.CONTROL,
                 seen(
                         WiringPoints.STAGE_WIRES,
@@ -110,7 +110,7 @@ public final class Electrical {
                         MAKER,
                         "Every stage has its wire.",
                         "A stage has no wire: it will never run.",
-                        "Connect it at both ends by the wiring diagram."),
+                        "A licensed electrician connects it at both ends by the wiring diagram."),
                 Interconnection.NUMBERS,
                 Interconnection.EARTH,
                 SupplyQuality.FUSE,
@@ -127,7 +127,7 @@ public final class Electrical {
                         CODE,
                         "It keeps the rain out.",
                         "Rain gets into it.",
-                        "Replace with one rated for outdoors, entries from below or the side."),
+                        "A licensed electrician replaces it with one rated for outdoors, entries from below or the side."),
                 SupplyQuality.OVERLOAD_RULE);
     }
 

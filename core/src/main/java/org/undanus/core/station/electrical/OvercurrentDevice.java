@@ -139,7 +139,7 @@ final class OvercurrentDevice implements Requirement {
                     Current.ofAmperes(most));
         }
         return Text.of(
-                "Replace the breaker or fuse with {sizes}. An old one left in place is a common cause.",
+                "A licensed electrician replaces the breaker or fuse with {sizes}. An old one left in place is a common cause.",
                 Text.any(fitting));
     }
 

@@ -41,7 +41,7 @@ final class FuelPoints {
                     "Printed on the test dial: half, one or two cubic feet, or so many litres.",
                     0.0005,
                     0.3)
-            .readIn("2 ft³", "ft³", "L")
+            .readIn("ft³", "L")
             .withCaution(GAS);
     static final Point REVOLUTIONS =
             measured("revolutions", Dimension.COUNT, "Meter, revolutions timed", "All other appliances off.", 1, 100);
@@ -205,7 +205,7 @@ final class FuelPoints {
                     "With rooms that open to it without doors, and those its openings lead to.",
                     2,
                     5000)
-            .readIn("1200 ft³", "ft³", "m³")
+            .readIn("ft³", "m³")
             .onlyWhere(AIR_FROM, ROOM, TWO_INDOORS);
     static final Point AIR_CHANGES = measured(
                     "air-changes",

@@ -120,7 +120,7 @@ final class VentPoints {
                     -60,
                     60)
             .with(InstrumentKind.MANOMETER)
-            .readIn("-0.02 inwc", "inwc", "Pa")
+            .readIn("inwc", "Pa")
             .onlyWhere(CATEGORY, "I", "II");
     static final Point NEUTRALISER = choice(
                     "vent-neutraliser",

@@ -190,7 +190,7 @@ final class TightnessPoints {
                     "Length of tube over time.",
                     0.001,
                     1)
-            .readIn("1 in/s", "in/s", "mm/s", "cm/s")
+            .readIn("in/s", "mm/s", "cm/s")
             .onlyWhere(SEARCH, DETECTOR, TRACED)
             .dueAt(Stage.WITNESS);
     static final Point DISTANCE = Point.quantity(

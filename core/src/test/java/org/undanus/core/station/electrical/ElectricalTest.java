@@ -46,7 +46,7 @@ class ElectricalTest {
         Judgement judgement =
                 plated().outdoor("electrical.device-rating", "50 A").judge("electrical.overcurrent-device");
         assertThat(judgement.remedy().orElseThrow().toString())
-                .contains("Replace the breaker or fuse with 30 A, 35 A or 40 A.");
+                .contains("replaces the breaker or fuse with 30 A, 35 A or 40 A.");
         assertThat(judgement.because().toString()).contains("10 A over");
     }
 

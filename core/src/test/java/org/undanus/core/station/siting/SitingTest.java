@@ -70,6 +70,20 @@ class SitingTest {
     }
 
     @Test
+    void aMarginIsToldByBothNumbers() {
+        assertThat(front("1000 mm").toString())
+                .isEqualTo("1000 mm found, 914 mm required (Lake Halls programme): 86 mm to spare.");
+        assertThat(front("800 mm").toString())
+                .isEqualTo("800 mm found, 914 mm required (Lake Halls programme): 114 mm short.");
+        CaseFixture tilted = new CaseFixture().outdoor("siting.base-tilt", "5 %");
+        assertThat(tilted.judge("siting.base-tilt").because().toString())
+                .isEqualTo("5 % found, 2 % allowed (Good practice): 3 % over.");
+        CaseFixture level = new CaseFixture().outdoor("siting.base-tilt", "2 %");
+        assertThat(level.judge("siting.base-tilt").because().toString())
+                .startsWith("2 % found, 2 % allowed (Good practice): ");
+    }
+
+    @Test
     void atTheBackTheMakersFigureOutranksPractice() {
         CaseFixture fixture = new CaseFixture().outdoor("siting.outdoor-clearance-back", "6 in");
         assertThat(fixture.judge("siting.outdoor-clearance-back").verdict()).isEqualTo(Verdict.FAILS);
