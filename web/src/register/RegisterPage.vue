@@ -188,7 +188,7 @@ function entered(id: string) {
       <input
         v-model="filter.words"
         class="field"
-        :placeholder="$gettext('Find by reference, place or system')"
+        :placeholder="$gettext('Find by reference, place, system or crew')"
         :aria-label="$gettext('Find')"
       />
       <select v-model="filter.crew" class="field" :aria-label="$gettext('Crew')">

@@ -153,7 +153,7 @@ public record Comparison(
                 binding().limit.value());
     }
 
-    /** How the value stands to the binding limit in a few words: {@code 1 in to spare of the code's 36 in}. */
+    /** How the value stands to the binding limit in a few words: {@code 1 in to spare on the code's 36 in}. */
     Text room() {
         Limit limit = binding().limit;
         String whose = limit.authority().kind().whose();
@@ -161,14 +161,14 @@ public record Comparison(
             case MEETS ->
                 exact()
                         ? Text.of("exactly {whose} {limit}", whose, limit.value())
-                        : Text.of("{gap} to spare of {whose} {limit}", gap(), whose, limit.value());
+                        : Text.of("{gap} to spare on {whose} {limit}", gap(), whose, limit.value());
             case FAILS ->
                 Text.of(
                         tooMuch() ? "{gap} over {whose} {limit}" : "{gap} short of {whose} {limit}",
                         gap(),
                         whose,
                         limit.value());
-            default -> Text.of("too close to {whose} {limit}", whose, limit.value());
+            default -> Text.of("at {whose} {limit}", whose, limit.value());
         };
     }
 

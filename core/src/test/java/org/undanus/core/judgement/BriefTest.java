@@ -29,7 +29,7 @@ class BriefTest {
     void aMarginIsSaidWithWhoseLimitItIs(String clearance, String begins) {
         assertThat(brief(front(clearance), "siting.outdoor-clearance-front"))
                 .startsWith(begins)
-                .matches(".*(to spare of|short of) (the maker's|the code's|the programme's|good practice's) \\d+ mm");
+                .matches(".*(to spare on|short of) (the maker's|the code's|the programme's|good practice's) \\d+ mm");
     }
 
     @Test
