@@ -136,7 +136,7 @@ class MountingTest {
         CaseFixture late = new CaseFixture().indoor("mounting.sleeve", "yes");
         Judgement seen = late.judge("mounting.sleeve");
         assertThat(seen.verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(seen.because().toString()).contains("out of sight at a final visit");
+        assertThat(seen.because().toString()).contains("concealed at the final visit; pre-cover evidence is needed");
         assertThat(new CaseFixture().judge("mounting.sleeve").because().toString())
                 .contains("concealed, and there is no rough-in record");
         assertThat(new CaseFixture()
