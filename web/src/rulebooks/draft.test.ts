@@ -73,15 +73,15 @@ test("a draft is tried before it can be published; what comes of it is followed 
     limits: [{ key: "siting.front", by: "programme", side: "AT_LEAST", value: "36 in", source: "A letter" }],
   });
   expect(post.mock.calls[1]?.[1]).toBe("y");
-  expect(wrapper.find(".verdict").text()).toContain("2 of 10 installations would change");
+  expect(wrapper.find(".headline").text()).toContain("2 of 10 installations would change");
   expect(button("Publish as the next version")?.attributes("disabled")).toBeDefined();
   get.mockResolvedValueOnce(trial({ done: 50, changed: 9 }));
   await vi.advanceTimersByTimeAsync(300);
-  expect(wrapper.find(".verdict").text()).toContain("9 of 50");
+  expect(wrapper.find(".headline").text()).toContain("9 of 50");
   remove.mockResolvedValueOnce(trial({ state: "CANCELLED", done: 60 }));
   await button("Stop")?.trigger("click");
   await flushPromises();
-  expect(wrapper.find(".verdict").text()).toContain("ended before all were tried");
+  expect(wrapper.find(".headline").text()).toContain("ended before all were tried");
   // not tried to its end: the server asks why
   post
     .mockResolvedValueOnce({ yaml: "y", version: 3, changes: [] })
