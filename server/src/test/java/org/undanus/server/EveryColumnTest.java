@@ -47,6 +47,9 @@ class EveryColumnTest {
     private static final Set<String> NOT_KEPT =
             Set.of("FLYWAY_SCHEMA_HISTORY", "JOURNAL", "JOURNAL_HEAD", "STANDING", "LIVE_SAMPLE");
 
+    /** How often a letter was tried on its way says nothing of the work: what it came to does. */
+    private static final Set<String> ON_THE_WAY = Set.of("DELIVERY.TRIES", "DELIVERY.DUE_AT", "DELIVERY.SAID");
+
     private record Column(String table, String name, String type) {
         /** Something else of the same type. */
         private String changed() {
@@ -74,6 +77,8 @@ class EveryColumnTest {
                                 (row, number) -> new Column(row.getString(1), row.getString(2), row.getString(3)))
                         .stream()
                         .filter(column -> !NOT_KEPT.contains(column.table().toUpperCase(Locale.ROOT)))
+                        .filter(column ->
+                                !ON_THE_WAY.contains((column.table() + "." + column.name()).toUpperCase(Locale.ROOT)))
                         .toList();
     }
 

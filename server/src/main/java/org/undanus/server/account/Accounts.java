@@ -164,7 +164,7 @@ public class Accounts {
                 .toList();
     }
 
-    boolean known(String name) {
+    public boolean known(String name) {
         return mapper.find(name) != null;
     }
 

@@ -22,6 +22,7 @@ import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.Journal;
+import org.undanus.server.mail.LetterKind;
 import org.undanus.server.mail.Outbox;
 import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotAllowedException;
@@ -144,7 +145,7 @@ class RecordQuestions {
                 "{reference}: {count} questions about your record",
                 header.reference(),
                 questions.size());
-        outbox.toCrew(header, subject, lines, person);
+        outbox.toCrew(LetterKind.RECORD, header, subject, lines, person);
     }
 
     /**
@@ -195,6 +196,7 @@ class RecordQuestions {
         }
         journal.write(person.name(), "question.answered", answered.id(), answered);
         outbox.toOffice(
+                LetterKind.RECORD,
                 file.header(),
                 Text.of("{reference}: an answer about the record", file.header().reference()),
                 told(answered, read),

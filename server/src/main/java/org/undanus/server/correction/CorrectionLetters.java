@@ -11,6 +11,7 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Trade;
 import org.undanus.core.words.Text;
 import org.undanus.server.account.Person;
+import org.undanus.server.mail.LetterKind;
 import org.undanus.server.mail.Outbox;
 import org.undanus.view.CaseFile;
 
@@ -51,7 +52,7 @@ class CorrectionLetters {
                 "{reference}: {count} corrections",
                 header.reference(),
                 raised.size());
-        outbox.toCrew(header, subject, lines, by);
+        outbox.toCrew(LetterKind.RAISED, header, subject, lines, by);
     }
 
     private static List<Object> told(Correction correction) {
@@ -73,6 +74,7 @@ class CorrectionLetters {
         List<Object> lines = new ArrayList<>(List.of(at(header), ""));
         lines.addAll(told(now));
         outbox.toCrew(
+                LetterKind.RAISED,
                 header,
                 Text.of("{reference}, correction {number}: changed", header.reference(), now.number()),
                 lines,
@@ -98,9 +100,9 @@ class CorrectionLetters {
             lines.addAll(List.of("", Text.of("Readings came with it; they stand in the record.")));
         }
         if (step.kind().office()) {
-            outbox.toCrew(header, subject, lines, by);
+            outbox.toCrew(LetterKind.ANSWERED, header, subject, lines, by);
         } else {
-            outbox.toOffice(header, subject, lines, by);
+            outbox.toOffice(LetterKind.ANSWERED, header, subject, lines, by);
         }
     }
 

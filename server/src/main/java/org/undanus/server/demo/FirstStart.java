@@ -26,6 +26,8 @@ import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.journal.HeadSigner;
 import org.undanus.server.journal.JournalBackfill;
 import org.undanus.server.live.LiveStore;
+import org.undanus.server.mail.MailChoice;
+import org.undanus.server.mail.MailChoices;
 import org.undanus.server.problem.StartRefusedException;
 import org.undanus.server.rulebook.RuleBooks;
 import org.undanus.server.seal.Seals;
@@ -41,6 +43,7 @@ class FirstStart implements SmartInitializingSingleton {
     private static final String SEED = "/demo/sallowmere.json";
     private static final String SEALED = "LH-19";
     private static final Person KEEPER = new Person("undanus", "Undanus", Role.QUALITY_LEAD, Optional.empty());
+    private static final String MAIL_DOMAIN = "@sallowmere.example";
     private static final int PASSWORD_BYTES = 9;
 
     private final RuleBooks books;
@@ -53,6 +56,7 @@ class FirstStart implements SmartInitializingSingleton {
     private final CaseFiles cases;
     private final Seals seals;
     private final ObjectProvider<DemoRecords> records;
+    private final MailChoices mail;
     private final TransactionTemplate transactions;
 
     FirstStart(
@@ -66,6 +70,7 @@ class FirstStart implements SmartInitializingSingleton {
             CaseFiles cases,
             Seals seals,
             ObjectProvider<DemoRecords> records,
+            MailChoices mail,
             TransactionTemplate transactions) {
         this.books = books;
         this.accounts = accounts;
@@ -77,6 +82,7 @@ class FirstStart implements SmartInitializingSingleton {
         this.cases = cases;
         this.seals = seals;
         this.records = records;
+        this.mail = mail;
         this.transactions = transactions;
     }
 
@@ -130,6 +136,10 @@ class FirstStart implements SmartInitializingSingleton {
         DemoAccounts demoAccounts = demo.getIfAvailable();
         if (demoAccounts != null) {
             demoAccounts.ensure(KEEPER.name());
+            demoAccounts
+                    .accounts()
+                    .forEach(account -> mail.keep(
+                            account.name(), MailChoice.everything(account.name() + MAIL_DOMAIN), KEEPER.name()));
             books.ensure(ShippedRuleBooks.demo(), KEEPER.name());
             seed();
             SimulatedInstruments.TOKENS.forEach(

@@ -14,6 +14,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
@@ -31,6 +32,9 @@ import org.undanus.server.account.Role;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.instrument.Instruments;
+import org.undanus.server.mail.LetterKind;
+import org.undanus.server.mail.MailChoice;
+import org.undanus.server.mail.MailChoices;
 import org.undanus.server.mail.Outbox;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.refrigerant.RefrigerantStore;
@@ -79,12 +83,25 @@ class Everything {
         }
     }
 
-    /** An account without its secrets. */
-    record PersonRecord(String name, String title, Role role, Optional<String> crew, boolean active) {
+    /**
+     * An account without its secrets.
+     *
+     * @param mail where letters go to; not in what was taken out before there was mail
+     */
+    record PersonRecord(
+            String name, String title, Role role, Optional<String> crew, boolean active, Optional<MailRecord> mail) {
 
-        static PersonRecord of(Accounts.Account account) {
+        static PersonRecord of(Accounts.Account account, MailChoice choice) {
             Person person = account.person();
-            return new PersonRecord(person.name(), person.title(), person.role(), person.crew(), account.active());
+            return new PersonRecord(
+                    person.name(),
+                    person.title(),
+                    person.role(),
+                    person.crew(),
+                    account.active(),
+                    Optional.of(choice)
+                            .filter(made -> made.version() > 0)
+                            .map(made -> new MailRecord(made.address(), made.kinds())));
         }
 
         /** @throws UnsuitableException where it is none */
@@ -103,8 +120,21 @@ class Everything {
         }
     }
 
+    /** Where somebody's letters go, and which of them. */
+    record MailRecord(String address, Set<LetterKind> kinds) {
+
+        /** @throws UnsuitableException where it is none */
+        MailChoice choice() {
+            if (!MailChoice.sound(address) || kinds == null || kinds.contains(null)) {
+                throw new UnsuitableException("people", "A mail address in the file is none. Nothing was saved.");
+            }
+            return new MailChoice(address, kinds, 0);
+        }
+    }
+
     private final Clock clock;
     private final Outbox outbox;
+    private final MailChoices mail;
     private final Accounts accounts;
     private final CaseExport export;
     private final CaseImport cases;
@@ -122,6 +152,7 @@ class Everything {
     Everything(
             Clock clock,
             Outbox outbox,
+            MailChoices mail,
             Accounts accounts,
             TemporaryFiles temporary,
             CaseExport export,
@@ -138,6 +169,7 @@ class Everything {
         this.clock = clock;
         this.temporary = temporary;
         this.outbox = outbox;
+        this.mail = mail;
         this.accounts = accounts;
         this.export = export;
         this.cases = cases;
@@ -192,7 +224,13 @@ class Everything {
                             .map(each -> LetterRecord.of(
                                     each, references.get(each.letter().installationId())))
                             .toList());
-            put(zip, PEOPLE, accounts.all().stream().map(PersonRecord::of).toList());
+            put(
+                    zip,
+                    PEOPLE,
+                    accounts.all().stream()
+                            .map(each ->
+                                    PersonRecord.of(each, mail.of(each.person().name())))
+                            .toList());
             for (String seal : seals.numbers()) {
                 zip.putNextEntry(new ZipEntry("seals/" + number++ + "-" + plain(seal) + ".zip"));
                 seals.write(seal, zip);
@@ -299,6 +337,9 @@ class Everything {
         }
         for (PersonRecord each : json.readValue(bytes(zip, PEOPLE), PersonRecord[].class)) {
             accounts.bringIn(each.person(), person.name());
+            if (each.mail() != null) {
+                each.mail().ifPresent(made -> mail.bringIn(each.name(), made.choice(), person.name()));
+            }
         }
     }
 

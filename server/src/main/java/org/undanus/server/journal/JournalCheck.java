@@ -17,6 +17,7 @@ import org.apache.ibatis.cursor.Cursor;
 import org.mybatis.spring.MyBatisSystemException;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.undanus.server.journal.JournalMapper.Entry;
 import org.undanus.server.journal.JournalMapper.Head;
@@ -63,7 +64,8 @@ public class JournalCheck {
         this.json = json;
     }
 
-    @Transactional(readOnly = true)
+    /** Of one moment: what is written meanwhile, as a letter's way, is not half in it. */
+    @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public Result run() {
         return new Run(heads.read()).outcome();
     }

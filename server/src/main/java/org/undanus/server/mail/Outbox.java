@@ -10,6 +10,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Date;
 import java.util.List;
 import java.util.Locale;
@@ -28,7 +29,7 @@ import org.undanus.server.store.Moment;
 import org.undanus.server.words.Languages;
 import org.undanus.view.CaseFile;
 
-/** Keeps letters instead of sending them, in the form that every mail program reads (RFC 5322). */
+/** Keeps letters in the form that every mail program reads (RFC 5322), and puts them on their way to whoever wants them by mail. */
 @Service
 public class Outbox {
     /** Reserved so that it leads nowhere (RFC 2606). */
@@ -44,8 +45,18 @@ public class Outbox {
     private final OutboxMapper mapper;
     private final Journal journal;
     private final Languages languages;
+    private final Deliveries deliveries;
+    private final MailSettings settings;
 
-    Outbox(Clock clock, OutboxMapper mapper, Journal journal, Languages languages) {
+    Outbox(
+            Clock clock,
+            OutboxMapper mapper,
+            Journal journal,
+            Languages languages,
+            Deliveries deliveries,
+            MailSettings settings) {
+        this.deliveries = deliveries;
+        this.settings = settings;
         this.languages = languages;
         this.clock = clock;
         this.mapper = mapper;
@@ -58,27 +69,39 @@ public class Outbox {
      * @param lines sentences and what people wrote, one below the other
      */
     @Transactional
-    public void toCrew(CaseFile.Header about, Text subject, List<Object> lines, Person by) {
-        keep(about.crew(), about, subject, lines, OFFICE, about.crew(), by);
+    public void toCrew(LetterKind kind, CaseFile.Header about, Text subject, List<Object> lines, Person by) {
+        keep(kind, about.crew(), about, subject, lines, OFFICE, about.crew(), by);
     }
 
     /** To the inspection office from a crew. */
     @Transactional
-    public void toOffice(CaseFile.Header about, Text subject, List<Object> lines, Person by) {
-        keep("", about, subject, lines, about.crew(), OFFICE, by);
+    public void toOffice(LetterKind kind, CaseFile.Header about, Text subject, List<Object> lines, Person by) {
+        keep(kind, "", about, subject, lines, about.crew(), OFFICE, by);
     }
 
     /** In the writer's language: that of whoever gets it is not known. */
     private void keep(
-            String crew, CaseFile.Header about, Text subject, List<Object> lines, String from, String to, Person by) {
+            LetterKind kind,
+            String crew,
+            CaseFile.Header about,
+            Text subject,
+            List<Object> lines,
+            String from,
+            String to,
+            Person by) {
         Wording wording = new Wording(UnitSystem.SI, languages.ofRequest());
         String id = UUID.randomUUID().toString();
         Instant now = Moment.kept(clock.instant());
         String said = subject.in(wording);
-        String content = written(id, said, Text.lines(lines).in(wording) + "\n", from, to, now);
+        List<Object> whole = new ArrayList<>(lines);
+        if (!settings.link().isBlank()) {
+            whole.addAll(List.of("", kind.page(settings.link(), about.id())));
+        }
+        String content = written(id, said, Text.lines(whole).in(wording) + "\n", from, to, now);
         MessageRow row = new MessageRow(id, about.id(), crew, said, now, content);
         mapper.insert(row);
         journal.write(by.name(), "message.written", id, row);
+        deliveries.write(row, kind);
     }
 
     private static String written(String id, String subject, String words, String from, String to, Instant at) {

@@ -1,2 +1,2 @@
-/** Letters to crews and to the inspection office: a stand-in for a mail server that keeps what would have gone out, as .eml files. */
+/** Letters to crews and to the inspection office: kept as .eml files, and handed to a mail server for those who want them by mail. */
 package org.undanus.server.mail;

@@ -60,7 +60,7 @@ class ReportTest {
                 .contains("43 things must be put right, 10 of them for safety.")
                 .contains("What must be put right")
                 .contains("60 A, 20 A over the maker's 40 A")
-                .contains("replaces the breaker or")
+                .contains("A licensed electrician replaces the")
                 .contains("Inspector, date")
                 .contains("Received, date");
         assertThat(first.indexOf("Disconnect fitted")).isPositive().isLessThan(first.indexOf("Metering device suits"));
