@@ -82,7 +82,7 @@ export const router = createRouter({
     },
     { path: "/crews", name: "crews", component: () => import("./records/CrewsPage.vue") },
     { path: "/seals", name: "seals", component: () => import("./after/SealsPage.vue") },
-    { path: "/letters", name: "letters", component: () => import("./corrections/LettersPage.vue") },
+    { path: "/letters", name: "letters", component: () => import("./letters/LettersPage.vue") },
     { path: "/rule-books", name: "rule-books", component: () => import("./rulebooks/RuleBooksPage.vue") },
     { path: "/data-sheets", name: "data-sheets", component: () => import("./sheets/SheetsPage.vue") },
     {

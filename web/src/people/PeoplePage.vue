@@ -5,6 +5,7 @@ import { at } from "../api/address";
 import { api, ProblemError, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
+import MailChoice from "../letters/MailChoice.vue";
 import SessionsDialog from "../session/SessionsDialog.vue";
 
 type Someone = Schemas["PersonView"];
@@ -228,6 +229,10 @@ function roleOf(someone: Someone) {
         </label>
         <button type="submit" class="button primary">{{ shown ? $gettext("Save") : $gettext("Add") }}</button>
       </form>
+      <details v-if="shown" :key="shown.name" class="letters">
+        <summary>{{ $gettext("Letters by mail") }}</summary>
+        <MailChoice :name="shown.name" />
+      </details>
     </el-dialog>
     <SessionsDialog v-if="signedIn" :key="signedIn" v-model="sessionsOpen" :name="signedIn" />
   </div>
@@ -251,6 +256,16 @@ fieldset {
   gap: 10px;
   align-items: center;
   min-height: 44px;
+}
+
+.letters {
+  margin-top: 16px;
+}
+
+summary {
+  min-height: 44px;
+  padding: 10px 0;
+  cursor: pointer;
 }
 
 .off td {
