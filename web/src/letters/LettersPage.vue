@@ -144,10 +144,16 @@ summary {
   border-top: 1px solid var(--hair);
 }
 
-.arrived summary {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
+.arrived summary .quiet {
+  margin-left: 12px;
+}
+
+section {
+  margin-top: 28px;
+}
+
+section > .quiet {
+  margin-bottom: 12px;
 }
 
 pre {

@@ -67,7 +67,11 @@ async function save() {
       </label>
       <fieldset>
         <legend class="label">{{ $gettext("What comes by mail") }}</legend>
-        <label v-for="kind in KINDS" :key="kind.id" class="choice">
+        <label
+          v-for="kind in KINDS.filter(({ id }) => mail?.offered.includes(id))"
+          :key="kind.id"
+          class="choice"
+        >
           <input v-model="mail.kinds" type="checkbox" :value="kind.id" />
           <span>{{ kind.title }}</span>
         </label>
@@ -94,9 +98,14 @@ async function save() {
 
 fieldset {
   display: grid;
+  min-width: 0;
   margin: 0;
   padding: 0;
   border: 0;
+}
+
+legend {
+  padding: 0;
 }
 
 .choice {

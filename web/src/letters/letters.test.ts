@@ -14,7 +14,13 @@ vi.mock("../frame/notice", () => ({ notice: { problem: vi.fn(), done: vi.fn() } 
 const get = answering("get");
 const put = answering("put");
 
-const MAIL = { address: "", kinds: ["RAISED", "RECORD"], version: 3, sends: true };
+const MAIL = {
+  address: "",
+  kinds: ["RAISED", "RECORD"],
+  version: 3,
+  sends: true,
+  offered: ["RAISED", "RECORD"],
+};
 
 afterEach(() => vi.resetAllMocks());
 
@@ -24,6 +30,7 @@ test("an address and what comes there are saved with the version that was seen",
   const wrapper = mount(MailChoice);
   await flushPromises();
   expect(get).toHaveBeenCalledWith("/api/mail");
+  expect(wrapper.text()).not.toContain("What is said and done");
   await wrapper.find("input.field").setValue(" wren@undanus.example ");
   await wrapper.findAll("input[type=checkbox]")[0]?.setValue(false);
   await wrapper.find("form").trigger("submit");

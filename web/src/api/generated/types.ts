@@ -2423,6 +2423,7 @@ export interface components {
         MailView: {
             address: string;
             kinds: ("RAISED" | "ANSWERED" | "RECORD")[];
+            offered: ("RAISED" | "ANSWERED" | "RECORD")[];
             /** Format: int32 */
             version: number;
             sends: boolean;

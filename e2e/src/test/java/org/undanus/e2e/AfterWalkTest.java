@@ -45,6 +45,20 @@ class AfterWalkTest extends BrowserTest {
                 .waitFor();
     }
 
+    /** The stand-in shows the crew what came to it, once it was sent. */
+    private static void lettersReach(Page crew) {
+        crew.navigate(application.address() + "/letters");
+        Locator arrived = crew.locator(".arrived", new Page.LocatorOptions().setHasText("3 corrections"));
+        for (int tries = 0; tries < 20 && arrived.count() == 0; tries++) {
+            button(crew, "Look again").click();
+            crew.waitForTimeout(1000);
+        }
+        arrived.locator("summary").click();
+        assertThat(arrived).containsText("dunmarrow@sallowmere.example");
+        assertThat(arrived).containsText("Clearance, back, Outdoor unit");
+        assertThat(crew.getByText("sent to Crew lead Dunmarrow").first()).isVisible();
+    }
+
     @Test
     void threeAreRaisedAnsweredOnAPhoneTwoClosedOneRefusedAndTheVisitSealed() throws IOException {
         Page desk = signedIn("inspector", DESK[0], DESK[1]);
@@ -69,6 +83,7 @@ class AfterWalkTest extends BrowserTest {
             button(phone, "Answer").click();
             phone.getByText("dunmarrow answers").waitFor();
         }
+        lettersReach(phone);
         phone.context().close();
 
         // a re-visit, of which two readings show it

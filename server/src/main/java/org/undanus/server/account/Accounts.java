@@ -164,7 +164,7 @@ public class Accounts {
                 .toList();
     }
 
-    public boolean known(String name) {
+    boolean known(String name) {
         return mapper.find(name) != null;
     }
 

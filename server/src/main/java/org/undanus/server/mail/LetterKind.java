@@ -1,5 +1,9 @@
 package org.undanus.server.mail;
 
+import java.util.EnumSet;
+import java.util.Set;
+import org.undanus.server.account.Person;
+
 /** What letters are about; people choose which they get by mail. */
 public enum LetterKind {
     /** Corrections are asked for or changed. */
@@ -13,6 +17,11 @@ public enum LetterKind {
 
     LetterKind(String page) {
         this.page = page;
+    }
+
+    /** Which letters somebody can get at all: the inspection office asks for corrections, and no letter asks them of it. */
+    static Set<LetterKind> to(Person person) {
+        return person.inspects() ? EnumSet.of(ANSWERED, RECORD) : EnumSet.allOf(LetterKind.class);
     }
 
     /** Where it is answered. */

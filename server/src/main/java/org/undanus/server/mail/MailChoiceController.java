@@ -34,8 +34,11 @@ class MailChoiceController {
             @NotNull(message = "is missing") Set<@NotNull(message = "is missing") LetterKind> kinds,
             int version) {}
 
-    /** @param sends whether letters leave at all */
-    record MailView(String address, Set<LetterKind> kinds, int version, boolean sends) {}
+    /**
+     * @param offered which letters there are for this person
+     * @param sends whether letters leave at all
+     */
+    record MailView(String address, Set<LetterKind> kinds, Set<LetterKind> offered, int version, boolean sends) {}
 
     private final MailChoices choices;
     private final Deliveries deliveries;
@@ -49,45 +52,46 @@ class MailChoiceController {
 
     @GetMapping("/mail")
     MailView own(@AuthenticationPrincipal Person person) {
-        return view(choices.of(person.name()));
+        return view(person, choices.of(person.name()));
     }
 
     @PutMapping("/mail")
     @MayAlsoAnswer({HttpStatus.CONFLICT, HttpStatus.UNPROCESSABLE_CONTENT})
     MailView choose(@Valid @RequestBody WantedMail wanted, @AuthenticationPrincipal Person person) {
-        return keep(person.name(), wanted, person);
+        return keep(person, wanted, person);
     }
 
     @GetMapping("/people/{name}/mail")
     @MayAlsoAnswer(HttpStatus.FORBIDDEN)
     MailView of(@PathVariable String name, @AuthenticationPrincipal Person person) {
-        requireLead(name, person);
-        return view(choices.of(name));
+        return view(chosenBy(name, person), choices.of(name));
     }
 
     @PutMapping("/people/{name}/mail")
     @MayAlsoAnswer({HttpStatus.CONFLICT, HttpStatus.UNPROCESSABLE_CONTENT})
     MailView chooseFor(
             @PathVariable String name, @Valid @RequestBody WantedMail wanted, @AuthenticationPrincipal Person person) {
-        requireLead(name, person);
-        return keep(name, wanted, person);
+        return keep(chosenBy(name, person), wanted, person);
     }
 
-    private void requireLead(String name, Person person) {
-        if (!person.leads()) {
+    private Person chosenBy(String name, Person lead) {
+        if (!lead.leads()) {
             throw new NotAllowedException("People are kept by the quality lead.");
         }
-        if (!accounts.known(name)) {
-            throw new NotFoundException("There is nobody of this name.");
-        }
+        return accounts.all().stream()
+                .map(Accounts.Account::person)
+                .filter(person -> person.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("There is nobody of this name."));
     }
 
-    private MailView keep(String name, WantedMail wanted, Person by) {
+    private MailView keep(Person whose, WantedMail wanted, Person by) {
         MailChoice choice = new MailChoice(wanted.address(), wanted.kinds(), wanted.version());
-        return view(choices.keep(name, choice, by.name()));
+        return view(whose, choices.keep(whose.name(), choice, by.name()));
     }
 
-    private MailView view(MailChoice choice) {
-        return new MailView(choice.address(), choice.kinds(), choice.version(), deliveries.sends());
+    private MailView view(Person person, MailChoice choice) {
+        return new MailView(
+                choice.address(), choice.kinds(), LetterKind.to(person), choice.version(), deliveries.sends());
     }
 }

@@ -129,6 +129,10 @@ class LettersByMailTest {
     void whoWantsNoSuchLetterGetsNone() throws Exception {
         JsonNode before = lead.get("/api/people/threeways/mail").expect(200).json();
         assertThat(before.path("sends").asBoolean()).isTrue();
+        assertThat(before.path("offered")).hasSize(3);
+        assertThat(inspector.get("/api/mail").json().path("offered").toString())
+                .as("nobody asks the office for corrections")
+                .doesNotContain("RAISED");
         JsonNode now = lead.put(
                         "/api/people/threeways/mail",
                         mail(
