@@ -32,6 +32,7 @@ async function page() {
   const wrapper = mount(PeoplePage, {
     global: {
       stubs: {
+        MailChoice: { props: ["name"], template: "<p class='mail'>{{ name }}</p>" },
         "el-dialog": { props: ["modelValue"], template: "<div v-if='modelValue'><slot /></div>" },
       },
     },
