@@ -2,10 +2,10 @@
 import { ref } from "vue";
 import { at } from "../api/address";
 import PhotoViewer from "./PhotoViewer.vue";
-import type { Photo } from "./usePhotos";
+import { isPaper, type Photo } from "./usePhotos";
 
-/** The photos that hang on one thing, and the place to drop or take another. */
-defineProps<{ photos: Photo[]; label: string }>();
+/** The photos and papers that hang on one thing, and the place to drop or take another. */
+defineProps<{ photos: Photo[]; label: string; /** Whether a PDF may hang here too. */ papers?: boolean }>();
 const emit = defineEmits<{ add: [files: File[]] }>();
 const open = ref(false);
 const over = ref(false);
@@ -35,17 +35,21 @@ function dropped(event: DragEvent) {
       :key="photo.id"
       type="button"
       class="thumbnail"
-      :aria-label="$gettext('Photo of %{label}, %{day}', { label, day: photo.addedAt.slice(0, 10) })"
+      :aria-label="
+        isPaper(photo)
+          ? $gettext('Paper of %{label}, %{day}', { label, day: photo.addedAt.slice(0, 10) })
+          : $gettext('Photo of %{label}, %{day}', { label, day: photo.addedAt.slice(0, 10) })
+      "
       @click="open = true"
     >
       <img :src="at('/api/photos/{id}/thumbnail', { path: { id: photo.id } })" alt="" loading="lazy" />
     </button>
     <label class="button">
-      {{ $gettext("Add photo") }}
+      {{ papers ? $gettext("Add photo or PDF") : $gettext("Add photo") }}
       <input
         class="visually-hidden"
         type="file"
-        accept="image/jpeg,image/png"
+        :accept="papers ? 'image/jpeg,image/png,application/pdf' : 'image/jpeg,image/png'"
         multiple
         :aria-label="$gettext('Photo of %{label}', { label })"
         @change="taken"

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
+import { at } from "../api/address";
 import { sentence } from "../api/problems";
 import { notice } from "../frame/notice";
 import MarkedPhoto from "./MarkedPhoto.vue";
-import { asDrawn, draw, type Mark, type Photo } from "./usePhotos";
+import { asDrawn, draw, isPaper, type Mark, type Photo } from "./usePhotos";
 
 /** One photo large, to zoom, turn and push about, and to draw on; for plates beside the form they are entered in. */
 const props = defineProps<{ photos: Photo[] }>();
@@ -134,6 +135,13 @@ function push(event: PointerEvent) {
       >
         {{ $gettext("%{number} of %{photos}", { number: index + 1, photos: photos.length }) }}
       </button>
+      <a
+        v-if="isPaper(photo)"
+        class="button"
+        :href="at('/api/photos/{id}/file', { path: { id: photo.id } })"
+        download
+        >{{ $gettext("Open the PDF") }}</a
+      >
       <span class="quiet">{{ (photo.takenAt ?? photo.addedAt).slice(0, 10) }}, {{ photo.addedBy }}</span>
     </div>
   </div>

@@ -10,6 +10,11 @@ export type Photo = Schemas["Photo"];
 
 export type Mark = Schemas["PhotoMark"];
 
+/** Whether it is a PDF, of which a page is seen. */
+export function isPaper(photo: Photo): boolean {
+  return photo.mediaType === "application/pdf";
+}
+
 /** Photos that were drawn on since they were fetched, wherever they are shown. */
 const drawn = shallowReactive(new Map<string, Photo>());
 

@@ -17,6 +17,8 @@ const asked = reactive({
   title: "",
   system: "",
   crew: "",
+  owner: "",
+  address: "",
   replacement: false,
   ruleBook: "",
   version: 0,
@@ -39,6 +41,8 @@ watch(open, async (now) => {
     title: from.title,
     system: from.system,
     crew: from.crew,
+    owner: from.owner,
+    address: from.address,
     replacement: from.replacement,
     ruleBook: from.ruleBook,
     version: from.version,
@@ -127,6 +131,26 @@ function add() {
           <datalist id="right-crews">
             <option v-for="crew in crews" :key="crew" :value="crew" />
           </datalist>
+        </div>
+        <div>
+          <label class="label" for="right-owner">{{ $gettext("Owner") }}</label>
+          <input
+            id="right-owner"
+            v-model="asked.owner"
+            class="field"
+            maxlength="200"
+            :aria-invalid="!!fields.owner"
+          />
+        </div>
+        <div>
+          <label class="label" for="right-address">{{ $gettext("Address") }}</label>
+          <input
+            id="right-address"
+            v-model="asked.address"
+            class="field"
+            maxlength="300"
+            :aria-invalid="!!fields.address"
+          />
         </div>
         <div>
           <label class="label" for="right-book">{{ $gettext("Rule book") }}</label>

@@ -28,6 +28,8 @@ const asked = reactive({
   zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   system: "",
   crew: "",
+  owner: "",
+  address: "",
   replacement: false,
   stage: "FINAL" as Schemas["NewInstallation"]["stage"],
   visitedOn: new Date().toISOString().slice(0, 10),
@@ -326,6 +328,26 @@ async function submit() {
         {{ more ? $gettext("Less") : $gettext("More, which can wait") }}
       </button>
       <div v-if="more" class="grid">
+        <div>
+          <label class="label" for="new-owner">{{ $gettext("Owner") }}</label>
+          <input
+            id="new-owner"
+            v-model="asked.owner"
+            class="field"
+            maxlength="200"
+            :aria-invalid="!!fields.owner"
+          />
+        </div>
+        <div>
+          <label class="label" for="new-address">{{ $gettext("Address") }}</label>
+          <input
+            id="new-address"
+            v-model="asked.address"
+            class="field"
+            maxlength="300"
+            :aria-invalid="!!fields.address"
+          />
+        </div>
         <div>
           <label class="label" for="new-reference">{{ $gettext("Reference") }}</label>
           <input

@@ -188,7 +188,7 @@ function entered(id: string) {
       <input
         v-model="filter.words"
         class="field"
-        :placeholder="$gettext('Find by reference, place, system or crew')"
+        :placeholder="$gettext('Find by place, crew, owner, address or serial number')"
         :aria-label="$gettext('Find')"
       />
       <select v-model="filter.crew" class="field" :aria-label="$gettext('Crew')">

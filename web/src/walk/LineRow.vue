@@ -368,6 +368,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
       class="photos"
       :photos="photos"
       :label="line.title"
+      papers
       @add="emit('photo', $event)"
     />
     <Teleport v-if="inHand && hand" :to="hand">
@@ -420,6 +421,7 @@ defineExpose({ focus: () => field.value?.focus(), put });
           v-if="photos && !photos.length"
           :photos="photos"
           :label="line.title"
+          papers
           @add="emit('photo', $event)"
         />
         <InsteadOfReading v-if="!closed" :key="line.reading?.id" :line="line" :busy="busy" @say="say" />

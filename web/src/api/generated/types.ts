@@ -1300,6 +1300,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/photos/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people/{name}/sessions": {
         parameters: {
             query?: never;
@@ -1579,7 +1595,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["file"];
+        get: operations["file_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2502,6 +2518,8 @@ export interface components {
             title: string;
             system: string;
             crew: string;
+            owner?: string;
+            address?: string;
             replacement: boolean;
             ruleBook: string;
             components?: components["schemas"]["AmendedUnit"][];
@@ -2515,6 +2533,8 @@ export interface components {
             building: string;
             system: string;
             crew: string;
+            owner: string;
+            address: string;
             replacement: boolean;
             stage: string;
             /** Format: date */
@@ -2952,6 +2972,8 @@ export interface components {
             zone?: string;
             system: string;
             crew: string;
+            owner?: string;
+            address?: string;
             replacement: boolean;
             /** @enum {string} */
             stage: "PLAN_CHECK" | "BEFORE_COVER" | "WITNESS" | "FINAL" | "RE_VISIT";
@@ -3626,6 +3648,8 @@ export interface components {
             zone?: string;
             system: string;
             crew: string;
+            owner?: string;
+            address?: string;
             replacement: boolean;
             /** @enum {string} */
             stage: "PLAN_CHECK" | "BEFORE_COVER" | "WITNESS" | "FINAL" | "RE_VISIT";
@@ -8267,6 +8291,7 @@ export interface operations {
         parameters: {
             query?: {
                 position?: boolean;
+                page?: number;
             };
             header?: never;
             path: {
@@ -8284,6 +8309,36 @@ export interface operations {
                 content: {
                     "image/jpeg": string;
                     "image/png": string;
+                };
+            };
+            400: components["responses"]["BAD_REQUEST"];
+            401: components["responses"]["UNAUTHORIZED"];
+            403: components["responses"]["FORBIDDEN"];
+            404: components["responses"]["NOT_FOUND"];
+            500: components["responses"]["INTERNAL_SERVER_ERROR"];
+            503: components["responses"]["SERVICE_UNAVAILABLE"];
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                    "image/png": string;
+                    "application/pdf": string;
                 };
             };
             400: components["responses"]["BAD_REQUEST"];
@@ -8833,7 +8888,7 @@ export interface operations {
             503: components["responses"]["SERVICE_UNAVAILABLE"];
         };
     };
-    file: {
+    file_1: {
         parameters: {
             query?: never;
             header?: never;

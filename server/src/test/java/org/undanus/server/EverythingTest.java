@@ -74,6 +74,8 @@ class EverythingTest {
                 .expect(201);
         lead.upload("/api/installations/" + sealed + "/photos?component=outdoor-1", TestPictures.jpeg(30, 20))
                 .expect(201);
+        lead.upload("/api/installations/" + sealed + "/photos?point=papers.permit&component=system", TestPictures.pdf())
+                .expect(201);
         JsonNode raised = lead.post(
                         "/api/installations/" + sealed + "/corrections",
                         Map.of("judgements", List.of("papers.plate-age@outdoor-1"), "words", "Show the papers."))
@@ -128,6 +130,10 @@ class EverythingTest {
                     .as("a record with its paper, box, question and answer")
                     .isEqualTo(RecordTest.carried(lead, sealed));
             assertThat(RecordTest.carried(to, here).toString()).contains("The thermometer lay outdoors.");
+            assertThat(to.get("/api/installations/" + here + "/photos").json().valueStream())
+                    .as("a photo and a paper")
+                    .hasSize(2)
+                    .anyMatch(photo -> photo.path("mediaType").asString().equals("application/pdf"));
             byte[] seal = to.get("/api/installations/" + here + "/seals/1/file")
                     .expect(200)
                     .response()
@@ -148,9 +154,15 @@ class EverythingTest {
                     .hasSameSizeAs(lead.get("/api/letters").expect(200).json())
                     .isNotEmpty();
             assertThat(people(to)).as("accounts, switched off").contains("inspector INSPECTOR false");
+            assertThat(to.get("/api/people/inspector/mail")
+                            .json()
+                            .path("address")
+                            .asString())
+                    .as("where their letters go")
+                    .isEqualTo("inspector@sallowmere.example");
             empty.client().signIn("inspector", "inspector-demo").expect(401);
             assertThat(new String(zip, StandardCharsets.ISO_8859_1)).doesNotContain("$2a$");
-            assertThat(empty.bean(JournalCheck.class).run().sentence()).contains("sound");
+            assertThat(empty.bean(JournalCheck.class).run().sentence()).startsWith("The data is sound");
             assertThat(brought(to, zip, 422).toString()).contains("already in the register");
         } finally {
             empty.stop();

@@ -57,6 +57,21 @@ class FindTest {
     }
 
     @Test
+    void ofAnInstallationInHandItsCorrectionsAreFoundByNumberAndWords() {
+        String id = client.installation("LH-15");
+        JsonNode open = client.get("/api/installations/" + id + "/corrections")
+                .expect(200)
+                .json()
+                .get(0);
+        String address = "/corrections/" + open.path("id").asString();
+        String number = open.path("number").asInt() + ".";
+        assertThat(addresses(client, "words=correction%20" + number + "&installation=" + id))
+                .contains(address);
+        assertThat(addresses(client, "words=correction&installation=" + client.installation("LH-01")))
+                .doesNotContain(address);
+    }
+
+    @Test
     void aFewOfAKindAreNamedAndNothingForNoWord() {
         String id = client.installation("LH-07");
         JsonNode many = client.get("/api/find?words=e&installation=" + id).json();

@@ -71,7 +71,7 @@ class JournalTest {
         } finally {
             writers.shutdown();
         }
-        assertThat(TAMPERING.check().sentence()).contains("sound");
+        assertThat(TAMPERING.check().sentence()).startsWith("The data is sound");
         assertThat(TAMPERING.check()).matches(JournalCheck.Result::sound);
     }
 
@@ -92,7 +92,7 @@ class JournalTest {
                 other.shutdown();
             }
         });
-        assertThat(TAMPERING.check().sentence()).contains("sound");
+        assertThat(TAMPERING.check().sentence()).startsWith("The data is sound");
     }
 
     @Test

@@ -187,7 +187,7 @@ class PeopleTest {
         assertThat(SERVER.journalled("session.begun", "plover")).isEqualTo("plover");
         assertThat(SERVER.journalled("session.others-ended", "plover")).isEqualTo("plover");
         assertThat(SERVER.journalled("session.ended-by-lead", "plover")).isEqualTo("lead");
-        assertThat(SERVER.bean(JournalCheck.class).run().sentence()).contains("sound");
+        assertThat(SERVER.bean(JournalCheck.class).run().sentence()).startsWith("The data is sound");
     }
 
     @Test
@@ -283,6 +283,6 @@ class PeopleTest {
             SERVER.client().signIn("pipit", "guess " + i);
         }
         assertThat(SERVER.journalled("session.throttled", "pipit")).isEqualTo("pipit");
-        assertThat(SERVER.bean(JournalCheck.class).run().sentence()).contains("sound");
+        assertThat(SERVER.bean(JournalCheck.class).run().sentence()).startsWith("The data is sound");
     }
 }

@@ -2,7 +2,9 @@ package org.undanus.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
@@ -81,7 +83,51 @@ class PhotoTest {
         assertThat(hang("component=indoor-1", "%PDF-1.7 hello".getBytes(StandardCharsets.US_ASCII))
                         .expect(422)
                         .detail())
-                .contains("JPEG or PNG");
+                .contains("cannot be opened");
+    }
+
+    @Test
+    void aPaperHangsOnALineAndIsSeenPageByPage() throws Exception {
+        byte[] permit = TestPictures.pdf();
+        JsonNode paper =
+                hang("point=papers.permit&component=system", permit).expect(201).json();
+        assertThat(paper.path("mediaType").asString()).isEqualTo("application/pdf");
+        assertThat(paper.path("height").asInt())
+                .isGreaterThan(paper.path("width").asInt());
+        String path = "/api/photos/" + paper.path("id").asString();
+        assertThat(picture(path + "/picture").getHeight())
+                .isEqualTo(paper.path("height").asInt());
+        BufferedImage second = picture(path + "/picture?page=2");
+        assertThat(second.getWidth()).isGreaterThan(second.getHeight());
+        inspector.get(path + "/picture?page=3").expect(404);
+        inspector.get(path + "/picture?page=0").expect(404);
+        assertThat(picture(path + "/thumbnail").getHeight()).isEqualTo(320);
+        Answer whole = inspector.get(path + "/file").expect(200);
+        assertThat(whole.response().body()).isEqualTo(permit);
+        assertThat(whole.header("Content-Disposition")).startsWith("attachment").contains(".pdf");
+        SERVER.signedIn("dunmarrow").get(path + "/file").expect(404);
+        assertThat(hang("component=indoor-1", permit).expect(422).detail())
+                .as("a unit's pictures are looked at beside its form")
+                .contains("hangs on a line");
+        assertThat(inspector
+                        .get("/api/installations/" + lido + "/report?photos=true")
+                        .expect(200)
+                        .json()
+                        .path("pages")
+                        .asInt())
+                .isGreaterThan(5);
+        assertThat(inspector
+                        .get("/api/installations/" + lido + "/case.json?photos=STRIPPED")
+                        .json()
+                        .at("/installations/0/photos")
+                        .valueStream()
+                        .map(photo -> photo.path("mediaType").asString()))
+                .contains("application/pdf");
+    }
+
+    private BufferedImage picture(String path) throws IOException {
+        return ImageIO.read(new ByteArrayInputStream(
+                inspector.get(path).expect(200).response().body()));
     }
 
     @Test

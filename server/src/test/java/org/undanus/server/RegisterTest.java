@@ -62,6 +62,11 @@ class RegisterTest {
         assertThat(references(page("words=bOaT"))).contains("LH-12");
         assertThat(references(page("words=zones%20boat"))).as("in any order").containsExactly("LH-12");
         assertThat(references(page("words=boat%20threeways"))).as("by its crew").containsExactly("LH-12");
+        assertThat(references(page("words=qd58811"))).as("by a serial number").containsExactly("LH-07");
+        assertThat(references(page("words=crucible%20yard")))
+                .as("by its address")
+                .containsExactly("LH-07");
+        assertThat(references(page("words=foundry%20trust"))).as("by its owner").containsExactly("LH-07");
         assertThat(references(page("words=100%25")))
                 .as("a sign of the search language")
                 .isEmpty();

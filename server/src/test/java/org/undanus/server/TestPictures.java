@@ -9,8 +9,11 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Random;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
-/** Pictures as cameras write them. */
+/** Pictures as cameras write them, and a paper. */
 public final class TestPictures {
     private static final int SHORT = 3;
     private static final int LONG = 4;
@@ -18,6 +21,19 @@ public final class TestPictures {
     private static final int RATIONAL = 5;
 
     private TestPictures() {}
+
+    /** A paper of an upright page and a small one that lies on its side. */
+    public static byte[] pdf() {
+        try (PDDocument document = new PDDocument();
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            document.addPage(new PDPage(PDRectangle.A4));
+            document.addPage(new PDPage(new PDRectangle(300, 200)));
+            document.save(out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 
     public static byte[] png(int width, int height) {
         return picture("png", width, height);

@@ -260,6 +260,29 @@ class WalkTest {
                 .isEqualTo(2);
         JsonNode conflict = client.put(path, amendment).expect(409).json();
         assertThat(conflict.at("/theirs/title").asString()).isEqualTo("Kiln room, north");
+
+        amendment.putAll(Map.of("version", 2, "owner", " Dyers' Guild ", "address", "8 Madder Row, Sallowmere"));
+        JsonNode owned = client.put(path, amendment).expect(200).json();
+        assertThat(owned.path("owner").asString()).isEqualTo("Dyers' Guild");
+        amendment.keySet().removeAll(List.of("owner", "address"));
+        amendment.put("version", 3);
+        assertThat(client.put(path, amendment)
+                        .expect(200)
+                        .json()
+                        .path("address")
+                        .asString())
+                .as("what is not said stays")
+                .isEqualTo("8 Madder Row, Sallowmere");
+        amendment.putAll(Map.of("version", 4, "owner", ""));
+        assertThat(client.put(path, amendment).expect(200).json().path("owner").asString())
+                .isEmpty();
+        amendment.putAll(Map.of("version", 5, "owner", "x".repeat(201)));
+        client.put(path, amendment).expect(400);
+        assertThat(client.get(path + "/case.json")
+                        .json()
+                        .at("/installations/0/address")
+                        .asString())
+                .isEqualTo("8 Madder Row, Sallowmere");
     }
 
     @Test

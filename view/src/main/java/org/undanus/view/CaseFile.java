@@ -128,6 +128,16 @@ public final class CaseFile {
                 && facts.equals(other.facts);
     }
 
+    /**
+     * Whose an installation is, and where.
+     *
+     * @param name empty where the register does not say
+     * @param address in one line; empty where the register does not say
+     */
+    public record Owner(String name, String address) {
+        public static final Owner UNKNOWN = new Owner("", "");
+    }
+
     /** What the register says of it. */
     public record Header(
             String id,
@@ -136,6 +146,7 @@ public final class CaseFile {
             String building,
             String system,
             String crew,
+            Owner owner,
             boolean replacement,
             Stage stage,
             LocalDate visitedOn,
@@ -165,6 +176,7 @@ public final class CaseFile {
                     building,
                     system,
                     crew,
+                    owner,
                     replacement,
                     visit.stage(),
                     visit.on(),

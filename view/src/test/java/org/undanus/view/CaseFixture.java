@@ -53,6 +53,7 @@ final class CaseFixture {
                 "Lido changing house",
                 "Wall split",
                 "Threeways Cooling",
+                CaseFile.Owner.UNKNOWN,
                 false,
                 Stage.FINAL,
                 DAY,

@@ -249,6 +249,8 @@ public class CaseExport {
                 Optional.of(file.facts().site().zone().getId()),
                 h.system(),
                 h.crew(),
+                Optional.of(h.owner().name()).filter(known -> !known.isEmpty()),
+                Optional.of(h.owner().address()).filter(known -> !known.isEmpty()),
                 h.replacement(),
                 h.stage(),
                 h.visitedOn(),
@@ -383,7 +385,7 @@ public class CaseExport {
                 photo.addedAt(),
                 Optional.of(photo.marks()).filter(marks -> !marks.isEmpty()),
                 Optional.of(FileContent.of(() -> new ByteArrayInputStream(
-                        photos.picture(photo.id(), positioned, person).content()))),
+                        photos.file(photo.id(), positioned, person).content()))),
                 Optional.empty());
     }
 

@@ -270,6 +270,7 @@ public class CaseImport {
                         Optional.ofNullable(record.zone()).flatMap(zone -> zone.map(named -> zone(named, where))),
                         record.system(),
                         record.crew(),
+                        new CaseFile.Owner(said(record.owner()), said(record.address())),
                         record.replacement(),
                         recorded.get(0).stage(),
                         recorded.get(0).visitedOn(),
@@ -283,6 +284,11 @@ public class CaseImport {
             confine(id, v, person);
         });
         return id;
+    }
+
+    /** Left out, also where a file says null: not known. */
+    private static String said(Optional<String> told) {
+        return told == null ? "" : told.map(String::strip).orElse("");
     }
 
     private void keepReadings(

@@ -24,6 +24,7 @@ import org.undanus.core.words.Text;
 import org.undanus.core.words.UnitSystem;
 import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
+import org.undanus.server.correction.Corrections;
 import org.undanus.server.datasheet.SheetLibrary;
 import org.undanus.server.installation.CaseFiles;
 import org.undanus.server.problem.MayAlsoAnswer;
@@ -64,8 +65,10 @@ class FindController {
     private final CaseFiles cases;
     private final SheetLibrary library;
     private final RefrigerantStore refrigerants;
+    private final Corrections corrections;
 
-    FindController(CaseFiles cases, SheetLibrary library, RefrigerantStore refrigerants) {
+    FindController(CaseFiles cases, SheetLibrary library, RefrigerantStore refrigerants, Corrections corrections) {
+        this.corrections = corrections;
         this.cases = cases;
         this.library = library;
         this.refrigerants = refrigerants;
@@ -92,6 +95,7 @@ class FindController {
         return Stream.of(
                         file.stream().flatMap(found -> lines(found, wording)),
                         file.stream().flatMap(found -> judgements(found, wording)),
+                        file.stream().flatMap(found -> corrections(found, wording)),
                         calculators(wording),
                         sheets(wording),
                         limits(wording))
@@ -132,6 +136,19 @@ class FindController {
                         "/installations/" + file.header().id() + "/"
                                 + judgement.about().station().key() + "?judgement=" + encoded(judgement.key()),
                         List.of("judgement")));
+    }
+
+    private Stream<Named> corrections(CaseFile file, Wording wording) {
+        return corrections.of(file).stream()
+                .map(correction -> new Named(
+                        Text.of("{number}. {what}", correction.number(), correction.what())
+                                .in(wording),
+                        Text.of(
+                                        "correction, {state}",
+                                        Text.plain(correction.state().title()))
+                                .in(wording),
+                        "/corrections/" + correction.id(),
+                        List.of(correction.words())));
     }
 
     private Stream<Named> calculators(Wording wording) {

@@ -100,6 +100,7 @@ class CaseRows {
                 row.siteName(),
                 row.system(),
                 row.crew(),
+                row.ownership(),
                 row.replacement(),
                 visit.stage(),
                 visit.visitedOn(),

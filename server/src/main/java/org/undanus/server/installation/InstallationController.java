@@ -79,6 +79,8 @@ class InstallationController {
             Optional<@Size(max = 60, message = "is no time zone") String> zone,
             @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String system,
             @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String crew,
+            Optional<@Size(max = 200, message = "is longer than 200 characters") String> owner,
+            Optional<@Size(max = 300, message = "is longer than 300 characters") String> address,
             boolean replacement,
             @NotNull(message = "is missing") Stage stage,
             @NotNull(message = "is missing") LocalDate visitedOn,
@@ -90,6 +92,8 @@ class InstallationController {
             @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String title,
             @NotBlank(message = "is empty") @Size(max = 200, message = "is longer than 200 characters") String system,
             @NotBlank(message = "is empty") @Size(max = 120, message = "is longer than 120 characters") String crew,
+            Optional<@Size(max = 200, message = "is longer than 200 characters") String> owner,
+            Optional<@Size(max = 300, message = "is longer than 300 characters") String> address,
             boolean replacement,
             @NotBlank(message = "is empty") String ruleBook,
             Optional<@Size(min = 1, max = 20, message = "holds 1 to 20 units") List<@Valid AmendedUnit>> components,
@@ -167,6 +171,7 @@ class InstallationController {
                         asked.zone().map(InstallationController::zone),
                         asked.system().strip(),
                         asked.crew().strip(),
+                        owner(asked.owner(), asked.address(), CaseFile.Owner.UNKNOWN),
                         asked.replacement(),
                         asked.stage(),
                         asked.visitedOn(),
@@ -176,6 +181,13 @@ class InstallationController {
                 person.name());
         state(id, units, asked.components(), person);
         return view(id, person);
+    }
+
+    /** @param before what stays where nothing is said */
+    private static CaseFile.Owner owner(Optional<String> name, Optional<String> address, CaseFile.Owner before) {
+        return new CaseFile.Owner(
+                name.map(String::strip).orElse(before.name()),
+                address.map(String::strip).orElse(before.address()));
     }
 
     /** What is known of the plates beforehand is stated, not read: maker and model. */
@@ -267,6 +279,7 @@ class InstallationController {
                 asked.title().strip(),
                 asked.system().strip(),
                 asked.crew().strip(),
+                owner(asked.owner(), asked.address(), file.header().owner()),
                 asked.replacement(),
                 bookOf(file.header().id(), asked.ruleBook(), person),
                 units,

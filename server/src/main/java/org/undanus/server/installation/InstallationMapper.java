@@ -16,11 +16,16 @@ import org.undanus.core.evidence.Stage;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.Subject;
 import org.undanus.server.store.Moment;
+import org.undanus.view.CaseFile;
 
 @Mapper
 interface InstallationMapper {
 
-    /** @param zone of its site, which has it journalled; null where it is the application's */
+    /**
+     * @param zone of its site, which has it journalled; null where it is the application's
+     * @param owner null where it is not known, as in rows of before
+     * @param address null where it is not known, as in rows of before
+     */
     record InstallationRow(
             String id,
             String reference,
@@ -31,10 +36,21 @@ interface InstallationMapper {
             String title,
             String system,
             String crew,
+            @JsonInclude(JsonInclude.Include.NON_NULL) String owner,
+            @JsonInclude(JsonInclude.Include.NON_NULL) String address,
             boolean replacement,
             String ruleBook,
             int ruleBookVersion,
-            int version) {}
+            int version) {
+
+        static String kept(String known) {
+            return known.isEmpty() ? null : known;
+        }
+
+        CaseFile.Owner ownership() {
+            return new CaseFile.Owner(owner == null ? "" : owner, address == null ? "" : address);
+        }
+    }
 
     record ComponentRow(
             String installationId, String id, Component.Kind kind, String title, boolean ownSupply, int place) {}
@@ -105,7 +121,7 @@ interface InstallationMapper {
 
     String INSTALLATION =
             "SELECT i.id, i.reference, i.site_id, s.name AS site_name, COALESCE(i.elevation, s.elevation) AS elevation, s.zone, i.title, i.system, i.crew,"
-                    + " i.replacement, i.rule_book, i.rule_book_version, i.version"
+                    + " i.owner, i.address, i.replacement, i.rule_book, i.rule_book_version, i.version"
                     + " FROM installation i JOIN site s ON s.id = i.site_id ";
     /** Columns stand in the order of their record's components: many rows are read by number. */
     String OF_READING =
@@ -190,15 +206,15 @@ interface InstallationMapper {
     @Insert("INSERT INTO site (id, name, elevation, zone) VALUES (#{id}, #{name}, #{elevation}, #{zone})")
     void insertSite(SiteRow row);
 
-    @Insert("INSERT INTO installation (id, reference, site_id, elevation, title, system, crew, replacement, rule_book,"
-            + " rule_book_version, version) VALUES (#{id}, #{reference}, #{siteId}, #{elevation}, #{title}, #{system}, #{crew},"
-            + " #{replacement}, #{ruleBook}, #{ruleBookVersion}, #{version})")
+    @Insert(
+            "INSERT INTO installation (id, reference, site_id, elevation, title, system, crew, owner, address, replacement,"
+                    + " rule_book, rule_book_version, version) VALUES (#{id}, #{reference}, #{siteId}, #{elevation}, #{title}, #{system},"
+                    + " #{crew}, #{owner}, #{address}, #{replacement}, #{ruleBook}, #{ruleBookVersion}, #{version})")
     void insert(InstallationRow row);
 
-    @Update(
-            "UPDATE installation SET title = #{title}, system = #{system}, crew = #{crew}, replacement = #{replacement},"
-                    + " rule_book = #{ruleBook}, rule_book_version = #{ruleBookVersion}, version = version + 1"
-                    + " WHERE id = #{id} AND version = #{version}")
+    @Update("UPDATE installation SET title = #{title}, system = #{system}, crew = #{crew}, owner = #{owner},"
+            + " address = #{address}, replacement = #{replacement}, rule_book = #{ruleBook}, rule_book_version = #{ruleBookVersion}, version = version + 1"
+            + " WHERE id = #{id} AND version = #{version}")
     int update(InstallationRow row);
 
     @Update("UPDATE component SET kind = #{kind}, title = #{title}, own_supply = #{ownSupply}, place = #{place}"

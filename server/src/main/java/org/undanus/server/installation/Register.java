@@ -27,6 +27,7 @@ import org.undanus.server.installation.InstallationMapper.SiteRow;
 import org.undanus.server.journal.Journal;
 import org.undanus.server.problem.NotAllowedException;
 import org.undanus.server.problem.UnsuitableException;
+import org.undanus.view.CaseFile;
 
 /** Enters installations in the register. */
 @Service
@@ -45,6 +46,7 @@ public class Register {
             Optional<ZoneId> zone,
             String system,
             String crew,
+            CaseFile.Owner owner,
             boolean replacement,
             Stage stage,
             LocalDate visitedOn,
@@ -54,6 +56,7 @@ public class Register {
         private static final Pattern REFERENCE = Pattern.compile("[A-Za-z0-9][A-Za-z0-9 ./-]{0,39}");
         private static final int LONGEST = 200;
         private static final int LONGEST_CREW = 120;
+        private static final int LONGEST_ADDRESS = 300;
 
         /** What an installation that is opened must be, from whichever side it comes in. */
         private void requireSuitable() {
@@ -65,12 +68,21 @@ public class Register {
             requireText("building", building, LONGEST);
             requireText("system", system, LONGEST);
             requireText("crew", crew, LONGEST_CREW);
+            requireShort("owner", owner.name(), LONGEST);
+            requireShort("address", owner.address(), LONGEST_ADDRESS);
             requireUnits(components);
             Visits.requireDay(visitedOn);
             try {
                 new Case(new Site(building, Length.ofMetres(elevation)), components, DataSheets.NONE, visitedOn);
             } catch (IllegalArgumentException e) {
                 throw new UnsuitableException("components", Text.of("{why}.", RefusedException.said(e)));
+            }
+        }
+
+        private static void requireShort(String field, String text, int most) {
+            if (text.length() > most) {
+                throw new UnsuitableException(
+                        field, Text.of("The {field} is longer than {most} characters.", field, most));
             }
         }
 
@@ -127,6 +139,8 @@ public class Register {
                 opening.title(),
                 opening.system(),
                 opening.crew(),
+                InstallationRow.kept(opening.owner().name()),
+                InstallationRow.kept(opening.owner().address()),
                 opening.replacement(),
                 opening.rules().id(),
                 opening.rules().version(),

@@ -21,6 +21,10 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.undanus.core.evidence.Point;
+import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Scope;
+import org.undanus.core.installation.PlatePoints;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Outcome;
 import org.undanus.core.judgement.Station;
@@ -75,7 +79,7 @@ public class RegisterIndex {
     /**
      * Which installations.
      *
-     * @param words all of them, wherever in reference, title, building or system; empty for any
+     * @param words all of them, wherever in reference, title, building, system, crew, owner, address, serial number or model; empty for any
      * @param worst the most pressing verdict
      * @param failing a station where something fails
      * @param dueThisWeek whether a correction is due within seven days, or overdue
@@ -156,6 +160,9 @@ public class RegisterIndex {
     public List<Listed> all(Person person, Wanted wanted, Order order, boolean reversed) {
         return listed(filter(own(person), wanted), order, reversed, 0, MOST);
     }
+
+    private static final List<Point> SOUGHT = List.of(PlatePoints.SERIAL, PlatePoints.MODEL);
+    private static final int LONGEST_SOUGHT = 2000;
 
     private static final Wanted EVERY = new Wanted("", Optional.empty(), Optional.empty(), Optional.empty(), false);
 
@@ -292,7 +299,19 @@ public class RegisterIndex {
                         .map(judgement -> judgement.about().station())
                         .distinct()
                         .map(RegisterIndex::marked)
-                        .collect(Collectors.joining())));
+                        .collect(Collectors.joining()),
+                sought(file)));
+    }
+
+    /** Serial numbers and models as they stand on the plates. */
+    private static String sought(CaseFile file) {
+        String all = file.facts().subjects(Scope.UNIT).stream()
+                .flatMap(unit -> SOUGHT.stream()
+                        .flatMap(point -> file.evidence().latest(new PointKey(point.id(), unit.id())).stream()))
+                .map(reading -> reading.typed().toLowerCase(Locale.ROOT))
+                .distinct()
+                .collect(Collectors.joining(" "));
+        return all.substring(0, Math.min(all.length(), LONGEST_SOUGHT));
     }
 
     private static String said(Outcome outcome, Wording wording) {

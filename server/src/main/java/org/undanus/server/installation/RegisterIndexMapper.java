@@ -24,7 +24,8 @@ interface RegisterIndexMapper {
             long stake,
             String saidUs,
             String saidSi,
-            String failing) {}
+            String failing,
+            String sought) {}
 
     /** What was judged is null where it is to be judged again first. */
     record ListedRow(
@@ -61,7 +62,8 @@ interface RegisterIndexMapper {
             + "<if test='f.due != null'> AND EXISTS (SELECT 1 FROM correction c WHERE c.installation_id = i.id"
             + " AND c.state NOT IN ('ACCEPTED', 'CLOSED', 'WITHDRAWN') AND c.due &lt;= #{f.due})</if>"
             + "<foreach collection='f.words' item='word'>"
-            + " AND LOWER(i.reference || ' ' || i.title || ' ' || s.name || ' ' || i.system || ' ' || i.crew)"
+            + " AND LOWER(i.reference || ' ' || i.title || ' ' || s.name || ' ' || i.system || ' ' || i.crew || ' '"
+            + " || COALESCE(i.owner, '') || ' ' || COALESCE(i.address, '') || ' ' || COALESCE(t.sought, ''))"
             + " LIKE #{word} ESCAPE '!'</foreach></where> ";
 
     String FROM =
@@ -82,9 +84,9 @@ interface RegisterIndexMapper {
     List<String> outdated(@Param("restsOn") String restsOn, @Param("most") int most);
 
     @Update("MERGE INTO standing (installation_id, rests_on, stage, visited_on, pressing, counts, readings,"
-            + " stake, said_us, said_si, failing)"
+            + " stake, said_us, said_si, failing, sought)"
             + " KEY (installation_id) VALUES (#{installationId}, #{restsOn}, #{stage}, #{visitedOn}, #{pressing}, #{counts},"
-            + " #{readings}, #{stake}, #{saidUs}, #{saidSi}, #{failing})")
+            + " #{readings}, #{stake}, #{saidUs}, #{saidSi}, #{failing}, #{sought})")
     void store(IndexRow row);
 
     @Select(

@@ -47,7 +47,7 @@ class RowsOfMany {
         mapper.sites().forEach(site -> sites.put(site.id(), site));
         return database.query(
                 "SELECT id, reference, site_id, title, system, crew, replacement, rule_book, rule_book_version, version,"
-                        + " elevation FROM installation WHERE id BETWEEN ? AND ? ORDER BY id",
+                        + " elevation, owner, address FROM installation WHERE id BETWEEN ? AND ? ORDER BY id",
                 (row, number) -> {
                     SiteRow site = sites.get(row.getString(3));
                     return new InstallationRow(
@@ -60,6 +60,8 @@ class RowsOfMany {
                             row.getString(4),
                             row.getString(5),
                             row.getString(6),
+                            row.getString(12),
+                            row.getString(13),
                             row.getBoolean(7),
                             row.getString(8),
                             row.getInt(9),

@@ -5,6 +5,8 @@ import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -38,7 +40,7 @@ class PhotoController {
         return photos.of(cases.open(id, person));
     }
 
-    /** Hangs a photo on a line (point and component), a unit (component alone) or a correction. */
+    /** Hangs a photo on a line (point and component), a unit (component alone) or a correction; on a line a PDF too. */
     @PostMapping(path = "/installations/{id}/photos", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     Photo keep(
@@ -60,15 +62,39 @@ class PhotoController {
         return photos.mark(id, drawn.marks(), drawn.version(), person);
     }
 
-    /** @param position whether place and time as the camera wrote them stay in the file */
+    /**
+     * The picture, or a page of a paper.
+     *
+     * @param position whether place and time as the camera wrote them stay in the file
+     * @param page of a paper, from 1
+     */
     @GetMapping(
             path = "/photos/{id}/picture",
             produces = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
     ResponseEntity<byte[]> picture(
             @PathVariable String id,
             @RequestParam(defaultValue = "false") boolean position,
+            @RequestParam(defaultValue = "1") int page,
             @AuthenticationPrincipal Person person) {
-        return shown(photos.picture(id, position, person));
+        return shown(photos.picture(id, position, page, person));
+    }
+
+    /** As it came in, for a paper whole; without what a camera wrote about the place. */
+    @GetMapping(
+            path = "/photos/{id}/file",
+            produces = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE, MediaType.APPLICATION_PDF_VALUE})
+    ResponseEntity<byte[]> file(@PathVariable String id, @AuthenticationPrincipal Person person) {
+        Photos.Picture file = photos.file(id, false, person);
+        MediaType type = MediaType.parseMediaType(file.mediaType());
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(id + "." + type.getSubtype())
+                                .build()
+                                .toString())
+                .body(file.content());
     }
 
     @GetMapping(

@@ -22,10 +22,12 @@ import net.coobird.thumbnailator.Thumbnails;
 import org.undanus.core.words.Text;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Digest;
+import org.undanus.server.upload.PdfPages;
 import org.undanus.server.upload.Upload;
 
 /**
- * A picture as it came in, read once: PNG or JPEG by its content, whole, and no larger than can be shown.
+ * A picture or paper as it came in, read once: PNG, JPEG or PDF by its content, whole, and no larger than can be shown. Of a PDF the
+ * first page is what is seen.
  *
  * @param takenAt as the camera wrote it, its clock taken as universal time where it does not say otherwise
  * @param thumbnail JPEG, upright
@@ -48,15 +50,38 @@ record PhotoFile(
     private static final double THUMBNAIL_QUALITY = 0.8;
     private static final long MEGA = 1_000_000;
 
+    static final String PDF = "application/pdf";
+
     /**
      * @param zone in which the camera's clock is read where it does not say
      * @throws UnsuitableException saying what is wrong with it
      */
     static PhotoFile of(byte[] content, ZoneId zone) {
         String type = Upload.mediaType(content)
-                .filter(t -> t.startsWith("image/"))
-                .orElseThrow(() -> refused(
-                        "A photo is a JPEG or PNG picture; this file is not, by its content. Nothing was saved."));
+                .orElseThrow(
+                        () -> refused(
+                                "A photo is a JPEG or PNG picture, a paper is a PDF; this file is neither, by its content. Nothing was saved."));
+        return type.equals(PDF) ? paper(content) : picture(content, type, zone);
+    }
+
+    private static PhotoFile paper(byte[] content) {
+        if (PdfPages.count(content) == 0) {
+            throw refused("This PDF has no page. Nothing was saved.");
+        }
+        byte[] first = PdfPages.png(content, 1);
+        int[] size = size(first);
+        return new PhotoFile(
+                content,
+                PDF,
+                Digest.sha256(content),
+                size[0],
+                size[1],
+                Optional.empty(),
+                Optional.empty(),
+                thumbnail(first));
+    }
+
+    private static PhotoFile picture(byte[] content, String type, ZoneId zone) {
         int[] size = size(content);
         if ((long) size[0] * size[1] > MOST_MEGAPIXELS * MEGA) {
             throw refused(

@@ -25,12 +25,13 @@ import org.undanus.server.problem.ConflictException;
 import org.undanus.server.problem.NotFoundException;
 import org.undanus.server.problem.UnsuitableException;
 import org.undanus.server.store.Moment;
+import org.undanus.server.upload.PdfPages;
 import org.undanus.server.work.Gate;
 import org.undanus.view.CaseFile;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The photos there are. None is ever changed. */
+/** The photos there are, and the papers that hang on lines as photos do. None is ever changed. */
 @Service
 public class Photos {
 
@@ -99,6 +100,10 @@ public class Photos {
         requireHook(hook, file);
         PhotoFile read =
                 gate.through(() -> PhotoFile.of(content, file.facts().site().zone()));
+        if (read.mediaType().equals(PhotoFile.PDF) && hook.point().isEmpty()) {
+            throw new UnsuitableException(
+                    "photo", "A PDF hangs on a line; here a JPEG or PNG picture can. Nothing was saved.");
+        }
         Instant kept = origin.at().truncatedTo(ChronoUnit.MILLIS);
         PhotoRow row = new PhotoRow(
                 UUID.randomUUID().toString(),
@@ -196,13 +201,32 @@ public class Photos {
         return mapper.bytes(file.header().id());
     }
 
-    /** @param withPosition whether what the camera wrote stays in */
+    /**
+     * What is seen of it: the picture, or a page of the paper.
+     *
+     * @param withPosition whether what the camera wrote stays in
+     * @param page of a paper, from 1
+     * @throws NotFoundException where a paper has no such page
+     */
     @Transactional(readOnly = true)
-    public Picture picture(String id, boolean withPosition, Person person) {
+    public Picture picture(String id, boolean withPosition, int page, Person person) {
+        Picture kept = file(id, withPosition, person);
+        return kept.mediaType().equals(PhotoFile.PDF)
+                ? new Picture("image/png", gate.through(() -> PdfPages.png(kept.content(), page)))
+                : kept;
+    }
+
+    /**
+     * The file as it came in.
+     *
+     * @param withPosition whether what the camera wrote stays in
+     */
+    @Transactional(readOnly = true)
+    public Picture file(String id, boolean withPosition, Person person) {
         visible(id, person);
         PhotoMapper.Picture kept = mapper.content(id);
         return new Picture(
-                kept.mediaType(), withPosition ? kept.content() : WithoutPosition.of(kept.content(), kept.mediaType()));
+                kept.mediaType(), withPosition ? kept.content() : withoutPosition(kept.content(), kept.mediaType()));
     }
 
     /** Whether something with this digest was taken as a photo. */
