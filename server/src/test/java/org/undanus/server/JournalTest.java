@@ -20,6 +20,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -73,6 +74,40 @@ class JournalTest {
         }
         assertThat(TAMPERING.check().sentence()).startsWith("The data is sound");
         assertThat(TAMPERING.check()).matches(JournalCheck.Result::sound);
+    }
+
+    @Test
+    void whatIsWrittenWhileItIsCheckedIsInItWholeOrNotAtAll() throws Exception {
+        Client lead = SERVER.signedIn("lead");
+        AtomicBoolean checked = new AtomicBoolean();
+        ExecutorService writer = Executors.newSingleThreadExecutor();
+        try {
+            Future<Integer> written = writer.submit(() -> {
+                int version = lead.get("/api/mail").json().path("version").asInt();
+                int first = version;
+                while (!checked.get()) {
+                    lead.put(
+                                    "/api/mail",
+                                    Map.of(
+                                            "address",
+                                            "lead" + version + "@undanus.example",
+                                            "kinds",
+                                            List.of(),
+                                            "version",
+                                            version++))
+                            .expect(200);
+                }
+                return version - first;
+            });
+            for (int each = 0; each < 12; each++) {
+                assertThat(TAMPERING.check().sentence()).startsWith("The data is sound");
+            }
+            checked.set(true);
+            assertThat(written.get()).isGreaterThan(3);
+        } finally {
+            checked.set(true);
+            writer.shutdown();
+        }
     }
 
     @Test

@@ -65,7 +65,7 @@ public class JournalCheck {
     }
 
     /** Of one moment: what is written meanwhile, as a letter's way, is not half in it. */
-    @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+    @Transactional(readOnly = true, isolation = Isolation.SERIALIZABLE)
     public Result run() {
         return new Run(heads.read()).outcome();
     }
