@@ -11,10 +11,10 @@ import java.nio.file.Path;
  * Compares with a committed file, so that a change shows as a readable diff. To accept a change run the tests with
  * {@code -Dgolden.update=true} and commit the file.
  */
-final class Golden {
+public final class Golden {
     private Golden() {}
 
-    static void compare(Path file, String now) {
+    public static void compare(Path file, String now) {
         try {
             if (Boolean.getBoolean("golden.update")) {
                 Files.writeString(file, now);
