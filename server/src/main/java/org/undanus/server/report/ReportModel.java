@@ -2,6 +2,7 @@ package org.undanus.server.report;
 
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,7 +34,7 @@ import org.undanus.view.JudgementView;
  * @param outcome in a sentence
  * @param failing what must be put right, most at stake first
  * @param unsettled what is too close to call or referred
- * @param notShown with what would show it
+ * @param notShown what would show it, and what that settles
  * @param lines how many of the lines due were read, in words
  * @param link where what is to be put right is answered, as SVG
  * @param seal of the visit; empty while it goes on
@@ -50,7 +51,7 @@ public record ReportModel(
         String lines,
         List<ToDo> failing,
         List<ToDo> unsettled,
-        List<ToDo> notShown,
+        List<Ask> notShown,
         List<StationPart> stations,
         List<PhotoPart> photos,
         List<Correction> corrections,
@@ -112,6 +113,14 @@ public record ReportModel(
             String photos,
             Optional<Integer> correction,
             List<String> cautions) {}
+
+    /**
+     * What somebody is asked to show or read, once for all that rests on it.
+     *
+     * @param why it is not shown; empty where it was only not read
+     * @param settles requirements with their units
+     */
+    public record Ask(String what, String why, List<String> settles) {}
 
     /**
      * @param open what fails or is not settled or shown, in full
@@ -200,7 +209,7 @@ public record ReportModel(
                 looked(file).in(from.wording),
                 toDo(outcome.failing(), from),
                 toDo(outcome.unsettled(), from),
-                toDo(outcome.notShown(), from),
+                asked(outcome.notShown(), from),
                 stations,
                 from.photos,
                 from.corrections,
@@ -266,6 +275,42 @@ public record ReportModel(
                         .collect(Collectors.joining(", ")),
                 correction,
                 judgement.about().cautions().stream().map(from.wording::say).toList());
+    }
+
+    /** In the order of what is at stake: where the first of those that rest on it stands. */
+    private static List<Ask> asked(List<Judgement> notShown, Material from) {
+        Map<String, List<Judgement>> together = notShown.stream()
+                .collect(Collectors.groupingBy(
+                        judgement ->
+                                judgement.remedy().orElse(judgement.finding()).in(from.wording),
+                        LinkedHashMap::new,
+                        Collectors.toList()));
+        return together.entrySet().stream()
+                .map(each -> new Ask(
+                        each.getKey(),
+                        each.getValue().stream()
+                                .filter(judgement -> !unread(judgement, from.file)
+                                        && judgement.remedy().isPresent())
+                                .map(judgement -> judgement.finding().in(from.wording))
+                                .distinct()
+                                .collect(Collectors.joining(" ")),
+                        each.getValue().stream()
+                                .map(judgement -> judgement.called().in(from.wording))
+                                .toList()))
+                .toList();
+    }
+
+    /** Whether what is asked for says it already: its line was not read, or what is to be read is named in both. */
+    private static boolean unread(Judgement judgement, CaseFile file) {
+        Optional<Object> named = judgement.because().arguments().stream().findFirst();
+        boolean askedFor = named.isPresent()
+                && named.equals(judgement.remedy().flatMap(remedy -> remedy.arguments().stream()
+                        .findFirst()));
+        return askedFor
+                || judgement
+                        .line(file.evidence())
+                        .filter(line -> file.evidence().latest(line).isEmpty())
+                        .isPresent();
     }
 
     private static String limit(Judgement judgement, Wording wording) {
