@@ -51,12 +51,18 @@ class HandedOutTest {
 
     /** Cells of a row stand side by side, all else below one another. */
     private static String text(String html) {
-        String said = html.replaceAll("(?s)<(head|style|svg)\\b.*?</\\1>", "")
+        String said = withoutDrawings(html.replaceAll("(?s)<(head|style)\\b.*?</\\1>", ""))
                 .replaceAll("\\s+", " ")
                 .replaceAll("</t[dh]>\\s*(?=<t[dh])", " | ")
                 .replaceAll("</(h\\d|p|tr|div|li|summary)>|<br ?/?>", "\n")
                 .replaceAll("<[^>]+>", "");
         return lines(HtmlUtils.htmlUnescape(said));
+    }
+
+    /** Drawings stand within drawings: the innermost goes first. */
+    private static String withoutDrawings(String html) {
+        String without = html.replaceAll("(?s)<svg\\b(?:(?!<svg\\b).)*?</svg>", "");
+        return without.equals(html) ? html : withoutDrawings(without);
     }
 
     private static String paper(byte[] pdf) throws IOException {
