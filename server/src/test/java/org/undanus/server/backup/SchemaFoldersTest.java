@@ -55,7 +55,7 @@ class SchemaFoldersTest {
     }
 
     /** These never stood alone: their migrations were brought in together with the one after. */
-    private static final Set<Integer> WITHIN_ANOTHER = Set.of(4, 5, 15);
+    private static final Set<Integer> WITHIN_ANOTHER = Set.of(4, 5, 15, 25);
 
     static Stream<Integer> versions() {
         return IntStream.rangeClosed(1, newest())
