@@ -34,11 +34,15 @@ const asked = reactive({
   stage: "FINAL" as Schemas["NewInstallation"]["stage"],
   visitedOn: new Date().toISOString().slice(0, 10),
   ruleBook: "",
-  components: [unit("OUTDOOR"), unit("INDOOR_WALL")],
+  components: [{ ...unit("OUTDOOR"), ownSupply: true }, unit("INDOOR_WALL")],
 });
 
 function unit(kind: Unit["kind"]): Unit & { model: string } {
-  return { title: "", kind, ownSupply: kind === "OUTDOOR", model: "" };
+  return { title: "", kind, ownSupply: outdoors(kind), model: "" };
+}
+
+function outdoors(kind: Unit["kind"]): boolean {
+  return words.units.some((known) => known.id === kind && known.outdoor);
 }
 
 watch(open, async (now) => {
@@ -76,7 +80,7 @@ function standsElsewhere() {
 }
 
 const place = computed(() => choices.value.places.find((each) => each.name === asked.building.trim()));
-const outdoor = computed(() => sheetOf(asked.components.find((each) => each.kind === "OUTDOOR")?.model));
+const outdoor = computed(() => sheetOf(asked.components.find((each) => outdoors(each.kind))?.model));
 
 function sheetOf(model: string | undefined) {
   return sheets.value.find((sheet) => sheet.model === model?.trim());
@@ -84,13 +88,18 @@ function sheetOf(model: string | undefined) {
 
 /** Those listed with the outdoor unit first. */
 function modelsFor(each: Unit) {
-  const fitting = sheets.value.filter((sheet) => (sheet.kind === "OUTDOOR") === (each.kind === "OUTDOOR"));
+  const fitting = sheets.value.filter((sheet) => outdoors(sheet.kind) === outdoors(each.kind));
   const listed = fitting.filter((sheet) => outdoor.value?.pairs.includes(sheet.model));
-  return each.kind !== "OUTDOOR" && listed.length ? listed : fitting;
+  return !outdoors(each.kind) && listed.length ? listed : fitting;
 }
 
 /** Units whose kind the person has chosen: a sheet changes nothing of that. */
 const chosenByHand = new WeakSet<object>();
+
+function chosenKind(each: Unit) {
+  chosenByHand.add(each);
+  each.ownSupply ||= outdoors(each.kind);
+}
 
 /** Kind and circuit follow from the sheet; where one indoor model alone is listed, it follows too. */
 function chosen(each: Unit & { model: string }) {
@@ -104,7 +113,7 @@ function chosen(each: Unit & { model: string }) {
   each.ownSupply = sheet.ownSupply;
   const [only, ...rest] = sheet.pairs;
   if (only && !rest.length) {
-    for (const indoor of asked.components.filter((other) => other.kind !== "OUTDOOR" && !other.model)) {
+    for (const indoor of asked.components.filter((other) => !outdoors(other.kind) && !other.model)) {
       indoor.model = only;
       chosen(indoor);
     }
@@ -232,7 +241,7 @@ async function submit() {
         :number="index + 1"
         :named="$gettext('unit %{number}', { number: index + 1 })"
         :alone="asked.components.length === 1"
-        @chosen="chosenByHand.add(each)"
+        @chosen="chosenKind(each)"
         @leave-out="asked.components.splice(index, 1)"
       >
         <div>

@@ -39,7 +39,7 @@ final class AirflowAgainstStatic implements Check {
 
     @Override
     public List<Found> check(AuditedRecord paper) {
-        return paper.each(Scope.INDOOR_UNIT, ABOUT, AirflowAgainstStatic::check);
+        return paper.each(Scope.COIL_UNIT, ABOUT, AirflowAgainstStatic::check);
     }
 
     private static Found check(AuditedRecord paper, Subject unit) {

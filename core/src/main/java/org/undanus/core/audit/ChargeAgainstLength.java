@@ -50,7 +50,7 @@ final class ChargeAgainstLength implements Check {
 
     @Override
     public List<Found> check(AuditedRecord paper) {
-        return paper.each(Scope.OUTDOOR_UNIT, ABOUT, ChargeAgainstLength::check);
+        return paper.each(Scope.SPLIT_OUTDOOR_UNIT, ABOUT, ChargeAgainstLength::check);
     }
 
     private static Found check(AuditedRecord paper, Subject unit) {

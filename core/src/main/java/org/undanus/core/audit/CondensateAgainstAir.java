@@ -45,7 +45,7 @@ final class CondensateAgainstAir implements Check {
 
     @Override
     public List<Found> check(AuditedRecord paper) {
-        return paper.each(Scope.INDOOR_UNIT, ABOUT, CondensateAgainstAir::check);
+        return paper.each(Scope.COIL_UNIT, ABOUT, CondensateAgainstAir::check);
     }
 
     private static Found check(AuditedRecord paper, Subject unit) {

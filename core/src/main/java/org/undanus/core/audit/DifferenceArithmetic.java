@@ -61,7 +61,7 @@ final class DifferenceArithmetic implements Check {
     static DifferenceArithmetic split() {
         return new DifferenceArithmetic(
                 "record.split-arithmetic",
-                Scope.INDOOR_UNIT,
+                Scope.COIL_UNIT,
                 RecordLines.SPLIT,
                 RecordLines.RETURN_DRY,
                 RecordLines.SUPPLY_DRY);

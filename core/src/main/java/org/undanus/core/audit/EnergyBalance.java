@@ -43,7 +43,7 @@ final class EnergyBalance implements Check {
 
     @Override
     public List<Found> check(AuditedRecord paper) {
-        return paper.each(Scope.INDOOR_UNIT, ABOUT, EnergyBalance::check);
+        return paper.each(Scope.COIL_UNIT, ABOUT, EnergyBalance::check);
     }
 
     private static Found check(AuditedRecord paper, Subject unit) {
@@ -53,7 +53,7 @@ final class EnergyBalance implements Check {
         Optional<Value.Measured> outside = paper.facts().subjects(RecordLines.OUTDOOR_AIR.scope()).stream()
                 .flatMap(each -> paper.measured(RecordLines.OUTDOOR_AIR, each).stream())
                 .findFirst();
-        boolean alone = paper.facts().subjects(Scope.INDOOR_UNIT).size() == 1;
+        boolean alone = paper.facts().subjects(Scope.COIL_UNIT).size() == 1;
         if (volts.isEmpty() || amperes.isEmpty() || outside.isEmpty() || !alone) {
             return Found.cannotTell(
                     ABOUT,

@@ -34,10 +34,10 @@ public final class RecordLines {
     public static final Point CONDENSING = temperature("condensing", "Liquid, saturation temperature");
     public static final Point SUPERHEAT = difference("superheat", Scope.OUTDOOR_UNIT, "Superheat");
     public static final Point SUBCOOLING = difference("subcooling", Scope.OUTDOOR_UNIT, "Subcooling");
-    public static final Point SPLIT = difference("split", Scope.INDOOR_UNIT, "Temperature split");
+    public static final Point SPLIT = difference("split", Scope.COIL_UNIT, "Temperature split");
     public static final Point CONDENSATE = Point.quantity(
             "record.condensate",
-            Scope.INDOOR_UNIT,
+            Scope.COIL_UNIT,
             Dimension.LIQUID_FLOW,
             "Condensate, caught",
             "What ran into a measure, over the time it took.",

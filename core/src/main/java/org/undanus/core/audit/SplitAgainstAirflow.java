@@ -46,7 +46,7 @@ final class SplitAgainstAirflow implements Check {
 
     @Override
     public List<Found> check(AuditedRecord paper) {
-        return paper.each(Scope.INDOOR_UNIT, ABOUT, SplitAgainstAirflow::check);
+        return paper.each(Scope.COIL_UNIT, ABOUT, SplitAgainstAirflow::check);
     }
 
     private static Found check(AuditedRecord paper, Subject unit) {

@@ -39,7 +39,7 @@ public final class AirPoints {
             .during(OperationPoints.MODE);
     public static final Point RETURN_DRY_BULB = Point.quantity(
                     "running.return-dry-bulb",
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     Dimension.TEMPERATURE,
                     "Return air, dry bulb",
                     "In the return stream, close to the coil.",
@@ -50,7 +50,7 @@ public final class AirPoints {
             .during(OperationPoints.MODE);
     public static final Point RETURN_WET_BULB = Point.quantity(
                     "running.return-wet-bulb",
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     Dimension.TEMPERATURE,
                     "Return air, wet bulb",
                     "Same place and moment as the dry bulb; sock wet, air moving over it.",
@@ -61,7 +61,7 @@ public final class AirPoints {
             .during(OperationPoints.MODE);
     public static final Point SUPPLY_DRY_BULB = Point.quantity(
                     "running.supply-dry-bulb",
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     Dimension.TEMPERATURE,
                     "Supply air, now",
                     "Same place, five minutes after the first; out of sight of the coil.",
@@ -73,7 +73,7 @@ public final class AirPoints {
             .during(OperationPoints.MODE);
     public static final Point SUPPLY_WET_BULB = Point.quantity(
                     "running.supply-wet-bulb",
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     Dimension.TEMPERATURE,
                     "Supply air, wet bulb",
                     "Only where the condensate of today's air is to be known.",
@@ -86,7 +86,7 @@ public final class AirPoints {
             .during(OperationPoints.MODE);
     public static final Point HOOD = Point.quantity(
                     "running.airflow",
-                    Scope.INDOOR_UNIT,
+                    Scope.AIR_UNIT,
                     Dimension.VOLUME_FLOW,
                     "Airflow, if measured",
                     "By flow hood or grid. Left open, the sheet's airflow is taken.",

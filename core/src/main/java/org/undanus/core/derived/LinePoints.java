@@ -42,7 +42,7 @@ public final class LinePoints {
     /** Read where the bundle goes through the wall. */
     public static final Point INSULATION = Point.quantity(
                     "mounting.line-insulation",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     Dimension.LENGTH,
                     "Line insulation, thickness",
                     "Of each tube, one side, not pressed.",

@@ -68,7 +68,7 @@ public final class RoomCharge {
         if (!refrigerant.flammable()) {
             return Optional.empty();
         }
-        return x.facts().subjects(Scope.INDOOR_UNIT).stream()
+        return x.facts().subjects(Scope.COIL_UNIT).stream()
                 .flatMap(unit -> most(x.at(unit), refrigerant).stream())
                 .map(bearable -> Math.max(bearable.value(), free(x, refrigerant)))
                 .min(Double::compare);

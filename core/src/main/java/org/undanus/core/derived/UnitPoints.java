@@ -47,7 +47,7 @@ public final class UnitPoints {
             .asOptional();
     public static final Point ROOM_AREA = Point.quantity(
             "siting.room-area",
-            Scope.INDOOR_UNIT,
+            Scope.COIL_UNIT,
             Dimension.AREA,
             "Floor area of its room",
             "The room the unit serves, doors shut.",
@@ -57,7 +57,7 @@ public final class UnitPoints {
     public static final Option UNDER_WINDOW = Option.of("window", "window");
     public static final Point MOUNTING_PLACE = Point.choice(
             "siting.mounting-place",
-            Scope.INDOOR_UNIT,
+            Scope.COIL_UNIT,
             "Unit location",
             "Where leaking refrigerant would come out.",
             List.of(ON_FLOOR, UNDER_WINDOW, Option.of("wall", "wall"), Option.of("ceiling", "ceiling")));

@@ -145,7 +145,20 @@ public record Case(
         return switch (scope) {
             case SYSTEM -> List.of(Subject.SYSTEM);
             case REPLACEMENT -> replacement ? List.of(Subject.SYSTEM) : List.of();
-            case UNIT, OUTDOOR_UNIT, INDOOR_UNIT, WALL_UNIT, POWERED_UNIT, FUEL_UNIT ->
+            case REFRIGERANT_SYSTEM ->
+                components.stream().anyMatch(Component::refrigerant) ? List.of(Subject.SYSTEM) : List.of();
+            case UNIT,
+                    OUTDOOR_UNIT,
+                    INDOOR_UNIT,
+                    SPLIT_UNIT,
+                    SPLIT_OUTDOOR_UNIT,
+                    COIL_UNIT,
+                    AIR_UNIT,
+                    REFRIGERANT_UNIT,
+                    WALL_UNIT,
+                    POWERED_UNIT,
+                    UNJUDGED_UNIT,
+                    FUEL_UNIT ->
                 components.stream()
                         .filter(unit -> unit.within(scope))
                         .map(Subject::of)

@@ -345,14 +345,19 @@ public record DataSheet(
                 .findFirst();
     }
 
-    /** The kind of unit it is of: who lists pairs is an outdoor unit, what burns is a furnace, what is hung on a
-     * wall says how. */
+    /**
+     * The kind of unit it is of, by what it says: who lists pairs or has a compressor is an outdoor unit, with the room's airflow
+     * besides a packaged one; what burns is a furnace, without a coil where it names no refrigerant; what is hung on a wall says how.
+     */
     public Component.Kind kind() {
-        if (!pairs.isEmpty()) {
-            return Component.Kind.OUTDOOR;
+        boolean burns = value(SheetValue.FUEL_INPUT).isPresent();
+        if (!pairs.isEmpty() || value(SheetValue.COMPRESSOR_CURRENT).isPresent()) {
+            return pairs.isEmpty() && value(SheetValue.AIRFLOW).isPresent()
+                    ? burns ? Component.Kind.PACKAGED_FUEL : Component.Kind.PACKAGED
+                    : Component.Kind.OUTDOOR;
         }
-        if (value(SheetValue.FUEL_INPUT).isPresent()) {
-            return Component.Kind.FURNACE_COIL;
+        if (burns) {
+            return refrigerant.isPresent() ? Component.Kind.FURNACE_COIL : Component.Kind.FURNACE;
         }
         return value(SheetValue.LOWEST_MOUNTING).isPresent()
                         || value(SheetValue.LEAST_CABINET_TILT).isPresent()
@@ -360,9 +365,8 @@ public record DataSheet(
                 : Component.Kind.INDOOR_DUCTED;
     }
 
-    /** Whether a circuit of its own feeds it: an outdoor unit always, another where its plate says for what circuit. */
+    /** Whether a circuit of its own feeds it: what stands outdoors always, another where its plate says for what circuit. */
     public boolean ownSupply() {
-        return kind() == Component.Kind.OUTDOOR
-                || value(SheetValue.MINIMUM_CIRCUIT_AMPACITY).isPresent();
+        return kind().outdoor() || value(SheetValue.MINIMUM_CIRCUIT_AMPACITY).isPresent();
     }
 }

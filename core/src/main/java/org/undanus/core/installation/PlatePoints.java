@@ -21,8 +21,8 @@ public final class PlatePoints {
             Scope.UNIT,
             "Date of manufacture",
             "Year and month (2025-03) or year and week (2025-W14).");
-    public static final Point REFRIGERANT =
-            Point.openChoice("plate.refrigerant", Scope.UNIT, "Refrigerant", "The designation on the plate.");
+    public static final Point REFRIGERANT = Point.openChoice(
+            "plate.refrigerant", Scope.REFRIGERANT_UNIT, "Refrigerant", "The designation on the plate.");
     public static final Point CHARGE = Point.quantity(
                     "plate.charge",
                     Scope.OUTDOOR_UNIT,
@@ -136,7 +136,7 @@ public final class PlatePoints {
             8e6);
     public static final Point PRECHARGED_LENGTH = stamped(
             "precharged-length",
-            Scope.OUTDOOR_UNIT,
+            Scope.SPLIT_OUTDOOR_UNIT,
             Dimension.LENGTH,
             "Line length the charge is for",
             "The factory charge is enough for lines of this length.",
@@ -144,7 +144,7 @@ public final class PlatePoints {
             100);
     public static final Point EXTRA_CHARGE = stamped(
             "extra-charge",
-            Scope.OUTDOOR_UNIT,
+            Scope.SPLIT_OUTDOOR_UNIT,
             Dimension.LINEAR_DENSITY,
             "Extra charge per length",
             "For each length beyond it; none: 0.",
@@ -152,7 +152,7 @@ public final class PlatePoints {
             1);
     public static final Point REDUCED_CHARGE = stamped(
                     "reduced-charge",
-                    Scope.OUTDOOR_UNIT,
+                    Scope.SPLIT_OUTDOOR_UNIT,
                     Dimension.LINEAR_DENSITY,
                     "Charge taken out per length",
                     "For each length shorter than that. Only where the maker asks for it: most leave it in. Else leave open.",
@@ -161,7 +161,7 @@ public final class PlatePoints {
             .asOptional();
     public static final Point MINIMUM_LINE_LENGTH = stamped(
             "minimum-line-length",
-            Scope.OUTDOOR_UNIT,
+            Scope.SPLIT_OUTDOOR_UNIT,
             Dimension.LENGTH,
             "Shortest lines",
             "Shorter lines are a fault too.",
@@ -169,7 +169,7 @@ public final class PlatePoints {
             50);
     public static final Point MAXIMUM_LINE_LENGTH = stamped(
             "maximum-line-length",
-            Scope.OUTDOOR_UNIT,
+            Scope.SPLIT_OUTDOOR_UNIT,
             Dimension.LENGTH,
             "Longest lines",
             "One way, as the maker counts it.",
@@ -177,7 +177,7 @@ public final class PlatePoints {
             300);
     public static final Point MAXIMUM_LIFT = stamped(
             "maximum-lift",
-            Scope.OUTDOOR_UNIT,
+            Scope.SPLIT_OUTDOOR_UNIT,
             Dimension.LENGTH,
             "Greatest height difference",
             "Between indoor and outdoor unit.",
@@ -185,7 +185,7 @@ public final class PlatePoints {
             150);
     public static final Point LIQUID_LINE = stamped(
             "liquid-line",
-            Scope.OUTDOOR_UNIT,
+            Scope.SPLIT_OUTDOOR_UNIT,
             Dimension.LENGTH,
             "Liquid line, outer diameter",
             "Tube size on the plate or at the valve.",
@@ -193,7 +193,7 @@ public final class PlatePoints {
             0.04);
     public static final Point SUCTION_LINE = stamped(
             "suction-line",
-            Scope.OUTDOOR_UNIT,
+            Scope.SPLIT_OUTDOOR_UNIT,
             Dimension.LENGTH,
             "Suction line, outer diameter",
             "Tube size on the plate or at the valve.",
@@ -210,7 +210,7 @@ public final class PlatePoints {
     public static final Option FIXED_ORIFICE = Option.of("orifice", "fixed orifice");
     public static final Point METERING_DEVICE = Point.choice(
                     "plate.metering-device",
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Metering device",
                     "Read at the coil: fixed orifice, thermostatic or electronic expansion valve.",
                     List.of(
@@ -220,17 +220,17 @@ public final class PlatePoints {
             .asOptional();
     public static final Point METERING_SIZE = stamped(
             "metering-size",
-            Scope.INDOOR_UNIT,
+            Scope.COIL_UNIT,
             Dimension.LENGTH,
             "Orifice size",
             "Stamped on the orifice; only where there is one.",
             0.0005,
             0.006);
     public static final Point AIRFLOW =
-            stamped("airflow", Scope.INDOOR_UNIT, Dimension.VOLUME_FLOW, "Rated airflow", "On the plate.", 0.02, 10);
+            stamped("airflow", Scope.AIR_UNIT, Dimension.VOLUME_FLOW, "Rated airflow", "On the plate.", 0.02, 10);
     public static final Point STATIC_PRESSURE_LIMIT = stamped(
             "static-pressure-limit",
-            Scope.INDOOR_UNIT,
+            Scope.AIR_UNIT,
             Dimension.PRESSURE_DIFFERENCE,
             "External static pressure limit",
             "Ducted units only.",
@@ -238,7 +238,7 @@ public final class PlatePoints {
             1000);
     public static final Point LOWEST_TEMPERATURE_RISE = stamped(
             "lowest-temperature-rise",
-            Scope.INDOOR_UNIT,
+            Scope.AIR_UNIT,
             Dimension.TEMPERATURE_DIFFERENCE,
             "Temperature rise, lowest",
             "Furnaces only.",
@@ -246,7 +246,7 @@ public final class PlatePoints {
             60);
     public static final Point HIGHEST_TEMPERATURE_RISE = stamped(
             "highest-temperature-rise",
-            Scope.INDOOR_UNIT,
+            Scope.AIR_UNIT,
             Dimension.TEMPERATURE_DIFFERENCE,
             "Temperature rise, highest",
             "Furnaces only.",

@@ -74,6 +74,8 @@ public enum SheetValue {
     MOST_INLET_PRESSURE(Dimension.PRESSURE_DIFFERENCE, "Greatest gas pressure at the inlet", 100, 20_000),
     LEAST_MANIFOLD_PRESSURE(Dimension.PRESSURE_DIFFERENCE, "Least manifold pressure", 50, 10_000),
     MOST_MANIFOLD_PRESSURE(Dimension.PRESSURE_DIFFERENCE, "Greatest manifold pressure", 50, 10_000),
+    LEAST_STACK_TEMPERATURE(Dimension.TEMPERATURE_DIFFERENCE, "Least net stack temperature", 1, 500),
+    MOST_STACK_TEMPERATURE(Dimension.TEMPERATURE_DIFFERENCE, "Greatest net stack temperature", 1, 500),
     OUTDOOR_AIRFLOW(Dimension.VOLUME_FLOW, "Airflow over the outdoor coil", 0.05, 30),
     PORT_LENGTH(Dimension.LENGTH, "Line length the charge is for, at each port", 0, 100);
 

@@ -79,30 +79,30 @@ public record Subject(String id, Kind kind, String title, List<String> joins) {
     }
 
     /**
-     * What can be told from the units alone: a line set and a drain run for each indoor unit, a circuit for each with a supply of
-     * its own, ducts and a vent where the kind of unit has them. A line set only where there is one outdoor unit: of several
+     * What can be told from the units alone: a line set for each split indoor unit, a circuit for each with a supply of its own,
+     * a drain run, ducts and a vent where the kind of unit has them. A line set only where there is one outdoor unit: of several
      * nobody can tell which.
      */
     static List<Subject> told(List<Component> units) {
-        List<Component> outdoor = units.stream().filter(Component::outdoor).toList();
+        List<Component> outdoor = units.stream().filter(Component::feedsOthers).toList();
         Optional<String> only = outdoor.size() == 1 ? Optional.of(outdoor.get(0).id()) : Optional.empty();
         List<Subject> told = new ArrayList<>();
         for (Component unit : units) {
-            if (!unit.outdoor()) {
+            if (unit.split()) {
                 only.ifPresent(from -> told.add(serving(Kind.LINE_SET, unit, List.of(from, unit.id()))));
-                told.add(serving(Kind.DRAIN_RUN, unit, List.of(unit.id())));
             }
-            if (unit.ownSupply()) {
-                told.add(serving(Kind.CIRCUIT, unit, List.of(unit.id())));
-            }
-            if (unit.kind() == Component.Kind.INDOOR_DUCTED || unit.kind() == Component.Kind.FURNACE_COIL) {
-                told.add(serving(Kind.DUCT_SYSTEM, unit, List.of(unit.id())));
-            }
-            if (unit.kind() == Component.Kind.FURNACE_COIL) {
-                told.add(serving(Kind.VENT, unit, List.of(unit.id())));
-            }
+            tell(told, Kind.DRAIN_RUN, unit, unit.drains());
+            tell(told, Kind.CIRCUIT, unit, unit.judged() && unit.ownSupply());
+            tell(told, Kind.DUCT_SYSTEM, unit, unit.hasDucts());
+            tell(told, Kind.VENT, unit, unit.hasVent());
         }
         return told;
+    }
+
+    private static void tell(List<Subject> told, Kind kind, Component unit, boolean has) {
+        if (has) {
+            told.add(serving(kind, unit, List.of(unit.id())));
+        }
     }
 
     private static Subject serving(Kind kind, Component unit, List<String> joins) {

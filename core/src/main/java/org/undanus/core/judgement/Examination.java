@@ -20,6 +20,7 @@ import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Trace;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.fluid.Refrigerant;
@@ -144,9 +145,9 @@ public final class Examination {
         return joined().filter(Component::outdoor).findFirst().or(facts::outdoorUnit);
     }
 
-    /** The indoor unit that a part belongs to or leads to. */
+    /** The unit that moves the room's air and that a part belongs to or leads to. */
     public Optional<Component> indoor() {
-        return joined().filter(unit -> !unit.outdoor()).findFirst();
+        return joined().filter(unit -> unit.within(Scope.AIR_UNIT)).findFirst();
     }
 
     private Stream<Component> joined() {

@@ -54,7 +54,7 @@ public final class MeteredAsListed {
     /** What is wrong with the metering of the first indoor unit that is not metered as its pair is listed; empty where all are. */
     public static Optional<Text> wrong(Examination x) {
         return x.facts().components().stream()
-                .filter(unit -> !unit.outdoor())
+                .filter(Component::split)
                 .flatMap(unit -> wrong(x, unit).stream())
                 .findFirst();
     }

@@ -53,10 +53,11 @@ class SpokenCorpusTest {
                 .orElseThrow();
         return Walk.plan(named).map(StationPlan::points).orElseThrow().stream()
                 .flatMap(point -> switch (point.scope()) {
-                    case OUTDOOR_UNIT, POWERED_UNIT, UNIT ->
+                    case OUTDOOR_UNIT, SPLIT_OUTDOOR_UNIT, REFRIGERANT_UNIT, POWERED_UNIT, UNIT ->
                         Stream.of(new SpokenRun.Line(point, "outdoor", "Outdoor unit"));
-                    case INDOOR_UNIT, WALL_UNIT -> Stream.of(new SpokenRun.Line(point, "indoor", "Wall unit"));
-                    case SYSTEM -> Stream.of(new SpokenRun.Line(point, PointKey.SYSTEM, ""));
+                    case INDOOR_UNIT, SPLIT_UNIT, COIL_UNIT, AIR_UNIT, WALL_UNIT ->
+                        Stream.of(new SpokenRun.Line(point, "indoor", "Wall unit"));
+                    case SYSTEM, REFRIGERANT_SYSTEM -> Stream.of(new SpokenRun.Line(point, PointKey.SYSTEM, ""));
                     default -> Stream.<SpokenRun.Line>empty();
                 })
                 .toList();

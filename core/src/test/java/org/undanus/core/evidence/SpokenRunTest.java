@@ -25,7 +25,9 @@ class SpokenRunTest {
         return Stream.of(
                         lines(Station.SITING, Scope.OUTDOOR_UNIT, "outdoor", "Outdoor unit"),
                         lines(Station.SITING, Scope.WALL_UNIT, "indoor", "Indoor unit"),
-                        lines(Station.SITING, Scope.INDOOR_UNIT, "indoor", "Indoor unit"))
+                        lines(Station.SITING, Scope.INDOOR_UNIT, "indoor", "Indoor unit"),
+                        lines(Station.SITING, Scope.SPLIT_UNIT, "indoor", "Indoor unit"),
+                        lines(Station.SITING, Scope.COIL_UNIT, "indoor", "Indoor unit"))
                 .flatMap(some -> some)
                 .toList();
     }
@@ -182,8 +184,8 @@ class SpokenRunTest {
     @Test
     void of_two_units_without_one_in_hand_it_asks_which() {
         List<SpokenRun.Line> two = Stream.concat(
-                        lines(Station.RUNNING, Scope.INDOOR_UNIT, "a", "Indoor unit 1"),
-                        lines(Station.RUNNING, Scope.INDOOR_UNIT, "b", "Indoor unit 2"))
+                        lines(Station.RUNNING, Scope.COIL_UNIT, "a", "Indoor unit 1"),
+                        lines(Station.RUNNING, Scope.COIL_UNIT, "b", "Indoor unit 2"))
                 .toList();
 
         SpokenRun.Heard heard = SpokenRun.hear("return 24 C; indoor unit 2 return 25 C", two, "", NOTHING_HELD);

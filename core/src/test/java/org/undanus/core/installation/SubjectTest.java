@@ -76,6 +76,24 @@ class SubjectTest {
     }
 
     @Test
+    void whatAUnitHasIsToldOfEveryKind() {
+        assertThat(told(Component.Kind.INDOOR_CASSETTE)).containsExactly("line-set-a", "drain-run-a", "circuit-a");
+        assertThat(told(Component.Kind.FURNACE)).containsExactly("circuit-a", "duct-system-a", "vent-a");
+        assertThat(told(Component.Kind.FURNACE_CONDENSING))
+                .containsExactly("drain-run-a", "circuit-a", "duct-system-a", "vent-a");
+        assertThat(told(Component.Kind.PACKAGED)).containsExactly("drain-run-a", "circuit-a", "duct-system-a");
+        assertThat(told(Component.Kind.PACKAGED_FUEL)).containsExactly("drain-run-a", "circuit-a", "duct-system-a");
+        assertThat(told(Component.Kind.BOILER)).isEmpty();
+    }
+
+    private static List<String> told(Component.Kind kind) {
+        return of(OUTDOOR, new Component("a", kind, "Unit", true)).subjects().stream()
+                .filter(subject -> subject.joins().contains("a"))
+                .map(Subject::id)
+                .toList();
+    }
+
+    @Test
     void whatCannotBeToldIsAddedAndMustFit() {
         Subject joint = new Subject("joint-1", Subject.Kind.JOINT, "Flare at the wall unit", List.of("indoor-1"));
         Case facts = of(OUTDOOR, WALL).withAdded(List.of(joint));

@@ -19,9 +19,11 @@ import org.undanus.core.installation.SheetValue;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.Current;
 import org.undanus.core.quantity.FieldNotationException;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Power;
+import org.undanus.core.quantity.VolumeFlow;
 
 /** What a sound installation was once failed for, or asked for without need. */
 class FalseFailsTest {
@@ -159,7 +161,23 @@ class FalseFailsTest {
         DataSheet plain = DataSheet.of("Marrow", "GF-60", "Marrow 12");
         assertThat(plain.kind()).isEqualTo(Component.Kind.INDOOR_DUCTED);
         assertThat(plain.with(SheetValue.FUEL_INPUT, Power.ofWatts(17_600)).kind())
+                .as("no refrigerant, no coil")
+                .isEqualTo(Component.Kind.FURNACE);
+        DataSheet cools = CaseFixture.listing(CaseFixture.outdoorSheet(), List.of(), List.of());
+        assertThat(cools.with(SheetValue.FUEL_INPUT, Power.ofWatts(17_600)).kind())
                 .isEqualTo(Component.Kind.FURNACE_COIL);
+    }
+
+    @Test
+    void aCompressorWithTheRoomsAirflowIsAPackagedUnit() {
+        DataSheet compressor = CaseFixture.listing(CaseFixture.outdoorSheet(), List.of(), List.of())
+                .with(SheetValue.COMPRESSOR_CURRENT, Current.ofAmperes(9));
+        DataSheet moving = compressor.with(SheetValue.AIRFLOW, VolumeFlow.ofCubicMetresPerSecond(0.4));
+        assertThat(compressor.kind()).isEqualTo(Component.Kind.OUTDOOR);
+        assertThat(moving.kind()).isEqualTo(Component.Kind.PACKAGED);
+        assertThat(moving.with(SheetValue.FUEL_INPUT, Power.ofWatts(17_600)).kind())
+                .isEqualTo(Component.Kind.PACKAGED_FUEL);
+        assertThat(moving.ownSupply()).isTrue();
     }
 
     @Test

@@ -348,7 +348,7 @@ class InstallationController {
     }
 
     private static String freeId(Component.Kind kind, Set<String> taken) {
-        String stem = kind == Component.Kind.OUTDOOR ? "outdoor-" : "indoor-";
+        String stem = kind.outdoor() ? "outdoor-" : "indoor-";
         int number = 1;
         while (!taken.add(stem + number)) {
             number++;

@@ -56,7 +56,8 @@ class WordsController {
 
     record StageWord(Stage id, String title) {}
 
-    record UnitWord(Component.Kind id, String title) {}
+    /** @param outdoor whether it stands outdoors, with a circuit of its own */
+    record UnitWord(Component.Kind id, String title, boolean outdoor) {}
 
     record PartWord(Subject.Kind id, String title) {}
 
@@ -83,7 +84,7 @@ class WordsController {
                                 .map(s -> new StageWord(s, language.say(s.title())))
                                 .toList(),
                         Stream.of(Component.Kind.values())
-                                .map(k -> new UnitWord(k, language.say(k.title())))
+                                .map(k -> new UnitWord(k, language.say(k.title()), k.outdoor()))
                                 .toList(),
                         Stream.of(Subject.Kind.values())
                                 .filter(Subject.Kind::addable)

@@ -209,7 +209,7 @@ final class WayFigure {
 
     private Optional<Piece> piece() {
         return facts.components().stream()
-                .filter(unit -> !unit.outdoor())
+                .filter(unit -> unit.judged() && !unit.outdoor())
                 .flatMap(unit -> evidence
                         .standing(new PointKey(PlatePoints.MODEL.id(), unit.id()), Value.Written.class)
                         .flatMap(model -> facts.sheets().of(model.text()))

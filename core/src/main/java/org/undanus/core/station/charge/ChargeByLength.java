@@ -62,7 +62,7 @@ final class ChargeByLength implements Requirement {
     static final About ABOUT = About.of(
                     "charge.by-length",
                     Station.CHARGE,
-                    Scope.OUTDOOR_UNIT,
+                    Scope.SPLIT_OUTDOOR_UNIT,
                     "Charge suits the lines",
                     Severity.PERFORMANCE)
             .sources("The maker's charge for other lengths: k·(L − L₀)")

@@ -153,7 +153,7 @@ final class CycleReadings {
 
     /** Of one indoor unit; several share one cycle, and their air says little of it. Empty where not all was read. */
     private static Optional<CoilAir> coilAir(Examination x, Point... points) {
-        var units = x.facts().subjects(Scope.INDOOR_UNIT);
+        var units = x.facts().subjects(Scope.COIL_UNIT);
         if (units.size() != 1) {
             return Optional.empty();
         }

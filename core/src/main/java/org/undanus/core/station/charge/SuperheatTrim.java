@@ -67,7 +67,7 @@ final class SuperheatTrim implements Requirement {
     }
 
     private static Examination indoors(Examination x) {
-        List<Subject> units = x.facts().subjects(Scope.INDOOR_UNIT);
+        List<Subject> units = x.facts().subjects(Scope.COIL_UNIT);
         return units.isEmpty() ? x : x.at(units.get(0));
     }
 

@@ -38,7 +38,7 @@ final class Trim {
 
     /** The metering device of all indoor units; empty where one is not known, or they differ. */
     static Optional<Option> metering(Examination x) {
-        List<Subject> units = x.facts().subjects(Scope.INDOOR_UNIT);
+        List<Subject> units = x.facts().subjects(Scope.COIL_UNIT);
         List<Option> read = units.stream()
                 .flatMap(unit -> x.at(unit).chosen(PlatePoints.METERING_DEVICE).stream())
                 .toList();
@@ -49,7 +49,7 @@ final class Trim {
 
     /** What is said where {@link #metering} is not known. */
     static Judgement unknownMetering(Examination x) {
-        return x.facts().subjects(Scope.INDOOR_UNIT).stream()
+        return x.facts().subjects(Scope.COIL_UNIT).stream()
                 .filter(unit -> x.at(unit).chosen(PlatePoints.METERING_DEVICE).isEmpty())
                 .findFirst()
                 .map(unit -> x.at(unit).notShown(List.of(PlatePoints.METERING_DEVICE)))

@@ -30,7 +30,7 @@ final class Interconnection {
             About.of(
                             "electrical.interconnection",
                             Station.ELECTRICAL,
-                            Scope.INDOOR_UNIT,
+                            Scope.SPLIT_UNIT,
                             "Interconnection, number to number",
                             Severity.DAMAGE)
                     .sources(SOURCE)
@@ -42,7 +42,7 @@ final class Interconnection {
             About.of(
                             "electrical.interconnection-earth",
                             Station.ELECTRICAL,
-                            Scope.INDOOR_UNIT,
+                            Scope.SPLIT_UNIT,
                             "Indoor unit earthed through its cable",
                             Severity.SAFETY)
                     .sources(SOURCE)

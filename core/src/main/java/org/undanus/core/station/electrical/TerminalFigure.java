@@ -38,7 +38,7 @@ final class TerminalFigure {
 
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
         return facts.components().stream()
-                .filter(unit -> !unit.outdoor())
+                .filter(Component::split)
                 .map(unit -> drawing(
                         Examination.of(facts, evidence, rules, Interconnection.NUMBERS.about(), unit),
                         unit,

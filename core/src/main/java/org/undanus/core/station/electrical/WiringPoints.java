@@ -205,7 +205,7 @@ final class WiringPoints {
             List.of(SINGLE_STAGE, LOW_STAGE, Option.of("high", "high")));
     static final Point TERMINALS = Point.list(
             "electrical.terminals",
-            Scope.INDOOR_UNIT,
+            Scope.SPLIT_UNIT,
             "Interconnection, terminal by terminal",
             "Mark at the outdoor unit, dash, mark at this unit: 1-1, 2-2, 3-3, E-E. With several groups their letter first:"
                     + " A1-1. Go by numbers, never by colours.",

@@ -14,6 +14,9 @@ import org.undanus.core.plan.StationPlan;
 public final class Fuel {
     private static final String CODE = "Fuel gas code; check the adopted edition";
 
+    private static final String SHUT_OFF =
+            "Shut it off. A licensed technician replaces the switch and finds why; never bridge it.";
+
     private Fuel() {}
 
     public static StationPlan plan() {
@@ -31,11 +34,48 @@ public final class Fuel {
                 Monoxide.LEAVE,
                 Monoxide.ROOM,
                 Monoxide.FLUE,
+                new SuitedFuel(),
                 new BurnerInput(),
                 GasPipe.INLET_PRESSURE,
                 GasPipe.MANIFOLD_PRESSURE,
                 GasPipe.TEMPERATURE_RISE,
+                new StackTemperature(),
+                limitSwitch(),
+                rolloutSwitch(),
                 new CombustionAir());
+    }
+
+    private static Requirement limitSwitch() {
+        return Answered.of(
+                        Station.FUEL,
+                        FuelPoints.LIMIT_SWITCH,
+                        Severity.SAFETY,
+                        "Appliance standards, limit controls; manual")
+                .when("shuts-off", Verdict.MEETS, "It shuts the burner off.", "")
+                .when("does-not", Verdict.FAILS, "The burner goes on when it overheats.", SHUT_OFF)
+                .when("bypassed", Verdict.FAILS, "Nothing stops the burner when it overheats.", SHUT_OFF)
+                .when(
+                        "not-tested",
+                        Verdict.NOT_SHOWN,
+                        "Nobody has seen it shut the burner off.",
+                        "Test the high limit switch while it fires, as the manual says.");
+    }
+
+    private static Requirement rolloutSwitch() {
+        return Answered.of(
+                        Station.FUEL,
+                        FuelPoints.ROLLOUT_SWITCH,
+                        Severity.SAFETY,
+                        "Appliance standards, rollout; manual")
+                .when("opens", Verdict.MEETS, "It is in place and opens the circuit.", "")
+                .when("does-not", Verdict.FAILS, "Flames that roll out would not stop the burner.", SHUT_OFF)
+                .when("bypassed", Verdict.FAILS, "Nothing stops flames that roll out.", SHUT_OFF)
+                .when("not-fitted", Verdict.DOES_NOT_APPLY, "It is not made with one.", "")
+                .when(
+                        "not-tested",
+                        Verdict.NOT_SHOWN,
+                        "Nobody has seen it open the circuit.",
+                        "Check the rollout switch with the power off, as the manual says.");
     }
 
     private static List<Requirement> pipe() {
@@ -53,6 +93,7 @@ public final class Fuel {
                                 "Nobody has tested the pipe.",
                                 "Leak-test every joint under working pressure with soap or a detector."),
                 GasPipe.ORDER,
+                new GasPipeSize(),
                 GasPipe.SUPPORTS,
                 WithinLimits.of(
                         Station.FUEL,
@@ -98,6 +139,18 @@ public final class Fuel {
                         Severity.SAFETY,
                         CODE,
                         "Shut off. A licensed technician looks for a blocked vent or a depressurised room; draft"),
+                Answered.of(Station.FUEL, VentPoints.SPILLAGE, Severity.SAFETY, CODE + ", test of draft hoods")
+                        .when("none", Verdict.MEETS, "The draft hood draws after five minutes.", "")
+                        .when(
+                                "spills",
+                                Verdict.FAILS,
+                                "Flue gas spills into the room.",
+                                "Shut it off, ventilate. A licensed person finds why: a blocked vent, fans that draw the room down, too little air.")
+                        .when(
+                                "not-done",
+                                Verdict.NOT_SHOWN,
+                                "Nobody has tested the draft hood for spillage.",
+                                "Test for spillage in the worst case, after five minutes of firing."),
                 Answered.of(
                                 Station.FUEL,
                                 VentPoints.NEUTRALISER,

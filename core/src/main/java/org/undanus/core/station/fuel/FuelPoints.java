@@ -25,6 +25,18 @@ final class FuelPoints {
         return Point.choice("fuel." + name, Scope.FUEL_UNIT, title, how, List.of(options));
     }
 
+    static final Option NATURAL_GAS = Option.of("natural-gas", "natural gas");
+    static final Option PROPANE = Option.of("propane", "propane");
+    static final Option OTHER_FUEL = Option.of("other", "another fuel");
+    static final Point SUPPLIED =
+            choice("supplied", "Fuel supplied", "What comes from the meter or tank.", NATURAL_GAS, PROPANE, OTHER_FUEL);
+    static final Point SET_FOR = choice(
+            "set-for",
+            "Burner set up for",
+            "On the nameplate, or on the label of a conversion.",
+            NATURAL_GAS,
+            PROPANE,
+            OTHER_FUEL);
     static final Point INPUT = measured(
                     "plate-input",
                     Dimension.POWER,
@@ -123,11 +135,40 @@ final class FuelPoints {
     static final Point PIPE_SIZE = choice(
             "pipe-size",
             "Gas pipe, nominal size",
-            "Of the longest part.",
+            "Of the part that feeds this appliance.",
             Option.of("half-inch", "1/2 in"),
             Option.of("three-quarter-inch", "3/4 in"),
             Option.of("one-inch", "1 in"),
+            Option.of("one-and-a-quarter-inch", "1-1/4 in"),
+            Option.of("one-and-a-half-inch", "1-1/2 in"),
+            Option.of("two-inch", "2 in"),
             Option.of("larger", "larger"));
+    static final Option STEEL = Option.of("steel", "steel, schedule 40");
+    static final Point PIPE_MATERIAL = choice(
+            "pipe-material",
+            "Gas pipe, material",
+            "Of the part that feeds this appliance.",
+            STEEL,
+            Option.of("copper", "copper"),
+            Option.of("corrugated", "corrugated stainless (CSST)"),
+            Option.of("plastic", "polyethylene, buried"));
+    static final Point PIPE_LONGEST = measured(
+                    "pipe-longest",
+                    Dimension.LENGTH,
+                    "Gas pipe, meter to the farthest appliance",
+                    "Along the pipe. This longest length counts for every part, also for one nearer the meter.",
+                    0.3,
+                    300)
+            .with(InstrumentKind.TAPE)
+            .called("longest length");
+    static final Point PIPE_LOAD = measured(
+                    "pipe-load",
+                    Dimension.POWER,
+                    "Gas load on this pipe",
+                    "Inputs of all appliances that the part feeds, added up.",
+                    500,
+                    2_000_000)
+            .called("connected load");
     static final Point PIPE_SUPPORT = measured(
                     "pipe-support",
                     Dimension.LENGTH,
@@ -164,6 +205,43 @@ final class FuelPoints {
     static final Point FLUE_OXYGEN = measured(
                     "flue-oxygen", Dimension.RATIO, "Oxygen in the flue", "Same place and moment.", 0, 0.21)
             .with(InstrumentKind.OXYGEN_CELL);
+    static final Point FLUE_TEMPERATURE = measured(
+                    "flue-temperature",
+                    Dimension.TEMPERATURE,
+                    "Flue gas temperature",
+                    "Same place as the oxygen, after ten minutes of high fire.",
+                    273,
+                    800)
+            .with(InstrumentKind.THERMOMETER)
+            .called("stack temperature");
+    static final Point BURNER_AIR = measured(
+                    "burner-air",
+                    Dimension.TEMPERATURE,
+                    "Combustion air temperature",
+                    "Where it enters the burner, or the pipe that brings it.",
+                    230,
+                    330)
+            .with(InstrumentKind.THERMOMETER);
+    static final Point LIMIT_SWITCH = choice(
+                    "limit-switch",
+                    "High limit switch",
+                    "Cover the return a little at a time while it fires: the burner must go out. Let it come back by itself.",
+                    Option.of("shuts-off", "shuts the burner off"),
+                    Option.of("does-not", "does not shut it off"),
+                    Option.of("bypassed", "missing or bypassed"),
+                    Option.of("not-tested", "not tested"))
+            .withCaution("Hot surfaces and moving parts. Never bridge a safety switch.");
+    static final Point ROLLOUT_SWITCH = choice(
+                    "rollout-switch",
+                    "Flame rollout switch",
+                    "Power off: it is in place, wired in series, and its circuit opens when it is tripped or unplugged.",
+                    Option.of("opens", "in place, opens the circuit"),
+                    Option.of("does-not", "does not open the circuit"),
+                    Option.of("bypassed", "missing or bypassed"),
+                    Option.of("not-fitted", "not made with one"),
+                    Option.of("not-tested", "not tested"))
+            .withCaution(
+                    "A switch that has tripped tells of flames outside: find why before it is reset. Never bridge it.");
     static final Point ROOM_MONOXIDE = measured(
                     "room-carbon-monoxide",
                     Dimension.CONCENTRATION,
@@ -243,6 +321,8 @@ final class FuelPoints {
     static List<Point> all() {
         return List.of(
                 ROOM_MONOXIDE,
+                SUPPLIED,
+                SET_FOR,
                 INPUT,
                 DIAL,
                 REVOLUTIONS,
@@ -256,11 +336,18 @@ final class FuelPoints {
                 LEAK_TEST,
                 TRAIN,
                 PIPE_SIZE,
+                PIPE_MATERIAL,
+                PIPE_LONGEST,
+                PIPE_LOAD,
                 PIPE_SUPPORT,
                 SHUT_OFF,
                 RISE,
                 FLUE_MONOXIDE,
                 FLUE_OXYGEN,
+                FLUE_TEMPERATURE,
+                BURNER_AIR,
+                LIMIT_SWITCH,
+                ROLLOUT_SWITCH,
                 AIR_FROM,
                 TOTAL_INPUT,
                 ROOM_VOLUME,

@@ -51,11 +51,15 @@ final class GasPipe {
             new LimitKey("fuel.pipe-support", Dimension.LENGTH, "Supports farthest apart");
     private static final LimitKey RISE_LIMIT =
             new LimitKey("fuel.temperature-rise", Dimension.TEMPERATURE_DIFFERENCE, "Temperature rise");
+    private static final Setting LARGER = spacing("larger", "larger than 1 in");
     private static final Map<String, Setting> SPACINGS = Map.of(
             "half-inch", spacing("half", "1/2 in"),
             "three-quarter-inch", spacing("three-quarters", "3/4 in"),
             "one-inch", spacing("one", "1 in"),
-            "larger", spacing("larger", "larger than 1 in"));
+            "one-and-a-quarter-inch", LARGER,
+            "one-and-a-half-inch", LARGER,
+            "two-inch", LARGER,
+            "larger", LARGER);
 
     private static Setting spacing(String name, String size) {
         return new Setting(
@@ -91,6 +95,7 @@ final class GasPipe {
     static final Requirement SUPPORTS = Requirement.of(
             about("fuel.pipe-support", "Gas pipe supported", Severity.SAFETY, SUPPORT_LIMIT, PIPE_SIZE, PIPE_SUPPORT)
                     .settings(SPACINGS.values().stream()
+                            .distinct()
                             .sorted(Comparator.comparing(Setting::id))
                             .toArray(Setting[]::new)),
             GasPipe::supports);

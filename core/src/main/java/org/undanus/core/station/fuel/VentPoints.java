@@ -122,6 +122,15 @@ final class VentPoints {
             .with(InstrumentKind.MANOMETER)
             .readIn("inwc", "Pa")
             .onlyWhere(CATEGORY, "I", "II");
+    static final Point SPILLAGE = choice(
+                    "vent-spillage",
+                    "Spillage at the draft hood",
+                    "Worst case: doors and windows shut, exhaust fans and dryer on. After five minutes of firing, mirror or smoke all round the hood.",
+                    Option.of("none", "no spillage"),
+                    Option.of("spills", "spills"),
+                    Option.of("not-done", "not done"))
+            .withCaution(FuelPoints.MONOXIDE)
+            .onlyWhere(CATEGORY, "I");
     static final Point NEUTRALISER = choice(
                     "vent-neutraliser",
                     "Condensate neutraliser",
@@ -148,6 +157,7 @@ final class VentPoints {
                 METER,
                 COMMON,
                 DRAFT,
+                SPILLAGE,
                 NEUTRALISER);
     }
 }

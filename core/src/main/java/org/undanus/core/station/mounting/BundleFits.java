@@ -37,11 +37,7 @@ final class BundleFits implements Requirement {
     private static final LimitKey LIMIT =
             new LimitKey("mounting.hole-diameter", Dimension.LENGTH, "Hole, clear diameter");
     static final About ABOUT = About.of(
-                    "mounting.bundle-fits",
-                    Station.MOUNTING,
-                    Scope.INDOOR_UNIT,
-                    "Bundle fits the hole",
-                    Severity.DAMAGE)
+                    "mounting.bundle-fits", Station.MOUNTING, Scope.SPLIT_UNIT, "Bundle fits the hole", Severity.DAMAGE)
             .sources("Smallest circle about given circles, packed; data sheet, hole through the wall")
             .needs(HOLE_DIAMETER)
             .limits(LIMIT)

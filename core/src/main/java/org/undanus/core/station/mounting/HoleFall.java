@@ -25,7 +25,7 @@ public final class HoleFall implements Requirement {
     private static final LimitKey LIMIT =
             new LimitKey("mounting.hole-fall", Dimension.RATIO, "Fall of the hole outward");
     static final About ABOUT = About.of(
-                    "mounting.hole-fall", Station.MOUNTING, Scope.INDOOR_UNIT, "Hole falls outward", Severity.DAMAGE)
+                    "mounting.hole-fall", Station.MOUNTING, Scope.SPLIT_UNIT, "Hole falls outward", Severity.DAMAGE)
             .sources("Data sheet, drain; plumbing code, fall of condensate drains; check the adopted edition")
             .needs(INNER_HEIGHT, OUTER_HEIGHT, WALL_THICKNESS)
             .limits(LIMIT);

@@ -15,7 +15,7 @@ final class MountingPoints {
 
     static final Point PLATE_TILT = Point.quantity(
                     "mounting.plate-tilt",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     Dimension.RATIO,
                     "Plate or hangers, out of level",
                     "Level along the plate's upper edge, or across the hangers: millimetres a metre, inches a foot or percent.",
@@ -25,7 +25,7 @@ final class MountingPoints {
             .hiddenLater();
     static final Point FIXINGS = Point.quantity(
                     "mounting.fixings",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     Dimension.COUNT,
                     "Fixings of plate or hangers",
                     "Count those that hold in sound material.",
@@ -41,13 +41,13 @@ final class MountingPoints {
             .hiddenLater();
     static final Point SOUND_MATERIAL = Point.yesNo(
                     "mounting.sound-material",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     "Fixed into sound material",
                     "Stud, joist, masonry or anchor rated for the load; not plasterboard alone.")
             .hiddenLater();
     static final Point CABINET_TILT = Point.quantity(
                     "mounting.cabinet-tilt",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     Dimension.RATIO,
                     "Cabinet, tilt toward the drain",
                     "Level along the cabinet; a tilt away from the drain is negative.",
@@ -57,7 +57,7 @@ final class MountingPoints {
             .withCaution(LADDER);
 
     private static Point hole(String name, String title, String how, double least, double most) {
-        return Point.quantity("mounting." + name, Scope.INDOOR_UNIT, Dimension.LENGTH, title, how, least, most)
+        return Point.quantity("mounting." + name, Scope.SPLIT_UNIT, Dimension.LENGTH, title, how, least, most)
                 .with(InstrumentKind.TAPE);
     }
 
@@ -102,24 +102,24 @@ final class MountingPoints {
             .with(InstrumentKind.CALIPER)
             .asOptional();
     static final Point SLEEVE = Point.yesNo(
-                    "mounting.sleeve", Scope.INDOOR_UNIT, "Sleeve through the wall", "A tube lines the hole.")
+                    "mounting.sleeve", Scope.SPLIT_UNIT, "Sleeve through the wall", "A tube lines the hole.")
             .hiddenLater();
     static final Point DRAIN_LOWEST = Point.yesNo(
                     "mounting.drain-lowest",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     "Drain lowest, cable highest in the bundle",
                     "Look into the hole before it is sealed.")
             .hiddenLater();
     static final Point SEALED_INSIDE =
-            Point.yesNo("mounting.sealed-inside", Scope.INDOOR_UNIT, "Hole sealed inside", "Against air and vermin.");
+            Point.yesNo("mounting.sealed-inside", Scope.SPLIT_UNIT, "Hole sealed inside", "Against air and vermin.");
     static final Point SEALED_OUTSIDE = Point.yesNo(
             "mounting.sealed-outside",
-            Scope.INDOOR_UNIT,
+            Scope.SPLIT_UNIT,
             "Hole sealed and covered outside",
             "Against weather and vermin, with a cover over the bundle.");
     static final Point FIRE_RATED = Point.yesNo(
                     "mounting.fire-rated",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     "Wall or ceiling is fire-rated",
                     "From the building's drawings, not by its looks.")
             .hiddenLater();

@@ -54,7 +54,7 @@ final class PenetrationFigure {
 
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
         return facts.components().stream()
-                .filter(c -> !c.outdoor())
+                .filter(Component::split)
                 .map(c -> new PenetrationFigure(
                                 Examination.of(facts, evidence, rules, new BundleFits().about(), c), c, judgements)
                         .drawing())

@@ -55,7 +55,7 @@ final class CapacityForLoad implements Requirement {
         this.about = About.of(
                         limit.id(),
                         Station.PAPERS,
-                        Scope.SYSTEM,
+                        Scope.REFRIGERANT_SYSTEM,
                         cooling ? "Cooling capacity suits the load" : "Heating capacity suits the load",
                         Severity.PERFORMANCE)
                 .sources("Load summary", "Data sheet, capacity tables")
@@ -103,7 +103,7 @@ final class CapacityForLoad implements Requirement {
     /** Where one indoor unit is listed with the outdoor one and its table holds the design point. */
     private Optional<Power> fromTable(Examination x, Component outdoor, Finding finding) {
         List<Component> indoor =
-                x.facts().components().stream().filter(c -> !c.outdoor()).toList();
+                x.facts().components().stream().filter(Component::split).toList();
         Optional<DataSheet> sheet = x.at(outdoor).sheet();
         if (indoor.size() != 1 || sheet.isEmpty()) {
             return Optional.empty();

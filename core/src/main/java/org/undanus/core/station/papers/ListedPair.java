@@ -18,7 +18,7 @@ import org.undanus.core.words.Text;
 /** The outdoor unit's maker lists this indoor unit with it. Source: the outdoor unit's data sheet. */
 final class ListedPair implements Requirement {
     static final About ABOUT = About.of(
-                    "papers.listed-pair", Station.PAPERS, Scope.INDOOR_UNIT, "Listed pair", Severity.PERFORMANCE)
+                    "papers.listed-pair", Station.PAPERS, Scope.SPLIT_UNIT, "Listed pair", Severity.PERFORMANCE)
             .sources("Data sheet of the outdoor unit, listed combinations")
             .needs(MODEL);
 

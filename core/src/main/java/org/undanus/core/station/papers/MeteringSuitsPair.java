@@ -28,7 +28,7 @@ final class MeteringSuitsPair implements Requirement {
     private static final About ABOUT = About.of(
                     "papers.metering",
                     Station.PAPERS,
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     "Metering device suits the pair",
                     Severity.DAMAGE)
             .sources("Data sheets of both units")

@@ -28,7 +28,7 @@ final class PaperPoints {
             "Pressure test, vacuum, charge and start-up sheets.");
     static final Point REFRIGERANT_LICENCE = Point.text(
             "papers.refrigerant-licence",
-            Scope.SYSTEM,
+            Scope.REFRIGERANT_SYSTEM,
             "Licence, refrigerant circuit",
             "Class and number as stated. It is recorded here, not verified.");
     static final Point POWER_LICENCE = Point.text(
@@ -36,9 +36,15 @@ final class PaperPoints {
             Scope.SYSTEM,
             "Licence, power",
             "Class and number as stated. It is recorded here, not verified.");
+    static final Point JUDGED_ELSEWHERE = Point.text(
+                    "papers.judged-elsewhere",
+                    Scope.UNJUDGED_UNIT,
+                    "Judged elsewhere by",
+                    "Name, licence and day, as stated. It is recorded here, not verified.")
+            .asOptional();
     static final Point COOLING_LOAD = Point.quantity(
                     "papers.cooling-load",
-                    Scope.SYSTEM,
+                    Scope.REFRIGERANT_SYSTEM,
                     Dimension.POWER,
                     "Cooling load",
                     "Total, from the load summary; none stated: leave open.",
@@ -48,7 +54,7 @@ final class PaperPoints {
             .dueAt(Stage.PLAN_CHECK);
     static final Point HEATING_LOAD = Point.quantity(
                     "papers.heating-load",
-                    Scope.SYSTEM,
+                    Scope.REFRIGERANT_SYSTEM,
                     Dimension.POWER,
                     "Heating load",
                     "From the load summary; none stated: leave open.",

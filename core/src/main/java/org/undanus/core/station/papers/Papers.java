@@ -33,6 +33,7 @@ public final class Papers {
                 PaperPoints.COOLING_LOAD,
                 PaperPoints.HEATING_LOAD,
                 PaperPoints.COMMISSIONING_RECORD,
+                PaperPoints.JUDGED_ELSEWHERE,
                 PaperPoints.REFRIGERANT_LICENCE,
                 PaperPoints.POWER_LICENCE));
         points.addAll(PlatePoints.all());
@@ -72,6 +73,7 @@ public final class Papers {
                         "The commissioning record is at hand.",
                         "The commissioning record is not at hand.",
                         "Ask the installer for it; without it tests have to be witnessed again."),
+                new JudgedElsewhere(),
                 new LicenceRecorded(PaperPoints.REFRIGERANT_LICENCE),
                 new LicenceRecorded(PaperPoints.POWER_LICENCE),
                 new InstrumentsFit(),
@@ -114,8 +116,7 @@ public final class Papers {
                 KeptPart.of(
                                 PaperPoints.KEPT_DUCTS,
                                 PaperPoints.OLD_DUCT_AIRFLOW,
-                                c -> c.kind() == Component.Kind.INDOOR_DUCTED
-                                        || c.kind() == Component.Kind.FURNACE_COIL,
+                                Component::hasDucts,
                                 Severity.PERFORMANCE,
                                 "Old ducts carry the new airflow",
                                 "Enlarge the ducts or run more; airflow")
@@ -123,7 +124,7 @@ public final class Papers {
                 KeptPart.of(
                                 PaperPoints.KEPT_DRAIN,
                                 PaperPoints.OLD_DRAIN,
-                                c -> !c.outdoor(),
+                                Component::drains,
                                 Severity.DAMAGE,
                                 "Old drain is wide enough",
                                 "Replace with a larger drain; diameter")

@@ -51,10 +51,13 @@ final class PlateComplete implements Requirement {
                             Text.of("There is no legible plate."),
                             "Ask the maker for a replacement plate; nothing can be judged against this unit until then.");
         }
-        List<Point> missing = new ArrayList<>(x.missing(MODEL, SERIAL, MANUFACTURED, REFRIGERANT));
+        List<Point> missing = new ArrayList<>(x.missing(MODEL, SERIAL, MANUFACTURED));
+        if (x.unit().within(REFRIGERANT.scope())) {
+            missing.addAll(x.missing(REFRIGERANT));
+        }
         if (x.unit().ownSupply()) {
             missing.addAll(x.missing(RATED_VOLTAGE, PHASES));
-            if (!x.has(x.unit().outdoor() ? COMPRESSOR_CURRENT : FAN_CURRENT)) {
+            if (!x.has(x.unit().within(COMPRESSOR_CURRENT.scope()) ? COMPRESSOR_CURRENT : FAN_CURRENT)) {
                 missing.addAll(x.missing(MINIMUM_CIRCUIT_AMPACITY, MAXIMUM_OVERCURRENT_DEVICE));
             }
         }

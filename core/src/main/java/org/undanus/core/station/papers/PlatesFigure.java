@@ -61,7 +61,9 @@ final class PlatesFigure {
 
     private PlatesFigure(Case facts, Evidence evidence, Judgements judgements) {
         this.outdoor = facts.components().stream().filter(Component::outdoor).toList();
-        this.indoor = facts.components().stream().filter(c -> !c.outdoor()).toList();
+        this.indoor = facts.components().stream()
+                .filter(c -> c.judged() && !c.outdoor())
+                .toList();
         this.evidence = evidence;
         this.judgements = judgements;
     }

@@ -18,7 +18,7 @@ import org.undanus.core.words.Text;
 /** Indoor and outdoor plate name the same refrigerant. Source: the plates; ASHRAE 15 / ISO 5149, one refrigerant a circuit. */
 final class SameRefrigerant implements Requirement {
     static final About ABOUT = About.of(
-                    "papers.same-refrigerant", Station.PAPERS, Scope.INDOOR_UNIT, "Same refrigerant", Severity.SAFETY)
+                    "papers.same-refrigerant", Station.PAPERS, Scope.SPLIT_UNIT, "Same refrigerant", Severity.SAFETY)
             .sources("Both nameplates", "ASHRAE 15 / ISO 5149")
             .needs(REFRIGERANT)
             .cautions("A flammable refrigerant in a machine not made for it can burn. Do not start it.");

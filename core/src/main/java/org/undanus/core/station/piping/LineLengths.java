@@ -65,7 +65,7 @@ final class LineLengths {
             About.of(
                             "piping.total-length",
                             Station.PIPING,
-                            Scope.OUTDOOR_UNIT,
+                            Scope.SPLIT_OUTDOOR_UNIT,
                             "Length of all lines together",
                             Severity.PERFORMANCE)
                     .sources("Data sheet, lines")

@@ -34,7 +34,7 @@ final class ColdCapacity implements Requirement {
     private static final About ABOUT = About.of(
                     "running.cold-capacity",
                     Station.RUNNING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Heating capacity on a cold day",
                     Severity.PERFORMANCE)
             .sources("Q_measured/Q_sheet today · Q_sheet(cold)/Q_sheet(mild); test points of AHRI 210/240")

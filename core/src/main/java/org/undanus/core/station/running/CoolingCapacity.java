@@ -41,7 +41,7 @@ final class CoolingCapacity implements Requirement {
     static final About ABOUT = About.of(
                     "running.capacity",
                     Station.RUNNING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Cooling capacity by enthalpy",
                     Severity.PERFORMANCE)
             .sources("Q = V̇/v·(h_return − h_supply); ASHRAE Fundamentals, Psychrometrics")

@@ -38,7 +38,7 @@ final class GrilleInfrared implements Requirement {
     private static final About ABOUT = About.of(
                     "running.grille-infrared",
                     Station.RUNNING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Infrared goes with the probe",
                     Severity.RECORD)
             .sources("Stefan–Boltzmann: ∂T/∂ε = (T⁴ − T_room⁴)/(4·ε·T³)")

@@ -24,7 +24,7 @@ final class HeatingCapacity implements Requirement {
     static final About ABOUT = About.of(
                     "running.heating-capacity",
                     Station.RUNNING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Heating capacity",
                     Severity.PERFORMANCE)
             .sources("Q = V̇/v·cp·(t_supply − t_return); ASHRAE Fundamentals, Psychrometrics")

@@ -27,7 +27,7 @@ final class HeatingEfficiency implements Requirement {
     private static final About ABOUT = About.of(
                     "running.efficiency",
                     Station.RUNNING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Heat for the power taken",
                     Severity.PERFORMANCE)
             .sources("Coefficient of performance Q/P; AHRI 210/240")

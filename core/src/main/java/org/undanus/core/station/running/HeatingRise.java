@@ -41,7 +41,7 @@ final class HeatingRise implements Requirement {
     static final About ABOUT = About.of(
                     "running.heating-rise",
                     Station.RUNNING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Temperature rise, heating",
                     Severity.PERFORMANCE)
             .sources("ΔT = Q/(ρ·cp·V̇) of dry air, Q by the sheet at the outdoor temperature")

@@ -21,7 +21,7 @@ final class LeastPerformance implements Requirement {
     private static final About ABOUT = About.of(
                     "running.coefficient-of-performance",
                     Station.RUNNING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Coefficient of performance in heating (COP)",
                     Severity.PERFORMANCE)
             .sources("Coefficient of performance Q/P; AHRI 210/240")

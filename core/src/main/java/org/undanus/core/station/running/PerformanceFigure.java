@@ -53,7 +53,7 @@ final class PerformanceFigure {
 
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
         return facts.components().stream()
-                .filter(component -> !component.outdoor())
+                .filter(Component::hasCoil)
                 .flatMap(component -> draw(facts, evidence, rules, judgements, component).stream())
                 .toList();
     }

@@ -66,7 +66,7 @@ final class PsychrometricFigure {
 
     static List<Drawing> draw(Case facts, Evidence evidence, RuleBook rules, Judgements judgements) {
         return facts.components().stream()
-                .filter(component -> !component.outdoor())
+                .filter(Component::hasCoil)
                 .map(component -> new PsychrometricFigure(component, facts, evidence, judgements).drawing())
                 .toList();
     }

@@ -94,7 +94,7 @@ public final class Running {
     }
 
     private static boolean severalZones(Case facts) {
-        return facts.subjects(Scope.INDOOR_UNIT).size()
+        return facts.subjects(Scope.COIL_UNIT).size()
                         + facts.subjects(Scope.ZONE).size()
                 > 1;
     }

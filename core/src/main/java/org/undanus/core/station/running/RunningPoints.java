@@ -17,7 +17,7 @@ final class RunningPoints {
 
     static final Point SUPPLY_EARLIER = Point.quantity(
                     "running.supply-earlier",
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     Dimension.TEMPERATURE,
                     "Supply air, five minutes earlier",
                     "First of the two supply readings; leave the thermometer where it is.",
@@ -29,7 +29,7 @@ final class RunningPoints {
             .during(OperationPoints.MODE);
     static final Point SUPPLY_LOG = Point.curve(
                     "running.supply-log",
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     Dimension.TEMPERATURE,
                     "Supply air, logged",
                     "The logger's file up to the second reading, five minutes at least. It says more than two readings do.",
@@ -107,7 +107,7 @@ final class RunningPoints {
             .asOptional();
     static final Point GRILLE = Point.quantity(
                     "running.grille-infrared",
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     Dimension.TEMPERATURE,
                     "Supply grille, by infrared",
                     "Matt grille or a strip of tape on it, from near, straight on.",
@@ -119,7 +119,7 @@ final class RunningPoints {
     static final Option SPOT_WITHIN = Option.of("within", "within the grille");
     static final Point SPOT = Point.choice(
                     "running.infrared-spot",
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Infrared spot",
                     "Distance divided by the ratio printed on the instrument is its size.",
                     List.of(SPOT_WITHIN, Option.of("over-edge", "over its edge"), Option.of("not-known", "not known")))

@@ -78,7 +78,7 @@ record SheetHeating(DataSheet.Pair pair, Temperature outdoors, Temperature indoo
     /** Why heat cannot be held against the power taken: no airflow, or power that is not this unit's own; empty where it can. */
     static Optional<Judgement> noPerformance(Examination x) {
         Optional<Judgement> noAirflow = noAirflow(x);
-        return noAirflow.isPresent() || x.facts().subjects(Scope.INDOOR_UNIT).size() <= 1
+        return noAirflow.isPresent() || x.facts().subjects(Scope.COIL_UNIT).size() <= 1
                 ? noAirflow
                 : Optional.of(x.finding()
                         .conclude(

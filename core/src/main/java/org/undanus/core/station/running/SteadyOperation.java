@@ -26,7 +26,7 @@ final class SteadyOperation implements Requirement {
     private static final LimitKey DRIFT = new LimitKey(
             "running.supply-drift", Dimension.TEMPERATURE_DIFFERENCE, "Change of supply temperature in five minutes");
     static final About ABOUT = About.of(
-                    "running.steady", Station.RUNNING, Scope.INDOOR_UNIT, "Running steadily", Severity.RECORD)
+                    "running.steady", Station.RUNNING, Scope.COIL_UNIT, "Running steadily", Severity.RECORD)
             .needs(OperationPoints.RUN_TIME)
             .limits(DRIFT)
             .settings(SteadyRunning.DURATION);

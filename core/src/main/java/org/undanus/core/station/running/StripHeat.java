@@ -33,7 +33,7 @@ final class StripHeat implements Requirement {
     private static final About ABOUT = About.of(
                     "running.strip-heat",
                     Station.RUNNING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Strip heat draws what its plate says",
                     Severity.PERFORMANCE)
             .sources("A resistance draws in proportion to its voltage: I = I_plate·U/U_plate")

@@ -57,7 +57,7 @@ final class TemperatureSplit implements Requirement {
     static final About ABOUT = About.of(
                     "running.split",
                     Station.RUNNING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Temperature split, cooling",
                     Severity.PERFORMANCE)
             .sources("ASHRAE Fundamentals, Psychrometrics; apparatus dew point and bypass factor")

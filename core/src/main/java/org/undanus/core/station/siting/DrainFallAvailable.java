@@ -31,7 +31,7 @@ import org.undanus.core.words.Text;
 final class DrainFallAvailable implements Requirement {
     private static final LimitKey LIMIT = new LimitKey("siting.drain-fall", Dimension.RATIO, "Fall the drain can have");
     private static final About ABOUT = About.of(
-                    "siting.drain-fall", Station.SITING, Scope.INDOOR_UNIT, "Drain can fall", Severity.DAMAGE)
+                    "siting.drain-fall", Station.SITING, Scope.SPLIT_UNIT, "Drain can fall", Severity.DAMAGE)
             .sources("Adopted mechanical code, condensate disposal", "Data sheet, drain")
             .limits(LIMIT);
 

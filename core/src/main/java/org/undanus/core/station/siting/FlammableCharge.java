@@ -42,7 +42,7 @@ final class FlammableCharge implements Requirement {
     private static final About ABOUT = About.of(
                     "siting.flammable-charge",
                     Station.SITING,
-                    Scope.INDOOR_UNIT,
+                    Scope.COIL_UNIT,
                     "Room large enough for its refrigerant",
                     Severity.SAFETY)
             .sources(EDITION)

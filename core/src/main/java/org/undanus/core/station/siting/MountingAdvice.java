@@ -22,7 +22,7 @@ final class MountingAdvice implements Requirement {
     private static final About ABOUT = About.of(
                     "siting.mounting-advice",
                     Station.SITING,
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     "Height suits the room",
                     Severity.PERFORMANCE)
             .sources("Common practice: warm air rises")

@@ -194,7 +194,7 @@ final class SitingPoints {
             .withCaution("If you smell gas or solvent: no switch, out, and call.");
     static final Point DRAIN_OUTLET = indoorTape(
                     "drain-outlet-height",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     "Drain outlet, height",
                     "Height of the unit's own drain outlet over a level line.",
                     20)
@@ -202,19 +202,19 @@ final class SitingPoints {
             .asOptional();
     static final Point DRAIN_EXIT = indoorTape(
                     "drain-exit-height",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     "Drain's end, height",
                     "Where it must leave or join, over the same line.",
                     20)
             .asOptional();
     static final Point DRAIN_RUN = indoorTape(
-                    "drain-run", Scope.INDOOR_UNIT, "Drain, length between the two", "Along its way.", 100)
+                    "drain-run", Scope.SPLIT_UNIT, "Drain, length between the two", "Along its way.", 100)
             .asOptional();
 
     static final Option LED_BY_HEATING = Option.of("heating", "heating");
     static final Point ROOM_LED_BY = Point.choice(
                     "siting.room-led-by",
-                    Scope.INDOOR_UNIT,
+                    Scope.SPLIT_UNIT,
                     "Room needs mostly",
                     "What the load summary says of the room.",
                     List.of(Option.of("cooling", "cooling"), LED_BY_HEATING))

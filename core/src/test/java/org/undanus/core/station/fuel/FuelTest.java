@@ -19,6 +19,7 @@ import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.PressureDifference;
+import org.undanus.core.quantity.TemperatureDifference;
 
 class FuelTest {
     private static final String VENT = "@vent-indoor";
@@ -523,5 +524,135 @@ class FuelTest {
                 .get(0);
         assertThat(vent.spoken()).hasToString("Clear of openings: Fails; over grade: Meets");
         assertThat(vent.caption().toString()).contains("Move the vent's end 1219 mm or more from that opening.");
+    }
+
+    @ParameterizedTest(name = "{0} to a burner for {1}: {2}")
+    @CsvSource({
+        "natural gas, natural gas, MEETS",
+        "propane, propane, MEETS",
+        "propane, natural gas, FAILS",
+        "natural gas, propane, FAILS",
+        "another fuel, natural gas, REFER"
+    })
+    void theBurnerIsSetUpForItsFuel(String supplied, String set, Verdict verdict) {
+        CaseFixture read = unit("supplied", supplied);
+        assertThat(read.verdict("fuel.suited@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(unit(read, "set-for", set).verdict("fuel.suited@indoor")).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "limit-switch, shuts the burner off, MEETS",
+        "limit-switch, does not shut it off, FAILS",
+        "limit-switch, missing or bypassed, FAILS",
+        "limit-switch, not tested, NOT_SHOWN",
+        "rollout-switch, 'in place, opens the circuit', MEETS",
+        "rollout-switch, does not open the circuit, FAILS",
+        "rollout-switch, missing or bypassed, FAILS",
+        "rollout-switch, not made with one, DOES_NOT_APPLY",
+        "rollout-switch, not tested, NOT_SHOWN"
+    })
+    void safetySwitches(String point, String typed, Verdict verdict) {
+        assertThat(unit(point, typed).verdict("fuel." + point + "@indoor")).isEqualTo(verdict);
+        assertThat(before().verdict("fuel." + point + "@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @ParameterizedTest(name = "category {0}, {1}: {2}")
+    @CsvSource({"I, no spillage, MEETS", "I, spills, FAILS", "I, not done, NOT_SHOWN"})
+    void spillageOfADraftHood(String category, String typed, Verdict verdict) {
+        assertThat(vent("category", category, "spillage", typed).verdict("fuel.vent-spillage" + VENT))
+                .isEqualTo(verdict);
+        assertThat(vent("category", "IV").verdict("fuel.vent-spillage" + VENT)).isEqualTo(Verdict.DOES_NOT_APPLY);
+    }
+
+    /** Tables of NFPA 54 / IFGC for schedule 40, 0.5 in of water: natural gas of 0.60, undiluted propane; ft³/h. */
+    @ParameterizedTest(name = "{0} in over {1} ft, propane {2}: {3} ft³/h")
+    @CsvSource({
+        "0.622, 10, false, 172",
+        "0.622, 50, false, 72",
+        "0.824, 50, false, 151",
+        "1.049, 100, false, 195",
+        "2.067, 40, false, 1900"
+    })
+    void whatAGasPipeLetsThrough(double inches, double feet, boolean propane, double expected) {
+        double flow = GasPipeSize.flow(inches * 0.0254, 0.5 * 249.08891, feet * 0.3048, propane);
+        assertThat(flow * 3600 / Math.pow(0.3048, 3)).isCloseTo(expected, within(expected * 0.015));
+    }
+
+    /** The table of undiluted propane at 11 in of water, 10 ft: 291 and 608 kBtu/h, by 2516 Btu/ft³. */
+    @ParameterizedTest(name = "{0} in: {1} kBtu/h")
+    @CsvSource({"0.622, 291", "0.824, 608"})
+    void propaneIsHeavierAndRicher(double inches, double expected) {
+        double flow = GasPipeSize.flow(inches * 0.0254, 0.5 * 249.08891, 10 * 0.3048, true);
+        double heat = flow * 3600 / Math.pow(0.3048, 3) * 2.516;
+        assertThat(heat).isCloseTo(expected, within(expected * 0.03));
+    }
+
+    private static CaseFixture piped(String size, String length, String load) {
+        return unit(
+                "supplied",
+                "natural gas",
+                "heating-value",
+                "1000 Btu/ft³",
+                "pipe-material",
+                "steel, schedule 40",
+                "pipe-size",
+                size,
+                "pipe-longest",
+                length,
+                "pipe-load",
+                load);
+    }
+
+    @ParameterizedTest(name = "{0} over {1} with {2}: {3}")
+    @CsvSource({
+        "1/2 in, 50 ft, 60 kBtu/h, MEETS",
+        "1/2 in, 50 ft, 72 kBtu/h, MEETS",
+        "1/2 in, 50 ft, 73 kBtu/h, FAILS",
+        "1/2 in, 50 ft, 100 kBtu/h, FAILS",
+        "3/4 in, 50 ft, 100 kBtu/h, MEETS",
+        "2 in, 50 ft, 3000 kBtu/h, FAILS",
+        "larger, 50 ft, 100 kBtu/h, REFER"
+    })
+    void theGasPipeCarriesItsLoad(String size, String length, String load, Verdict verdict) {
+        assertThat(piped(size, length, load).verdict("fuel.pipe-load@indoor")).isEqualTo(verdict);
+    }
+
+    @Test
+    void aPipeTooSmallIsToldTheSizeThatIsEnough() {
+        assertThat(said(piped("1/2 in", "50 ft", "100 kBtu/h").find("fuel.pipe-load@indoor")))
+                .contains("with 3/4 in pipe or larger");
+        assertThat(said(piped("2 in", "50 ft", "6000 kBtu/h").find("fuel.pipe-load@indoor")))
+                .contains("sizes the pipe anew");
+        assertThat(unit("pipe-size", "1/2 in").verdict("fuel.pipe-load@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(unit(piped("1/2 in", "50 ft", "60 kBtu/h"), "pipe-material", "copper")
+                        .verdict("fuel.pipe-load@indoor"))
+                .isEqualTo(Verdict.REFER);
+    }
+
+    /** 180 K over the air at 9 % of oxygen: natural gas 180·(0.66/12 + 0.009) = 11.5 %. */
+    @Test
+    void lossByTheStack() {
+        assertThat(StackTemperature.loss(180, 0.09, false)).isCloseTo(0.1152, within(1e-6));
+        assertThat(StackTemperature.loss(180, 0.09, true)).isCloseTo(0.1089, within(1e-6));
+    }
+
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({"200 °C, MEETS", "110 °C, FAILS", "300 °C, FAILS", "270.5 °C, TOO_CLOSE"})
+    void netStackTemperatureByTheSheet(String flue, Verdict verdict) {
+        DataSheet sheet = DataSheet.of("Brellick", "GF", "Brellick 7")
+                .with(SheetValue.LEAST_STACK_TEMPERATURE, TemperatureDifference.ofKelvin(120))
+                .with(SheetValue.MOST_STACK_TEMPERATURE, TemperatureDifference.ofKelvin(250));
+        CaseFixture read = unit(before().sheets(sheet), "flue-temperature", flue);
+        assertThat(read.verdict("fuel.stack-temperature@indoor")).isEqualTo(Verdict.NOT_SHOWN);
+        CaseFixture whole = unit(read, "burner-air", "20 °C");
+        assertThat(whole.verdict("fuel.stack-temperature@indoor")).isEqualTo(verdict);
+        assertThat(whole.find("fuel.stack-temperature@indoor").derivation().toString())
+                .doesNotContain("Stack loss");
+        assertThat(unit(whole, "supplied", "natural gas", "flue-oxygen", "9 %")
+                        .find("fuel.stack-temperature@indoor")
+                        .derivation()
+                        .toString())
+                .contains("Stack loss");
     }
 }
