@@ -2511,7 +2511,7 @@ export interface components {
             id?: string;
             title: string;
             /** @enum {string} */
-            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_CASSETTE" | "INDOOR_DUCTED" | "FURNACE_COIL" | "FURNACE" | "FURNACE_CONDENSING" | "PACKAGED" | "PACKAGED_FUEL" | "BOILER";
             ownSupply: boolean;
         };
         Amendment: {
@@ -2566,7 +2566,7 @@ export interface components {
         UnitView: {
             id: string;
             /** @enum {string} */
-            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_CASSETTE" | "INDOOR_DUCTED" | "FURNACE_COIL" | "FURNACE" | "FURNACE_CONDENSING" | "PACKAGED" | "PACKAGED_FUEL" | "BOILER";
             title: string;
             ownSupply: boolean;
             model?: string;
@@ -2960,7 +2960,7 @@ export interface components {
         NewComponent: {
             title: string;
             /** @enum {string} */
-            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_CASSETTE" | "INDOOR_DUCTED" | "FURNACE_COIL" | "FURNACE" | "FURNACE_CONDENSING" | "PACKAGED" | "PACKAGED_FUEL" | "BOILER";
             ownSupply: boolean;
             model?: string;
         };
@@ -3593,7 +3593,7 @@ export interface components {
         Component: {
             id: string;
             /** @enum {string} */
-            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_CASSETTE" | "INDOOR_DUCTED" | "FURNACE_COIL" | "FURNACE" | "FURNACE_CONDENSING" | "PACKAGED" | "PACKAGED_FUEL" | "BOILER";
             title: string;
             ownSupply: boolean;
         };
@@ -3879,6 +3879,10 @@ export interface components {
             leastManifoldPressure?: string;
             /** @description Greatest manifold pressure, a pressure difference: 0.45 inwc or 112 Pa */
             mostManifoldPressure?: string;
+            /** @description Least net stack temperature, a temperature difference: 18 F° or 10 K */
+            leastStackTemperature?: string;
+            /** @description Greatest net stack temperature, a temperature difference: 18 F° or 10 K */
+            mostStackTemperature?: string;
             /** @description Airflow over the outdoor coil, an airflow: 1200 cfm or 2040 m³/h */
             outdoorAirflow?: string;
             /** @description Line length the charge is for, at each port, a length: 40.5 in, 3' 4-1/2" or 1.03 m */
@@ -4061,8 +4065,9 @@ export interface components {
         };
         UnitWord: {
             /** @enum {string} */
-            id: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            id: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_CASSETTE" | "INDOOR_DUCTED" | "FURNACE_COIL" | "FURNACE" | "FURNACE_CONDENSING" | "PACKAGED" | "PACKAGED_FUEL" | "BOILER";
             title: string;
+            outdoor: boolean;
         };
         VerdictWord: {
             /** @enum {string} */
@@ -4464,7 +4469,7 @@ export interface components {
             document: string;
             refrigerant: string;
             /** @enum {string} */
-            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_DUCTED" | "FURNACE_COIL";
+            kind: "OUTDOOR" | "INDOOR_WALL" | "INDOOR_CASSETTE" | "INDOOR_DUCTED" | "FURNACE_COIL" | "FURNACE" | "FURNACE_CONDENSING" | "PACKAGED" | "PACKAGED_FUEL" | "BOILER";
             ownSupply: boolean;
             pairs: string[];
             /** Format: int32 */

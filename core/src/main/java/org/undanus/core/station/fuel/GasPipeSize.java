@@ -8,6 +8,7 @@ import static org.undanus.core.station.fuel.FuelPoints.PIPE_SIZE;
 import static org.undanus.core.station.fuel.FuelPoints.SUPPLIED;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -68,7 +69,7 @@ public final class GasPipeSize implements Requirement {
                                 "fuel.bore-" + size.id(),
                                 Dimension.LENGTH,
                                 "Inside diameter of steel gas pipe, schedule 40, " + size.words())));
-        return bores;
+        return Collections.unmodifiableMap(bores);
     }
 
     @Override
