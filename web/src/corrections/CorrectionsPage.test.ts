@@ -6,7 +6,7 @@ import CorrectionsPage from "./CorrectionsPage.vue";
 
 vi.mock("../api/client", async (original) => ({
   ...(await original<typeof import("../api/client")>()),
-  api: { get: vi.fn() },
+  api: { get: vi.fn(), post: vi.fn() },
 }));
 vi.mock("../frame/notice", () => ({ notice: { problem: vi.fn(), done: vi.fn() } }));
 const role = ref("INSPECTOR");
@@ -23,6 +23,7 @@ vi.mock("vue-router", async (original) => ({
   }),
 }));
 const get = answering("get");
+const post = answering("post");
 
 const correction = {
   id: "c1",
@@ -49,10 +50,33 @@ function listed() {
   }));
 }
 
+function question(id: string, installationId = "i") {
+  return {
+    id,
+    recordId: `of-${id}`,
+    installationId,
+    reference: "LH-23",
+    title: "Drying room",
+    crew: "Threeways Cooling",
+    recordedOn: "2026-08-04",
+    question: `How was ${id} read?`,
+    askedBy: "inspector",
+    askedAt: "2026-09-01T10:00:00Z",
+  };
+}
+
+/** What the server lists. */
+let corrections: unknown[];
+let questions: unknown[];
+
 beforeEach(() => {
   role.value = "INSPECTOR";
   query.value = {};
-  get.mockResolvedValue(listed());
+  corrections = listed();
+  questions = [];
+  get.mockImplementation((address) =>
+    Promise.resolve(address.includes("questions") ? questions : corrections),
+  );
 });
 afterEach(() => vi.resetAllMocks());
 
@@ -80,13 +104,11 @@ test("each correction leads to its thread and says by when; ended ones only when
 });
 
 test("what is overdue or answered is counted", async () => {
-  get.mockResolvedValue(
-    listed().map((each, index) => ({
-      ...each,
-      overdue: true,
-      correction: { ...each.correction, state: index ? "ANSWERED" : "SEEN", due: "2026-01-05" },
-    })),
-  );
+  corrections = listed().map((each, index) => ({
+    ...each,
+    overdue: true,
+    correction: { ...each.correction, state: index ? "ANSWERED" : "SEEN", due: "2026-01-05" },
+  }));
   const text = (await page()).text();
   expect(text).toContain("2 overdue.");
   expect(text).toContain("1 answer waits to be looked at.");
@@ -98,7 +120,7 @@ test("a crew raises none; an empty list says how one is raised", async () => {
   query.value = { installation: "i" };
   expect((await page()).text()).not.toContain("Raise corrections");
   query.value = {};
-  get.mockResolvedValue([]);
+  corrections = [];
   expect((await page()).text()).toContain("No correction has been raised");
 });
 
@@ -120,4 +142,44 @@ test("corrections stand installation by installation and are found as one types"
   expect(wrapper.findAll("li")).toHaveLength(1);
   await wrapper.find("input[aria-label=Find]").setValue("moon");
   expect(wrapper.text()).toContain("No correction says so.");
+});
+
+test("questions about records stand with them; a crew answers several at once", async () => {
+  role.value = "CREW";
+  questions = [question("q1"), question("q2"), question("q3", "other")];
+  const wrapper = await page();
+  expect(wrapper.findAll("textarea")).toHaveLength(3);
+  const send = wrapper.find("button[type=submit]");
+  expect(send.attributes("disabled")).toBeDefined();
+  await wrapper.findAll("textarea")[0]?.setValue("By the gauge.");
+  await wrapper.findAll("textarea")[1]?.setValue("  ");
+  await wrapper.findAll("textarea")[2]?.setValue("By the meter.");
+  expect(send.text()).toBe("Send 2 answers");
+  questions = [question("q2")];
+  await wrapper.find("form").trigger("submit");
+  await flushPromises();
+  expect(post).toHaveBeenCalledExactlyOnceWith("/api/questions/answers", {
+    answers: [
+      { question: "q1", words: "By the gauge." },
+      { question: "q3", words: "By the meter." },
+    ],
+  });
+  expect(wrapper.findAll("textarea")).toHaveLength(1);
+});
+
+test("what was answered stays where sending fails; whoever inspects only reads", async () => {
+  role.value = "CREW";
+  questions = [question("q1")];
+  post.mockRejectedValueOnce(new Error("gone"));
+  const wrapper = await page();
+  await wrapper.find("textarea").setValue("By the gauge.");
+  await wrapper.find("form").trigger("submit");
+  await flushPromises();
+  expect(wrapper.find("textarea").element.value).toBe("By the gauge.");
+  expect(wrapper.find("[role=alert]").exists()).toBe(true);
+  role.value = "INSPECTOR";
+  const office = await page();
+  expect(office.text()).toContain("How was q1 read?");
+  expect(office.text()).toContain("Not answered yet.");
+  expect(office.findAll("textarea")).toHaveLength(0);
 });

@@ -8,6 +8,7 @@ import { sentence } from "../api/problems";
 import { saysAll } from "../frame/saysAll";
 import { useSession } from "../session/useSession";
 import DueDate from "./DueDate.vue";
+import OpenQuestions from "./OpenQuestions.vue";
 import RaiseDialog from "./RaiseDialog.vue";
 import { ended } from "./states";
 
@@ -16,6 +17,7 @@ type Listed = Schemas["Listed"];
 const { person } = useSession();
 const inspects = computed(() => person.value?.role !== "CREW");
 const listed = ref<Listed[]>();
+const questions = ref<Schemas["OpenQuestion"][]>([]);
 const route = useRoute();
 /** The code on a site note leads to those of its installation. */
 const only = computed(() => {
@@ -36,6 +38,13 @@ const shown = computed(() =>
       saysAll(find.value, reference, title, crew, what, finding, asked)
     );
   }),
+);
+const toAnswer = computed(() =>
+  questions.value.filter(
+    (each) =>
+      (!only.value || each.installationId === only.value) &&
+      saysAll(find.value, each.reference, each.title, each.crew, each.question),
+  ),
 );
 const late = computed(() => listed.value?.filter((each) => each.overdue).length ?? 0);
 const waiting = computed(
@@ -61,7 +70,10 @@ function openOf(items: Listed[]): string {
 async function load() {
   problem.value = "";
   try {
-    listed.value = await api.get(at("/api/corrections"));
+    [listed.value, questions.value] = await Promise.all([
+      api.get(at("/api/corrections")),
+      api.get(at("/api/questions")),
+    ]);
   } catch (thrown) {
     problem.value = sentence(thrown);
   }
@@ -100,7 +112,7 @@ void load();
     <p v-if="problem" class="error" role="alert">
       {{ problem }} <button type="button" class="button" @click="load">{{ $gettext("Try again") }}</button>
     </p>
-    <p v-else-if="listed && !listed.length && !only">
+    <p v-else-if="listed && !listed.length && !questions.length && !only">
       {{
         $gettext("No correction has been raised. On a walk, choose a failed judgement and press %{key}.", {
           key: "f",
@@ -115,7 +127,7 @@ void load();
       }}
       <RouterLink class="button" to="/corrections">{{ $gettext("All installations") }}</RouterLink>
     </p>
-    <div v-if="listed?.length" class="filters">
+    <div v-if="listed?.length || questions.length" class="filters">
       <input
         v-model="find"
         class="field find"
@@ -126,9 +138,10 @@ void load();
         {{ $gettext("Ended ones too") }}
       </button>
     </div>
-    <p v-if="listed?.length && find && !shown?.length">
+    <p v-if="listed?.length && find && !shown?.length && !toAnswer.length">
       {{ $gettext("No correction says so. Try fewer letters.") }}
     </p>
+    <OpenQuestions v-if="toAnswer.length" :questions="toAnswer" :answers="!inspects" @answered="load" />
     <section v-for="items in sections" :key="items[0]?.correction.installationId" class="of">
       <h2>
         {{ items[0]?.reference }} {{ items[0]?.title }}

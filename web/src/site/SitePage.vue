@@ -54,7 +54,12 @@ watchEffect(() => {
 });
 onBeforeUnmount(() => (heading.value = undefined));
 
-const outdoor = computed(() => installation.value?.components.filter((c) => words.units.some((known) => known.id === c.kind && known.outdoor)) ?? []);
+const outdoor = computed(
+  () =>
+    installation.value?.components.filter((c) =>
+      words.units.some((known) => known.id === c.kind && known.outdoor),
+    ) ?? [],
+);
 const indoor = computed(() => sizes.value.filter((s) => !s.outdoor));
 const tabs = computed(() => [
   { component: PLAN, title: $gettext("Plan") },

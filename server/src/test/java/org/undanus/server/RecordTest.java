@@ -133,6 +133,66 @@ class RecordTest {
         return inspector.get("/api/records/" + id + "?units=SI").expect(200).json();
     }
 
+    @Test
+    void severalQuestionsAreAnsweredAtOnceOrNone() {
+        List<String> asked = new ArrayList<>();
+        String installation = inspector.installation("LH-23");
+        for (String fitter : List.of("First fitter", "Second fitter")) {
+            String id = inspector
+                    .post(
+                            "/api/installations/" + installation + "/records",
+                            Map.of("signedBy", fitter, "day", "2026-08-04", "values", stoodStill()))
+                    .expect(201)
+                    .json()
+                    .path("id")
+                    .asString();
+            asked.add(inspector
+                    .post(
+                            "/api/records/" + id + "/questions",
+                            Map.of("questions", List.of(Map.of("check", "record.pressure-hold", "subject", LINE))))
+                    .expect(201)
+                    .json()
+                    .at("/0/id")
+                    .asString());
+        }
+        Client crew = SERVER.signedIn("threeways");
+        Client others = SERVER.signedIn("dunmarrow");
+        assertThat(open(crew)).containsAll(asked);
+        assertThat(open(inspector)).containsAll(asked);
+        assertThat(open(others)).doesNotContainAnyElementsOf(asked);
+        List<Map<String, String>> both = asked.stream()
+                .map(each -> Map.of("question", each, "words", "It lay outdoors."))
+                .toList();
+        others.post("/api/questions/answers", Map.of("answers", both)).expect(404);
+        inspector.post("/api/questions/answers", Map.of("answers", both)).expect(403);
+        crew.post("/api/questions/answers", Map.of("answers", List.of(both.get(0), both.get(0))))
+                .expect(422);
+        crew.post(
+                        "/api/questions/answers",
+                        Map.of("answers", List.of(both.get(0), Map.of("question", asked.get(1), "words", " "))))
+                .expect(400);
+        crew.post(
+                        "/api/questions/answers",
+                        Map.of("answers", List.of(both.get(0), Map.of("question", "nobody's", "words", "Yes."))))
+                .expect(404);
+        assertThat(open(crew)).as("all or none").containsAll(asked);
+
+        crew.post("/api/questions/answers", Map.of("answers", both)).expect(204);
+        assertThat(open(crew)).doesNotContainAnyElementsOf(asked);
+        assertThat(inspector.get("/api/letters").json().at("/0/subject").asString())
+                .isEqualTo("LH-23: 2 answers about the record");
+        assertThat(crew.post("/api/questions/answers", Map.of("answers", both))
+                        .expect(409)
+                        .detail())
+                .contains("answered already");
+    }
+
+    private static List<String> open(Client client) {
+        return client.get("/api/questions").expect(200).json().values().stream()
+                .map(each -> each.path("id").asString())
+                .toList();
+    }
+
     private static JsonNode found(JsonNode view, String check) {
         return StreamSupport.stream(view.path("found").spliterator(), false)
                 .filter(each -> each.path("check").asString().equals(check))

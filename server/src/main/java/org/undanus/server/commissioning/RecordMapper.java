@@ -112,6 +112,23 @@ interface RecordMapper {
         }
     }
 
+    /** A question that waits for its answer, with what it is about. */
+    record OpenQuestion(
+            String id,
+            String recordId,
+            String installationId,
+            String reference,
+            String title,
+            String crew,
+            LocalDate recordedOn,
+            String question,
+            String askedBy,
+            Instant askedAt) {
+        public OpenQuestion {
+            askedAt = Moment.kept(askedAt);
+        }
+    }
+
     String RECORD =
             "SELECT id, installation_id, signed_by, recorded_on, coldest, warmest, brought_by, brought_at, released, version"
                     + " FROM commissioning_record ";
@@ -181,6 +198,14 @@ interface RecordMapper {
 
     @Select(QUESTION + "WHERE record_id = #{record} ORDER BY sequence")
     List<QuestionRow> questions(String record);
+
+    /** @param crew whose; of all where it is null */
+    @Select(
+            "SELECT q.id, q.record_id, r.installation_id, i.reference, i.title, i.crew, r.recorded_on, q.question, q.asked_by,"
+                    + " q.asked_at FROM record_question q JOIN commissioning_record r ON r.id = q.record_id"
+                    + " JOIN installation i ON i.id = r.installation_id"
+                    + " WHERE q.answer IS NULL AND (CAST(#{crew} AS VARCHAR) IS NULL OR i.crew = #{crew}) ORDER BY q.sequence")
+    List<OpenQuestion> openQuestions(String crew);
 
     @Select(QUESTION + "ORDER BY sequence")
     List<QuestionRow> allQuestions();

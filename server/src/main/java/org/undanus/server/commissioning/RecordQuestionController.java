@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -16,8 +17,10 @@ import org.springframework.web.bind.annotation.RestController;
 import org.undanus.core.words.UnitSystem;
 import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
+import org.undanus.server.commissioning.RecordMapper.OpenQuestion;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.installation.CaseFiles;
+import org.undanus.server.problem.MayAlsoAnswer;
 import org.undanus.server.reading.AnsweredReading;
 import org.undanus.server.words.Viewer;
 
@@ -39,6 +42,15 @@ class RecordQuestionController {
             @NotNull(message = "is missing") @Size(max = 20, message = "holds more than 20")
                     List<@Valid @NotNull(message = "is empty") AnsweredReading> readings,
             boolean confirmed) {}
+
+    record AnswerInWords(
+            @NotBlank(message = "is empty") @Size(max = 36, message = "is no question") String question,
+            @NotBlank(message = "is empty") @Size(max = 2000, message = "is longer than 2000 characters")
+                    String words) {}
+
+    record AnswersInWords(
+            @NotNull(message = "is missing") @Size(min = 1, max = 50, message = "holds none, or more than 50")
+                    List<@Valid @NotNull(message = "is empty") AnswerInWords> answers) {}
 
     private final CommissioningRecords records;
     private final RecordQuestions questions;
@@ -69,6 +81,25 @@ class RecordQuestionController {
                 .stream()
                 .map(question -> question(question, person, viewer.wording(UnitSystem.SI)))
                 .toList();
+    }
+
+    /** Those that wait for an answer, oldest first. */
+    @GetMapping("/questions")
+    List<OpenQuestion> open(@AuthenticationPrincipal Person person) {
+        return questions.open(person);
+    }
+
+    /** Answers several in words, all of them or none. */
+    @PostMapping("/questions/answers")
+    @MayAlsoAnswer(HttpStatus.NOT_FOUND)
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void answer(Viewer viewer, @Valid @RequestBody AnswersInWords answers, @AuthenticationPrincipal Person person) {
+        questions.answer(
+                answers.answers().stream()
+                        .map(each -> new RecordQuestions.InWords(each.question(), each.words()))
+                        .toList(),
+                person,
+                viewer.wording(UnitSystem.SI));
     }
 
     @PostMapping("/questions/{id}/answer")

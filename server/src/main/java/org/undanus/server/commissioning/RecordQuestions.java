@@ -3,6 +3,7 @@ package org.undanus.server.commissioning;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,7 @@ import org.undanus.core.words.Language;
 import org.undanus.core.words.Text;
 import org.undanus.core.words.Wording;
 import org.undanus.server.account.Person;
+import org.undanus.server.commissioning.RecordMapper.OpenQuestion;
 import org.undanus.server.commissioning.RecordMapper.QuestionRow;
 import org.undanus.server.commissioning.RecordMapper.RecordRow;
 import org.undanus.server.installation.CaseFiles;
@@ -148,6 +150,38 @@ class RecordQuestions {
         outbox.toCrew(LetterKind.RECORD, header, subject, lines, person);
     }
 
+    /** Those that wait for an answer of whoever may see them, oldest first. */
+    List<OpenQuestion> open(Person person) {
+        return mapper.openQuestions(person.inspects() ? null : person.crew().orElse(""));
+    }
+
+    /** An answer in words. */
+    record InWords(String question, String words) {}
+
+    /** A question that has been answered, with what it is about. */
+    private record Given(CaseFile file, QuestionRow answered, List<AnsweredReading> read) {}
+
+    /**
+     * Answers several questions in words, all of them or none; of each installation the office gets one letter.
+     *
+     * @throws UnsuitableException where one has no words, or stands there twice
+     * @throws ConflictException where one is answered already
+     */
+    @Transactional
+    void answer(List<InWords> answers, Person person, Wording wording) {
+        if (answers.stream().map(InWords::question).distinct().count() < answers.size()) {
+            throw new UnsuitableException("answers", "One question stands there twice. Nothing was saved.");
+        }
+        Map<String, List<Given>> byInstallation = new LinkedHashMap<>();
+        for (InWords each : answers) {
+            Given given = keepAnswer(each.question(), each.words(), List.of(), false, person, wording);
+            byInstallation
+                    .computeIfAbsent(given.file().header().id(), id -> new ArrayList<>())
+                    .add(given);
+        }
+        byInstallation.values().forEach(given -> letter(given, person));
+    }
+
     /**
      * Answers a question, once, in words or by readings.
      *
@@ -156,6 +190,18 @@ class RecordQuestions {
      */
     @Transactional
     QuestionRow answer(
+            String question,
+            String words,
+            List<AnsweredReading> read,
+            boolean confirmed,
+            Person person,
+            Wording wording) {
+        Given given = keepAnswer(question, words, read, confirmed, person, wording);
+        letter(List.of(given), person);
+        return given.answered();
+    }
+
+    private Given keepAnswer(
             String question,
             String words,
             List<AnsweredReading> read,
@@ -195,13 +241,30 @@ class RecordQuestions {
                     "This question is answered already. Nothing was saved.", words, before.answer());
         }
         journal.write(person.name(), "question.answered", answered.id(), answered);
+        return new Given(file, answered, read);
+    }
+
+    /** To the office, of one installation. */
+    private void letter(List<Given> given, Person person) {
+        CaseFile.Header header = given.get(0).file().header();
+        List<Object> lines = new ArrayList<>();
+        for (Given each : given) {
+            if (!lines.isEmpty()) {
+                lines.add("");
+            }
+            lines.addAll(told(each.answered(), each.read()));
+        }
         outbox.toOffice(
                 LetterKind.RECORD,
-                file.header(),
-                Text.of("{reference}: an answer about the record", file.header().reference()),
-                told(answered, read),
+                header,
+                Text.counted(
+                        given.size(),
+                        "{reference}: an answer about the record",
+                        "{reference}: {count} answers about the record",
+                        header.reference(),
+                        given.size()),
+                lines,
                 person);
-        return answered;
     }
 
     private static List<Object> told(QuestionRow answered, List<AnsweredReading> read) {
