@@ -54,9 +54,24 @@ final class OwnVisit {
 
     /** An installation of one's own, by its outdoor model, from which the indoor one follows by the sheet. */
     void enter(String model, String building) {
+        begin(model);
+        finish(building);
+    }
+
+    /** One unit alone, by its model: its kind follows from the sheet. */
+    void enterAlone(String model, String building) {
+        begin(model);
+        page.getByLabel("Leave out unit 2").click();
+        finish(building);
+    }
+
+    private void begin(String model) {
         page.navigate(address + "/register");
         steps.button("New installation").click();
         page.getByLabel("Outdoor unit, model").fill(model);
+    }
+
+    private void finish(String building) {
         page.getByLabel("Building").fill(building);
         page.getByLabel("Height above sea level").fill("300 m");
         page.getByRole(
@@ -84,16 +99,21 @@ final class OwnVisit {
     List<String> walkByKeyboard() {
         List<String> left = new ArrayList<>();
         for (int station = 1; ; station++) {
-            page.locator("div.line").first().waitFor();
-            page.evaluate("document.activeElement.blur()");
-            page.keyboard().press("Enter");
-            left.addAll(answered(this::byKeyboard));
+            left.addAll(answerByKeyboard());
             if (station == STATIONS) {
                 return left;
             }
             page.evaluate("document.activeElement.blur()");
             goOn(() -> page.keyboard().press("]"));
         }
+    }
+
+    /** The lines of the station that the page is at, by keys alone; says what could not be answered. */
+    List<String> answerByKeyboard() {
+        page.locator("div.line").first().waitFor();
+        page.evaluate("document.activeElement.blur()");
+        page.keyboard().press("Enter");
+        return answered(this::byKeyboard);
     }
 
     /** The same by taps, one line at a time. */

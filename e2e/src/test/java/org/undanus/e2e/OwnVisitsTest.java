@@ -46,6 +46,24 @@ class OwnVisitsTest extends BrowserTest {
         sealed(page);
     }
 
+    /** Its fuel is walked; of refrigerant nothing is asked. */
+    @Test
+    void aFurnaceWithoutCoil() {
+        Page page = lead(1280, 800);
+        OwnVisit visit = new OwnVisit(page, application.address());
+        visit.enterAlone("GF-18", "Brewhouse");
+        assertThat(page.getByText("Furnace without coil").first()).isVisible();
+        assertThat(page.getByText("Licence, refrigerant circuit")).hasCount(0);
+        String at = page.url().replaceAll("/papers(\\?.*)?$", "");
+        page.navigate(at + "/fuel");
+        assertThat(visit.answerByKeyboard()).as("still open").isEmpty();
+        assertThat(page.getByText("Burner set up for this fuel").first()).isVisible();
+        assertThat(page.getByText("Gas pipe carries its load").first()).isVisible();
+        // mounting, piping, condensate, tightness, evacuation, charge
+        assertThat(page.getByText("nothing of it here")).hasCount(6);
+        page.context().close();
+    }
+
     /** The whole of it where it is asked for; in parts OneLineTest, GlovesTest and NothingLostTest do the same each time. */
     @Test
     @EnabledIfSystemProperty(named = "undanus.thorough", matches = "true")

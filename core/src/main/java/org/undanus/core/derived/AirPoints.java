@@ -17,7 +17,7 @@ public final class AirPoints {
 
     public static final Point OUTDOOR = Point.quantity(
                     "running.outdoor-dry-bulb",
-                    Scope.SYSTEM,
+                    Scope.REFRIGERANT_SYSTEM,
                     Dimension.TEMPERATURE,
                     "Outdoor air, entering the unit",
                     "In the shade, where air enters the outdoor coil.",

@@ -14,10 +14,14 @@ public final class OperationPoints {
     public static final Option COOLING = Option.of("cooling", "cooling");
     public static final Option HEATING = Option.of("heating", "heating");
     public static final Point MODE = Point.choice(
-            "operation.mode", Scope.SYSTEM, "Mode", "What the machine was asked to do.", List.of(COOLING, HEATING));
+            "operation.mode",
+            Scope.REFRIGERANT_SYSTEM,
+            "Mode",
+            "What the machine was asked to do.",
+            List.of(COOLING, HEATING));
     public static final Point RUN_TIME = Point.quantity(
                     "operation.run-time",
-                    Scope.SYSTEM,
+                    Scope.REFRIGERANT_SYSTEM,
                     Dimension.DURATION,
                     "Running without a break for",
                     "Minutes since the compressor started, stage and fan speed unchanged.",

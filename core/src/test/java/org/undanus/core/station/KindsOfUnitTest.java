@@ -21,6 +21,7 @@ import org.undanus.core.installation.Site;
 import org.undanus.core.judgement.Judgement;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
+import org.undanus.core.plan.StationPlan;
 import org.undanus.core.quantity.Length;
 
 /** Every kind of unit is judged by what it has, and by nothing it has not. */
@@ -60,6 +61,18 @@ class KindsOfUnitTest {
                         Station.CHARGE,
                         Station.CONDENSATE,
                         Station.MOUNTING);
+        Case facts = of(Kind.FURNACE);
+        assertThat(Walk.plans().stream()
+                        .filter(plan -> plan.points().stream()
+                                .allMatch(point -> facts.subjects(point.scope()).isEmpty()))
+                        .map(StationPlan::station))
+                .containsExactly(
+                        Station.MOUNTING,
+                        Station.PIPING,
+                        Station.CONDENSATE,
+                        Station.TIGHTNESS,
+                        Station.EVACUATION,
+                        Station.CHARGE);
         assertThat(stations(Kind.FURNACE_CONDENSING)).contains(Station.CONDENSATE);
         assertThat(judged(Kind.FURNACE))
                 .extracting(judgement -> judgement.about().id())

@@ -52,8 +52,8 @@ final class ChargeByLength implements Requirement {
             new SchoolTopic.School("accept", "Surplus is accepted within the maker's lengths");
     private static final SchoolTopic TOPIC =
             new SchoolTopic("charge.short-lines", "Lines shorter than the charge is for", List.of(RECOVER, ACCEPT));
-    private static final LimitKey DEPARTURE =
-            new LimitKey("charge.by-length", Dimension.MASS, "Added, less what the lines ask for");
+    private static final LimitKey ADDED =
+            new LimitKey("charge.by-length", Dimension.MASS, "Charge added for the lines");
     private static final double GRAM = 0.001;
     static final Setting TOLERANCE = new Setting(
             "charge.tolerance", Dimension.RATIO, "How far the charge may be from what it should be, of all of it");
@@ -66,7 +66,7 @@ final class ChargeByLength implements Requirement {
                     "Charge suits the lines",
                     Severity.PERFORMANCE)
             .sources("The maker's charge for other lengths: k·(L − L₀)")
-            .limits(DEPARTURE)
+            .limits(ADDED)
             .settings(Stream.concat(Stream.of(TOLERANCE, WARM, Trim.WAIT), CycleSettings.ALL.stream())
                     .toArray(Setting[]::new))
             .schools(TOPIC);
@@ -242,13 +242,14 @@ final class ChargeByLength implements Requirement {
         double whole = x.number(PlatePoints.CHARGE).orElse(0.0) + Math.max(0, lines.added.value());
         double tolerance = whole * x.rules().number(TOLERANCE);
         String source = x.rules().setting(TOLERANCE).source();
-        List<Limit> limits = new ArrayList<>(x.rules().limits(DEPARTURE));
-        limits.add(new Limit(x.rules().computed(), Bound.AT_LEAST, Mass.ofKilograms(-tolerance), source));
-        limits.add(new Limit(x.rules().computed(), Bound.AT_MOST, Mass.ofKilograms(tolerance), source));
-        Uncertain departure = Propagation.through(in -> in[0] - in[1], added, lines.added);
-        Comparison held = finding.hold(DEPARTURE, departure, GRAM, limits).orElseThrow();
-        Mass off = Mass.ofKilograms(Math.abs(departure.value()));
-        boolean over = departure.value() > 0;
+        double asked = lines.added.value();
+        List<Limit> limits = new ArrayList<>(x.rules().limits(ADDED));
+        limits.add(side(x, Bound.AT_LEAST, asked - tolerance, lines, source));
+        limits.add(side(x, Bound.AT_MOST, asked + tolerance, lines, source));
+        Comparison held = finding.hold(ADDED, added, GRAM, limits).orElseThrow();
+        double departure = added.value() - asked;
+        Mass off = Mass.ofKilograms(Math.abs(departure));
+        boolean over = departure > 0;
         return finding.conclude(
                 held.verdict(),
                 held.verdict() == Verdict.FAILS
@@ -262,5 +263,10 @@ final class ChargeByLength implements Requirement {
                         .orElseGet(() -> over
                                 ? Trim.recover(x, off)
                                 : Text.of("Weigh in {off} as the maker says, never over the room's limit.", off)));
+    }
+
+    private static Limit side(Examination x, Bound bound, double kilograms, Asked lines, String source) {
+        return new Limit(x.rules().computed(), bound, Mass.ofKilograms(kilograms), source)
+                .within(lines.added.standardUncertainty());
     }
 }

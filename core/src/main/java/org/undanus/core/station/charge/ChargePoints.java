@@ -173,7 +173,7 @@ final class ChargePoints {
             FREE);
     static final Point BAROMETER = Point.quantity(
                     "charge.barometer",
-                    Scope.SYSTEM,
+                    Scope.REFRIGERANT_SYSTEM,
                     Dimension.ABSOLUTE_PRESSURE,
                     "Air pressure, measured",
                     "At the place, not brought to sea level. Else that of the height is taken.",
