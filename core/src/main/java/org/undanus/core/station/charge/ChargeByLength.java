@@ -259,7 +259,8 @@ final class ChargeByLength implements Requirement {
                                         : "{off} less is in it than the lines ask for.",
                                 off)
                         : finding.room(),
-                SoundCycle.anotherCause(x)
+                SameRefrigerantCharged.another(x)
+                        .or(() -> SoundCycle.anotherCause(x))
                         .orElseGet(() -> over
                                 ? Trim.recover(x, off)
                                 : Text.of("Weigh in {off} as the maker says, never over the room's limit.", off)));

@@ -1,5 +1,6 @@
 package org.undanus.core.station.charge;
 
+import java.util.Optional;
 import org.undanus.core.evidence.Option;
 import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.PlatePoints;
@@ -23,6 +24,17 @@ final class SameRefrigerantCharged implements Requirement {
                     Severity.SAFETY)
             .sources("Nameplate")
             .needs(ChargePoints.REFRIGERANT, PlatePoints.REFRIGERANT);
+
+    /** What stands before any change of the charge: another refrigerant in it than the plate's. Empty where that is not shown. */
+    static Optional<Text> another(Examination x) {
+        return x.chosen(ChargePoints.REFRIGERANT)
+                .filter(cylinder -> x.chosen(PlatePoints.REFRIGERANT)
+                        .filter(plate -> !plate.equals(cylinder))
+                        .isPresent())
+                .map(cylinder -> Text.of(
+                        "{cylinder} was charged, which is not the plate's: have all of it recovered first. Nothing is added to it.",
+                        cylinder));
+    }
 
     @Override
     public About about() {

@@ -105,7 +105,8 @@ final class Trim {
     /** How much to take in or out first. Where the lines are known to hold too much or too little already, that much and no more. */
     static Text advice(Examination x, boolean add) {
         Optional<Double> off = off(x);
-        return full(off, add)
+        return SameRefrigerantCharged.another(x)
+                .or(() -> full(off, add))
                 .or(() -> off.isPresent() ? SoundCycle.anotherCause(x) : SoundCycle.beforeCharge(x, add))
                 .orElseGet(() -> amount(x, off, add));
     }

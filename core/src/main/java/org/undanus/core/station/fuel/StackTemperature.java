@@ -109,7 +109,8 @@ public final class StackTemperature implements Requirement {
         boolean propane = x.chosen(SUPPLIED).filter(FuelPoints.PROPANE::equals).isPresent();
         return x.measured(FLUE_OXYGEN)
                 .map(Value.Measured::uncertain)
-                .filter(oxygen -> gas && PERCENT * (oxygen.value() + oxygen.expanded()) < OXYGEN_OF_AIR)
+                .filter(oxygen ->
+                        gas && net.value() > 0 && PERCENT * (oxygen.value() + oxygen.expanded()) < OXYGEN_OF_AIR)
                 .map(oxygen -> Propagation.through(in -> loss(in[0], in[1], propane), net, oxygen));
     }
 }

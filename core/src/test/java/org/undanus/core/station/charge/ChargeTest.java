@@ -134,6 +134,18 @@ class ChargeTest {
     }
 
     @Test
+    void nothingIsAddedToAnotherRefrigerant() {
+        CaseFixture wrong = lines("10 m", "refrigerant", "R32").outdoor("siting.added-charge", "40 g");
+        assertThat(remedy(find(wrong, "by-length")))
+                .startsWith("R32 was charged, which is not the plate's: have all of it recovered first")
+                .doesNotContain("Weigh in");
+        CaseFixture right = lines("10 m", "refrigerant", "R410A").outdoor("siting.added-charge", "40 g");
+        assertThat(remedy(find(right, "by-length"))).startsWith("Weigh in 60 g");
+        CaseFixture low = valve("43 °C", "9.6 °C").outdoor("charge.refrigerant", "R32");
+        assertThat(remedy(find(low, "subcooling"))).startsWith("R32 was charged");
+    }
+
+    @Test
     void shorterLinesAskForNothingUnlessTheMakerDoes() {
         Judgement open = find(lines("4 m"), "by-length");
         assertThat(open.verdict()).isEqualTo(Verdict.NOT_SHOWN);
