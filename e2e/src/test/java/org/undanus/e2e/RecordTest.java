@@ -93,7 +93,9 @@ class RecordTest extends BrowserTest {
         page.getByText("Not answered yet.").waitFor();
         String record = page.url();
         page.navigate(application.address() + "/letters");
-        assertThat(page.getByText("LH-36: a question about your record")).isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.LINK, new Page.GetByRoleOptions().setName("LH-36: a question about your record")))
+                .isVisible();
 
         // the crew answers on a phone, in words and by a reading
         Page phone = signedIn("nettlebank", 390, 844);
