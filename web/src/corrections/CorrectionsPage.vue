@@ -5,6 +5,7 @@ import { useRoute } from "vue-router";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { sentence } from "../api/problems";
+import { grouped } from "../frame/grouped";
 import { saysAll } from "../frame/saysAll";
 import { useSession } from "../session/useSession";
 import DueDate from "./DueDate.vue";
@@ -53,13 +54,10 @@ const waiting = computed(
 
 /** Installation by installation; of each what is due first stands first. */
 const sections = computed(() => {
-  const found = new Map<string, Listed[]>();
-  for (const item of shown.value ?? []) {
-    const { installationId } = item.correction;
-    found.set(installationId, [...(found.get(installationId) ?? []), item]);
-  }
   const day = ({ correction }: Listed) => (ended(correction) ? "9" : (correction.due ?? "8"));
-  return [...found.values()].map((items) => items.sort((a, b) => day(a).localeCompare(day(b))));
+  return grouped(shown.value ?? [], (item) => item.correction.installationId).map((items) =>
+    items.sort((a, b) => day(a).localeCompare(day(b))),
+  );
 });
 
 function openOf(items: Listed[]): string {

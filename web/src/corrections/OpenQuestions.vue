@@ -4,6 +4,7 @@ import { computed, ref } from "vue";
 import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { useAttempt } from "../api/useAttempt";
+import { grouped } from "../frame/grouped";
 import { notice } from "../frame/notice";
 import { when } from "../frame/when";
 
@@ -14,13 +15,7 @@ const emit = defineEmits<{ answered: [] }>();
 const words = ref<Record<string, string>>({});
 const { busy, problem, attempt } = useAttempt();
 
-const sections = computed(() => {
-  const found = new Map<string, Schemas["OpenQuestion"][]>();
-  for (const each of props.questions) {
-    found.set(each.installationId, [...(found.get(each.installationId) ?? []), each]);
-  }
-  return [...found.values()];
-});
+const sections = computed(() => grouped(props.questions, (each) => each.installationId));
 const ready = computed(() => props.questions.filter((each) => words.value[each.id]?.trim()));
 
 async function send() {

@@ -167,6 +167,16 @@ test("several units of a kind are numbered, and units are left out, but never th
   expect(wrapper.find(".unit button").attributes("disabled")).toBeDefined();
 });
 
+test("what stands outdoors has a circuit of its own, whichever kind is chosen", async () => {
+  const { wrapper, submit } = await dialog();
+  await wrapper.findAll(".unit select")[1]?.setValue("PACKAGED");
+  await wrapper.findAll(".unit button")[0]?.trigger("click");
+  post.mockResolvedValueOnce({ id: "new" });
+  expect((await submit()).components).toMatchObject([
+    { title: "Packaged unit", kind: "PACKAGED", ownSupply: true },
+  ]);
+});
+
 test("what is wrong is said beside its field, what could wait is unfolded for it, and everything typed stays", async () => {
   const { wrapper, submit } = await dialog();
   await wrapper.find("#new-elevation").setValue("high");

@@ -4,7 +4,7 @@ import { at } from "../api/address";
 import { api, type Schemas } from "../api/client";
 import { useAttempt } from "../api/useAttempt";
 import { sentence } from "../api/problems";
-import { capital, words } from "../words/words";
+import { capital, outdoors, words } from "../words/words";
 import UnitRow from "./UnitRow.vue";
 
 const open = defineModel<boolean>({ required: true });
@@ -39,10 +39,6 @@ const asked = reactive({
 
 function unit(kind: Unit["kind"]): Unit & { model: string } {
   return { title: "", kind, ownSupply: outdoors(kind), model: "" };
-}
-
-function outdoors(kind: Unit["kind"]): boolean {
-  return words.units.some((known) => known.id === kind && known.outdoor);
 }
 
 watch(open, async (now) => {

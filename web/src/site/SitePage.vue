@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, ref, toRef, watch, watchEffect } from "vue";
 import { useKeys } from "../frame/useKeys";
 import { usePlaces } from "../frame/usePlaces";
 import { when } from "../frame/when";
-import { thingWord, words } from "../words/words";
+import { outdoors, thingWord, words } from "../words/words";
 import DrawingFigure from "../shown/figures/DrawingFigure.vue";
 import DrawnVerdicts from "./DrawnVerdicts.vue";
 import FeaturePanel from "./FeaturePanel.vue";
@@ -54,12 +54,7 @@ watchEffect(() => {
 });
 onBeforeUnmount(() => (heading.value = undefined));
 
-const outdoor = computed(
-  () =>
-    installation.value?.components.filter((c) =>
-      words.units.some((known) => known.id === c.kind && known.outdoor),
-    ) ?? [],
-);
+const outdoor = computed(() => installation.value?.components.filter((c) => outdoors(c.kind)) ?? []);
 const indoor = computed(() => sizes.value.filter((s) => !s.outdoor));
 const tabs = computed(() => [
   { component: PLAN, title: $gettext("Plan") },

@@ -50,6 +50,11 @@ export function gradeWord(grade: Schemas["GradeWord"]["id"]): string {
   return words.grades.find((word) => word.id === grade)?.title.toLowerCase() ?? "";
 }
 
+/** Whether a unit of this kind stands outdoors. */
+export function outdoors(kind: Schemas["UnitWord"]["id"]): boolean {
+  return words.units.some((known) => known.id === kind && known.outdoor);
+}
+
 function titled(kinds: Schemas["KeyWord"][], id: string): string | undefined {
   return kinds.find((kind) => kind.id === id)?.title;
 }

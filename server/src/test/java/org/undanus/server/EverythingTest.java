@@ -114,7 +114,7 @@ class EverythingTest {
             assertThat(to.get("/api/installations").json().path("entries"))
                     .as("whole or not at all")
                     .isEmpty();
-            assertThat(brought(to, zip, 200).path("installations")).hasSize(17);
+            assertThat(brought(to, zip, 200).path("installations")).hasSize(20);
             for (String reference : List.of("LH-01", "LH-07", "LH-15", "LH-23", "LH-40")) {
                 JsonNode there = lead.get("/api/installations/" + lead.installation(reference) + "/case.json")
                         .json()

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.undanus.core.numeric.Csv;
+import org.undanus.core.quantity.FieldUnit;
 
 /**
  * A size of copper tube as sold for refrigerant, with what tables give for it. All lengths in metres, torques in newton metres.
@@ -33,7 +34,6 @@ public record Tube(
     /** Ranges of a flare joint on this tube. */
     public record Flare(double leastTorque, double mostTorque, double leastDiameter, double mostDiameter) {}
 
-    private static final double FOOT = 0.3048;
     private static final double MILLIMETRE = 1e-3;
     /** Half the least step between two sizes: farther off it is no tube of the list. */
     private static final double NEAR = 0.7e-3;
@@ -46,10 +46,10 @@ public record Tube(
                 row.get("tube"),
                 number(row, "outer_mm") * MILLIMETRE,
                 number(row, "wall_mm") * MILLIMETRE,
-                number(row, "elbow_ft") * FOOT,
-                number(row, "long_elbow_ft") * FOOT,
-                number(row, "half_elbow_ft") * FOOT,
-                number(row, "return_bend_ft") * FOOT,
+                number(row, "elbow_ft") * FieldUnit.FOOT,
+                number(row, "long_elbow_ft") * FieldUnit.FOOT,
+                number(row, "half_elbow_ft") * FieldUnit.FOOT,
+                number(row, "return_bend_ft") * FieldUnit.FOOT,
                 row.get("torque_low").isEmpty()
                         ? Optional.empty()
                         : Optional.of(new Flare(

@@ -351,10 +351,12 @@ public record DataSheet(
      */
     public Component.Kind kind() {
         boolean burns = value(SheetValue.FUEL_INPUT).isPresent();
-        if (!pairs.isEmpty() || value(SheetValue.COMPRESSOR_CURRENT).isPresent()) {
-            return pairs.isEmpty() && value(SheetValue.AIRFLOW).isPresent()
-                    ? burns ? Component.Kind.PACKAGED_FUEL : Component.Kind.PACKAGED
-                    : Component.Kind.OUTDOOR;
+        boolean compressor = value(SheetValue.COMPRESSOR_CURRENT).isPresent();
+        if (pairs.isEmpty() && compressor && value(SheetValue.AIRFLOW).isPresent()) {
+            return burns ? Component.Kind.PACKAGED_FUEL : Component.Kind.PACKAGED;
+        }
+        if (!pairs.isEmpty() || compressor) {
+            return Component.Kind.OUTDOOR;
         }
         if (burns) {
             return refrigerant.isPresent() ? Component.Kind.FURNACE_COIL : Component.Kind.FURNACE;

@@ -115,7 +115,7 @@ public final class Finding {
     public Judgement nobodyLimits() {
         return conclude(
                 Verdict.DOES_NOT_APPLY,
-                Text.of("No authority limits this: the rule book is silent and no data sheet is at hand."),
+                Text.of("No authority limits this: neither the rule book nor a data sheet says how much."),
                 "");
     }
 

@@ -21,14 +21,19 @@ import java.util.stream.Stream;
 public record FieldUnit(
         String symbol, Dimension dimension, double factor, double offset, boolean customary, List<String> aliases) {
 
-    private static final double INCH = 0.0254;
-    private static final double FOOT = 0.3048;
+    /** m. */
+    public static final double INCH = 0.0254;
+    /** m. */
+    public static final double FOOT = 0.3048;
+
     private static final double POUND = 0.45359237;
     private static final double OUNCE = 0.028349523;
     private static final double POUND_FORCE = 4.448222;
     private static final double PSI = 6894.757;
     private static final double INHG = 3386.389;
-    private static final double INH2O = 249.0889;
+    /** Pa. */
+    public static final double INH2O = 249.0889;
+
     private static final double MICRON_HG = 0.1333224;
     private static final double TORR = 133.3224;
     private static final double KGF_PER_CM2 = 98_066.5;

@@ -28,7 +28,7 @@ public final class QuantityFormat {
 
     private static final int THOUSANDS_DIGITS = 3;
     private static final int GAS_DIGITS = 3;
-    private static final double INCH = 0.0254;
+    private static final double INCH = FieldUnit.INCH;
     private static final int EIGHTHS = 8;
     private static final double INCHES_ALONE_BELOW = 24;
     /** What is poured, rather than gas through a meter, m³. */

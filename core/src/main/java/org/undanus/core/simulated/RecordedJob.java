@@ -37,6 +37,7 @@ import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Site;
 import org.undanus.core.quantity.AbsolutePressure;
 import org.undanus.core.quantity.Accuracy;
+import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.quantity.GaugePressure;
 import org.undanus.core.quantity.Length;
 import org.undanus.core.quantity.Temperature;
@@ -50,7 +51,7 @@ import org.undanus.core.station.Walk;
 public final class RecordedJob {
     private static final double PSI = 6894.757;
     private static final double INCH_OF_MERCURY = 3386.389;
-    private static final double FOOT = 0.3048;
+    private static final double FOOT = FieldUnit.FOOT;
     private static final double POUND = 0.45359237;
     private static final double MICRON = 0.13332237;
     private static final double CUBIC_FOOT_A_MINUTE = 4.719474e-4;

@@ -208,15 +208,15 @@ class RecordQuestions {
             boolean confirmed,
             Person person,
             Wording wording) {
+        if (person.inspects()) {
+            throw new NotAllowedException("The crew answers.");
+        }
         QuestionRow before = mapper.question(question);
         if (before == null) {
             throw new NotFoundException("There is no such question.");
         }
         RecordRow row = records.visible(before.recordId(), person);
         CaseFile file = cases.openForWriting(row.installationId(), person);
-        if (person.inspects()) {
-            throw new NotAllowedException("The crew answers.");
-        }
         if (words.isBlank() && read.isEmpty() || words.getBytes(StandardCharsets.UTF_8).length > LONGEST_ANSWER) {
             throw new UnsuitableException(
                     "words",

@@ -73,7 +73,7 @@ class BackupTest {
         application.setWebApplicationType(WebApplicationType.NONE);
         try (ConfigurableApplicationContext context = application.run("--undanus.data=" + folder)) {
             assertThat(context.getBean(JournalCheck.class).run().sentence())
-                    .contains("sound", "17 installations", "Signed ends that agree");
+                    .contains("sound", "20 installations", "Signed ends that agree");
             Person lead = new Person("lead", "Lead", Role.QUALITY_LEAD, Optional.empty());
             assertThat(context.getBean(CaseFiles.class).all(lead).stream()
                             .filter(file -> file.header().reference().equals("LH-36"))

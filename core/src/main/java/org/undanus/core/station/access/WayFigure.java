@@ -17,6 +17,7 @@ import org.undanus.core.drawing.Role;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
+import org.undanus.core.evidence.Scope;
 import org.undanus.core.evidence.Value;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
@@ -209,7 +210,7 @@ final class WayFigure {
 
     private Optional<Piece> piece() {
         return facts.components().stream()
-                .filter(unit -> unit.judged() && !unit.outdoor())
+                .filter(unit -> unit.within(Scope.INDOOR_UNIT))
                 .flatMap(unit -> evidence
                         .standing(new PointKey(PlatePoints.MODEL.id(), unit.id()), Value.Written.class)
                         .flatMap(model -> facts.sheets().of(model.text()))

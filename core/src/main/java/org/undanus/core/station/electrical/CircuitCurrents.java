@@ -57,6 +57,14 @@ final class CircuitCurrents {
 
     private CircuitCurrents() {}
 
+    /** Standard sizes of overcurrent protective devices from one to another current, A, smallest first. */
+    static List<Quantity> deviceSizes(Examination x, double least, double most) {
+        return x.rules().sizes(DEVICE_SIZES).stream()
+                .filter(size -> size.si() >= least && size.si() <= most)
+                .sorted(Comparator.comparingDouble(Quantity::si))
+                .toList();
+    }
+
     /** Currents on the plate, A. A unit without a compressor has its fan as the largest motor. */
     private record Loads(double compressor, double fans, double heaters) {
 

@@ -3,7 +3,6 @@ package org.undanus.core.station.electrical;
 import static org.undanus.core.station.electrical.CircuitPoints.DEVICE_RATING;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.undanus.core.evidence.Point;
@@ -128,10 +127,7 @@ final class OvercurrentDevice implements Requirement {
     private static Text remedy(Examination x, Comparison held) {
         double least = binding(held, Bound.AT_LEAST);
         double most = binding(held, Bound.AT_MOST);
-        List<Quantity> fitting = x.rules().sizes(CircuitCurrents.DEVICE_SIZES).stream()
-                .filter(size -> size.si() >= least && size.si() <= most)
-                .sorted(Comparator.comparingDouble(Quantity::si))
-                .toList();
+        List<Quantity> fitting = CircuitCurrents.deviceSizes(x, least, most);
         if (fitting.isEmpty()) {
             return Text.of(
                     "No standard size lies between {least} and {most}: conductors or circuit must change. The authority decides.",

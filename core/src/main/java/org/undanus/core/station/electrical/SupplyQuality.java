@@ -214,9 +214,15 @@ public final class SupplyQuality {
         return finding.conclude(
                 held.verdict(),
                 finding.room(),
-                Text.of(
-                        "A licensed electrician fits a device of {factor} at most, or larger conductors.",
-                        Current.ofAmperes(Math.floor(factor * ampacity.value() / trips))));
+                heavier(CircuitCurrents.deviceSizes(x, 0, factor * ampacity.value() / trips)));
+    }
+
+    private static Text heavier(List<Quantity> fitting) {
+        return fitting.isEmpty()
+                ? Text.of("A licensed electrician pulls larger conductors: no standard device is small enough.")
+                : Text.of(
+                        "A licensed electrician fits a device of {size} at most, or larger conductors.",
+                        fitting.get(fitting.size() - 1));
     }
 
     /** Which stage the machine runs in, by the sheet's current it lies nearer to. */

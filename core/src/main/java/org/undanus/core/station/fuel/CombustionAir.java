@@ -29,6 +29,7 @@ import org.undanus.core.judgement.Verdict;
 import org.undanus.core.quantity.Area;
 import org.undanus.core.quantity.AtLeast;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.quantity.Ratio;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.quantity.Volume;
@@ -76,7 +77,7 @@ public final class CombustionAir implements Requirement {
             FuelPoints.TWO_HORIZONTAL, each("horizontal", "outdoors, horizontal, two"),
             FuelPoints.ONE, each("single", "outdoors, single"));
     /** A square inch, m². */
-    private static final double SQUARE_INCH = 0.0254 * 0.0254;
+    private static final double SQUARE_INCH = FieldUnit.INCH * FieldUnit.INCH;
 
     static final SchoolTopic.School BY_STANDARD =
             new SchoolTopic.School("standard", "Standard method: so much room for the input");

@@ -2,6 +2,7 @@ package org.undanus.core.station.fuel;
 
 import java.util.List;
 import java.util.stream.Stream;
+import org.undanus.core.evidence.Point;
 import org.undanus.core.judgement.Answered;
 import org.undanus.core.judgement.Requirement;
 import org.undanus.core.judgement.Severity;
@@ -46,14 +47,12 @@ public final class Fuel {
     }
 
     private static Requirement limitSwitch() {
-        return Answered.of(
-                        Station.FUEL,
+        return safetySwitch(
                         FuelPoints.LIMIT_SWITCH,
-                        Severity.SAFETY,
-                        "Appliance standards, limit controls; manual")
+                        "Appliance standards, limit controls; manual",
+                        "The burner goes on when it overheats.",
+                        "Nothing stops the burner when it overheats.")
                 .when("shuts-off", Verdict.MEETS, "It shuts the burner off.", "")
-                .when("does-not", Verdict.FAILS, "The burner goes on when it overheats.", SHUT_OFF)
-                .when("bypassed", Verdict.FAILS, "Nothing stops the burner when it overheats.", SHUT_OFF)
                 .when(
                         "not-tested",
                         Verdict.NOT_SHOWN,
@@ -62,20 +61,24 @@ public final class Fuel {
     }
 
     private static Requirement rolloutSwitch() {
-        return Answered.of(
-                        Station.FUEL,
+        return safetySwitch(
                         FuelPoints.ROLLOUT_SWITCH,
-                        Severity.SAFETY,
-                        "Appliance standards, rollout; manual")
+                        "Appliance standards, rollout; manual",
+                        "Flames that roll out would not stop the burner.",
+                        "Nothing stops flames that roll out.")
                 .when("opens", Verdict.MEETS, "It is in place and opens the circuit.", "")
-                .when("does-not", Verdict.FAILS, "Flames that roll out would not stop the burner.", SHUT_OFF)
-                .when("bypassed", Verdict.FAILS, "Nothing stops flames that roll out.", SHUT_OFF)
                 .when("not-fitted", Verdict.DOES_NOT_APPLY, "It is not made with one.", "")
                 .when(
                         "not-tested",
                         Verdict.NOT_SHOWN,
                         "Nobody has seen it open the circuit.",
                         "Check the rollout switch with the power off, as the manual says.");
+    }
+
+    private static Answered safetySwitch(Point point, String source, String failing, String missing) {
+        return Answered.of(Station.FUEL, point, Severity.SAFETY, source)
+                .when("does-not", Verdict.FAILS, failing, SHUT_OFF)
+                .when("bypassed", Verdict.FAILS, missing, SHUT_OFF);
     }
 
     private static List<Requirement> pipe() {

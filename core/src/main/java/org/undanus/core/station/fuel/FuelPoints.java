@@ -28,15 +28,14 @@ final class FuelPoints {
     static final Option NATURAL_GAS = Option.of("natural-gas", "natural gas");
     static final Option PROPANE = Option.of("propane", "propane");
     static final Option OTHER_FUEL = Option.of("other", "another fuel");
-    static final Point SUPPLIED =
-            choice("supplied", "Fuel supplied", "What comes from the meter or tank.", NATURAL_GAS, PROPANE, OTHER_FUEL);
-    static final Point SET_FOR = choice(
-            "set-for",
-            "Burner set up for",
-            "On the nameplate, or on the label of a conversion.",
-            NATURAL_GAS,
-            PROPANE,
-            OTHER_FUEL);
+    static final Point SUPPLIED = fuel("supplied", "Fuel supplied", "What comes from the meter or tank.");
+    static final Point SET_FOR =
+            fuel("set-for", "Burner set up for", "On the nameplate, or on the label of a conversion.");
+
+    private static Point fuel(String name, String title, String how) {
+        return choice(name, title, how, NATURAL_GAS, PROPANE, OTHER_FUEL);
+    }
+
     static final Point INPUT = measured(
                     "plate-input",
                     Dimension.POWER,
@@ -132,6 +131,7 @@ final class FuelPoints {
             "Gas pipe, part by part with the flow",
             "Valve, union, connector, drip leg, pipe, cabinet where it enters, control.",
             GasTrain.NOTATION);
+    static final Option LARGER = Option.of("larger", "larger");
     static final Point PIPE_SIZE = choice(
             "pipe-size",
             "Gas pipe, nominal size",
@@ -142,7 +142,7 @@ final class FuelPoints {
             Option.of("one-and-a-quarter-inch", "1-1/4 in"),
             Option.of("one-and-a-half-inch", "1-1/2 in"),
             Option.of("two-inch", "2 in"),
-            Option.of("larger", "larger"));
+            LARGER);
     static final Option STEEL = Option.of("steel", "steel, schedule 40");
     static final Point PIPE_MATERIAL = choice(
             "pipe-material",

@@ -26,6 +26,7 @@ import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.numeric.Propagation;
 import org.undanus.core.quantity.Dimension;
+import org.undanus.core.quantity.FieldUnit;
 import org.undanus.core.quantity.Power;
 import org.undanus.core.quantity.Uncertain;
 import org.undanus.core.rules.Bound;
@@ -54,15 +55,12 @@ public final class GasPipeSize implements Requirement {
             .limits(LIMIT)
             .settings(Stream.concat(Stream.of(DROP), BORES.values().stream()).toArray(Setting[]::new));
 
-    private static final double INCH = 0.0254;
-    private static final double FOOT = 0.3048;
     private static final double HOUR = 3600;
-    private static final double INCH_OF_WATER = 249.08891;
 
     private static Map<Option, Setting> bores() {
         Map<Option, Setting> bores = new LinkedHashMap<>();
         PIPE_SIZE.options().stream()
-                .filter(size -> !size.id().equals("larger"))
+                .filter(size -> !size.equals(FuelPoints.LARGER))
                 .forEach(size -> bores.put(
                         size,
                         new Setting(
@@ -89,9 +87,9 @@ public final class GasPipeSize implements Requirement {
      */
     public static double flow(double bore, double drop, double length, boolean propane) {
         double factor = propane ? 1.2462 : 0.6094;
-        double slope = drop / INCH_OF_WATER / (factor * length / FOOT);
-        double hourly = Math.pow(19.17 * bore / INCH * Math.pow(slope, 0.206), 1 / 0.381);
-        return hourly * Math.pow(FOOT, 3) / HOUR;
+        double slope = drop / FieldUnit.INH2O / (factor * length / FieldUnit.FOOT);
+        double hourly = Math.pow(19.17 * bore / FieldUnit.INCH * Math.pow(slope, 0.206), 1 / 0.381);
+        return hourly * Math.pow(FieldUnit.FOOT, 3) / HOUR;
     }
 
     @Override
@@ -131,7 +129,9 @@ public final class GasPipeSize implements Requirement {
                         "",
                         x.rules().setting(DROP).value(),
                         x.rules().setting(DROP).source());
-        Uncertain carried = carried(x, BORES.get(size));
+        Uncertain carried = Propagation.through(
+                length -> carried(x, BORES.get(size), length[0]),
+                x.need(PIPE_LONGEST).uncertain());
         List<Limit> limits = new ArrayList<>(x.rules().limits(LIMIT));
         limits.add(new Limit(x.rules().code(), Bound.AT_MOST, Power.ofWatts(carried.value()), EQUATION)
                 .within(carried.standardUncertainty()));
@@ -149,22 +149,21 @@ public final class GasPipeSize implements Requirement {
                                         "A licensed fitter sizes the pipe anew, by another pressure or with less load on it.")));
     }
 
-    /** Heat that the gas through a pipe of this bore brings, W. */
-    private static Uncertain carried(Examination x, Setting bore) {
-        double value = x.need(HEATING_VALUE).quantity().si();
-        double inside = x.rules().number(bore);
-        double drop = x.rules().number(DROP);
+    /** Heat that the gas through a pipe of this bore and length brings, W. */
+    private static double carried(Examination x, Setting bore, double length) {
         boolean propane = x.chosen(SUPPLIED).filter(FuelPoints.PROPANE::equals).isPresent();
-        return Propagation.through(
-                in -> in[0] > 0 ? flow(inside, drop, in[0], propane) * value : Double.NaN,
-                x.need(PIPE_LONGEST).uncertain());
+        return length > 0
+                ? flow(x.rules().number(bore), x.rules().number(DROP), length, propane)
+                        * x.need(HEATING_VALUE).quantity().si()
+                : Double.NaN;
     }
 
     /** The smallest size that carries the load. */
     private static Optional<Option> larger(Examination x) {
         double load = x.need(PIPE_LOAD).quantity().si();
+        double length = x.need(PIPE_LONGEST).quantity().si();
         return BORES.entrySet().stream()
-                .filter(each -> carried(x, each.getValue()).value() >= load)
+                .filter(each -> carried(x, each.getValue(), length) >= load)
                 .map(Map.Entry::getKey)
                 .findFirst();
     }

@@ -17,6 +17,7 @@ import org.undanus.core.evidence.Evidence;
 import org.undanus.core.evidence.Point;
 import org.undanus.core.evidence.PointKey;
 import org.undanus.core.evidence.Reading;
+import org.undanus.core.evidence.Scope;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
 import org.undanus.core.installation.PlatePoints;
@@ -62,7 +63,7 @@ final class PlatesFigure {
     private PlatesFigure(Case facts, Evidence evidence, Judgements judgements) {
         this.outdoor = facts.components().stream().filter(Component::outdoor).toList();
         this.indoor = facts.components().stream()
-                .filter(c -> c.judged() && !c.outdoor())
+                .filter(c -> c.within(Scope.INDOOR_UNIT))
                 .toList();
         this.evidence = evidence;
         this.judgements = judgements;
