@@ -517,7 +517,7 @@ useKeys({
             {{ $gettext("Before this comes") }}
             <RouterLink :to="`/installations/${id}/${earlier.key}`"
               >{{ earlier.number }} {{ earlier.title }}</RouterLink
-            >: {{ earlier.consequence }}
+            >{{ `: ${earlier.consequence} ` }}
           </template>
         </p>
         <div
@@ -904,7 +904,8 @@ useKeys({
     overflow: hidden;
   }
 
-  .one .figure :deep(.tabs) {
+  .one .figure :deep(.tabs),
+  .one .figure :deep(.caption) {
     display: none;
   }
 

@@ -12,6 +12,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.undanus.core.CaseFixture;
+import org.undanus.core.drawing.Element;
+import org.undanus.core.drawing.Role;
 import org.undanus.core.evidence.Evidence;
 import org.undanus.core.installation.Case;
 import org.undanus.core.installation.Component;
@@ -19,6 +21,7 @@ import org.undanus.core.installation.Component.Kind;
 import org.undanus.core.installation.DataSheets;
 import org.undanus.core.installation.Site;
 import org.undanus.core.judgement.Judgement;
+import org.undanus.core.judgement.Judgements;
 import org.undanus.core.judgement.Station;
 import org.undanus.core.judgement.Verdict;
 import org.undanus.core.plan.StationPlan;
@@ -121,5 +124,22 @@ class KindsOfUnitTest {
                 .find("papers.judged-elsewhere@indoor");
         assertThat(judgement.verdict()).isEqualTo(Verdict.DOES_NOT_APPLY);
         assertThat(judgement.because().toString()).contains("M. Osk", "has not been verified");
+    }
+
+    @Test
+    void platesAreJoinedByALineOnlyWhereTubesJoinThem() {
+        assertThat(runs(Kind.FURNACE)).isZero();
+        assertThat(runs(Kind.OUTDOOR, Kind.INDOOR_CASSETTE)).isEqualTo(1);
+    }
+
+    /** Lines between plates in the drawing of the papers. */
+    private static long runs(Kind... kinds) {
+        Case facts = of(kinds);
+        Evidence nothing = Evidence.of(List.of());
+        Judgements judged = new Judgements(Walk.judge().judge(facts, nothing, CaseFixture.PLATE_BOOK));
+        return Walk.plan(Station.PAPERS).orElseThrow().draw(facts, nothing, CaseFixture.PLATE_BOOK, judged).stream()
+                .flatMap(drawing -> drawing.elements().stream())
+                .filter(element -> element instanceof Element.Path path && path.role() == Role.RUN)
+                .count();
     }
 }

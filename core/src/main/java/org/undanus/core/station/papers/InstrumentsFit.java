@@ -57,7 +57,11 @@ final class InstrumentsFit implements Requirement {
         if (unfit.isEmpty()) {
             return finding.conclude(
                     Verdict.MEETS,
-                    Text.of("All {used} instruments used were fit for what they read.", used.size()),
+                    Text.counted(
+                            used.size(),
+                            "The one instrument used was fit for what it read.",
+                            "All {used} instruments used were fit for what they read.",
+                            used.size()),
                     "");
         }
         return finding.conclude(

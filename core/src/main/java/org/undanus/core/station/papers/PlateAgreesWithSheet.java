@@ -87,7 +87,13 @@ final class PlateAgreesWithSheet implements Requirement {
         }
         return differ.isEmpty()
                 ? finding.conclude(
-                        Verdict.MEETS, Text.of("They agree on all {compared} things both say.", compared), "")
+                        Verdict.MEETS,
+                        Text.counted(
+                                compared,
+                                "They agree on the one thing both say.",
+                                "They agree on all {compared} things both say.",
+                                compared),
+                        "")
                 : finding.conclude(
                         Verdict.FAILS,
                         Text.of("Plate and data sheet contradict each other: {differ}.", Text.list(differ)),

@@ -153,9 +153,12 @@ final class PlatesFigure {
         return bottom;
     }
 
-    /** The line set that joins the plates, with what was found of it. */
+    /** The line set that joins the plates, with what was found of it; none where a unit is joined to nothing. */
     private void links(Drawing.Builder drawing, Component unit, double from, double to, double at) {
         List<Judgement> links = judged(unit);
+        if (links.isEmpty()) {
+            return;
+        }
         for (int i = 0; i < links.size(); i++) {
             link(drawing, links.get(i), (from + to) / 2, at + (i == 0 ? 0.6 : -0.6 - (i - 1)), Side.CENTRE);
         }
