@@ -70,9 +70,6 @@ public final class Pictures {
                 .click();
         desk.getByAltText("Page 1 of").first().waitFor();
         take(desk, "report");
-        desk.navigate(address + "/corrections");
-        desk.getByText("Stage roof").first().waitFor();
-        take(desk, "corrections");
         sealed(desk);
         take(desk, "after");
         walk(desk, "Press room, ducted split", "Papers");
@@ -87,6 +84,12 @@ public final class Pictures {
         desk.getByText("1 doubt").click();
         desk.getByText("What does not fit together").waitFor();
         take(desk, "record");
+        desk.locator(".ask input").first().check();
+        steps.button("Write to the crew: 1 question").click();
+        desk.getByText("Not answered yet.").waitFor();
+        desk.navigate(address + "/corrections");
+        desk.getByText("Stage roof").first().waitFor();
+        take(desk, "corrections");
         desk.navigate(address + "/crews");
         desk.getByText("Threeways Cooling").waitFor();
         desk.getByText("Audit again").waitFor();
